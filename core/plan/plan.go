@@ -1,0 +1,341 @@
+// Package plan is the plan document: what the owner states, nothing computed.
+//
+// Axes, for the whole of core: x rearward from the ball centre, y to the
+// right, z up from the ground with the trailer level (right-handed). Positions
+// in the plan are stored as one tapes them, in the frame of what carries the
+// thing: on the deck, Back is from the front board to the near face and Right
+// is from the deck's centreline to the thing's own.
+//
+// Every collection is an object keyed by a stable id ([a-z0-9-], made by the
+// client, never reused) whose entries carry an Order. Patches address ids.
+package plan
+
+import "zygonos/core/quantity"
+
+// Format and Version mark a plan file.
+const (
+	Format  = "zygonos-plan"
+	Version = 1
+)
+
+type (
+	mass   = quantity.Mass
+	length = quantity.Length
+)
+
+// Plan is the whole document.
+type Plan struct {
+	Format      string                `json:"format"`
+	Version     int                   `json:"version"`
+	Name        string                `json:"name"`
+	Notes       string                `json:"notes,omitempty"`
+	Region      quantity.Region       `json:"region"`
+	Units       quantity.System       `json:"units"`
+	BallSchool  string                `json:"ballSchool,omitempty"` // key into norms.Schools; empty: the region's usual one
+	Doubts      map[How]float64       `json:"doubts,omitempty"`     // plus-minus of masses by provenance, share; replaces DefaultDoubts
+	Chosen      string                `json:"chosen,omitempty"`     // trailer id
+	Loads       map[string]Load       `json:"loads"`
+	TowVehicles map[string]TowVehicle `json:"towVehicles"`
+	Trailers    map[string]Trailer    `json:"trailers"`
+	Parts       map[string]Part       `json:"parts"`
+	Outings     map[string]Outing     `json:"outings"`
+}
+
+// How says how a figure is known: its provenance.
+type How string
+
+// The provenances, best first.
+const (
+	Weighed How = "weighed" // weighed or measured on the thing itself
+	Plate   How = "plate"
+	Maker   How = "maker"
+	Typical How = "typical"
+	Guessed How = "guessed"
+)
+
+// Hows lists the provenances, best first.
+var Hows = []How{Weighed, Plate, Maker, Typical, Guessed}
+
+// DefaultDoubts are the plus-minus of a mass by provenance, as a share of the
+// value: our own practice figures, shown and editable (docs/method/estimates.md).
+var DefaultDoubts = map[How]float64{Weighed: 0.02, Plate: 0.03, Maker: 0.05, Typical: 0.15, Guessed: 0.25}
+
+// DefaultLengthDoubts are the plus-minus of a length by provenance, as a share
+// of the value. A measured length is instead within LengthDoubt.
+var DefaultLengthDoubts = map[How]float64{Plate: 0.005, Maker: 0.01, Typical: 0.05, Guessed: 0.10}
+
+// LengthDoubt is the plus-minus of a length taken with a tape, m.
+const LengthDoubt length = 0.005
+
+// PlaceDoubt is how closely a load is put where the plan says, m.
+const PlaceDoubt length = 0.010
+
+// MassEstimate is a stated mass, kg, with how it is known.
+type MassEstimate struct {
+	Value     mass     `json:"value"`
+	PlusMinus *mass    `json:"plusMinus,omitempty"` // kg
+	Relative  *float64 `json:"relative,omitempty"`  // share of the value
+	How       How      `json:"how"`
+}
+
+// LengthEstimate is a stated length, m, with how it is known.
+type LengthEstimate struct {
+	Value     length   `json:"value"`
+	PlusMinus *length  `json:"plusMinus,omitempty"`
+	Relative  *float64 `json:"relative,omitempty"`
+	How       How      `json:"how"`
+}
+
+// Rating is a limit as printed. What the number counts is often unclear:
+// "gross" is the loaded trailer, "payload" is the load alone, "unsure" is
+// computed both ways.
+type Rating struct {
+	Value  mass   `json:"value"`
+	Counts Counts `json:"counts"`
+}
+
+// Counts says what a rating counts.
+type Counts string
+
+// What a label's number may count.
+const (
+	CountsGross   Counts = "gross"
+	CountsPayload Counts = "payload"
+	CountsUnsure  Counts = "unsure"
+)
+
+// Size is a box, m.
+type Size struct {
+	Length *LengthEstimate `json:"length,omitempty"`
+	Width  *LengthEstimate `json:"width,omitempty"`
+	Height *LengthEstimate `json:"height,omitempty"`
+}
+
+// Spot is a place in a frame: Back from its front face, Right of its
+// centreline, Up from its underside.
+type Spot struct {
+	Back  length `json:"back"`
+	Right length `json:"right,omitempty"`
+	Up    length `json:"up,omitempty"`
+}
+
+// Centre is where a thing's mass centre lies in its own box. What is nil is
+// taken at the middle, with a doubt of a twentieth of the box (Back, Right)
+// or at 45 % of the height (Up).
+type Centre struct {
+	Back  *LengthEstimate `json:"back,omitempty"`
+	Right *LengthEstimate `json:"right,omitempty"`
+	Up    *LengthEstimate `json:"up,omitempty"`
+}
+
+// Load is a thing to carry.
+type Load struct {
+	Order      int                `json:"order"`
+	Name       string             `json:"name"`
+	Kind       string             `json:"kind,omitempty"` // key into catalogue.Loads
+	Mass       *MassEstimate      `json:"mass,omitempty"`
+	MassCounts MassCounts         `json:"massCounts,omitempty"`
+	Size       Size               `json:"size"`
+	Centre     Centre             `json:"centre"`
+	Contents   map[string]Content `json:"contents,omitempty"`
+	Ends       *EndWeighing       `json:"ends,omitempty"`
+}
+
+// MassCounts says whether a load's mass includes its contents.
+type MassCounts string
+
+// A load's mass alone (the default) or with its contents.
+const (
+	MassAlone MassCounts = "alone"
+	MassWhole MassCounts = "whole"
+)
+
+// Content is a thing inside a load: battery, motor, tackle, fuel.
+type Content struct {
+	Order int           `json:"order"`
+	Name  string        `json:"name"`
+	Mass  *MassEstimate `json:"mass,omitempty"`
+	At    Spot          `json:"at"` // its centre, from the load's front face
+}
+
+// EndWeighing is a load weighed with each end in turn on the scale, level, as
+// it travels (contents in).
+type EndWeighing struct {
+	Front   MassEstimate `json:"front"`
+	Rear    MassEstimate `json:"rear"`
+	FrontAt length       `json:"frontAt"` // of the support, from the load's front face
+	RearAt  length       `json:"rearAt"`
+}
+
+// TowVehicle is a car or pickup that tows.
+type TowVehicle struct {
+	Order        int             `json:"order"`
+	Name         string          `json:"name"`
+	Kerb         *MassEstimate   `json:"kerb,omitempty"`      // ready to drive, driver not counted
+	RearEmpty    *MassEstimate   `json:"rearEmpty,omitempty"` // of that on the rear axle
+	Gross        *mass           `json:"gross,omitempty"`
+	Train        *mass           `json:"train,omitempty"`
+	RearLimit    *mass           `json:"rearLimit,omitempty"`
+	TowBraked    *mass           `json:"towBraked,omitempty"`
+	TowUnbraked  *mass           `json:"towUnbraked,omitempty"`
+	BallLimit    *mass           `json:"ballLimit,omitempty"`  // the vehicle's own ball-load limit
+	HitchTow     *mass           `json:"hitchTow,omitempty"`   // hitch plate: towed mass
+	HitchBall    *mass           `json:"hitchBall,omitempty"`  // hitch plate: ball load
+	BallRating   *mass           `json:"ballRating,omitempty"` // stamped on the ball
+	BallSize     *length         `json:"ballSize,omitempty"`   // diameter
+	BallHeight   *length         `json:"ballHeight,omitempty"`
+	Wheelbase    *LengthEstimate `json:"wheelbase,omitempty"`
+	RearOverhang *LengthEstimate `json:"rearOverhang,omitempty"` // rear axle to ball
+}
+
+// Trailer is one candidate or the owner's own.
+type Trailer struct {
+	Order          int             `json:"order"`
+	Name           string          `json:"name"`
+	Kind           string          `json:"kind,omitempty"` // key into catalogue.Trailers
+	CouplingToAxle *LengthEstimate `json:"couplingToAxle,omitempty"`
+	CouplingToDeck *LengthEstimate `json:"couplingToDeck,omitempty"` // to the front board
+	DeckLength     *LengthEstimate `json:"deckLength,omitempty"`
+	DeckWidth      *LengthEstimate `json:"deckWidth,omitempty"`
+	DeckHeight     *LengthEstimate `json:"deckHeight,omitempty"`
+	SideHeight     *length         `json:"sideHeight,omitempty"`
+	Track          *LengthEstimate `json:"track,omitempty"` // between the tyres' middles
+	WheelDiameter  *length         `json:"wheelDiameter,omitempty"`
+	Axles          int             `json:"axles,omitempty"`        // 0 is one; two tyres each
+	Label          *Rating         `json:"label,omitempty"`        // gross, or what the shop label says
+	OnWheels       *mass           `json:"onWheels,omitempty"`     // limit on the wheels when coupled, where the plate gives one
+	AxleRating     *mass           `json:"axleRating,omitempty"`   // the axle, both ends together
+	SpringRating   *mass           `json:"springRating,omitempty"` // both springs together
+	TyreRating     *mass           `json:"tyreRating,omitempty"`   // one tyre
+	TyreIndex      *int            `json:"tyreIndex,omitempty"`    // load index, read when TyreRating is not given
+	CouplingRating *mass           `json:"couplingRating,omitempty"`
+	CouplingBall   *mass           `json:"couplingBall,omitempty"` // ball-load limit of coupling or drawbar
+	CouplingSize   *length         `json:"couplingSize,omitempty"` // ball diameter that it takes
+	Brakes         Brakes          `json:"brakes,omitempty"`
+	Breakaway      *bool           `json:"breakaway,omitempty"`
+	Chains         *int            `json:"chains,omitempty"`
+	RunningGear    *MassEstimate   `json:"runningGear,omitempty"` // axle, springs and wheels: moves with the axle
+	AxleMoves      *AxleMoves      `json:"axleMoves,omitempty"`
+	Empty          Empty           `json:"empty"`
+}
+
+// Brakes says what brakes a trailer has; empty is not known.
+type Brakes string
+
+// Kinds of brake.
+const (
+	BrakesNone     Brakes = "none"
+	BrakesOverrun  Brakes = "overrun"
+	BrakesElectric Brakes = "electric"
+)
+
+// AxleMoves is where the axle may be set, behind the coupling.
+type AxleMoves struct {
+	Min   length `json:"min"`
+	Max   length `json:"max"`
+	Pitch length `json:"pitch"` // of the hanger's holes; 0 is free
+}
+
+// Empty is how the empty trailer's mass and centre are known, whichever the
+// owner has. Ball and Axle (or Left and Right) readings beat Mass and Ball,
+// which beats Mass and Centre, which beats the kind's typical range.
+type Empty struct {
+	Mass   *MassEstimate     `json:"mass,omitempty"`
+	Ball   *Reading          `json:"ball,omitempty"`
+	Axle   *Reading          `json:"axle,omitempty"`
+	Left   *Reading          `json:"left,omitempty"`
+	Right  *Reading          `json:"right,omitempty"`
+	Centre *LengthEstimate   `json:"centre,omitempty"` // behind the ball
+	AxleAt *length           `json:"axleAt,omitempty"` // where the axle stood; nil: where it is stated to be
+	Parts  map[string]PartOn `json:"parts,omitempty"`  // parts that were on, and where
+}
+
+// Reading is what a scale showed, trailer level.
+type Reading struct {
+	Mass      mass    `json:"mass"`
+	PlusMinus *mass   `json:"plusMinus,omitempty"` // tolerance; nil: that of a weighing
+	At        *length `json:"at,omitempty"`        // of the scale behind the ball centre; nil: under the ball
+}
+
+// Part is a thing of the trailer's that has mass and can lift off: rack, ramp,
+// prop, toolbox, spare wheel.
+type Part struct {
+	Order  int             `json:"order"`
+	Name   string          `json:"name"`
+	Mass   *MassEstimate   `json:"mass,omitempty"`
+	Size   Size            `json:"size"`
+	Centre Centre          `json:"centre"`
+	Slots  map[string]Slot `json:"slots,omitempty"`
+}
+
+// Slot is a place on a part that takes a load, from the part's front face,
+// centreline and underside.
+type Slot struct {
+	Order int    `json:"order"`
+	Name  string `json:"name"`
+	At    Spot   `json:"at"`
+}
+
+// PartOn is a part in its place on the deck.
+type PartOn struct {
+	At   Spot `json:"at"`
+	Turn int  `json:"turn,omitempty"`
+}
+
+// Outing is one way the trailer is loaded and towed.
+type Outing struct {
+	Order    int               `json:"order"`
+	Name     string            `json:"name"`
+	Vehicle  string            `json:"vehicle,omitempty"`
+	People   *MassEstimate     `json:"people,omitempty"` // all in the car, driver too
+	Gear     *MassEstimate     `json:"gear,omitempty"`   // luggage in the car
+	Distance *length           `json:"distance,omitempty"`
+	Speed    *quantity.Speed   `json:"speed,omitempty"`
+	Layouts  map[string]Layout `json:"layouts"` // by trailer id
+}
+
+// Layout is how an outing is loaded on one trailer.
+type Layout struct {
+	AxleAt     *length                `json:"axleAt,omitempty"` // setting for this outing, behind the coupling
+	Parts      map[string]PartOn      `json:"parts,omitempty"`
+	Placements map[string]Placement   `json:"placements"` // by load id
+	Readings   map[string]LoadReading `json:"readings,omitempty"`
+}
+
+// LoadReading is a reading of the laden rig.
+type LoadReading struct {
+	Order int  `json:"order"`
+	What  What `json:"what"`
+	Reading
+}
+
+// What a reading of the laden rig weighed.
+type What string
+
+// Readings of the laden rig.
+const (
+	ReadBall  What = "ball"
+	ReadAxle  What = "axle"
+	ReadWhole What = "whole"
+)
+
+// Support is what carries a placed load.
+type Support string
+
+// The supports.
+const (
+	OnDeck Support = "deck"
+	OnPart Support = "part"
+	OnLoad Support = "load"
+)
+
+// Placement puts a load on its support.
+type Placement struct {
+	On       Support `json:"on"`
+	ID       string  `json:"id,omitempty"`   // of the part or load that carries it
+	Slot     string  `json:"slot,omitempty"` // of the part
+	At       Spot    `json:"at"`
+	Turn     int     `json:"turn,omitempty"` // degrees clockwise seen from above: 0, 90, 180, 270
+	Pinned   bool    `json:"pinned,omitempty"`
+	Optional bool    `json:"optional,omitempty"`
+}

@@ -1,0 +1,148 @@
+package quantity
+
+import (
+	"math"
+	"strconv"
+	"strings"
+)
+
+// Exact conversions: NIST SP 811 (2008), appendix B.
+const (
+	kgPerPound   = 0.45359237
+	metrePerInch = 0.0254
+	metrePerMile = 1609.344
+	paPerPSI     = 6894.757293168361
+	m3PerCuYard  = 0.764554857984
+	m3PerCuFoot  = 0.028316846592
+	litrePerGal  = 3.785411784 // US liquid gallon
+)
+
+const minus = "−"
+
+// Text prints v of kind k as it is read in the yard: masses in kg or lb,
+// taped lengths in mm (m from 10 m on) or feet and inches to the eighth.
+// It never prints "-0"; a value that is not finite prints as "–".
+func (l Locale) Text(k Kind, v float64) string {
+	if !Finite(v) {
+		return "–"
+	}
+	imperial := l.Units == Imperial
+	switch k {
+	case KindMass:
+		if imperial {
+			return number(v/kgPerPound, massDigits(v/kgPerPound)) + " lb"
+		}
+		return number(v, massDigits(v)) + " kg"
+	case KindLength:
+		if imperial {
+			return feetInches(v / metrePerInch)
+		}
+		if math.Abs(v) < 9.9995 {
+			return number(v*1000, 0) + " mm"
+		}
+		return number(v, 2) + " m"
+	case KindDistance:
+		if imperial {
+			return number(v/metrePerMile, smallDigits(v/metrePerMile)) + " mi"
+		}
+		return number(v/1000, smallDigits(v/1000)) + " km"
+	case KindSpeed:
+		if imperial {
+			return number(v*3600/metrePerMile, 0) + " mph"
+		}
+		return number(v*3.6, 0) + " km/h"
+	case KindShare:
+		return number(v*100, 1) + " %"
+	case KindPressure:
+		if imperial {
+			return number(v/paPerPSI, 0) + " psi"
+		}
+		return number(v/1e5, 1) + " bar"
+	case KindVolume:
+		if imperial {
+			return number(v/m3PerCuYard, 2) + " cu yd"
+		}
+		return number(v, 2) + " m³"
+	case KindDensity:
+		if imperial {
+			return number(v/kgPerPound*m3PerCuFoot, 0) + " lb/cu ft"
+		}
+		return number(v, 0) + " kg/m³"
+	case KindAngle:
+		return number(v*180/math.Pi, 1) + "°"
+	}
+	return number(v, smallDigits(v))
+}
+
+// Span prints a range: the nominal value, and its ends when they print
+// differently from it.
+func (l Locale) Span(k Kind, r Range[float64]) string {
+	mid, low, high := l.Text(k, r.Nominal), l.Text(k, r.Low), l.Text(k, r.High)
+	if low == mid && high == mid {
+		return mid
+	}
+	return mid + " (" + low + " to " + high + ")"
+}
+
+func massDigits(v float64) int {
+	if math.Abs(v) < 9.95 {
+		return 1
+	}
+	return 0
+}
+
+func smallDigits(v float64) int {
+	if math.Abs(v) < 9.95 && v != math.Trunc(v) {
+		return 1
+	}
+	return 0
+}
+
+// number rounds half away from zero, as people do, and drops ".0".
+func number(v float64, digits int) string {
+	scale := math.Pow(10, float64(digits))
+	v = math.Round(v*scale) / scale
+	s := strconv.FormatFloat(math.Abs(v), 'f', digits, 64)
+	if strings.Contains(s, ".") {
+		s = strings.TrimRight(strings.TrimRight(s, "0"), ".")
+	}
+	if v < 0 {
+		return minus + s
+	}
+	return s
+}
+
+// feetInches prints inches as a tape shows them: 8' 4 3/4".
+func feetInches(inches float64) string {
+	eighths := int64(math.Round(math.Abs(inches) * 8))
+	sign := ""
+	if inches < 0 && eighths > 0 {
+		sign = minus
+	}
+	feet, rest := eighths/96, eighths%96
+	whole, part := rest/8, rest%8
+	var b strings.Builder
+	b.WriteString(sign)
+	if feet > 0 {
+		b.WriteString(strconv.FormatInt(feet, 10) + "'")
+		if rest == 0 {
+			return b.String()
+		}
+		b.WriteByte(' ')
+	}
+	if whole > 0 || part == 0 {
+		b.WriteString(strconv.FormatInt(whole, 10))
+	}
+	if part > 0 {
+		if whole > 0 {
+			b.WriteByte(' ')
+		}
+		d := int64(8)
+		for part%2 == 0 {
+			part, d = part/2, d/2
+		}
+		b.WriteString(strconv.FormatInt(part, 10) + "/" + strconv.FormatInt(d, 10))
+	}
+	b.WriteByte('"')
+	return b.String()
+}

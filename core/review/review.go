@@ -1,0 +1,267 @@
+// Package review is the one door: a plan goes in, a report comes out. It is
+// the live tier, made each frame while a hand moves; studies adds what is
+// settled at rest.
+package review
+
+import (
+	"math"
+
+	"zygonos/core/balance"
+	"zygonos/core/finding"
+	"zygonos/core/plan"
+	"zygonos/core/plausible"
+	"zygonos/core/quantity"
+	"zygonos/core/rig"
+	"zygonos/core/said"
+	"zygonos/core/scene"
+	"zygonos/core/towing"
+)
+
+// Request says which outing on which trailer is judged. Empty ones mean the
+// plan's first outing and its chosen (or first) trailer.
+type Request struct {
+	Outing  string `json:"outing"`
+	Trailer string `json:"trailer"`
+}
+
+// Report is what the plan comes to for one outing on one trailer.
+type Report struct {
+	Scope     finding.Scope        `json:"scope"`
+	Headline  Headline             `json:"headline"`
+	Figures   Figures              `json:"figures"`
+	Chain     []towing.Link        `json:"chain"`
+	Payload   *towing.Payload      `json:"payload,omitempty"`
+	Findings  []finding.Finding    `json:"findings"`
+	Views     []scene.View         `json:"views"`
+	Next      []Next               `json:"next"`
+	Problems  []plan.Problem       `json:"problems"`
+	Questions []plausible.Question `json:"questions"`
+	Stages    []StageState         `json:"stages"`
+	Outings   []OutingState        `json:"outings,omitempty"` // settled
+	Settled   bool                 `json:"settled"`
+	EmptyWay  string               `json:"emptyWay,omitempty"`
+}
+
+// Headline is the answer in a sentence.
+type Headline struct {
+	Outcome finding.Outcome `json:"outcome"`
+	Says    said.Sentence   `json:"says"`
+	Checked int             `json:"checked"` // essential links judged …
+	Of      int             `json:"of"`      // … of so many
+}
+
+// Figures are the figures that stand on top.
+type Figures struct {
+	Mass   *finding.Measure `json:"mass,omitempty"`
+	Ball   *finding.Measure `json:"ball,omitempty"`
+	Axle   *finding.Measure `json:"axle,omitempty"`
+	Share  *finding.Measure `json:"share,omitempty"`
+	Left   *finding.Measure `json:"left,omitempty"`
+	Right  *finding.Measure `json:"right,omitempty"`
+	Cargo  *finding.Measure `json:"cargo,omitempty"`
+	Window *balance.Window  `json:"window,omitempty"`
+}
+
+// Next is something to weigh or find out, most useful first.
+type Next struct {
+	Path  string        `json:"path"`
+	Says  said.Sentence `json:"says"`
+	Where said.Sentence `json:"where,omitempty"`
+}
+
+// StageState is a stage of the work with its worst outcome.
+type StageState struct {
+	ID      string          `json:"id"`
+	Outcome finding.Outcome `json:"outcome"`
+}
+
+// OutingState is an outing with its worst outcome.
+type OutingState struct {
+	ID      string          `json:"id"`
+	Outcome finding.Outcome `json:"outcome"`
+}
+
+// Stages lists the stages built so far, in the order of the work.
+var Stages = []string{"job", "vehicle", "trailer", "balance"}
+
+// Review cleans the plan, in place, and judges one outing on one trailer.
+func Review(p *plan.Plan, q Request) *Report {
+	problems := plan.Clean(p)
+	rep := judge(p, pick(p, q))
+	if problems != nil {
+		rep.Problems = problems
+	}
+	rep.Questions = append(rep.Questions, plausible.Ask(p)...)
+	return rep
+}
+
+// pick fills a request with the plan's first outing and chosen trailer.
+func pick(p *plan.Plan, q Request) Request {
+	if _, ok := p.Outings[q.Outing]; !ok {
+		q.Outing = ""
+		if ids := p.OutingIDs(); len(ids) > 0 {
+			q.Outing = ids[0]
+		}
+	}
+	if _, ok := p.Trailers[q.Trailer]; !ok {
+		q.Trailer = p.Chosen
+		if ids := p.TrailerIDs(); q.Trailer == "" && len(ids) > 0 {
+			q.Trailer = ids[0]
+		}
+	}
+	return q
+}
+
+// Again judges a plan that is clean already.
+func Again(p *plan.Plan, q Request) *Report { return judge(p, pick(p, q)) }
+
+// Working gives the working of the finding with that key, or nil.
+func Working(p *plan.Plan, q Request, key string) []finding.Step {
+	plan.Clean(p)
+	rep := judge(p, pick(p, q))
+	for i := range rep.Findings {
+		if f := &rep.Findings[i]; f.Key() == key && f.Work != nil {
+			return f.Work()
+		}
+	}
+	return nil
+}
+
+func judge(p *plan.Plan, q Request) *Report {
+	rep := &Report{
+		Scope: finding.Scope{Trailer: q.Trailer, Outing: q.Outing}, Chain: []towing.Link{}, Findings: []finding.Finding{}, Views: []scene.View{},
+		Next: []Next{}, Problems: []plan.Problem{}, Questions: []plausible.Question{},
+	}
+	r := rig.Resolve(p, q.Trailer, q.Outing)
+	if r == nil {
+		rep.Headline = Headline{Outcome: finding.Unknown, Says: said.Say("No trailer yet. Tell of the trailer first.")}
+		rep.Stages = stages(nil)
+		return rep
+	}
+	rep.EmptyWay = r.EmptyWay
+	// The questions, each asked of the same rig.
+	bal, tow := balance.Check(r), towing.Check(r)
+	rep.Findings = append(append(rep.Findings, bal.Findings...), tow.Findings...)
+	rep.Chain, rep.Payload = tow.Chain, tow.Payload
+	finding.Sort(rep.Findings)
+	rep.Views = append(r.Views(), balance.Beam(r, bal.Window))
+	rep.Figures.Window = bal.Window
+	if t := r.Total(); t != nil {
+		rep.Figures.Mass = finding.Of(quantity.KindMass, *t)
+	}
+	if c := r.Cargo(); c != nil {
+		rep.Figures.Cargo = finding.Of(quantity.KindMass, *c)
+	}
+	if b := r.Bears; b != nil {
+		rep.Figures.Ball, rep.Figures.Axle = finding.Of(quantity.KindMass, b.Ball), finding.Of(quantity.KindMass, b.OnAxle)
+		if b.Share != nil {
+			rep.Figures.Share = finding.Of(quantity.KindShare, *b.Share)
+		}
+		if b.Left != nil {
+			rep.Figures.Left, rep.Figures.Right = finding.Of(quantity.KindMass, *b.Left), finding.Of(quantity.KindMass, *b.Right)
+		}
+	}
+	rep.Next = next(r, rep.Findings)
+	rep.Stages = stages(rep.Findings)
+	rep.Headline = headline(rep.Findings)
+	return rep
+}
+
+func headline(fs []finding.Finding) Headline {
+	h := Headline{Outcome: finding.Holds}
+	var tight, worst *finding.Finding
+	fails, open := 0, false
+	for i := range fs {
+		f := &fs[i]
+		if f.Essential {
+			h.Of++
+			if f.Outcome != finding.Unknown {
+				h.Checked++
+			} else {
+				open = true
+			}
+		}
+		switch f.Outcome {
+		case finding.Fails:
+			if fails++; worst == nil {
+				worst = f
+			}
+		case finding.Tight:
+			if tight == nil {
+				tight = f
+			}
+		}
+	}
+	checked := said.Say("% of % essential links checked", said.Count(h.Checked), said.Count(h.Of))
+	switch {
+	case worst != nil:
+		h.Outcome = finding.Fails
+		h.Says = worst.Says
+	case open:
+		h.Outcome = finding.Unknown
+		h.Says = append(append(said.Say("Nothing fails yet: "), checked...), said.Part{Text: "."})
+	case tight != nil:
+		h.Outcome = finding.Tight
+		h.Says = tight.Says
+	default:
+		h.Says = append(append(said.Say("Nothing fails: "), checked...), said.Part{Text: "."})
+	}
+	return h
+}
+
+// next lists what to weigh or find out: what nothing can be said without, the
+// guess that widens the ball load's range most, then what the essential checks
+// lack.
+func next(r *rig.Rig, fs []finding.Finding) []Next {
+	out := []Next{}
+	seen := map[string]bool{}
+	add := func(n finding.Need) {
+		if !seen[n.Path] && len(out) < 12 {
+			seen[n.Path] = true
+			out = append(out, Next{n.Path, n.Says, n.Where})
+		}
+	}
+	for _, n := range r.Needs {
+		add(n)
+	}
+	if r.Bears != nil {
+		for _, g := range r.Beam.Guesses() {
+			if g.Width < math.Max(1, 0.01*r.Bears.Mass.Nominal) {
+				break
+			}
+			says := said.Say("weigh %: it moves the {ball load} by ±%", said.Name(g.Name, "the load"), said.Mass(g.Width/2))
+			if g.Place {
+				says = said.Say("find where the weight of % lies: it moves the {ball load} by ±%", said.Name(g.Name, "the load"), said.Mass(g.Width/2))
+			}
+			add(finding.Need{Path: g.Path, Says: says})
+			if len(out) >= 2 {
+				break
+			}
+		}
+	}
+	for _, essential := range []bool{true, false} {
+		for i := range fs {
+			if fs[i].Outcome == finding.Unknown && fs[i].Essential == essential {
+				for _, n := range fs[i].Needs {
+					add(n)
+				}
+			}
+		}
+	}
+	return out
+}
+
+func stages(fs []finding.Finding) []StageState {
+	out := []StageState{}
+	for _, id := range Stages {
+		s := StageState{ID: id}
+		for i := range fs {
+			// A minor unknown does not stand for a whole stage.
+			if fs[i].Stage == id && (fs[i].Outcome != finding.Unknown || fs[i].Essential) {
+				s.Outcome = finding.Worse(s.Outcome, fs[i].Outcome)
+			}
+		}
+		out = append(out, s)
+	}
+	return out
+}

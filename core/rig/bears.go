@@ -1,0 +1,113 @@
+package rig
+
+import (
+	"zygonos/core/finding"
+	"zygonos/core/quantity"
+	"zygonos/core/said"
+	"zygonos/core/statics"
+)
+
+// Cargo is the mass of all that is placed, loads and parts; nil where the mass
+// of one of them is not known.
+func (r *Rig) Cargo() *span {
+	s := span{}
+	for i := range r.Items {
+		m := r.Items[i].Mass
+		if m == nil {
+			return nil
+		}
+		s.Nominal += m.Nominal
+		s.Low += m.Low
+		s.High += m.High
+	}
+	return &s
+}
+
+// Total is the mass of the loaded trailer; nil where some of it is not known.
+func (r *Rig) Total() *span {
+	if r.Bears != nil {
+		return &r.Bears.Mass
+	}
+	for _, n := range r.Needs {
+		if n.Path != r.trailerPath("/couplingToAxle") && n.Path != r.trailerPath("/couplingToDeck") {
+			return nil
+		}
+	}
+	b := statics.Beam{Terms: r.Beam.Terms, Axle: quantity.Exactly(1.0)} // the mass does not depend on L
+	if s, ok := b.Solve(); ok {
+		return &s.Mass
+	}
+	return nil
+}
+
+// Tyres is how many tyres the trailer stands on.
+func (r *Rig) Tyres() int { return 2 * max(1, r.Trailer.Axles) }
+
+// MassSteps is the working of the loaded trailer's mass.
+func (r *Rig) MassSteps() []finding.Step {
+	total := r.Total()
+	if total == nil {
+		return nil
+	}
+	step := finding.Step{Symbol: "m", Says: said.Say("the loaded trailer"), Formula: "m = Σ mᵢ", Result: finding.Of(quantity.KindMass, *total)}
+	for i := range r.Beam.Terms {
+		t := &r.Beam.Terms[i]
+		if t.InMass == 0 {
+			continue
+		}
+		pattern := "%"
+		if t.InMass < 0 {
+			pattern = "less %, off since the weighing"
+		}
+		step.Terms = append(step.Terms, finding.StepTerm{
+			Symbol: "m" + subscript(i+1), Says: said.Say(pattern, said.Name(t.Name, "a thing")),
+			Measure: finding.Of(quantity.KindMass, t.Amount), How: t.How, Path: t.Path,
+		})
+	}
+	return []finding.Step{step}
+}
+
+// SupportSteps is the working of what ball and axle bear.
+func (r *Rig) SupportSteps() []finding.Step {
+	if r.Bears == nil {
+		return nil
+	}
+	moments := finding.Step{
+		Symbol: "R_axle", Says: said.Say("moments about the ball"), Formula: "R_axle = Σ mᵢ·xᵢ / L",
+		Result: finding.Of(quantity.KindMass, r.Bears.OnAxle),
+		Terms: []finding.StepTerm{{Symbol: "L", Says: said.Say("{coupling} to axle"),
+			Measure: finding.Of(quantity.KindLength, r.Beam.Axle), How: string(r.Trailer.CouplingToAxle.How), Path: r.AxlePath}},
+	}
+	for i := range r.Beam.Terms {
+		t := &r.Beam.Terms[i]
+		arm := span{
+			Nominal: t.OnAxle.Nominal*r.Beam.Axle.Nominal + t.Arm.Nominal,
+			Low:     t.OnAxle.Low*r.Beam.Axle.Nominal + t.Arm.Low,
+			High:    t.OnAxle.High*r.Beam.Axle.Nominal + t.Arm.High,
+		}
+		says := said.Say("% (%), behind the ball", said.Name(t.Name, "a thing"), said.Between(quantity.KindMass, t.Amount))
+		if t.InMass == 0 {
+			says = said.Say("% (%), counted elsewhere, moved by", said.Name(t.Name, "a thing"), said.Between(quantity.KindMass, t.Amount))
+		}
+		moments.Terms = append(moments.Terms, finding.StepTerm{Symbol: "x" + subscript(i+1), Says: says,
+			Measure: finding.Of(quantity.KindLength, arm), How: t.How, Path: t.Path})
+	}
+	ball := finding.Step{
+		Symbol: "R_ball", Says: said.Say("{ball load}"), Formula: "R_ball = m − R_axle = Σ mᵢ·(L − xᵢ) / L",
+		Result: finding.Of(quantity.KindMass, r.Bears.Ball),
+		Terms: []finding.StepTerm{
+			{Symbol: "m", Says: said.Say("the loaded trailer"), Measure: finding.Of(quantity.KindMass, r.Bears.Mass), How: "computed"},
+			{Symbol: "R_axle", Says: said.Say("on the axle"), Measure: finding.Of(quantity.KindMass, r.Bears.OnAxle), How: "computed"},
+		},
+	}
+	return append(r.MassSteps(), moments, ball)
+}
+
+var subscripts = []rune("₀₁₂₃₄₅₆₇₈₉")
+
+func subscript(n int) string {
+	if n < 10 {
+		return string(subscripts[n])
+	}
+	return subscript(n/10) + string(subscripts[n%10])
+}

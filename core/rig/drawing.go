@@ -1,0 +1,361 @@
+package rig
+
+import (
+	"math"
+	"slices"
+
+	"zygonos/core/plan"
+	"zygonos/core/quantity"
+	"zygonos/core/said"
+	"zygonos/core/scene"
+)
+
+// Views draws the rig to scale: side, plan and rear, in metres. In the side
+// view U is x and V is −z; in the plan view U is x and V is y; in the rear
+// view, seen from behind, U is y and V is −z.
+func (r *Rig) Views() []scene.View {
+	return []scene.View{r.side(), r.top(), r.rear()}
+}
+
+// Reach gives the ends of the drawing along x: the car's tail to what reaches furthest back.
+func (r *Rig) Reach() (from, to float64) {
+	_, to = r.Deck()
+	if r.Axle != nil {
+		to = max(to, r.Axle.Nominal+r.wheelRadius())
+	}
+	from = -1.5
+	for i := range r.Items {
+		from, to = min(from, r.Items[i].Front), max(to, r.Items[i].Rear)
+	}
+	return from - 0.15, to + 0.35
+}
+
+func (r *Rig) wheelRadius() float64 {
+	if d := r.Trailer.WheelDiameter; d != nil {
+		return float64(*d) / 2
+	}
+	return 0.3
+}
+
+func (r *Rig) height() (height float64) {
+	height = r.DeckHeight() + 0.5
+	for i := range r.Items {
+		height = max(height, r.Items[i].Top)
+	}
+	return height + 0.25
+}
+
+func (r *Rig) ballHeight() float64 {
+	if v := r.Vehicle; v != nil && v.BallHeight != nil {
+		return float64(*v.BallHeight)
+	}
+	return min(0.42, r.DeckHeight()-0.08)
+}
+
+// axles gives the places of the axles: one, or a group about the mean.
+func (r *Rig) axles() []float64 {
+	if r.Axle == nil {
+		return nil
+	}
+	n, gap := max(1, r.Trailer.Axles), 2*r.wheelRadius()+0.12
+	var out []float64
+	for i := range n {
+		out = append(out, r.Axle.Nominal+(float64(i)-float64(n-1)/2)*gap)
+	}
+	return out
+}
+
+func (r *Rig) side() scene.View {
+	from, to := r.Reach()
+	h := r.height()
+	v := scene.View{ID: "side", Title: said.Say("Side view"), Min: scene.Point{from, -h}, Max: scene.Point{to, 0.12}}
+	add := func(s ...scene.Shape) { v.Shapes = append(v.Shapes, s...) }
+	bh, deck := r.ballHeight(), r.DeckHeight()
+	front, rear := r.Deck()
+	wr := r.wheelRadius()
+	add(scene.Line("ground", from, 0, to, 0))
+	// The car's tail: rounded off, no make.
+	car := []scene.Point{{from, -0.35}, {-0.28, -0.35}, {-0.22, -0.5}, {-0.24, -0.95}, {-0.45, -1.38}, {from, -1.45}}
+	add(scene.Shape{Form: scene.Polygon, Class: "car", Points: car})
+	if o := r.overhang(); -o-0.4 > from {
+		add(scene.Disc("car-wheel", -o, -0.33, 0.33))
+	}
+	add(scene.Line("towbar", -0.3, -bh, 0, -bh))
+	for i := range r.Items {
+		add(r.Items[i].elevation(true)...)
+	}
+	add(scene.Shape{Form: scene.Polyline, Class: "drawbar", Points: []scene.Point{{0, -bh}, {min(0.25, front), -bh}, {front, -(deck - 0.07)}, {rear, -(deck - 0.07)}}})
+	add(scene.Rect("deck", "", front, -deck, rear, -(deck - 0.08)))
+	if s := r.Trailer.SideHeight; s != nil && *s > 0 {
+		add(scene.Rect("sides", "", front, -(deck + float64(*s)), rear, -deck))
+	}
+	for _, x := range r.axles() {
+		add(scene.Disc("wheel", x, -wr, wr), scene.Disc("hub", x, -wr, wr*0.45))
+	}
+	add(scene.Disc("ball", 0, -bh, 0.045))
+	if r.Axle != nil {
+		axle := scene.Disc("axle-grip", r.Axle.Nominal, -wr, wr)
+		axle.Thing = "axle"
+		add(axle)
+	}
+	v.Handles = r.handles(false)
+	return v
+}
+
+func (r *Rig) overhang() float64 {
+	if v := r.Vehicle; v != nil && v.RearOverhang != nil {
+		return float64(v.RearOverhang.Value)
+	}
+	return 1.1
+}
+
+func (r *Rig) top() scene.View {
+	from, to := r.Reach()
+	half := max(r.DeckWidth()/2, 0.9)
+	if r.Beam.Track > 0 {
+		half = max(half, r.Beam.Track/2+0.12)
+	}
+	for i := range r.Items {
+		half = max(half, r.Items[i].Right, -r.Items[i].Left)
+	}
+	half += 0.12
+	v := scene.View{ID: "plan", Title: said.Say("From above"), Min: scene.Point{from, -half}, Max: scene.Point{to, half}}
+	add := func(s ...scene.Shape) { v.Shapes = append(v.Shapes, s...) }
+	front, rear := r.Deck()
+	w, track := r.DeckWidth()/2, r.track()
+	add(scene.Line("centreline", from, 0, to, 0))
+	add(scene.Shape{Form: scene.Polygon, Class: "car", Points: []scene.Point{{from, -0.85}, {-0.5, -0.85}, {-0.28, -0.7}, {-0.24, 0}, {-0.28, 0.7}, {-0.5, 0.85}, {from, 0.85}}})
+	add(scene.Line("towbar", -0.3, 0, 0, 0))
+	add(scene.Shape{Form: scene.Polyline, Class: "drawbar", Points: []scene.Point{{front, -w * 0.7}, {0.12, 0}, {front, w * 0.7}}}, scene.Line("drawbar", 0, 0, front, 0))
+	for _, x := range r.axles() {
+		wr := r.wheelRadius()
+		add(scene.Line("axle", x, -track/2, x, track/2))
+		add(scene.Rect("wheel", "", x-wr, -track/2-0.09, x+wr, -track/2+0.09), scene.Rect("wheel", "", x-wr, track/2-0.09, x+wr, track/2+0.09))
+	}
+	add(scene.Rect("deck", "", front, -w, rear, w))
+	// Lowest first, so that what lies on top is drawn on top.
+	order := make([]*Item, 0, len(r.Items))
+	for i := range r.Items {
+		order = append(order, &r.Items[i])
+	}
+	slices.SortStableFunc(order, func(a, b *Item) int {
+		switch {
+		case a.Bottom < b.Bottom:
+			return -1
+		case a.Bottom > b.Bottom:
+			return 1
+		}
+		return 0
+	})
+	for _, it := range order {
+		add(it.fromAbove()...)
+	}
+	add(scene.Disc("ball", 0, 0, 0.045))
+	v.Handles = r.handles(true)
+	return v
+}
+
+func (r *Rig) track() float64 {
+	if r.Beam.Track > 0 {
+		return r.Beam.Track
+	}
+	return max(r.DeckWidth()+0.25, defaultTrack*0.8)
+}
+
+func (r *Rig) rear() scene.View {
+	h := r.height()
+	half := max(r.DeckWidth()/2, r.track()/2+0.12, 0.8)
+	for i := range r.Items {
+		half = max(half, r.Items[i].Right, -r.Items[i].Left)
+	}
+	half += 0.1
+	v := scene.View{ID: "rear", Title: said.Say("From behind"), Min: scene.Point{-half, -h}, Max: scene.Point{half, 0.12}}
+	add := func(s ...scene.Shape) { v.Shapes = append(v.Shapes, s...) }
+	deck, w, wr, track := r.DeckHeight(), r.DeckWidth()/2, r.wheelRadius(), r.track()
+	add(scene.Line("ground", -half, 0, half, 0))
+	for i := range r.Items {
+		add(r.Items[i].elevation(false)...)
+	}
+	add(scene.Line("axle", -track/2, -wr, track/2, -wr))
+	for _, y := range []float64{-track / 2, track / 2} {
+		add(scene.Rect("wheel", "", y-0.09, -2*wr, y+0.09, 0))
+	}
+	add(scene.Rect("deck", "", -w, -deck, w, -(deck - 0.08)))
+	if s := r.Trailer.SideHeight; s != nil && *s > 0 {
+		add(scene.Rect("sides", "", -w, -(deck + float64(*s)), w, -deck))
+	}
+	return v
+}
+
+func (i *Item) class() string {
+	if i.Part {
+		return "part"
+	}
+	if i.Pinned {
+		return "load pinned"
+	}
+	return "load"
+}
+
+// elevation draws the item seen from the side or from behind, and its centre
+// of mass.
+func (i *Item) elevation(side bool) []scene.Shape {
+	a, b, at := i.Left, i.Right, i.Y
+	if side {
+		a, b, at = i.Front, i.Rear, i.X
+	}
+	bottom, top := -i.Bottom, -i.Top
+	h, w := i.Top-i.Bottom, b-a
+	out := []scene.Shape{}
+	poly := func(points ...scene.Point) {
+		out = append(out, scene.Shape{Form: scene.Polygon, Class: i.class(), Thing: i.Path, Points: points})
+	}
+	switch {
+	case i.Shape == "hull" && side:
+		poly(scene.Point{a, top}, scene.Point{a + 0.06*w, top + 0.55*h}, scene.Point{a + 0.2*w, bottom - 0.06*h}, scene.Point{a + 0.35*w, bottom},
+			scene.Point{b - 0.3*w, bottom}, scene.Point{b - 0.14*w, bottom - 0.08*h}, scene.Point{b - 0.03*w, top + 0.5*h}, scene.Point{b, top + 0.02*h}, scene.Point{b - 0.3*w, top + 0.28*h}, scene.Point{a + 0.3*w, top + 0.28*h})
+	case i.Shape == "hull":
+		poly(scene.Point{a, top}, scene.Point{a + 0.1*w, bottom - 0.3*h}, scene.Point{a + 0.32*w, bottom}, scene.Point{b - 0.32*w, bottom}, scene.Point{b - 0.1*w, bottom - 0.3*h}, scene.Point{b, top})
+	case i.Shape == "heap":
+		poly(scene.Point{a, bottom}, scene.Point{a, top + 0.5*h}, scene.Point{a + 0.3*w, top}, scene.Point{b - 0.3*w, top}, scene.Point{b, top + 0.5*h}, scene.Point{b, bottom})
+	case i.Shape == "wheels" && side:
+		wr := min(0.32*h, 0.16*w)
+		poly(scene.Point{a, bottom - 1.1*wr}, scene.Point{a + 0.04*w, bottom - 0.5*h}, scene.Point{a + 0.3*w, bottom - 0.55*h}, scene.Point{a + 0.38*w, top}, scene.Point{b - 0.3*w, top},
+			scene.Point{b - 0.22*w, bottom - 0.5*h}, scene.Point{b, bottom - 0.5*h}, scene.Point{b, bottom - 1.1*wr})
+		for _, x := range []float64{a + 0.19*w, b - 0.19*w} {
+			d := scene.Disc(i.class()+" wheel-of-load", x, bottom-wr, wr)
+			d.Thing = i.Path
+			out = append(out, d)
+		}
+	case i.Shape == "wheels":
+		poly(scene.Point{a, bottom}, scene.Point{a, bottom - 0.5*h}, scene.Point{a + 0.12*w, top}, scene.Point{b - 0.12*w, top}, scene.Point{b, bottom - 0.5*h}, scene.Point{b, bottom})
+	default:
+		poly(scene.Point{a, top}, scene.Point{b, top}, scene.Point{b, bottom}, scene.Point{a, bottom})
+	}
+	out = append(out, scene.Disc("centre", at, -i.Z, 0.035))
+	if side && w > 0.35 {
+		out = append(out, scene.Label("load-name", "middle", (a+b)/2, (top+bottom)/2, said.Say("%", said.Name(i.Name, "load"))))
+	}
+	return out
+}
+
+func (i *Item) fromAbove() []scene.Shape {
+	a, b, l, r := i.Front, i.Rear, i.Left, i.Right
+	s := scene.Rect(i.class(), i.Path, a, l, b, r)
+	if i.Shape == "hull" {
+		w, m := b-a, (l+r)/2
+		long := b-a >= r-l
+		if long {
+			s.Points = []scene.Point{{a, m}, {a + 0.12*w, m + (l-m)*0.55}, {a + 0.35*w, l}, {b - 0.3*w, l}, {b - 0.08*w, m + (l-m)*0.5}, {b, m}, {b - 0.08*w, m + (r-m)*0.5}, {b - 0.3*w, r}, {a + 0.35*w, r}, {a + 0.12*w, m + (r-m)*0.55}}
+		}
+	}
+	return []scene.Shape{s, scene.Disc("centre", i.X, i.Y, 0.035)}
+}
+
+// Room is how far an item may stand along its support: from and to of its near
+// face in the placement's own measure. An item that fits the deck stays on it;
+// a longer one keeps its middle over the deck; one on a part or a load may go
+// half its own length either way.
+func (r *Rig) Room(i *Item) (from, to float64) {
+	at := float64(i.At.Back)
+	if !i.OnDeck {
+		half := i.Length() / 2
+		return -half, half
+	}
+	front, rear := r.Deck()
+	shift := at - i.Front // from x to the placement's measure
+	if i.Length() <= rear-front {
+		return front + shift, rear - i.Length() + shift
+	}
+	return front - i.Length()/2 + shift, rear - i.Length()/2 + shift
+}
+
+// Free is how far an item may slide along the deck before it meets its
+// neighbours, in the placement's own measure. It holds where it stands.
+func (r *Rig) Free(i *Item) (from, to float64) {
+	from, to = r.Room(i)
+	at := float64(i.At.Back)
+	shift := at - i.Front
+	for k := range r.Items {
+		o := &r.Items[k]
+		if o == i || !i.Overlaps(o) {
+			continue
+		}
+		if o.Rear <= i.Front+1e-6 {
+			from = max(from, o.Rear+shift)
+		} else if o.Front >= i.Rear-1e-6 {
+			to = min(to, o.Front-i.Length()+shift)
+		}
+	}
+	return from, to
+}
+
+func (r *Rig) handles(above bool) []scene.Handle {
+	if r.Layout == nil {
+		return nil
+	}
+	var out []scene.Handle
+	for k := range r.Items {
+		i := &r.Items[k]
+		if i.Pinned {
+			continue
+		}
+		from, to := r.Room(i)
+		h := scene.Handle{Thing: i.Path, Path: i.PlacePath + "/at/back", Direction: scene.Point{1, 0}, At: float64(i.At.Back),
+			Min: from, Max: to, Step: 0.01, Coarse: 0.1, Label: said.Say("% along the deck", said.Name(i.Name, "load")), Snaps: []float64{}}
+		shift := float64(i.At.Back) - i.Front
+		h.Snaps = append(h.Snaps, from, to)
+		for n := range r.Items {
+			if o := &r.Items[n]; o != i && i.Overlaps(o) {
+				h.Snaps = append(h.Snaps, o.Rear+shift, o.Front-i.Length()+shift)
+			}
+		}
+		out = append(out, h)
+		if above {
+			half := max(0, r.DeckWidth()/2-(i.Right-i.Left)/2)
+			if half == 0 || !i.OnDeck {
+				half = max(0.3, r.DeckWidth()/2)
+			}
+			out = append(out, scene.Handle{Thing: i.Path, Path: i.PlacePath + "/at/right", Direction: scene.Point{0, 1}, At: float64(i.At.Right),
+				Min: -half, Max: half, Step: 0.01, Coarse: 0.1, Snaps: []float64{0}, Label: said.Say("% across the deck", said.Name(i.Name, "load"))})
+		}
+	}
+	if r.Axle != nil {
+		h := scene.Handle{Thing: "axle", Path: r.AxlePath, Direction: scene.Point{1, 0}, At: r.Axle.Nominal, Step: 0.01, Coarse: 0.1, Label: said.Say("axle"), Snaps: []float64{}}
+		front, rear := r.Deck()
+		h.Min, h.Max = max(0.3, front*0.5), rear+0.5
+		if m := r.Trailer.AxleMoves; m != nil {
+			h.Min, h.Max = float64(m.Min), float64(m.Max)
+			if p := float64(m.Pitch); p > 0 {
+				h.Step, h.Coarse = p, 3*p
+				h.Snaps = holes(m)
+			}
+		}
+		out = append(out, h)
+	}
+	return out
+}
+
+// holes are the axle positions that the hanger's holes allow.
+func holes(m *plan.AxleMoves) []float64 {
+	var out []float64
+	n := int(math.Floor(float64(m.Max-m.Min)/float64(m.Pitch) + 1e-9))
+	for i := range min(n, 200) + 1 {
+		out = append(out, float64(m.Min)+float64(i)*float64(m.Pitch))
+	}
+	return out
+}
+
+// NearestHole rounds an axle position to a hole, where there are holes.
+func NearestHole(m *plan.AxleMoves, at quantity.Length) quantity.Length {
+	at = min(max(at, m.Min), m.Max)
+	if m.Pitch <= 0 {
+		return at
+	}
+	n := math.Round(float64((at - m.Min) / m.Pitch))
+	hole := m.Min + quantity.Length(n)*m.Pitch
+	if hole > m.Max+1e-9 {
+		hole -= m.Pitch
+	}
+	return hole
+}

@@ -1,0 +1,144 @@
+package rig
+
+import (
+	"zygonos/core/plan"
+	"zygonos/core/quantity"
+)
+
+// point is a place in the rig's axes, m.
+type point struct{ x, y, z float64 }
+
+func (p point) at(s plan.Spot) point {
+	return point{p.x + float64(s.Back), p.y + float64(s.Right), p.z + float64(s.Up)}
+}
+
+// Defaults where the plan states nothing; they shape the drawing and, with
+// their doubt, the sums.
+const (
+	defaultDeckHeight = 0.55
+	defaultDeckLength = 2.4
+	defaultDeckWidth  = 1.25
+	defaultTrack      = 1.5
+	centreDoubt       = 0.05 // of the box, where the centre is not stated
+	assumedDoubt      = 0.15 // m, more where the length is not stated either
+	centreHeight      = 0.45 // of the height
+)
+
+func (r *Rig) deckFrame() point {
+	x := 1.2
+	if r.DeckFront != nil {
+		x = r.DeckFront.Nominal
+	}
+	return point{x, 0, r.DeckHeight()}
+}
+
+// DeckHeight is the stated one, or the usual one for the drawing.
+func (r *Rig) DeckHeight() float64 { return valueOr(r.Trailer.DeckHeight, defaultDeckHeight) }
+
+// DeckLength is the stated one, or the usual one for the drawing.
+func (r *Rig) DeckLength() float64 { return valueOr(r.Trailer.DeckLength, defaultDeckLength) }
+
+// DeckWidth is the stated one, or the usual one for the drawing.
+func (r *Rig) DeckWidth() float64 { return valueOr(r.Trailer.DeckWidth, defaultDeckWidth) }
+
+// Deck gives the front and rear edge of the deck behind the ball.
+func (r *Rig) Deck() (front, rear float64) {
+	front = r.deckFrame().x
+	return front, front + r.DeckLength()
+}
+
+func valueOr(e *plan.LengthEstimate, usual float64) float64 {
+	if e == nil {
+		return usual
+	}
+	return float64(e.Value)
+}
+
+// thing is what place needs of a load or a part.
+type thing struct {
+	size    plan.Size
+	centre  plan.Centre
+	shape   string
+	typical [3]float64 // length, width, height of its kind
+}
+
+func (t *thing) dimension(i int) (v float64, stated bool) {
+	e := [3]*plan.LengthEstimate{t.size.Length, t.size.Width, t.size.Height}[i]
+	if e != nil {
+		return float64(e.Value), true
+	}
+	if t.typical[i] > 0 {
+		return t.typical[i], false
+	}
+	return [3]float64{0.8, 0.6, 0.5}[i], false
+}
+
+// place puts a thing with its near face at a spot of a frame and turns it
+// clockwise, seen from above. It gives the item and the ranges of its centre
+// behind the ball and to the right.
+func (r *Rig) place(t thing, frame point, at plan.Spot, turn int) (it Item, x, y span) {
+	l, stated := t.dimension(0)
+	w, _ := t.dimension(1)
+	h, _ := t.dimension(2)
+	o := frame.at(at)
+	along, across := l, w
+	if turn == 90 || turn == 270 {
+		along, across = w, l
+	}
+	it = Item{
+		Shape: t.shape,
+		Front: o.x, Rear: o.x + along,
+		Left: o.y - across/2, Right: o.y + across/2,
+		Bottom: o.z, Top: o.z + h,
+	}
+	back := quantity.Range[float64]{Nominal: l / 2, Low: l/2 - l*centreDoubt, High: l/2 + l*centreDoubt}
+	if !stated {
+		back.Low, back.High = back.Low-assumedDoubt, back.High+assumedDoubt
+	}
+	if t.centre.Back != nil {
+		back = t.centre.Back.Range().Floats()
+	}
+	right := quantity.Range[float64]{Low: -w * centreDoubt, High: w * centreDoubt}
+	if t.centre.Right != nil {
+		right = t.centre.Right.Range().Floats()
+	}
+	up := h * centreHeight
+	if t.centre.Up != nil {
+		up = float64(t.centre.Up.Value)
+	}
+	switch turn {
+	case 90:
+		x, y = right.Plus(o.x+w/2), negative(back).Plus(o.y+l/2)
+	case 180:
+		x, y = negative(back).Plus(o.x+l), negative(right).Plus(o.y)
+	case 270:
+		x, y = negative(right).Plus(o.x+w/2), back.Plus(o.y-l/2)
+	default:
+		x, y = back.Plus(o.x), right.Plus(o.y)
+	}
+	it.X, it.Y, it.Z = x.Nominal, y.Nominal, o.z+up
+	d := float64(plan.PlaceDoubt)
+	if r.DeckFront != nil {
+		d += r.DeckFront.Width() / 2
+	}
+	x.Low, x.High = x.Low-d, x.High+d
+	y.Low, y.High = y.Low-float64(plan.PlaceDoubt), y.High+float64(plan.PlaceDoubt)
+	return it, x, y
+}
+
+// spot is the place in the rig of a spot in the item's own frame.
+func (i *Item) spot(s plan.Spot, turn int) (x, y float64) {
+	b, r := float64(s.Back), float64(s.Right)
+	mx, my := (i.Front+i.Rear)/2, (i.Left+i.Right)/2
+	switch turn {
+	case 90:
+		return mx + r, i.Right - b
+	case 180:
+		return i.Rear - b, my - r
+	case 270:
+		return mx - r, i.Left + b
+	}
+	return i.Front + b, my + r
+}
+
+func negative(r span) span { return span{Nominal: -r.Nominal, Low: -r.High, High: -r.Low} }

@@ -1,0 +1,78 @@
+// Package scene is the drawing as data: a few primitives in metres and the
+// handles by which things are taken. The screen, SVG and DXF all draw from it.
+package scene
+
+import (
+	"zygonos/core/said"
+)
+
+// Point is a place in a view, metres: U to the right, V downward.
+type Point [2]float64
+
+// Form names a primitive.
+type Form string
+
+// The primitives.
+const (
+	Polygon  Form = "polygon"
+	Polyline Form = "polyline"
+	Circle   Form = "circle"
+	Text     Form = "text"
+)
+
+// Shape is one primitive. Class says what it stands for; the renderer gives
+// each class its look, so that no colour stands in the core.
+type Shape struct {
+	Form   Form          `json:"form"`
+	Class  string        `json:"class"`
+	Points []Point       `json:"points"`
+	Radius float64       `json:"radius,omitempty"`
+	Says   said.Sentence `json:"says,omitempty"`
+	Anchor string        `json:"anchor,omitempty"` // text: start, middle, end
+	Thing  string        `json:"thing,omitempty"`  // path of the plan's thing that it shows
+}
+
+// Handle is a place where a thing can be taken: moving it by d along
+// Direction writes At+d, kept within Min and Max, to Path in the plan.
+type Handle struct {
+	Thing     string        `json:"thing"`
+	Path      string        `json:"path"`
+	Direction Point         `json:"direction"` // unit vector in the view
+	At        float64       `json:"at"`
+	Min       float64       `json:"min"`
+	Max       float64       `json:"max"`
+	Snaps     []float64     `json:"snaps,omitempty"`
+	Step      float64       `json:"step"`
+	Coarse    float64       `json:"coarse"`
+	Label     said.Sentence `json:"label"`
+}
+
+// View is one drawing to scale.
+type View struct {
+	ID      string        `json:"id"`
+	Title   said.Sentence `json:"title"`
+	Min     Point         `json:"min"`
+	Max     Point         `json:"max"`
+	Shapes  []Shape       `json:"shapes"`
+	Handles []Handle      `json:"handles,omitempty"`
+}
+
+// Rect is the polygon of an upright rectangle.
+func Rect(class, thing string, u0, v0, u1, v1 float64) Shape {
+	return Shape{Form: Polygon, Class: class, Thing: thing, Points: []Point{{u0, v0}, {u1, v0}, {u1, v1}, {u0, v1}}}
+}
+
+// Line is a polyline of two points.
+func Line(class string, u0, v0, u1, v1 float64) Shape {
+	return Shape{Form: Polyline, Class: class, Points: []Point{{u0, v0}, {u1, v1}}}
+}
+
+// Disc is a circle.
+func Disc(class string, u, v, r float64) Shape {
+	return Shape{Form: Circle, Class: class, Points: []Point{{u, v}}, Radius: r}
+}
+
+// Label is a text at a point.
+func Label(class, anchor string, u, v float64, says said.Sentence) Shape {
+	return Shape{Form: Text, Class: class, Anchor: anchor, Points: []Point{{u, v}}, Says: says}
+}

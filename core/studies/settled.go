@@ -1,0 +1,91 @@
+// Package studies proposes and compares variants of a plan. Each variant is a
+// patch, applied to the plan and judged by review before it is offered.
+package studies
+
+import (
+	"zygonos/core/finding"
+	"zygonos/core/plan"
+	"zygonos/core/review"
+)
+
+// Limits of the settled tier.
+const (
+	maxFixed = 6 // findings that get fixes
+	maxFixes = 3 // fixes a finding
+)
+
+// Settled reviews a plan and adds what is made at rest: fixes, and the worst
+// outcome of every outing.
+func Settled(p *plan.Plan, q review.Request) *review.Report {
+	rep := review.Review(p, q)
+	at := review.Request{Outing: rep.Scope.Outing, Trailer: rep.Scope.Trailer}
+	rep.Settled = true
+	addFixes(p, at, rep)
+	rep.Outings = []review.OutingState{}
+	for _, id := range p.OutingIDs() {
+		outcome := rep.Headline.Outcome
+		if id != at.Outing {
+			outcome = review.Again(p, review.Request{Outing: id, Trailer: at.Trailer}).Headline.Outcome
+		}
+		rep.Outings = append(rep.Outings, review.OutingState{ID: id, Outcome: outcome})
+	}
+	return rep
+}
+
+func addFixes(p *plan.Plan, q review.Request, rep *review.Report) {
+	n := 0
+	for i := range rep.Findings {
+		f := &rep.Findings[i]
+		if f.Outcome != finding.Fails && f.Tight != finding.LittleRoom {
+			continue
+		}
+		if n++; n > maxFixed {
+			return
+		}
+		for _, v := range candidates(p, q, f) {
+			if len(f.Fixes) == maxFixes {
+				break
+			}
+			if fix, ok := tryFix(p, q, rep, f, v); ok {
+				f.Fixes = append(f.Fixes, fix)
+			}
+		}
+	}
+}
+
+// tryFix judges the plan with the variant. It is a fix when the finding comes to
+// a better outcome and no other check comes to a worse one.
+func tryFix(p *plan.Plan, q review.Request, before *review.Report, f *finding.Finding, v finding.Variant) (finding.Fix, bool) {
+	patched, err := plan.Apply(p, v.Patch)
+	if err != nil {
+		return finding.Fix{}, false
+	}
+	if problems := plan.Clean(patched); len(problems) > 0 {
+		return finding.Fix{}, false
+	}
+	after := review.Again(patched, q)
+	was := map[string]*finding.Finding{}
+	for i := range before.Findings {
+		was[before.Findings[i].Key()] = &before.Findings[i]
+	}
+	fix := finding.Fix{Variant: v}
+	better := false
+	for i := range after.Findings {
+		a := &after.Findings[i]
+		b, known := was[a.Key()]
+		switch {
+		case !known:
+			if a.Outcome == finding.Fails {
+				return fix, false
+			}
+		case a.Key() == f.Key():
+			better = a.Outcome.Rank() > b.Outcome.Rank()
+			fix.Outcome, fix.Figure = a.Outcome, a.Figure
+		case a.Outcome.Rank() < b.Outcome.Rank():
+			return fix, false
+		case a.Outcome == finding.Fails && a.Margin != nil && b.Margin != nil && *a.Margin < *b.Margin-1e-9:
+			return fix, false
+		}
+	}
+	return fix, better
+}

@@ -1,0 +1,567 @@
+// Package towing answers whether every rating between the load and the tow
+// vehicle holds: the rating chain, brakes and second link, and the payload
+// that may still be added. Formulas: docs/method/chain.md.
+package towing
+
+import (
+	"math"
+	"slices"
+
+	"zygonos/core/finding"
+	"zygonos/core/norms"
+	"zygonos/core/plan"
+	"zygonos/core/quantity"
+	"zygonos/core/rig"
+	"zygonos/core/said"
+)
+
+type span = quantity.Range[float64]
+
+// Reserve is the share of a rating that counts as little room.
+const Reserve = 0.05
+
+// Codes of the findings made here. A link's code is "towing.link." and its id.
+const (
+	CodeLink      = "towing.link."
+	CodePayload   = "towing.payload"
+	CodeBrakes    = "towing.brakes"
+	CodeBreakaway = "towing.breakaway"
+	CodeChains    = "towing.chains"
+	CodeBallSize  = "towing.ball-size"
+)
+
+// Link is one rating of the chain: what it reads, how much of it is used.
+type Link struct {
+	ID        string           `json:"id"`
+	Stage     string           `json:"stage"`
+	Name      said.Sentence    `json:"name"`
+	Reads     norms.Reads      `json:"reads"`
+	Figure    *finding.Measure `json:"figure,omitempty"`
+	Limit     *finding.Measure `json:"limit,omitempty"`
+	Share     *finding.Measure `json:"share,omitempty"` // used share of the rating
+	Outcome   finding.Outcome  `json:"outcome"`
+	Essential bool             `json:"essential"`
+	Weakest   bool             `json:"weakest,omitempty"`
+	Key       string           `json:"key"` // of its finding
+}
+
+// Result is what towing finds of a rig.
+type Result struct {
+	Chain    []Link
+	Payload  *Payload
+	Findings []finding.Finding
+}
+
+// Check judges one rig.
+func Check(r *rig.Rig) Result {
+	var out Result
+	all := links(r)
+	for _, l := range all {
+		f := l.judge(r)
+		link := Link{ID: l.id, Stage: l.stage, Name: l.name, Reads: l.reads, Figure: f.Figure, Limit: f.Limit, Outcome: f.Outcome, Essential: l.essential, Key: f.Key()}
+		if f.Figure != nil && f.Limit != nil && f.Limit.Value > 0 {
+			s := measureSpan(f.Figure).Over(f.Limit.Value)
+			link.Share = finding.Of(quantity.KindShare, s)
+		}
+		out.Chain = append(out.Chain, link)
+		out.Findings = append(out.Findings, f)
+	}
+	markWeakest(out.Chain)
+	var f finding.Finding
+	out.Payload, f = payload(r, all)
+	out.Findings = append(out.Findings, f)
+	out.Findings = append(out.Findings, brakes(r)...)
+	if f, ok := ballSize(r); ok {
+		out.Findings = append(out.Findings, f)
+	}
+	return out
+}
+
+func measureSpan(m *finding.Measure) span {
+	s := quantity.Exactly(m.Value)
+	if m.Low != nil {
+		s.Low, s.High = *m.Low, *m.High
+	}
+	return s
+}
+
+func markWeakest(chain []Link) {
+	worst := -1
+	for i := range chain {
+		if chain[i].Share != nil && (worst < 0 || chain[i].Share.Value > chain[worst].Share.Value) {
+			worst = i
+		}
+	}
+	if worst >= 0 {
+		chain[worst].Weakest = true
+	}
+}
+
+// link is one rating before it is judged.
+type link struct {
+	id, stage, path string
+	name            said.Sentence
+	reads           norms.Reads
+	essential       bool
+	gate            finding.Gate
+	limit           *float64
+	figure          *span // nil: not known
+	where           said.Sentence
+	needs           []finding.Need // what the figure takes
+	act             string         // what to do when it is over
+	steps           func() []finding.Step
+	source          *finding.Source
+	alternative     *link // the other reading of an unclear rating
+}
+
+func (l *link) judge(r *rig.Rig) finding.Finding {
+	f := finding.Finding{Code: CodeLink + l.id, Stage: l.stage, Scope: r.Scope, Gate: l.gate, Essential: l.essential,
+		Subject: l.path, Title: l.name, Source: l.source}
+	if l.figure != nil {
+		f.Figure = finding.Of(quantity.KindMass, *l.figure)
+	}
+	if l.limit != nil {
+		f.Limit = finding.Exactly(quantity.KindMass, *l.limit)
+	}
+	capital := said.Sentence{}
+	capital = append(capital, l.name...)
+	switch {
+	case l.limit == nil:
+		f.Outcome = finding.Unknown
+		f.Needs = []finding.Need{{Path: l.path, Says: l.name, Where: l.where}}
+		f.Says = append(append(capital, said.Part{Text: " not known. "}), l.where...)
+		return f
+	case l.figure == nil:
+		f.Outcome, f.Needs = finding.Unknown, l.needs
+		f.Says = append(capital, said.Say(": the weight on it is not known yet.")...)
+		return f
+	}
+	f.Outcome, f.Tight = finding.Under(*l.figure, *l.limit, Reserve)
+	if a := l.alternative; a != nil {
+		other := outcomeOf(a)
+		if other != f.Outcome {
+			f.Outcome, f.Tight = finding.Unknown, ""
+			f.Needs = []finding.Need{{Path: l.path, Says: said.Say("what the label counts"), Where: said.Say("Look on the plate for {gross}; the label's number may be the load alone.")}}
+			f.Says = said.Say("Does the label's % count the trailer itself? As {gross}: % of it used. As load only: %.", said.Mass(*l.limit), said.Share(l.figure.Nominal / *l.limit), said.Share(a.figure.Nominal / *a.limit))
+			return f
+		}
+	}
+	margin := (*l.limit - l.figure.Nominal) / *l.limit
+	f.Margin = &margin
+	f.HasWork = true
+	f.Work = func() []finding.Step {
+		steps := []finding.Step{}
+		if l.steps != nil {
+			steps = l.steps()
+		}
+		return append(steps, finding.Step{Symbol: "used", Says: l.name, Formula: "used = figure / rating", Result: finding.Of(quantity.KindShare, l.figure.Over(*l.limit)), Source: l.source,
+			Terms: []finding.StepTerm{
+				{Symbol: "figure", Says: said.Say("bears"), Measure: f.Figure, How: "computed"},
+				{Symbol: "rating", Says: l.name, Measure: f.Limit, How: string(plan.Plate), Path: l.path},
+			}})
+	}
+	over := l.figure.Nominal - *l.limit
+	switch {
+	case f.Outcome == finding.Fails:
+		f.Says = append(capital, said.Say(": % of %, % over. "+l.act, said.Mass(l.figure.Nominal), said.Mass(*l.limit), said.Mass(over))...)
+	case f.Tight == finding.GuessTooRough:
+		f.Says = append(capital, said.Say(": % of %, but the guesses allow %. Weigh first.", said.Mass(l.figure.Nominal), said.Mass(*l.limit), said.Mass(l.figure.High))...)
+	case f.Tight == finding.LittleRoom:
+		f.Says = append(capital, said.Say(": % of %, only % left.", said.Mass(l.figure.Nominal), said.Mass(*l.limit), said.Mass(-over))...)
+	default:
+		f.Says = append(capital, said.Say(": % of %.", said.Mass(l.figure.Nominal), said.Mass(*l.limit))...)
+	}
+	return f
+}
+
+// outcomeOf judges one reading of an unclear rating.
+func outcomeOf(l *link) finding.Outcome {
+	if l.limit == nil || l.figure == nil {
+		return finding.Unknown
+	}
+	o, _ := finding.Under(*l.figure, *l.limit, Reserve)
+	return o
+}
+
+const lighten = "Take weight off."
+
+func links(r *rig.Rig) []*link {
+	t, tp := r.Trailer, "/trailers/"+r.Scope.Trailer
+	var ball, wheels *span
+	if r.Bears != nil {
+		ball, wheels = &r.Bears.Ball, &r.Bears.OnAxle
+	}
+	total := r.Total()
+	plateOf := said.Say("Read it on the trailer's plate.")
+	num := func(v *quantity.Mass) *float64 {
+		if v == nil {
+			return nil
+		}
+		f := float64(*v)
+		return &f
+	}
+	massSteps := func() []finding.Step { return r.MassSteps() }
+	beamSteps := func() []finding.Step { return r.SupportSteps() }
+	out := []*link{label(r, total)}
+	add := func(l *link) {
+		l.needs = r.Needs
+		if l.gate == "" {
+			l.gate = finding.GateGo
+		}
+		out = append(out, l)
+	}
+	if r.Plan.Region == quantity.Australia || t.OnWheels != nil {
+		add(&link{id: "on-wheels", stage: "trailer", path: tp + "/onWheels", name: said.Say("{On wheels}"), reads: norms.ReadsWheels,
+			limit: num(t.OnWheels), figure: wheels, where: plateOf, act: lighten, steps: beamSteps})
+	}
+	add(&link{id: "axle", stage: "trailer", path: tp + "/axleRating", name: said.Say("Axle"), reads: norms.ReadsWheels, essential: true,
+		limit: num(t.AxleRating), figure: wheels, where: said.Say("Read the axle's plate, at the middle of the tube or behind a wheel."), act: lighten, steps: beamSteps})
+	if t.SpringRating != nil {
+		add(&link{id: "springs", stage: "trailer", path: tp + "/springRating", name: said.Say("Springs"), reads: norms.ReadsWheels,
+			limit: num(t.SpringRating), figure: wheels, where: plateOf, act: lighten, steps: beamSteps})
+	}
+	tyre, tyrePath := num(t.TyreRating), tp+"/tyreRating"
+	var tyreSource *finding.Source
+	if tyre == nil && t.TyreIndex != nil {
+		if m, ok := norms.TyreLoad(*t.TyreIndex); ok {
+			tyre, tyrePath, tyreSource = num(&m), tp+"/tyreIndex", &norms.LoadIndexSource
+		}
+	}
+	wall := said.Say("Read the {tyre}'s wall: “max load”, or the load index before the speed letter.")
+	times := func(v *float64, n int) *float64 {
+		if v == nil {
+			return nil
+		}
+		f := *v * float64(n)
+		return &f
+	}
+	add(&link{id: "tyres", stage: "trailer", path: tyrePath, name: said.Say("{Tyre}s"), reads: norms.ReadsWheels, essential: true,
+		limit: times(tyre, r.Tyres()), figure: wheels, where: wall, act: lighten, steps: beamSteps, source: tyreSource})
+	if r.Bears != nil && r.Bears.Left != nil && tyre != nil {
+		for _, s := range []struct {
+			id, name string
+			bears    *span
+		}{{"tyres-left", "{Tyre}s on the left", r.Bears.Left}, {"tyres-right", "{Tyre}s on the right", r.Bears.Right}} {
+			add(&link{id: s.id, stage: "trailer", path: tyrePath, name: said.Say(s.name), reads: norms.ReadsSide,
+				limit: times(tyre, r.Tyres()/2), figure: s.bears, where: wall, act: "Move weight across.", steps: beamSteps, source: tyreSource})
+		}
+	}
+	add(&link{id: "coupling", stage: "trailer", path: tp + "/couplingRating", name: said.Say("{Coupling}"), reads: norms.ReadsTotal, essential: true,
+		limit: num(t.CouplingRating), figure: total, where: said.Say("It is stamped on the {coupling}."), act: lighten, steps: massSteps})
+	if t.CouplingBall != nil {
+		add(&link{id: "coupling-ball", stage: "trailer", path: tp + "/couplingBall", name: said.Say("{Coupling}'s {ball load} limit"), reads: norms.ReadsBall,
+			limit: num(t.CouplingBall), figure: ball, where: plateOf, act: "Move weight back.", steps: beamSteps})
+	}
+	if r.Outing == nil {
+		return out
+	}
+	return append(out, carLinks(r, total, ball, wheels)...)
+}
+
+// label is the trailer's own rating as printed: gross, load alone, or unsure.
+func label(r *rig.Rig, total *span) *link {
+	l := &link{id: "gross", stage: "trailer", path: "/trailers/" + r.Scope.Trailer + "/label", name: said.Say("Trailer's {gross}"), reads: norms.ReadsTotal,
+		essential: true, gate: finding.GateBuy, act: lighten, needs: r.Needs, figure: total,
+		where: said.Say("Read the plate on frame or {drawbar}; a home-made trailer may have none."),
+		steps: func() []finding.Step { return r.MassSteps() }}
+	if r.Trailer.Label == nil {
+		return l
+	}
+	limit := float64(r.Trailer.Label.Value)
+	l.limit = &limit
+	load := *l
+	load.name, load.figure = said.Say("Trailer's load rating"), r.Cargo()
+	load.steps = func() []finding.Step { return r.MassSteps() }
+	switch r.Trailer.Label.Counts {
+	case plan.CountsPayload:
+		return &load
+	case plan.CountsUnsure:
+		l.alternative = &load
+	}
+	return l
+}
+
+// carLinks are the ratings on the tow vehicle's side.
+func carLinks(r *rig.Rig, total, ball, wheels *span) []*link {
+	v, vp := r.Vehicle, "/towVehicles/"+r.VehicleID
+	if v == nil {
+		return []*link{{id: "car", stage: "vehicle", path: "/outings/" + r.Scope.Outing + "/vehicle", name: said.Say("Tow vehicle"), essential: true, gate: finding.GateGo,
+			where: said.Say("Say which car tows this outing.")}}
+	}
+	num := func(v *quantity.Mass) *float64 {
+		if v == nil {
+			return nil
+		}
+		f := float64(*v)
+		return &f
+	}
+	var out []*link
+	add := func(l *link) {
+		l.stage = "vehicle"
+		if l.needs == nil {
+			l.needs = r.Needs
+		}
+		if l.gate == "" {
+			l.gate = finding.GateGo
+		}
+		out = append(out, l)
+	}
+	book := said.Say("Read the handbook or the papers.")
+	towed, towSteps := total, func() []finding.Step { return r.MassSteps() }
+	if r.Rules.TowReads == norms.ReadsWheels {
+		towed, towSteps = wheels, func() []finding.Step { return r.SupportSteps() }
+	}
+	tow := towLink(r, vp, towed)
+	tow.where, tow.steps = book, towSteps
+	add(tow)
+	if r.Rules.HalfKerb && r.Trailer.Brakes == plan.BrakesNone {
+		half := &link{id: "half-kerb", path: vp + "/kerb", name: said.Say("Half the {curb weight}, unbraked"), reads: norms.ReadsTotal, figure: total,
+			where: said.Say("Read the car's papers."), act: "Carry less or fit brakes.", steps: towSteps, source: &r.Rules.KerbSource}
+		if v.Kerb != nil {
+			h := float64(v.Kerb.Value) / 2
+			half.limit = &h
+		}
+		add(half)
+	}
+	add(&link{id: "hitch", path: vp + "/hitchTow", name: said.Say("{Tow bar} rating"), reads: norms.ReadsTotal, essential: true, limit: num(v.HitchTow), figure: total,
+		where: said.Say("Read the plate on the {tow bar}."), act: lighten, steps: towSteps})
+	beamSteps := func() []finding.Step { return r.SupportSteps() }
+	add(&link{id: "ball-limit", path: vp + "/ballLimit", name: said.Say("Car's {ball load} limit"), reads: norms.ReadsBall, essential: true, limit: num(v.BallLimit), figure: ball,
+		where: book, act: "Move weight back or take some off.", steps: beamSteps})
+	add(&link{id: "hitch-ball", path: vp + "/hitchBall", name: said.Say("{Tow bar}'s {ball load} limit"), reads: norms.ReadsBall, limit: num(v.HitchBall), figure: ball,
+		where: said.Say("Read the plate on the {tow bar}."), act: "Move weight back or take some off.", steps: beamSteps})
+	add(&link{id: "ball", path: vp + "/ballRating", name: said.Say("Ball"), reads: norms.ReadsTotal, limit: num(v.BallRating), figure: total,
+		where: said.Say("It is stamped on top of the ball."), act: "Fit a ball rated for it.", steps: towSteps})
+	car, needs := carMass(r)
+	carTotal, train := plus(car, ball), plus(car, total)
+	carNeeds := append(slices.Clone(needs), r.Needs...)
+	add(&link{id: "car-gross", path: vp + "/gross", name: said.Say("Car's {car gross}"), reads: norms.ReadsCar, essential: true, limit: num(v.Gross), figure: carTotal, needs: carNeeds,
+		where: said.Say("Read the plate on the door post."), act: "Leave people or luggage behind.", steps: func() []finding.Step { return carSteps(r, carTotal, ball) }})
+	add(&link{id: "train", path: vp + "/train", name: said.Say("{Train gross}"), reads: norms.ReadsTrain, limit: num(v.Train), figure: train, needs: carNeeds,
+		where: said.Say("Read the plate on the door post or the handbook."), act: lighten, steps: func() []finding.Step { return carSteps(r, train, total) }})
+	rear, rearNeeds := rearAxle(r, ball)
+	add(&link{id: "rear-axle", path: vp + "/rearLimit", name: said.Say("Car's rear axle"), reads: norms.ReadsRear, limit: num(v.RearLimit), figure: rear, needs: rearNeeds,
+		where: said.Say("Read the plate on the door post."), act: "Lighten the ball or the boot.", steps: func() []finding.Step { return rearSteps(r, rear) }})
+	return out
+}
+
+// towLink is the car's tow rating, with or without trailer brakes. Where the
+// brakes are not known the rating stands only if both readings agree.
+func towLink(r *rig.Rig, vp string, towed *span) *link {
+	v := r.Vehicle
+	l := &link{id: "tow", path: vp + "/towBraked", name: said.Say("{Tow rating}"), reads: r.Rules.TowReads, essential: true, figure: towed, act: lighten}
+	pick := func(m *quantity.Mass) *float64 {
+		if m == nil {
+			return nil
+		}
+		f := float64(*m)
+		return &f
+	}
+	braked, unbraked := pick(v.TowBraked), pick(v.TowUnbraked)
+	switch r.Trailer.Brakes {
+	case plan.BrakesNone:
+		l.limit, l.path, l.name = unbraked, vp+"/towUnbraked", said.Say("{Tow rating}, no brakes")
+	case "":
+		// Not said: the lower figure rules, whichever is known.
+		l.limit = braked
+		if braked == nil || unbraked != nil && *unbraked < *braked {
+			l.limit, l.path = unbraked, vp+"/towUnbraked"
+		}
+	default:
+		l.limit, l.name = braked, said.Say("{Tow rating}, with brakes")
+	}
+	return l
+}
+
+func plus(a, b *span) *span {
+	if a == nil || b == nil {
+		return nil
+	}
+	return &span{Nominal: a.Nominal + b.Nominal, Low: a.Low + b.Low, High: a.High + b.High}
+}
+
+// carMass is the car ready to drive with people and luggage.
+func carMass(r *rig.Rig) (*span, []finding.Need) {
+	vp := "/towVehicles/" + r.VehicleID
+	var needs []finding.Need
+	if r.Vehicle.Kerb == nil {
+		needs = append(needs, finding.Need{Path: vp + "/kerb", Says: said.Say("the car's {curb weight}"), Where: said.Say("Read the papers or the handbook.")})
+	}
+	if r.Outing.People == nil {
+		needs = append(needs, finding.Need{Path: "/outings/" + r.Scope.Outing + "/people", Says: said.Say("the weight of the people"), Where: said.Say("Count them; the driver too.")})
+	}
+	if needs != nil {
+		return nil, needs
+	}
+	k, p := r.Vehicle.Kerb.Range(r.Plan).Floats(), r.Outing.People.Range(r.Plan).Floats()
+	sum := plus(&k, &p)
+	if g := r.Outing.Gear; g != nil {
+		s := g.Range(r.Plan).Floats()
+		sum = plus(sum, &s)
+	}
+	return sum, nil
+}
+
+// Shares of people and luggage that press on the car's rear axle: practice,
+// front seats lie near the middle of the wheelbase, the boot over or behind
+// the axle.
+var (
+	peopleRear = span{Nominal: 0.55, Low: 0.40, High: 0.75}
+	gearRear   = span{Nominal: 1.00, Low: 0.80, High: 1.20}
+)
+
+// rearAxle is what the car's rear axle bears: empty, people and luggage by
+// their shares, and the ball load on its lever R_ball·(wb + o)/wb.
+func rearAxle(r *rig.Rig, ball *span) (*span, []finding.Need) {
+	v, vp := r.Vehicle, "/towVehicles/"+r.VehicleID
+	var needs []finding.Need
+	need := func(missing bool, field, says, where string) {
+		if missing {
+			needs = append(needs, finding.Need{Path: vp + field, Says: said.Say(says), Where: said.Say(where)})
+		}
+	}
+	need(v.RearEmpty == nil, "/rearEmpty", "what the car's rear axle weighs empty", "Drive only the rear wheels onto a {weighbridge}.")
+	need(v.Wheelbase == nil, "/wheelbase", "the car's wheelbase", "Tape between the wheels' middles, or read the handbook.")
+	need(v.RearOverhang == nil, "/rearOverhang", "the distance from rear axle to ball", "Tape it.")
+	if r.Outing.People == nil {
+		needs = append(needs, finding.Need{Path: "/outings/" + r.Scope.Outing + "/people", Says: said.Say("the weight of the people"), Where: said.Say("Count them; the driver too.")})
+	}
+	if ball == nil {
+		needs = append(needs, r.Needs...)
+	}
+	if needs != nil || ball == nil {
+		return nil, needs
+	}
+	k := Lever(float64(v.Wheelbase.Value), float64(v.RearOverhang.Value))
+	e, p := v.RearEmpty.Range(r.Plan).Floats(), r.Outing.People.Range(r.Plan).Floats()
+	sum := span{
+		Nominal: e.Nominal + p.Nominal*peopleRear.Nominal + ball.Nominal*k,
+		Low:     e.Low + p.Low*peopleRear.Low + ball.Low*k,
+		High:    e.High + p.High*peopleRear.High + ball.High*k,
+	}
+	if r.Outing.Gear != nil {
+		g := r.Outing.Gear.Range(r.Plan).Floats()
+		sum.Nominal += g.Nominal * gearRear.Nominal
+		sum.Low += g.Low * gearRear.Low
+		sum.High += g.High * gearRear.High
+	}
+	return &sum, nil
+}
+
+// Lever is how much each kilogram on the ball adds to the car's rear axle:
+// (wb + o)/wb, with the wheelbase wb and the overhang o from rear axle to
+// ball, m. The front axle loses the rest, o/wb.
+func Lever(wheelbase, overhang float64) float64 { return (wheelbase + overhang) / wheelbase }
+
+func carTerms(r *rig.Rig) []finding.StepTerm {
+	var terms []finding.StepTerm
+	add := func(symbol, says, path string, e *plan.MassEstimate) {
+		if e != nil {
+			terms = append(terms, finding.StepTerm{Symbol: symbol, Says: said.Say(says), Measure: finding.Of(quantity.KindMass, e.Range(r.Plan)), How: string(e.How), Path: path})
+		}
+	}
+	add("m_car", "car, {curb weight}", "/towVehicles/"+r.VehicleID+"/kerb", r.Vehicle.Kerb)
+	add("m_people", "people", "/outings/"+r.Scope.Outing+"/people", r.Outing.People)
+	add("m_gear", "luggage", "/outings/"+r.Scope.Outing+"/gear", r.Outing.Gear)
+	return terms
+}
+
+func carSteps(r *rig.Rig, sum, last *span) []finding.Step {
+	return append(r.SupportSteps(), finding.Step{Symbol: "m", Says: said.Say("in all"), Formula: "m = m_car + m_people + m_gear + m_trailer or R_ball", Result: finding.Of(quantity.KindMass, *sum),
+		Terms: append(carTerms(r), finding.StepTerm{Symbol: "R", Says: said.Say("from the trailer"), Measure: finding.Of(quantity.KindMass, *last), How: "computed"})})
+}
+
+func rearSteps(r *rig.Rig, sum *span) []finding.Step {
+	terms := append(carTerms(r),
+		finding.StepTerm{Symbol: "s_people", Says: said.Say("people's share on the rear axle"), Measure: finding.Of(quantity.KindShare, peopleRear), How: string(plan.Typical)},
+		finding.StepTerm{Symbol: "s_gear", Says: said.Say("luggage's share on the rear axle"), Measure: finding.Of(quantity.KindShare, gearRear), How: string(plan.Typical)},
+		finding.StepTerm{Symbol: "R_empty", Says: said.Say("rear axle, empty car"), Measure: finding.Of(quantity.KindMass, r.Vehicle.RearEmpty.Range(r.Plan)), How: string(r.Vehicle.RearEmpty.How)},
+		finding.StepTerm{Symbol: "wb", Says: said.Say("wheelbase"), Measure: finding.Exactly(quantity.KindLength, r.Vehicle.Wheelbase.Value), How: string(r.Vehicle.Wheelbase.How)},
+		finding.StepTerm{Symbol: "o", Says: said.Say("rear axle to ball"), Measure: finding.Exactly(quantity.KindLength, r.Vehicle.RearOverhang.Value), How: string(r.Vehicle.RearOverhang.How)},
+		finding.StepTerm{Symbol: "R_ball", Says: said.Say("{ball load}"), Measure: finding.Of(quantity.KindMass, r.Bears.Ball), How: "computed"})
+	return append(r.SupportSteps(), finding.Step{Symbol: "R_rear", Says: said.Say("car's rear axle"),
+		Formula: "R_rear = R_empty + s_people·m_people + s_gear·m_gear + R_ball·(wb + o)/wb", Result: finding.Of(quantity.KindMass, *sum), Terms: terms})
+}
+
+// Payload is what may be added at one place of the deck.
+type Payload struct {
+	At   float64          `json:"at"`   // m behind the ball
+	From float64          `json:"from"` // m behind the front board
+	Mass *finding.Measure `json:"mass"` // kg that may be added; negative: to be taken off
+	By   string           `json:"by"`   // id of the link that rules
+}
+
+// payload gives what may be added at x, the middle of the deck:
+// min(G − Σm, (A − R_axle)·L/x, (S − R_ball)·L/(L − x)) with G, A and S the
+// least rating that reads the total, the axle and the ball.
+func payload(r *rig.Rig, all []*link) (*Payload, finding.Finding) {
+	f := finding.Finding{Code: CodePayload, Stage: "trailer", Scope: r.Scope, Gate: finding.GateBuy, Subject: "/trailers/" + r.Scope.Trailer, Title: said.Say("Payload left")}
+	front, rear := r.Deck()
+	x, l := (front+rear)/2, 0.0
+	if r.Axle != nil {
+		l = r.Axle.Nominal
+	}
+	best := math.Inf(1)
+	by, known := "", false
+	var name said.Sentence
+	take := func(k *link, room float64) {
+		if room < best {
+			best, by, name, known = room, k.id, k.name, true
+		}
+	}
+	for _, k := range all {
+		if k.limit == nil || k.figure == nil {
+			continue
+		}
+		room := *k.limit - k.figure.Nominal
+		if k.alternative != nil && k.alternative.figure != nil {
+			room = min(room, *k.alternative.limit-k.alternative.figure.Nominal)
+		}
+		switch {
+		case k.reads == norms.ReadsTotal || k.reads == norms.ReadsTrain:
+			take(k, room)
+		case k.reads == norms.ReadsWheels && l > 0 && x > 0:
+			take(k, room*l/x)
+		case k.reads == norms.ReadsBall && l > x:
+			take(k, room*l/(l-x))
+		}
+	}
+	if !known {
+		f.Outcome = finding.Unknown
+		f.Needs = append([]finding.Need{}, r.Needs...)
+		f.Says = said.Say("Payload not known: it takes the trailer's rating and its empty weight.")
+		return nil, f
+	}
+	p := &Payload{At: x, From: x - front, Mass: finding.Exactly(quantity.KindMass, best), By: by}
+	f.Figure = p.Mass
+	where := said.Length(p.From)
+	if best < 0 {
+		f.Outcome = finding.Fails
+		f.Says = append(said.Say("% too much, counted % behind the {headboard}. It is over: ", said.Mass(-best), where), name...)
+	} else {
+		f.Outcome = finding.Holds
+		f.Says = append(said.Say("% more may go % behind the {headboard}. Then it is full: ", said.Mass(math.Floor(best)), where), name...)
+	}
+	f.Says = append(f.Says, said.Part{Text: "."})
+	f.HasWork, f.Work = true, func() []finding.Step { return payloadSteps(r, all, x, l, best) }
+	return p, f
+}
+
+func payloadSteps(r *rig.Rig, all []*link, x, l, best float64) []finding.Step {
+	step := finding.Step{Symbol: "p", Says: said.Say("payload that may be added at x"), Formula: "p = min(G − Σm, (A − R_axle)·L/x, (S − R_ball)·L/(L − x))",
+		Result: finding.Exactly(quantity.KindMass, best),
+		Terms: []finding.StepTerm{
+			{Symbol: "x", Says: said.Say("middle of the deck, behind the ball"), Measure: finding.Exactly(quantity.KindLength, x), How: "computed"},
+			{Symbol: "L", Says: said.Say("{coupling} to axle"), Measure: finding.Exactly(quantity.KindLength, l), How: "stated"},
+		}}
+	for _, k := range all {
+		if k.limit == nil || k.figure == nil {
+			continue
+		}
+		symbol := map[norms.Reads]string{norms.ReadsTotal: "G − Σm", norms.ReadsWheels: "A − R_axle", norms.ReadsBall: "S − R_ball", norms.ReadsTrain: "train − Σ"}[k.reads]
+		if symbol != "" {
+			step.Terms = append(step.Terms, finding.StepTerm{Symbol: symbol, Says: k.name, Measure: finding.Exactly(quantity.KindMass, *k.limit-k.figure.Nominal), How: "computed", Path: k.path})
+		}
+	}
+	return append(r.SupportSteps(), step)
+}
