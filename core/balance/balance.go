@@ -112,7 +112,7 @@ func ballWindow(r *rig.Rig, w *Window) finding.Finding {
 		f.Says = said.Say("{Ball load} not known: tell the rest first.")
 		if len(r.Needs) > 0 {
 			f.Says = append(said.Say("{Ball load} not known: it takes "), r.Needs[0].Says...)
-			f.Says = append(f.Says, said.Part{Text: "."})
+			f.Says = append(f.Says, said.Piece{Text: "."})
 		}
 		return f
 	}
@@ -219,7 +219,7 @@ func steps(r *rig.Rig, w *Window) []finding.Step {
 	if s.Floor > 0 {
 		formula = "low = min(s_low·m, floor), high = min(s_high·m, the lowest limit)"
 	}
-	win := finding.Step{Symbol: "window", Says: said.Say("% — %", said.Part{Text: s.Name}, said.Part{Text: s.Reason}), Formula: formula, Source: &s.Source,
+	win := finding.Step{Symbol: "window", Says: said.Say("% — %", said.Piece{Text: s.Name}, said.Piece{Text: s.Reason}), Formula: formula, Source: &s.Source,
 		Result: finding.Of(quantity.KindMass, span{Nominal: (w.Low + w.High) / 2, Low: w.Low, High: w.High}),
 		Terms: []finding.StepTerm{
 			{Symbol: "s_low", Says: said.Say("least share"), Measure: finding.Exactly(quantity.KindShare, s.Low), How: "rule followed"},

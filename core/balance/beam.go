@@ -12,7 +12,7 @@ import (
 // they stand, ball and axle push up, all to one scale of force. U is x, as in
 // the side view; V is the force, downward from the beam at 0.
 func Beam(r *rig.Rig, w *Window) scene.View {
-	v := scene.View{ID: "beam", Title: said.Say("What presses where"), Min: scene.Point{-1.5, -0.85}, Max: scene.Point{4, 0.95}}
+	v := scene.View{ID: "beam", Title: said.Say("What presses where"), Min: scene.Point{-1.5, -0.75}, Max: scene.Point{4, 0.72}}
 	v.Min[0], v.Max[0] = r.Reach()
 	_, rear := r.Deck()
 	if r.Bears == nil {
@@ -27,8 +27,16 @@ func Beam(r *rig.Rig, w *Window) scene.View {
 			most = math.Max(most, m.High)
 		}
 	}
-	const full = 0.62 // m of drawing for the largest force
+	const full = 0.58 // m of drawing for the largest force
 	scale := full / most
+	// The ball bears little beside the axle: it is drawn larger by a whole number, and says so.
+	zoom := 1.0
+	if at := math.Max(b.Ball.High, -b.Ball.Low); at > 0 {
+		if w != nil {
+			at = math.Max(at, w.High)
+		}
+		zoom = math.Max(1, math.Floor(0.5/(at*scale)))
+	}
 	add := func(s ...scene.Shape) { v.Shapes = append(v.Shapes, s...) }
 	end := math.Max(rear, l)
 	for i := range r.Items {
@@ -36,14 +44,14 @@ func Beam(r *rig.Rig, w *Window) scene.View {
 	}
 	// The allowed window at the ball, and the range of doubt beside it.
 	if w != nil && w.High > w.Low {
-		add(scene.Rect("window", "", -0.16, 0.03+w.Low*scale, 0.16, 0.03+w.High*scale))
+		add(scene.Rect("window", "", -0.16, 0.03+w.Low*scale*zoom, 0.16, 0.03+w.High*scale*zoom))
 	}
 	doubt := func(x float64, lo, hi float64) {
 		if hi-lo > 0.5 {
 			add(scene.Rect("doubt", "", x-0.06, 0.03+lo*scale, x+0.06, 0.03+hi*scale))
 		}
 	}
-	doubt(0, b.Ball.Low, b.Ball.High)
+	doubt(0, b.Ball.Low*zoom, b.Ball.High*zoom)
 	doubt(l, b.OnAxle.Low, b.OnAxle.High)
 	push := func(class string, x, kg float64) {
 		tip := 0.03
@@ -57,7 +65,7 @@ func Beam(r *rig.Rig, w *Window) scene.View {
 		}
 		add(scene.Line(class, x, tail, x, tip), scene.Shape{Form: scene.Polygon, Class: class + "-head", Points: []scene.Point{{x, tip}, {x - 0.04, tip + head*1.4}, {x + 0.04, tip + head*1.4}}})
 	}
-	push("reaction", 0, b.Ball.Nominal)
+	push("reaction", 0, b.Ball.Nominal*zoom)
 	push("reaction", l, b.OnAxle.Nominal)
 	for i := range r.Items {
 		it := &r.Items[i]
@@ -72,7 +80,11 @@ func Beam(r *rig.Rig, w *Window) scene.View {
 	}
 	add(scene.Rect("beam", "", 0, -0.03, end, 0.03))
 	add(scene.Shape{Form: scene.Polygon, Class: "pivot", Points: []scene.Point{{l, 0.03}, {l - 0.07, 0.13}, {l + 0.07, 0.13}}})
-	add(scene.Label("reaction-label", "start", 0.2, 0.16, said.Say("{Ball load} %", said.Mass(b.Ball.Nominal))))
+	ball := said.Say("{Ball load} %", said.Mass(b.Ball.Nominal))
+	if zoom > 1 {
+		ball = append(ball, said.Say(" (drawn %×)", said.Count(int(zoom)))...)
+	}
+	add(scene.Label("reaction-label", "start", 0.24, 0.2, ball))
 	add(scene.Label("reaction-label", "start", l+0.12, 0.03+math.Max(0.1, b.OnAxle.Nominal*scale*0.75), said.Say("Axle %", said.Mass(b.OnAxle.Nominal))))
 	return v
 }

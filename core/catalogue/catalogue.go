@@ -8,9 +8,9 @@ import "zygonos/core/quantity"
 type mass = quantity.Mass
 type length = quantity.Length
 
-// Trailer is a kind of trailer: the range of its empty mass and of the share
+// TrailerKind is a kind of trailer: the range of its empty mass and of the share
 // of it that presses on the ball.
-type Trailer struct {
+type TrailerKind struct {
 	ID      string  `json:"id"`
 	Name    string  `json:"name"`
 	Low     mass    `json:"low"`
@@ -20,7 +20,7 @@ type Trailer struct {
 }
 
 // Trailers lists the kinds of trailer.
-var Trailers = []Trailer{
+var Trailers = []TrailerKind{
 	{"box-small", "small box trailer, deck to 2.1 m (7 ft)", 110, 240, 0.05, 0.16},
 	{"kit", "bolt-together kit with flat deck", 90, 200, 0.05, 0.18},
 	{"utility", "utility trailer, one axle, deck 2.1 to 3.2 m", 180, 420, 0.05, 0.16},
@@ -31,17 +31,33 @@ var Trailers = []Trailer{
 }
 
 // TrailerOf finds a kind of trailer.
-func TrailerOf(id string) (Trailer, bool) {
+func TrailerOf(id string) (TrailerKind, bool) {
 	for _, t := range Trailers {
 		if t.ID == id {
 			return t, true
 		}
 	}
-	return Trailer{}, false
+	return TrailerKind{}, false
 }
 
-// Load is a kind of load: the range of its mass and a usual size.
-type Load struct {
+// TrailerFor is the kind by id or, where none is named, the usual kind for a
+// deck of that length, m.
+func TrailerFor(id string, deck length) (TrailerKind, bool) {
+	if id == "" && deck > 0 {
+		switch {
+		case deck <= 2.1:
+			id = "box-small"
+		case deck <= 3.2:
+			id = "utility"
+		default:
+			id = "utility-large"
+		}
+	}
+	return TrailerOf(id)
+}
+
+// LoadKind is a kind of load: the range of its mass and a usual size.
+type LoadKind struct {
 	ID     string `json:"id"`
 	Name   string `json:"name"`
 	Low    mass   `json:"low"`
@@ -53,7 +69,7 @@ type Load struct {
 }
 
 // Loads lists the kinds of load.
-var Loads = []Load{
+var Loads = []LoadKind{
 	{"box", "box or crate", 2, 800, 0.8, 0.6, 0.6, "box"},
 	{"heap", "loose material in a box", 50, 2500, 1.2, 1.2, 0.4, "heap"},
 	{"canoe", "open canoe", 20, 45, 4.9, 0.9, 0.4, "hull"},
@@ -69,11 +85,11 @@ var Loads = []Load{
 }
 
 // LoadOf finds a kind of load.
-func LoadOf(id string) (Load, bool) {
+func LoadOf(id string) (LoadKind, bool) {
 	for _, l := range Loads {
 		if l.ID == id {
 			return l, true
 		}
 	}
-	return Load{}, false
+	return LoadKind{}, false
 }

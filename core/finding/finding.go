@@ -88,12 +88,6 @@ func Of[Q ~float64](k quantity.Kind, r quantity.Range[Q]) *Measure {
 // Exactly makes a measure without doubt.
 func Exactly[Q ~float64](k quantity.Kind, v Q) *Measure { return Of(k, quantity.Exactly(v)) }
 
-// Part makes the measure a part of a sentence.
-func (m *Measure) Part() said.Part {
-	v := m.Value
-	return said.Part{Kind: m.Kind, Value: &v, Low: m.Low, High: m.High}
-}
-
 // Scope says for which variant of the rig a finding was made.
 type Scope struct {
 	Trailer string `json:"trailer,omitempty"`

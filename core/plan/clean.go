@@ -60,7 +60,7 @@ func Clean(p *Plan) []Problem {
 
 type cleaner struct{ problems []Problem }
 
-func (c *cleaner) say(path, pattern string, parts ...said.Part) {
+func (c *cleaner) say(path, pattern string, parts ...said.Piece) {
 	if len(c.problems) < 100 {
 		c.problems = append(c.problems, Problem{path, said.Say(pattern, parts...)})
 	}

@@ -60,7 +60,7 @@ func correct[Q ~float64](path string, was, value Q, name said.Sentence) *finding
 
 // slipOfMass asks about a mass outside its kind's range when pounds for
 // kilograms or a factor of ten would bring it inside.
-func slipOfMass(out []Question, path string, name said.Part, v, low, high float64) []Question {
+func slipOfMass(out []Question, path string, name said.Piece, v, low, high float64) []Question {
 	if v >= low*0.8 && v <= high*1.25 || v <= 0 {
 		return out
 	}

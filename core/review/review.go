@@ -38,6 +38,7 @@ type Report struct {
 	Questions []plausible.Question `json:"questions"`
 	Stages    []StageState         `json:"stages"`
 	Outings   []OutingState        `json:"outings,omitempty"` // settled
+	Things    []Thing              `json:"things"`
 	Settled   bool                 `json:"settled"`
 	EmptyWay  string               `json:"emptyWay,omitempty"`
 }
@@ -60,6 +61,28 @@ type Figures struct {
 	Right  *finding.Measure `json:"right,omitempty"`
 	Cargo  *finding.Measure `json:"cargo,omitempty"`
 	Window *balance.Window  `json:"window,omitempty"`
+}
+
+// Thing is a placed load or part, or the axle, as the tray under the drawings
+// shows it.
+type Thing struct {
+	Path   string           `json:"path"`  // of the thing
+	Place  string           `json:"place"` // of its placement
+	Name   string           `json:"name"`
+	Part   bool             `json:"part,omitempty"`
+	OnDeck bool             `json:"onDeck"`
+	Back   float64          `json:"back"`
+	Right  float64          `json:"right"`
+	Mass   *finding.Measure `json:"mass,omitempty"`
+	Tapes  []Tape           `json:"tapes"`
+}
+
+// Tape is one way to tell where a thing stands: its distance from a mark to
+// its near face is Sign·Back + Offset, m.
+type Tape struct {
+	From   string  `json:"from"` // board, tail, axle or carrier
+	Sign   float64 `json:"sign"`
+	Offset float64 `json:"offset"`
 }
 
 // Next is something to weigh or find out, most useful first.
@@ -130,7 +153,7 @@ func Working(p *plan.Plan, q Request, key string) []finding.Step {
 func judge(p *plan.Plan, q Request) *Report {
 	rep := &Report{
 		Scope: finding.Scope{Trailer: q.Trailer, Outing: q.Outing}, Chain: []towing.Link{}, Findings: []finding.Finding{}, Views: []scene.View{},
-		Next: []Next{}, Problems: []plan.Problem{}, Questions: []plausible.Question{},
+		Next: []Next{}, Things: []Thing{}, Problems: []plan.Problem{}, Questions: []plausible.Question{},
 	}
 	r := rig.Resolve(p, q.Trailer, q.Outing)
 	if r == nil {
@@ -161,10 +184,41 @@ func judge(p *plan.Plan, q Request) *Report {
 			rep.Figures.Left, rep.Figures.Right = finding.Of(quantity.KindMass, *b.Left), finding.Of(quantity.KindMass, *b.Right)
 		}
 	}
+	rep.Things = things(r)
 	rep.Next = next(r, rep.Findings)
 	rep.Stages = stages(rep.Findings)
 	rep.Headline = headline(rep.Findings)
 	return rep
+}
+
+// things tells where each placed thing stands, from the front board, the tail
+// and the axle to its near face.
+func things(r *rig.Rig) []Thing {
+	out := []Thing{}
+	front, rear := r.Deck()
+	for i := range r.Items {
+		it := &r.Items[i]
+		t := Thing{Path: it.Path, Place: it.PlacePath, Name: it.Name, Part: it.Part, OnDeck: it.OnDeck, Back: float64(it.At.Back), Right: float64(it.At.Right)}
+		if it.Mass != nil {
+			t.Mass = finding.Of(quantity.KindMass, *it.Mass)
+		}
+		shift := it.Front - t.Back // x of the face is Back + shift
+		if it.OnDeck {
+			t.Tapes = append(t.Tapes, Tape{"board", 1, 0})
+		} else {
+			t.Tapes = append(t.Tapes, Tape{"carrier", 1, 0}, Tape{"board", 1, shift - front})
+		}
+		t.Tapes = append(t.Tapes, Tape{"tail", -1, rear - it.Length() - shift})
+		if r.Axle != nil {
+			if it.X <= r.Axle.Nominal { // in front of the axle: to its rear face
+				t.Tapes = append(t.Tapes, Tape{"axle", -1, r.Axle.Nominal - it.Length() - shift})
+			} else {
+				t.Tapes = append(t.Tapes, Tape{"axle", 1, shift - r.Axle.Nominal})
+			}
+		}
+		out = append(out, t)
+	}
+	return out
 }
 
 func headline(fs []finding.Finding) Headline {
@@ -199,12 +253,12 @@ func headline(fs []finding.Finding) Headline {
 		h.Says = worst.Says
 	case open:
 		h.Outcome = finding.Unknown
-		h.Says = append(append(said.Say("Nothing fails yet: "), checked...), said.Part{Text: "."})
+		h.Says = append(append(said.Say("Nothing fails yet: "), checked...), said.Piece{Text: "."})
 	case tight != nil:
 		h.Outcome = finding.Tight
 		h.Says = tight.Says
 	default:
-		h.Says = append(append(said.Say("Nothing fails: "), checked...), said.Part{Text: "."})
+		h.Says = append(append(said.Say("Nothing fails: "), checked...), said.Piece{Text: "."})
 	}
 	return h
 }

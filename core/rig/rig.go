@@ -232,7 +232,7 @@ func (r *Rig) empty() {
 	case m != nil:
 		r.EmptyWay = "empty weight, and the kind's typical share on the ball"
 		low, high := 0.04, 0.18
-		if k, ok := catalogue.TrailerOf(r.Trailer.Kind); ok {
+		if k, ok := r.kind(); ok {
 			low, high = k.BallLow, k.BallTop
 		}
 		mid := (low + high) / 2
@@ -265,13 +265,22 @@ func (r *Rig) empty() {
 	})
 }
 
+// kind is the trailer's kind as stated, or the usual one for its deck.
+func (r *Rig) kind() (catalogue.TrailerKind, bool) {
+	deck := length(0)
+	if d := r.Trailer.DeckLength; d != nil {
+		deck = d.Value
+	}
+	return catalogue.TrailerFor(r.Trailer.Kind, deck)
+}
+
 // massOfEmpty is the stated empty mass, or the kind's typical one.
 func (r *Rig) massOfEmpty() *quantity.Range[mass] {
 	if m := r.Trailer.Empty.Mass; m != nil {
 		s := m.Range(r.Plan)
 		return &s
 	}
-	if k, ok := catalogue.TrailerOf(r.Trailer.Kind); ok {
+	if k, ok := r.kind(); ok {
 		if r.Trailer.Empty.Ball == nil || r.Trailer.Empty.Axle == nil && (r.Trailer.Empty.Left == nil || r.Trailer.Empty.Right == nil) {
 			r.rough(r.trailerPath("/empty/mass"), said.Say("the empty trailer's weight"),
 				said.Say("It stands on the plate or in the papers; a {weighbridge} tells it."))

@@ -11,9 +11,9 @@ import (
 	"zygonos/core/quantity"
 )
 
-// Part is one piece of a sentence. Exactly one of Text, Term, Name or Kind is
+// Piece is one piece of a sentence. Exactly one of Text, Term, Name or Kind is
 // set.
-type Part struct {
+type Piece struct {
 	Text  string        `json:"text,omitempty"`
 	Term  string        `json:"term,omitempty"` // key into Terms
 	Name  string        `json:"name,omitempty"` // what the owner called a thing
@@ -24,49 +24,49 @@ type Part struct {
 }
 
 // Sentence is a list of parts that read on without separators.
-type Sentence []Part
+type Sentence []Piece
 
 // Of makes a quantity part of any typed quantity.
-func Of[Q ~float64](k quantity.Kind, v Q) Part {
+func Of[Q ~float64](k quantity.Kind, v Q) Piece {
 	f := float64(v)
-	return Part{Kind: k, Value: &f}
+	return Piece{Kind: k, Value: &f}
 }
 
 // Mass is a mass part, kg.
-func Mass[Q ~float64](v Q) Part { return Of(quantity.KindMass, v) }
+func Mass[Q ~float64](v Q) Piece { return Of(quantity.KindMass, v) }
 
 // Length is a taped length part, m.
-func Length[Q ~float64](v Q) Part { return Of(quantity.KindLength, v) }
+func Length[Q ~float64](v Q) Piece { return Of(quantity.KindLength, v) }
 
 // Share is a share part, printed in per cent.
-func Share[Q ~float64](v Q) Part { return Of(quantity.KindShare, v) }
+func Share[Q ~float64](v Q) Piece { return Of(quantity.KindShare, v) }
 
 // Count is a plain number.
-func Count(n int) Part { return Of(quantity.KindCount, float64(n)) }
+func Count(n int) Piece { return Of(quantity.KindCount, float64(n)) }
 
 // Between is a part that prints a range with its nominal value.
-func Between[Q ~float64](k quantity.Kind, r quantity.Range[Q]) Part {
+func Between[Q ~float64](k quantity.Kind, r quantity.Range[Q]) Piece {
 	n, lo, hi := float64(r.Nominal), float64(r.Low), float64(r.High)
-	return Part{Kind: k, Value: &n, Low: &lo, High: &hi}
+	return Piece{Kind: k, Value: &n, Low: &lo, High: &hi}
 }
 
 // Name is what the owner called a thing; an unnamed thing is told as fallback.
-func Name(name, fallback string) Part {
+func Name(name, fallback string) Piece {
 	if strings.TrimSpace(name) == "" {
-		return Part{Text: fallback}
+		return Piece{Text: fallback}
 	}
-	return Part{Name: name}
+	return Piece{Name: name}
 }
 
 // Say builds a sentence from a pattern: each % takes the next part, {word}
 // names a term of the table; {Word} prints it with a capital.
 //
 //	Say("{Ball load} %, under the window", Mass(31))
-func Say(pattern string, parts ...Part) Sentence {
+func Say(pattern string, parts ...Piece) Sentence {
 	var s Sentence
 	text := func(t string) {
 		if t != "" {
-			s = append(s, Part{Text: t})
+			s = append(s, Piece{Text: t})
 		}
 	}
 	for {
@@ -88,7 +88,7 @@ func Say(pattern string, parts ...Part) Sentence {
 			text(pattern[i:])
 			return s
 		}
-		s = append(s, Part{Term: pattern[i+1 : i+j]})
+		s = append(s, Piece{Term: pattern[i+1 : i+j]})
 		pattern = pattern[i+j+1:]
 	}
 }

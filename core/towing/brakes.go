@@ -16,7 +16,7 @@ import (
 // and the laden trailer's where it is not.
 func brakes(r *rig.Rig) []finding.Finding {
 	rules, t, tp := r.Rules, r.Trailer, "/trailers/"+r.Scope.Trailer
-	check := said.Part{Text: " Check your local code."}
+	check := said.Piece{Text: " Check your local code."}
 	base := func(code string, field string, title said.Sentence, source *finding.Source) finding.Finding {
 		return finding.Finding{Code: code, Stage: "trailer", Scope: r.Scope, Gate: finding.GateGo, Subject: tp + field, Title: title, Source: source}
 	}

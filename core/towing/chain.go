@@ -129,7 +129,7 @@ func (l *link) judge(r *rig.Rig) finding.Finding {
 	case l.limit == nil:
 		f.Outcome = finding.Unknown
 		f.Needs = []finding.Need{{Path: l.path, Says: l.name, Where: l.where}}
-		f.Says = append(append(capital, said.Part{Text: " not known. "}), l.where...)
+		f.Says = append(append(capital, said.Piece{Text: " not known. "}), l.where...)
 		return f
 	case l.figure == nil:
 		f.Outcome, f.Needs = finding.Unknown, l.needs
@@ -542,7 +542,7 @@ func payload(r *rig.Rig, all []*link) (*Payload, finding.Finding) {
 		f.Outcome = finding.Holds
 		f.Says = append(said.Say("% more may go % behind the {headboard}. Then it is full: ", said.Mass(math.Floor(best)), where), name...)
 	}
-	f.Says = append(f.Says, said.Part{Text: "."})
+	f.Says = append(f.Says, said.Piece{Text: "."})
 	f.HasWork, f.Work = true, func() []finding.Step { return payloadSteps(r, all, x, l, best) }
 	return p, f
 }

@@ -1,0 +1,77 @@
+# make demo — set up what is missing, build, serve the demo plans.
+# make test — set up what is missing, check and test everything.
+SHELL := /bin/bash
+.DEFAULT_GOAL := help
+.DELETE_ON_ERROR:
+export PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD = 1
+
+DEPS   := node_modules/.package-lock.json
+TYPES  := ui/src/generated/types.ts
+PAGE   := ui/dist/index.html
+BIN    := bin/zygonos
+GO_SRC := $(shell find cmd core demo store web ui/embed.go -name '*.go' -not -name '*_test.go') $(wildcard demo/*.json store/migrations/*.sql) go.mod go.sum
+UI_SRC := $(shell find ui/src ui/public -type f) ui/index.html ui/vite.config.ts
+
+.PHONY: help demo build test deep bench shots stats types lint go-test e2e browser
+
+help:
+	@sed -n 's/^# //p' $(MAKEFILE_LIST) | head -2
+
+$(DEPS): package.json package-lock.json
+	npm ci --no-audit --no-fund --loglevel=error
+	@touch $@
+
+$(PAGE): $(DEPS) $(UI_SRC) package.json
+	npx vite build ui --logLevel warn
+	@touch ui/dist/.keep
+
+$(BIN): $(PAGE) $(GO_SRC)
+	go build -trimpath -o $@ ./cmd/zygonos
+
+build: $(BIN)
+
+demo: $(BIN)
+	@exec $(BIN) demo -db data/demo.db
+
+# The interface's types, from the Go types.
+types: $(DEPS)
+	@mkdir -p tmp
+	go run ./cmd/types > tmp/schema.json
+	npx json2ts -i tmp/schema.json --no-additionalProperties --bannerComment "/* Generated from the Go types by make types. Do not edit. */" > tmp/types.ts
+	@cmp -s tmp/types.ts $(TYPES) || cp tmp/types.ts $(TYPES)
+
+lint: $(DEPS)
+	@test -z "$$(gofmt -l cmd core demo store web ui/embed.go)" || { gofmt -l cmd core demo store web ui/embed.go; echo "gofmt: these files are not formatted"; exit 1; }
+	go vet ./...
+	go tool staticcheck ./...
+	@before=$$(cksum < $(TYPES)); $(MAKE) -s types; test "$$before" = "$$(cksum < $(TYPES))" || { echo "the generated types were stale: commit $(TYPES)"; exit 1; }
+	npm run -s types
+	npm run -s lint
+
+go-test: $(PAGE)
+	go test ./...
+
+browser:
+	@command -v chromium >/dev/null || { \
+	  echo "Chromium is missing: installing Debian's package."; \
+	  if [ "$$(id -u)" = 0 ]; then apt-get update -qq && DEBIAN_FRONTEND=noninteractive apt-get install -y -qq chromium >/dev/null; \
+	  else echo "Install it, then run again: sudo apt-get install chromium"; exit 1; fi; }
+
+e2e: $(BIN) $(DEPS) browser
+	npm run -s e2e
+
+test: $(DEPS) lint go-test e2e
+
+# Long fuzz runs.
+deep:
+	go test ./core/quantity -run NONE -fuzz FuzzParse -fuzztime 60s
+	go test ./core/plan -run NONE -fuzz FuzzRead -fuzztime 60s
+
+bench: $(BIN)
+	go test ./core/... -run NONE -bench . -benchtime 1s
+
+shots: $(BIN) $(DEPS) browser
+	SHOTS=1 npx playwright test -c e2e shots
+
+stats:
+	@scripts/stats

@@ -1,0 +1,175 @@
+package main
+
+import (
+	"bufio"
+	"context"
+	"encoding/json"
+	"errors"
+	"flag"
+	"fmt"
+	"io"
+	"io/fs"
+	"net"
+	"os"
+	"path/filepath"
+	"strings"
+	"time"
+
+	"github.com/gofiber/fiber/v3"
+	"github.com/google/uuid"
+	"github.com/invopop/jsonschema"
+
+	"zygonos/core/plan"
+	"zygonos/demo"
+	"zygonos/store"
+	"zygonos/ui"
+	"zygonos/web"
+)
+
+const passcodeKey = "passcode"
+
+// dataFile is where the database stands unless another is named.
+func dataFile() string {
+	dir, err := os.UserConfigDir()
+	if err != nil {
+		dir = "."
+	}
+	return filepath.Join(dir, "zygonos", "zygonos.db")
+}
+
+func serve(ctx context.Context, args []string, withDemo bool, out, errs io.Writer) error {
+	flags := flag.NewFlagSet("serve", flag.ContinueOnError)
+	flags.SetOutput(errs)
+	addr := flags.String("addr", "127.0.0.1:8484", "address to listen on; one beside loopback needs a passcode")
+	file := flags.String("db", dataFile(), "database file")
+	host := flags.String("host", "", "host name, or names with commas, under which it may be reached")
+	if flags.Parse(args) != nil {
+		return errUsage
+	}
+	s, err := store.Open(ctx, *file)
+	if err != nil {
+		return fmt.Errorf("%s: %w", *file, err)
+	}
+	defer s.Close()
+	hash, err := s.Setting(ctx, passcodeKey)
+	if err != nil {
+		return err
+	}
+	if loopback(*addr) {
+		hash = ""
+	} else if hash == "" {
+		return errors.New("an address that others can reach needs a passcode: set one with zygonos passcode")
+	}
+	if withDemo {
+		if err := fillDemo(ctx, s); err != nil {
+			return err
+		}
+	}
+	ln, err := net.Listen("tcp", *addr)
+	if err != nil {
+		return err
+	}
+	app := web.New(web.Config{Store: s, Files: ui.Files(), Hosts: strings.FieldsFunc(strings.ToLower(*host), func(r rune) bool { return r == ',' }), Passcode: hash})
+	done := make(chan error, 1)
+	go func() {
+		done <- app.Listener(ln, fiber.ListenConfig{DisableStartupMessage: true})
+	}()
+	fmt.Fprintf(out, "Zygonos serves on http://%s\n", ln.Addr())
+	select {
+	case err := <-done:
+		return err
+	case <-ctx.Done():
+		stop, cancel := context.WithTimeout(context.WithoutCancel(ctx), 5*time.Second)
+		defer cancel()
+		return app.ShutdownWithContext(stop)
+	}
+}
+
+func loopback(addr string) bool {
+	h, _, err := net.SplitHostPort(addr)
+	if err != nil {
+		return false
+	}
+	ip := net.ParseIP(h)
+	return h == "localhost" || ip != nil && ip.IsLoopback()
+}
+
+// fillDemo puts the demo plans in, once: a plan that is there stays as it is.
+func fillDemo(ctx context.Context, s *store.Store) error {
+	names, err := fs.Glob(demo.Files, "*.zygonos.json")
+	if err != nil {
+		return err
+	}
+	for _, name := range names {
+		data, err := demo.Files.ReadFile(name)
+		if err != nil {
+			return err
+		}
+		p, err := plan.Read(data)
+		if err != nil {
+			return fmt.Errorf("%s: %w", name, err)
+		}
+		doc, err := plan.Write(p)
+		if err != nil {
+			return err
+		}
+		id := strings.TrimSuffix(name, ".zygonos.json")
+		if _, err := s.Create(ctx, id, store.Save{ID: uuid.NewString(), Label: "demo", Name: p.Name, Document: doc}); err != nil && !errors.Is(err, store.ErrConflict) {
+			return err
+		}
+	}
+	return nil
+}
+
+func backup(ctx context.Context, args []string, out, errs io.Writer) error {
+	flags := flag.NewFlagSet("backup", flag.ContinueOnError)
+	flags.SetOutput(errs)
+	file := flags.String("db", dataFile(), "database file")
+	if flags.Parse(args) != nil {
+		return errUsage
+	}
+	if flags.NArg() != 1 {
+		fmt.Fprintln(errs, "zygonos: backup takes the file to write")
+		return errUsage
+	}
+	if err := store.Backup(ctx, *file, flags.Arg(0)); err != nil {
+		return err
+	}
+	fmt.Fprintf(out, "Copied to %s\n", flags.Arg(0))
+	return nil
+}
+
+func passcode(ctx context.Context, args []string, in io.Reader, out, errs io.Writer) error {
+	flags := flag.NewFlagSet("passcode", flag.ContinueOnError)
+	flags.SetOutput(errs)
+	file := flags.String("db", dataFile(), "database file")
+	if flags.Parse(args) != nil {
+		return errUsage
+	}
+	fmt.Fprintln(out, "New passcode, eight characters or more:")
+	line, _ := bufio.NewReader(in).ReadString('\n')
+	code := strings.TrimRight(line, "\r\n")
+	if len(code) < 8 || len(code) > 72 {
+		return errors.New("a passcode has 8 to 72 characters")
+	}
+	hash, err := web.HashPasscode(code)
+	if err != nil {
+		return err
+	}
+	s, err := store.Open(ctx, *file)
+	if err != nil {
+		return err
+	}
+	defer s.Close()
+	if err := s.SetSetting(ctx, passcodeKey, hash); err != nil {
+		return err
+	}
+	fmt.Fprintln(out, "The passcode is set.")
+	return nil
+}
+
+func schema(out io.Writer) error {
+	enc := json.NewEncoder(out)
+	enc.SetIndent("", "  ")
+	return enc.Encode((&jsonschema.Reflector{}).Reflect(&plan.Plan{}))
+}

@@ -1,0 +1,100 @@
+// The server's API. Errors come as problem+json and are thrown as ApiError.
+import type {
+  Listed,
+  Plan,
+  ProblemDocument,
+  Reference,
+  Report,
+  Revision,
+  Saved,
+  Step,
+} from '@/generated/types'
+
+export class ApiError extends Error {
+  constructor(
+    readonly status: number,
+    message: string,
+    readonly field?: string,
+  ) {
+    super(message)
+  }
+}
+
+/** No answer at all: the server or the way to it is gone. */
+export class Unreachable extends Error {}
+
+async function call(
+  method: string,
+  path: string,
+  body?: BodyInit,
+  headers: HeadersInit = {},
+): Promise<Response> {
+  let answer: Response
+  try {
+    answer = await fetch('/api' + path, { method, body, headers, credentials: 'same-origin' })
+  } catch {
+    throw new Unreachable('The server does not answer.')
+  }
+  if (answer.ok) return answer
+  if (answer.status === 401) window.dispatchEvent(new Event('passcode-asked'))
+  let problem: Partial<ProblemDocument> = {}
+  try {
+    problem = await answer.json()
+  } catch {
+    // no problem document: the status tells it
+  }
+  const text = [problem.title, problem.detail].filter(Boolean).join(' ')
+  throw new ApiError(answer.status, text || `The server answered ${answer.status}.`, problem.field)
+}
+
+const asJSON = { 'Content-Type': 'application/json' }
+
+async function json<T>(
+  method: string,
+  path: string,
+  body?: unknown,
+  headers: Record<string, string> = {},
+): Promise<T> {
+  const answer = await call(method, path, body === undefined ? undefined : JSON.stringify(body), {
+    ...asJSON,
+    ...headers,
+  })
+  return answer.status === 204 ? (undefined as T) : answer.json()
+}
+
+export interface StoredPlan {
+  id: string
+  revision: number
+  plan: Plan
+}
+
+export interface Asked {
+  plan: Plan
+  outing: string
+  trailer: string
+}
+
+export interface SaveRequest {
+  saveId: string
+  sitting: string
+  label?: string
+  plan: Plan
+}
+
+export const api = {
+  reference: () => json<Reference>('GET', '/reference'),
+  plans: () => json<Listed[]>('GET', '/plans'),
+  plan: (id: string) => json<StoredPlan>('GET', `/plans/${id}`),
+  create: (id: string, save: SaveRequest) => json<Saved>('POST', '/plans', { id, ...save }),
+  update: (id: string, base: number, save: SaveRequest) =>
+    json<Saved>('PUT', `/plans/${id}`, save, { 'If-Match': `"${base}"` }),
+  remove: (id: string) => json<void>('DELETE', `/plans/${id}`),
+  restore: (id: string) => json<void>('POST', `/plans/${id}/restore`),
+  importFile: async (file: Blob) =>
+    (await call('POST', '/plans/import', file, asJSON)).json() as Promise<Saved>,
+  history: (id: string) => json<Revision[]>('GET', `/plans/${id}/revisions`),
+  revision: (id: string, n: number) => json<StoredPlan>('GET', `/plans/${id}/revisions/${n}`),
+  review: (asked: Asked, want: 'live' | 'settled') => json<Report>('POST', '/review', { ...asked, want }),
+  working: (asked: Asked, key: string) => json<Step[]>('POST', '/working', { ...asked, key }),
+  enter: (passcode: string) => json<void>('POST', '/session', { passcode }),
+}

@@ -1,0 +1,70 @@
+<script setup lang="ts">
+// One check: outcome, sentence, ways out, and the way to its working.
+import { computed } from 'vue'
+import type { Finding, Fix } from '@/generated/types'
+import { useWorkspace } from '@/stores/workspace'
+import { useWords } from '@/words'
+import OutcomeMark from './OutcomeMark.vue'
+
+const props = defineProps<{ finding: Finding }>()
+const emit = defineEmits<{ working: [Finding] }>()
+const workspace = useWorkspace()
+const { say, nominal } = useWords()
+
+const keyOf = (f: Finding) =>
+  [f.code, f.scope.trailer, f.scope.outing, f.scope.state, f.scope.school, f.subject].join('|')
+
+/** Fixes come with the settled report; the older ones stay, marked as following. */
+const fixes = computed<Fix[]>(
+  () => workspace.settledReport?.findings.find((f) => keyOf(f) === keyOf(props.finding))?.fixes ?? [],
+)
+const shown = computed(() =>
+  ['fails', 'tight'].includes(props.finding.outcome) || workspace.preview ? fixes.value : [],
+)
+const previewed = (x: Fix) => workspace.preview?.fix === x
+</script>
+
+<template>
+  <article
+    class="border-rule border-t py-2.5 first:border-t-0"
+    :data-code="finding.code"
+    :data-outcome="finding.outcome"
+  >
+    <div class="flex items-start gap-2">
+      <OutcomeMark :outcome="finding.outcome" class="mt-0.5" />
+      <p class="min-w-0 flex-1 leading-snug">{{ say(finding.says) }}</p>
+    </div>
+    <ul
+      v-if="shown.length"
+      class="no-print mt-2 space-y-1.5 pl-7"
+      :class="{ 'opacity-60': !workspace.settled }"
+    >
+      <li v-for="(x, i) in shown" :key="i" class="plate p-2">
+        <p class="leading-snug first-letter:uppercase">
+          {{ say(x.name) }}
+          <span class="whitespace-nowrap"
+            >→ <b>{{ nominal(x.figure) }}</b></span
+          >
+          <OutcomeMark :outcome="x.outcome" :size="14" class="ml-1.5" />
+        </p>
+        <div class="mt-1.5 grid grid-cols-2 gap-1.5">
+          <button
+            class="act"
+            :aria-pressed="previewed(x)"
+            @click="previewed(x) ? workspace.hide() : workspace.show(x)"
+          >
+            {{ previewed(x) ? 'Back' : 'Preview' }}
+          </button>
+          <button class="act !border-deep !text-deep" @click="workspace.apply(x, say(x.name))">Do it</button>
+        </div>
+      </li>
+    </ul>
+    <button
+      v-if="finding.hasWork"
+      class="text-deep mt-1 ml-7 min-h-6 text-sm underline underline-offset-2"
+      @click="emit('working', finding)"
+    >
+      Show the working
+    </button>
+  </article>
+</template>

@@ -1,0 +1,71 @@
+<script setup lang="ts">
+// The rig at one scale: side view over the beam over the plan view, the rear
+// view beside them. On a narrow screen one drawing at a time.
+import { useElementSize, useMediaQuery } from '@vueuse/core'
+import { computed, ref, useTemplateRef } from 'vue'
+import type { View } from '@/generated/types'
+import { useWorkspace } from '@/stores/workspace'
+import { useWords } from '@/words'
+import SceneView from './SceneView.vue'
+
+const props = defineProps<{ only?: string[] }>()
+const workspace = useWorkspace()
+const { say } = useWords()
+
+const frame = useTemplateRef<HTMLElement>('frame')
+const size = useElementSize(frame)
+const narrow = useMediaQuery('(max-width: 760px)')
+const showing = ref('side')
+
+const views = computed(() =>
+  (workspace.report?.views ?? []).filter((v) => !props.only || props.only.includes(v.id)),
+)
+const named = (id: string) => views.value.find((v) => v.id === id)
+const order = ['side', 'beam', 'plan', 'rear']
+const column = computed(() => ['side', 'beam', 'plan'].map(named).filter((v): v is View => !!v))
+const rear = computed(() => named('rear'))
+const one = computed(() => named(showing.value) ?? column.value[0])
+
+const extent = (v: View) => [v.max[0] - v.min[0], v.max[1] - v.min[1]] as const
+
+const scale = computed(() => {
+  const width = Math.max(200, size.width.value - 4)
+  if (narrow.value) return one.value ? width / extent(one.value)[0] : 60
+  const across =
+    Math.max(...column.value.map((v) => extent(v)[0]), 1) + (rear.value ? extent(rear.value)[0] : 0)
+  const down = column.value.reduce((sum, v) => sum + extent(v)[1], 0.001)
+  const height = Math.max(260, size.height.value - 8)
+  return Math.max(30, Math.min((width - 8) / across, height / down))
+})
+</script>
+
+<template>
+  <div ref="frame" class="min-h-0 w-full overflow-hidden">
+    <template v-if="narrow">
+      <div
+        v-if="views.length > 1"
+        class="no-print mb-1 grid grid-flow-col gap-1"
+        role="group"
+        aria-label="Drawing"
+      >
+        <button
+          v-for="id in order.filter(named)"
+          :key="id"
+          class="act px-1 text-xs"
+          :class="{ '!bg-deep !text-deep-ink': id === one?.id }"
+          :aria-pressed="id === one?.id"
+          @click="showing = id"
+        >
+          {{ id === 'beam' ? 'Beam' : say(named(id)?.title).replace(' view', '') }}
+        </button>
+      </div>
+      <SceneView v-if="one" :view="one" :scale="scale" />
+    </template>
+    <div v-else class="flex items-start gap-2">
+      <div>
+        <SceneView v-for="v in column" :key="v.id" :view="v" :scale="scale" />
+      </div>
+      <SceneView v-if="rear" :view="rear" :scale="scale" />
+    </div>
+  </div>
+</template>

@@ -1,0 +1,159 @@
+<script setup lang="ts">
+// One drawing to scale. Things with handles are taken by pointer or arrow keys;
+// moving one writes a patch at the handle's path.
+import { computed, ref } from 'vue'
+import type { Handle, Shape, View } from '@/generated/types'
+import { useWorkspace } from '@/stores/workspace'
+import { useWords } from '@/words'
+import './drawing.css'
+import SceneShape from './SceneShape.vue'
+
+const props = defineProps<{ view: View; scale: number }>()
+const workspace = useWorkspace()
+const { say, print } = useWords()
+
+const width = computed(() => props.view.max[0] - props.view.min[0])
+const height = computed(() => props.view.max[1] - props.view.min[1])
+
+interface Group {
+  thing: string
+  shapes: Shape[]
+  handles: Handle[]
+}
+
+/** Runs of shapes of one thing, in drawing order; each thing has one run. */
+const groups = computed<Group[]>(() => {
+  const out: Group[] = []
+  const byThing = new Map<string, Group>()
+  for (const shape of props.view.shapes) {
+    const thing = shape.thing ?? ''
+    let group = thing ? byThing.get(thing) : out.at(-1)
+    if (!group || group.thing !== thing) {
+      group = {
+        thing,
+        shapes: [],
+        handles: (props.view.handles ?? []).filter((h) => thing !== '' && h.thing === thing),
+      }
+      out.push(group)
+      if (thing) byThing.set(thing, group)
+    }
+    group.shapes.push(shape)
+  }
+  return out
+})
+
+const held = ref('')
+let gesture = 0
+let drag: { handles: Handle[]; at: number[]; x: number; y: number; moved: boolean } | undefined
+
+function snap(h: Handle, v: number): number {
+  const near = 7 / props.scale
+  const clamped = Math.min(Math.max(v, h.min), h.max)
+  let best = Math.round(clamped / h.step) * h.step
+  let gap = near
+  for (const s of h.snaps ?? []) {
+    if (s >= h.min - 1e-9 && s <= h.max + 1e-9 && Math.abs(s - clamped) < gap) {
+      best = s
+      gap = Math.abs(s - clamped)
+    }
+  }
+  return Math.round(Math.min(Math.max(best, h.min), h.max) * 1e4) / 1e4
+}
+
+function write(h: Handle, v: number, name: string) {
+  workspace.setAt(h.path, v, `move ${say(h.label)}`, name)
+}
+
+function grab(e: PointerEvent, g: Group) {
+  if (e.button !== 0 || g.handles.length === 0) return
+  ;(e.currentTarget as Element).setPointerCapture(e.pointerId)
+  gesture++
+  workspace.selected = g.thing
+  held.value = g.thing
+  drag = { handles: g.handles, at: g.handles.map((h) => h.at), x: e.clientX, y: e.clientY, moved: false }
+}
+
+function move(e: PointerEvent) {
+  if (!drag) return
+  const u = (e.clientX - drag.x) / props.scale
+  const v = (e.clientY - drag.y) / props.scale
+  if (!drag.moved && Math.hypot(e.clientX - drag.x, e.clientY - drag.y) < 3) return
+  drag.moved = true
+  drag.handles.forEach((h, i) => {
+    const along = u * h.direction[0] + v * h.direction[1]
+    write(h, snap(h, drag!.at[i]! + along), `drag-${props.view.id}-${gesture}`)
+  })
+}
+
+function release() {
+  drag = undefined
+  held.value = ''
+}
+
+const keys: Record<string, [number, number]> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+}
+
+let lastKey = 0
+
+function press(e: KeyboardEvent, g: Group) {
+  const way = keys[e.key]
+  if (!way) return
+  const h = g.handles.find((h) => h.direction[0] * way[0] + h.direction[1] * way[1] !== 0)
+  if (!h) return
+  e.preventDefault()
+  if (e.timeStamp - lastKey > 1000) gesture++
+  lastKey = e.timeStamp
+  workspace.selected = g.thing
+  const sign = h.direction[0] * way[0] + h.direction[1] * way[1]
+  const now = (workspace.get(h.path) as number | undefined) ?? h.at
+  const next = Math.min(Math.max(now + sign * (e.shiftKey ? h.coarse : h.step), h.min), h.max)
+  write(h, Math.round(next * 1e4) / 1e4, `keys-${h.path}-${gesture}`)
+}
+</script>
+
+<template>
+  <svg
+    class="drawing"
+    :data-view="view.id"
+    :viewBox="`${view.min[0]} ${view.min[1]} ${width} ${height}`"
+    :width="width * scale"
+    :height="height * scale"
+    role="group"
+    :aria-label="say(view.title)"
+  >
+    <template v-for="(g, i) in groups" :key="g.thing || i">
+      <g
+        v-if="g.handles.length"
+        class="thing"
+        :class="{ chosen: workspace.selected === g.thing, held: held === g.thing }"
+        tabindex="0"
+        role="slider"
+        :data-thing="g.thing"
+        :aria-label="say(g.handles[0]!.label)"
+        :aria-valuemin="g.handles[0]!.min"
+        :aria-valuemax="g.handles[0]!.max"
+        :aria-valuenow="g.handles[0]!.at"
+        :aria-valuetext="print('length', g.handles[0]!.at)"
+        @pointerdown="grab($event, g)"
+        @pointermove="move"
+        @pointerup="release"
+        @pointercancel="release"
+        @keydown="press($event, g)"
+        @focus="workspace.selected = g.thing"
+      >
+        <SceneShape v-for="(s, k) in g.shapes" :key="k" :shape="s" :scale="scale" />
+      </g>
+      <g
+        v-else
+        :class="{ thing: g.thing, chosen: g.thing && workspace.selected === g.thing }"
+        @click="g.thing && (workspace.selected = g.thing)"
+      >
+        <SceneShape v-for="(s, k) in g.shapes" :key="k" :shape="s" :scale="scale" />
+      </g>
+    </template>
+  </svg>
+</template>

@@ -1,0 +1,75 @@
+<script setup lang="ts">
+// An estimate of the plan: value, how it is known, and its plus-minus, which
+// follows from how it is known unless it is typed ("12 ± 2 kg").
+import { computed } from 'vue'
+import type { LengthEstimate, MassEstimate } from '@/generated/types'
+import type { Typed } from '@/quantities'
+import { useReference } from '@/stores/reference'
+import { useWorkspace } from '@/stores/workspace'
+import { howWords, useWords } from '@/words'
+import ChoiceField from './ChoiceField.vue'
+import QuantityField from './QuantityField.vue'
+
+const props = defineProps<{
+  path: string
+  label: string
+  kind: 'mass' | 'length'
+  hint?: string
+  usual?: string
+}>()
+const workspace = useWorkspace()
+const reference = useReference()
+const { print } = useWords()
+
+const estimate = computed(() => workspace.get(props.path) as MassEstimate | LengthEstimate | undefined)
+const how = computed(
+  () => estimate.value?.how || props.usual || (props.kind === 'mass' ? 'guessed' : 'weighed'),
+)
+const options = computed(() =>
+  Object.entries(howWords).map(([value, words]) => ({ value, name: words[props.kind === 'mass' ? 0 : 1] })),
+)
+
+const doubt = computed(() => {
+  const e = estimate.value
+  if (!e) return ''
+  if (e.plusMinus !== undefined) return `± ${print(props.kind, e.plusMinus)}`
+  if (e.relative !== undefined) return `± ${print('share', e.relative)}`
+  if (props.kind === 'length') return ''
+  const own = workspace.plan?.doubts?.[how.value] ?? reference.data?.doubts[how.value]
+  return own === undefined ? '' : `± ${print('share', own)}`
+})
+
+function typed(t: Typed) {
+  const e: Record<string, unknown> = { value: t.value, how: how.value }
+  if (t.plusMinus !== undefined) e.plusMinus = t.plusMinus
+  else if (t.relative !== undefined) e.relative = t.relative
+  else if (estimate.value?.plusMinus !== undefined) e.plusMinus = estimate.value.plusMinus
+  else if (estimate.value?.relative !== undefined) e.relative = estimate.value.relative
+  workspace.setAt(props.path, e, props.label, `type-${props.path}`)
+}
+
+/** A new provenance takes its own plus-minus. */
+function chosen(h: string) {
+  if (estimate.value) workspace.setAt(props.path, { value: estimate.value.value, how: h }, props.label)
+}
+</script>
+
+<template>
+  <div class="grid grid-cols-[minmax(0,1fr)_minmax(0,0.85fr)] items-end gap-1.5">
+    <QuantityField
+      :label="label"
+      :kind="kind"
+      :value="estimate?.value"
+      :path="path"
+      :hint="hint"
+      with-doubt
+      @typed="typed"
+      @cleared="workspace.setAt(path, undefined, label, `type-${path}`)"
+    />
+    <div v-if="estimate" class="relative">
+      <span class="text-soft absolute -top-5 right-0 text-sm">{{ doubt }}</span>
+      <ChoiceField label="How known" tight :value="how" :options="options" @chosen="chosen" />
+    </div>
+    <span v-else class="text-unknown self-center pt-5 text-sm font-semibold">Not known</span>
+  </div>
+</template>

@@ -1,0 +1,24 @@
+<script setup lang="ts">
+// A text of the plan at a path.
+import { computed, useId } from 'vue'
+import { useWorkspace } from '@/stores/workspace'
+
+const props = defineProps<{ path: string; label: string; tight?: boolean }>()
+const workspace = useWorkspace()
+const id = useId()
+const value = computed(() => (workspace.get(props.path) as string | undefined) ?? '')
+</script>
+
+<template>
+  <div class="min-w-0">
+    <label :for="id" class="text-soft block text-sm" :class="{ 'sr-only': tight }">{{ label }}</label>
+    <input
+      :id="id"
+      class="box"
+      maxlength="200"
+      :value="value"
+      :data-path="path"
+      @input="workspace.setAt(path, ($event.target as HTMLInputElement).value, label, `type-${path}`)"
+    />
+  </div>
+</template>

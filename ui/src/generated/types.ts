@@ -1,0 +1,536 @@
+/* Generated from the Go types by make types. Do not edit. */
+
+export type Sentence = Piece[];
+/**
+ * @minItems 2
+ * @maxItems 2
+ */
+export type Point = [number, number];
+
+export interface Carried {
+  plan: Plan;
+  report: Report;
+  step: Step;
+  reference: Reference;
+  listed: Listed;
+  stored: Stored;
+  saving: Saving;
+  saved: Saved;
+  problemDocument: ProblemDocument;
+  revision: Revision;
+}
+export interface Plan {
+  format: string;
+  version: number;
+  name: string;
+  notes?: string;
+  region: string;
+  units: string;
+  ballSchool?: string;
+  doubts?: {
+    [k: string]: number;
+  };
+  chosen?: string;
+  loads: {
+    [k: string]: Load;
+  };
+  towVehicles: {
+    [k: string]: TowVehicle;
+  };
+  trailers: {
+    [k: string]: Trailer;
+  };
+  parts: {
+    [k: string]: Part;
+  };
+  outings: {
+    [k: string]: Outing;
+  };
+}
+export interface Load {
+  order: number;
+  name: string;
+  kind?: string;
+  mass?: MassEstimate;
+  massCounts?: string;
+  size: Size;
+  centre: Centre;
+  contents?: {
+    [k: string]: Content;
+  };
+  ends?: EndWeighing;
+}
+export interface MassEstimate {
+  value: number;
+  plusMinus?: number;
+  relative?: number;
+  how: string;
+}
+export interface Size {
+  length?: LengthEstimate;
+  width?: LengthEstimate;
+  height?: LengthEstimate;
+}
+export interface LengthEstimate {
+  value: number;
+  plusMinus?: number;
+  relative?: number;
+  how: string;
+}
+export interface Centre {
+  back?: LengthEstimate;
+  right?: LengthEstimate;
+  up?: LengthEstimate;
+}
+export interface Content {
+  order: number;
+  name: string;
+  mass?: MassEstimate;
+  at: Spot;
+}
+export interface Spot {
+  back: number;
+  right?: number;
+  up?: number;
+}
+export interface EndWeighing {
+  front: MassEstimate;
+  rear: MassEstimate;
+  frontAt: number;
+  rearAt: number;
+}
+export interface TowVehicle {
+  order: number;
+  name: string;
+  kerb?: MassEstimate;
+  rearEmpty?: MassEstimate;
+  gross?: number;
+  train?: number;
+  rearLimit?: number;
+  towBraked?: number;
+  towUnbraked?: number;
+  ballLimit?: number;
+  hitchTow?: number;
+  hitchBall?: number;
+  ballRating?: number;
+  ballSize?: number;
+  ballHeight?: number;
+  wheelbase?: LengthEstimate;
+  rearOverhang?: LengthEstimate;
+}
+export interface Trailer {
+  order: number;
+  name: string;
+  kind?: string;
+  couplingToAxle?: LengthEstimate;
+  couplingToDeck?: LengthEstimate;
+  deckLength?: LengthEstimate;
+  deckWidth?: LengthEstimate;
+  deckHeight?: LengthEstimate;
+  sideHeight?: number;
+  track?: LengthEstimate;
+  wheelDiameter?: number;
+  axles?: number;
+  label?: Rating;
+  onWheels?: number;
+  axleRating?: number;
+  springRating?: number;
+  tyreRating?: number;
+  tyreIndex?: number;
+  couplingRating?: number;
+  couplingBall?: number;
+  couplingSize?: number;
+  brakes?: string;
+  breakaway?: boolean;
+  chains?: number;
+  runningGear?: MassEstimate;
+  axleMoves?: AxleMoves;
+  empty: Empty;
+}
+export interface Rating {
+  value: number;
+  counts: string;
+}
+export interface AxleMoves {
+  min: number;
+  max: number;
+  pitch: number;
+}
+export interface Empty {
+  mass?: MassEstimate;
+  ball?: Reading;
+  axle?: Reading;
+  left?: Reading;
+  right?: Reading;
+  centre?: LengthEstimate;
+  axleAt?: number;
+  parts?: {
+    [k: string]: PartOn;
+  };
+}
+export interface Reading {
+  mass: number;
+  plusMinus?: number;
+  at?: number;
+}
+export interface PartOn {
+  at: Spot;
+  turn?: number;
+}
+export interface Part {
+  order: number;
+  name: string;
+  mass?: MassEstimate;
+  size: Size;
+  centre: Centre;
+  slots?: {
+    [k: string]: Slot;
+  };
+}
+export interface Slot {
+  order: number;
+  name: string;
+  at: Spot;
+}
+export interface Outing {
+  order: number;
+  name: string;
+  vehicle?: string;
+  people?: MassEstimate;
+  gear?: MassEstimate;
+  distance?: number;
+  speed?: number;
+  layouts: {
+    [k: string]: Layout;
+  };
+}
+export interface Layout {
+  axleAt?: number;
+  parts?: {
+    [k: string]: PartOn;
+  };
+  placements: {
+    [k: string]: Placement;
+  };
+  readings?: {
+    [k: string]: LoadReading;
+  };
+}
+export interface Placement {
+  on: string;
+  id?: string;
+  slot?: string;
+  at: Spot;
+  turn?: number;
+  pinned?: boolean;
+  optional?: boolean;
+}
+export interface LoadReading {
+  order: number;
+  what: string;
+  mass: number;
+  plusMinus?: number;
+  at?: number;
+}
+export interface Report {
+  scope: Scope;
+  headline: Headline;
+  figures: Figures;
+  chain: Link[];
+  payload?: Payload;
+  findings: Finding[];
+  views: View[];
+  next: Next[];
+  problems: Problem[];
+  questions: Question[];
+  stages: StageState[];
+  outings?: OutingState[];
+  things: Thing[];
+  settled: boolean;
+  emptyWay?: string;
+}
+export interface Scope {
+  trailer?: string;
+  outing?: string;
+  state?: string;
+  school?: string;
+}
+export interface Headline {
+  outcome: string;
+  says: Sentence;
+  checked: number;
+  of: number;
+}
+export interface Piece {
+  text?: string;
+  term?: string;
+  name?: string;
+  kind?: string;
+  value?: number;
+  low?: number;
+  high?: number;
+}
+export interface Figures {
+  mass?: Measure;
+  ball?: Measure;
+  axle?: Measure;
+  share?: Measure;
+  left?: Measure;
+  right?: Measure;
+  cargo?: Measure;
+  window?: Window;
+}
+export interface Measure {
+  kind: string;
+  value: number;
+  low?: number;
+  high?: number;
+}
+export interface Window {
+  lowShare: number;
+  highShare: number;
+  low: number;
+  high: number;
+  capped?: string;
+}
+export interface Link {
+  id: string;
+  stage: string;
+  name: Sentence;
+  reads: string;
+  figure?: Measure;
+  limit?: Measure;
+  share?: Measure;
+  outcome: string;
+  essential: boolean;
+  weakest?: boolean;
+  key: string;
+}
+export interface Payload {
+  at: number;
+  from: number;
+  mass: Measure;
+  by: string;
+}
+export interface Finding {
+  code: string;
+  stage: string;
+  scope: Scope;
+  gate?: string;
+  outcome: string;
+  tight?: string;
+  subject?: string;
+  title: Sentence;
+  figure?: Measure;
+  limit?: Measure;
+  margin?: number;
+  says: Sentence;
+  needs?: Need[];
+  fixes?: Fix[];
+  source?: Source;
+  essential?: boolean;
+  hasWork?: boolean;
+}
+export interface Need {
+  path: string;
+  says: Sentence;
+  where: Sentence;
+}
+export interface Fix {
+  name: Sentence;
+  patch: Op[];
+  outcome: string;
+  figure?: Measure;
+}
+export interface Op {
+  op: string;
+  path: string;
+  value?: unknown;
+}
+export interface Source {
+  title: string;
+  clause?: string;
+  asOf: string;
+  confidence: string;
+}
+export interface View {
+  id: string;
+  title: Sentence;
+  min: Point;
+  max: Point;
+  shapes: Shape[];
+  handles?: Handle[];
+}
+export interface Shape {
+  form: string;
+  class: string;
+  points: Point[];
+  radius?: number;
+  says?: Sentence;
+  anchor?: string;
+  thing?: string;
+}
+export interface Handle {
+  thing: string;
+  path: string;
+  direction: Point;
+  at: number;
+  min: number;
+  max: number;
+  snaps?: number[];
+  step: number;
+  coarse: number;
+  label: Sentence;
+}
+export interface Next {
+  path: string;
+  says: Sentence;
+  where?: Sentence;
+}
+export interface Problem {
+  path: string;
+  says: Sentence;
+}
+export interface Question {
+  code: string;
+  path: string;
+  says: Sentence;
+  fix?: Variant;
+}
+export interface Variant {
+  name: Sentence;
+  patch: Op[];
+}
+export interface StageState {
+  id: string;
+  outcome: string;
+}
+export interface OutingState {
+  id: string;
+  outcome: string;
+}
+export interface Thing {
+  path: string;
+  place: string;
+  name: string;
+  part?: boolean;
+  onDeck: boolean;
+  back: number;
+  right: number;
+  mass?: Measure;
+  tapes: Tape[];
+}
+export interface Tape {
+  from: string;
+  sign: number;
+  offset: number;
+}
+export interface Step {
+  symbol: string;
+  says: Sentence;
+  formula: string;
+  terms: StepTerm[];
+  result?: Measure;
+  source?: Source;
+}
+export interface StepTerm {
+  symbol: string;
+  says: Sentence;
+  measure: Measure;
+  how: string;
+  path?: string;
+}
+export interface Reference {
+  ruleSets: RuleSet[];
+  schools: School[];
+  trailers: TrailerKind[];
+  loads: LoadKind[];
+  doubts: {
+    [k: string]: number;
+  };
+  terms: {
+    [k: string]: {
+      [k: string]: string;
+    };
+  };
+}
+export interface RuleSet {
+  region: string;
+  name: string;
+  school: string;
+  towReads: string;
+  brakesAbove: number;
+  brakesLow: number;
+  brakesHigh: number;
+  brakesRead: string;
+  brakesSource: Source;
+  halfKerb: boolean;
+  kerbSource: Source;
+  breakawayAbove?: number;
+  chainsNeeded: number;
+  twoChainsAbove?: number;
+  chainsUnbraked: boolean;
+  linkSource: Source;
+  differs?: string;
+}
+export interface School {
+  id: string;
+  name: string;
+  low: number;
+  floor?: number;
+  high: number;
+  reason: string;
+  source: Source;
+}
+export interface TrailerKind {
+  id: string;
+  name: string;
+  low: number;
+  high: number;
+  ballLow: number;
+  ballTop: number;
+}
+export interface LoadKind {
+  id: string;
+  name: string;
+  low: number;
+  high: number;
+  length: number;
+  width: number;
+  height: number;
+  shape: string;
+}
+export interface Listed {
+  id: string;
+  name: string;
+  revision: number;
+  updatedAt: string;
+}
+export interface Stored {
+  id: string;
+  revision: number;
+  plan: unknown;
+}
+export interface Saving {
+  id?: string;
+  saveId: string;
+  sitting: string;
+  label?: string;
+  plan: unknown;
+}
+export interface Saved {
+  id: string;
+  revision: number;
+}
+export interface ProblemDocument {
+  type: string;
+  title: string;
+  status: number;
+  detail?: string;
+  field?: string;
+}
+export interface Revision {
+  revision: number;
+  label: string;
+  savedAt: string;
+}

@@ -1,0 +1,19 @@
+import '@fontsource-variable/atkinson-hyperlegible-next/wght.css'
+import './style.css'
+import { createPinia } from 'pinia'
+import { createApp } from 'vue'
+import { createRouter, createWebHistory } from 'vue-router'
+import App from './App.vue'
+import PlanList from './pages/PlanList.vue'
+
+const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', component: PlanList },
+    { path: '/new', component: () => import('./pages/FirstRun.vue') },
+    { path: '/plan/:id/:stage?', component: () => import('./pages/Workspace.vue'), props: true },
+    { path: '/:rest(.*)*', redirect: '/' },
+  ],
+})
+
+createApp(App).use(createPinia()).use(router).mount('#app')

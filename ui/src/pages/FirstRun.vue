@@ -1,0 +1,279 @@
+<script setup lang="ts">
+// A new plan: one thing a page, each may be skipped. At most twelve fields lead
+// to a payload verdict, a chain verdict and a ball verdict.
+import { useTitle, watchDebounced } from '@vueuse/core'
+import { computed, provide, reactive, ref, shallowRef } from 'vue'
+import { useRouter } from 'vue-router'
+import { api } from '@/api'
+import OutcomeMark from '@/checks/OutcomeMark.vue'
+import ChoiceField from '@/fields/ChoiceField.vue'
+import QuantityField from '@/fields/QuantityField.vue'
+import type { Plan, Report } from '@/generated/types'
+import BrandMark from '@/parts/BrandMark.vue'
+import RigSketch from '@/parts/RigSketch.vue'
+import type { Locale } from '@/quantities'
+import { sentence, term } from '@/said'
+import { uuid } from '@/stores/patch'
+import { useReference } from '@/stores/reference'
+import { localeKey } from '@/words'
+import { firstPlan, type Answers } from './firstPlan'
+
+useTitle('New plan · Zygonos')
+const router = useRouter()
+const reference = useReference()
+const rules = computed(() => reference.data?.ruleSets ?? [])
+
+const a = reactive<Answers>({ region: 'uk', units: 'metric', load: '', count: 1, counts: 'unsure' })
+const locale = computed<Locale>(() => ({ units: a.units, region: a.region }))
+provide(localeKey, locale)
+const word = (key: string) => term(reference.data?.terms ?? {}, key, a.region)
+
+const steps = computed(() => [
+  { mark: 'none', title: 'Where do you tow?' },
+  { mark: 'load', title: 'What do you carry?' },
+  { mark: 'plate', title: 'What does the trailer’s label say?' },
+  { mark: 'axle', title: 'Tape three lengths' },
+  { mark: 'car', title: 'What may the car tow?' },
+  { mark: 'scale', title: `The empty trailer’s ${word('ball load')}` },
+])
+const step = ref(0)
+const mark = ref('')
+const failure = ref('')
+const report = shallowRef<Report>()
+const plan = computed<Plan>(() => firstPlan(a))
+
+watchDebounced(
+  plan,
+  async (p) => {
+    if (step.value === 0) return
+    try {
+      report.value = await api.review({ plan: p, outing: '', trailer: '' }, 'live')
+    } catch {
+      report.value = undefined
+    }
+  },
+  { debounce: 120 },
+)
+
+const say = (s: Report['headline']['says']) => sentence(reference.data?.terms ?? {}, locale.value, s)
+const verdicts = computed(() => {
+  const f = (code: string) => report.value?.findings.find((x) => x.code === code)
+  return [
+    { name: 'Payload', finding: f('towing.link.gross') },
+    { name: 'Car', finding: f('towing.link.tow') },
+    { name: word('Ball load'), finding: f('balance.ball-window') },
+  ]
+})
+
+function choose(region: string) {
+  a.region = region
+  a.units = region === 'na' ? 'imperial' : 'metric'
+}
+
+function next() {
+  mark.value = ''
+  if (step.value < steps.value.length - 1) step.value++
+  else void finish()
+}
+
+async function finish() {
+  failure.value = ''
+  const id = uuid()
+  try {
+    await api.create(id, { saveId: uuid(), sitting: '', plan: plan.value })
+    await router.push(`/plan/${id}/balance`)
+  } catch (e) {
+    failure.value = e instanceof Error ? e.message : String(e)
+  }
+}
+</script>
+
+<template>
+  <div class="mx-auto flex min-h-full max-w-5xl flex-col p-4 md:p-8">
+    <header class="flex items-center justify-between">
+      <BrandMark>Zygonos</BrandMark>
+      <span class="text-soft text-sm">Page {{ step + 1 }} of {{ steps.length }}</span>
+    </header>
+    <main class="mt-4 grid flex-1 content-start gap-5 md:grid-cols-[1fr_300px]">
+      <form class="plate p-5" :data-step="step" @submit.prevent="next">
+        <h1 class="text-2xl font-bold">{{ steps[step]!.title }}</h1>
+        <RigSketch v-if="steps[step]!.mark !== 'none'" class="my-3" :mark="mark || steps[step]!.mark" />
+
+        <div v-if="step === 0" class="mt-4 grid gap-4">
+          <fieldset>
+            <legend class="text-soft text-sm">Rules and words to follow</legend>
+            <div class="mt-1 flex flex-wrap gap-2">
+              <button
+                v-for="r in rules"
+                :key="r.region"
+                type="button"
+                class="act min-h-11"
+                :class="{ '!bg-deep !text-deep-ink': a.region === r.region }"
+                :aria-pressed="a.region === r.region"
+                @click="choose(r.region)"
+              >
+                {{ r.name }}
+              </button>
+            </div>
+          </fieldset>
+          <fieldset>
+            <legend class="text-soft text-sm">Units</legend>
+            <div class="mt-1 flex gap-2">
+              <button
+                v-for="u in [
+                  ['metric', 'kg and mm'],
+                  ['imperial', 'lb, feet and inches'],
+                ]"
+                :key="u[0]"
+                type="button"
+                class="act min-h-11"
+                :class="{ '!bg-deep !text-deep-ink': a.units === u[0] }"
+                :aria-pressed="a.units === u[0]"
+                @click="a.units = u[0]!"
+              >
+                {{ u[1] }}
+              </button>
+            </div>
+          </fieldset>
+        </div>
+        <div v-else-if="step === 1" class="grid gap-3 sm:grid-cols-3">
+          <label class="min-w-0"
+            ><span class="text-soft block text-sm">Name</span
+            ><input v-model="a.load" class="box" maxlength="80" placeholder="Skiff, quad, crates…"
+          /></label>
+          <QuantityField
+            label="How many"
+            kind="count"
+            :value="a.count"
+            @typed="a.count = Math.min(20, Math.max(1, Math.round($event.value)))"
+            @cleared="a.count = 1"
+          />
+          <QuantityField
+            label="Weight of each"
+            kind="mass"
+            with-doubt
+            :value="a.weight"
+            @typed="((a.weight = $event.value), (a.weightDoubt = $event.plusMinus))"
+            @cleared="a.weight = undefined"
+          />
+        </div>
+        <div v-else-if="step === 2" class="grid gap-3 sm:grid-cols-2">
+          <QuantityField
+            label="The label’s number"
+            kind="mass"
+            :value="a.label"
+            @typed="a.label = $event.value"
+            @cleared="a.label = undefined"
+          />
+          <ChoiceField
+            label="It counts"
+            :value="a.counts"
+            :options="[
+              { value: 'unsure', name: 'Not sure', more: 'Both ways are worked out.' },
+              {
+                value: 'gross',
+                name: 'Trailer and load together',
+                more: `The ${word('gross')}: on the plate.`,
+              },
+              { value: 'payload', name: 'The load alone', more: 'Shop labels often mean this.' },
+            ]"
+            @chosen="a.counts = $event"
+          />
+        </div>
+        <div
+          v-else-if="step === 3"
+          class="grid gap-3 sm:grid-cols-3"
+          @focusin="
+            mark = ($event.target as HTMLElement).closest<HTMLElement>('[data-mark]')?.dataset.mark ?? ''
+          "
+        >
+          <QuantityField
+            data-mark="axle"
+            :label="`${word('Coupling')} to axle`"
+            kind="length"
+            :value="a.axle"
+            @typed="a.axle = $event.value"
+            @cleared="a.axle = undefined"
+          />
+          <QuantityField
+            data-mark="front"
+            :label="`${word('Coupling')} to deck front`"
+            kind="length"
+            :value="a.front"
+            @typed="a.front = $event.value"
+            @cleared="a.front = undefined"
+          />
+          <QuantityField
+            data-mark="deck"
+            label="Deck length"
+            kind="length"
+            :value="a.deck"
+            @typed="a.deck = $event.value"
+            @cleared="a.deck = undefined"
+          />
+        </div>
+        <div v-else-if="step === 4" class="grid gap-3 sm:grid-cols-2">
+          <QuantityField
+            :label="word('Tow rating')"
+            kind="mass"
+            :value="a.tow"
+            @typed="a.tow = $event.value"
+            @cleared="a.tow = undefined"
+          />
+          <QuantityField
+            :label="`${word('Ball load')} limit`"
+            kind="mass"
+            :value="a.ball"
+            @typed="a.ball = $event.value"
+            @cleared="a.ball = undefined"
+          />
+          <p class="text-soft text-sm sm:col-span-2">
+            Handbook, papers or the {{ word('tow bar') }}’s plate. Take the figure for a trailer like yours,
+            with or without brakes; the lower one if in doubt.
+          </p>
+        </div>
+        <div v-else class="grid gap-3">
+          <QuantityField
+            label="The scale reads"
+            kind="mass"
+            :value="a.scale"
+            @typed="a.scale = $event.value"
+            @cleared="a.scale = undefined"
+          />
+          <p class="text-soft text-sm">
+            Trailer empty, level and chocked; bathroom scale under the {{ word('coupling') }} itself, not
+            under the {{ word('jockey wheel') }}. Keep feet and hands from under it.
+          </p>
+        </div>
+
+        <p v-if="failure" class="text-fails mt-3" role="alert">{{ failure }}</p>
+        <div class="mt-6 flex flex-wrap gap-2">
+          <button v-if="step > 0" type="button" class="act min-h-11" @click="step--">Back</button>
+          <button class="act-main">{{ step === steps.length - 1 ? 'Show the rig' : 'Next' }}</button>
+          <button v-if="step > 0" type="button" class="act min-h-11 border-transparent" @click="next">
+            I do not know: skip
+          </button>
+        </div>
+      </form>
+      <aside class="self-start" aria-label="So far" aria-live="polite">
+        <h2 class="font-bold">So far</h2>
+        <ul class="mt-2 space-y-2">
+          <li
+            v-for="v in verdicts"
+            :key="v.name"
+            class="plate p-3"
+            :data-verdict="v.name"
+            :data-outcome="v.finding?.outcome ?? 'unknown'"
+          >
+            <div class="flex items-center justify-between gap-2">
+              <b>{{ v.name }}</b><OutcomeMark :outcome="v.finding?.outcome ?? 'unknown'" word />
+            </div>
+            <p v-if="v.finding && step > 1" class="text-soft mt-1 text-sm leading-snug">
+              {{ say(v.finding.says) }}
+            </p>
+          </li>
+        </ul>
+      </aside>
+    </main>
+  </div>
+</template>

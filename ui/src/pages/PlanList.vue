@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import { ArrowUpTrayIcon, PlusIcon, TrashIcon } from '@heroicons/vue/24/outline'
+import { useTitle } from '@vueuse/core'
+import { onMounted, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { api } from '@/api'
+import type { Listed } from '@/generated/types'
+import BrandMark from '@/parts/BrandMark.vue'
+
+useTitle('Plans · Zygonos')
+const router = useRouter()
+const plans = ref<Listed[]>()
+const failure = ref('')
+const refused = ref('')
+const deleted = ref<Listed>()
+
+async function load() {
+  try {
+    plans.value = await api.plans()
+    failure.value = ''
+  } catch (e) {
+    failure.value = e instanceof Error ? e.message : String(e)
+  }
+}
+onMounted(load)
+
+async function take(e: Event) {
+  const input = e.target as HTMLInputElement
+  const file = input.files?.[0]
+  input.value = ''
+  if (!file) return
+  refused.value = ''
+  try {
+    const made = await api.importFile(file)
+    await router.push(`/plan/${made.id}/balance`)
+  } catch (e) {
+    refused.value = `${file.name}: ${e instanceof Error ? e.message : String(e)}`
+  }
+}
+
+async function remove(p: Listed) {
+  try {
+    await api.remove(p.id)
+    deleted.value = p
+  } catch (e) {
+    refused.value = e instanceof Error ? e.message : String(e)
+  }
+  await load()
+}
+async function restore() {
+  if (!deleted.value) return
+  await api.restore(deleted.value.id)
+  deleted.value = undefined
+  await load()
+}
+const when = (s: string) => new Date(s).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })
+</script>
+
+<template>
+  <div class="mx-auto min-h-full max-w-4xl p-4 md:p-8">
+    <header class="flex items-center justify-between">
+      <BrandMark><span class="text-2xl">Zygonos</span></BrandMark>
+    </header>
+    <main class="mt-6">
+      <h1 class="text-3xl font-bold">Plans</h1>
+      <p class="text-soft mt-1 max-w-xl">
+        What a trailer carries, whether it holds, and what to move. One plan a trailer or a choice of
+        trailers.
+      </p>
+      <div class="mt-4 flex flex-wrap gap-2">
+        <RouterLink to="/new" class="act-main"><PlusIcon class="size-5" />New plan</RouterLink>
+        <label class="act min-h-11 focus-within:outline-3">
+          <ArrowUpTrayIcon class="size-5" />Open a plan file
+          <input type="file" accept=".json,application/json" class="sr-only" @change="take" />
+        </label>
+      </div>
+      <p v-if="refused" class="text-fails mt-3 font-semibold" role="alert">{{ refused }}</p>
+      <p v-if="deleted" class="plate mt-3 flex items-center justify-between p-3" role="status">
+        “{{ deleted.name }}” is deleted. <button class="act" @click="restore">Bring it back</button>
+      </p>
+      <p v-if="failure" class="mt-6">
+        {{ failure }} <button class="act ml-2" @click="load">Try again</button>
+      </p>
+      <p v-else-if="!plans" class="text-soft mt-6">Loading…</p>
+      <div v-else-if="plans.length === 0" class="plate mt-6 p-6 text-center">
+        <p class="font-bold">No plans yet.</p>
+        <p class="text-soft">A new plan takes a label, a tape and ten minutes.</p>
+      </div>
+      <ul v-else class="mt-5 grid gap-2" data-plans>
+        <li v-for="p in plans" :key="p.id" class="plate flex items-center">
+          <RouterLink :to="`/plan/${p.id}/balance`" class="hover:bg-wash min-w-0 flex-1 rounded-l-xl p-4">
+            <span class="block truncate text-lg font-bold">{{ p.name || 'Unnamed plan' }}</span>
+            <span class="text-soft text-sm">Changed {{ when(p.updatedAt) }}</span>
+          </RouterLink>
+          <button class="act mr-3" :aria-label="`Delete ${p.name}`" @click="remove(p)">
+            <TrashIcon class="size-5" />
+          </button>
+        </li>
+      </ul>
+    </main>
+  </div>
+</template>

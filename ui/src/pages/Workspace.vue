@@ -1,0 +1,136 @@
+<script setup lang="ts">
+// The open plan: strip above, stages at the left, the rig in the middle with
+// the thing in hand under it, checks at the right.
+import { useEventListener, useTitle } from '@vueuse/core'
+import { computed, defineAsyncComponent, nextTick, ref, watch, watchEffect } from 'vue'
+import { useRouter } from 'vue-router'
+import CheckList from '@/checks/CheckList.vue'
+import NextList from '@/checks/NextList.vue'
+import WeakestLink from '@/checks/WeakestLink.vue'
+import ConflictDialog from '@/parts/ConflictDialog.vue'
+import PlanStrip from '@/parts/PlanStrip.vue'
+import ShortcutsDialog from '@/parts/ShortcutsDialog.vue'
+import StageRail from '@/parts/StageRail.vue'
+import BalanceStage from '@/stages/BalanceStage.vue'
+import { useWorkspace } from '@/stores/workspace'
+import { stageOfPath } from '@/stages/fieldOf'
+
+const props = defineProps<{ id: string; stage?: string }>()
+const workspace = useWorkspace()
+const router = useRouter()
+const stages = {
+  job: defineAsyncComponent(() => import('@/stages/JobStage.vue')),
+  vehicle: defineAsyncComponent(() => import('@/stages/VehicleStage.vue')),
+  trailer: defineAsyncComponent(() => import('@/stages/TrailerStage.vue')),
+  balance: BalanceStage,
+} as const
+const stage = computed(() =>
+  props.stage && props.stage in stages ? (props.stage as keyof typeof stages) : 'balance',
+)
+const help = ref(false)
+
+watch(
+  () => props.id,
+  (id) => void workspace.open(id),
+  { immediate: true },
+)
+useTitle(computed(() => `${workspace.plan?.name ?? 'Plan'} · Zygonos`))
+
+watchEffect(() => {
+  const root = document.documentElement
+  root.dataset.sequence = String(workspace.sequence)
+  root.dataset.shown = String(workspace.shown)
+  root.dataset.settled = String(workspace.settled && workspace.shown === workspace.sequence)
+})
+
+const typing = (e: KeyboardEvent) => (e.target as HTMLElement).matches?.('input, textarea, select')
+useEventListener(document, 'keydown', (e) => {
+  const ctrl = e.ctrlKey || e.metaKey
+  const key = e.key.toLowerCase()
+  if (ctrl && key === 's') {
+    e.preventDefault()
+    void workspace.saveNow()
+  } else if (typing(e)) return
+  else if (ctrl && key === 'z') {
+    e.preventDefault()
+    if (e.shiftKey) workspace.redo()
+    else workspace.undo()
+  } else if (ctrl && key === 'y') {
+    e.preventDefault()
+    workspace.redo()
+  } else if (ctrl || e.altKey) return
+  else if (e.key === '?') help.value = true
+  else if (key === 'u')
+    workspace.setAt('/units', workspace.locale.units === 'metric' ? 'imperial' : 'metric', 'change units')
+  else if (e.key === 'Escape') workspace.hide()
+  else if (/^[1-4]$/.test(e.key))
+    void router.push(`/plan/${props.id}/${Object.keys(stages)[Number(e.key) - 1]}`)
+})
+useEventListener(window, 'beforeunload', (e) => {
+  if (workspace.saveState === 'refused') e.preventDefault()
+})
+
+/** Leads to the field that a finding needs. */
+async function go(path: string) {
+  await router.push(`/plan/${props.id}/${stageOfPath(path)}`)
+  workspace.selected = path.match(/^\/(loads|parts)\/[^/]+/)?.[0] ?? workspace.selected
+  await nextTick()
+  setTimeout(() => {
+    const field = [...document.querySelectorAll<HTMLElement>('[data-path]')].find(
+      (e) => path.startsWith(e.dataset.path!) || e.dataset.path!.startsWith(path),
+    )
+    field?.scrollIntoView({ block: 'center' })
+    field?.focus()
+  }, 60)
+}
+</script>
+
+<template>
+  <div class="flex min-h-full flex-col xl:h-full">
+    <PlanStrip @help="help = true" />
+    <p
+      v-if="workspace.failure && workspace.plan"
+      class="no-print bg-wash text-fails px-3 py-1 text-sm font-semibold"
+      role="alert"
+    >
+      {{ workspace.failure }} The figures stand as they were; what you change is kept.
+    </p>
+    <p
+      v-if="workspace.preview"
+      class="no-print bg-wash flex items-center gap-3 px-3 py-1.5 font-semibold"
+      role="status"
+    >
+      Preview, not in the plan yet. Press Esc to go back.
+      <button class="act" @click="workspace.hide()">Back</button>
+    </p>
+    <main
+      v-if="workspace.plan"
+      class="grid min-h-0 flex-1 gap-2 p-2 pb-20 md:grid-cols-[104px_minmax(0,1fr)] md:pb-2 xl:grid-cols-[104px_minmax(0,1fr)_336px]"
+    >
+      <StageRail
+        :id="id"
+        class="border-rule bg-panel fixed inset-x-0 bottom-0 z-20 border-t p-1 md:static md:rounded-xl md:border"
+        :stage="stage"
+      />
+      <component :is="stages[stage]" class="min-h-0 min-w-0" />
+      <aside
+        class="plate min-h-0 overflow-auto p-3 md:col-start-2 xl:col-start-auto"
+        aria-label="Checks"
+        tabindex="0"
+      >
+        <WeakestLink class="mb-3" />
+        <NextList @go="go" />
+        <CheckList />
+      </aside>
+    </main>
+    <main v-else class="grid flex-1 place-items-center p-6 text-center">
+      <div v-if="workspace.failure">
+        <h1 class="text-xl font-bold">{{ workspace.failure }}</h1>
+        <RouterLink to="/" class="act mt-3">All plans</RouterLink>
+      </div>
+      <h1 v-else class="text-soft">Opening the plan…</h1>
+    </main>
+    <ConflictDialog />
+    <ShortcutsDialog :open="help" @closed="help = false" />
+  </div>
+</template>

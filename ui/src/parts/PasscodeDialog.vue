@@ -1,0 +1,44 @@
+<script setup lang="ts">
+// Asks for the passcode where the server wants one.
+import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
+import { useEventListener } from '@vueuse/core'
+import { ref } from 'vue'
+import { api } from '@/api'
+
+const emit = defineEmits<{ entered: [] }>()
+const open = ref(false)
+const code = ref('')
+const wrong = ref('')
+useEventListener(window, 'passcode-asked', () => (open.value = true))
+
+async function enter() {
+  wrong.value = ''
+  try {
+    await api.enter(code.value)
+    open.value = false
+    code.value = ''
+    emit('entered')
+  } catch (e) {
+    wrong.value = e instanceof Error ? e.message : String(e)
+  }
+}
+</script>
+
+<template>
+  <Dialog :open="open" class="relative z-50" @close="() => {}">
+    <div class="fixed inset-0 bg-black/60" aria-hidden="true" />
+    <div class="fixed inset-0 grid place-items-center p-4">
+      <DialogPanel class="plate w-full max-w-sm p-5">
+        <DialogTitle class="text-lg font-bold">Passcode</DialogTitle>
+        <form class="mt-3 space-y-3" @submit.prevent="enter">
+          <label class="block">
+            <span class="text-soft text-sm">The one that was set where the server runs</span>
+            <input v-model="code" type="password" class="box" autocomplete="current-password" />
+          </label>
+          <p v-if="wrong" class="text-fails" role="alert">{{ wrong }}</p>
+          <button class="act-main w-full">Enter</button>
+        </form>
+      </DialogPanel>
+    </div>
+  </Dialog>
+</template>

@@ -1,0 +1,143 @@
+<script setup lang="ts">
+// The strip above: outing, answer, undo, units, and the plan's menu.
+import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
+import { ArrowUturnLeftIcon, ArrowUturnRightIcon, EllipsisHorizontalIcon } from '@heroicons/vue/24/outline'
+import { computed, ref } from 'vue'
+import OutcomeMark from '@/checks/OutcomeMark.vue'
+import ChoiceField from '@/fields/ChoiceField.vue'
+import { useWorkspace } from '@/stores/workspace'
+import { outcomeWord, useWords } from '@/words'
+import BrandMark from './BrandMark.vue'
+import HistoryDialog from './HistoryDialog.vue'
+import SaveMark from './SaveMark.vue'
+
+const emit = defineEmits<{ help: [] }>()
+const workspace = useWorkspace()
+const { say } = useWords()
+const history = ref(false)
+
+const byOrder = <T extends { order: number; name: string }>(m: Record<string, T> | undefined) =>
+  Object.entries(m ?? {}).sort((a, b) => a[1].order - b[1].order)
+const states = computed(() => new Map((workspace.settledReport?.outings ?? []).map((o) => [o.id, o.outcome])))
+const outings = computed(() =>
+  byOrder(workspace.plan?.outings).map(([value, o]) => ({
+    value,
+    name: o.name || 'Unnamed outing',
+    more: outcomeWord[states.value.get(value) ?? ''],
+  })),
+)
+const trailers = computed(() =>
+  byOrder(workspace.plan?.trailers).map(([value, t]) => ({ value, name: t.name || 'Unnamed trailer' })),
+)
+const head = computed(() => workspace.report?.headline)
+const imperial = computed(() => workspace.locale.units === 'imperial')
+
+function theme() {
+  const next = document.documentElement.dataset.theme === 'dark' ? 'light' : 'dark'
+  document.documentElement.dataset.theme = next
+  localStorage.setItem('theme', next)
+}
+async function download() {
+  await workspace.saveNow()
+  const blob = new Blob([JSON.stringify(workspace.plan, null, 2) + '\n'], { type: 'application/json' })
+  const a = document.createElement('a')
+  a.href = URL.createObjectURL(blob)
+  a.download = `${
+    (workspace.plan?.name ?? 'plan')
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-|-$/g, '') || 'plan'
+  }.zygonos.json`
+  a.click()
+  setTimeout(() => URL.revokeObjectURL(a.href), 1000)
+}
+const print = () => window.print()
+const items = [
+  { name: 'Save as a file', act: () => void download() },
+  { name: 'Print', act: print },
+  { name: 'Earlier versions', act: () => (history.value = true) },
+  { name: 'Light or dark', act: theme },
+  { name: 'Keys', act: () => emit('help') },
+]
+</script>
+
+<template>
+  <header
+    class="border-rule bg-panel sticky top-0 z-20 flex flex-wrap items-center gap-x-3 gap-y-1.5 border-b px-2 py-1.5"
+  >
+    <BrandMark class="no-print" />
+    <h1 class="sr-only">{{ workspace.plan?.name }}</h1>
+    <ChoiceField
+      class="min-w-0 flex-1 md:w-56 md:flex-none"
+      label="Outing"
+      tight
+      :value="workspace.outing"
+      :options="outings"
+      none="No outing"
+      @chosen="workspace.choose({ outing: $event })"
+    />
+    <ChoiceField
+      v-if="trailers.length > 1"
+      class="hidden w-44 md:block"
+      label="Trailer"
+      tight
+      :value="workspace.trailer"
+      :options="trailers"
+      @chosen="workspace.choose({ trailer: $event })"
+    />
+    <p
+      v-if="head"
+      class="order-last flex min-w-0 basis-full items-center gap-2 leading-tight md:order-none md:basis-0 md:grow"
+      role="status"
+      data-headline
+      :data-outcome="head.outcome"
+    >
+      <OutcomeMark :outcome="head.outcome" :size="26" word class="text-lg" />
+      <span class="line-clamp-2 font-semibold">{{ say(head.says) }}</span>
+    </p>
+    <div class="no-print flex items-center gap-1">
+      <SaveMark class="mr-1 hidden sm:inline" />
+      <button
+        class="act w-10 px-0"
+        aria-label="Undo"
+        :disabled="!workspace.past.length"
+        :title="workspace.past.at(-1)?.label"
+        @click="workspace.undo()"
+      >
+        <ArrowUturnLeftIcon class="size-5" />
+      </button>
+      <button
+        class="act hidden w-10 px-0 sm:inline-flex"
+        aria-label="Redo"
+        :disabled="!workspace.future.length"
+        @click="workspace.redo()"
+      >
+        <ArrowUturnRightIcon class="size-5" />
+      </button>
+      <button
+        class="act w-12 px-0"
+        :aria-label="
+          imperial ? 'Units: pounds and inches. Change' : 'Units: kilograms and millimetres. Change'
+        "
+        @click="workspace.setAt('/units', imperial ? 'metric' : 'imperial', 'change units')"
+      >
+        {{ imperial ? 'lb in' : 'kg mm' }}
+      </button>
+      <Menu as="div" class="relative">
+        <MenuButton class="act w-10 px-0" aria-label="Plan"
+          ><EllipsisHorizontalIcon class="size-6"
+        /></MenuButton>
+        <MenuItems
+          class="border-rule bg-panel absolute right-0 z-30 mt-1 w-52 rounded-lg border py-1 shadow-lg focus:outline-none"
+        >
+          <MenuItem v-for="i in items" :key="i.name" v-slot="{ active }">
+            <button class="block min-h-11 w-full px-4 text-left" :class="active && 'bg-wash'" @click="i.act">
+              {{ i.name }}
+            </button>
+          </MenuItem>
+        </MenuItems>
+      </Menu>
+    </div>
+    <HistoryDialog :open="history" @closed="history = false" />
+  </header>
+</template>

@@ -1,0 +1,41 @@
+<script setup lang="ts">
+// The stages of the work, each with its worst outcome.
+import { HomeModernIcon, ScaleIcon, TruckIcon, WrenchScrewdriverIcon } from '@heroicons/vue/24/outline'
+import { computed } from 'vue'
+import OutcomeMark from '@/checks/OutcomeMark.vue'
+import { useWorkspace } from '@/stores/workspace'
+import { stageWords } from '@/words'
+
+defineProps<{ stage: string; id: string }>()
+const workspace = useWorkspace()
+const icons = {
+  job: HomeModernIcon,
+  vehicle: TruckIcon,
+  trailer: WrenchScrewdriverIcon,
+  balance: ScaleIcon,
+} as const
+const states = computed(() => new Map((workspace.report?.stages ?? []).map((s) => [s.id, s.outcome])))
+</script>
+
+<template>
+  <nav aria-label="Stages" class="no-print">
+    <ul class="grid auto-cols-fr grid-flow-col gap-1 md:grid-flow-row">
+      <li v-for="(icon, s) in icons" :key="s">
+        <RouterLink
+          :to="`/plan/${id}/${s}`"
+          class="hover:bg-wash flex min-h-14 flex-col items-center justify-center gap-0.5 rounded-lg px-1 py-1.5 text-center text-sm leading-tight font-semibold"
+          :class="{ 'bg-deep text-deep-ink hover:!bg-deep': stage === s }"
+          :aria-current="stage === s ? 'page' : undefined"
+        >
+          <span class="flex items-center gap-1">
+            <component :is="icon" class="size-5" aria-hidden="true" />
+            <span v-if="states.get(s)" class="bg-panel rounded-full p-0.5"
+              ><OutcomeMark :outcome="states.get(s)" :size="15"
+            /></span>
+          </span>
+          {{ stageWords[s] }}
+        </RouterLink>
+      </li>
+    </ul>
+  </nav>
+</template>

@@ -1,0 +1,177 @@
+<script setup lang="ts">
+// The thing in hand, under the drawings: its weight, where it stands as one
+// tapes it, steppers for cold fingers.
+import { ArrowPathIcon, LockClosedIcon, LockOpenIcon, MinusIcon, PlusIcon } from '@heroicons/vue/20/solid'
+import { computed, ref } from 'vue'
+import ChoiceField from '@/fields/ChoiceField.vue'
+import EstimateField from '@/fields/EstimateField.vue'
+import QuantityField from '@/fields/QuantityField.vue'
+import { useWorkspace } from '@/stores/workspace'
+import { useWords } from '@/words'
+
+const workspace = useWorkspace()
+const { say } = useWords()
+
+const things = computed(() => workspace.report?.things ?? [])
+const thing = computed(() => things.value.find((t) => t.path === workspace.selected))
+const axle = computed(() =>
+  workspace.selected === 'axle'
+    ? workspace.report?.views.find((v) => v.id === 'side')?.handles?.find((h) => h.thing === 'axle')
+    : undefined,
+)
+const fromWords: Record<string, string> = {
+  board: 'From the front board',
+  tail: 'From the tail',
+  axle: 'From the axle',
+  carrier: 'From what carries it',
+}
+const from = ref('board')
+const tape = computed(() => thing.value?.tapes.find((t) => t.from === from.value) ?? thing.value?.tapes[0])
+const distance = computed(() =>
+  thing.value && tape.value ? tape.value.sign * thing.value.back + tape.value.offset : undefined,
+)
+const backPath = computed(() => `${thing.value?.place}/at/back`)
+const rightPath = computed(() => `${thing.value?.place}/at/right`)
+const step = computed(() => (workspace.locale.units === 'imperial' ? 0.0254 / 2 : 0.01))
+const exact = (v: number) => Math.round(v * 1e4) / 1e4
+
+const pinned = computed(() => workspace.get(`${thing.value?.place}/pinned`) === true)
+
+function slide(path: string, now: number, by: number) {
+  workspace.setAt(path, exact(now + by), `move ${thing.value?.name ?? 'axle'}`, `step-${path}`)
+}
+function turn() {
+  const path = `${thing.value?.place}/turn`
+  workspace.setAt(
+    path,
+    (((workspace.get(path) as number | undefined) ?? 0) + 90) % 360,
+    `turn ${thing.value?.name}`,
+  )
+}
+</script>
+
+<template>
+  <section class="plate p-3" aria-label="In hand" data-tray>
+    <template v-if="thing">
+      <div class="flex flex-wrap items-end gap-x-3 gap-y-2">
+        <h2 class="w-full truncate text-lg font-bold sm:w-auto sm:max-w-56 sm:self-center">
+          {{ thing.name || 'Unnamed' }}
+        </h2>
+        <EstimateField class="w-full sm:w-72" :path="`${thing.path}/mass`" label="Weight" kind="mass" />
+        <div class="flex w-full items-end gap-1.5 sm:w-auto">
+          <button class="act size-11" aria-label="Forward" @click="slide(backPath, thing.back, -step)">
+            <MinusIcon class="size-5" />
+          </button>
+          <QuantityField
+            class="w-32 flex-1 sm:flex-none"
+            :label="fromWords[tape?.from ?? 'board']!"
+            kind="length"
+            :value="distance"
+            :path="backPath"
+            @typed="
+              workspace.setAt(
+                backPath,
+                exact(($event.value - tape!.offset) / tape!.sign),
+                `move ${thing.name}`,
+                `type-${backPath}`,
+              )
+            "
+          />
+          <button class="act size-11" aria-label="Back" @click="slide(backPath, thing.back, step)">
+            <PlusIcon class="size-5" />
+          </button>
+          <ChoiceField
+            class="w-28"
+            label="Taped from"
+            :value="tape?.from"
+            :options="
+              thing.tapes.map((t) => ({ value: t.from, name: fromWords[t.from]!.replace('From ', '') }))
+            "
+            @chosen="from = $event"
+          />
+        </div>
+        <div class="flex w-full items-end gap-1.5 sm:w-auto">
+          <button class="act size-11" aria-label="To the left" @click="slide(rightPath, thing.right, -step)">
+            <MinusIcon class="size-5" />
+          </button>
+          <QuantityField
+            class="w-28 flex-1 sm:flex-none"
+            label="Right of the middle"
+            kind="length"
+            :value="thing.right"
+            :path="rightPath"
+            @typed="workspace.setAt(rightPath, $event.value, `move ${thing.name}`, `type-${rightPath}`)"
+          />
+          <button class="act size-11" aria-label="To the right" @click="slide(rightPath, thing.right, step)">
+            <PlusIcon class="size-5" />
+          </button>
+        </div>
+        <div class="flex gap-1.5">
+          <button class="act min-h-11" @click="turn"><ArrowPathIcon class="size-5" />Turn</button>
+          <button
+            v-if="!thing.part"
+            class="act min-h-11"
+            :aria-pressed="pinned"
+            @click="
+              workspace.setAt(`${thing.place}/pinned`, pinned ? undefined : true, pinned ? 'unpin' : 'pin')
+            "
+          >
+            <component :is="pinned ? LockClosedIcon : LockOpenIcon" class="size-5" />{{
+              pinned ? 'Pinned' : 'Pin'
+            }}
+          </button>
+        </div>
+      </div>
+    </template>
+    <div v-else-if="axle" class="flex flex-wrap items-end gap-2">
+      <h2 class="w-full self-center text-lg font-bold sm:w-auto">Axle</h2>
+      <button
+        class="act size-11"
+        aria-label="Forward"
+        @click="
+          workspace.setAt(
+            axle.path,
+            exact(Math.max(axle.min, axle.at - axle.step)),
+            'move the axle',
+            `step-${axle.path}`,
+          )
+        "
+      >
+        <MinusIcon class="size-5" />
+      </button>
+      <QuantityField
+        class="w-40"
+        label="Behind the ball"
+        kind="length"
+        :value="axle.at"
+        :path="axle.path"
+        @typed="workspace.setAt(axle.path, $event.value, 'move the axle', `type-${axle.path}`)"
+      />
+      <button
+        class="act size-11"
+        aria-label="Back"
+        @click="
+          workspace.setAt(
+            axle.path,
+            exact(Math.min(axle.max, axle.at + axle.step)),
+            'move the axle',
+            `step-${axle.path}`,
+          )
+        "
+      >
+        <PlusIcon class="size-5" />
+      </button>
+      <p class="text-soft max-w-80 text-sm">
+        {{ say(axle.label) }}: a bolted axle moves only from hole to hole. Never work under a trailer that
+        stands on a jack alone.
+      </p>
+    </div>
+    <div v-else class="flex flex-wrap items-center gap-2">
+      <span class="text-soft">Take a thing in the drawing, or here:</span>
+      <button v-for="t in things" :key="t.path" class="act" @click="workspace.selected = t.path">
+        {{ t.name || 'Unnamed' }}
+      </button>
+      <button class="act" @click="workspace.selected = 'axle'">Axle</button>
+    </div>
+  </section>
+</template>

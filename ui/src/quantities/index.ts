@@ -1,0 +1,301 @@
+// Prints quantities and reads them as people type them. The same stands in
+// core/quantity; core/quantity/testdata/vectors.json holds both to the same
+// words. Values are in SI.
+
+export type Kind =
+  'mass' | 'length' | 'distance' | 'speed' | 'share' | 'pressure' | 'volume' | 'density' | 'angle' | 'count'
+
+export interface Locale {
+  units: string
+  region: string
+}
+
+export interface Typed {
+  value: number
+  plusMinus?: number
+  relative?: number
+}
+
+/** A text that could not be read; the message can be shown as it stands. */
+export class ParseError extends Error {
+  constructor(
+    message: string,
+    readonly ask: string[] = [],
+  ) {
+    super(message)
+  }
+}
+
+const pound = 0.45359237
+const inch = 0.0254
+const mile = 1609.344
+const psi = 6894.757293168361
+const cuYard = 0.764554857984
+const cuFoot = 0.028316846592
+const degree = Math.PI / 180
+
+/** Rounds half away from zero, drops trailing noughts, never prints "-0". */
+function number(v: number, digits: number): string {
+  const scale = 10 ** digits
+  const rounded = Math.round(Math.abs(v) * scale) / scale
+  let s = rounded.toFixed(digits)
+  if (s.includes('.')) s = s.replace(/0+$/, '').replace(/\.$/, '')
+  return v < 0 && rounded !== 0 ? '−' + s : s
+}
+
+const massDigits = (v: number) => (Math.abs(v) < 9.95 ? 1 : 0)
+const smallDigits = (v: number) => (Math.abs(v) < 9.95 && v !== Math.trunc(v) ? 1 : 0)
+
+function feetInches(inches: number): string {
+  const eighths = Math.round(Math.abs(inches) * 8)
+  const sign = inches < 0 && eighths > 0 ? '−' : ''
+  const feet = Math.floor(eighths / 96)
+  const rest = eighths % 96
+  const whole = Math.floor(rest / 8)
+  let part = rest % 8
+  let out = sign
+  if (feet > 0) {
+    out += `${feet}'`
+    if (rest === 0) return out
+    out += ' '
+  }
+  if (whole > 0 || part === 0) out += whole
+  if (part > 0) {
+    if (whole > 0) out += ' '
+    let d = 8
+    while (part % 2 === 0) {
+      part /= 2
+      d /= 2
+    }
+    out += `${part}/${d}`
+  }
+  return out + '"'
+}
+
+/** Prints v of kind k in the locale's units. */
+export function print(l: Locale, k: string, v: number): string {
+  if (!Number.isFinite(v)) return '–'
+  const imperial = l.units === 'imperial'
+  switch (k) {
+    case 'mass': {
+      const m = imperial ? v / pound : v
+      return number(m, massDigits(m)) + (imperial ? ' lb' : ' kg')
+    }
+    case 'length':
+      if (imperial) return feetInches(v / inch)
+      return Math.abs(v) < 9.9995 ? number(v * 1000, 0) + ' mm' : number(v, 2) + ' m'
+    case 'distance': {
+      const d = imperial ? v / mile : v / 1000
+      return number(d, smallDigits(d)) + (imperial ? ' mi' : ' km')
+    }
+    case 'speed':
+      return imperial ? number((v * 3600) / mile, 0) + ' mph' : number(v * 3.6, 0) + ' km/h'
+    case 'share':
+      return number(v * 100, 1) + ' %'
+    case 'pressure':
+      return imperial ? number(v / psi, 0) + ' psi' : number(v / 1e5, 1) + ' bar'
+    case 'volume':
+      return imperial ? number(v / cuYard, 2) + ' cu yd' : number(v, 2) + ' m³'
+    case 'density':
+      return imperial ? number((v / pound) * cuFoot, 0) + ' lb/cu ft' : number(v, 0) + ' kg/m³'
+    case 'angle':
+      return number(v / degree, 1) + '°'
+  }
+  return number(v, smallDigits(v))
+}
+
+/** Prints a range: the nominal value, and its ends where they print differently. */
+export function printRange(l: Locale, k: string, v: number, low?: number, high?: number): string {
+  const mid = print(l, k, v)
+  if (low === undefined || high === undefined) return mid
+  const lo = print(l, k, low)
+  const hi = print(l, k, high)
+  return lo === mid && hi === mid ? mid : `${mid} (${lo} to ${hi})`
+}
+
+type UnitDef = [Kind, number]
+const length = (si: number): UnitDef[] => [['length', si]]
+const distance = (si: number): UnitDef[] => [['distance', si]]
+const mass = (si: number): UnitDef[] => [['mass', si]]
+const volume = (si: number): UnitDef[] => [['volume', si]]
+const speed = (si: number): UnitDef[] => [['speed', si]]
+const angle: UnitDef[] = [['angle', degree]]
+
+const units: Record<string, UnitDef[]> = {
+  ...{ kg: mass(1), g: mass(0.001), t: mass(1000), tonne: mass(1000), tonnes: mass(1000) },
+  ...{ lb: mass(pound), lbs: mass(pound), oz: mass(pound / 16) },
+  ...{ 'us ton': mass(2000 * pound), 'uk ton': mass(2240 * pound) },
+  ...{ mm: length(0.001), cm: length(0.01), in: length(inch), inch: length(inch), inches: length(inch) },
+  m: [...length(1), ...distance(1)],
+  ft: [...length(12 * inch), ...distance(12 * inch)],
+  ...{ feet: length(12 * inch), foot: length(12 * inch) },
+  ...{ km: distance(1000), mi: distance(mile), mile: distance(mile), miles: distance(mile) },
+  ...{
+    'km/h': speed(1 / 3.6),
+    kmh: speed(1 / 3.6),
+    kph: speed(1 / 3.6),
+    mph: speed(mile / 3600),
+    'm/s': speed(1),
+  },
+  '%': [['share', 0.01]],
+  psi: [['pressure', psi]],
+  bar: [['pressure', 1e5]],
+  kpa: [['pressure', 1000]],
+  ...{ 'm³': volume(1), m3: volume(1), l: volume(0.001), litre: volume(0.001), litres: volume(0.001) },
+  ...{ liter: volume(0.001), liters: volume(0.001), 'cu yd': volume(cuYard), 'cu ft': volume(cuFoot) },
+  ...{ 'us gal': volume(0.003785411784), 'uk gal': volume(0.00454609) },
+  'kg/m³': [['density', 1]],
+  'kg/m3': [['density', 1]],
+  'lb/cu ft': [['density', pound / cuFoot]],
+  ...{ '°': angle, deg: angle, degrees: angle },
+}
+
+const tons = ['t', 'us ton', 'uk ton']
+const gallons = ['us gal', 'uk gal']
+const yards = ['cu yd', 'ft', 'm']
+const ambiguous: Record<string, string[]> = {
+  ...{ ton: tons, tons, gallon: gallons, gallons, gal: gallons, yard: yards, yards, yd: yards },
+}
+
+const kindWord: Record<Kind, string> = {
+  ...{ mass: 'weight', length: 'a length', distance: 'a distance', speed: 'speed', share: 'a share' },
+  ...{ pressure: 'pressure', volume: 'volume', density: 'density', angle: 'an angle', count: 'a count' },
+}
+
+const plusMinus = /\s*(?:±|\+\/-|\+-|\+\/−)\s*/
+const footInch =
+  /^(-?)(?:([0-9.,]+)\s*(?:'|ft|feet|foot)\s*)?(?:([0-9]+\/[0-9]+|[0-9.,]+(?:\s+[0-9]+\/[0-9]+)?)\s*(?:"|in|inch|inches)?)?$/
+const numberUnit =
+  /^(-?(?:[0-9]+\/[0-9]+|[0-9.,]+e[+-]?[0-9]+|[0-9.,]+(?:\s+[0-9]+\/[0-9]+)?))\s*([^0-9\s].*)?$/
+const grouped = /^-?[1-9][0-9]{0,2}(,[0-9]{3})+(\.[0-9]+)?$/
+const groupedEU = /^-?[1-9][0-9]{0,2}(\.[0-9]{3})+,[0-9]+$/
+
+const badDoubt = 'The doubt behind ± must be a number, nought or more.'
+
+/** Reads a text as a quantity of kind k; throws a ParseError with a sentence. */
+export function parse(l: Locale, k: Kind, text: string): Typed {
+  const clean = normal(text)
+  if (clean === '') throw new ParseError('Nothing was typed.')
+  if (new TextEncoder().encode(clean).length > 80) throw new ParseError('That is too long for one figure.')
+  const parts = clean.split(plusMinus)
+  if (parts.length > 2) throw new ParseError('Write one ± only.')
+  let main = parts[0]!
+  if (parts.length === 1) return { value: one(l, k, main) }
+  let doubt = parts[1]!
+  const m = numberUnit.exec(main)
+  const d = numberUnit.exec(doubt)
+  if (m && !m[2] && d?.[2] && d[2] !== '%') main += ' ' + d[2]
+  const value = one(l, k, main)
+  if (doubt.endsWith('%') && k !== 'share') {
+    const relative = orDoubt(() => bare(l, doubt.slice(0, -1).trim())) / 100
+    return { value, relative }
+  }
+  if (d && !d[2] && m?.[2]) doubt += ' ' + m[2]
+  return { value, plusMinus: orDoubt(() => one(l, k, doubt)) }
+}
+
+function orDoubt(read: () => number): number {
+  let v = -1
+  try {
+    v = read()
+  } catch {
+    // the sentence below tells it
+  }
+  if (!(v >= 0)) throw new ParseError(badDoubt)
+  return v
+}
+
+const replaced: Record<string, string> = {
+  ...{ '−': '-', '–': '-', '’': "'", '′': "'", '″': '"', '”': '"', '“': '"' },
+  ...{ '\u00a0': ' ', '\u202f': ' ', '½': ' 1/2', '¼': ' 1/4', '¾': ' 3/4' },
+}
+
+function normal(s: string): string {
+  const out = s.replace(/[−–’′″”“\u00a0\u202f½¼¾]/g, (c) => replaced[c]!)
+  return out.trim().split(/\s+/).join(' ').toLowerCase()
+}
+
+function one(l: Locale, k: Kind, s: string): number {
+  if (k === 'length') {
+    const v = feet(l, s)
+    if (v !== undefined) return v
+  }
+  const m = numberUnit.exec(s)
+  if (!m) throw new ParseError(`“${s}” is not a number with a unit.`)
+  const v = bare(l, m[1]!)
+  const name = (m[2] ?? '').trim()
+  if (name === '') return finite(v * own(l, k))
+  const ask = ambiguous[name]
+  if (ask) {
+    const offers = ask.filter((u) => units[u]!.some(([kind]) => kind === k)).map((u) => `${m[1]} ${u}`)
+    if (offers.length > 0) throw new ParseError(`Which ${name}? Write ${offers.join(' or ')}.`, offers)
+  }
+  const known = Object.hasOwn(units, name) ? units[name] : undefined
+  const def = known?.find(([kind]) => kind === k)
+  if (def) return finite(v * def[1])
+  if (known || ask) throw new ParseError(`“${name}” does not measure ${kindWord[k]}.`)
+  throw new ParseError(`“${name}” is not a unit known here.`)
+}
+
+function finite(v: number): number {
+  if (!Number.isFinite(v) || Math.abs(v) > 1e12) throw new ParseError('That number is too large.')
+  return v
+}
+
+/** The SI size of the unit that a bare number has. */
+function own(l: Locale, k: Kind): number {
+  const pick = (metric: number, other: number) => (l.units === 'imperial' ? other : metric)
+  switch (k) {
+    case 'mass':
+      return pick(1, pound)
+    case 'length':
+      return pick(0.001, inch)
+    case 'distance':
+      return pick(1000, mile)
+    case 'speed':
+      return pick(1 / 3.6, mile / 3600)
+    case 'share':
+      return 0.01
+    case 'pressure':
+      return pick(1e5, psi)
+    case 'volume':
+      return pick(1, cuYard)
+    case 'density':
+      return pick(1, pound / cuFoot)
+    case 'angle':
+      return degree
+  }
+  return 1
+}
+
+function feet(l: Locale, s: string): number | undefined {
+  if (!/['"f]/.test(s)) return undefined
+  const m = footInch.exec(s)
+  if (!m || (!m[2] && !m[3])) return undefined
+  const v = ((m[2] ? bare(l, m[2]) : 0) * 12 + (m[3] ? bare(l, m[3]) : 0)) * inch
+  return finite(m[1] === '-' ? -v : v)
+}
+
+function bare(l: Locale, s: string): number {
+  const bad = () => new ParseError(`“${s}” is not a number.`)
+  if (s.includes(' ') || s.includes('/')) {
+    const [whole, frac] = s.includes(' ') ? (s.split(' ', 2) as [string, string]) : ['0', s]
+    const [a, b] = frac.split('/', 2)
+    const n = Number(a)
+    const d = Number(b)
+    if (!Number.isFinite(n) || !Number.isFinite(d) || d === 0) throw bad()
+    return bare(l, whole) + (whole.startsWith('-') ? -n / d : n / d)
+  }
+  const plain = decimal(l, s)
+  if (!/^-?([0-9]+\.?[0-9]*|\.[0-9]+)(e[+-]?[0-9]+)?$/.test(plain)) throw bad()
+  return Number(plain)
+}
+
+/** In the EU a comma is the decimal sign; elsewhere, before three digits, it groups. */
+function decimal(l: Locale, s: string): string {
+  if (l.region === 'eu') {
+    if (groupedEU.test(s)) s = s.replaceAll('.', '')
+  } else if (grouped.test(s)) return s.replaceAll(',', '')
+  if (s.split(',').length === 2 && !s.includes('.')) return s.replace(',', '.')
+  return s
+}

@@ -1,0 +1,39 @@
+<script setup lang="ts">
+// Where the weight presses: the rig, the beam under it, the thing in hand.
+import { computed } from 'vue'
+import RigDrawing from '@/drawing/RigDrawing.vue'
+import ThingTray from '@/parts/ThingTray.vue'
+import BallGauge from '@/checks/BallGauge.vue'
+import { useWorkspace } from '@/stores/workspace'
+import { useWords } from '@/words'
+
+const workspace = useWorkspace()
+const { nominal, term } = useWords()
+const figures = computed(() => {
+  const f = workspace.report?.figures
+  return [
+    { name: 'Loaded trailer', m: f?.mass },
+    { name: 'On the axle', m: f?.axle },
+    { name: 'Left wheel', m: f?.left },
+    { name: 'Right wheel', m: f?.right },
+  ]
+})
+</script>
+
+<template>
+  <section class="flex flex-col gap-2" aria-label="Balance">
+    <div class="plate flex flex-wrap items-center gap-x-6 gap-y-1 px-3 py-1.5">
+      <BallGauge class="w-full sm:w-72" :name="term('Ball load')" />
+      <dl class="flex flex-1 flex-wrap justify-between gap-x-5 gap-y-1">
+        <div v-for="f in figures" :key="f.name">
+          <dt class="text-soft text-sm">{{ f.name }}</dt>
+          <dd class="font-bold" :class="{ 'text-unknown': !f.m }">{{ nominal(f.m) }}</dd>
+        </div>
+      </dl>
+    </div>
+    <div class="plate min-h-56 flex-1 overflow-hidden p-2 xl:min-h-0">
+      <RigDrawing class="h-full" />
+    </div>
+    <ThingTray class="no-print" />
+  </section>
+</template>

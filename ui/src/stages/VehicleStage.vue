@@ -1,0 +1,142 @@
+<script setup lang="ts">
+// The tow vehicle of this outing, with the chain that its ratings belong to.
+import { PlusIcon } from '@heroicons/vue/20/solid'
+import { computed } from 'vue'
+import RatingChain from '@/checks/RatingChain.vue'
+import ChoiceField from '@/fields/ChoiceField.vue'
+import EstimateField from '@/fields/EstimateField.vue'
+import PlanQuantity from '@/fields/PlanQuantity.vue'
+import TextField from '@/fields/TextField.vue'
+import { newId } from '@/stores/patch'
+import { useWorkspace } from '@/stores/workspace'
+import { useWords } from '@/words'
+
+const workspace = useWorkspace()
+const { term } = useWords()
+const id = computed(() => workspace.plan?.outings[workspace.outing]?.vehicle ?? '')
+const car = computed(() => workspace.plan?.towVehicles[id.value])
+const path = (field: string) => `/towVehicles/${id.value}/${field}`
+const cars = computed(() =>
+  Object.entries(workspace.plan?.towVehicles ?? {}).map(([value, v]) => ({ value, name: v.name })),
+)
+
+const sizes = [
+  { value: 0.047625, name: '1 7/8 in' },
+  { value: 0.05, name: '50 mm' },
+  { value: 0.0508, name: '2 in' },
+  { value: 0.0587375, name: '2 5/16 in' },
+]
+
+function add() {
+  const car = newId('car')
+  const order = Math.max(0, ...Object.values(workspace.plan?.towVehicles ?? {}).map((v) => v.order)) + 1
+  workspace.edit(
+    [
+      { op: 'add', path: `/towVehicles/${car}`, value: { order, name: 'Another car' } },
+      ...(workspace.outing ? [{ op: 'add', path: `/outings/${workspace.outing}/vehicle`, value: car }] : []),
+    ],
+    'add a car',
+  )
+}
+</script>
+
+<template>
+  <section class="flex flex-col gap-2 xl:overflow-auto" aria-label="Tow vehicle" tabindex="-1">
+    <div class="plate p-3">
+      <h2 class="text-lg font-bold">What the car may carry and tow</h2>
+      <RatingChain class="mt-2" stage="vehicle" />
+    </div>
+    <div class="plate p-3">
+      <div class="flex flex-wrap items-end justify-between gap-2">
+        <ChoiceField
+          class="w-64"
+          label="Tows this outing"
+          :value="id"
+          :options="cars"
+          @chosen="workspace.setAt(`/outings/${workspace.outing}/vehicle`, $event, 'choose the car')"
+        />
+        <button class="act" @click="add"><PlusIcon class="size-5" />Another car</button>
+      </div>
+      <div v-if="car" class="mt-4 grid gap-x-4 gap-y-3 md:grid-cols-2">
+        <TextField :path="path('name')" label="Name" />
+        <EstimateField :path="path('kerb')" :label="term('Curb weight')" kind="mass" usual="plate" />
+        <PlanQuantity
+          :path="path('towBraked')"
+          :label="`${term('Tow rating')}, trailer with brakes`"
+          kind="mass"
+          hint="handbook or papers"
+        />
+        <PlanQuantity
+          :path="path('towUnbraked')"
+          :label="`${term('Tow rating')}, no brakes`"
+          kind="mass"
+          hint="handbook or papers"
+        />
+        <PlanQuantity
+          :path="path('ballLimit')"
+          :label="`Car’s ${term('ball load')} limit`"
+          kind="mass"
+          hint="handbook"
+        />
+        <PlanQuantity
+          :path="path('hitchBall')"
+          :label="`${term('Tow bar')}’s ${term('ball load')} limit`"
+          kind="mass"
+          hint="its plate"
+        />
+        <PlanQuantity
+          :path="path('hitchTow')"
+          :label="`${term('Tow bar')} rating`"
+          kind="mass"
+          hint="its plate"
+        />
+        <PlanQuantity :path="path('ballRating')" label="Ball rating" kind="mass" hint="stamped on top" />
+        <ChoiceField
+          label="Ball size"
+          :value="car.ballSize"
+          :options="sizes"
+          @chosen="workspace.setAt(path('ballSize'), $event, 'choose the ball')"
+        />
+        <PlanQuantity
+          :path="path('gross')"
+          :label="`Car’s ${term('car gross')}`"
+          kind="mass"
+          hint="door post"
+        />
+        <PlanQuantity
+          :path="path('train')"
+          :label="term('Train gross')"
+          kind="mass"
+          hint="door post or handbook"
+        />
+        <PlanQuantity
+          :path="path('rearLimit')"
+          :label="`Rear ${term('axle limit')}`"
+          kind="mass"
+          hint="door post"
+        />
+        <EstimateField
+          :path="path('rearEmpty')"
+          label="On the rear axle, empty"
+          kind="mass"
+          :hint="term('weighbridge')"
+          usual="weighed"
+        />
+        <EstimateField :path="path('wheelbase')" label="Wheelbase" kind="length" />
+        <EstimateField :path="path('rearOverhang')" label="Rear axle to ball" kind="length" hint="tape" />
+        <PlanQuantity
+          :path="path('ballHeight')"
+          label="Ball height, to its middle"
+          kind="length"
+          hint="tape"
+        />
+      </div>
+      <p v-else class="mt-4">
+        No car yet. Add one; its towing and {{ term('ball load') }} limits are enough to begin.
+      </p>
+      <p class="text-soft mt-3 text-sm">
+        The lower figure rules. Plates, papers and your local code come before anything said here.
+      </p>
+    </div>
+  </section>
+</template>

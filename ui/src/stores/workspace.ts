@@ -1,0 +1,326 @@
+// The open plan: its document, undo, what is selected, and the two loops that
+// follow every change, one to the review and one to the store.
+import { applyPatch, compare, type Operation } from 'fast-json-patch'
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import { api, ApiError, Unreachable } from '@/api'
+import type { Fix, Op, Plan, Report } from '@/generated/types'
+import type { Locale } from '@/quantities'
+import { drafts } from './drafts'
+import { at, put, uuid } from './patch'
+
+interface Entry {
+  label: string
+  gesture?: string
+  undo: Operation[]
+  redo: Operation[]
+}
+
+export type SaveState = 'saved' | 'waiting' | 'saving' | 'offline' | 'conflict' | 'refused'
+
+const restMs = 150 // of stillness before the settled tier is asked for
+const saveMs = 700 // of stillness before a save
+
+export const useWorkspace = defineStore('workspace', () => {
+  const id = ref('')
+  const plan = shallowRef<Plan>()
+  const report = shallowRef<Report>()
+  const failure = ref('') // why there is no plan, or no fresh report
+  const outing = ref('')
+  const trailer = ref('')
+  const selected = ref('') // path of the thing in hand
+  const preview = shallowRef<{ fix: Fix; plan: Plan }>()
+
+  const locale = computed<Locale>(() => ({
+    units: plan.value?.units ?? 'metric',
+    region: plan.value?.region ?? 'uk',
+  }))
+
+  // --- the document and its undo ---
+  const past = shallowRef<Entry[]>([])
+  const future = shallowRef<Entry[]>([])
+  const sequence = ref(0)
+  let before: Plan | undefined // the document before the running gesture
+
+  function change(next: Plan) {
+    plan.value = next
+    sequence.value++
+    review.ask()
+    saving.note()
+  }
+
+  function patched(doc: Plan, ops: Operation[]): Plan {
+    return applyPatch(structuredClone(doc), structuredClone(ops), true).newDocument
+  }
+
+  /** Applies a patch as one undo entry; changes of one gesture fold into one. */
+  function edit(ops: Op[], label: string, gesture?: string): boolean {
+    const doc = plan.value
+    if (!doc || ops.length === 0) return false
+    let next: Plan
+    try {
+      next = patched(doc, ops as Operation[])
+    } catch {
+      return false
+    }
+    const last = past.value.at(-1)
+    const folds = gesture !== undefined && last?.gesture === gesture && before !== undefined
+    if (!folds) before = doc
+    const entry: Entry = { label, gesture, undo: compare(next, before!), redo: compare(before!, next) }
+    if (entry.redo.length === 0 && !folds) return true
+    past.value = [...past.value.slice(folds ? 0 : -199, folds ? -1 : undefined), entry]
+    future.value = []
+    preview.value = undefined
+    change(next)
+    return true
+  }
+
+  /** Puts one value at a path; undefined takes it out. */
+  function setAt(path: string, value: unknown, label: string, gesture?: string) {
+    return plan.value ? edit(put(plan.value, path, value), label, gesture) : false
+  }
+
+  const get = (path: string) => at(plan.value, path)
+
+  function undo() {
+    const entry = past.value.at(-1)
+    if (!entry || !plan.value) return
+    past.value = past.value.slice(0, -1)
+    future.value = [...future.value, entry]
+    before = undefined
+    preview.value = undefined
+    change(patched(plan.value, entry.undo))
+  }
+
+  function redo() {
+    const entry = future.value.at(-1)
+    if (!entry || !plan.value) return
+    future.value = future.value.slice(0, -1)
+    past.value = [...past.value, entry]
+    before = undefined
+    preview.value = undefined
+    change(patched(plan.value, entry.redo))
+  }
+
+  // --- fixes: preview never enters the plan ---
+  function show(fix: Fix) {
+    if (!plan.value) return
+    try {
+      preview.value = { fix, plan: patched(plan.value, fix.patch as Operation[]) }
+    } catch {
+      preview.value = undefined
+    }
+    sequence.value++
+    review.ask()
+  }
+
+  function hide() {
+    if (!preview.value) return
+    preview.value = undefined
+    sequence.value++
+    review.ask()
+  }
+
+  function apply(fix: Fix, label: string) {
+    preview.value = undefined
+    return edit(fix.patch, label)
+  }
+
+  // --- the review loop: one request in flight, the latest wins ---
+  const shown = ref(0) // sequence of the report on screen
+  const settled = ref(false)
+  const settledReport = shallowRef<Report>()
+
+  const review = (() => {
+    let flying = false
+    let wanted: 'live' | 'settled' | undefined
+    let rest: ReturnType<typeof setTimeout> | undefined
+
+    function ask() {
+      settled.value = false
+      clearTimeout(rest)
+      rest = setTimeout(() => send('settled'), restMs)
+      send('live')
+    }
+
+    function send(want: 'live' | 'settled') {
+      wanted = want
+      if (!flying) void fly()
+    }
+
+    async function fly() {
+      flying = true
+      while (wanted && plan.value) {
+        const want = wanted
+        wanted = undefined
+        const asked = preview.value?.plan ?? plan.value
+        const seq = sequence.value
+        try {
+          const answer = await api.review({ plan: asked, outing: outing.value, trailer: trailer.value }, want)
+          failure.value = ''
+          report.value = answer
+          outing.value = answer.scope.outing ?? ''
+          trailer.value = answer.scope.trailer ?? ''
+          shown.value = seq
+          if (want === 'settled' && seq === sequence.value) {
+            settled.value = true
+            settledReport.value = answer
+          }
+        } catch (e) {
+          failure.value = e instanceof Error ? e.message : String(e)
+          clearTimeout(rest)
+          rest = setTimeout(() => send('settled'), 2000)
+        }
+      }
+      flying = false
+    }
+    return { ask }
+  })()
+
+  function choose(what: { outing?: string; trailer?: string }) {
+    if (what.outing !== undefined) outing.value = what.outing
+    if (what.trailer !== undefined) trailer.value = what.trailer
+    selected.value = ''
+    preview.value = undefined
+    settledReport.value = undefined
+    sequence.value++
+    review.ask()
+  }
+
+  // --- the saving loop: one save in flight, each with its own id ---
+  const saveState = ref<SaveState>('saved')
+  const saveProblem = ref('')
+  const revision = ref(0)
+  const sitting = uuid()
+
+  const saving = (() => {
+    let flying = false
+    let timer: ReturnType<typeof setTimeout> | undefined
+    let saveId = uuid()
+    let label = ''
+
+    function note() {
+      if (!plan.value) return
+      saveId = uuid()
+      keepDraft()
+      if (saveState.value === 'conflict') return
+      saveState.value = 'waiting'
+      clearTimeout(timer)
+      timer = setTimeout(() => void send(), saveMs)
+    }
+
+    function keepDraft() {
+      if (plan.value) void drafts.keep(id.value, { base: revision.value, saveId, plan: plan.value })
+    }
+
+    async function send() {
+      clearTimeout(timer)
+      if (flying || !plan.value || saveState.value === 'conflict') return
+      flying = true
+      const [doc, own, planId] = [plan.value, saveId, id.value]
+      saveState.value = 'saving'
+      try {
+        const done = await api.update(planId, revision.value, { saveId: own, sitting, label, plan: doc })
+        if (planId !== id.value) return
+        revision.value = done.revision
+        label = ''
+        saveProblem.value = ''
+        if (plan.value === doc) {
+          saveState.value = 'saved'
+          await drafts.drop(planId)
+        } else {
+          keepDraft()
+          saveState.value = 'waiting'
+          timer = setTimeout(() => void send(), saveMs)
+        }
+      } catch (e) {
+        if (planId !== id.value) return
+        if (e instanceof ApiError && e.status === 412) saveState.value = 'conflict'
+        else if (e instanceof ApiError && e.status < 500) {
+          saveState.value = 'refused'
+          saveProblem.value = e.message
+        } else {
+          saveState.value = 'offline'
+          saveProblem.value = e instanceof Unreachable ? '' : String(e)
+          timer = setTimeout(() => void send(), 3000)
+        }
+      } finally {
+        flying = false
+      }
+    }
+
+    /** Takes up a draft with the save id that it was sent with, if it was. */
+    function resume(own: string) {
+      saveId = own
+      saveState.value = 'waiting'
+      void send()
+    }
+
+    function named(name: string) {
+      label = name
+      saveId = uuid()
+      void send()
+    }
+
+    function stop() {
+      clearTimeout(timer)
+    }
+    return { note, send, resume, named, stop }
+  })()
+
+  // --- opening ---
+  async function open(planId: string) {
+    saving.stop()
+    id.value = planId
+    plan.value = report.value = settledReport.value = preview.value = undefined
+    past.value = []
+    future.value = []
+    before = undefined
+    failure.value = outing.value = trailer.value = selected.value = ''
+    saveState.value = 'saved'
+    try {
+      const [stored, draft] = await Promise.all([api.plan(planId), drafts.find(planId)])
+      if (id.value !== planId) return
+      revision.value = stored.revision
+      plan.value = draft ? draft.plan : stored.plan
+      sequence.value++
+      if (draft) {
+        revision.value = draft.base
+        saving.resume(draft.saveId)
+      }
+      review.ask()
+    } catch (e) {
+      failure.value = e instanceof Error ? e.message : String(e)
+    }
+  }
+
+  /** After a conflict: this tab's version becomes a plan of its own. */
+  async function keepAsCopy(): Promise<string> {
+    const copy = { ...plan.value!, name: `${plan.value!.name} (copy)` }
+    const copyId = uuid()
+    await api.create(copyId, { saveId: uuid(), sitting, plan: copy })
+    await drafts.drop(id.value)
+    return copyId
+  }
+
+  /** After a conflict: the stored version replaces this tab's. */
+  async function reload() {
+    await drafts.drop(id.value)
+    await open(id.value)
+  }
+
+  /** Brings an earlier revision back, as an edit that can be undone. */
+  async function bringBack(n: number) {
+    const old = await api.revision(id.value, n)
+    if (plan.value) edit(compare(plan.value, old.plan) as Op[], 'bring back an earlier version')
+  }
+
+  return {
+    ...{ id, plan, report, failure, outing, trailer, selected, preview, locale },
+    ...{ past, future, sequence, shown, settled, settledReport },
+    ...{ saveState, saveProblem, revision },
+    ...{ edit, setAt, get, undo, redo, show, hide, apply, choose, open, keepAsCopy, reload, bringBack },
+    saveNow: saving.send,
+    saveNamed: saving.named,
+  }
+})

@@ -1,0 +1,304 @@
+package web
+
+import (
+	"encoding/json"
+	"regexp"
+	"strconv"
+	"strings"
+
+	"github.com/gofiber/fiber/v3"
+	"github.com/google/uuid"
+
+	"zygonos/core/catalogue"
+	"zygonos/core/finding"
+	"zygonos/core/norms"
+	"zygonos/core/plan"
+	"zygonos/core/quantity"
+	"zygonos/core/review"
+	"zygonos/core/said"
+	"zygonos/core/studies"
+	"zygonos/store"
+)
+
+type server struct{ store *store.Store }
+
+func (s *server) routes(api fiber.Router) {
+	api.Get("/health", func(c fiber.Ctx) error { return c.JSON(fiber.Map{"ok": true}) })
+	api.Get("/reference", reference)
+	api.Get("/plans", s.list)
+	api.Post("/plans", s.create)
+	api.Post("/plans/import", s.importFile)
+	api.Get("/plans/:id", s.get)
+	api.Put("/plans/:id", s.update)
+	api.Delete("/plans/:id", s.remove)
+	api.Post("/plans/:id/restore", s.restore)
+	api.Get("/plans/:id/file", s.file)
+	api.Get("/plans/:id/revisions", s.history)
+	api.Get("/plans/:id/revisions/:n", s.revision)
+	api.Post("/review", reviewPlan)
+	api.Post("/working", working)
+}
+
+// Reference is what the interface needs to know of rules, kinds and words.
+type Reference struct {
+	RuleSets []norms.RuleSet                       `json:"ruleSets"`
+	Schools  []norms.School                        `json:"schools"`
+	Trailers []catalogue.TrailerKind               `json:"trailers"`
+	Loads    []catalogue.LoadKind                  `json:"loads"`
+	Doubts   map[plan.How]float64                  `json:"doubts"`
+	Terms    map[string]map[quantity.Region]string `json:"terms"`
+}
+
+func reference(c fiber.Ctx) error {
+	c.Set(fiber.HeaderCacheControl, "no-cache")
+	return c.JSON(Reference{norms.RuleSets, norms.Schools, catalogue.Trailers, catalogue.Loads, plan.DefaultDoubts, said.Terms})
+}
+
+// Listed is a plan as the list shows it.
+type Listed struct {
+	ID        string `json:"id"`
+	Name      string `json:"name"`
+	Revision  int64  `json:"revision"`
+	UpdatedAt string `json:"updatedAt"`
+}
+
+// Stored is a plan with its revision.
+type Stored struct {
+	ID       string          `json:"id"`
+	Revision int64           `json:"revision"`
+	Plan     json.RawMessage `json:"plan"`
+}
+
+// Saving is what a client sends to be kept.
+type Saving struct {
+	ID      string          `json:"id,omitempty"`
+	SaveID  string          `json:"saveId"`
+	Sitting string          `json:"sitting"`
+	Label   string          `json:"label,omitempty"`
+	Plan    json.RawMessage `json:"plan"`
+}
+
+// Saved answers a save.
+type Saved struct {
+	ID       string `json:"id"`
+	Revision int64  `json:"revision"`
+}
+
+func (s *server) list(c fiber.Ctx) error {
+	plans, err := s.store.List(c.Context())
+	if err != nil {
+		return err
+	}
+	out := []Listed{}
+	for _, p := range plans {
+		out = append(out, Listed{p.ID, p.Name, p.Revision, p.UpdatedAt.Format("2006-01-02T15:04:05Z07:00")})
+	}
+	c.Set(fiber.HeaderCacheControl, "no-store")
+	return c.JSON(out)
+}
+
+var idPattern = regexp.MustCompile(`^[a-z0-9-]{1,64}$`)
+
+func id(c fiber.Ctx) (string, error) {
+	v := strings.Clone(c.Params("id"))
+	if !idPattern.MatchString(v) {
+		return "", store.ErrNotFound
+	}
+	return v, nil
+}
+
+// saving reads a save and holds its plan against the plan's shape.
+func saving(c fiber.Ctx) (sv Saving, save store.Save, err error) {
+	if err := json.Unmarshal(c.Body(), &sv); err != nil {
+		return sv, save, fiber.NewError(fiber.StatusBadRequest, "The request is not readable JSON.")
+	}
+	if _, err := uuid.Parse(sv.SaveID); err != nil {
+		return sv, save, fiber.NewError(fiber.StatusBadRequest, "The save carries no id of its own.")
+	}
+	p, err := plan.Read(sv.Plan)
+	if err != nil {
+		return sv, save, err
+	}
+	doc, err := plan.Write(p)
+	return sv, store.Save{ID: sv.SaveID, Sitting: sv.Sitting, Label: sv.Label, Name: p.Name, Document: doc}, err
+}
+
+func (s *server) create(c fiber.Ctx) error {
+	sv, save, err := saving(c)
+	if err != nil {
+		return err
+	}
+	if !idPattern.MatchString(sv.ID) {
+		return fiber.NewError(fiber.StatusBadRequest, "The new plan carries no id of its own.")
+	}
+	revision, err := s.store.Create(c.Context(), sv.ID, save)
+	if err != nil {
+		return err
+	}
+	c.Set(fiber.HeaderETag, etag(revision))
+	c.Status(fiber.StatusCreated)
+	return c.JSON(Saved{sv.ID, revision})
+}
+
+func (s *server) importFile(c fiber.Ctx) error {
+	p, err := plan.Read(c.Body())
+	if err != nil {
+		return err
+	}
+	doc, err := plan.Write(p)
+	if err != nil {
+		return err
+	}
+	id := uuid.NewString()
+	revision, err := s.store.Create(c.Context(), id, store.Save{ID: uuid.NewString(), Label: "imported", Name: p.Name, Document: doc})
+	if err != nil {
+		return err
+	}
+	c.Status(fiber.StatusCreated)
+	return c.JSON(Saved{id, revision})
+}
+
+func etag(revision int64) string { return `"` + strconv.FormatInt(revision, 10) + `"` }
+
+func (s *server) get(c fiber.Ctx) error {
+	id, err := id(c)
+	if err != nil {
+		return err
+	}
+	p, err := s.store.Get(c.Context(), id)
+	if err != nil {
+		return err
+	}
+	c.Set(fiber.HeaderETag, etag(p.Revision))
+	c.Set(fiber.HeaderCacheControl, "no-store")
+	return c.JSON(Stored{id, p.Revision, p.Document})
+}
+
+func (s *server) update(c fiber.Ctx) error {
+	id, err := id(c)
+	if err != nil {
+		return err
+	}
+	base, err := strconv.ParseInt(strings.Trim(c.Get(fiber.HeaderIfMatch), `"`), 10, 64)
+	if err != nil {
+		return fiber.NewError(fiber.StatusPreconditionRequired, "The save does not say which revision it changes (If-Match).")
+	}
+	_, save, err := saving(c)
+	if err != nil {
+		return err
+	}
+	revision, err := s.store.Update(c.Context(), id, base, save)
+	if err != nil {
+		return err
+	}
+	c.Set(fiber.HeaderETag, etag(revision))
+	return c.JSON(Saved{id, revision})
+}
+
+func (s *server) remove(c fiber.Ctx) error  { return s.setDeleted(c, true) }
+func (s *server) restore(c fiber.Ctx) error { return s.setDeleted(c, false) }
+
+func (s *server) setDeleted(c fiber.Ctx, deleted bool) error {
+	id, err := id(c)
+	if err != nil {
+		return err
+	}
+	if err := s.store.SetDeleted(c.Context(), id, deleted); err != nil {
+		return err
+	}
+	return c.SendStatus(fiber.StatusNoContent)
+}
+
+func (s *server) file(c fiber.Ctx) error {
+	id, err := id(c)
+	if err != nil {
+		return err
+	}
+	p, err := s.store.Get(c.Context(), id)
+	if err != nil {
+		return err
+	}
+	c.Set(fiber.HeaderContentType, "application/json; charset=utf-8")
+	c.Set(fiber.HeaderContentDisposition, `attachment; filename="`+fileName(p.Name)+`.zygonos.json"`)
+	return c.Send(p.Document)
+}
+
+var notInFileName = regexp.MustCompile(`[^a-z0-9]+`)
+
+func fileName(name string) string {
+	n := strings.Trim(notInFileName.ReplaceAllString(strings.ToLower(name), "-"), "-")
+	if n == "" {
+		return "plan"
+	}
+	return n[:min(len(n), 60)]
+}
+
+func (s *server) history(c fiber.Ctx) error {
+	id, err := id(c)
+	if err != nil {
+		return err
+	}
+	revisions, err := s.store.History(c.Context(), id)
+	if err != nil {
+		return err
+	}
+	c.Set(fiber.HeaderCacheControl, "no-store")
+	return c.JSON(revisions)
+}
+
+func (s *server) revision(c fiber.Ctx) error {
+	id, err := id(c)
+	if err != nil {
+		return err
+	}
+	n, err := strconv.ParseInt(c.Params("n"), 10, 64)
+	if err != nil {
+		return store.ErrNotFound
+	}
+	doc, err := s.store.At(c.Context(), id, n)
+	if err != nil {
+		return err
+	}
+	return c.JSON(Stored{id, n, doc})
+}
+
+// Asking is a plan to be judged, and what is wanted of it.
+type Asking struct {
+	review.Request
+	Plan *plan.Plan `json:"plan"`
+	Want string     `json:"want,omitempty"` // live or settled
+	Key  string     `json:"key,omitempty"`  // of the finding whose working is opened
+}
+
+func asking(c fiber.Ctx) (a Asking, err error) {
+	if err := json.Unmarshal(c.Body(), &a); err != nil {
+		return a, fiber.NewError(fiber.StatusBadRequest, "The plan is not readable: "+err.Error()+".")
+	}
+	if a.Plan == nil {
+		return a, fiber.NewError(fiber.StatusBadRequest, "The request holds no plan.")
+	}
+	return a, nil
+}
+
+func reviewPlan(c fiber.Ctx) error {
+	a, err := asking(c)
+	if err != nil {
+		return err
+	}
+	if a.Want == "settled" {
+		return c.JSON(studies.Settled(a.Plan, a.Request))
+	}
+	return c.JSON(review.Review(a.Plan, a.Request))
+}
+
+func working(c fiber.Ctx) error {
+	a, err := asking(c)
+	if err != nil {
+		return err
+	}
+	steps := review.Working(a.Plan, a.Request, a.Key)
+	if steps == nil {
+		steps = []finding.Step{}
+	}
+	return c.JSON(steps)
+}

@@ -1,0 +1,153 @@
+// Package web serves the interface and its API on top of store and studies.
+// Errors go out as problem+json (RFC 9457). No rule of the job stands here.
+package web
+
+import (
+	"context"
+	"errors"
+	"io/fs"
+	"net"
+	"net/url"
+	"slices"
+	"strings"
+	"time"
+
+	"github.com/gofiber/fiber/v3"
+	"github.com/gofiber/fiber/v3/middleware/compress"
+	"github.com/gofiber/fiber/v3/middleware/helmet"
+	"github.com/gofiber/fiber/v3/middleware/recover"
+	"github.com/gofiber/fiber/v3/middleware/requestid"
+
+	"zygonos/core/plan"
+	"zygonos/store"
+)
+
+// Config is what a server needs.
+type Config struct {
+	Store    *store.Store
+	Files    fs.FS    // the built interface
+	Hosts    []string // names under which it may be reached beside loopback and IP addresses
+	Passcode string   // bcrypt hash; "" asks for none
+}
+
+// New builds the server.
+func New(cfg Config) *fiber.App {
+	app := fiber.New(fiber.Config{
+		AppName:      "Zygonos",
+		BodyLimit:    plan.MaxBytes + 64<<10,
+		ReadTimeout:  15 * time.Second,
+		WriteTimeout: 30 * time.Second,
+		IdleTimeout:  90 * time.Second,
+		ErrorHandler: problemOf,
+	})
+	app.Use(recover.New(), requestid.New(), helmet.New(helmet.Config{
+		ContentSecurityPolicy: "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data: blob:; font-src 'self'; connect-src 'self'; manifest-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'",
+		ReferrerPolicy:        "same-origin",
+		XFrameOptions:         "DENY",
+		PermissionPolicy:      "camera=(), geolocation=(), microphone=()",
+	}))
+	app.Use(compress.New(compress.Config{
+		Level: compress.LevelBestSpeed,
+		// A report follows each frame of a drag; on loopback packing costs more than it saves.
+		Next: func(c fiber.Ctx) bool { return c.Path() == "/api/review" },
+	}))
+	app.Use(guard(cfg.Hosts))
+	api := app.Group("/api")
+	if cfg.Passcode != "" {
+		newGate(cfg.Passcode).mount(api)
+	}
+	s := &server{store: cfg.Store}
+	s.routes(api)
+	api.Use(func(fiber.Ctx) error {
+		return fiber.NewError(fiber.StatusNotFound, "There is nothing at this address.")
+	})
+	pages(app, cfg.Files)
+	return app
+}
+
+// ProblemDocument is an error as RFC 9457 sends it.
+type ProblemDocument struct {
+	Type   string `json:"type"`
+	Title  string `json:"title"`
+	Status int    `json:"status"`
+	Detail string `json:"detail,omitempty"`
+	Field  string `json:"field,omitempty"` // JSON Pointer into the plan
+}
+
+func problemOf(c fiber.Ctx, err error) error {
+	p := ProblemDocument{Type: "about:blank", Status: fiber.StatusInternalServerError, Title: "Something went wrong on the server."}
+	var fe *fiber.Error
+	var se *plan.ShapeError
+	switch {
+	case errors.As(err, &se):
+		p.Status, p.Title, p.Detail, p.Field = fiber.StatusUnprocessableEntity, "The plan cannot be used.", se.Error(), se.Path
+	case errors.Is(err, store.ErrNotFound):
+		p.Status, p.Title = fiber.StatusNotFound, "There is no such plan."
+	case errors.Is(err, store.ErrConflict):
+		p.Status, p.Title = fiber.StatusPreconditionFailed, "The plan was changed elsewhere."
+		p.Detail = "Another tab or device saved it since. Load that version, or keep yours as a copy."
+	case errors.As(err, &fe):
+		p.Status, p.Title = fe.Code, fe.Message
+		if fe.Code == fiber.StatusRequestEntityTooLarge {
+			p.Title, p.Detail = "The plan is too large.", "A plan may have 8 MB."
+		}
+	case errors.Is(err, context.DeadlineExceeded):
+		p.Status, p.Title = fiber.StatusServiceUnavailable, "The server took too long."
+	}
+	c.Status(p.Status)
+	return c.JSON(p, "application/problem+json")
+}
+
+// guard refuses requests under another host's name (a page elsewhere that
+// points its own name here), and writes from another origin.
+func guard(hosts []string) fiber.Handler {
+	return func(c fiber.Ctx) error {
+		name := c.Host()
+		if h, _, err := net.SplitHostPort(name); err == nil {
+			name = h
+		}
+		name = strings.ToLower(strings.Trim(name, "[]"))
+		if name != "localhost" && net.ParseIP(name) == nil && !slices.Contains(hosts, name) {
+			return fiber.NewError(fiber.StatusMisdirectedRequest, "This server does not answer under that name.")
+		}
+		if c.Method() != fiber.MethodGet && c.Method() != fiber.MethodHead {
+			if o := c.Get(fiber.HeaderOrigin); o != "" {
+				u, err := url.Parse(o)
+				if err != nil || !strings.EqualFold(u.Host, c.Host()) {
+					return fiber.NewError(fiber.StatusForbidden, "The request came from another page.")
+				}
+			}
+			if site := c.Get("Sec-Fetch-Site"); site != "" && site != "same-origin" && site != "none" {
+				return fiber.NewError(fiber.StatusForbidden, "The request came from another page.")
+			}
+		}
+		return c.Next()
+	}
+}
+
+// pages serves the built interface; every path that is no file is the page.
+func pages(app *fiber.App, files fs.FS) {
+	types := map[string]string{".html": "text/html; charset=utf-8", ".js": "text/javascript; charset=utf-8", ".css": "text/css; charset=utf-8", ".svg": "image/svg+xml", ".woff2": "font/woff2", ".json": "application/json", ".webmanifest": "application/manifest+json", ".png": "image/png"}
+	app.Get("/*", func(c fiber.Ctx) error {
+		name := strings.TrimPrefix(strings.Clone(c.Path()), "/")
+		data, err := fs.ReadFile(files, name)
+		if err != nil {
+			if strings.HasPrefix(name, "assets/") {
+				return fiber.NewError(fiber.StatusNotFound, "There is nothing at this address.")
+			}
+			name = "index.html"
+			if data, err = fs.ReadFile(files, name); err != nil {
+				return fiber.NewError(fiber.StatusServiceUnavailable, "The interface is not built: run make demo.")
+			}
+		}
+		if dot := strings.LastIndexByte(name, '.'); dot >= 0 && types[name[dot:]] != "" {
+			c.Set(fiber.HeaderContentType, types[name[dot:]])
+		}
+		if strings.HasPrefix(name, "assets/") {
+			c.Set(fiber.HeaderCacheControl, "public, max-age=31536000, immutable")
+		} else {
+			c.Set(fiber.HeaderCacheControl, "no-cache")
+		}
+		return c.Send(data)
+	})
+}
