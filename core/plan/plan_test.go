@@ -1,0 +1,251 @@
+package plan_test
+
+import (
+	"bytes"
+	"encoding/json"
+	"errors"
+	"fmt"
+	"io/fs"
+	"math"
+	"strings"
+	"testing"
+
+	"zygonos/core/finding"
+	"zygonos/core/plan"
+	"zygonos/core/quantity"
+	"zygonos/demo"
+)
+
+func demoPlan(t testing.TB, name string) (*plan.Plan, []byte) {
+	t.Helper()
+	data, err := demo.Files.ReadFile(name + ".zygonos.json")
+	if err != nil {
+		t.Fatal(err)
+	}
+	p, err := plan.Read(data)
+	if err != nil {
+		t.Fatal(err)
+	}
+	return p, data
+}
+
+// What goes out as a plan comes back in unchanged.
+func TestRoundTrip(t *testing.T) {
+	names, _ := fs.Glob(demo.Files, "*.json")
+	if len(names) < 2 {
+		t.Fatal("the demo plans are missing")
+	}
+	for _, name := range names {
+		p, _ := demoPlan(t, strings.TrimSuffix(name, ".zygonos.json"))
+		first, err := plan.Write(p)
+		if err != nil {
+			t.Fatal(err)
+		}
+		again, err := plan.Read(first)
+		if err != nil {
+			t.Fatal(err)
+		}
+		second, _ := plan.Write(again)
+		if !bytes.Equal(first, second) {
+			t.Errorf("%s: written, read and written again it differs", name)
+		}
+		if problems := plan.Clean(again); len(problems) != 0 {
+			t.Errorf("%s: %v", name, problems)
+		}
+	}
+}
+
+func TestReadRefuses(t *testing.T) {
+	minimal := `{"format":"zygonos-plan","version":1,"name":"x","region":"uk","units":"metric","loads":{},"towVehicles":{},"trailers":{},"parts":{},"outings":{}%s}`
+	for _, c := range []struct{ name, doc, path, word string }{
+		{"not JSON", `{"format":`, "", "not readable JSON"},
+		{"a list", `[]`, "", "holds no plan"},
+		{"other format", `{"format":"drawing","version":1}`, "/format", "not a plan file"},
+		{"no version", `{"format":"zygonos-plan"}`, "/version", "whole number"},
+		{"newer", `{"format":"zygonos-plan","version":99}`, "/version", "newer program"},
+		{"version nought", `{"format":"zygonos-plan","version":0}`, "/version", "from 1 on"},
+		{"unknown field", fmt.Sprintf(minimal, `,"payload":3`), "/payload", "no such field"},
+		{"unknown nested field", fmt.Sprintf(minimal, `,"chosen":"","notes":"","doubts":{},"ballSchool":""`) + " {}", "", "behind the end"},
+		{"text for a number", strings.Replace(fmt.Sprintf(minimal, ""), `"loads":{}`, `"loads":{"a":{"order":1,"name":"x","mass":{"value":"12 kg","how":"guessed"},"size":{},"centre":{}}}`, 1), "/loads/a/mass/value", "must be a number"},
+		{"number out of size", strings.Replace(fmt.Sprintf(minimal, ""), `"loads":{}`, `"loads":{"a":{"order":1,"name":"x","mass":{"value":1e999,"how":"guessed"},"size":{},"centre":{}}}`, 1), "/loads/a/mass/value", "ordinary size"},
+		{"NaN", strings.Replace(fmt.Sprintf(minimal, ""), `"version":1`, `"version":NaN`, 1), "", "not readable JSON"},
+		{"fraction for a whole", strings.Replace(fmt.Sprintf(minimal, ""), `"loads":{}`, `"loads":{"a":{"order":1.5,"name":"x","size":{},"centre":{}}}`, 1), "/loads/a/order", "whole number"},
+		{"list for an object", strings.Replace(fmt.Sprintf(minimal, ""), `"loads":{}`, `"loads":[]`, 1), "/loads", "must be an object"},
+		{"slash in a name", fmt.Sprintf(minimal, `,"a/b~":1`), "/a~1b~0", "no such field"},
+	} {
+		_, err := plan.Read([]byte(c.doc))
+		var se *plan.ShapeError
+		if !errors.As(err, &se) {
+			t.Errorf("%s: got %v", c.name, err)
+			continue
+		}
+		if se.Path != c.path || !strings.Contains(se.Reason, c.word) {
+			t.Errorf("%s: got %q: %q", c.name, se.Path, se.Reason)
+		}
+	}
+	if _, err := plan.Read(make([]byte, plan.MaxBytes+1)); err == nil || !strings.Contains(err.Error(), "larger") {
+		t.Errorf("a file too large: %v", err)
+	}
+	if _, err := plan.Read([]byte("\xef\xbb\xbf" + fmt.Sprintf(minimal, ""))); err != nil {
+		t.Errorf("a byte order mark: %v", err)
+	}
+}
+
+// Each value that makes no sense is named, taken out, and the rest stays.
+func TestClean(t *testing.T) {
+	for _, c := range []struct{ set, value, path, word string }{
+		{"/loads/skiff/mass/value", `-3`, "/loads/skiff/mass", "cannot be less than nought: −3 kg"},
+		{"/loads/skiff/mass/value", `1e8`, "/loads/skiff/mass", "must lie between"},
+		{"/loads/skiff/mass/plusMinus", `-1`, "/loads/skiff/mass/plusMinus", "cannot be less"},
+		{"/loads/skiff/size/length/value", `0`, "/loads/skiff/size/length", "more than nought"},
+		{"/loads/two-seater/contents/fuel/mass/value", `-1`, "/loads/two-seater/contents/fuel/mass", "cannot be less"},
+		{"/trailers/grey-flatbed/track/value", `0`, "/trailers/grey-flatbed/track", "more than nought"},
+		{"/trailers/grey-flatbed/couplingToAxle/value", `-0.2`, "/trailers/grey-flatbed/couplingToAxle", "behind the ball"},
+		{"/trailers/grey-flatbed/tyreIndex", `12`, "/trailers/grey-flatbed/tyreIndex", "between 50 and 126"},
+		{"/trailers/grey-flatbed/brakes", `"anchor"`, "/trailers/grey-flatbed/brakes", "none, overrun or electric"},
+		{"/trailers/grey-flatbed/axles", `9`, "/trailers/grey-flatbed/axles", "between 1 and 3"},
+		{"/trailers/grey-flatbed/label/value", `0`, "/trailers/grey-flatbed/label/value", "more than nought"},
+		{"/trailers/grey-flatbed/empty/ball/mass", `-4`, "/trailers/grey-flatbed/empty/ball/mass", "cannot be less"},
+		{"/trailers/grey-flatbed/axleMoves/max", `1`, "/trailers/grey-flatbed/axleMoves", "end behind its beginning"},
+		{"/towVehicles/crew-pickup/ballSize", `2`, "/towVehicles/crew-pickup/ballSize", "must lie between"},
+		{"/outings/boat-day/vehicle", `"cart"`, "/outings/boat-day/vehicle", "not in the plan"},
+		{"/outings/boat-day/speed", `900`, "/outings/boat-day/speed", "must lie between"},
+		{"/outings/boat-day/layouts/grey-flatbed/placements/skiff/turn", `45`, "/outings/boat-day/layouts/grey-flatbed/placements/skiff/turn", "0, 90, 180 or 270"},
+		{"/outings/boat-day/layouts/grey-flatbed/placements/ghost", `{"on":"deck","at":{"back":0}}`, "/outings/boat-day/layouts/grey-flatbed/placements/ghost", "no such load"},
+		{"/outings/boat-day/layouts/grey-flatbed/placements/skiff", `{"on":"load","id":"skiff","at":{"back":0}}`, "/outings/boat-day/layouts/grey-flatbed/placements/skiff/on", "taken to stand on the deck"},
+		{"/outings/boat-day/layouts/grey-flatbed/parts/anvil", `{"at":{"back":0}}`, "/outings/boat-day/layouts/grey-flatbed/parts/anvil", "no such part"},
+		{"/outings/boat-day/layouts/grey-flatbed/readings", `{"r":{"order":1,"what":"moon","mass":4}}`, "/outings/boat-day/layouts/grey-flatbed/readings/r/what", "ball, the axle or the whole"},
+		{"/loads/Bad Id", `{"order":1,"name":"x","size":{},"centre":{}}`, "/loads/Bad Id", "small letters"},
+		{"/doubts", `{"weighed":7}`, "/doubts/weighed", "between 0 and 100"},
+		{"/region", `"moon"`, "/region", "must be one of"},
+		{"/units", `"stone"`, "/units", "metric or imperial"},
+		{"/chosen", `"none"`, "/chosen", "not in the plan"},
+		{"/name", `"` + strings.Repeat("x", 300) + `"`, "/name", "longer than 200"},
+	} {
+		p, _ := demoPlan(t, "skarrow-hut")
+		var value any
+		if err := json.Unmarshal([]byte(c.value), &value); err != nil {
+			t.Fatal(err)
+		}
+		bad, err := plan.Apply(p, []finding.Op{{Op: "add", Path: c.set, Value: value}})
+		if err != nil {
+			t.Fatalf("%s: %v", c.set, err)
+		}
+		problems := plan.Clean(bad)
+		if len(problems) != 1 {
+			t.Errorf("%s: got %d problems %v", c.set, len(problems), problems)
+			continue
+		}
+		if text := problems[0].Says.Text(bad.Locale()); problems[0].Path != c.path || !strings.Contains(text, c.word) {
+			t.Errorf("%s: got %q: %q", c.set, problems[0].Path, text)
+		}
+		if again := plan.Clean(bad); len(again) != 0 {
+			t.Errorf("%s: cleaned twice it still says %v", c.set, again)
+		}
+	}
+}
+
+func TestCleanNotFinite(t *testing.T) {
+	p, _ := demoPlan(t, "skarrow-hut")
+	l := p.Loads["skiff"]
+	l.Mass = &plan.MassEstimate{Value: quantity.Mass(math.NaN())}
+	l.Centre.Up = &plan.LengthEstimate{Value: quantity.Length(math.Inf(1))}
+	p.Loads["skiff"] = l
+	if problems := plan.Clean(p); len(problems) != 2 || p.Loads["skiff"].Mass != nil || p.Loads["skiff"].Centre.Up != nil {
+		t.Errorf("got %v", problems)
+	}
+}
+
+func TestApply(t *testing.T) {
+	p, _ := demoPlan(t, "skarrow-hut")
+	back := "/outings/gravel-day/layouts/grey-flatbed/placements/pea-gravel/at/back"
+	for _, c := range []struct {
+		name  string
+		patch []finding.Op
+		want  string // part of the error; "" is success
+	}{
+		{"replace behind its test", []finding.Op{{Op: "test", Path: back, Value: 1.09}, {Op: "replace", Path: back, Value: 0.9}}, ""},
+		{"a stale test", []finding.Op{{Op: "test", Path: back, Value: 1.2}, {Op: "replace", Path: back, Value: 0.9}}, "another value"},
+		{"replace nothing", []finding.Op{{Op: "replace", Path: "/loads/none/name", Value: "x"}}, `no "none"`},
+		{"remove", []finding.Op{{Op: "remove", Path: "/outings/gravel-day/layouts/grey-flatbed/placements/tool-chest"}}, ""},
+		{"remove nothing", []finding.Op{{Op: "remove", Path: "/loads/none"}}, `no "none"`},
+		{"unknown operation", []finding.Op{{Op: "move", Path: "/name", Value: "x"}}, "cannot be done"},
+		{"no pointer", []finding.Op{{Op: "add", Path: "name", Value: "x"}}, "begin with /"},
+		{"through a text", []finding.Op{{Op: "add", Path: "/name/x/y", Value: "x"}}, "nothing under"},
+		{"wrong kind", []finding.Op{{Op: "add", Path: "/loads", Value: "x"}}, "cannot unmarshal"},
+	} {
+		before, _ := plan.Write(p)
+		_, err := plan.Apply(p, c.patch)
+		if (c.want == "") != (err == nil) || err != nil && !strings.Contains(err.Error(), c.want) {
+			t.Errorf("%s: got %v", c.name, err)
+		}
+		if after, _ := plan.Write(p); !bytes.Equal(before, after) {
+			t.Errorf("%s: the plan itself was changed", c.name)
+		}
+	}
+	out, err := plan.Apply(p, []finding.Op{{Op: "replace", Path: back, Value: 0.9}})
+	if err != nil || out.Outings["gravel-day"].Layouts["grey-flatbed"].Placements["pea-gravel"].At.Back != 0.9 {
+		t.Errorf("the patch did not arrive: %v", err)
+	}
+}
+
+func TestEstimates(t *testing.T) {
+	p := &plan.Plan{}
+	kg := func(v quantity.Mass) *quantity.Mass { return &v }
+	share := 0.1
+	for _, c := range []struct {
+		e        plan.MassEstimate
+		low, top quantity.Mass
+	}{
+		{plan.MassEstimate{Value: 100, How: plan.Weighed}, 98, 102},
+		{plan.MassEstimate{Value: 100, How: plan.Guessed}, 75, 125},
+		{plan.MassEstimate{Value: 100, How: "heard"}, 75, 125}, // an unknown provenance is a guess
+		{plan.MassEstimate{Value: 12, PlusMinus: kg(2), How: plan.Guessed}, 10, 14},
+		{plan.MassEstimate{Value: 50, Relative: &share, How: plan.Plate}, 45, 55},
+		{plan.MassEstimate{Value: 3, PlusMinus: kg(5), How: plan.Guessed}, 0, 8}, // never less than nothing
+	} {
+		r := c.e.Range(p)
+		if math.Abs(float64(r.Low-c.low)) > 1e-9 || math.Abs(float64(r.High-c.top)) > 1e-9 {
+			t.Errorf("%+v: got %v", c.e, r)
+		}
+	}
+	p.Doubts = map[plan.How]float64{plan.Weighed: 0.005}
+	if r := (&plan.MassEstimate{Value: 200, How: plan.Weighed}).Range(p); math.Abs(float64(r.High)-201) > 1e-9 {
+		t.Errorf("the plan's own plus-minus: got %v", r)
+	}
+	if r := (&plan.LengthEstimate{Value: 2, How: plan.Weighed}).Range(); math.Abs(float64(r.High)-2.005) > 1e-9 {
+		t.Errorf("a taped length: got %v", r)
+	}
+}
+
+func FuzzRead(f *testing.F) {
+	for _, name := range []string{"skarrow-hut", "heather-hives"} {
+		_, data := demoPlan(f, name)
+		f.Add(data)
+	}
+	for _, s := range []string{`{}`, `null`, `{"format":"zygonos-plan","version":1}`, `{"format":"zygonos-plan","version":1,"loads":{"a":null}}`,
+		`{"format":"zygonos-plan","version":1,"region":"eu","units":"imperial","trailers":{"t":{"order":1,"name":"<script>","empty":{}}},"outings":{"o":{"order":0,"name":"=cmd","layouts":{"t":{"placements":{}}}}}}`} {
+		f.Add([]byte(s))
+	}
+	f.Fuzz(func(t *testing.T, data []byte) {
+		p, err := plan.Read(data)
+		if err != nil {
+			var se *plan.ShapeError
+			if !errors.As(err, &se) || se.Reason == "" {
+				t.Fatalf("refused without a reason: %v", err)
+			}
+			return
+		}
+		plan.Clean(p)
+		if again := plan.Clean(p); len(again) != 0 {
+			t.Fatalf("cleaned twice it still says %v", again)
+		}
+		out, err := plan.Write(p)
+		if err != nil {
+			t.Fatal(err)
+		}
+		if _, err := plan.Read(out); err != nil {
+			t.Fatalf("what was written cannot be read: %v", err)
+		}
+	})
+}
