@@ -1,6 +1,7 @@
 package rig
 
 import (
+	"cmp"
 	"math"
 	"slices"
 
@@ -134,25 +135,22 @@ func (r *Rig) top() scene.View {
 	}
 	add(scene.Rect("deck", "", front, -w, rear, w))
 	// Lowest first, so that what lies on top is drawn on top.
-	order := make([]*Item, 0, len(r.Items))
-	for i := range r.Items {
-		order = append(order, &r.Items[i])
-	}
-	slices.SortStableFunc(order, func(a, b *Item) int {
-		switch {
-		case a.Bottom < b.Bottom:
-			return -1
-		case a.Bottom > b.Bottom:
-			return 1
-		}
-		return 0
-	})
-	for _, it := range order {
+	for _, it := range r.sorted(func(a, b *Item) int { return cmp.Compare(a.Bottom, b.Bottom) }) {
 		add(it.fromAbove()...)
 	}
 	add(scene.Disc("ball", 0, 0, 0.045))
 	v.Handles = r.handles(true)
 	return v
+}
+
+// sorted gives the items in the order in which they are painted.
+func (r *Rig) sorted(by func(a, b *Item) int) []*Item {
+	out := make([]*Item, 0, len(r.Items))
+	for i := range r.Items {
+		out = append(out, &r.Items[i])
+	}
+	slices.SortStableFunc(out, by)
+	return out
 }
 
 func (r *Rig) track() float64 {
@@ -173,8 +171,9 @@ func (r *Rig) rear() scene.View {
 	add := func(s ...scene.Shape) { v.Shapes = append(v.Shapes, s...) }
 	deck, w, wr, track := r.DeckHeight(), r.DeckWidth()/2, r.wheelRadius(), r.track()
 	add(scene.Line("ground", -half, 0, half, 0))
-	for i := range r.Items {
-		add(r.Items[i].elevation(false)...)
+	// Furthest from the eye first.
+	for _, it := range r.sorted(func(a, b *Item) int { return cmp.Compare(a.Rear, b.Rear) }) {
+		add(it.elevation(false)...)
 	}
 	add(scene.Line("axle", -track/2, -wr, track/2, -wr))
 	for _, y := range []float64{-track / 2, track / 2} {
@@ -257,17 +256,15 @@ func (i *Item) fromAbove() []scene.Shape {
 // a longer one keeps its middle over the deck; one on a part or a load may go
 // half its own length either way.
 func (r *Rig) Room(i *Item) (from, to float64) {
-	at := float64(i.At.Back)
 	if !i.OnDeck {
 		half := i.Length() / 2
 		return -half, half
 	}
-	front, rear := r.Deck()
-	shift := at - i.Front // from x to the placement's measure
-	if i.Length() <= rear-front {
-		return front + shift, rear - i.Length() + shift
+	deck := r.DeckLength()
+	if i.Length() <= deck {
+		return 0, deck - i.Length()
 	}
-	return front - i.Length()/2 + shift, rear - i.Length()/2 + shift
+	return -i.Length() / 2, deck - i.Length()/2
 }
 
 // Free is how far an item may slide along the deck before it meets its

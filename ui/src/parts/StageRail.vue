@@ -29,7 +29,7 @@ const states = computed(() => new Map((workspace.report?.stages ?? []).map((s) =
         >
           <span class="flex items-center gap-1">
             <component :is="icon" class="size-5" aria-hidden="true" />
-            <span v-if="states.get(s)" class="bg-panel rounded-full p-0.5"
+            <span v-if="states.get(s)" class="bg-panel inline-flex rounded-md p-0.5 leading-none"
               ><OutcomeMark :outcome="states.get(s)" :size="15"
             /></span>
           </span>

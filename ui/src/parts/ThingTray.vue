@@ -1,7 +1,15 @@
 <script setup lang="ts">
 // The thing in hand, under the drawings: its weight, where it stands as one
 // tapes it, steppers for cold fingers.
-import { ArrowPathIcon, LockClosedIcon, LockOpenIcon, MinusIcon, PlusIcon } from '@heroicons/vue/20/solid'
+import {
+  ArrowDownIcon,
+  ArrowLeftIcon,
+  ArrowPathIcon,
+  ArrowRightIcon,
+  ArrowUpIcon,
+  LockClosedIcon,
+  LockOpenIcon,
+} from '@heroicons/vue/20/solid'
 import { computed, ref } from 'vue'
 import ChoiceField from '@/fields/ChoiceField.vue'
 import EstimateField from '@/fields/EstimateField.vue'
@@ -20,10 +28,10 @@ const axle = computed(() =>
     : undefined,
 )
 const fromWords: Record<string, string> = {
-  board: 'From the front board',
-  tail: 'From the tail',
-  axle: 'From the axle',
-  carrier: 'From what carries it',
+  board: 'front board',
+  tail: 'tail',
+  axle: 'axle',
+  carrier: 'its carrier',
 }
 const from = ref('board')
 const tape = computed(() => thing.value?.tapes.find((t) => t.from === from.value) ?? thing.value?.tapes[0])
@@ -51,62 +59,14 @@ function turn() {
 </script>
 
 <template>
-  <section class="plate p-3" aria-label="In hand" data-tray>
-    <template v-if="thing">
+  <section class="plate p-3 md:min-h-40" aria-label="In hand" data-tray>
+    <div v-if="thing" class="grid gap-3">
       <div class="flex flex-wrap items-end gap-x-3 gap-y-2">
-        <h2 class="w-full truncate text-lg font-bold sm:w-auto sm:max-w-56 sm:self-center">
+        <h2 class="w-full truncate text-lg font-bold sm:w-44 sm:self-center">
           {{ thing.name || 'Unnamed' }}
         </h2>
-        <EstimateField class="w-full sm:w-72" :path="`${thing.path}/mass`" label="Weight" kind="mass" />
-        <div class="flex w-full items-end gap-1.5 sm:w-auto">
-          <button class="act size-11" aria-label="Forward" @click="slide(backPath, thing.back, -step)">
-            <MinusIcon class="size-5" />
-          </button>
-          <QuantityField
-            class="w-32 flex-1 sm:flex-none"
-            :label="fromWords[tape?.from ?? 'board']!"
-            kind="length"
-            :value="distance"
-            :path="backPath"
-            @typed="
-              workspace.setAt(
-                backPath,
-                exact(($event.value - tape!.offset) / tape!.sign),
-                `move ${thing.name}`,
-                `type-${backPath}`,
-              )
-            "
-          />
-          <button class="act size-11" aria-label="Back" @click="slide(backPath, thing.back, step)">
-            <PlusIcon class="size-5" />
-          </button>
-          <ChoiceField
-            class="w-28"
-            label="Taped from"
-            :value="tape?.from"
-            :options="
-              thing.tapes.map((t) => ({ value: t.from, name: fromWords[t.from]!.replace('From ', '') }))
-            "
-            @chosen="from = $event"
-          />
-        </div>
-        <div class="flex w-full items-end gap-1.5 sm:w-auto">
-          <button class="act size-11" aria-label="To the left" @click="slide(rightPath, thing.right, -step)">
-            <MinusIcon class="size-5" />
-          </button>
-          <QuantityField
-            class="w-28 flex-1 sm:flex-none"
-            label="Right of the middle"
-            kind="length"
-            :value="thing.right"
-            :path="rightPath"
-            @typed="workspace.setAt(rightPath, $event.value, `move ${thing.name}`, `type-${rightPath}`)"
-          />
-          <button class="act size-11" aria-label="To the right" @click="slide(rightPath, thing.right, step)">
-            <PlusIcon class="size-5" />
-          </button>
-        </div>
-        <div class="flex gap-1.5">
+        <EstimateField class="w-full sm:w-80" :path="`${thing.path}/mass`" label="Weight" kind="mass" />
+        <div class="ml-auto flex gap-1.5">
           <button class="act min-h-11" @click="turn"><ArrowPathIcon class="size-5" />Turn</button>
           <button
             v-if="!thing.part"
@@ -122,7 +82,55 @@ function turn() {
           </button>
         </div>
       </div>
-    </template>
+      <div class="flex flex-wrap items-end gap-x-5 gap-y-2">
+        <div class="flex w-full items-end gap-1.5 sm:w-auto">
+          <ChoiceField
+            class="w-36"
+            label="Taped from"
+            :value="tape?.from"
+            :options="thing.tapes.map((t) => ({ value: t.from, name: fromWords[t.from]! }))"
+            @chosen="from = $event"
+          />
+          <button class="act size-11" aria-label="Forward" @click="slide(backPath, thing.back, -step)">
+            <ArrowLeftIcon class="size-5" />
+          </button>
+          <QuantityField
+            class="w-28 flex-1 sm:flex-none"
+            label="to its near face"
+            kind="length"
+            :value="distance"
+            :path="backPath"
+            @typed="
+              workspace.setAt(
+                backPath,
+                exact(($event.value - tape!.offset) / tape!.sign),
+                `move ${thing.name}`,
+                `type-${backPath}`,
+              )
+            "
+          />
+          <button class="act size-11" aria-label="Back" @click="slide(backPath, thing.back, step)">
+            <ArrowRightIcon class="size-5" />
+          </button>
+        </div>
+        <div class="flex w-full items-end gap-1.5 sm:w-auto">
+          <button class="act size-11" aria-label="To the left" @click="slide(rightPath, thing.right, -step)">
+            <ArrowUpIcon class="size-5" />
+          </button>
+          <QuantityField
+            class="w-36 flex-1 sm:flex-none"
+            label="Right of the middle"
+            kind="length"
+            :value="thing.right"
+            :path="rightPath"
+            @typed="workspace.setAt(rightPath, $event.value, `move ${thing.name}`, `type-${rightPath}`)"
+          />
+          <button class="act size-11" aria-label="To the right" @click="slide(rightPath, thing.right, step)">
+            <ArrowDownIcon class="size-5" />
+          </button>
+        </div>
+      </div>
+    </div>
     <div v-else-if="axle" class="flex flex-wrap items-end gap-2">
       <h2 class="w-full self-center text-lg font-bold sm:w-auto">Axle</h2>
       <button
@@ -137,7 +145,7 @@ function turn() {
           )
         "
       >
-        <MinusIcon class="size-5" />
+        <ArrowLeftIcon class="size-5" />
       </button>
       <QuantityField
         class="w-40"
@@ -159,7 +167,7 @@ function turn() {
           )
         "
       >
-        <PlusIcon class="size-5" />
+        <ArrowRightIcon class="size-5" />
       </button>
       <p class="text-soft max-w-80 text-sm">
         {{ say(axle.label) }}: a bolted axle moves only from hole to hole. Never work under a trailer that

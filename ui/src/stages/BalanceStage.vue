@@ -24,14 +24,14 @@ const figures = computed(() => {
   <section class="flex flex-col gap-2" aria-label="Balance">
     <div class="plate flex flex-wrap items-center gap-x-6 gap-y-1 px-3 py-1.5">
       <BallGauge class="w-full sm:w-72" :name="term('Ball load')" />
-      <dl class="flex flex-1 flex-wrap justify-between gap-x-5 gap-y-1">
+      <dl class="grid flex-1 grid-cols-2 justify-between gap-x-5 gap-y-1 sm:flex sm:flex-wrap">
         <div v-for="f in figures" :key="f.name">
           <dt class="text-soft text-sm">{{ f.name }}</dt>
           <dd class="font-bold" :class="{ 'text-unknown': !f.m }">{{ nominal(f.m) }}</dd>
         </div>
       </dl>
     </div>
-    <div class="plate min-h-56 flex-1 overflow-hidden p-2 xl:min-h-0">
+    <div class="plate flex-1 overflow-hidden p-2 md:min-h-[26rem] xl:min-h-0">
       <RigDrawing class="h-full" />
     </div>
     <ThingTray class="no-print" />

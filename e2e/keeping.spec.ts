@@ -1,0 +1,114 @@
+import { readFileSync, writeFileSync } from 'node:fs'
+import { ball, expect, saved, Server, settled, test } from './rig'
+
+test('a reload loses nothing, saved or not', async ({ page, hut }) => {
+  await hut.open()
+  await page.route('**/api/plans/*', (r) => (r.request().method() === 'PUT' ? r.abort() : r.continue()))
+  await page.getByRole('button', { name: 'Pea gravel', exact: true }).click()
+  await page.locator('[data-tray]').getByRole('button', { name: 'Forward' }).click()
+  await settled(page)
+  await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'offline')
+  await page.reload()
+  await settled(page)
+  expect(
+    await page.locator('[data-view="plan"] [data-thing="/loads/pea-gravel"]').getAttribute('aria-valuenow'),
+  ).toBe('1.08')
+  await page.unroute('**/api/plans/*')
+  await saved(page)
+  await page.reload()
+  await settled(page)
+  expect(
+    await page.locator('[data-view="plan"] [data-thing="/loads/pea-gravel"]').getAttribute('aria-valuenow'),
+  ).toBe('1.08')
+})
+
+test('a restart of the server loses nothing', async ({ browser }) => {
+  const server = new Server()
+  await server.start()
+  const page = await browser.newPage({ baseURL: server.url })
+  await page.goto('/plan/skarrow-hut/balance')
+  await settled(page)
+  await page.getByRole('button', { name: 'Pea gravel', exact: true }).click()
+  await page.locator('[data-tray]').getByLabel('Weight').fill('500 kg')
+  await saved(page)
+  await server.restart()
+  await page.locator('[data-tray]').getByLabel('Weight').fill('510 kg')
+  await settled(page)
+  await saved(page)
+  await page.goto('/plan/skarrow-hut/balance')
+  await settled(page)
+  await expect(page.locator('[data-view="beam"]')).toContainText('510 kg')
+  await page.close()
+  await server.stop()
+  server.remove()
+})
+
+test('a stale tab is told, keeps its version as a copy, overwrites nothing', async ({
+  page,
+  hut,
+  context,
+}) => {
+  await hut.open()
+  const other = await context.newPage()
+  await other.goto(`/plan/${hut.id}/balance`)
+  await settled(other)
+  await other.getByRole('button', { name: 'Axle', exact: true }).click()
+  await other.getByLabel('Behind the ball').fill('2.9 m')
+  await saved(other)
+
+  await page.getByRole('button', { name: 'Pea gravel', exact: true }).click()
+  await page.locator('[data-tray]').getByLabel('Weight').fill('333 kg')
+  const dialog = page.getByRole('dialog', { name: 'The plan was changed elsewhere' })
+  await dialog.getByRole('button', { name: 'Keep mine as a copy' }).click()
+  await expect(page).not.toHaveURL(new RegExp(hut.id))
+  await settled(page)
+  await expect(page.locator('[data-view="beam"]')).toContainText('333 kg')
+  await other.reload()
+  await settled(other)
+  await expect(other.locator('[data-view="beam"]')).toContainText('640 kg')
+})
+
+test('earlier versions are brought back; deleting is undone', async ({ page, hut }) => {
+  await hut.open()
+  await page.getByRole('button', { name: 'Pea gravel', exact: true }).click()
+  await page.locator('[data-tray]').getByLabel('Weight').fill('200 kg')
+  await saved(page)
+  await page.getByRole('button', { name: 'Plan', exact: true }).click()
+  await page.getByRole('menuitem', { name: 'Earlier versions' }).click()
+  await page.getByRole('dialog').getByRole('button', { name: 'Bring back' }).first().click()
+  await settled(page)
+  expect(await ball(page)).toMatch(/^22/)
+  await saved(page)
+
+  await page.goto('/')
+  const row = page.locator('li', { has: page.locator(`a[href*="${hut.id}"]`) })
+  await row.getByRole('button', { name: /Delete/ }).click()
+  await expect(row).toHaveCount(0)
+  await page.getByRole('button', { name: 'Bring it back' }).click()
+  await expect(row).toHaveCount(1)
+})
+
+test('a plan goes out as a file and comes back in; a bad one is refused by name', async ({
+  page,
+  hut,
+}, info) => {
+  await hut.open()
+  await page.getByRole('button', { name: 'Plan', exact: true }).click()
+  const waiting = page.waitForEvent('download')
+  await page.getByRole('menuitem', { name: 'Save as a file' }).click()
+  const download = await waiting
+  expect(download.suggestedFilename()).toBe('skarrow-hut-crew.zygonos.json')
+  const file = info.outputPath('plan.zygonos.json')
+  await download.saveAs(file)
+  await page.goto('/')
+  await page.locator('input[type=file]').setInputFiles(file)
+  await page.waitForURL(/plan/)
+  await settled(page)
+  expect(await ball(page)).toMatch(/^22/)
+
+  const bad = info.outputPath('bad.zygonos.json')
+  writeFileSync(bad, readFileSync(file, 'utf8').replace('"track"', '"trak"'))
+  await page.goto('/')
+  await page.locator('input[type=file]').setInputFiles(bad)
+  await expect(page.getByRole('alert')).toContainText('/trailers/grey-flatbed/trak: There is no such field.')
+})

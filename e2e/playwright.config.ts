@@ -1,0 +1,26 @@
+import { defineConfig } from '@playwright/test'
+
+const args = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+]
+
+export default defineConfig({
+  testDir: '.',
+  outputDir: '.out',
+  fullyParallel: true,
+  workers: 2,
+  retries: 0,
+  forbidOnly: !!process.env.CI,
+  reporter: [['list']],
+  testIgnore: process.env.SHOTS || process.env.SPEED ? [] : ['shots.spec.ts', 'speed.spec.ts'],
+  use: {
+    viewport: { width: 1280, height: 800 },
+    launchOptions: { executablePath: '/usr/bin/chromium', args },
+  },
+})

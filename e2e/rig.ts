@@ -1,0 +1,120 @@
+// Each worker has its own server, port and database; each test its own copy of
+// the demo plan.
+import { spawn, type ChildProcess } from 'node:child_process'
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import AxeBuilder from '@axe-core/playwright'
+import { test as base, expect, type Page } from '@playwright/test'
+
+const root = join(import.meta.dirname, '..')
+
+export class Server {
+  private process?: ChildProcess
+  private readonly dir = mkdtempSync(join(tmpdir(), 'zygonos-e2e-'))
+  url = ''
+
+  async start(port = '0') {
+    const child = spawn(join(root, 'bin/zygonos'), [
+      'demo',
+      '-addr',
+      `127.0.0.1:${port}`,
+      '-db',
+      join(this.dir, 'plans.db'),
+    ])
+    this.process = child
+    this.url = await new Promise<string>((resolve, reject) => {
+      child.stdout.on('data', (d: Buffer) => {
+        const m = /http:\/\/\S+/.exec(String(d))
+        if (m) resolve(m[0])
+      })
+      child.stderr.on('data', (d: Buffer) => reject(new Error(String(d))))
+      child.on('exit', (code) => reject(new Error(`the server ended with ${code}`)))
+    })
+  }
+
+  async stop() {
+    const child = this.process
+    if (!child || child.exitCode !== null) return
+    const gone = new Promise((resolve) => child.on('exit', resolve))
+    child.kill('SIGTERM')
+    await gone
+  }
+
+  async restart() {
+    const port = new URL(this.url).port
+    await this.stop()
+    await this.start(port)
+  }
+
+  remove() {
+    rmSync(this.dir, { recursive: true, force: true })
+  }
+}
+
+export interface HutPlan {
+  id: string
+  open(stage?: string): Promise<void>
+}
+
+export const test = base.extend<{ hut: HutPlan }, { server: Server }>({
+  server: [
+    // eslint-disable-next-line no-empty-pattern
+    async ({}, use) => {
+      const server = new Server()
+      await server.start()
+      await use(server)
+      await server.stop()
+      server.remove()
+    },
+    { scope: 'worker' },
+  ],
+  baseURL: async ({ server }, use) => use(server.url),
+  page: async ({ page }, use) => {
+    const errors: string[] = []
+    page.on('pageerror', (e) => errors.push(e.message))
+    page.on('console', (m) => {
+      if (m.type() === 'error' && !m.text().includes('Failed to load resource')) errors.push(m.text())
+    })
+    await use(page)
+    expect(errors, 'errors in the page').toEqual([])
+  },
+  hut: async ({ page, server }, use) => {
+    const plan = readFileSync(join(root, 'demo/skarrow-hut.zygonos.json'))
+    const answer = await fetch(`${server.url}/api/plans/import`, { method: 'POST', body: plan })
+    const { id } = (await answer.json()) as { id: string }
+    await use({
+      id,
+      open: async (stage = 'balance') => {
+        await page.goto(`/plan/${id}/${stage}`)
+        await settled(page)
+      },
+    })
+  },
+})
+
+/** Waits until the page shows the settled report of its latest change. */
+export async function settled(page: Page) {
+  await page.waitForFunction(() => {
+    const d = document.documentElement.dataset
+    return d.settled === 'true' && d.sequence === d.shown
+  })
+}
+
+/** Waits until the server has all that was changed. */
+export async function saved(page: Page) {
+  await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved')
+}
+
+export async function accessible(page: Page) {
+  const found = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+    .analyze()
+  expect(
+    found.violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(' | ')}`),
+  ).toEqual([])
+}
+
+export const ball = (page: Page) => page.locator('[data-ball]').innerText()
+
+export { expect }
