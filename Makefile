@@ -67,8 +67,9 @@ deep:
 	go test ./core/quantity -run NONE -fuzz FuzzParse -fuzztime 60s
 	go test ./core/plan -run NONE -fuzz FuzzRead -fuzztime 60s
 
-bench: $(BIN)
+bench: $(BIN) $(DEPS) browser
 	go test ./core/... -run NONE -bench . -benchtime 1s
+	SPEED=1 npx playwright test -c e2e speed --workers 1 --reporter line
 
 shots: $(BIN) $(DEPS) browser
 	SHOTS=1 npx playwright test -c e2e shots

@@ -59,7 +59,6 @@ export interface HutPlan {
 
 export const test = base.extend<{ hut: HutPlan }, { server: Server }>({
   server: [
-    // eslint-disable-next-line no-empty-pattern
     async ({}, use) => {
       const server = new Server()
       await server.start()

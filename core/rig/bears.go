@@ -1,6 +1,8 @@
 package rig
 
 import (
+	"strings"
+
 	"zygonos/core/finding"
 	"zygonos/core/quantity"
 	"zygonos/core/said"
@@ -60,7 +62,7 @@ func (r *Rig) MassSteps() []finding.Step {
 			pattern = "less %, off since the weighing"
 		}
 		step.Terms = append(step.Terms, finding.StepTerm{
-			Symbol: "m" + subscript(i+1), Says: said.Say(pattern, said.Name(t.Name, "a thing")),
+			Symbol: "m" + subscript(i+1), Says: said.Say(pattern, said.Name(termName(t), "a thing")),
 			Measure: finding.Of(quantity.KindMass, t.Amount), How: t.How, Path: t.Path,
 		})
 	}
@@ -85,9 +87,9 @@ func (r *Rig) SupportSteps() []finding.Step {
 			Low:     t.OnAxle.Low*r.Beam.Axle.Nominal + t.Arm.Low,
 			High:    t.OnAxle.High*r.Beam.Axle.Nominal + t.Arm.High,
 		}
-		says := said.Say("% (%), behind the ball", said.Name(t.Name, "a thing"), said.Between(quantity.KindMass, t.Amount))
+		says := said.Say("% (%), behind the ball", said.Name(termName(t), "a thing"), said.Between(quantity.KindMass, t.Amount))
 		if t.InMass == 0 {
-			says = said.Say("% (%), counted elsewhere, moved by", said.Name(t.Name, "a thing"), said.Between(quantity.KindMass, t.Amount))
+			says = said.Say("% (%), counted elsewhere, moved by", said.Name(termName(t), "a thing"), said.Between(quantity.KindMass, t.Amount))
 		}
 		moments.Terms = append(moments.Terms, finding.StepTerm{Symbol: "x" + subscript(i+1), Says: says,
 			Measure: finding.Of(quantity.KindLength, arm), How: t.How, Path: t.Path})
@@ -101,6 +103,21 @@ func (r *Rig) SupportSteps() []finding.Step {
 		},
 	}
 	return append(r.MassSteps(), moments, ball)
+}
+
+// termName tells a trailer's readings apart.
+func termName(t *statics.Term) string {
+	for end, what := range readingNames {
+		if strings.HasSuffix(t.Path, end) {
+			return t.Name + what
+		}
+	}
+	return t.Name
+}
+
+var readingNames = map[string]string{
+	"/empty/ball": ", scale at the ball", "/empty/axle": ", scale at the axle", "/empty/left": ", left wheel", "/empty/right": ", right wheel",
+	"/empty/mass": ", empty", "/runningGear": ", axle and wheels", "/ends/front": ", front end", "/ends/rear": ", rear end",
 }
 
 var subscripts = []rune("₀₁₂₃₄₅₆₇₈₉")

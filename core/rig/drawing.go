@@ -233,7 +233,9 @@ func (i *Item) elevation(side bool) []scene.Shape {
 	}
 	out = append(out, scene.Disc("centre", at, -i.Z, 0.035))
 	if side && w > 0.35 {
-		out = append(out, scene.Label("load-name", "middle", (a+b)/2, (top+bottom)/2, said.Say("%", said.Name(i.Name, "load"))))
+		label := scene.Label("load-name", "middle", (a+b)/2, (top+bottom)/2, said.Say("%", said.Name(i.Name, "load")))
+		label.Room = w
+		out = append(out, label)
 	}
 	return out
 }
@@ -302,10 +304,23 @@ func (r *Rig) handles(above bool) []scene.Handle {
 			Min: from, Max: to, Step: 0.01, Coarse: 0.1, Label: said.Say("% along the deck", said.Name(i.Name, "load")), Snaps: []float64{}}
 		shift := float64(i.At.Back) - i.Front
 		h.Snaps = append(h.Snaps, from, to)
+		// The faces of the nearest neighbours before and behind.
+		before, behind := math.Inf(-1), math.Inf(1)
 		for n := range r.Items {
 			if o := &r.Items[n]; o != i && i.Overlaps(o) {
-				h.Snaps = append(h.Snaps, o.Rear+shift, o.Front-i.Length()+shift)
+				if o.Rear <= i.X {
+					before = max(before, o.Rear)
+				}
+				if o.Front >= i.X {
+					behind = min(behind, o.Front)
+				}
 			}
+		}
+		if before > math.Inf(-1) {
+			h.Snaps = append(h.Snaps, before+shift)
+		}
+		if behind < math.Inf(1) {
+			h.Snaps = append(h.Snaps, behind-i.Length()+shift)
 		}
 		out = append(out, h)
 		if above {

@@ -29,6 +29,7 @@ type Shape struct {
 	Radius float64       `json:"radius,omitempty"`
 	Says   said.Sentence `json:"says,omitempty"`
 	Anchor string        `json:"anchor,omitempty"` // text: start, middle, end
+	Room   float64       `json:"room,omitempty"`   // text: m that it may take; it is cut to fit
 	Thing  string        `json:"thing,omitempty"`  // path of the plan's thing that it shows
 }
 

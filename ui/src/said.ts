@@ -1,5 +1,5 @@
 // Renders sentences that the core sends as data.
-import type { Measure, Piece, Sentence } from '@/generated/types'
+import type { Finding, Measure, Piece, Sentence } from '@/generated/types'
 import { print, printRange, type Locale } from '@/quantities'
 
 export type Terms = Record<string, Record<string, string>>
@@ -13,6 +13,12 @@ export function term(terms: Terms, key: string, region: string): string {
   const word = words ? (words[region] ?? words.uk ?? small) : small
   return capital ? word.charAt(0).toUpperCase() + word.slice(1) : word
 }
+
+/** Identifies a finding across reports, as the core's Finding.Key does. */
+export const keyOf = (f: Finding) =>
+  [f.code, f.scope.trailer, f.scope.outing, f.scope.state, f.scope.school, f.subject]
+    .map((x) => x ?? '')
+    .join('|')
 
 /** Keeps a number and its unit on one line. */
 export const unbroken = (s: string) => s.replace(/(\d['"]?) (?=[a-z%m0-9])/g, '$1\u00a0')

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 // The ball load on its scale: the allowed window, the figure, its range of doubt.
 import { computed } from 'vue'
+import FigureButton from './FigureButton.vue'
 import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
 
@@ -21,7 +22,9 @@ const at = (kg: number) => (100 * (kg - span.value.low)) / (span.value.high - sp
     <p class="flex items-baseline justify-between gap-2">
       <span class="font-semibold">{{ name }}</span>
       <span
-        ><b class="text-xl" data-ball>{{ nominal(f?.ball) }}</b
+        ><FigureButton code="balance.ball-window" class="text-xl" data-ball>{{
+          nominal(f?.ball)
+        }}</FigureButton
         ><span v-if="f?.share" class="text-soft"> · {{ nominal(f.share) }}</span></span
       >
     </p>

@@ -2,17 +2,14 @@
 // The checks, worst first: five rows, the rest behind a button, minor unknowns
 // counted.
 import { computed, ref } from 'vue'
-import type { Finding } from '@/generated/types'
 import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
 import FindingCard from './FindingCard.vue'
 import OutcomeMark from './OutcomeMark.vue'
-import WorkingDialog from './WorkingDialog.vue'
 
 const workspace = useWorkspace()
 const { say } = useWords()
 const all = ref(false)
-const opened = ref<Finding>()
 
 const findings = computed(() => workspace.report?.findings ?? [])
 const unknown = computed(() => findings.value.filter((f) => f.outcome === 'unknown' && f.essential))
@@ -31,10 +28,10 @@ const names = computed(() => unknown.value.map((f) => say(f.title)).join(', '))
     <h2 id="checks-title" class="text-lg font-bold">Checks</h2>
     <p v-if="!findings.length" class="text-soft py-2">Nothing to check yet.</p>
     <template v-if="all">
-      <FindingCard v-for="f in findings" :key="f.code + f.subject" :finding="f" @working="opened = $event" />
+      <FindingCard v-for="f in findings" :key="f.code + f.subject" :finding="f" />
     </template>
     <template v-else>
-      <FindingCard v-for="f in fails" :key="f.code + f.subject" :finding="f" @working="opened = $event" />
+      <FindingCard v-for="f in fails" :key="f.code + f.subject" :finding="f" />
       <article
         v-if="unknown.length"
         class="border-rule flex items-start gap-2 border-t py-2.5 first:border-t-0"
@@ -45,7 +42,7 @@ const names = computed(() => unknown.value.map((f) => say(f.title)).join(', '))
           <b>{{ unknown.length }} not known:</b> {{ names }}.
         </p>
       </article>
-      <FindingCard v-for="f in rest" :key="f.code + f.subject" :finding="f" @working="opened = $event" />
+      <FindingCard v-for="f in rest" :key="f.code + f.subject" :finding="f" />
     </template>
     <button
       v-if="findings.length > 5"
@@ -56,6 +53,5 @@ const names = computed(() => unknown.value.map((f) => say(f.title)).join(', '))
       {{ all ? 'Show the first ones' : `All ${findings.length} checks` }}
       <span v-if="!all && minor.length" class="text-unknown">· {{ minor.length }} minor not known</span>
     </button>
-    <WorkingDialog :finding="opened" @closed="opened = undefined" />
   </section>
 </template>

@@ -2,17 +2,14 @@
 // One check: outcome, sentence, ways out, and the way to its working.
 import { computed } from 'vue'
 import type { Finding, Fix } from '@/generated/types'
+import { keyOf } from '@/said'
 import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
 import OutcomeMark from './OutcomeMark.vue'
 
 const props = defineProps<{ finding: Finding }>()
-const emit = defineEmits<{ working: [Finding] }>()
 const workspace = useWorkspace()
 const { say, nominal } = useWords()
-
-const keyOf = (f: Finding) =>
-  [f.code, f.scope.trailer, f.scope.outing, f.scope.state, f.scope.school, f.subject].join('|')
 
 /** Fixes come with the settled report; the older ones stay, marked as following. */
 const fixes = computed<Fix[]>(
@@ -62,7 +59,7 @@ const previewed = (x: Fix) => workspace.preview?.fix === x
     <button
       v-if="finding.hasWork"
       class="text-deep mt-1 ml-7 min-h-6 text-sm underline underline-offset-2"
-      @click="emit('working', finding)"
+      @click="workspace.opened = keyOf(finding)"
     >
       Show the working
     </button>

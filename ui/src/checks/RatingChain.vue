@@ -32,13 +32,18 @@ const band = (l: Link) => {
       <span class="truncate" :class="{ 'font-bold': l.weakest }"
         >{{ say(l.name) }}<span v-if="l.weakest"> · weakest</span></span
       >
-      <span class="text-right text-sm">
+      <button
+        class="min-h-6 text-right text-sm"
+        :class="{ 'underline decoration-dotted underline-offset-4': l.share }"
+        :disabled="!l.share"
+        @click="workspace.opened = l.key"
+      >
         <template v-if="l.share"
           >{{ nominal(l.figure) }} of {{ nominal(l.limit) }} ·
           <b>{{ print('share', l.share.value) }}</b></template
         >
         <template v-else>Not known</template>
-      </span>
+      </button>
       <svg
         v-if="l.share"
         class="col-span-2 col-start-2 h-2 w-full"

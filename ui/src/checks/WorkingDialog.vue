@@ -2,31 +2,35 @@
 // The working behind a figure: each formula, what went in, where it came from.
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { XMarkIcon } from '@heroicons/vue/24/outline'
-import { ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { api } from '@/api'
-import type { Finding, Step } from '@/generated/types'
+import type { Step } from '@/generated/types'
+import { keyOf } from '@/said'
 import { useWorkspace } from '@/stores/workspace'
 import { howWords, useWords } from '@/words'
 import OutcomeMark from './OutcomeMark.vue'
 
-const props = defineProps<{ finding?: Finding }>()
-const emit = defineEmits<{ closed: [] }>()
 const workspace = useWorkspace()
+const finding = computed(() => workspace.report?.findings.find((f) => keyOf(f) === workspace.opened))
+const close = () => (workspace.opened = '')
 const { say, measure } = useWords()
 const steps = ref<Step[]>()
 const failure = ref('')
 
 watch(
-  () => props.finding,
-  async (f) => {
+  () => workspace.opened,
+  async (key) => {
+    const f = finding.value
     steps.value = undefined
     failure.value = ''
     if (!f || !workspace.plan) return
-    const s = f.scope
-    const key = [f.code, s.trailer, s.outing, s.state, s.school, f.subject].map((x) => x ?? '').join('|')
     try {
       steps.value = await api.working(
-        { plan: workspace.preview?.plan ?? workspace.plan, outing: s.outing ?? '', trailer: s.trailer ?? '' },
+        {
+          plan: workspace.preview?.plan ?? workspace.plan,
+          outing: f.scope.outing ?? '',
+          trailer: f.scope.trailer ?? '',
+        },
         key,
       )
     } catch (e) {
@@ -38,14 +42,14 @@ const known = (how: string, kind: string) => howWords[how]?.[kind === 'length' ?
 </script>
 
 <template>
-  <Dialog :open="!!finding" class="relative z-40" @close="emit('closed')">
+  <Dialog :open="!!finding" class="relative z-40" @close="close()">
     <div class="fixed inset-0 bg-black/50" aria-hidden="true" />
     <div class="fixed inset-0 flex items-center justify-center p-3">
       <DialogPanel class="plate flex max-h-full w-full max-w-3xl flex-col p-4 shadow-xl">
         <div class="flex items-start gap-3">
           <OutcomeMark v-if="finding" :outcome="finding.outcome" class="mt-1" />
           <DialogTitle class="flex-1 text-lg font-bold">{{ say(finding?.says) }}</DialogTitle>
-          <button class="act" aria-label="Close" @click="emit('closed')"><XMarkIcon class="size-5" /></button>
+          <button class="act" aria-label="Close" @click="close()"><XMarkIcon class="size-5" /></button>
         </div>
         <div class="mt-2 overflow-auto" tabindex="0" role="region" aria-label="Working">
           <p v-if="failure" class="text-fails">{{ failure }}</p>

@@ -21,6 +21,12 @@ const views = computed(() =>
   (workspace.report?.views ?? []).filter((v) => !props.only || props.only.includes(v.id)),
 )
 const named = (id: string) => views.value.find((v) => v.id === id)
+const legend = [
+  ['press', 'presses down'],
+  ['reaction', 'ball and axle push up'],
+  ['window', 'where the ball should be'],
+  ['doubt', 'as far as the guesses go'],
+] as const
 const order = ['side', 'beam', 'plan', 'rear']
 const column = computed(() => ['side', 'beam', 'plan'].map(named).filter((v): v is View => !!v))
 const rear = computed(() => named('rear'))
@@ -65,7 +71,25 @@ const scale = computed(() => {
       <div>
         <SceneView v-for="v in column" :key="v.id" :view="v" :scale="scale" />
       </div>
-      <SceneView v-if="rear" :view="rear" :scale="scale" />
+      <div v-if="rear">
+        <SceneView :view="rear" :scale="scale" />
+        <ul v-if="named('beam')" class="text-soft mt-6 space-y-1 pl-3 text-sm" aria-label="Signs of the beam">
+          <li v-for="[sign, word] in legend" :key="word" class="flex items-center gap-2">
+            <svg class="drawing shrink-0" width="22" height="16" viewBox="0 0 22 16" aria-hidden="true">
+              <rect
+                v-if="sign === 'window' || sign === 'doubt'"
+                x="2"
+                y="3"
+                width="18"
+                height="10"
+                :class="sign"
+              />
+              <path v-else d="M11 2v12" :class="sign" />
+            </svg>
+            {{ word }}
+          </li>
+        </ul>
+      </div>
     </div>
   </div>
 </template>

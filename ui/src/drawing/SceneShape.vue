@@ -7,6 +7,13 @@ import { useWords } from '@/words'
 const props = defineProps<{ shape: Shape; scale: number }>()
 const { say } = useWords()
 const points = computed(() => props.shape.points.map((p) => `${round(p[0])},${round(p[1])}`).join(' '))
+/** A text that must fit is cut by the usual width of a letter at 13 px. */
+const label = computed(() => {
+  const text = say(props.shape.says)
+  const fits = props.shape.room ? Math.floor((props.shape.room * props.scale) / 7.2) : Infinity
+  const letters = [...text]
+  return letters.length <= fits ? text : letters.slice(0, Math.max(1, fits - 1)).join('') + '…'
+})
 const anchor = computed(() => props.shape.anchor as 'start' | 'middle' | 'end' | undefined)
 const round = (v: number) => Math.round(v * 1e4) / 1e4
 </script>
@@ -30,6 +37,6 @@ const round = (v: number) => Math.round(v * 1e4) / 1e4
     dominant-baseline="middle"
     :font-size="13 / scale"
   >
-    {{ say(shape.says) }}
+    {{ label }}
   </text>
 </template>

@@ -20,7 +20,9 @@ const name = computed(
 <template>
   <Listbox :model-value="value" @update:model-value="(v: T) => emit('chosen', v)">
     <div class="relative min-w-0">
-      <ListboxLabel class="text-soft block text-sm" :class="{ 'sr-only': tight }">{{ label }}</ListboxLabel>
+      <ListboxLabel class="text-soft mb-0.5 block text-sm" :class="{ 'sr-only': tight }">{{
+        label
+      }}</ListboxLabel>
       <ListboxButton class="box flex items-center justify-between gap-1 text-left">
         <span class="truncate">{{ name }}</span>
         <ChevronUpDownIcon class="size-5 shrink-0" aria-hidden="true" />

@@ -66,7 +66,7 @@ function leave() {
 
 <template>
   <div class="min-w-0">
-    <label :for="id" class="text-soft block text-sm" :class="{ 'sr-only': tight }">{{ label }}</label>
+    <label :for="id" class="text-soft mb-0.5 block text-sm" :class="{ 'sr-only': tight }">{{ label }}</label>
     <div class="relative">
       <input
         :id="id"

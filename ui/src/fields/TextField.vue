@@ -11,7 +11,7 @@ const value = computed(() => (workspace.get(props.path) as string | undefined) ?
 
 <template>
   <div class="min-w-0">
-    <label :for="id" class="text-soft block text-sm" :class="{ 'sr-only': tight }">{{ label }}</label>
+    <label :for="id" class="text-soft mb-0.5 block text-sm" :class="{ 'sr-only': tight }">{{ label }}</label>
     <input
       :id="id"
       class="box"

@@ -368,6 +368,7 @@ export interface Shape {
   radius?: number;
   says?: Sentence;
   anchor?: string;
+  room?: number;
   thing?: string;
 }
 export interface Handle {

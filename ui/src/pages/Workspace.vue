@@ -7,6 +7,7 @@ import { useRouter } from 'vue-router'
 import CheckList from '@/checks/CheckList.vue'
 import NextList from '@/checks/NextList.vue'
 import WeakestLink from '@/checks/WeakestLink.vue'
+import WorkingDialog from '@/checks/WorkingDialog.vue'
 import ConflictDialog from '@/parts/ConflictDialog.vue'
 import PlanStrip from '@/parts/PlanStrip.vue'
 import ShortcutsDialog from '@/parts/ShortcutsDialog.vue'
@@ -130,6 +131,7 @@ async function go(path: string) {
       </div>
       <h1 v-else class="text-soft">Opening the plan…</h1>
     </main>
+    <WorkingDialog />
     <ConflictDialog />
     <ShortcutsDialog :open="help" @closed="help = false" />
   </div>

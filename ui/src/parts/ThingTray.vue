@@ -15,10 +15,8 @@ import ChoiceField from '@/fields/ChoiceField.vue'
 import EstimateField from '@/fields/EstimateField.vue'
 import QuantityField from '@/fields/QuantityField.vue'
 import { useWorkspace } from '@/stores/workspace'
-import { useWords } from '@/words'
 
 const workspace = useWorkspace()
-const { say } = useWords()
 
 const things = computed(() => workspace.report?.things ?? [])
 const thing = computed(() => things.value.find((t) => t.path === workspace.selected))
@@ -170,8 +168,7 @@ function turn() {
         <ArrowRightIcon class="size-5" />
       </button>
       <p class="text-soft max-w-80 text-sm">
-        {{ say(axle.label) }}: a bolted axle moves only from hole to hole. Never work under a trailer that
-        stands on a jack alone.
+        A bolted axle moves only from hole to hole. Never work under a trailer that stands on a jack alone.
       </p>
     </div>
     <div v-else class="flex flex-wrap items-center gap-2">

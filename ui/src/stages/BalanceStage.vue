@@ -1,9 +1,10 @@
 <script setup lang="ts">
 // Where the weight presses: the rig, the beam under it, the thing in hand.
 import { computed } from 'vue'
+import BallGauge from '@/checks/BallGauge.vue'
+import FigureButton from '@/checks/FigureButton.vue'
 import RigDrawing from '@/drawing/RigDrawing.vue'
 import ThingTray from '@/parts/ThingTray.vue'
-import BallGauge from '@/checks/BallGauge.vue'
 import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
 
@@ -12,10 +13,10 @@ const { nominal, term } = useWords()
 const figures = computed(() => {
   const f = workspace.report?.figures
   return [
-    { name: 'Loaded trailer', m: f?.mass },
-    { name: 'On the axle', m: f?.axle },
-    { name: 'Left wheel', m: f?.left },
-    { name: 'Right wheel', m: f?.right },
+    { name: 'Loaded trailer', m: f?.mass, code: 'towing.link.gross' },
+    { name: 'On the axle', m: f?.axle, code: 'balance.ball-window' },
+    { name: 'Left wheel', m: f?.left, code: 'balance.sides' },
+    { name: 'Right wheel', m: f?.right, code: 'balance.sides' },
   ]
 })
 </script>
@@ -27,7 +28,9 @@ const figures = computed(() => {
       <dl class="grid flex-1 grid-cols-2 justify-between gap-x-5 gap-y-1 sm:flex sm:flex-wrap">
         <div v-for="f in figures" :key="f.name">
           <dt class="text-soft text-sm">{{ f.name }}</dt>
-          <dd class="font-bold" :class="{ 'text-unknown': !f.m }">{{ nominal(f.m) }}</dd>
+          <dd>
+            <FigureButton :code="f.code" :class="{ 'text-unknown': !f.m }">{{ nominal(f.m) }}</FigureButton>
+          </dd>
         </div>
       </dl>
     </div>

@@ -7,6 +7,7 @@ import ChoiceField from '@/fields/ChoiceField.vue'
 import EstimateField from '@/fields/EstimateField.vue'
 import PlanQuantity from '@/fields/PlanQuantity.vue'
 import TextField from '@/fields/TextField.vue'
+import LoadDetails from './LoadDetails.vue'
 import type { Op } from '@/generated/types'
 import { newId } from '@/stores/patch'
 import { useReference } from '@/stores/reference'
@@ -144,6 +145,7 @@ function addOuting() {
           hint="the middle"
           usual="guessed"
         />
+        <LoadDetails :id="id" class="md:col-span-2" :load="l" />
         <div class="flex flex-wrap items-end gap-2">
           <button v-if="outing" class="act" @click="place(id, !placed(id))">
             {{ placed(id) ? 'Leave at home' : 'Take along' }}

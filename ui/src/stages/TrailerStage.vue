@@ -2,6 +2,7 @@
 // The trailer: what its plate says, its lengths, how its empty weight is known.
 import { PlusIcon } from '@heroicons/vue/20/solid'
 import { computed } from 'vue'
+import FigureButton from '@/checks/FigureButton.vue'
 import RatingChain from '@/checks/RatingChain.vue'
 import RigDrawing from '@/drawing/RigDrawing.vue'
 import ChoiceField from '@/fields/ChoiceField.vue'
@@ -66,6 +67,13 @@ function label(value: number | undefined) {
   )
 }
 
+/** An axle that can be moved starts with 200 mm either way and a common hole pitch. */
+function axleMoves() {
+  const at = trailer.value?.couplingToAxle?.value ?? 2.5
+  const range = { min: Math.max(0.1, at - 0.2), max: at + 0.2, pitch: 0.05 }
+  set('axleMoves', trailer.value?.axleMoves ? undefined : range, 'axle')
+}
+
 function add() {
   const id = newId('trailer')
   const order = Math.max(0, ...Object.values(workspace.plan?.trailers ?? {}).map((t) => t.order)) + 1
@@ -93,7 +101,12 @@ function add() {
         <h2 class="text-lg font-bold">Its ratings</h2>
         <button class="act" @click="add"><PlusIcon class="size-5" />Another trailer</button>
       </div>
-      <p v-if="payload" class="mt-1" data-payload>{{ say(payload.says) }}</p>
+      <p v-if="payload" class="mt-1" data-payload>
+        {{ say(payload.says) }}
+        <FigureButton v-if="payload.hasWork" code="towing.payload" class="text-deep"
+          >Show the working</FigureButton
+        >
+      </p>
       <RatingChain class="mt-2" stage="trailer" />
       <div class="mt-4 grid gap-x-4 gap-y-3 md:grid-cols-2">
         <TextField :path="path('name')" label="Name" />
@@ -206,6 +219,19 @@ function add() {
         />
         <PlanQuantity :path="path('wheelDiameter')" label="Wheel, over all" kind="length" />
         <PlanQuantity :path="path('sideHeight')" label="Sides, height" kind="length" />
+        <template v-if="trailer.axleMoves">
+          <PlanQuantity :path="path('axleMoves/min')" label="Axle may stand from" kind="length" />
+          <PlanQuantity :path="path('axleMoves/max')" label="to, behind the coupling" kind="length" />
+          <PlanQuantity
+            :path="path('axleMoves/pitch')"
+            label="in holes each"
+            kind="length"
+            hint="0: anywhere"
+          />
+        </template>
+        <button class="act min-h-11 self-end" @click="axleMoves">
+          {{ trailer.axleMoves ? 'The axle is fixed' : 'The axle can be moved' }}
+        </button>
       </div>
     </div>
     <div v-if="trailer" class="plate p-3">
@@ -252,6 +278,13 @@ function add() {
           label="Both wheels together read"
           kind="mass"
           :hint="term('weighbridge')"
+        />
+        <PlanQuantity
+          v-if="trailer.axleMoves"
+          :path="path('empty/axleAt')"
+          label="The axle stood then, behind the coupling"
+          kind="length"
+          hint="as now"
         />
         <PlanQuantity :path="path('empty/left/mass')" label="Left wheel reads" kind="mass" />
         <PlanQuantity :path="path('empty/right/mass')" label="Right wheel reads" kind="mass" />

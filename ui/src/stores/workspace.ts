@@ -19,6 +19,7 @@ interface Entry {
 export type SaveState = 'saved' | 'waiting' | 'saving' | 'offline' | 'conflict' | 'refused'
 
 const restMs = 150 // of stillness before the settled tier is asked for
+const draftMs = 120 // at most so often, work goes to this device's own store
 const saveMs = 700 // of stillness before a save
 
 export const useWorkspace = defineStore('workspace', () => {
@@ -29,6 +30,7 @@ export const useWorkspace = defineStore('workspace', () => {
   const outing = ref('')
   const trailer = ref('')
   const selected = ref('') // path of the thing in hand
+  const opened = ref('') // key of the finding whose working is open
   const preview = shallowRef<{ fix: Fix; plan: Plan }>()
 
   const locale = computed<Locale>(() => ({
@@ -199,10 +201,12 @@ export const useWorkspace = defineStore('workspace', () => {
     let saveId = uuid()
     let label = ''
 
+    let drafting: ReturnType<typeof setTimeout> | undefined
+
     function note() {
       if (!plan.value) return
       saveId = uuid()
-      keepDraft()
+      drafting ??= setTimeout(keepDraft, draftMs)
       if (saveState.value === 'conflict') return
       saveState.value = 'waiting'
       clearTimeout(timer)
@@ -210,7 +214,9 @@ export const useWorkspace = defineStore('workspace', () => {
     }
 
     function keepDraft() {
-      if (plan.value) void drafts.keep(id.value, { base: revision.value, saveId, plan: plan.value })
+      clearTimeout(drafting)
+      drafting = undefined
+      if (plan.value && saveState.value !== 'saved') void drafts.keep(id.value, { base: revision.value, saveId, plan: plan.value })
     }
 
     async function send() {
@@ -264,6 +270,8 @@ export const useWorkspace = defineStore('workspace', () => {
 
     function stop() {
       clearTimeout(timer)
+      clearTimeout(drafting)
+      drafting = undefined
     }
     return { note, send, resume, named, stop }
   })()
@@ -316,7 +324,7 @@ export const useWorkspace = defineStore('workspace', () => {
   }
 
   return {
-    ...{ id, plan, report, failure, outing, trailer, selected, preview, locale },
+    ...{ id, plan, report, failure, outing, trailer, selected, opened, preview, locale },
     ...{ past, future, sequence, shown, settled, settledReport },
     ...{ saveState, saveProblem, revision },
     ...{ edit, setAt, get, undo, redo, show, hide, apply, choose, open, keepAsCopy, reload, bringBack },

@@ -1,0 +1,44 @@
+// The pictures of docs/screenshots, from the demo plans; run by make shots.
+import { join } from 'node:path'
+import { settled, test } from './rig'
+
+const file = (name: string) => join(import.meta.dirname, '../docs/screenshots', `${name}.png`)
+
+test('plans and first run', async ({ page }) => {
+  await page.goto('/')
+  await page.locator('[data-plans]').waitFor()
+  await page.screenshot({ path: file('plans') })
+  await page.goto('/new')
+  for (let i = 0; i < 3; i++) await page.locator('.act-main').click()
+  await page.getByLabel('Coupling head to axle').fill('2.4 m')
+  await page.screenshot({ path: file('first-run') })
+})
+
+for (const stage of ['balance', 'trailer', 'vehicle', 'job']) {
+  test(stage, async ({ page }) => {
+    await page.goto(`/plan/skarrow-hut/${stage}`)
+    await settled(page)
+    if (stage === 'balance') await page.getByRole('button', { name: 'Pea gravel', exact: true }).click()
+    await page.evaluate(() => document.fonts.ready)
+    await page.screenshot({ path: file(stage) })
+  })
+}
+
+test('working', async ({ page }) => {
+  await page.goto('/plan/skarrow-hut/balance')
+  await settled(page)
+  await page.locator('[data-ball]').click()
+  await page.getByText('R_ball = m').waitFor()
+  await page.screenshot({ path: file('working') })
+})
+
+test('phone, dark', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.goto('/plan/skarrow-hut/balance')
+  await settled(page)
+  await page.screenshot({ path: file('phone') })
+  await page.setViewportSize({ width: 1280, height: 800 })
+  await page.evaluate(() => (document.documentElement.dataset.theme = 'dark'))
+  await settled(page)
+  await page.screenshot({ path: file('dark') })
+})
