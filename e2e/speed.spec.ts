@@ -9,7 +9,9 @@ import { settled, test } from './rig'
 const root = join(import.meta.dirname, '..')
 const at = (all: number[], p: number) => all.sort((a, b) => a - b)[Math.floor((all.length - 1) * p)]!
 const tell = (what: string, all: number[]) =>
-  console.log(`${what}: p50 ${at(all, 0.5).toFixed(1)} ms, p95 ${at(all, 0.95).toFixed(1)} ms (${all.length} times)`)
+  console.log(
+    `${what}: p50 ${at(all, 0.5).toFixed(1)} ms, p95 ${at(all, 0.95).toFixed(1)} ms (${all.length} times)`,
+  )
 
 test.describe.configure({ mode: 'serial' })
 
@@ -59,7 +61,10 @@ test('pointer move to repainted figure', async ({ page, hut }) => {
   }
   await page.mouse.up()
   await settled(page)
-  tell('pointer move to repainted figure', await page.evaluate(() => (window as unknown as { log: number[] }).log))
+  tell(
+    'pointer move to repainted figure',
+    await page.evaluate(() => (window as unknown as { log: number[] }).log),
+  )
 })
 
 test('first load and start', async ({ page, server }) => {
@@ -75,14 +80,18 @@ test('first load and start', async ({ page, server }) => {
   await settled(page)
   const rig = [...sizes.values()].reduce((a, b) => a + b, 0)
   const fonts = readdirSync(join(root, 'ui/dist/assets')).filter((f) => f.endsWith('.woff2'))
-  console.log(`first screen ${(list / 1024).toFixed(1)} kB, with the rig ${(rig / 1024).toFixed(1)} kB, JS and CSS gzipped; ${fonts.length} font files`)
+  console.log(
+    `first screen ${(list / 1024).toFixed(1)} kB, with the rig ${(rig / 1024).toFixed(1)} kB, JS and CSS gzipped; ${fonts.length} font files`,
+  )
 
   const db = join(mkdtempSync(join(tmpdir(), 'zygonos-start-')), 'plans.db')
   const all: number[] = []
   for (let i = 0; i < 8; i++) {
     const start = performance.now()
     const child = spawn(join(root, 'bin/zygonos'), [i ? 'serve' : 'demo', '-addr', '127.0.0.1:0', '-db', db])
-    const url = await new Promise<string>((done) => child.stdout.on('data', (d) => done(/http\S+/.exec(String(d))![0])))
+    const url = await new Promise<string>((done) =>
+      child.stdout.on('data', (d) => done(/http\S+/.exec(String(d))![0])),
+    )
     await (await fetch(`${url}/api/plans`)).text()
     if (i) all.push(performance.now() - start)
     const gone = new Promise((done) => child.on('exit', done))

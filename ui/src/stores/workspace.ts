@@ -216,7 +216,8 @@ export const useWorkspace = defineStore('workspace', () => {
     function keepDraft() {
       clearTimeout(drafting)
       drafting = undefined
-      if (plan.value && saveState.value !== 'saved') void drafts.keep(id.value, { base: revision.value, saveId, plan: plan.value })
+      if (plan.value && saveState.value !== 'saved')
+        void drafts.keep(id.value, { base: revision.value, saveId, plan: plan.value })
     }
 
     async function send() {

@@ -1,0 +1,221 @@
+package review_test
+
+import (
+	"encoding/json"
+	"fmt"
+	"math"
+	"math/rand/v2"
+	"sort"
+	"strings"
+	"testing"
+
+	"zygonos/core/finding"
+	"zygonos/core/internal/sample"
+	"zygonos/core/plan"
+	"zygonos/core/quantity"
+	"zygonos/core/review"
+	"zygonos/core/studies"
+	"zygonos/demo"
+)
+
+// leaves lists the path of every member of a document, inner ones too.
+func leaves(v any, path string, into *[]string) {
+	m, ok := v.(map[string]any)
+	if !ok {
+		return
+	}
+	keys := make([]string, 0, len(m))
+	for k := range m {
+		keys = append(keys, k)
+	}
+	sort.Strings(keys)
+	for _, k := range keys {
+		*into = append(*into, path+"/"+k)
+		leaves(m[k], path+"/"+k, into)
+	}
+}
+
+func demoDoc(t *testing.T) (*plan.Plan, []string) {
+	t.Helper()
+	data, err := demo.Files.ReadFile("skarrow-hut.zygonos.json")
+	if err != nil {
+		t.Fatal(err)
+	}
+	var doc any
+	if err := json.Unmarshal(data, &doc); err != nil {
+		t.Fatal(err)
+	}
+	p, err := plan.Read(data)
+	if err != nil {
+		t.Fatal(err)
+	}
+	var paths []string
+	leaves(doc, "", &paths)
+	return p, paths
+}
+
+// sound holds a report against what every report must be: it can be sent, each
+// unknown is told what it needs, each working can be made, nothing that is not
+// a number is shown, and the headline does not promise more than was checked.
+func sound(t *testing.T, what string, rep *review.Report, l quantity.Locale) {
+	t.Helper()
+	data, err := json.Marshal(rep)
+	if err != nil {
+		t.Fatalf("%s: %v", what, err)
+	}
+	if strings.Contains(string(data), "NaN") || strings.Contains(string(data), "Inf") {
+		t.Errorf("%s: the report holds what is no number", what)
+	}
+	keys := map[string]bool{}
+	for i := range rep.Findings {
+		f := &rep.Findings[i]
+		if keys[f.Key()] {
+			t.Errorf("%s: two findings under %s", what, f.Key())
+		}
+		keys[f.Key()] = true
+		text := f.Says.Text(l)
+		if text == "" || strings.Contains(text, "–") || strings.Contains(text, "%!") || strings.Contains(text, "{") {
+			t.Errorf("%s: %s says %q", what, f.Code, text)
+		}
+		if f.Outcome == finding.Holds && f.Essential && f.Figure == nil {
+			t.Errorf("%s: %s holds without a figure", what, f.Code)
+		}
+		if f.HasWork && len(f.Work()) == 0 {
+			t.Errorf("%s: %s has no working", what, f.Code)
+		}
+	}
+	if rep.Headline.Outcome == finding.Holds && rep.Headline.Checked < rep.Headline.Of {
+		t.Errorf("%s: the headline holds with %d of %d checked", what, rep.Headline.Checked, rep.Headline.Of)
+	}
+}
+
+// Whatever single member is taken out of the demo plan, the review gives a
+// sound report.
+func TestTotalWithoutAnyMember(t *testing.T) {
+	p, paths := demoDoc(t)
+	tried := 0
+	for _, path := range paths {
+		cut, err := plan.Apply(p, []finding.Op{{Op: "remove", Path: path}})
+		if err != nil {
+			t.Errorf("%s: %v", path, err)
+			continue
+		}
+		tried++
+		for _, outing := range []string{"gravel-day", "boat-day"} {
+			sound(t, "without "+path, review.Review(cut, review.Request{Outing: outing}), cut.Locale())
+		}
+	}
+	if tried < 200 {
+		t.Errorf("only %d members were tried", tried)
+	}
+}
+
+// Whatever number is put for any other, the review gives a sound report.
+func TestTotalWithOddNumbers(t *testing.T) {
+	p, paths := demoDoc(t)
+	for _, path := range paths {
+		for _, v := range []float64{0, -1, 1e-9, 3.7, 1e9} {
+			odd, err := plan.Apply(p, []finding.Op{{Op: "replace", Path: path, Value: v}})
+			if err != nil {
+				continue // a number does not fit there
+			}
+			sound(t, fmt.Sprintf("%s = %v", path, v), review.Review(odd, review.Request{Outing: "two-seater-day"}), odd.Locale())
+		}
+	}
+}
+
+// Several members at once, in every region and both unit systems, settled too.
+func TestTotalAtRandom(t *testing.T) {
+	p, paths := demoDoc(t)
+	r := rand.New(rand.NewPCG(11, 12))
+	for range 150 {
+		q := p
+		for range 1 + r.IntN(12) {
+			if cut, err := plan.Apply(q, []finding.Op{{Op: "remove", Path: paths[r.IntN(len(paths))]}}); err == nil {
+				q = cut
+			}
+		}
+		q.Region = quantity.Regions[r.IntN(5)]
+		q.Units = []quantity.System{quantity.Metric, quantity.Imperial}[r.IntN(2)]
+		sound(t, "at random", studies.Settled(q, review.Request{}), q.Locale())
+	}
+}
+
+// Mirroring every place mirrors the wheels and leaves ball and axle alone.
+func TestMirror(t *testing.T) {
+	p := sample.Plan(t, sample.Crate+"/at/right", `0.13`, "/loads/crate/centre/right", `{"value":0.04,"plusMinus":0.01,"how":"weighed"}`)
+	m := sample.Plan(t, sample.Crate+"/at/right", `-0.13`, "/loads/crate/centre/right", `{"value":-0.04,"plusMinus":0.01,"how":"weighed"}`)
+	a, b := review.Review(p, review.Request{}).Figures, review.Review(m, review.Request{}).Figures
+	for _, pair := range [][2]*finding.Measure{{a.Left, b.Right}, {a.Right, b.Left}, {a.Ball, b.Ball}, {a.Axle, b.Axle}} {
+		if math.Abs(pair[0].Value-pair[1].Value) > 1e-9 || math.Abs(*pair[0].Low-*pair[1].Low) > 1e-9 || math.Abs(*pair[0].High-*pair[1].High) > 1e-9 {
+			t.Errorf("%+v is not mirrored by %+v", pair[0], pair[1])
+		}
+	}
+}
+
+// Rearward never raises the ball load; heavier never lightens the axle.
+func TestMonotone(t *testing.T) {
+	last := math.Inf(1)
+	for back := 0.0; back <= 1.5; back += 0.05 {
+		f := review.Review(sample.Plan(t, sample.Crate+"/at/back", fmt.Sprint(back)), review.Request{}).Figures
+		if f.Ball.Value >= last {
+			t.Errorf("at %.2f m the ball bears %v, before %v", back, f.Ball.Value, last)
+		}
+		last = f.Ball.Value
+		if sum := f.Ball.Value + f.Axle.Value; math.Abs(sum-f.Mass.Value) > 1e-9 {
+			t.Errorf("ball and axle bear %v of %v", sum, f.Mass.Value)
+		}
+	}
+	last = 0
+	for m := 50.0; m <= 900; m += 50 {
+		f := review.Review(sample.Plan(t, "/loads/crate/mass/value", fmt.Sprint(m)), review.Request{}).Figures
+		if f.Axle.Value <= last {
+			t.Errorf("with %v kg the axle bears %v, before %v", m, f.Axle.Value, last)
+		}
+		last = f.Axle.Value
+	}
+}
+
+// Findings and headline speak the region's words.
+func TestWordsOfTheRegion(t *testing.T) {
+	for region, want := range map[string][]string{
+		"na": {"Tongue weight", "Coupler", "GVWR", "Tires", "GCWR"},
+		"uk": {"Noseweight", "Coupling head", "MAM", "Tyres", "Gross train weight"},
+		"eu": {"Noseweight", "Coupling head", "permissible mass", "Tyres", "Permissible train mass"},
+		"au": {"Ball weight", "Coupling", "ATM", "GTM", "GCM"},
+		"nz": {"Ball weight", "Coupling", "gross laden mass", "Tyres", "Gross combination mass"},
+	} {
+		p := sample.Plan(t, "/region", `"`+region+`"`)
+		var all strings.Builder
+		rep := review.Review(p, review.Request{})
+		for i := range rep.Findings {
+			all.WriteString(rep.Findings[i].Says.Text(p.Locale()) + "\n")
+		}
+		for _, word := range want {
+			if !strings.Contains(all.String(), word) {
+				t.Errorf("%s: nothing says %q", region, word)
+			}
+		}
+		if region == "na" && (strings.Contains(all.String(), "tyre") || strings.Contains(all.String(), "oseweight")) {
+			t.Errorf("%s speaks another region's words", region)
+		}
+	}
+}
+
+// Only the settled tier carries fixes and the other outings.
+func TestTiers(t *testing.T) {
+	p, _ := demoDoc(t)
+	live := review.Review(p, review.Request{})
+	if live.Settled || live.Outings != nil {
+		t.Error("the live tier judged other outings")
+	}
+	for i := range live.Findings {
+		if live.Findings[i].Fixes != nil {
+			t.Error("the live tier looked for fixes")
+		}
+	}
+	settled := studies.Settled(p, review.Request{})
+	if !settled.Settled || len(settled.Outings) != 3 {
+		t.Error("the settled tier is not whole")
+	}
+}
