@@ -1,6 +1,6 @@
 // Each worker has its own server, port and database; each test its own copy of
 // the demo plan.
-import { spawn, type ChildProcess } from 'node:child_process'
+import { execFileSync, spawn, type ChildProcess } from 'node:child_process'
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -14,11 +14,18 @@ export class Server {
   private readonly dir = mkdtempSync(join(tmpdir(), 'zygonos-e2e-'))
   url = ''
 
-  async start(port = '0') {
+  /** Any address beside loopback needs the passcode that was set before. */
+  setPasscode(code: string) {
+    execFileSync(join(root, 'bin/zygonos'), ['passcode', '-db', join(this.dir, 'plans.db')], {
+      input: code + '\n',
+    })
+  }
+
+  async start(port = '0', host = '127.0.0.1') {
     const child = spawn(join(root, 'bin/zygonos'), [
       'demo',
       '-addr',
-      `127.0.0.1:${port}`,
+      `${host}:${port}`,
       '-db',
       join(this.dir, 'plans.db'),
     ])
@@ -26,7 +33,7 @@ export class Server {
     this.url = await new Promise<string>((resolve, reject) => {
       child.stdout.on('data', (d: Buffer) => {
         const m = /http:\/\/\S+/.exec(String(d))
-        if (m) resolve(m[0])
+        if (m) resolve(m[0].replace(/\/\/(0\.0\.0\.0|\[::\])/, '//127.0.0.1'))
       })
       child.stderr.on('data', (d: Buffer) => reject(new Error(String(d))))
       child.on('exit', (code) => reject(new Error(`the server ended with ${code}`)))

@@ -10,6 +10,8 @@ export default defineConfig({
   plugins: [vue(), tailwindcss()],
   resolve: { alias: { '@': here('./src') } },
   build: {
+    reportCompressedSize: false,
+    rolldownOptions: { checks: { pluginTimings: false } },
     outDir: here('./dist'),
     emptyOutDir: true,
     assetsInlineLimit: 0,

@@ -166,7 +166,7 @@ export const useWorkspace = defineStore('workspace', () => {
           shown.value = seq
           if (want === 'settled' && seq === sequence.value) {
             settled.value = true
-            settledReport.value = answer
+            if (!preview.value) settledReport.value = answer // a preview keeps the plan's own fixes
           }
         } catch (e) {
           failure.value = e instanceof Error ? e.message : String(e)
