@@ -4,6 +4,7 @@ import (
 	"cmp"
 	"math"
 	"slices"
+	"sort"
 
 	"zygonos/core/plan"
 	"zygonos/core/quantity"
@@ -15,8 +16,18 @@ import (
 // view U is x and V is −z; in the plan view U is x and V is y; in the rear
 // view, seen from behind, U is y and V is −z.
 func (r *Rig) Views() []scene.View {
-	return []scene.View{r.side(), r.top(), r.rear()}
+	side, above := r.side(), r.top()
+	above.Handles = r.handles()
+	for _, h := range above.Handles {
+		if h.Direction == along {
+			side.Handles = append(side.Handles, h)
+		}
+	}
+	return []scene.View{side, above, r.rear()}
 }
+
+// Directions of handles.
+var along, across = scene.Point{1, 0}, scene.Point{0, 1}
 
 // Reach gives the ends of the drawing along x: the car's tail to what reaches furthest back.
 func (r *Rig) Reach() (from, to float64) {
@@ -99,7 +110,6 @@ func (r *Rig) side() scene.View {
 		axle.Thing = "axle"
 		add(axle)
 	}
-	v.Handles = r.handles(false)
 	return v
 }
 
@@ -139,7 +149,6 @@ func (r *Rig) top() scene.View {
 		add(it.fromAbove()...)
 	}
 	add(scene.Disc("ball", 0, 0, 0.045))
-	v.Handles = r.handles(true)
 	return v
 }
 
@@ -289,51 +298,39 @@ func (r *Rig) Free(i *Item) (from, to float64) {
 	return from, to
 }
 
-func (r *Rig) handles(above bool) []scene.Handle {
+func (r *Rig) handles() []scene.Handle {
 	if r.Layout == nil {
 		return nil
 	}
 	var out []scene.Handle
+	byRear := r.sorted(func(a, b *Item) int { return cmp.Compare(b.Rear, a.Rear) })
+	byFront := r.sorted(func(a, b *Item) int { return cmp.Compare(a.Front, b.Front) })
 	for k := range r.Items {
 		i := &r.Items[k]
 		if i.Pinned {
 			continue
 		}
 		from, to := r.Room(i)
-		h := scene.Handle{Thing: i.Path, Path: i.PlacePath + "/at/back", Direction: scene.Point{1, 0}, At: float64(i.At.Back),
+		h := scene.Handle{Thing: i.Path, Path: i.PlacePath + "/at/back", Direction: along, At: float64(i.At.Back),
 			Min: from, Max: to, Step: 0.01, Coarse: 0.1, Label: said.Say("% along the deck", said.Name(i.Name, "load")), Snaps: []float64{}}
 		shift := float64(i.At.Back) - i.Front
 		h.Snaps = append(h.Snaps, from, to)
-		// The faces of the nearest neighbours before and behind.
-		before, behind := math.Inf(-1), math.Inf(1)
-		for n := range r.Items {
-			if o := &r.Items[n]; o != i && i.Overlaps(o) {
-				if o.Rear <= i.X {
-					before = max(before, o.Rear)
-				}
-				if o.Front >= i.X {
-					behind = min(behind, o.Front)
-				}
-			}
+		if o := nearest(byRear, i, func(o *Item) bool { return o.Rear <= i.X }); o != nil {
+			h.Snaps = append(h.Snaps, o.Rear+shift)
 		}
-		if before > math.Inf(-1) {
-			h.Snaps = append(h.Snaps, before+shift)
-		}
-		if behind < math.Inf(1) {
-			h.Snaps = append(h.Snaps, behind-i.Length()+shift)
+		if o := nearest(byFront, i, func(o *Item) bool { return o.Front >= i.X }); o != nil {
+			h.Snaps = append(h.Snaps, o.Front-i.Length()+shift)
 		}
 		out = append(out, h)
-		if above {
-			half := max(0, r.DeckWidth()/2-(i.Right-i.Left)/2)
-			if half == 0 || !i.OnDeck {
-				half = max(0.3, r.DeckWidth()/2)
-			}
-			out = append(out, scene.Handle{Thing: i.Path, Path: i.PlacePath + "/at/right", Direction: scene.Point{0, 1}, At: float64(i.At.Right),
-				Min: -half, Max: half, Step: 0.01, Coarse: 0.1, Snaps: []float64{0}, Label: said.Say("% across the deck", said.Name(i.Name, "load"))})
+		half := max(0, r.DeckWidth()/2-(i.Right-i.Left)/2)
+		if half == 0 || !i.OnDeck {
+			half = max(0.3, r.DeckWidth()/2)
 		}
+		out = append(out, scene.Handle{Thing: i.Path, Path: i.PlacePath + "/at/right", Direction: across, At: float64(i.At.Right),
+			Min: -half, Max: half, Step: 0.01, Coarse: 0.1, Snaps: []float64{0}, Label: said.Say("% across the deck", said.Name(i.Name, "load"))})
 	}
 	if r.Axle != nil {
-		h := scene.Handle{Thing: "axle", Path: r.AxlePath, Direction: scene.Point{1, 0}, At: r.Axle.Nominal, Step: 0.01, Coarse: 0.1, Label: said.Say("axle"), Snaps: []float64{}}
+		h := scene.Handle{Thing: "axle", Path: r.AxlePath, Direction: along, At: r.Axle.Nominal, Step: 0.01, Coarse: 0.1, Label: said.Say("axle"), Snaps: []float64{}}
 		front, rear := r.Deck()
 		h.Min, h.Max = max(0.3, front*0.5), rear+0.5
 		if m := r.Trailer.AxleMoves; m != nil {
@@ -346,6 +343,18 @@ func (r *Rig) handles(above bool) []scene.Handle {
 		out = append(out, h)
 	}
 	return out
+}
+
+// nearest is the first neighbour in the way of an item among those on one side
+// of it; sorted has the nearest first, and all that lie on that side at its end.
+func nearest(sorted []*Item, i *Item, beyond func(*Item) bool) *Item {
+	at := sort.Search(len(sorted), func(n int) bool { return beyond(sorted[n]) })
+	for _, o := range sorted[at:] {
+		if o != i && i.Overlaps(o) {
+			return o
+		}
+	}
+	return nil
 }
 
 // holes are the axle positions that the hanger's holes allow.
