@@ -41,7 +41,7 @@ func Clean(p *Plan) []Problem {
 	}
 	for how, d := range p.Doubts {
 		if _, known := DefaultDoubts[how]; !known || !(d >= 0 && d <= 1) {
-			c.say("/doubts/"+escape(string(how)), "A plus-minus must lie between 0 and 100 %.")
+			c.say("/doubts/"+escape(string(how)), "A plus-minus must lie between % and %.", said.Share(0.0), said.Share(1.0))
 			delete(p.Doubts, how)
 		}
 	}

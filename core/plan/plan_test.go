@@ -116,7 +116,7 @@ func TestClean(t *testing.T) {
 		{"/outings/boat-day/layouts/grey-flatbed/parts/anvil", `{"at":{"back":0}}`, "/outings/boat-day/layouts/grey-flatbed/parts/anvil", "no such part"},
 		{"/outings/boat-day/layouts/grey-flatbed/readings", `{"r":{"order":1,"what":"moon","mass":4}}`, "/outings/boat-day/layouts/grey-flatbed/readings/r/what", "ball, the axle or the whole"},
 		{"/loads/Bad Id", `{"order":1,"name":"x","size":{},"centre":{}}`, "/loads/Bad Id", "small letters"},
-		{"/doubts", `{"weighed":7}`, "/doubts/weighed", "between 0 and 100"},
+		{"/doubts", `{"weighed":7}`, "/doubts/weighed", "between 0 % and 100 %."},
 		{"/region", `"moon"`, "/region", "must be one of"},
 		{"/units", `"stone"`, "/units", "metric or imperial"},
 		{"/chosen", `"none"`, "/chosen", "not in the plan"},

@@ -87,7 +87,8 @@ func (r *Rig) side() scene.View {
 	wr := r.wheelRadius()
 	add(scene.Line("ground", from, 0, to, 0))
 	// The car's tail: rounded off, no make.
-	car := []scene.Point{{from, -0.35}, {-0.28, -0.35}, {-0.22, -0.5}, {-0.24, -0.95}, {-0.45, -1.38}, {from, -1.45}}
+	roof := min(1.45, h-0.04)
+	car := []scene.Point{{from, -0.35}, {-0.28, -0.35}, {-0.22, -0.5}, {-0.24, -0.65 * roof}, {-0.45, -0.95 * roof}, {from, -roof}}
 	add(scene.Shape{Form: scene.Polygon, Class: "car", Points: car})
 	if o := r.overhang(); -o-0.4 > from {
 		add(scene.Disc("car-wheel", -o, -0.33, 0.33))

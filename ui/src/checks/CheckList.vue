@@ -20,6 +20,9 @@ const fails = computed(() => known.value.filter((f) => f.outcome === 'fails'))
 const rest = computed(() =>
   known.value.filter((f) => f.outcome !== 'fails').slice(0, Math.max(0, 5 - fails.value.length)),
 )
+const others = computed(() =>
+  findings.value.filter((f) => !fails.value.includes(f) && !rest.value.includes(f)),
+)
 const names = computed(() => unknown.value.map((f) => say(f.title)).join(', '))
 </script>
 
@@ -43,6 +46,9 @@ const names = computed(() => unknown.value.map((f) => say(f.title)).join(', '))
         </p>
       </article>
       <FindingCard v-for="f in rest" :key="f.code + f.subject" :finding="f" />
+      <div class="hidden print:block">
+        <FindingCard v-for="f in others" :key="f.code + f.subject" :finding="f" />
+      </div>
     </template>
     <button
       v-if="findings.length > 5"

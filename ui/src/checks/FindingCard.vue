@@ -58,7 +58,7 @@ const previewed = (x: Fix) => workspace.preview?.fix === x
     </ul>
     <button
       v-if="finding.hasWork"
-      class="text-deep mt-1 ml-7 min-h-6 text-sm underline underline-offset-2"
+      class="text-deep no-print mt-1 ml-7 min-h-6 text-sm underline underline-offset-2"
       @click="workspace.opened = keyOf(finding)"
     >
       Show the working

@@ -67,7 +67,7 @@ const scale = computed(() => {
       </div>
       <SceneView v-if="one" :view="one" :scale="scale" />
     </template>
-    <div v-else class="flex items-start gap-2">
+    <div v-else class="flex items-start gap-2 print:block">
       <div>
         <SceneView v-for="v in column" :key="v.id" :view="v" :scale="scale" />
       </div>

@@ -66,7 +66,9 @@ const items = [
     class="border-rule bg-panel sticky top-0 z-20 flex flex-wrap items-center gap-x-3 gap-y-1.5 border-b px-2 py-1.5"
   >
     <BrandMark class="no-print" />
-    <h1 class="sr-only">{{ workspace.plan?.name }}</h1>
+    <h1 class="sr-only print:not-sr-only print:basis-full print:text-2xl print:font-bold">
+      {{ workspace.plan?.name }}
+    </h1>
     <ChoiceField
       class="min-w-0 flex-1 md:w-56 md:flex-none"
       label="Outing"

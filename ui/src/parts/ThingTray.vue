@@ -58,7 +58,7 @@ function turn() {
 
 <template>
   <section class="plate p-3 md:min-h-40" aria-label="In hand" data-tray>
-    <div v-if="thing" class="grid gap-3">
+    <div v-if="thing" class="grid grid-cols-[minmax(0,1fr)] gap-3">
       <div class="flex flex-wrap items-end gap-x-3 gap-y-2">
         <h2 class="w-full truncate text-lg font-bold sm:w-44 sm:self-center">
           {{ thing.name || 'Unnamed' }}
@@ -83,7 +83,7 @@ function turn() {
       <div class="flex flex-wrap items-end gap-x-5 gap-y-2">
         <div class="flex w-full items-end gap-1.5 sm:w-auto">
           <ChoiceField
-            class="w-36"
+            class="w-28 sm:w-36"
             label="Taped from"
             :value="tape?.from"
             :options="thing.tapes.map((t) => ({ value: t.from, name: fromWords[t.from]! }))"
@@ -93,7 +93,7 @@ function turn() {
             <ArrowLeftIcon class="size-5" />
           </button>
           <QuantityField
-            class="w-28 flex-1 sm:flex-none"
+            class="w-0 flex-1 sm:w-28 sm:flex-none"
             label="to its near face"
             kind="length"
             :value="distance"
@@ -116,7 +116,7 @@ function turn() {
             <ArrowUpIcon class="size-5" />
           </button>
           <QuantityField
-            class="w-36 flex-1 sm:flex-none"
+            class="w-0 flex-1 sm:w-36 sm:flex-none"
             label="Right of the middle"
             kind="length"
             :value="thing.right"

@@ -157,12 +157,14 @@ export const useWorkspace = defineStore('workspace', () => {
         wanted = undefined
         const asked = preview.value?.plan ?? plan.value
         const seq = sequence.value
+        const [forOuting, forTrailer] = [outing.value, trailer.value]
         try {
-          const answer = await api.review({ plan: asked, outing: outing.value, trailer: trailer.value }, want)
+          const answer = await api.review({ plan: asked, outing: forOuting, trailer: forTrailer }, want)
           failure.value = ''
           report.value = answer
-          outing.value = answer.scope.outing ?? ''
-          trailer.value = answer.scope.trailer ?? ''
+          // The core picks where nothing was chosen; a choice made meanwhile stands.
+          if (outing.value === forOuting) outing.value = answer.scope.outing ?? ''
+          if (trailer.value === forTrailer) trailer.value = answer.scope.trailer ?? ''
           shown.value = seq
           if (want === 'settled' && seq === sequence.value) {
             settled.value = true

@@ -1,0 +1,74 @@
+// The interface's own small sums: sentences, patches, ids.
+import { expect, test } from '@playwright/test'
+import { keyOf, sentence, term, unbroken } from '../ui/src/said'
+import { at, newId, put, uuid } from '../ui/src/stores/patch'
+import { stageOfPath } from '../ui/src/stages/fieldOf'
+import { firstPlan } from '../ui/src/pages/firstPlan'
+
+const terms = { 'ball load': { na: 'tongue weight', uk: 'noseweight' } }
+const uk = { units: 'metric', region: 'uk' }
+
+test('sentences are put together from their parts', () => {
+  const says = [
+    { term: 'Ball load' },
+    { text: ' ' },
+    { kind: 'mass', value: 31 },
+    { text: ' for ' },
+    { name: '<b>skiff</b>' },
+  ]
+  expect(sentence(terms, uk, says)).toBe('Noseweight 31\u00a0kg for <b>skiff</b>')
+  expect(sentence(terms, { units: 'imperial', region: 'na' }, says)).toBe(
+    'Tongue weight 68\u00a0lb for <b>skiff</b>',
+  )
+  expect(sentence(terms, uk, [{ kind: 'mass', value: 50, low: 40, high: 60 }])).toBe(
+    '50\u00a0kg (40\u00a0kg to 60\u00a0kg)',
+  )
+  expect(sentence(terms, uk, undefined)).toBe('')
+  expect(term(terms, 'constructor', 'uk')).toBe('constructor')
+  expect(term(terms, 'ball load', 'nowhere')).toBe('noseweight')
+  expect(unbroken(`8' 4 3/4"`)).toBe(`8'\u00a04\u00a03/4"`)
+})
+
+test('a key is the core’s key', () => {
+  const finding = { code: 'c', scope: { trailer: 't', outing: 'o' }, subject: '/s' }
+  expect(keyOf(finding as never)).toBe('c|t|o|||/s')
+})
+
+test('patches make the way to a value and take it out again', () => {
+  const doc = { loads: { a: { name: 'x', 'odd/key~': 1 } } }
+  expect(at(doc, '/loads/a/name')).toBe('x')
+  expect(at(doc, '/loads/a/odd~1key~0')).toBe(1)
+  expect(at(doc, '/loads/b/name')).toBeUndefined()
+  expect(at(doc, '/loads/toString')).toBeUndefined()
+  expect(put(doc, '/loads/a/name', 'y')).toEqual([{ op: 'add', path: '/loads/a/name', value: 'y' }])
+  expect(put(doc, '/loads/a/size/length/value', 2)).toEqual([
+    { op: 'add', path: '/loads/a/size', value: { length: { value: 2 } } },
+  ])
+  expect(put(doc, '/loads/a/name', undefined)).toEqual([{ op: 'remove', path: '/loads/a/name' }])
+  expect(put(doc, '/loads/a/none', undefined)).toEqual([])
+})
+
+test('ids are of their form and never the same', () => {
+  const ids = new Set(Array.from({ length: 200 }, () => newId('Größe & <Boot>')))
+  expect(ids.size).toBe(200)
+  for (const id of ids) expect(id).toMatch(/^[a-z0-9-]{1,64}$/)
+  expect(newId('🛶')).toMatch(/^thing-/)
+  expect(uuid()).toMatch(/^[0-9a-f]{8}-[0-9a-f]{4}-4[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/)
+})
+
+test('a field is found on its stage', () => {
+  expect(stageOfPath('/trailers/t/axleRating')).toBe('trailer')
+  expect(stageOfPath('/towVehicles/c/kerb')).toBe('vehicle')
+  expect(stageOfPath('/outings/o/people')).toBe('job')
+  expect(stageOfPath('/loads/l/mass')).toBe('balance')
+  expect(stageOfPath('/loads/l/size/length')).toBe('job')
+})
+
+test('a first run without an answer is a plan all the same', () => {
+  const plan = firstPlan({ region: 'nz', units: 'metric', load: '  ', count: 3, counts: 'unsure' })
+  expect(Object.keys(plan.loads)).toHaveLength(3)
+  expect(plan.loads['load-2']!.name).toBe('Load 2')
+  expect(JSON.stringify(plan)).not.toContain('null')
+  const backs = Object.values(plan.outings.first!.layouts.trailer!.placements).map((p) => p.at.back)
+  expect(backs).toEqual([0, 0.8, 1.6])
+})
