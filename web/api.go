@@ -41,17 +41,18 @@ func (s *server) routes(api fiber.Router) {
 
 // Reference is what the interface needs to know of rules, kinds and words.
 type Reference struct {
-	RuleSets []norms.RuleSet                       `json:"ruleSets"`
-	Schools  []norms.School                        `json:"schools"`
-	Trailers []catalogue.TrailerKind               `json:"trailers"`
-	Loads    []catalogue.LoadKind                  `json:"loads"`
-	Doubts   map[plan.How]float64                  `json:"doubts"`
-	Terms    map[string]map[quantity.Region]string `json:"terms"`
+	RuleSets  []norms.RuleSet                       `json:"ruleSets"`
+	Schools   []norms.School                        `json:"schools"`
+	Trailers  []catalogue.TrailerKind               `json:"trailers"`
+	BallSizes []norms.BallSize                      `json:"ballSizes"`
+	Loads     []catalogue.LoadKind                  `json:"loads"`
+	Doubts    map[plan.How]float64                  `json:"doubts"`
+	Terms     map[string]map[quantity.Region]string `json:"terms"`
 }
 
 func reference(c fiber.Ctx) error {
 	c.Set(fiber.HeaderCacheControl, "no-cache")
-	return c.JSON(Reference{norms.RuleSets, norms.Schools, catalogue.Trailers, catalogue.Loads, plan.DefaultDoubts, said.Terms})
+	return c.JSON(Reference{norms.RuleSets, norms.Schools, catalogue.Trailers, norms.BallSizes, catalogue.Loads, plan.DefaultDoubts, said.Terms})
 }
 
 // Listed is a plan as the list shows it.

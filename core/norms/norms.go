@@ -10,7 +10,10 @@ import (
 
 type mass = quantity.Mass
 
-const pound mass = 0.45359237
+const (
+	pound mass            = 0.45359237
+	inch  quantity.Length = 0.0254
+)
 
 // AsOf is when the figures were gathered.
 const AsOf = "2026"
@@ -134,6 +137,23 @@ func SchoolOf(id string, r *RuleSet) *School {
 	}
 	return &Schools[0]
 }
+
+// BallSize is a standard diameter of a towing ball.
+type BallSize struct {
+	Diameter quantity.Length `json:"diameter"` // m
+	Name     string          `json:"name"`
+}
+
+// BallSizes lists the towing balls in use; 50 mm and 2 in are not the same.
+var BallSizes = []BallSize{
+	{1.875 * inch, "1 7/8 in"},
+	{0.050, "50 mm"},
+	{2 * inch, "2 in"},
+	{2.3125 * inch, "2 5/16 in"},
+}
+
+// BallSource is where the ball diameters come from.
+var BallSource = source("SAE J684; ISO 1103", "ball diameters", "A")
 
 // loadIndex is the mass that one tyre bears, kg, from load index 50 on.
 var loadIndex = [...]mass{

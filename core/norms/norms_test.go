@@ -51,3 +51,13 @@ func TestRuleSets(t *testing.T) {
 		t.Error("an unknown choice does not fall back")
 	}
 }
+
+// SAE J684's inch sizes in mm: 47.6, 50.8, 58.7.
+func TestBallSizes(t *testing.T) {
+	want := []float64{0.047625, 0.050, 0.0508, 0.0587375}
+	for i, b := range norms.BallSizes {
+		if d := float64(b.Diameter) - want[i]; d > 1e-9 || d < -1e-9 {
+			t.Errorf("%s: %v", b.Name, b.Diameter)
+		}
+	}
+}

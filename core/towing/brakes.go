@@ -124,7 +124,7 @@ func ballSize(r *rig.Rig) (finding.Finding, bool) {
 	ball, cup := float64(*r.Vehicle.BallSize), float64(*r.Trailer.CouplingSize)
 	f := finding.Finding{Code: CodeBallSize, Stage: "vehicle", Scope: r.Scope, Gate: finding.GateGo, Subject: "/towVehicles/" + r.VehicleID + "/ballSize", Title: said.Say("Ball size"),
 		Figure: finding.Exactly(quantity.KindLength, ball), Limit: finding.Exactly(quantity.KindLength, cup), Outcome: finding.Holds,
-		Source: &finding.Source{Title: "SAE J684; ISO 1103", Clause: "ball diameters", AsOf: norms.AsOf, Confidence: "A"}}
+		Source: &norms.BallSource}
 	f.Says = said.Say("Ball and {coupling} are both %.", said.Length(ball))
 	if math.Abs(ball-cup) > 0.0003 {
 		f.Outcome = finding.Fails

@@ -445,6 +445,7 @@ export interface Reference {
   ruleSets: RuleSet[];
   schools: School[];
   trailers: TrailerKind[];
+  ballSizes: BallSize[];
   loads: LoadKind[];
   doubts: {
     [k: string]: number;
@@ -490,6 +491,10 @@ export interface TrailerKind {
   high: number;
   ballLow: number;
   ballTop: number;
+}
+export interface BallSize {
+  diameter: number;
+  name: string;
 }
 export interface LoadKind {
   id: string;

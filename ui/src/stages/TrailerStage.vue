@@ -49,12 +49,9 @@ const yesNo = [
 ]
 const few = [0, 1, 2].map((n) => ({ value: n, name: String(n) }))
 const axles = [1, 2, 3].map((n) => ({ value: n, name: String(n) }))
-const sizes = [
-  { value: 0.047625, name: '1 7/8 in' },
-  { value: 0.05, name: '50 mm' },
-  { value: 0.0508, name: '2 in' },
-  { value: 0.0587375, name: '2 5/16 in' },
-]
+const sizes = computed(() =>
+  (reference.data?.ballSizes ?? []).map((b) => ({ value: b.diameter, name: b.name })),
+)
 const set = (field: string, value: unknown, label: string) => workspace.setAt(path(field), value, label)
 
 function label(value: number | undefined) {

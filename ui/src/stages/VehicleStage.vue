@@ -8,10 +8,12 @@ import EstimateField from '@/fields/EstimateField.vue'
 import PlanQuantity from '@/fields/PlanQuantity.vue'
 import TextField from '@/fields/TextField.vue'
 import { newId } from '@/stores/patch'
+import { useReference } from '@/stores/reference'
 import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
 
 const workspace = useWorkspace()
+const reference = useReference()
 const { term } = useWords()
 const id = computed(() => workspace.plan?.outings[workspace.outing]?.vehicle ?? '')
 const car = computed(() => workspace.plan?.towVehicles[id.value])
@@ -20,12 +22,9 @@ const cars = computed(() =>
   Object.entries(workspace.plan?.towVehicles ?? {}).map(([value, v]) => ({ value, name: v.name })),
 )
 
-const sizes = [
-  { value: 0.047625, name: '1 7/8 in' },
-  { value: 0.05, name: '50 mm' },
-  { value: 0.0508, name: '2 in' },
-  { value: 0.0587375, name: '2 5/16 in' },
-]
+const sizes = computed(() =>
+  (reference.data?.ballSizes ?? []).map((b) => ({ value: b.diameter, name: b.name })),
+)
 
 function add() {
   const car = newId('car')
