@@ -56,6 +56,12 @@ const previewed = (x: Fix) => workspace.preview?.fix === x
         </div>
       </li>
     </ul>
+    <p
+      v-else-if="finding.outcome === 'fails' && workspace.settled && !workspace.preview"
+      class="text-soft mt-1 pl-7 text-sm"
+    >
+      No single move mends this without making another check worse.
+    </p>
     <button
       v-if="finding.hasWork"
       class="text-deep no-print mt-1 ml-7 min-h-6 text-sm underline underline-offset-2"

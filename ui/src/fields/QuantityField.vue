@@ -60,6 +60,7 @@ function read() {
 function leave() {
   focused.value = false
   readBack.value = ''
+  workspace.endGesture()
   if (!wrong.value) text.value = shown.value
 }
 </script>

@@ -2,7 +2,7 @@
 // The open plan: strip above, stages at the left, the rig in the middle with
 // the thing in hand under it, checks at the right.
 import { useEventListener, useTitle } from '@vueuse/core'
-import { computed, defineAsyncComponent, nextTick, ref, watch, watchEffect } from 'vue'
+import { computed, defineAsyncComponent, ref, watch, watchEffect } from 'vue'
 import { useRouter } from 'vue-router'
 import CheckList from '@/checks/CheckList.vue'
 import NextList from '@/checks/NextList.vue'
@@ -75,14 +75,18 @@ useEventListener(window, 'beforeunload', (e) => {
 async function go(path: string) {
   await router.push(`/plan/${props.id}/${stageOfPath(path)}`)
   workspace.selected = path.match(/^\/(loads|parts)\/[^/]+/)?.[0] ?? workspace.selected
-  await nextTick()
-  setTimeout(() => {
+  // The stage may still be on its way: look for the field at each frame, for a while.
+  for (let frame = 0; frame < 180; frame++) {
     const field = [...document.querySelectorAll<HTMLElement>('[data-path]')].find(
       (e) => path.startsWith(e.dataset.path!) || e.dataset.path!.startsWith(path),
     )
-    field?.scrollIntoView({ block: 'center' })
-    field?.focus()
-  }, 60)
+    if (field) {
+      field.scrollIntoView({ block: 'center' })
+      field.focus()
+      return
+    }
+    await new Promise(requestAnimationFrame)
+  }
 }
 </script>
 

@@ -77,6 +77,11 @@ export const useWorkspace = defineStore('workspace', () => {
     return true
   }
 
+  /** Ends the running gesture: what comes next is an undo entry of its own. */
+  function endGesture() {
+    before = undefined
+  }
+
   /** Puts one value at a path; undefined takes it out. */
   function setAt(path: string, value: unknown, label: string, gesture?: string) {
     return plan.value ? edit(put(plan.value, path, value), label, gesture) : false
@@ -330,7 +335,22 @@ export const useWorkspace = defineStore('workspace', () => {
     ...{ id, plan, report, failure, outing, trailer, selected, opened, preview, locale },
     ...{ past, future, sequence, shown, settled, settledReport },
     ...{ saveState, saveProblem, revision },
-    ...{ edit, setAt, get, undo, redo, show, hide, apply, choose, open, keepAsCopy, reload, bringBack },
+    ...{
+      edit,
+      setAt,
+      get,
+      endGesture,
+      undo,
+      redo,
+      show,
+      hide,
+      apply,
+      choose,
+      open,
+      keepAsCopy,
+      reload,
+      bringBack,
+    },
     saveNow: saving.send,
     saveNamed: saving.named,
   }
