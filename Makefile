@@ -65,7 +65,7 @@ test: $(DEPS) lint go-test e2e
 # Long fuzz runs.
 deep:
 	go test ./core/quantity -run NONE -fuzz FuzzParse -fuzztime 60s
-	go test ./core/plan -run NONE -fuzz FuzzRead -fuzztime 60s
+	go test ./core/plan -run NONE -fuzz FuzzRead -fuzztime 60s -fuzzminimizetime 20x
 
 bench: $(BIN) $(DEPS) browser
 	go test ./core/... -run NONE -bench . -benchtime 1s
