@@ -22,6 +22,30 @@ test('a reload loses nothing, saved or not', async ({ page, hut }) => {
   ).toBe('1.08')
 })
 
+test('a save whose answer is lost is no conflict, edited on or reloaded', async ({ page, hut }) => {
+  await hut.open()
+  const weight = page.locator('[data-tray]').getByLabel('Weight')
+  await page.getByRole('button', { name: 'Pea gravel', exact: true }).click()
+  let lost = 0
+  await page.route('**/api/plans/*', async (r) => {
+    if (r.request().method() !== 'PUT') return r.continue()
+    await r.fetch() // it arrives and is kept; only the answer does not come back
+    lost++
+    await r.abort()
+  })
+  await weight.fill('500 kg')
+  await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'offline')
+  expect(lost).toBeGreaterThan(0)
+  await weight.fill('520 kg')
+  await expect.poll(() => lost).toBeGreaterThan(1)
+  await page.unroute('**/api/plans/*')
+  await weight.fill('530 kg')
+  await page.reload()
+  await settled(page)
+  await saved(page)
+  await expect(page.locator('[data-view="beam"]')).toContainText('530 kg')
+})
+
 test('a restart of the server loses nothing', async ({ browser }) => {
   const server = new Server()
   await server.start()

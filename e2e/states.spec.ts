@@ -89,6 +89,10 @@ test('a preview never enters the plan', async ({ page, hut }) => {
   await hut.open()
   await page.getByRole('button', { name: 'Preview' }).first().click()
   await settled(page)
+  // While it is shown nothing can be taken.
+  await page.locator('[data-view="side"] [data-thing="/loads/pea-gravel"]').focus()
+  await page.keyboard.press('ArrowLeft')
+  await expect(page.getByText('Preview, not in the plan yet')).toBeVisible()
   await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved')
   await page.reload()
   await settled(page)

@@ -65,7 +65,14 @@ test('a field is found on its stage', () => {
 })
 
 test('a first run without an answer is a plan all the same', () => {
-  const plan = firstPlan({ region: 'nz', units: 'metric', load: '  ', count: 3, counts: 'unsure' })
+  const plan = firstPlan({
+    region: 'nz',
+    units: 'metric',
+    load: '  ',
+    count: 3,
+    counts: 'unsure',
+    brakes: '',
+  })
   expect(Object.keys(plan.loads)).toHaveLength(3)
   expect(plan.loads['load-2']!.name).toBe('Load 2')
   expect(JSON.stringify(plan)).not.toContain('null')

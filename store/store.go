@@ -11,6 +11,7 @@ import (
 	"net/url"
 	"os"
 	"path/filepath"
+	"slices"
 	"time"
 
 	"github.com/pressly/goose/v3"
@@ -166,6 +167,7 @@ type Save struct {
 	Label    string // a named revision is never folded away
 	Name     string
 	Document []byte
+	After    []string // the client's own earlier saves whose answer never came
 }
 
 const stamp = time.RFC3339Nano
@@ -230,7 +232,8 @@ func (s *Store) Create(ctx context.Context, id string, save Save) (revision int6
 
 // Update keeps the next revision of a plan that the client last saw at
 // revision base. ErrConflict says that the plan has moved on since; nothing is
-// written then. A retry of a save that did commit gives its revision again.
+// written then. A retry of a save that did commit gives its revision again, and
+// one of the client's own saves in save.After is not another's change.
 func (s *Store) Update(ctx context.Context, id string, base int64, save Save) (revision int64, err error) {
 	err = s.write(ctx, func(tx *sql.Tx) error {
 		if rev, ok, err := savedAs(ctx, tx, id, save.ID); err != nil || ok {
@@ -238,15 +241,15 @@ func (s *Store) Update(ctx context.Context, id string, base int64, save Save) (r
 			return err
 		}
 		var head int64
-		var sitting, label string
-		err := tx.QueryRowContext(ctx, `SELECT p.revision, r.sitting, r.label FROM plans p
-			JOIN revisions r ON r.plan_id = p.id AND r.revision = p.revision WHERE p.id = ? AND p.deleted_at IS NULL`, id).Scan(&head, &sitting, &label)
+		var sitting, label, by string
+		err := tx.QueryRowContext(ctx, `SELECT p.revision, r.sitting, r.label, r.save_id FROM plans p
+			JOIN revisions r ON r.plan_id = p.id AND r.revision = p.revision WHERE p.id = ? AND p.deleted_at IS NULL`, id).Scan(&head, &sitting, &label, &by)
 		if errors.Is(err, sql.ErrNoRows) {
 			return ErrNotFound
 		} else if err != nil {
 			return err
 		}
-		if head != base {
+		if head != base && !slices.Contains(save.After, by) {
 			return ErrConflict
 		}
 		revision = head + 1

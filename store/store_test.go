@@ -77,6 +77,24 @@ func TestStaleSaveIsRefused(t *testing.T) {
 	}
 }
 
+// A save whose answer was lost and that was edited on is not another's change.
+func TestAfterALostAnswer(t *testing.T) {
+	s, _ := open(t)
+	ctx := t.Context()
+	_, _ = s.Create(ctx, "p", save("s1", `1`))
+	_, _ = s.Update(ctx, "p", 1, save("lost", `2`)) // the client never heard of it
+	next := save("s3", `3`)
+	next.After = []string{"other", "lost"}
+	if rev, err := s.Update(ctx, "p", 1, next); err != nil || rev != 3 {
+		t.Errorf("after its own save: %d, %v", rev, err)
+	}
+	stale := save("s4", `4`)
+	stale.After = []string{"lost"} // no longer the latest
+	if _, err := s.Update(ctx, "p", 1, stale); !errors.Is(err, store.ErrConflict) {
+		t.Errorf("after another's save: %v", err)
+	}
+}
+
 // Autosaves of one sitting fold into one; a named revision and another
 // sitting's stay.
 func TestHistoryFolds(t *testing.T) {

@@ -76,6 +76,7 @@ type Saving struct {
 	SaveID  string          `json:"saveId"`
 	Sitting string          `json:"sitting"`
 	Label   string          `json:"label,omitempty"`
+	After   []string        `json:"after,omitempty"` // own saves whose answer never came
 	Plan    json.RawMessage `json:"plan"`
 }
 
@@ -121,7 +122,7 @@ func saving(c fiber.Ctx) (sv Saving, save store.Save, err error) {
 		return sv, save, err
 	}
 	doc, err := plan.Write(p)
-	return sv, store.Save{ID: sv.SaveID, Sitting: sv.Sitting, Label: sv.Label, Name: p.Name, Document: doc}, err
+	return sv, store.Save{ID: sv.SaveID, Sitting: sv.Sitting, Label: sv.Label, After: sv.After, Name: p.Name, Document: doc}, err
 }
 
 func (s *server) create(c fiber.Ctx) error {

@@ -186,7 +186,7 @@ func weighFirst(r *rig.Rig, edge float64, low bool) said.Sentence {
 	g := guesses[0]
 	name := said.Name(g.Name, "it")
 	if g.Place {
-		return said.Say("Find where the weight of % lies: weigh both its ends.", name)
+		return append(said.Say("Next: "), append(r.PlaceAdvice(g), said.Piece{Text: "."})...)
 	}
 	at, ok := r.Beam.BreakEven(g.Path, edge)
 	for i := range r.Beam.Terms {

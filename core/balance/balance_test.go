@@ -48,7 +48,7 @@ func TestBallWindow(t *testing.T) {
 		// points, and placing it within 10 mm (1.6 kg) does not take it out.
 		{"just inside below", []string{crateBack, `0.905`}, finding.Tight, finding.LittleRoom, "Noseweight 35 kg, 5.4 %: just inside the window of 5 % to 15 %."},
 		// 60 − 160·0.165 = 33.6 kg, 5.17 %: placing it within 10 mm may take it out.
-		{"placing decides", []string{crateBack, `0.915`}, finding.Tight, finding.GuessTooRough, "Noseweight 34 kg, 5.2 %, but the guesses allow 4.9 % to 5.4 %. Find where the weight of Crate lies: weigh both its ends."},
+		{"placing decides", []string{crateBack, `0.915`}, finding.Tight, finding.GuessTooRough, "Noseweight 34 kg, 5.2 %, but the guesses allow 4.9 % to 5.4 %. Next: find where the weight of Crate lies: weigh both its ends."},
 		// 60 − 160·0.4 = −4 kg
 		{"lifts the car", []string{crateBack, `1.15`}, finding.Fails, "", "Noseweight −4 kg: the trailer will sway and lift the car's tail. Move weight forward."},
 		// 60 + 160·0.24 = 98.4 kg, 15.14 %
@@ -80,7 +80,7 @@ func TestGuessTooRough(t *testing.T) {
 	// ±0.25 m and the ±10 mm of placing it, on the ball (2.5 − 1.99)/2.5·400 = 81.6 and so on
 	near(t, "least", r.Bears.Ball.Low, 20+400*(2.5-2.25-0.26)/2.5)
 	near(t, "greatest", r.Bears.Ball.High, 20+400*(2.5-2.25+0.26)/2.5)
-	if text := f.Says.Text(sample.Plan(t).Locale()); !strings.Contains(text, "Find where the weight of Crate lies") {
+	if text := f.Says.Text(sample.Plan(t).Locale()); !strings.Contains(text, "find where the weight of Crate lies") {
 		t.Errorf("says %q", text)
 	}
 	// 4 to 7 %, or 25 kg, with a light crate aft: the break-even is named.

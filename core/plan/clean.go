@@ -259,8 +259,8 @@ func (c *cleaner) trailer(path string, t *Trailer, p *Plan) {
 		c.say(path+"/tyreIndex", "The load index on the {tyre}'s wall lies between 50 and 126, not %.", said.Count(*i))
 		t.TyreIndex = nil
 	}
-	if t.Brakes != "" && t.Brakes != BrakesNone && t.Brakes != BrakesOverrun && t.Brakes != BrakesElectric {
-		c.say(path+"/brakes", "The brakes must be none, overrun or electric.")
+	if t.Brakes != "" && t.Brakes != BrakesNone && t.Brakes != BrakesOverrun && t.Brakes != BrakesElectric && t.Brakes != BrakesFitted {
+		c.say(path+"/brakes", "The brakes must be none, overrun, electric or fitted.")
 		t.Brakes = ""
 	}
 	if t.Chains != nil && (*t.Chains < 0 || *t.Chains > 8) {

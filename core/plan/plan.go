@@ -227,6 +227,7 @@ const (
 	BrakesNone     Brakes = "none"
 	BrakesOverrun  Brakes = "overrun"
 	BrakesElectric Brakes = "electric"
+	BrakesFitted   Brakes = "fitted" // of a kind not told
 )
 
 // AxleMoves is where the axle may be set, behind the coupling.

@@ -102,7 +102,7 @@ func TestClean(t *testing.T) {
 		{"/trailers/grey-flatbed/track/value", `0`, "/trailers/grey-flatbed/track", "more than nought"},
 		{"/trailers/grey-flatbed/couplingToAxle/value", `-0.2`, "/trailers/grey-flatbed/couplingToAxle", "behind the ball"},
 		{"/trailers/grey-flatbed/tyreIndex", `12`, "/trailers/grey-flatbed/tyreIndex", "between 50 and 126"},
-		{"/trailers/grey-flatbed/brakes", `"anchor"`, "/trailers/grey-flatbed/brakes", "none, overrun or electric"},
+		{"/trailers/grey-flatbed/brakes", `"anchor"`, "/trailers/grey-flatbed/brakes", "none, overrun, electric or fitted"},
 		{"/trailers/grey-flatbed/axles", `9`, "/trailers/grey-flatbed/axles", "between 1 and 3"},
 		{"/trailers/grey-flatbed/label/value", `0`, "/trailers/grey-flatbed/label/value", "more than nought"},
 		{"/trailers/grey-flatbed/empty/ball/mass", `-4`, "/trailers/grey-flatbed/empty/ball/mass", "cannot be less"},

@@ -285,7 +285,7 @@ func next(r *rig.Rig, fs []finding.Finding) []Next {
 			}
 			says := said.Say("weigh %: it moves the {ball load} by ±%", said.Name(g.Name, "the load"), said.Mass(g.Width/2))
 			if g.Place {
-				says = said.Say("find where the weight of % lies: it moves the {ball load} by ±%", said.Name(g.Name, "the load"), said.Mass(g.Width/2))
+				says = append(r.PlaceAdvice(g), said.Say("; it moves the {ball load} by ±%", said.Mass(g.Width/2))...)
 			}
 			add(finding.Need{Path: g.Path, Says: says})
 			if len(out) >= 2 {

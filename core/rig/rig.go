@@ -149,7 +149,7 @@ func (r *Rig) axle() {
 	r.Axle = &s
 }
 
-// Moved reports how far the axle stands behind where it stood when the empty
+// moved reports how far the axle stands behind where it stood when the empty
 // trailer was weighed, m; nought where it has not moved.
 func (r *Rig) moved() float64 {
 	if r.Axle == nil {
@@ -173,7 +173,7 @@ func (r *Rig) empty() {
 	e, p := &r.Trailer.Empty, r.Plan
 	moved := r.moved()
 	name := r.Trailer.Name
-	// at gives OnAxle and Arm of a mass that stood over the axle when weighed.
+	// over gives OnAxle and Arm of a mass that stood over the axle when weighed.
 	over := func() (onAxle, arm span) {
 		if moved == 0 || r.Axle == nil {
 			return quantity.Exactly(1.0), span{}
@@ -207,7 +207,6 @@ func (r *Rig) empty() {
 	if r.Trailer.Track != nil {
 		half = float64(r.Trailer.Track.Value) / 2
 	}
-	var at *length // where the axle stood is only of use with the running gear's mass
 	onAxle, arm := over()
 	m := r.massOfEmpty()
 	switch {
@@ -249,7 +248,7 @@ func (r *Rig) empty() {
 	if moved == 0 || r.Axle == nil {
 		return
 	}
-	at = e.AxleAt
+	at := e.AxleAt
 	if at == nil {
 		at = &r.Trailer.CouplingToAxle.Value
 	}
@@ -333,6 +332,9 @@ func (r *Rig) parts() {
 			_, arm, side := r.place(thing, r.deckFrame(), was.At, was.Turn)
 			term.InMass--
 			term.Arm, term.Side = minus(term.Arm, arm), minus(term.Side, side)
+			if isOn && on.Turn == was.Turn { // only how far it moved counts: its centre is the same
+				term.Arm, term.Side = quantity.Exactly(float64(on.At.Back-was.At.Back)), quantity.Exactly(float64(on.At.Right-was.At.Right))
+			}
 		}
 		if part.Mass != nil {
 			r.Beam.Terms = append(r.Beam.Terms, term)

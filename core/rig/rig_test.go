@@ -75,6 +75,17 @@ func TestEmptyWays(t *testing.T) {
 	}
 }
 
+// A part that stayed where it lay at the weighing adds no doubt of its own.
+func TestPartThatStayed(t *testing.T) {
+	empty := `{"ball":{"mass":29.428571428571427,"plusMinus":0},"axle":{"mass":230.57142857142858,"plusMinus":0},"parts":{"rack":{"at":{"back":0.3}}}}`
+	r := rig.Resolve(base(t, empty, "", `"parts":{"rack":{"at":{"back":0.3}}},"placements":{}`, ""), "t", "o")
+	near(t, "ball", r.Bears.Ball.Nominal, 29.428571428571427)
+	near(t, "doubt", float64(r.Bears.Ball.Width()), 0)
+	// Moved back by 0.7 m: 40·0.7/2.8 = 10 kg less on the ball.
+	r = rig.Resolve(base(t, empty, "", `"parts":{"rack":{"at":{"back":1.0}}},"placements":{}`, ""), "t", "o")
+	near(t, "moved", r.Bears.Ball.Nominal, 19.428571428571427)
+}
+
 // Both readings move within their tolerance, not their result.
 func TestReadingsVary(t *testing.T) {
 	r := rig.Resolve(base(t, `{"ball":{"mass":18,"plusMinus":1},"axle":{"mass":202,"plusMinus":4}}`, "", `"placements":{}`, ""), "t", "o")

@@ -33,7 +33,7 @@ func brakes(r *rig.Rig) []finding.Finding {
 	over := quantity.Exceeds(*m, high)
 	differs := !over && quantity.Exceeds(*m, low)
 	mass, limit := said.Mass(*m), said.Mass(float64(rules.BrakesAbove))
-	fitted := t.Brakes == plan.BrakesOverrun || t.Brakes == plan.BrakesElectric
+	fitted := t.Brakes != "" && t.Brakes != plan.BrakesNone
 	switch {
 	case over && t.Brakes == plan.BrakesNone:
 		f.Outcome, f.Says = finding.Fails, said.Say("% without brakes: they are asked for above %. Fit brakes or carry less.", mass, said.Mass(high))

@@ -88,7 +88,7 @@ func measureSpan(m *finding.Measure) span {
 func markWeakest(chain []Link) {
 	worst := -1
 	for i := range chain {
-		if chain[i].Share != nil && (worst < 0 || chain[i].Share.Value > chain[worst].Share.Value) {
+		if chain[i].Share != nil && chain[i].Outcome != finding.Unknown && (worst < 0 || chain[i].Share.Value > chain[worst].Share.Value) {
 			worst = i
 		}
 	}
@@ -111,8 +111,14 @@ type link struct {
 	act             string         // what to do when it is over
 	steps           func() []finding.Step
 	source          *finding.Source
-	alternative     *link // the other reading of an unclear rating
+	// An unclear rating has another reading; where the two come to different
+	// outcomes it is Not known, and unclear says so.
+	alternative *link
+	unclear     func() (said.Sentence, finding.Need)
 }
+
+// known reports whether there is a rating and what stands on it.
+func (l *link) known() bool { return l != nil && l.limit != nil && l.figure != nil }
 
 func (l *link) judge(r *rig.Rig) finding.Finding {
 	f := finding.Finding{Code: CodeLink + l.id, Stage: l.stage, Scope: r.Scope, Gate: l.gate, Essential: l.essential,
@@ -138,11 +144,10 @@ func (l *link) judge(r *rig.Rig) finding.Finding {
 	}
 	f.Outcome, f.Tight = finding.Under(*l.figure, *l.limit, Reserve)
 	if a := l.alternative; a != nil {
-		other := outcomeOf(a)
-		if other != f.Outcome {
+		if outcomeOf(a) != f.Outcome {
 			f.Outcome, f.Tight = finding.Unknown, ""
-			f.Needs = []finding.Need{{Path: l.path, Says: said.Say("what the label counts"), Where: said.Say("Look on the plate for {gross}; the label's number may be the load alone.")}}
-			f.Says = said.Say("Does the label's % count the trailer itself? As {gross}: % of it used. As load only: %.", said.Mass(*l.limit), said.Share(l.figure.Nominal / *l.limit), said.Share(a.figure.Nominal / *a.limit))
+			says, need := l.unclear()
+			f.Says, f.Needs = says, []finding.Need{need}
 			return f
 		}
 	}
@@ -176,7 +181,7 @@ func (l *link) judge(r *rig.Rig) finding.Finding {
 
 // outcomeOf judges one reading of an unclear rating.
 func outcomeOf(l *link) finding.Outcome {
-	if l.limit == nil || l.figure == nil {
+	if !l.known() {
 		return finding.Unknown
 	}
 	o, _ := finding.Under(*l.figure, *l.limit, Reserve)
@@ -277,6 +282,13 @@ func label(r *rig.Rig, total *span) *link {
 		return &load
 	case plan.CountsUnsure:
 		l.alternative = &load
+		l.unclear = func() (said.Sentence, finding.Need) {
+			need := finding.Need{Path: l.path, Says: said.Say("what the label counts"), Where: said.Say("Look on the plate for {gross}; the label's number may be the load alone.")}
+			if load.figure == nil {
+				return said.Say("Does the label's % count the trailer itself?", said.Mass(limit)), need
+			}
+			return said.Say("Does the label's % count the trailer itself? As {gross}: % of it used. As load only: %.", said.Mass(limit), said.Share(l.figure.Nominal/limit), said.Share(load.figure.Nominal/limit)), need
+		}
 	}
 	return l
 }
@@ -346,10 +358,10 @@ func carLinks(r *rig.Rig, total, ball, wheels *span) []*link {
 }
 
 // towLink is the car's tow rating, with or without trailer brakes. Where the
-// brakes are not known the rating stands only if both readings agree.
+// brakes are not told it is read both ways, and stands only if both agree; the
+// rating without brakes, where it is not known, may be as low as nought.
 func towLink(r *rig.Rig, vp string, towed *span) *link {
 	v := r.Vehicle
-	l := &link{id: "tow", path: vp + "/towBraked", name: said.Say("{Tow rating}"), reads: r.Rules.TowReads, essential: true, figure: towed, act: lighten}
 	pick := func(m *quantity.Mass) *float64 {
 		if m == nil {
 			return nil
@@ -357,20 +369,25 @@ func towLink(r *rig.Rig, vp string, towed *span) *link {
 		f := float64(*m)
 		return &f
 	}
-	braked, unbraked := pick(v.TowBraked), pick(v.TowUnbraked)
+	l := link{id: "tow", path: vp + "/towBraked", name: said.Say("{Tow rating}, with brakes"), reads: r.Rules.TowReads, essential: true,
+		figure: towed, act: lighten, limit: pick(v.TowBraked)}
+	without := l
+	without.limit, without.path, without.name = pick(v.TowUnbraked), vp+"/towUnbraked", said.Say("{Tow rating}, no brakes")
 	switch r.Trailer.Brakes {
 	case plan.BrakesNone:
-		l.limit, l.path, l.name = unbraked, vp+"/towUnbraked", said.Say("{Tow rating}, no brakes")
+		return &without
 	case "":
-		// Not said: the lower figure rules, whichever is known.
-		l.limit = braked
-		if braked == nil || unbraked != nil && *unbraked < *braked {
-			l.limit, l.path = unbraked, vp+"/towUnbraked"
+		if l.limit == nil {
+			l = without
 		}
-	default:
-		l.limit, l.name = braked, said.Say("{Tow rating}, with brakes")
+		l.name = said.Say("{Tow rating}")
+		l.alternative = &without
+		l.unclear = func() (said.Sentence, finding.Need) {
+			need := finding.Need{Path: "/trailers/" + r.Scope.Trailer + "/brakes", Says: said.Say("whether the trailer has brakes"), Where: said.Say("Look behind a wheel and at the {coupling}.")}
+			return said.Say("{Tow rating}: % of % with brakes; without, it may be less. Has this trailer brakes?", said.Mass(l.figure.Nominal), said.Mass(*l.limit)), need
+		}
 	}
-	return l
+	return &l
 }
 
 func plus(a, b *span) *span {
@@ -491,9 +508,11 @@ type Payload struct {
 	By   string           `json:"by"`   // id of the link that rules
 }
 
-// payload gives what may be added at x, the middle of the deck:
-// min(G − Σm, (A − R_axle)·L/x, (S − R_ball)·L/(L − x)) with G, A and S the
-// least rating that reads the total, the axle and the ball.
+// payload gives what may be added at x, the middle of the deck, on its
+// centreline: min(G − Σm, (A − R_axle)·L/x, (S − R_ball)·L/(L − x)) with G, A and
+// S the least rating that reads the total, the axle and the ball; a side's tyres
+// take half of the axle's part, the car the ball's part, its rear axle that part
+// on its lever. Without the trailer's own rating it is Not known.
 func payload(r *rig.Rig, all []*link) (*Payload, finding.Finding) {
 	f := finding.Finding{Code: CodePayload, Stage: "trailer", Scope: r.Scope, Gate: finding.GateBuy, Subject: "/trailers/" + r.Scope.Trailer, Title: said.Say("Payload left")}
 	front, rear := r.Deck()
@@ -510,25 +529,33 @@ func payload(r *rig.Rig, all []*link) (*Payload, finding.Finding) {
 		}
 	}
 	for _, k := range all {
-		if k.limit == nil || k.figure == nil {
+		if !k.known() {
 			continue
 		}
 		room := *k.limit - k.figure.Nominal
-		if k.alternative != nil && k.alternative.figure != nil {
-			room = min(room, *k.alternative.limit-k.alternative.figure.Nominal)
+		if a := k.alternative; a.known() {
+			room = min(room, *a.limit-a.figure.Nominal)
 		}
 		switch {
 		case k.reads == norms.ReadsTotal || k.reads == norms.ReadsTrain:
 			take(k, room)
 		case k.reads == norms.ReadsWheels && l > 0 && x > 0:
 			take(k, room*l/x)
-		case k.reads == norms.ReadsBall && l > x:
+		case k.reads == norms.ReadsSide && l > 0 && x > 0:
+			take(k, room*2*l/x)
+		case (k.reads == norms.ReadsBall || k.reads == norms.ReadsCar) && l > x:
 			take(k, room*l/(l-x))
+		case k.reads == norms.ReadsRear && l > x:
+			take(k, room*l/(l-x)/Lever(float64(r.Vehicle.Wheelbase.Value), float64(r.Vehicle.RearOverhang.Value)))
 		}
 	}
-	if !known {
+	own := slices.ContainsFunc(all, func(k *link) bool { return k.id == "gross" && k.known() })
+	open := slices.ContainsFunc(all, func(k *link) bool {
+		return k.essential && !(k.known() && (k.alternative == nil || k.alternative.known()))
+	})
+	if !known || !own && best >= 0 {
 		f.Outcome = finding.Unknown
-		f.Needs = append([]finding.Need{}, r.Needs...)
+		f.Needs = append([]finding.Need{{Path: all[0].path, Says: all[0].name, Where: all[0].where}}, r.Needs...)
 		f.Says = said.Say("Payload not known: it takes the trailer's rating and its empty weight.")
 		return nil, f
 	}
@@ -543,6 +570,9 @@ func payload(r *rig.Rig, all []*link) (*Payload, finding.Finding) {
 		f.Says = append(said.Say("% more may go % behind the {headboard}. Then it is full: ", said.Mass(math.Floor(best)), where), name...)
 	}
 	f.Says = append(f.Says, said.Piece{Text: "."})
+	if open && best >= 0 {
+		f.Says = append(f.Says, said.Piece{Text: " Ratings not known yet may allow less."})
+	}
 	f.HasWork, f.Work = true, func() []finding.Step { return payloadSteps(r, all, x, l, best) }
 	return p, f
 }
@@ -555,10 +585,11 @@ func payloadSteps(r *rig.Rig, all []*link, x, l, best float64) []finding.Step {
 			{Symbol: "L", Says: said.Say("{coupling} to axle"), Measure: finding.Exactly(quantity.KindLength, l), How: "stated"},
 		}}
 	for _, k := range all {
-		if k.limit == nil || k.figure == nil {
+		if !k.known() {
 			continue
 		}
-		symbol := map[norms.Reads]string{norms.ReadsTotal: "G − Σm", norms.ReadsWheels: "A − R_axle", norms.ReadsBall: "S − R_ball", norms.ReadsTrain: "train − Σ"}[k.reads]
+		symbol := map[norms.Reads]string{norms.ReadsTotal: "G − Σm", norms.ReadsWheels: "A − R_axle", norms.ReadsBall: "S − R_ball", norms.ReadsTrain: "train − Σ",
+			norms.ReadsSide: "side − R_side", norms.ReadsCar: "car − Σ", norms.ReadsRear: "rear − R_rear"}[k.reads]
 		if symbol != "" {
 			step.Terms = append(step.Terms, finding.StepTerm{Symbol: symbol, Says: k.name, Measure: finding.Exactly(quantity.KindMass, *k.limit-k.figure.Nominal), How: "computed", Path: k.path})
 		}

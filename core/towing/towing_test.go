@@ -81,7 +81,7 @@ func TestOutcomes(t *testing.T) {
 		{"rear axle", "/towVehicles/car/rearLimit", `810`, "rear-axle", finding.Fails, ""},
 		{"rear axle without a wheelbase", "/towVehicles/car/wheelbase", `-`, "rear-axle", finding.Unknown, ""},
 		{"no car", "/outings/o/vehicle", `-`, "car", finding.Unknown, ""},
-		{"brakes not said: the lower figure rules", "/trailers/t/brakes", `-`, "tow", finding.Holds, ""},
+		{"brakes not said, 650 kg holds both ways", "/trailers/t/brakes", `-`, "tow", finding.Holds, ""},
 		{"on-wheels rating", "/trailers/t/onWheels", `585`, "on-wheels", finding.Fails, ""},
 		{"springs", "/trailers/t/springRating", `500`, "springs", finding.Fails, ""},
 		{"coupling's own ball limit", "/trailers/t/couplingBall", `50`, "coupling-ball", finding.Fails, ""},
@@ -92,6 +92,27 @@ func TestOutcomes(t *testing.T) {
 		}
 		if f.Outcome == finding.Unknown && len(f.Needs) == 0 {
 			t.Errorf("%s: nothing is named that would settle it", c.name)
+		}
+	}
+}
+
+// While nobody said whether the trailer has brakes, the tow rating holds only
+// if it holds without them too.
+func TestTowWithoutBrakesTold(t *testing.T) {
+	for _, c := range []struct {
+		braked, unbraked string
+		want             finding.Outcome
+	}{
+		{"1200", "700", finding.Holds},
+		{"1200", "640", finding.Unknown}, // 650 kg holds with brakes alone
+		{"1200", "-", finding.Unknown},
+		{"640", "600", finding.Fails},
+		{"-", "700", finding.Holds},
+		{"-", "-", finding.Unknown},
+	} {
+		f := sample.Find(t, check(t, "/trailers/t/brakes", "-", "/towVehicles/car/towBraked", c.braked, "/towVehicles/car/towUnbraked", c.unbraked).Findings, towing.CodeLink+"tow")
+		if f.Outcome != c.want || f.Outcome == finding.Unknown && len(f.Needs) == 0 {
+			t.Errorf("%+v: %s: %s", c, f.Outcome, f.Says.Text(sample.Plan(t).Locale()))
 		}
 	}
 }
@@ -138,6 +159,17 @@ func TestPayload(t *testing.T) {
 	// Ball limit 62: 2·2.5/0.25 = 20 kg.
 	got = check(t, "/towVehicles/car/ballLimit", `62`)
 	near(t, "by the ball", got.Payload.Mass.Value, 20)
+	// Side 300: 5·2·2.5/2.25 = 11.11 kg. Rear axle 818: 1.5·2.5/0.25/1.4 = 10.71 kg.
+	got = check(t, "/trailers/t/tyreRating", `300`)
+	near(t, "by a side's tyres", got.Payload.Mass.Value, 11.11111111)
+	got = check(t, "/towVehicles/car/rearLimit", `818`)
+	near(t, "by the car's rear axle", got.Payload.Mass.Value, 10.71428571)
+	// Car 1761: 1·2.5/0.25 = 10 kg.
+	got = check(t, "/towVehicles/car/gross", `1761`)
+	near(t, "by the car", got.Payload.Mass.Value, 10)
+	if f := sample.Find(t, check(t, "/trailers/t/label", "-").Findings, towing.CodePayload); f.Outcome != finding.Unknown || len(f.Needs) == 0 {
+		t.Errorf("without the trailer's own rating: %s", f.Outcome)
+	}
 	got = check(t, "/trailers/t/label/value", `600`)
 	near(t, "too much", got.Payload.Mass.Value, -50)
 	if f := sample.Find(t, got.Findings, towing.CodePayload); f.Outcome != finding.Fails {

@@ -78,6 +78,7 @@ export interface SaveRequest {
   saveId: string
   sitting: string
   label?: string
+  after?: string[]
   plan: Plan
 }
 

@@ -65,7 +65,7 @@ function write(h: Handle, v: number, name: string) {
 }
 
 function grab(e: PointerEvent, g: Group) {
-  if (e.button !== 0 || g.handles.length === 0) return
+  if (e.button !== 0 || g.handles.length === 0 || workspace.preview) return
   ;(e.currentTarget as Element).setPointerCapture(e.pointerId)
   gesture++
   workspace.selected = g.thing
@@ -101,7 +101,7 @@ let lastKey = 0
 
 function press(e: KeyboardEvent, g: Group) {
   const way = keys[e.key]
-  if (!way) return
+  if (!way || workspace.preview) return
   const h = g.handles.find((h) => h.direction[0] * way[0] + h.direction[1] * way[1] !== 0)
   if (!h) return
   e.preventDefault()

@@ -522,6 +522,7 @@ export interface Saving {
   saveId: string;
   sitting: string;
   label?: string;
+  after?: string[];
   plan: unknown;
 }
 export interface Saved {

@@ -23,7 +23,14 @@ const router = useRouter()
 const reference = useReference()
 const rules = computed(() => reference.data?.ruleSets ?? [])
 
-const a = reactive<Answers>({ region: 'uk', units: 'metric', load: '', count: 1, counts: 'unsure' })
+const a = reactive<Answers>({
+  region: 'uk',
+  units: 'metric',
+  load: '',
+  count: 1,
+  counts: 'unsure',
+  brakes: '',
+})
 const locale = computed<Locale>(() => ({ units: a.units, region: a.region }))
 provide(localeKey, locale)
 const word = (key: string) => term(reference.data?.terms ?? {}, key, a.region)
@@ -227,9 +234,19 @@ async function finish() {
             @typed="a.ball = $event.value"
             @cleared="a.ball = undefined"
           />
-          <p class="text-soft text-sm sm:col-span-2">
-            Handbook, papers or the {{ word('tow bar') }}’s plate. Take the figure for a trailer like yours,
-            with or without brakes; the lower one if in doubt.
+          <ChoiceField
+            label="For a trailer, as yours is,"
+            :value="a.brakes"
+            :options="[
+              { value: '', name: 'not sure' },
+              { value: 'fitted', name: 'with brakes' },
+              { value: 'none', name: 'without brakes' },
+            ]"
+            @chosen="a.brakes = $event"
+          />
+          <p class="text-soft self-end text-sm">
+            Handbook, papers or the {{ word('tow bar') }}’s plate: they give one figure with brakes and a
+            lower one without.
           </p>
         </div>
         <div v-else class="grid gap-3">

@@ -14,6 +14,7 @@ export interface Answers {
   front?: number
   deck?: number
   tow?: number
+  brakes: '' | 'fitted' | 'none'
   ball?: number
   scale?: number
 }
@@ -48,7 +49,14 @@ export function firstPlan(a: Answers): Plan {
     units: a.units,
     chosen: 'trailer',
     loads,
-    towVehicles: { car: { order: 1, name: 'Car', towBraked: a.tow, ballLimit: a.ball } },
+    towVehicles: {
+      car: {
+        order: 1,
+        name: 'Car',
+        [a.brakes === 'none' ? 'towUnbraked' : 'towBraked']: a.tow,
+        ballLimit: a.ball,
+      },
+    },
     trailers: {
       trailer: {
         order: 1,
@@ -57,6 +65,7 @@ export function firstPlan(a: Answers): Plan {
         couplingToDeck: taped(a.front),
         deckLength: taped(a.deck),
         label: a.label === undefined ? undefined : { value: a.label, counts: a.counts },
+        brakes: a.brakes || undefined,
         empty: { ball: a.scale === undefined ? undefined : { mass: a.scale } },
       },
     },

@@ -57,7 +57,7 @@ function turn() {
 </script>
 
 <template>
-  <section class="plate p-3 md:min-h-40" aria-label="In hand" data-tray>
+  <section class="plate p-3 md:min-h-40" aria-label="In hand" data-tray :inert="!!workspace.preview">
     <div v-if="thing" class="grid grid-cols-[minmax(0,1fr)] gap-3">
       <div class="flex flex-wrap items-end gap-x-3 gap-y-2">
         <h2 class="w-full truncate text-lg font-bold sm:w-44 sm:self-center">

@@ -42,6 +42,7 @@ const brakes = [
   { value: 'none', name: 'None' },
   { value: 'overrun', name: 'Overrun (surge)' },
   { value: 'electric', name: 'Electric' },
+  { value: 'fitted', name: 'Fitted, kind not known' },
 ]
 const yesNo = [
   { value: 'yes', name: 'Fitted' },

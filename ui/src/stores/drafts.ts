@@ -8,6 +8,7 @@ import { uuid } from './patch'
 export interface Draft {
   base: number
   saveId: string
+  after?: string[] // own saves whose answer never came
   plan: Plan
 }
 

@@ -6,7 +6,7 @@ import { computed, ref, shallowRef } from 'vue'
 import { api, ApiError, Unreachable } from '@/api'
 import type { Fix, Op, Plan, Report } from '@/generated/types'
 import type { Locale } from '@/quantities'
-import { drafts } from './drafts'
+import { drafts, type Draft } from './drafts'
 import { at, put, uuid } from './patch'
 
 interface Entry {
@@ -129,7 +129,7 @@ export const useWorkspace = defineStore('workspace', () => {
   }
 
   function apply(fix: Fix, label: string) {
-    preview.value = undefined
+    hide()
     return edit(fix.patch, label)
   }
 
@@ -162,9 +162,10 @@ export const useWorkspace = defineStore('workspace', () => {
         wanted = undefined
         const asked = preview.value?.plan ?? plan.value
         const seq = sequence.value
-        const [forOuting, forTrailer] = [outing.value, trailer.value]
+        const [forPlan, forOuting, forTrailer] = [id.value, outing.value, trailer.value]
         try {
           const answer = await api.review({ plan: asked, outing: forOuting, trailer: forTrailer }, want)
+          if (id.value !== forPlan) continue
           failure.value = ''
           report.value = answer
           // The core picks where nothing was chosen; a choice made meanwhile stands.
@@ -176,6 +177,7 @@ export const useWorkspace = defineStore('workspace', () => {
             if (!preview.value) settledReport.value = answer // a preview keeps the plan's own fixes
           }
         } catch (e) {
+          if (id.value !== forPlan) continue
           failure.value = e instanceof Error ? e.message : String(e)
           clearTimeout(rest)
           rest = setTimeout(() => send('settled'), 2000)
@@ -207,7 +209,7 @@ export const useWorkspace = defineStore('workspace', () => {
     let timer: ReturnType<typeof setTimeout> | undefined
     let saveId = uuid()
     let label = ''
-
+    let tried: string[] = [] // own saves whose answer never came: one of them may stand
     let drafting: ReturnType<typeof setTimeout> | undefined
 
     function note() {
@@ -224,22 +226,32 @@ export const useWorkspace = defineStore('workspace', () => {
       clearTimeout(drafting)
       drafting = undefined
       if (plan.value && saveState.value !== 'saved')
-        void drafts.keep(id.value, { base: revision.value, saveId, plan: plan.value })
+        void drafts.keep(id.value, { base: revision.value, saveId, after: tried, plan: plan.value })
     }
 
     async function send() {
       clearTimeout(timer)
       if (flying || !plan.value || saveState.value === 'conflict') return
       flying = true
-      const [doc, own, planId] = [plan.value, saveId, id.value]
+      const [doc, own, named, planId] = [plan.value, saveId, label, id.value]
+      const after = tried
+      if (!tried.includes(own)) tried = [...tried.slice(-49), own]
       saveState.value = 'saving'
+      keepDraft()
       try {
-        const done = await api.update(planId, revision.value, { saveId: own, sitting, label, plan: doc })
+        const done = await api.update(planId, revision.value, {
+          saveId: own,
+          sitting,
+          label: named,
+          after,
+          plan: doc,
+        })
         if (planId !== id.value) return
         revision.value = done.revision
-        label = ''
+        tried = []
+        if (label === named) label = ''
         saveProblem.value = ''
-        if (plan.value === doc) {
+        if (plan.value === doc && saveId === own) {
           saveState.value = 'saved'
           await drafts.drop(planId)
         } else {
@@ -250,9 +262,11 @@ export const useWorkspace = defineStore('workspace', () => {
       } catch (e) {
         if (planId !== id.value) return
         if (e instanceof ApiError && e.status === 412) saveState.value = 'conflict'
-        else if (e instanceof ApiError && e.status < 500) {
+        else if (e instanceof ApiError && e.status < 500 && e.status !== 401) {
+          tried = tried.filter((t) => t !== own)
           saveState.value = 'refused'
           saveProblem.value = e.message
+          if (plan.value !== doc) timer = setTimeout(() => void send(), saveMs)
         } else {
           saveState.value = 'offline'
           saveProblem.value = e instanceof Unreachable ? '' : String(e)
@@ -264,8 +278,9 @@ export const useWorkspace = defineStore('workspace', () => {
     }
 
     /** Takes up a draft with the save id that it was sent with, if it was. */
-    function resume(own: string) {
-      saveId = own
+    function resume(draft: Draft) {
+      saveId = draft.saveId
+      tried = draft.after ?? []
       saveState.value = 'waiting'
       void send()
     }
@@ -276,11 +291,14 @@ export const useWorkspace = defineStore('workspace', () => {
       void send()
     }
 
+    /** Leaves the plan: what is not saved yet is left as a draft. */
     function stop() {
+      keepDraft()
       clearTimeout(timer)
-      clearTimeout(drafting)
-      drafting = undefined
+      label = ''
+      tried = []
     }
+    window.addEventListener('pagehide', keepDraft)
     return { note, send, resume, named, stop }
   })()
 
@@ -302,7 +320,7 @@ export const useWorkspace = defineStore('workspace', () => {
       sequence.value++
       if (draft) {
         revision.value = draft.base
-        saving.resume(draft.saveId)
+        saving.resume(draft)
       }
       review.ask()
     } catch (e) {

@@ -1,0 +1,23 @@
+package rig
+
+import (
+	"strings"
+
+	"zygonos/core/said"
+	"zygonos/core/statics"
+)
+
+// PlaceAdvice says how the place of a weight, which a guess leaves open, is
+// found out.
+func (r *Rig) PlaceAdvice(g statics.Guess) said.Sentence {
+	name := said.Name(g.Name, "the load")
+	if strings.HasSuffix(g.Path, "/empty/ball") {
+		return said.Say("put a scale under the {coupling} of %, empty", name)
+	}
+	for i := range r.Items {
+		if it := &r.Items[i]; it.Shape == "heap" && strings.HasPrefix(g.Path, it.Path+"/") {
+			return said.Say("rake % level and tape its two ends", name)
+		}
+	}
+	return said.Say("find where the weight of % lies: weigh both its ends", name)
+}
