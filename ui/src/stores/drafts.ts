@@ -43,14 +43,31 @@ function hold(id: string): Promise<boolean> {
 
 export const drafts = {
   async keep(plan: string, draft: Draft) {
+    sessionStorage.removeItem('left:' + plan) // this one is newer
     await set(key(plan, await tab()), draft)
   },
   async drop(plan: string) {
+    sessionStorage.removeItem('left:' + plan)
     await del(key(plan, await tab()))
+  },
+  /** Keeps the draft at once while the page goes: a reload of this tab finds it. */
+  leave(plan: string, draft: Draft) {
+    try {
+      sessionStorage.setItem('left:' + plan, JSON.stringify(draft))
+    } catch {
+      // too large for it: the last draft in IndexedDB stands
+    }
   },
   /** This tab's draft of a plan, or one that a closed tab left. */
   async find(plan: string): Promise<Draft | undefined> {
     const own = await tab()
+    const left = sessionStorage.getItem('left:' + plan)
+    if (left) {
+      sessionStorage.removeItem('left:' + plan)
+      const draft = JSON.parse(left) as Draft
+      await set(key(plan, own), draft)
+      return draft
+    }
     const held = navigator.locks ? ((await navigator.locks.query()).held ?? []).map((l) => l.name) : []
     const all = (await entries<string, Draft>()).filter(([k]) => k.startsWith(`${prefix}${plan}:`))
     const found =

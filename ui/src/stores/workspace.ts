@@ -222,11 +222,16 @@ export const useWorkspace = defineStore('workspace', () => {
       timer = setTimeout(() => void send(), saveMs)
     }
 
+    function unsaved(): Draft | undefined {
+      if (!plan.value || saveState.value === 'saved') return undefined
+      return { base: revision.value, saveId, after: tried, plan: plan.value }
+    }
+
     function keepDraft() {
       clearTimeout(drafting)
       drafting = undefined
-      if (plan.value && saveState.value !== 'saved')
-        void drafts.keep(id.value, { base: revision.value, saveId, after: tried, plan: plan.value })
+      const draft = unsaved()
+      if (draft) void drafts.keep(id.value, draft)
     }
 
     async function send() {
@@ -298,7 +303,10 @@ export const useWorkspace = defineStore('workspace', () => {
       label = ''
       tried = []
     }
-    window.addEventListener('pagehide', keepDraft)
+    window.addEventListener('pagehide', () => {
+      const draft = unsaved()
+      if (draft) drafts.leave(id.value, draft)
+    })
     return { note, send, resume, named, stop }
   })()
 
