@@ -29,7 +29,7 @@ const band = (l: Link) => {
       :data-link="l.id"
     >
       <OutcomeMark :outcome="l.outcome" :size="18" />
-      <span class="truncate" :class="{ 'font-bold': l.weakest }"
+      <span class="leading-tight" :class="{ 'font-bold': l.weakest }"
         >{{ say(l.name) }}<span v-if="l.weakest"> · weakest</span></span
       >
       <button
