@@ -17,6 +17,7 @@ import (
 	"zygonos/core/review"
 	"zygonos/core/said"
 	"zygonos/core/studies"
+	"zygonos/core/tables"
 	"zygonos/store"
 )
 
@@ -37,6 +38,12 @@ func (s *server) routes(api fiber.Router) {
 	api.Get("/plans/:id/revisions/:n", s.revision)
 	api.Post("/review", reviewPlan)
 	api.Post("/working", working)
+	api.Post("/compare", compare)
+	api.Post("/comparison.csv", comparisonTable)
+	api.Post("/tows", tows)
+	api.Post("/buy", buy)
+	api.Get("/candidates.csv", template)
+	api.Post("/candidates", candidates)
 }
 
 // Reference is what the interface needs to know of rules, kinds and words.
@@ -48,11 +55,25 @@ type Reference struct {
 	Loads     []catalogue.LoadKind                  `json:"loads"`
 	Doubts    map[plan.How]float64                  `json:"doubts"`
 	Terms     map[string]map[quantity.Region]string `json:"terms"`
+
+	Groups      []string                            `json:"groups"`
+	Materials   []catalogue.Material                `json:"materials"`
+	Fluids      []catalogue.Substance               `json:"fluids"`
+	Solids      []catalogue.Substance               `json:"solids"`
+	Fittings    []catalogue.Fitting                 `json:"fittings"`
+	AnchorKinds []catalogue.AnchorKind              `json:"anchorKinds"`
+	MustBuys    []string                            `json:"mustBuys"`
+	Inspections []catalogue.Inspection              `json:"inspections"`
+	Plugs       []norms.Plug                        `json:"plugs"`
+	Roads       map[quantity.Region]norms.RoadRules `json:"roads"`
+	Hitches     []norms.HitchClass                  `json:"hitches"`
 }
 
 func reference(c fiber.Ctx) error {
 	c.Set(fiber.HeaderCacheControl, "no-cache")
-	return c.JSON(Reference{norms.RuleSets, norms.Schools, catalogue.Trailers, norms.BallSizes, catalogue.Loads, plan.DefaultDoubts, said.Terms})
+	return c.JSON(Reference{norms.RuleSets, norms.Schools, catalogue.Trailers, norms.BallSizes, catalogue.Loads, plan.DefaultDoubts, said.Terms,
+		catalogue.Groups, catalogue.Materials, catalogue.Fluids, catalogue.Solids, catalogue.Fittings, catalogue.AnchorKinds,
+		catalogue.MustBuys, catalogue.Inspections, norms.Plugs, norms.Roads, norms.HitchClasses})
 }
 
 // Listed is a plan as the list shows it.
@@ -270,6 +291,8 @@ type Asking struct {
 	Plan *plan.Plan `json:"plan"`
 	Want string     `json:"want,omitempty"` // live or settled
 	Key  string     `json:"key,omitempty"`  // of the finding whose working is opened
+	Back bool       `json:"back,omitempty"` // a comparison tells what would bring each failing candidate back
+	CSV  string     `json:"csv,omitempty"`  // a table of candidates to be read
 }
 
 func asking(c fiber.Ctx) (a Asking, err error) {
@@ -303,4 +326,56 @@ func working(c fiber.Ctx) error {
 		steps = []finding.Step{}
 	}
 	return c.JSON(steps)
+}
+
+func compare(c fiber.Ctx) error {
+	a, err := asking(c)
+	if err != nil {
+		return err
+	}
+	return c.JSON(studies.Compare(a.Plan, a.Request, a.Back))
+}
+
+func comparisonTable(c fiber.Ctx) error {
+	a, err := asking(c)
+	if err != nil {
+		return err
+	}
+	return sendTable(c, fileName(a.Plan.Name)+"-comparison", tables.Comparison(a.Plan, studies.Compare(a.Plan, a.Request, true)))
+}
+
+func sendTable(c fiber.Ctx, name string, table []byte) error {
+	c.Set(fiber.HeaderContentType, "text/csv; charset=utf-8")
+	c.Set(fiber.HeaderContentDisposition, `attachment; filename="`+name+`.csv"`)
+	return c.Send(table)
+}
+
+func tows(c fiber.Ctx) error {
+	a, err := asking(c)
+	if err != nil {
+		return err
+	}
+	return c.JSON(studies.Tows(a.Plan))
+}
+
+func buy(c fiber.Ctx) error {
+	a, err := asking(c)
+	if err != nil {
+		return err
+	}
+	return c.JSON(studies.Buy(a.Plan, a.Trailer))
+}
+
+func template(c fiber.Ctx) error { return sendTable(c, "candidates", tables.Template()) }
+
+func candidates(c fiber.Ctx) error {
+	a, err := asking(c)
+	if err != nil {
+		return err
+	}
+	read, err := tables.ReadTrailers(a.Plan, []byte(a.CSV))
+	if err != nil {
+		return fiber.NewError(fiber.StatusUnprocessableEntity, err.Error())
+	}
+	return c.JSON(read)
 }

@@ -12,6 +12,8 @@ import (
 	"zygonos/core/finding"
 	"zygonos/core/plan"
 	"zygonos/core/review"
+	"zygonos/core/studies"
+	"zygonos/core/tables"
 	"zygonos/store"
 	"zygonos/web"
 )
@@ -28,6 +30,10 @@ type carried struct {
 	Saved     web.Saved           `json:"saved"`
 	Problem   web.ProblemDocument `json:"problemDocument"`
 	Revision  store.Revision      `json:"revision"`
+	Compare   studies.Comparison  `json:"comparison"`
+	Tow       studies.Tow         `json:"tow"`
+	Buying    studies.Buying      `json:"buying"`
+	Import    tables.Import       `json:"import"`
 }
 
 func main() {

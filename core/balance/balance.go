@@ -22,6 +22,7 @@ const (
 	CodeSides   = "balance.sides"
 	CodeReading = "balance.reading"
 	CodeOffDeck = "balance.off-deck"
+	CodeSurge   = "balance.surge"
 )
 
 // Stage under which the findings stand.
@@ -55,6 +56,7 @@ func Check(r *rig.Rig) Result {
 	}
 	out.Findings = append(out.Findings, offDeck(r)...)
 	out.Findings = append(out.Findings, readings(r)...)
+	out.Findings = append(out.Findings, surges(r)...)
 	return out
 }
 

@@ -155,30 +155,6 @@ var BallSizes = []BallSize{
 // BallSource is where the ball diameters come from.
 var BallSource = source("SAE J684; ISO 1103", "ball diameters", "A")
 
-// loadIndex is the mass that one tyre bears, kg, from load index 50 on.
-var loadIndex = [...]mass{
-	190, 195, 200, 206, 212, 218, 224, 230, 236, 243,
-	250, 257, 265, 272, 280, 290, 300, 307, 315, 325,
-	335, 345, 355, 365, 375, 387, 400, 412, 425, 437,
-	450, 462, 475, 487, 500, 515, 530, 545, 560, 580,
-	600, 615, 630, 650, 670, 690, 710, 730, 750, 775,
-	800, 825, 850, 875, 900, 925, 950, 975, 1000, 1030,
-	1060, 1090, 1120, 1150, 1180, 1215, 1250, 1285, 1320, 1360,
-	1400, 1450, 1500, 1550, 1600, 1650, 1700,
-}
-
-// LoadIndexSource is where the load indices come from.
-var LoadIndexSource = source("ISO 4000-1, tyre load index", "", "A")
-
-// TyreLoad is the mass that a tyre of that load index bears; ok is false for
-// an index outside the table (50 to 126).
-func TyreLoad(index int) (kg mass, ok bool) {
-	if index < 50 || index >= 50+len(loadIndex) {
-		return 0, false
-	}
-	return loadIndex[index-50], true
-}
-
 // Practice is the source of a figure that is our own stated practice.
 func Practice(clause string) *finding.Source {
 	s := source("Practice figure of this program", clause, "C")

@@ -51,6 +51,9 @@ func Clean(p *Plan) []Problem {
 	p.Parts = entries(c, p.Parts, "/parts", c.part)
 	p.Trailers = entries(c, p.Trailers, "/trailers", func(path string, t *Trailer) { c.trailer(path, t, p) })
 	p.Outings = entries(c, p.Outings, "/outings", func(path string, o *Outing) { c.outing(path, o, p) })
+	if p.Wants != nil {
+		p.Wants = entries(c, p.Wants, "/wants", func(path string, w *Want) { c.want(path, w, p) })
+	}
 	if _, ok := p.Trailers[p.Chosen]; p.Chosen != "" && !ok {
 		c.say("/chosen", "The chosen trailer is not in the plan.")
 		p.Chosen = ""
@@ -200,6 +203,7 @@ func (c *cleaner) load(path string, l *Load) {
 			l.Ends = nil
 		}
 	}
+	c.goods(path, l)
 }
 
 func (c *cleaner) vehicle(path string, v *TowVehicle) {
@@ -219,6 +223,10 @@ func (c *cleaner) vehicle(path string, v *TowVehicle) {
 	number(c, path+"/ballHeight", "ball height", &v.BallHeight, quantity.KindLength, 0, 2, true)
 	c.length(path+"/wheelbase", "wheelbase", &v.Wheelbase, 0)
 	c.length(path+"/rearOverhang", "distance from rear axle to ball", &v.RearOverhang, 0)
+	number(c, path+"/hitchD", "D value", &v.HitchD, quantity.KindForce, 0, 1e6, true)
+	number(c, path+"/ballBehind", "distance from bumper to ball", &v.BallBehind, quantity.KindLength, -1, 3, false)
+	number(c, path+"/gateReach", "reach of the open {car tailgate}", &v.GateReach, quantity.KindLength, 0, 3, false)
+	number(c, path+"/gateHeight", "height of the open {car tailgate}", &v.GateHeight, quantity.KindLength, 0, 3, false)
 }
 
 func (c *cleaner) trailer(path string, t *Trailer, p *Plan) {
@@ -286,6 +294,7 @@ func (c *cleaner) trailer(path string, t *Trailer, p *Plan) {
 	c.length(path+"/empty/centre", "place of the empty trailer's centre", &e.Centre, 0)
 	number(c, path+"/empty/axleAt", "axle position at the weighing", &e.AxleAt, quantity.KindLength, 0, maxLength, true)
 	c.partsOn(path+"/empty/parts", e.Parts, p)
+	c.candidate(path, t, p)
 }
 
 func (c *cleaner) reading(path, what string, r **Reading) {
@@ -333,6 +342,7 @@ func (c *cleaner) outing(path string, o *Outing, p *Plan) {
 	c.mass(path+"/gear", "weight of the luggage", &o.Gear)
 	number(c, path+"/distance", "distance", &o.Distance, quantity.KindDistance, 0, 20_000_000, false)
 	number(c, path+"/speed", "speed", &o.Speed, quantity.KindSpeed, 0, maxSpeed, true)
+	one(c, path+"/road", "road", &o.Road, Roads)
 	o.Layouts = entries(c, o.Layouts, path+"/layouts", func(path string, l *Layout) { c.layout(path, l, p) })
 	for _, id := range Ordered(o.Layouts, func(Layout) int { return 0 }) {
 		if _, ok := p.Trailers[id]; !ok {

@@ -38,6 +38,7 @@ type Plan struct {
 	TowVehicles map[string]TowVehicle `json:"towVehicles"`
 	Trailers    map[string]Trailer    `json:"trailers"`
 	Parts       map[string]Part       `json:"parts"`
+	Wants       map[string]Want       `json:"wants,omitempty"` // musts and wishes
 	Outings     map[string]Outing     `json:"outings"`
 }
 
@@ -139,6 +140,11 @@ type Load struct {
 	Centre     Centre             `json:"centre"`
 	Contents   map[string]Content `json:"contents,omitempty"`
 	Ends       *EndWeighing       `json:"ends,omitempty"`
+	Bulk       *Bulk              `json:"bulk,omitempty"`
+	Tank       *Tank              `json:"tank,omitempty"`
+	Pieces     *Pieces            `json:"pieces,omitempty"`
+	Rolling    *Rolling           `json:"rolling,omitempty"`
+	Hull       *Hull              `json:"hull,omitempty"`
 }
 
 // MassCounts says whether a load's mass includes its contents.
@@ -186,6 +192,12 @@ type TowVehicle struct {
 	BallHeight   *length         `json:"ballHeight,omitempty"`
 	Wheelbase    *LengthEstimate `json:"wheelbase,omitempty"`
 	RearOverhang *LengthEstimate `json:"rearOverhang,omitempty"` // rear axle to ball
+	HitchD       *quantity.Force `json:"hitchD,omitempty"`       // D value of the hitch's plate, N; its S is HitchBall
+	Socket       string          `json:"socket,omitempty"`       // key into norms.Plugs
+	Adapter      bool            `json:"adapter,omitempty"`      // one for another plug is carried
+	BallBehind   *length         `json:"ballBehind,omitempty"`   // ball's middle behind the bumper
+	GateReach    *length         `json:"gateReach,omitempty"`    // open tailgate or door: beyond the bumper …
+	GateHeight   *length         `json:"gateHeight,omitempty"`   // … and its lowest edge above the ground
 }
 
 // Trailer is one candidate or the owner's own.
@@ -217,6 +229,28 @@ type Trailer struct {
 	RunningGear    *MassEstimate   `json:"runningGear,omitempty"` // axle, springs and wheels: moves with the axle
 	AxleMoves      *AxleMoves      `json:"axleMoves,omitempty"`
 	Empty          Empty           `json:"empty"`
+
+	Comes          Comes              `json:"comes,omitempty"`
+	NoPlate        bool               `json:"noPlate,omitempty"`      // home-made or a frame without one
+	WidthOverAll   *LengthEstimate    `json:"widthOverAll,omitempty"` // with wheels and mudguards
+	CouplingHeight *length            `json:"couplingHeight,omitempty"`
+	Suspension     Suspension         `json:"suspension,omitempty"`
+	Travel         *length            `json:"travel,omitempty"`    // of the springs to the stop
+	WheelRoom      *length            `json:"wheelRoom,omitempty"` // between tyre and deck or mudguard, empty
+	TyreText       string             `json:"tyreText,omitempty"`  // as it stands on the wall
+	TyreSymbol     string             `json:"tyreSymbol,omitempty"`
+	TyreSpeed      *quantity.Speed    `json:"tyreSpeed,omitempty"` // printed plainly as a limit
+	TyrePressure   *quantity.Pressure `json:"tyrePressure,omitempty"`
+	Floor          Floor              `json:"floor,omitempty"`
+	Tail           Tail               `json:"tail,omitempty"`
+	Anchors        map[string]Anchor  `json:"anchors,omitempty"`
+	Folded         *Size              `json:"folded,omitempty"` // as stored, where it folds
+	OnEdge         bool               `json:"onEdge,omitempty"`
+	Plug           string             `json:"plug,omitempty"` // key into norms.Plugs
+	Lights         string             `json:"lights,omitempty"`
+	Papers         Papers             `json:"papers,omitempty"`
+	Deal           *Deal              `json:"deal,omitempty"`
+	Fitted         map[string]PartOn  `json:"fitted,omitempty"` // parts that are always on
 }
 
 // Brakes says what brakes a trailer has; empty is not known.
@@ -267,6 +301,8 @@ type Part struct {
 	Size   Size            `json:"size"`
 	Centre Centre          `json:"centre"`
 	Slots  map[string]Slot `json:"slots,omitempty"`
+	Kind   string          `json:"kind,omitempty"` // key into catalogue.Fittings
+	Undo   string          `json:"undo,omitempty"` // what holds it: pins, bolts, welded
 }
 
 // Slot is a place on a part that takes a load, from the part's front face,
@@ -292,8 +328,22 @@ type Outing struct {
 	Gear     *MassEstimate     `json:"gear,omitempty"`   // luggage in the car
 	Distance *length           `json:"distance,omitempty"`
 	Speed    *quantity.Speed   `json:"speed,omitempty"`
+	Road     Road              `json:"road,omitempty"`
 	Layouts  map[string]Layout `json:"layouts"` // by trailer id
 }
+
+// Road is the kind of road that an outing takes.
+type Road string
+
+// The roads.
+const (
+	RoadOpen     Road = "open" // ordinary road out of town
+	RoadMotorway Road = "motorway"
+	RoadTrack    Road = "track" // unsealed
+)
+
+// Roads lists the kinds of road.
+var Roads = []Road{RoadOpen, RoadMotorway, RoadTrack}
 
 // Layout is how an outing is loaded on one trailer.
 type Layout struct {

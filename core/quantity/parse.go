@@ -44,6 +44,9 @@ var units = map[string][]unitDef{
 	"cu yd": {{KindVolume, m3PerCuYard}}, "cu ft": {{KindVolume, m3PerCuFoot}}, "us gal": {{KindVolume, litrePerGal / 1000}}, "uk gal": {{KindVolume, 0.00454609}},
 	"kg/m³": {{KindDensity, 1}}, "kg/m3": {{KindDensity, 1}}, "lb/cu ft": {{KindDensity, kgPerPound / m3PerCuFoot}},
 	"°": {{KindAngle, math.Pi / 180}}, "deg": {{KindAngle, math.Pi / 180}}, "degrees": {{KindAngle, math.Pi / 180}},
+	"h": {{KindTime, 3600}}, "hour": {{KindTime, 3600}}, "hours": {{KindTime, 3600}}, "min": {{KindTime, 60}}, "minutes": {{KindTime, 60}}, "days": {{KindTime, 8 * 3600}}, "day": {{KindTime, 8 * 3600}},
+	"n": {{KindForce, 1}}, "dan": {{KindForce, 10}}, "kn": {{KindForce, 1000}}, "lbf": {{KindForce, newtonPerLbf}},
+	"£": {{KindMoney, 1}}, "€": {{KindMoney, 1}}, "$": {{KindMoney, 1}},
 	"us ton": {{KindMass, 2000 * kgPerPound}}, "uk ton": {{KindMass, 2240 * kgPerPound}},
 }
 
@@ -125,6 +128,9 @@ func (l Locale) one(k Kind, s string) (float64, error) {
 			return v, err
 		}
 	}
+	if k == KindMoney {
+		s = strings.TrimSpace(strings.TrimLeft(s, "£€$"))
+	}
 	m := numberUnit.FindStringSubmatch(s)
 	if m == nil {
 		return 0, &ParseError{Text: s, Reason: "“" + s + "” is not a number with a unit."}
@@ -162,6 +168,7 @@ func (l Locale) one(k Kind, s string) (float64, error) {
 var kindWord = map[Kind]string{
 	KindMass: "weight", KindLength: "a length", KindDistance: "a distance", KindSpeed: "speed", KindShare: "a share",
 	KindPressure: "pressure", KindVolume: "volume", KindDensity: "density", KindAngle: "an angle", KindCount: "a count",
+	KindMoney: "money", KindRate: "money by weight", KindTime: "hours of work", KindForce: "a force",
 }
 
 func hasKind(name string, k Kind) bool {
@@ -208,6 +215,10 @@ func (l Locale) own(k Kind) float64 {
 		return pick(1, kgPerPound/m3PerCuFoot)
 	case KindAngle:
 		return math.Pi / 180
+	case KindTime:
+		return 3600
+	case KindForce:
+		return pick(1000, newtonPerLbf)
 	}
 	return 1
 }

@@ -15,7 +15,19 @@ const (
 	m3PerCuYard  = 0.764554857984
 	m3PerCuFoot  = 0.028316846592
 	litrePerGal  = 3.785411784 // US liquid gallon
+	newtonPerLbf = 4.4482216152605
 )
+
+// Currency is the sign before a sum of money.
+func Currency(r Region) string {
+	switch r {
+	case UK:
+		return "£"
+	case EU:
+		return "€"
+	}
+	return "$"
+}
 
 const minus = "−"
 
@@ -70,8 +82,41 @@ func (l Locale) Text(k Kind, v float64) string {
 		return number(v, 0) + " kg/m³"
 	case KindAngle:
 		return number(v*180/math.Pi, 1) + "°"
+	case KindMoney:
+		return l.money(v, math.Abs(v) < 19.995)
+	case KindRate:
+		if imperial {
+			return l.money(v*kgPerPound, true) + "/lb"
+		}
+		return l.money(v, true) + "/kg"
+	case KindTime:
+		if m := math.Abs(v) / 60; m < 59.5 && m >= 0.5 {
+			return number(v/60, 0) + " min"
+		}
+		return number(v/3600, smallDigits(v/3600)) + " h"
+	case KindForce:
+		if imperial {
+			return number(v/newtonPerLbf, 0) + " lbf"
+		}
+		return number(v/1000, 2) + " kN"
 	}
 	return number(v, smallDigits(v))
+}
+
+// money prints a sum; small ones to the hundredth unless they are whole.
+func (l Locale) money(v float64, small bool) string {
+	digits := 0
+	if small && math.Abs(v-math.Round(v)) >= 0.005 {
+		digits = 2
+	}
+	s := strconv.FormatFloat(math.Abs(v), 'f', digits, 64)
+	if digits == 0 {
+		s = number(math.Abs(v), 0)
+	}
+	if v < 0 && strings.Trim(s, "0.") != "" {
+		return minus + Currency(l.Region) + s
+	}
+	return Currency(l.Region) + s
 }
 
 // Span prints a range: the nominal value, and its ends when they print

@@ -15,10 +15,17 @@ import (
 
 // Typed quantities. Each is a float64 in the SI unit named.
 type (
-	Mass   = unit.Mass   // kg
-	Length = unit.Length // m
-	Speed  = unit.Velocity
+	Mass     = unit.Mass   // kg
+	Length   = unit.Length // m
+	Speed    = unit.Velocity
+	Volume   = unit.Volume   // m³
+	Force    = unit.Force    // N
+	Time     = unit.Time     // s
+	Pressure = unit.Pressure // Pa
 )
+
+// Money is a sum in the region's own currency; no rates of exchange are known.
+type Money float64
 
 // Gravity is the standard acceleration of free fall, m/s² (ISO 80000-3).
 const Gravity = 9.80665
@@ -38,6 +45,10 @@ const (
 	KindDensity  Kind = "density"  // kg/m³
 	KindAngle    Kind = "angle"    // rad, printed in degrees
 	KindCount    Kind = "count"    // 1
+	KindMoney    Kind = "money"    // the region's currency
+	KindRate     Kind = "rate"     // money per kg
+	KindTime     Kind = "time"     // s, as hours of work
+	KindForce    Kind = "force"    // N
 )
 
 // System is the unit system in which quantities are printed, and in which a

@@ -7,7 +7,9 @@ import (
 	"math"
 
 	"zygonos/core/balance"
+	"zygonos/core/clearance"
 	"zygonos/core/finding"
+	"zygonos/core/fit"
 	"zygonos/core/plan"
 	"zygonos/core/plausible"
 	"zygonos/core/quantity"
@@ -41,6 +43,8 @@ type Report struct {
 	Things    []Thing              `json:"things"`
 	Settled   bool                 `json:"settled"`
 	EmptyWay  string               `json:"emptyWay,omitempty"`
+	Wants     []fit.State          `json:"wants"` // an outing to be carried is judged when settled
+	Fills     []towing.Fill        `json:"fills"`
 }
 
 // Headline is the answer in a sentence.
@@ -110,7 +114,8 @@ var Stages = []string{"job", "vehicle", "trailer", "balance"}
 // Review cleans the plan, in place, and judges one outing on one trailer.
 func Review(p *plan.Plan, q Request) *Report {
 	problems := plan.Clean(p)
-	rep := judge(p, pick(p, q))
+	rep, r := verdict(p, pick(p, q))
+	draw(rep, r)
 	if problems != nil {
 		rep.Problems = problems
 	}
@@ -135,13 +140,17 @@ func pick(p *plan.Plan, q Request) Request {
 	return q
 }
 
-// Again judges a plan that is clean already.
-func Again(p *plan.Plan, q Request) *Report { return judge(p, pick(p, q)) }
+// Again judges a plan that is clean already, without drawings, things and what
+// to do next.
+func Again(p *plan.Plan, q Request) *Report {
+	rep, _ := verdict(p, pick(p, q))
+	return rep
+}
 
 // Working gives the working of the finding with that key, or nil.
 func Working(p *plan.Plan, q Request, key string) []finding.Step {
 	plan.Clean(p)
-	rep := judge(p, pick(p, q))
+	rep := Again(p, q)
 	for i := range rep.Findings {
 		if f := &rep.Findings[i]; f.Key() == key && f.Work != nil {
 			return f.Work()
@@ -150,24 +159,29 @@ func Working(p *plan.Plan, q Request, key string) []finding.Step {
 	return nil
 }
 
-func judge(p *plan.Plan, q Request) *Report {
+// verdict asks every question of one rig. The rig is nil where there is none.
+func verdict(p *plan.Plan, q Request) (*Report, *rig.Rig) {
 	rep := &Report{
 		Scope: finding.Scope{Trailer: q.Trailer, Outing: q.Outing}, Chain: []towing.Link{}, Findings: []finding.Finding{}, Views: []scene.View{},
-		Next: []Next{}, Things: []Thing{}, Problems: []plan.Problem{}, Questions: []plausible.Question{},
+		Next: []Next{}, Things: []Thing{}, Problems: []plan.Problem{}, Questions: []plausible.Question{}, Wants: []fit.State{}, Fills: []towing.Fill{},
 	}
 	r := rig.Resolve(p, q.Trailer, q.Outing)
 	if r == nil {
 		rep.Headline = Headline{Outcome: finding.Unknown, Says: said.Say("No trailer yet. Tell of the trailer first.")}
 		rep.Stages = stages(nil)
-		return rep
+		return rep, nil
 	}
 	rep.EmptyWay = r.EmptyWay
 	// The questions, each asked of the same rig.
-	bal, tow := balance.Check(r), towing.Check(r)
-	rep.Findings = append(append(rep.Findings, bal.Findings...), tow.Findings...)
+	bal, tow, wants := balance.Check(r), towing.Check(r), fit.Check(r)
+	_, clear := clearance.Check(r)
+	rep.Findings = make([]finding.Finding, 0, len(bal.Findings)+len(tow.Findings)+len(clear)+len(wants))
+	for _, fs := range [][]finding.Finding{bal.Findings, tow.Findings, clear, fit.Findings(r, wants)} {
+		rep.Findings = append(rep.Findings, fs...)
+	}
 	rep.Chain, rep.Payload = tow.Chain, tow.Payload
+	rep.Wants, rep.Fills = append(rep.Wants, wants...), append(rep.Fills, tow.Fills...)
 	finding.Sort(rep.Findings)
-	rep.Views = append(r.Views(), balance.Beam(r, bal.Window))
 	rep.Figures.Window = bal.Window
 	if t := r.Total(); t != nil {
 		rep.Figures.Mass = finding.Of(quantity.KindMass, *t)
@@ -184,11 +198,20 @@ func judge(p *plan.Plan, q Request) *Report {
 			rep.Figures.Left, rep.Figures.Right = finding.Of(quantity.KindMass, *b.Left), finding.Of(quantity.KindMass, *b.Right)
 		}
 	}
+	rep.Stages = stages(rep.Findings)
+	rep.Headline = HeadlineOf(rep.Findings, func(*finding.Finding) bool { return true })
+	return rep, r
+}
+
+// draw adds what the screen shows beside the answers.
+func draw(rep *Report, r *rig.Rig) {
+	if r == nil {
+		return
+	}
+	rep.Views = append(r.Views(), balance.Beam(r, rep.Figures.Window))
+	rep.Views[0].Shapes = append(rep.Views[0].Shapes, towing.FillLayer(r, rep.Fills)...)
 	rep.Things = things(r)
 	rep.Next = next(r, rep.Findings)
-	rep.Stages = stages(rep.Findings)
-	rep.Headline = headline(rep.Findings)
-	return rep
 }
 
 // things tells where each placed thing stands, from the front board, the tail
@@ -221,12 +244,17 @@ func things(r *rig.Rig) []Thing {
 	return out
 }
 
-func headline(fs []finding.Finding) Headline {
+// HeadlineOf is the answer that those of the findings come to that count; they
+// stand worst first.
+func HeadlineOf(fs []finding.Finding, counts func(*finding.Finding) bool) Headline {
 	h := Headline{Outcome: finding.Holds}
 	var tight, worst *finding.Finding
 	fails, open := 0, false
 	for i := range fs {
 		f := &fs[i]
+		if !counts(f) {
+			continue
+		}
 		if f.Essential {
 			h.Of++
 			if f.Outcome != finding.Unknown {

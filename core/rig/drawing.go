@@ -46,6 +46,9 @@ func (r *Rig) wheelRadius() float64 {
 	if d := r.Trailer.WheelDiameter; d != nil {
 		return float64(*d) / 2
 	}
+	if d := r.Tyre().Diameter; d != nil {
+		return float64(*d) / 2
+	}
 	return 0.3
 }
 

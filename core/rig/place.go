@@ -1,6 +1,7 @@
 package rig
 
 import (
+	"zygonos/core/goods"
 	"zygonos/core/plan"
 	"zygonos/core/quantity"
 )
@@ -41,6 +42,15 @@ func (r *Rig) DeckLength() float64 { return valueOr(r.Trailer.DeckLength, defaul
 // DeckWidth is the stated one, or the usual one for the drawing.
 func (r *Rig) DeckWidth() float64 { return valueOr(r.Trailer.DeckWidth, defaultDeckWidth) }
 
+// Bed is the box that loose material lies in: the deck within its sides.
+func (r *Rig) Bed() goods.Bed {
+	b := goods.Bed{Length: r.DeckLength(), Width: r.DeckWidth()}
+	if s := r.Trailer.SideHeight; s != nil {
+		b.Side = float64(*s)
+	}
+	return b
+}
+
 // Deck gives the front and rear edge of the deck behind the ball.
 func (r *Rig) Deck() (front, rear float64) {
 	front = r.deckFrame().x
@@ -60,10 +70,17 @@ type thing struct {
 	centre  plan.Centre
 	shape   string
 	typical [3]float64 // length, width, height of its kind
+	own     [3]float64 // as its goods lie; noughts where they do not say
+
+	centreLow, centreHigh float64 // of its kind, share of the length; noughts: the middle
+	centreUp              float64 // share of the height; nought: centreHeight
 }
 
 func (t *thing) dimension(i int) (v float64, stated bool) {
 	e := [3]*plan.LengthEstimate{t.size.Length, t.size.Width, t.size.Height}[i]
+	if t.own[i] > 0 {
+		return t.own[i], true
+	}
 	if e != nil {
 		return float64(e.Value), true
 	}
@@ -92,6 +109,9 @@ func (r *Rig) place(t thing, frame point, at plan.Spot, turn int) (it Item, x, y
 		Bottom: o.z, Top: o.z + h,
 	}
 	back := quantity.Range[float64]{Nominal: l / 2, Low: l/2 - l*centreDoubt, High: l/2 + l*centreDoubt}
+	if t.centreHigh > 0 {
+		back = quantity.Range[float64]{Nominal: l * (t.centreLow + t.centreHigh) / 2, Low: l * t.centreLow, High: l * t.centreHigh}
+	}
 	if !stated {
 		back.Low, back.High = back.Low-assumedDoubt, back.High+assumedDoubt
 	}
@@ -103,6 +123,9 @@ func (r *Rig) place(t thing, frame point, at plan.Spot, turn int) (it Item, x, y
 		right = t.centre.Right.Range().Floats()
 	}
 	up := h * centreHeight
+	if t.centreUp > 0 {
+		up = h * t.centreUp
+	}
 	if t.centre.Up != nil {
 		up = float64(t.centre.Up.Value)
 	}

@@ -4,8 +4,11 @@
 package rig
 
 import (
+	"maps"
+
 	"zygonos/core/catalogue"
 	"zygonos/core/finding"
+	"zygonos/core/goods"
 	"zygonos/core/norms"
 	"zygonos/core/plan"
 	"zygonos/core/quantity"
@@ -59,6 +62,42 @@ type Item struct {
 	At             plan.Spot
 	PlacePath      string // of the placement in the plan
 	Carrier        string // what it stands on, where it is not the deck
+	Load           *plan.Load
+	Lot            *goods.Lot // loose material, tank or pack
+}
+
+// Tyre is what the text on the tyre's wall tells.
+func (r *Rig) Tyre() norms.Tyre { return norms.ReadTyre(r.Trailer.TyreText) }
+
+// EmptyMass is the mass of the trailer alone, as weighed or stated, or its
+// kind's range; nil where not even the kind is known.
+func (r *Rig) EmptyMass() *span {
+	e, p := &r.Trailer.Empty, r.Plan
+	sum := func(rs ...*plan.Reading) *span {
+		s := span{}
+		for _, x := range rs {
+			if x == nil {
+				return nil
+			}
+			v := x.Range(p).Floats()
+			s = span{Nominal: s.Nominal + v.Nominal, Low: s.Low + v.Low, High: s.High + v.High}
+		}
+		return &s
+	}
+	if s := sum(e.Ball, e.Left, e.Right); s != nil {
+		return s
+	}
+	if s := sum(e.Ball, e.Axle); s != nil {
+		return s
+	}
+	if e.Mass != nil {
+		s := e.Mass.Range(p).Floats()
+		return &s
+	}
+	if k, ok := r.kind(); ok {
+		return &span{Nominal: float64(k.Low+k.High) / 2, Low: float64(k.Low), High: float64(k.High)}
+	}
+	return nil
 }
 
 // Length of the item along the trailer, m.
@@ -294,8 +333,14 @@ func (r *Rig) massOfEmpty() *quantity.Range[mass] {
 // to its place now, as one term.
 func (r *Rig) parts() {
 	var now map[string]plan.PartOn
-	if r.Layout != nil {
-		now = r.Layout.Parts
+	now = r.Trailer.Fitted
+	if r.Layout != nil && len(r.Layout.Parts) > 0 {
+		now = maps.Clone(r.Layout.Parts)
+		for id, on := range r.Trailer.Fitted {
+			if _, own := now[id]; !own { // where an outing says otherwise, it rules
+				now[id] = on
+			}
+		}
 	}
 	then := r.Trailer.Empty.Parts
 	for _, id := range plan.Ordered(r.Plan.Parts, func(p plan.Part) int { return p.Order }) {
@@ -320,8 +365,14 @@ func (r *Rig) parts() {
 		if isOn {
 			it, arm, side := r.place(thing, r.deckFrame(), on.At, on.Turn)
 			it.ID, it.Name, it.Path, it.Part, it.OnDeck = id, part.Name, path, true, true
-			it.Open = len(part.Slots) > 0
-			it.At, it.PlacePath = on.At, r.LayoutPath("/parts/"+id)
+			fitting, _ := catalogue.FittingOf(part.Kind)
+			it.Open = len(part.Slots) > 0 || fitting.Open
+			it.At, it.PlacePath = on.At, r.trailerPath("/fitted/"+id)
+			if r.Layout != nil {
+				if _, own := r.Layout.Parts[id]; own {
+					it.PlacePath = r.LayoutPath("/parts/" + id)
+				}
+			}
 			if part.Mass != nil {
 				it.Mass = &term.Amount
 			}
@@ -387,8 +438,16 @@ func (r *Rig) load(id string, pl plan.Placement, done map[string]*Item) *Item {
 	th := thing{size: l.Size, centre: l.Centre, shape: "box"}
 	if known {
 		th.shape, th.typical = kind.Shape, [3]float64{float64(kind.Length), float64(kind.Width), float64(kind.Height)}
+		th.centreLow, th.centreHigh, th.centreUp = kind.CentreLow, kind.CentreHigh, kind.CentreUp
 	}
-	if l.Size.Length == nil {
+	lot := goods.Of(r.Plan, path, &l, r.Bed())
+	if lot != nil {
+		th.shape, th.centreUp = lot.Shape, 0.5
+		if lot.Length > 0 { // a heap fills its bed; a cone, a pack and bags have their own size
+			th.size, th.own = plan.Size{}, [3]float64{lot.Length, lot.Width, lot.Height}
+		}
+	}
+	if l.Size.Length == nil && (lot == nil || lot.Length == 0) {
 		r.rough(path+"/size/length", said.Say("the length of %", said.Name(l.Name, "a load")), said.Say("Tape it."))
 	}
 	if r.DeckFront == nil {
@@ -412,6 +471,7 @@ func (r *Rig) load(id string, pl plan.Placement, done map[string]*Item) *Item {
 	it, arm, side := r.place(th, frame, pl.At, pl.Turn)
 	it.ID, it.Name, it.Path, it.Pinned = id, l.Name, path, pl.Pinned
 	it.At, it.OnDeck, it.Carrier = pl.At, pl.On == plan.OnDeck, carrier
+	it.Load, it.Lot = &l, lot
 	it.PlacePath = r.LayoutPath("/placements/" + id)
 
 	face, centre := it.Front, (it.Left+it.Right)/2
@@ -447,6 +507,12 @@ func (r *Rig) load(id string, pl plan.Placement, done map[string]*Item) *Item {
 	} else {
 		amount, how := span{}, plan.Typical
 		switch {
+		case lot != nil && lot.Mass == nil:
+			r.Needs = append(r.Needs, lot.Needs...)
+			r.Items = append(r.Items, it)
+			return &r.Items[len(r.Items)-1]
+		case lot != nil:
+			amount, how = *lot.Mass, lot.How
 		case l.Mass != nil:
 			amount, how = l.Mass.Range(r.Plan).Floats(), l.Mass.How
 		case l.Ends != nil: // turned across: only the sum of the ends is of use
@@ -461,8 +527,15 @@ func (r *Rig) load(id string, pl plan.Placement, done map[string]*Item) *Item {
 			r.Items = append(r.Items, it)
 			return &r.Items[len(r.Items)-1]
 		}
-		place := path + "/centre/back"
-		term(path+"/mass", place, how, amount, 1, arm, side)
+		place, at := path+"/centre/back", path+"/mass"
+		if l.Bulk != nil && l.Bulk.By != plan.ByMass {
+			at = path + "/bulk"
+		}
+		term(at, place, how, amount, 1, arm, side)
+		if lot != nil && lot.Contents != nil {
+			x := (it.Front + it.Rear) / 2 // a level fluid lies about the tank's middle
+			term(path+"/tank/fill", "", plan.Typical, lot.Contents.Mass, 1, placed(x), quantity.Exactly(centre))
+		}
 		for _, cid := range plan.Ordered(l.Contents, func(c plan.Content) int { return c.Order }) {
 			c := l.Contents[cid]
 			cp := path + "/contents/" + cid + "/mass"

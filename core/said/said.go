@@ -63,7 +63,7 @@ func Name(name, fallback string) Piece {
 //
 //	Say("{Ball load} %, under the window", Mass(31))
 func Say(pattern string, parts ...Piece) Sentence {
-	var s Sentence
+	s := make(Sentence, 0, 1+2*(strings.Count(pattern, "%")+strings.Count(pattern, "{")))
 	text := func(t string) {
 		if t != "" {
 			s = append(s, Piece{Text: t})

@@ -28,6 +28,11 @@ const (
 	CodeBreakaway = "towing.breakaway"
 	CodeChains    = "towing.chains"
 	CodeBallSize  = "towing.ball-size"
+	CodeTyreSpeed = "towing.tyre-speed"
+	CodeRoadSpeed = "towing.road-speed"
+	CodePlug      = "towing.plug"
+	CodeMount     = "towing.mount"
+	CodeFill      = "towing.fill"
 )
 
 // Link is one rating of the chain: what it reads, how much of it is used.
@@ -49,6 +54,7 @@ type Link struct {
 type Result struct {
 	Chain    []Link
 	Payload  *Payload
+	Fills    []Fill
 	Findings []finding.Finding
 }
 
@@ -56,6 +62,7 @@ type Result struct {
 func Check(r *rig.Rig) Result {
 	var out Result
 	all := links(r)
+	out.Chain, out.Findings = make([]Link, 0, len(all)), make([]finding.Finding, 0, len(all)+12)
 	for _, l := range all {
 		f := l.judge(r)
 		link := Link{ID: l.id, Stage: l.stage, Name: l.name, Reads: l.reads, Figure: f.Figure, Limit: f.Limit, Outcome: f.Outcome, Essential: l.essential, Key: f.Key()}
@@ -71,9 +78,14 @@ func Check(r *rig.Rig) Result {
 	out.Payload, f = payload(r, all)
 	out.Findings = append(out.Findings, f)
 	out.Findings = append(out.Findings, brakes(r)...)
-	if f, ok := ballSize(r); ok {
-		out.Findings = append(out.Findings, f)
+	for _, check := range []func(*rig.Rig) (finding.Finding, bool){ballSize, tyreSpeed, roadSpeed, plug, mount} {
+		if f, ok := check(r); ok {
+			out.Findings = append(out.Findings, f)
+		}
 	}
+	var fs []finding.Finding
+	out.Fills, fs = fills(r, all)
+	out.Findings = append(out.Findings, fs...)
 	return out
 }
 
@@ -109,6 +121,8 @@ type link struct {
 	where           said.Sentence
 	needs           []finding.Need // what the figure takes
 	act             string         // what to do when it is over
+	kind            quantity.Kind  // of figure and limit; empty is a mass
+	bare            said.Sentence  // what is said where the thing has no rating to be read
 	steps           func() []finding.Step
 	source          *finding.Source
 	// An unclear rating has another reading; where the two come to different
@@ -123,17 +137,26 @@ func (l *link) known() bool { return l != nil && l.limit != nil && l.figure != n
 func (l *link) judge(r *rig.Rig) finding.Finding {
 	f := finding.Finding{Code: CodeLink + l.id, Stage: l.stage, Scope: r.Scope, Gate: l.gate, Essential: l.essential,
 		Subject: l.path, Title: l.name, Source: l.source}
+	kind := l.kind
+	if kind == "" {
+		kind = quantity.KindMass
+	}
+	shown := func(v float64) said.Piece { return said.Of(kind, v) }
 	if l.figure != nil {
-		f.Figure = finding.Of(quantity.KindMass, *l.figure)
+		f.Figure = finding.Of(kind, *l.figure)
 	}
 	if l.limit != nil {
-		f.Limit = finding.Exactly(quantity.KindMass, *l.limit)
+		f.Limit = finding.Exactly(kind, *l.limit)
 	}
 	capital := said.Sentence{}
 	capital = append(capital, l.name...)
 	switch {
 	case l.limit == nil:
 		f.Outcome = finding.Unknown
+		if l.bare != nil { // there is none to be read
+			f.Says = l.bare
+			return f
+		}
 		f.Needs = []finding.Need{{Path: l.path, Says: l.name, Where: l.where}}
 		f.Says = append(append(capital, said.Piece{Text: " not known. "}), l.where...)
 		return f
@@ -168,13 +191,13 @@ func (l *link) judge(r *rig.Rig) finding.Finding {
 	over := l.figure.Nominal - *l.limit
 	switch {
 	case f.Outcome == finding.Fails:
-		f.Says = append(capital, said.Say(": % of %, % over. "+l.act, said.Mass(l.figure.Nominal), said.Mass(*l.limit), said.Mass(over))...)
+		f.Says = append(capital, said.Say(": % of %, % over. "+l.act, shown(l.figure.Nominal), shown(*l.limit), shown(over))...)
 	case f.Tight == finding.GuessTooRough:
-		f.Says = append(capital, said.Say(": % of %, but the guesses allow %. Weigh first.", said.Mass(l.figure.Nominal), said.Mass(*l.limit), said.Mass(l.figure.High))...)
+		f.Says = append(capital, said.Say(": % of %, but the guesses allow %. Weigh first.", shown(l.figure.Nominal), shown(*l.limit), shown(l.figure.High))...)
 	case f.Tight == finding.LittleRoom:
-		f.Says = append(capital, said.Say(": % of %, only % left.", said.Mass(l.figure.Nominal), said.Mass(*l.limit), said.Mass(-over))...)
+		f.Says = append(capital, said.Say(": % of %, only % left.", shown(l.figure.Nominal), shown(*l.limit), shown(-over))...)
 	default:
-		f.Says = append(capital, said.Say(": % of %.", said.Mass(l.figure.Nominal), said.Mass(*l.limit))...)
+		f.Says = append(capital, said.Say(": % of %.", shown(l.figure.Nominal), shown(*l.limit))...)
 	}
 	return f
 }
@@ -225,13 +248,8 @@ func links(r *rig.Rig) []*link {
 		add(&link{id: "springs", stage: "trailer", path: tp + "/springRating", name: said.Say("Springs"), reads: norms.ReadsWheels,
 			limit: num(t.SpringRating), figure: wheels, where: plateOf, act: lighten, steps: beamSteps})
 	}
-	tyre, tyrePath := num(t.TyreRating), tp+"/tyreRating"
-	var tyreSource *finding.Source
-	if tyre == nil && t.TyreIndex != nil {
-		if m, ok := norms.TyreLoad(*t.TyreIndex); ok {
-			tyre, tyrePath, tyreSource = num(&m), tp+"/tyreIndex", &norms.LoadIndexSource
-		}
-	}
+	tyre, field, tyreSource := tyreLimit(r)
+	tyrePath := tp + field
 	wall := said.Say("Read the {tyre}'s wall: “max load”, or the load index before the speed letter.")
 	times := func(v *float64, n int) *float64 {
 		if v == nil {
@@ -270,6 +288,9 @@ func label(r *rig.Rig, total *span) *link {
 		where: said.Say("Read the plate on frame or {drawbar}; a home-made trailer may have none."),
 		steps: func() []finding.Step { return r.MassSteps() }}
 	if r.Trailer.Label == nil {
+		if r.Trailer.NoPlate {
+			l.bare = said.Say("No plate: {tyre}s, axle and {coupling} bound the load, the frame stays not known. Have it looked at.")
+		}
 		return l
 	}
 	limit := float64(r.Trailer.Label.Value)
@@ -337,6 +358,9 @@ func carLinks(r *rig.Rig, total, ball, wheels *span) []*link {
 	}
 	add(&link{id: "hitch", path: vp + "/hitchTow", name: said.Say("{Tow bar} rating"), reads: norms.ReadsTotal, essential: true, limit: num(v.HitchTow), figure: total,
 		where: said.Say("Read the plate on the {tow bar}."), act: lighten, steps: towSteps})
+	if d := hitchD(r); d != nil {
+		add(d)
+	}
 	beamSteps := func() []finding.Step { return r.SupportSteps() }
 	add(&link{id: "ball-limit", path: vp + "/ballLimit", name: said.Say("Car's {ball load} limit"), reads: norms.ReadsBall, essential: true, limit: num(v.BallLimit), figure: ball,
 		where: book, act: "Move weight back or take some off.", steps: beamSteps})
@@ -520,34 +544,11 @@ func payload(r *rig.Rig, all []*link) (*Payload, finding.Finding) {
 	if r.Axle != nil {
 		l = r.Axle.Nominal
 	}
-	best := math.Inf(1)
-	by, known := "", false
+	best, ruling, known := room(r, all, x)
 	var name said.Sentence
-	take := func(k *link, room float64) {
-		if room < best {
-			best, by, name, known = room, k.id, k.name, true
-		}
-	}
-	for _, k := range all {
-		if !k.known() {
-			continue
-		}
-		room := *k.limit - k.figure.Nominal
-		if a := k.alternative; a.known() {
-			room = min(room, *a.limit-a.figure.Nominal)
-		}
-		switch {
-		case k.reads == norms.ReadsTotal || k.reads == norms.ReadsTrain:
-			take(k, room)
-		case k.reads == norms.ReadsWheels && l > 0 && x > 0:
-			take(k, room*l/x)
-		case k.reads == norms.ReadsSide && l > 0 && x > 0:
-			take(k, room*2*l/x)
-		case (k.reads == norms.ReadsBall || k.reads == norms.ReadsCar) && l > x:
-			take(k, room*l/(l-x))
-		case k.reads == norms.ReadsRear && l > x:
-			take(k, room*l/(l-x)/Lever(float64(r.Vehicle.Wheelbase.Value), float64(r.Vehicle.RearOverhang.Value)))
-		}
+	by := ""
+	if known {
+		by, name = ruling.id, ruling.name
 	}
 	own := slices.ContainsFunc(all, func(k *link) bool { return k.id == "gross" && k.known() })
 	open := slices.ContainsFunc(all, func(k *link) bool {
@@ -577,6 +578,43 @@ func payload(r *rig.Rig, all []*link) (*Payload, finding.Finding) {
 	return p, f
 }
 
+// room is what may be added x behind the ball until a known rating is full, by
+// the nominal figures; ruling is that rating.
+func room(r *rig.Rig, all []*link, x float64) (best float64, ruling *link, known bool) {
+	l := 0.0
+	if r.Axle != nil {
+		l = r.Axle.Nominal
+	}
+	best = math.Inf(1)
+	take := func(k *link, room float64) {
+		if room < best {
+			best, ruling, known = room, k, true
+		}
+	}
+	for _, k := range all {
+		if !k.known() || k.kind != "" {
+			continue
+		}
+		room := *k.limit - k.figure.Nominal
+		if a := k.alternative; a.known() {
+			room = min(room, *a.limit-a.figure.Nominal)
+		}
+		switch {
+		case k.reads == norms.ReadsTotal || k.reads == norms.ReadsTrain:
+			take(k, room)
+		case k.reads == norms.ReadsWheels && l > 0 && x > 0:
+			take(k, room*l/x)
+		case k.reads == norms.ReadsSide && l > 0 && x > 0:
+			take(k, room*2*l/x)
+		case (k.reads == norms.ReadsBall || k.reads == norms.ReadsCar) && l > x:
+			take(k, room*l/(l-x))
+		case k.reads == norms.ReadsRear && l > x:
+			take(k, room*l/(l-x)/Lever(float64(r.Vehicle.Wheelbase.Value), float64(r.Vehicle.RearOverhang.Value)))
+		}
+	}
+	return best, ruling, known
+}
+
 func payloadSteps(r *rig.Rig, all []*link, x, l, best float64) []finding.Step {
 	step := finding.Step{Symbol: "p", Says: said.Say("payload that may be added at x"), Formula: "p = min(G − Σm, (A − R_axle)·L/x, (S − R_ball)·L/(L − x))",
 		Result: finding.Exactly(quantity.KindMass, best),
@@ -585,7 +623,7 @@ func payloadSteps(r *rig.Rig, all []*link, x, l, best float64) []finding.Step {
 			{Symbol: "L", Says: said.Say("{coupling} to axle"), Measure: finding.Exactly(quantity.KindLength, l), How: "stated"},
 		}}
 	for _, k := range all {
-		if !k.known() {
+		if !k.known() || k.kind != "" {
 			continue
 		}
 		symbol := map[norms.Reads]string{norms.ReadsTotal: "G − Σm", norms.ReadsWheels: "A − R_axle", norms.ReadsBall: "S − R_ball", norms.ReadsTrain: "train − Σ",

@@ -18,6 +18,10 @@ export interface Carried {
   saved: Saved;
   problemDocument: ProblemDocument;
   revision: Revision;
+  comparison: Comparison;
+  tow: Tow;
+  buying: Buying;
+  import: Import;
 }
 export interface Plan {
   format: string;
@@ -43,6 +47,9 @@ export interface Plan {
   parts: {
     [k: string]: Part;
   };
+  wants?: {
+    [k: string]: Want;
+  };
   outings: {
     [k: string]: Outing;
   };
@@ -59,6 +66,11 @@ export interface Load {
     [k: string]: Content;
   };
   ends?: EndWeighing;
+  bulk?: Bulk;
+  tank?: Tank;
+  pieces?: Pieces;
+  rolling?: Rolling;
+  hull?: Hull;
 }
 export interface MassEstimate {
   value: number;
@@ -99,6 +111,45 @@ export interface EndWeighing {
   frontAt: number;
   rearAt: number;
 }
+export interface Bulk {
+  material: string;
+  wet?: string;
+  by: string;
+  volume?: VolumeEstimate;
+  count?: number;
+  each?: MassEstimate;
+  heap?: VolumeEstimate;
+}
+export interface VolumeEstimate {
+  value: number;
+  plusMinus?: number;
+  relative?: number;
+  how: string;
+}
+export interface Tank {
+  fluid: string;
+  fill?: number;
+  capacity?: VolumeEstimate;
+}
+export interface Pieces {
+  material: string;
+  count: number;
+  across?: number;
+  length: number;
+  width: number;
+  thickness: number;
+}
+export interface Rolling {
+  frontAxle?: LengthEstimate;
+  wheelbase?: LengthEstimate;
+  track?: LengthEstimate;
+  clearance?: LengthEstimate;
+}
+export interface Hull {
+  from?: LengthEstimate;
+  to?: LengthEstimate;
+  apart?: LengthEstimate;
+}
 export interface TowVehicle {
   order: number;
   name: string;
@@ -117,6 +168,12 @@ export interface TowVehicle {
   ballHeight?: number;
   wheelbase?: LengthEstimate;
   rearOverhang?: LengthEstimate;
+  hitchD?: number;
+  socket?: string;
+  adapter?: boolean;
+  ballBehind?: number;
+  gateReach?: number;
+  gateHeight?: number;
 }
 export interface Trailer {
   order: number;
@@ -146,6 +203,31 @@ export interface Trailer {
   runningGear?: MassEstimate;
   axleMoves?: AxleMoves;
   empty: Empty;
+  comes?: string;
+  noPlate?: boolean;
+  widthOverAll?: LengthEstimate;
+  couplingHeight?: number;
+  suspension?: string;
+  travel?: number;
+  wheelRoom?: number;
+  tyreText?: string;
+  tyreSymbol?: string;
+  tyreSpeed?: number;
+  tyrePressure?: number;
+  floor?: string;
+  tail?: string;
+  anchors?: {
+    [k: string]: Anchor;
+  };
+  folded?: Size;
+  onEdge?: boolean;
+  plug?: string;
+  lights?: string;
+  papers?: string;
+  deal?: Deal;
+  fitted?: {
+    [k: string]: PartOn;
+  };
 }
 export interface Rating {
   value: number;
@@ -177,6 +259,39 @@ export interface PartOn {
   at: Spot;
   turn?: number;
 }
+export interface Anchor {
+  order: number;
+  kind: string;
+  count: number;
+  rating?: number;
+}
+export interface Deal {
+  price?: number;
+  offer?: number;
+  delivery?: number;
+  fetch?: number;
+  tax?: number;
+  office?: number;
+  papersRisk?: number;
+  hours?: number;
+  skill?: string;
+  readyOn?: string;
+  buys?: {
+    [k: string]: Buy;
+  };
+  repairs?: {
+    [k: string]: Buy;
+  };
+  inspected?: {
+    [k: string]: string;
+  };
+}
+export interface Buy {
+  order: number;
+  name: string;
+  price?: number;
+  hours?: number;
+}
 export interface Part {
   order: number;
   name: string;
@@ -186,11 +301,31 @@ export interface Part {
   slots?: {
     [k: string]: Slot;
   };
+  kind?: string;
+  undo?: string;
 }
 export interface Slot {
   order: number;
   name: string;
   at: Spot;
+}
+export interface Want {
+  order: number;
+  what: string;
+  wish?: boolean;
+  outing?: string;
+  size?: Size;
+  count?: number;
+  mass?: number;
+  height?: number;
+  speed?: number;
+  distance?: number;
+  money?: number;
+  hours?: number;
+  date?: string;
+  skills?: {
+    [k: string]: boolean;
+  };
 }
 export interface Outing {
   order: number;
@@ -200,6 +335,7 @@ export interface Outing {
   gear?: MassEstimate;
   distance?: number;
   speed?: number;
+  road?: string;
   layouts: {
     [k: string]: Layout;
   };
@@ -248,6 +384,8 @@ export interface Report {
   things: Thing[];
   settled: boolean;
   emptyWay?: string;
+  wants: State[];
+  fills: Fill[];
 }
 export interface Scope {
   trailer?: string;
@@ -426,6 +564,37 @@ export interface Tape {
   sign: number;
   offset: number;
 }
+export interface State {
+  id: string;
+  what: string;
+  wish: boolean;
+  outing?: string;
+  outcome: string;
+  title: Sentence;
+  says: Sentence;
+  figure?: Measure;
+  limit?: Measure;
+  needs?: Need[];
+}
+export interface Fill {
+  load: string;
+  name: string;
+  mass: Measure;
+  volume: Measure;
+  allowed: Measure;
+  by: Sentence;
+  dry: FillLine;
+  wet: FillLine;
+  side: number;
+  level: Measure;
+  spills: number;
+}
+export interface FillLine {
+  depth: number;
+  volume: number;
+  trips: number;
+  full: boolean;
+}
 export interface Step {
   symbol: string;
   says: Sentence;
@@ -455,6 +624,19 @@ export interface Reference {
       [k: string]: string;
     };
   };
+  groups: string[];
+  materials: Material[];
+  fluids: Substance[];
+  solids: Substance[];
+  fittings: Fitting[];
+  anchorKinds: AnchorKind[];
+  mustBuys: string[];
+  inspections: Inspection[];
+  plugs: Plug[];
+  roads: {
+    [k: string]: RoadRules;
+  };
+  hitches: HitchClass[];
 }
 export interface RuleSet {
   region: string;
@@ -499,12 +681,97 @@ export interface BallSize {
 export interface LoadKind {
   id: string;
   name: string;
+  group: string;
   low: number;
   high: number;
   length: number;
   width: number;
   height: number;
   shape: string;
+  centreLow?: number;
+  centreHigh?: number;
+  centreUp?: number;
+  rolls?: Rolls;
+  bears?: Bearing;
+}
+export interface Rolls {
+  frontAxle: number;
+  wheelbase: number;
+  track: number;
+  clearance: number;
+}
+export interface Bearing {
+  from: number;
+  to: number;
+  apart: number;
+}
+export interface Material {
+  id: string;
+  name: string;
+  dryLow: number;
+  dryHigh: number;
+  wetLow: number;
+  wetHigh: number;
+  reposeLow: number;
+  reposeHigh: number;
+}
+export interface Substance {
+  id: string;
+  name: string;
+  low: number;
+  high: number;
+}
+export interface Fitting {
+  id: string;
+  name: string;
+  low: number;
+  high: number;
+  perArea?: boolean;
+  length: number;
+  width: number;
+  height: number;
+  where: string;
+  hours: number;
+  open?: boolean;
+}
+export interface AnchorKind {
+  id: string;
+  name: string;
+  weak: string;
+  counts: boolean;
+}
+export interface Inspection {
+  id: string;
+  look: string;
+  bad: string;
+  repair: string;
+}
+export interface Plug {
+  id: string;
+  name: string;
+}
+export interface RoadRules {
+  width: number;
+  widthAlso?: string;
+  loadWidth?: number;
+  sideLimit?: number;
+  sideFlag?: number;
+  rearMarks: RearMark[];
+  rearDiffer?: string;
+  sizeSource: Source;
+  open?: number;
+  motorway?: number;
+  speedSays?: string;
+  speedFrom: Source;
+}
+export interface RearMark {
+  over: number;
+  does: string;
+}
+export interface HitchClass {
+  id: string;
+  tow: number;
+  ball: number;
 }
 export interface Listed {
   id: string;
@@ -540,4 +807,108 @@ export interface Revision {
   revision: number;
   label: string;
   savedAt: string;
+}
+export interface Comparison {
+  outings: Named[];
+  wants: Named[];
+  candidates: Candidate[];
+}
+export interface Named {
+  id: string;
+  name: Sentence;
+  wish?: boolean;
+}
+export interface Candidate {
+  id: string;
+  name: string;
+  comes?: string;
+  chosen?: boolean;
+  outcome: string;
+  worst: Sentence;
+  outings: CandidateOuting[];
+  wants: State[];
+  musts: Count;
+  wishes: Count;
+  bare?: Measure;
+  fitOut?: Measure;
+  payload?: Measure;
+  bill: Bill;
+  perKg?: Measure;
+  unbeaten?: boolean;
+  back?: Variant;
+  lays?: Op[];
+  view?: View;
+}
+export interface CandidateOuting {
+  id: string;
+  outcome: string;
+  says: Sentence;
+  payload?: Measure;
+  ball?: Measure;
+  ballState: string;
+  move?: Sentence;
+  weakest?: Sentence;
+  used?: Measure;
+  tyreUsed?: Measure;
+  tyreSpeed?: string;
+  ballSize?: string;
+  rear?: Measure;
+  gap?: Measure;
+  laid?: boolean;
+}
+export interface Count {
+  holds: number;
+  of: number;
+}
+export interface Bill {
+  lines: Line[];
+  money: number;
+  risk: number;
+  hours: number;
+  open: number;
+  known: boolean;
+}
+export interface Line {
+  what: string;
+  name?: string;
+  path: string;
+  money?: number;
+  hours?: number;
+  risk?: boolean;
+}
+export interface Tow {
+  vehicle: string;
+  trailer: string;
+  outcome: string;
+  says: Sentence;
+  ballSize?: string;
+  plug?: string;
+}
+export interface Buying {
+  trailer: string;
+  outcome: string;
+  says: Sentence;
+  open: Finding[];
+  holds: number;
+  of: number;
+  growth: Growth[];
+}
+export interface Growth {
+  name: Sentence;
+  patch: Op[];
+  outing: string;
+  outcome: string;
+  says: Sentence;
+}
+export interface Import {
+  patch: Op[];
+  good: number;
+  wrong: CellError[];
+  unread: string[];
+}
+export interface CellError {
+  line: number;
+  column: number;
+  head: string;
+  says: string;
 }

@@ -3,7 +3,20 @@
 // words. Values are in SI.
 
 export type Kind =
-  'mass' | 'length' | 'distance' | 'speed' | 'share' | 'pressure' | 'volume' | 'density' | 'angle' | 'count'
+  | 'mass'
+  | 'length'
+  | 'distance'
+  | 'speed'
+  | 'share'
+  | 'pressure'
+  | 'volume'
+  | 'density'
+  | 'angle'
+  | 'count'
+  | 'money'
+  | 'rate'
+  | 'time'
+  | 'force'
 
 export interface Locale {
   units: string
@@ -33,6 +46,10 @@ const psi = 6894.757293168361
 const cuYard = 0.764554857984
 const cuFoot = 0.028316846592
 const degree = Math.PI / 180
+const lbf = 4.4482216152605
+
+/** The sign before a sum of money. */
+export const currency = (region: string) => ({ uk: '£', eu: '€' })[region] ?? '$'
 
 /** Rounds half away from zero, drops trailing noughts, never prints "-0". */
 function number(v: number, digits: number): string {
@@ -100,8 +117,25 @@ export function print(l: Locale, k: string, v: number): string {
       return imperial ? number((v / pound) * cuFoot, 0) + ' lb/cu ft' : number(v, 0) + ' kg/m³'
     case 'angle':
       return number(v / degree, 1) + '°'
+    case 'money':
+      return money(l, v, Math.abs(v) < 19.995)
+    case 'rate':
+      return imperial ? money(l, v * pound, true) + '/lb' : money(l, v, true) + '/kg'
+    case 'time': {
+      const m = Math.abs(v) / 60
+      if (m < 59.5 && m >= 0.5) return number(v / 60, 0) + ' min'
+      return number(v / 3600, smallDigits(v / 3600)) + ' h'
+    }
+    case 'force':
+      return imperial ? number(v / lbf, 0) + ' lbf' : number(v / 1000, 2) + ' kN'
   }
   return number(v, smallDigits(v))
+}
+
+function money(l: Locale, v: number, small: boolean): string {
+  const digits = small && Math.abs(v - Math.round(v)) >= 0.005 ? 2 : 0
+  const s = digits ? Math.abs(v).toFixed(2) : number(Math.abs(v), 0)
+  return (v < 0 && /[1-9]/.test(s) ? '−' : '') + currency(l.region) + s
 }
 
 /** Prints a range: the nominal value, and its ends where they print differently. */
@@ -119,6 +153,8 @@ const distance = (si: number): UnitDef[] => [['distance', si]]
 const mass = (si: number): UnitDef[] => [['mass', si]]
 const volume = (si: number): UnitDef[] => [['volume', si]]
 const speed = (si: number): UnitDef[] => [['speed', si]]
+const hours = (si: number): UnitDef[] => [['time', si]]
+const force = (si: number): UnitDef[] => [['force', si]]
 const angle: UnitDef[] = [['angle', degree]]
 
 const units: Record<string, UnitDef[]> = {
@@ -147,6 +183,10 @@ const units: Record<string, UnitDef[]> = {
   'kg/m³': [['density', 1]],
   'kg/m3': [['density', 1]],
   'lb/cu ft': [['density', pound / cuFoot]],
+  ...{ h: hours(3600), hour: hours(3600), hours: hours(3600), min: hours(60), minutes: hours(60) },
+  ...{ day: hours(8 * 3600), days: hours(8 * 3600) },
+  ...{ n: force(1), dan: force(10), kn: force(1000), lbf: force(lbf) },
+  ...{ '£': [['money', 1]], '€': [['money', 1]], $: [['money', 1]] },
   ...{ '°': angle, deg: angle, degrees: angle },
 }
 
@@ -160,6 +200,7 @@ const ambiguous: Record<string, string[]> = {
 const kindWord: Record<Kind, string> = {
   ...{ mass: 'weight', length: 'a length', distance: 'a distance', speed: 'speed', share: 'a share' },
   ...{ pressure: 'pressure', volume: 'volume', density: 'density', angle: 'an angle', count: 'a count' },
+  ...{ money: 'money', rate: 'money by weight', time: 'hours of work', force: 'a force' },
 }
 
 const plusMinus = /\s*(?:±|\+\/-|\+-|\+\/−)\s*/
@@ -220,6 +261,7 @@ function one(l: Locale, k: Kind, s: string): number {
     const v = feet(l, s)
     if (v !== undefined) return v
   }
+  if (k === 'money') s = s.replace(/^[£€$]+/, '').trim()
   const m = numberUnit.exec(s)
   if (!m) throw new ParseError(`“${s}” is not a number with a unit.`)
   const v = bare(l, m[1]!)
@@ -264,6 +306,10 @@ function own(l: Locale, k: Kind): number {
       return pick(1, pound / cuFoot)
     case 'angle':
       return degree
+    case 'time':
+      return 3600
+    case 'force':
+      return pick(1000, lbf)
   }
   return 1
 }

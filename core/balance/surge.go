@@ -1,0 +1,48 @@
+package balance
+
+import (
+	"zygonos/core/finding"
+	"zygonos/core/goods"
+	"zygonos/core/norms"
+	"zygonos/core/quantity"
+	"zygonos/core/rig"
+	"zygonos/core/said"
+)
+
+// surges tells how far the fluid of a part-filled tank moves when braking, and
+// what that does to the ball: ΔR = m·Δx/L. It compares; the window is judged at
+// rest.
+func surges(r *rig.Rig) []finding.Finding {
+	var out []finding.Finding
+	for i := range r.Items {
+		it := &r.Items[i]
+		if it.Lot == nil || it.Lot.Contents == nil || r.Axle == nil {
+			continue
+		}
+		c := it.Lot.Contents
+		dx := goods.Surge(it.Length(), it.Top-it.Bottom, c.Fill, goods.SurgeDecel)
+		if dx < 0.005 {
+			continue
+		}
+		more := c.Mass.Nominal * dx / r.Axle.Nominal
+		f := finding.Finding{Code: CodeSurge, Stage: Stage, Scope: r.Scope, Subject: it.Path, Title: said.Say("%", said.Name(it.Name, "A tank")), Outcome: finding.Holds,
+			Figure: finding.Exactly(quantity.KindLength, dx), Source: norms.Practice("level surface under 0.3 g, no baffles")}
+		f.Says = said.Say("%, %: braking throws it % forward, % more on the ball. Full or empty rides steadier.", said.Name(it.Name, "The tank"), said.Share(c.Fill), said.Length(dx), said.Mass(more))
+		if w := window(r); w != nil && r.Bears != nil && r.Bears.Ball.Nominal+more > w.High {
+			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+		}
+		f.HasWork, f.Work = true, func() []finding.Step {
+			return []finding.Step{
+				{Symbol: "Δx", Says: said.Say("shift of the fluid's centre"), Formula: "surface at tan θ = a/g within the walls; Δx = tan θ·l²/(12·h) while it meets neither floor nor lid",
+					Result: f.Figure, Terms: []finding.StepTerm{
+						{Symbol: "l", Says: said.Say("length of the tank"), Measure: finding.Exactly(quantity.KindLength, it.Length()), How: "stated"},
+						{Symbol: "h", Says: said.Say("depth of the fluid"), Measure: finding.Exactly(quantity.KindLength, c.Fill*(it.Top-it.Bottom)), How: "computed"},
+						{Symbol: "a/g", Says: said.Say("braking"), Measure: finding.Exactly(quantity.KindShare, goods.SurgeDecel), How: "rule followed"}}},
+				{Symbol: "ΔR", Says: said.Say("more on the ball"), Formula: "ΔR = m·Δx/L", Result: finding.Exactly(quantity.KindMass, more), Terms: []finding.StepTerm{
+					{Symbol: "m", Says: said.Say("the fluid"), Measure: finding.Of(quantity.KindMass, c.Mass), How: "typical", Path: it.Path + "/tank/fill"}}},
+			}
+		}
+		out = append(out, f)
+	}
+	return out
+}

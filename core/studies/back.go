@@ -1,0 +1,207 @@
+package studies
+
+import (
+	"math"
+	"slices"
+
+	"zygonos/core/finding"
+	"zygonos/core/fit"
+	"zygonos/core/norms"
+	"zygonos/core/plan"
+	"zygonos/core/quantity"
+	"zygonos/core/review"
+	"zygonos/core/rig"
+	"zygonos/core/said"
+	"zygonos/core/towing"
+)
+
+// Most that is tried to bring a candidate back.
+const (
+	mostTrips   = 6
+	mostDrawbar = 1.5 // m
+)
+
+// bringBack finds the one change after which nothing fails on any outing: more
+// trips, the load slid, a longer drawbar, other tyres, another coupling, brakes,
+// a lower speed, or another car of the plan. Each is judged whole before it is
+// named; the plan has every load laid.
+func bringBack(p *plan.Plan, c *Candidate, outings []string) *finding.Variant {
+	if c.Outcome != finding.Fails || mustFails(c) {
+		return nil
+	}
+	var failing []string
+	for _, o := range c.Outings {
+		if o.Outcome == finding.Fails {
+			failing = append(failing, o.ID)
+		}
+	}
+	for _, v := range backVariants(p, c.ID, failing) {
+		patched, err := plan.Apply(p, v.Patch)
+		if err != nil || len(plan.Clean(patched)) > 0 {
+			continue
+		}
+		if !slices.ContainsFunc(failing, func(o string) bool { return failsOn(patched, c.ID, o) }) &&
+			!slices.ContainsFunc(outings, func(o string) bool { return !slices.Contains(failing, o) && failsOn(patched, c.ID, o) }) {
+			return &v
+		}
+	}
+	return nil
+}
+
+// mustFails reports a must that no change tried here mends.
+func mustFails(c *Candidate) bool {
+	return slices.ContainsFunc(c.Wants, func(s fit.State) bool {
+		return !s.Wish && s.What != plan.WantCarry && s.Outcome == finding.Fails
+	})
+}
+
+func failsOn(p *plan.Plan, trailer, outing string) bool {
+	return review.Again(p, review.Request{Outing: outing, Trailer: trailer}).Headline.Outcome == finding.Fails
+}
+
+func backVariants(p *plan.Plan, id string, failing []string) []finding.Variant {
+	var out []finding.Variant
+	add := func(ops []finding.Op, pattern string, parts ...said.Piece) {
+		if len(ops) > 0 {
+			out = append(out, finding.Variant{Name: said.Say(pattern, parts...), Patch: ops})
+		}
+	}
+	t, tp := p.Trailers[id], "/trailers/"+id
+	rigs := map[string]*rig.Rig{}
+	codes := map[string]bool{}
+	for _, o := range failing {
+		rigs[o] = rig.Resolve(p, id, o)
+		for _, f := range review.Again(p, review.Request{Outing: o, Trailer: id}).Findings {
+			if f.Outcome == finding.Fails {
+				codes[f.Code] = true
+			}
+		}
+	}
+	var slides []finding.Op
+	far := 0.0
+	for _, o := range failing {
+		if d, ops, reached := Shift(rigs[o]); reached && math.Abs(d) > 0.005 {
+			slides, far = append(slides, ops...), max(far, math.Abs(d))
+		}
+	}
+	add(slides, "with all slid up to %", said.Length(far))
+	for n := 2; n <= mostTrips; n++ {
+		var ops []finding.Op
+		for _, o := range failing {
+			ops = append(ops, inTrips(p, rigs[o], o, n)...)
+		}
+		add(ops, "% trips", said.Count(n))
+	}
+	slowest := quantity.Speed(0)
+	for _, o := range failing {
+		if v, ok := towing.TyreSpeed(rigs[o]); ok && p.Outings[o].Speed != nil && *p.Outings[o].Speed > v {
+			slowest = v
+		}
+	}
+	if slowest > 0 {
+		var ops []finding.Op
+		for _, o := range failing {
+			if v := p.Outings[o].Speed; v != nil && *v > slowest {
+				ops = append(ops, finding.Op{Op: "add", Path: "/outings/" + o + "/speed", Value: float64(slowest)})
+			}
+		}
+		add(ops, "at %", said.Of(quantity.KindSpeed, slowest))
+	}
+	if codes[towing.CodeLink+"tyres"] || codes[towing.CodeLink+"tyres-left"] || codes[towing.CodeLink+"tyres-right"] {
+		for _, kg := range []float64{400, 450, 500, 600, 750} {
+			add([]finding.Op{{Op: "add", Path: tp + "/tyreRating", Value: kg}}, "with {tyre}s for % each", said.Mass(kg))
+		}
+	}
+	if codes[towing.CodeBallSize] {
+		for _, o := range failing {
+			if v := rigs[o].Vehicle; v != nil && v.BallSize != nil {
+				add([]finding.Op{{Op: "add", Path: tp + "/couplingSize", Value: float64(*v.BallSize)}}, "with a {coupling} for %", ballName(*v.BallSize))
+				break
+			}
+		}
+	}
+	if t.Brakes == plan.BrakesNone && (codes[towing.CodeBrakes] || codes[towing.CodeLink+"tow"] || codes[towing.CodeLink+"half-kerb"]) {
+		add([]finding.Op{{Op: "add", Path: tp + "/brakes", Value: plan.BrakesFitted}, {Op: "add", Path: tp + "/breakaway", Value: true}}, "with brakes and a {breakaway}")
+	}
+	for _, v := range p.VehicleIDs() {
+		var ops []finding.Op
+		for _, o := range failing {
+			if p.Outings[o].Vehicle != v {
+				ops = append(ops, finding.Op{Op: "add", Path: "/outings/" + o + "/vehicle", Value: v})
+			}
+		}
+		add(ops, "behind %", said.Name(p.TowVehicles[v].Name, "another car"))
+	}
+	// A longer drawbar moves axle and deck back alike; its own weight is not counted.
+	if a, b := t.CouplingToAxle, t.CouplingToDeck; a != nil && b != nil && t.AxleMoves == nil {
+		for d := 0.3; d <= mostDrawbar+1e-9; d += 0.3 {
+			add([]finding.Op{{Op: "replace", Path: tp + "/couplingToAxle/value", Value: round10(float64(a.Value) + d)},
+				{Op: "replace", Path: tp + "/couplingToDeck/value", Value: round10(float64(b.Value) + d)}}, "with % longer {drawbar}", said.Length(d))
+		}
+	}
+	return out
+}
+
+func ballName(d quantity.Length) said.Piece {
+	for _, b := range norms.BallSizes {
+		if math.Abs(float64(b.Diameter-d)) < 0.0003 {
+			return said.Piece{Text: b.Name}
+		}
+	}
+	return said.Length(d)
+}
+
+// inTrips carries an outing's loads in n trips: loose material by shares, other
+// loads by whole pieces. The heaviest trip is judged.
+func inTrips(p *plan.Plan, r *rig.Rig, outing string, n int) []finding.Op {
+	var ops []finding.Op
+	mass := map[string]float64{}
+	var ids []string
+	for i := range r.Items {
+		it := &r.Items[i]
+		if it.Part || it.Mass == nil {
+			continue
+		}
+		if it.Lot != nil && it.Load.Bulk != nil {
+			ops = append(ops, shareOf(it, n)...)
+			continue
+		}
+		mass[it.ID] = it.Mass.Nominal
+		ids = append(ids, it.ID)
+	}
+	if len(ops) > 0 || len(ids) < n {
+		return ops
+	}
+	stays := partition(ids, func(id string) float64 { return mass[id] }, n)
+	for _, id := range ids {
+		if !slices.Contains(stays, id) {
+			ops = append(ops, finding.Op{Op: "remove", Path: r.LayoutPath("/placements/" + id)})
+		}
+	}
+	return ops
+}
+
+// shareOf is the n-th part of a load of loose material.
+func shareOf(it *rig.Item, n int) []finding.Op {
+	b := it.Load.Bulk
+	at := func(path string, v any) []finding.Op {
+		return []finding.Op{{Op: "add", Path: it.Path + path, Value: v}}
+	}
+	switch b.By {
+	case plan.ByMass:
+		m := *it.Load.Mass
+		m.Value /= quantity.Mass(n)
+		if m.PlusMinus != nil {
+			d := *m.PlusMinus / quantity.Mass(n)
+			m.PlusMinus = &d
+		}
+		return at("/mass", m)
+	case plan.ByScoops, plan.ByBags, plan.ByBulkBags:
+		return at("/bulk/count", math.Ceil(*b.Count/float64(n)))
+	}
+	next := *b
+	next.By = plan.ByVolume
+	v := quantity.Volume(it.Lot.Volume.Nominal / float64(n))
+	next.Volume = &plan.VolumeEstimate{Value: v, How: plan.Weighed}
+	return at("/bulk", next)
+}

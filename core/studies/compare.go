@@ -1,0 +1,428 @@
+package studies
+
+import (
+	"cmp"
+	"math"
+	"runtime"
+	"slices"
+	"sync"
+	"sync/atomic"
+
+	"zygonos/core/balance"
+	"zygonos/core/clearance"
+	"zygonos/core/cost"
+	"zygonos/core/finding"
+	"zygonos/core/fit"
+	"zygonos/core/plan"
+	"zygonos/core/quantity"
+	"zygonos/core/review"
+	"zygonos/core/rig"
+	"zygonos/core/said"
+	"zygonos/core/scene"
+	"zygonos/core/towing"
+)
+
+// Comparison holds every trailer of a plan against the same outings.
+type Comparison struct {
+	Outings    []Named     `json:"outings"`
+	Wants      []Named     `json:"wants"`
+	Candidates []Candidate `json:"candidates"`
+}
+
+// Named is an entry of a list with its name.
+type Named struct {
+	ID   string        `json:"id"`
+	Name said.Sentence `json:"name"`
+	Wish bool          `json:"wish,omitempty"`
+}
+
+// Candidate is one trailer as the comparison shows it.
+type Candidate struct {
+	ID       string            `json:"id"`
+	Name     string            `json:"name"`
+	Comes    plan.Comes        `json:"comes,omitempty"`
+	Chosen   bool              `json:"chosen,omitempty"`
+	Outcome  finding.Outcome   `json:"outcome"` // the worst of outings and musts
+	Worst    said.Sentence     `json:"worst"`   // why
+	Outings  []CandidateOuting `json:"outings"`
+	Wants    []fit.State       `json:"wants"`
+	Musts    Count             `json:"musts"`
+	Wishes   Count             `json:"wishes"`
+	Bare     *finding.Measure  `json:"bare,omitempty"`    // payload as it is sold
+	FitOut   *finding.Measure  `json:"fitOut,omitempty"`  // after what is fitted
+	Payload  *finding.Measure  `json:"payload,omitempty"` // left on the outing that leaves least
+	Bill     cost.Bill         `json:"bill"`
+	PerKg    *finding.Measure  `json:"perKg,omitempty"` // money to the road per kg of payload after fit-out
+	Unbeaten bool              `json:"unbeaten,omitempty"`
+	Back     *finding.Variant  `json:"back,omitempty"` // the one thing that would bring it back
+	Lays     []finding.Op      `json:"lays,omitempty"` // places that were assumed, to be taken over when it is chosen
+	View     *scene.View       `json:"view,omitempty"` // from the side, with the outing asked for
+}
+
+// Count is how many hold of how many.
+type Count struct {
+	Holds int `json:"holds"`
+	Of    int `json:"of"`
+}
+
+// CandidateOuting is one outing on one trailer.
+type CandidateOuting struct {
+	ID        string           `json:"id"`
+	Outcome   finding.Outcome  `json:"outcome"`
+	Says      said.Sentence    `json:"says"`
+	Payload   *finding.Measure `json:"payload,omitempty"`
+	Ball      *finding.Measure `json:"ball,omitempty"`
+	BallState finding.Outcome  `json:"ballState"`
+	Move      said.Sentence    `json:"move,omitempty"` // what brings the ball into its window
+	Weakest   said.Sentence    `json:"weakest,omitempty"`
+	Used      *finding.Measure `json:"used,omitempty"`      // share of the weakest link
+	TyreUsed  *finding.Measure `json:"tyreUsed,omitempty"`  // share of the tyres' rating
+	TyreSpeed finding.Outcome  `json:"tyreSpeed,omitempty"` // against the outing's speed
+	BallSize  finding.Outcome  `json:"ballSize,omitempty"`  // ball and coupling match
+	Rear      *finding.Measure `json:"rear,omitempty"`      // load beyond the tail
+	Gap       *finding.Measure `json:"gap,omitempty"`       // to the car
+	Laid      bool             `json:"laid,omitempty"`      // the places were assumed
+}
+
+// Tow says what a vehicle comes to before a trailer, over the plan's outings.
+type Tow struct {
+	Vehicle  string          `json:"vehicle"`
+	Trailer  string          `json:"trailer"`
+	Outcome  finding.Outcome `json:"outcome"`
+	Says     said.Sentence   `json:"says"`
+	BallSize finding.Outcome `json:"ballSize,omitempty"`
+	Plug     finding.Outcome `json:"plug,omitempty"`
+}
+
+// Compare judges every trailer with every outing of a plan that is cleaned
+// here. Loads that have no place on a trailer yet are laid as on the trailer
+// where they have one, and slid together into the ball window.
+//
+// With back, each candidate that fails is told the one thing that would bring
+// it back, which takes many reviews more.
+func Compare(p *plan.Plan, q review.Request, back bool) *Comparison {
+	plan.Clean(p)
+	out := &Comparison{Outings: []Named{}, Wants: []Named{}, Candidates: []Candidate{}}
+	outings, trailers := p.OutingIDs(), p.TrailerIDs()
+	for _, id := range outings {
+		out.Outings = append(out.Outings, Named{ID: id, Name: said.Say("%", said.Name(p.Outings[id].Name, "Outing"))})
+	}
+	if _, ok := p.Outings[q.Outing]; !ok && len(outings) > 0 {
+		q.Outing = outings[0]
+	}
+	laid, lays := layAll(p, trailers, outings)
+	out.Candidates = make([]Candidate, len(trailers))
+	each(len(trailers), func(i int) {
+		id := trailers[i]
+		c := newCandidate(laid, id, outings, lays[id], q.Outing)
+		if back && c.Outcome == finding.Fails {
+			c.Back = bringBack(laid, &c, outings)
+		}
+		out.Candidates[i] = c
+	})
+	if len(out.Candidates) > 0 {
+		for _, s := range out.Candidates[0].Wants {
+			out.Wants = append(out.Wants, Named{ID: s.ID, Name: s.Title, Wish: s.Wish})
+		}
+	}
+	markUnbeaten(out.Candidates)
+	sameScale(out.Candidates)
+	return out
+}
+
+// each does n independent things on all processors; the order of what comes
+// out is the caller's, so that the same plan gives the same answer.
+func each(n int, do func(int)) {
+	var wait sync.WaitGroup
+	var next atomic.Int64
+	for range min(n, runtime.GOMAXPROCS(0)) {
+		wait.Go(func() {
+			for i := int(next.Add(1)) - 1; i < n; i = int(next.Add(1)) - 1 {
+				do(i)
+			}
+		})
+	}
+	wait.Wait()
+}
+
+// layAll puts every outing's loads on every trailer, in two patches: the places,
+// then the slides into the ball window.
+func layAll(p *plan.Plan, trailers, outings []string) (*plan.Plan, map[string][]finding.Op) {
+	lays := map[string][]finding.Op{}
+	var all []finding.Op
+	for _, t := range trailers {
+		for _, o := range outings {
+			ops := Lay(p, t, o)
+			lays[t], all = append(lays[t], ops...), append(all, ops...)
+		}
+	}
+	if len(all) == 0 {
+		return p, lays
+	}
+	placed, err := plan.Apply(p, all)
+	if err != nil || len(plan.Clean(placed)) > 0 {
+		return p, map[string][]finding.Op{}
+	}
+	var slides []finding.Op
+	for _, t := range trailers {
+		for _, o := range outings {
+			if !laidFor(lays[t], t, o) {
+				continue
+			}
+			if r := rig.Resolve(placed, t, o); r != nil {
+				if _, ops, reached := Shift(r); reached {
+					lays[t], slides = append(lays[t], ops...), append(slides, ops...)
+				}
+			}
+		}
+	}
+	if slid, err := plan.Apply(placed, slides); err == nil && len(plan.Clean(slid)) == 0 {
+		placed = slid
+	}
+	return placed, lays
+}
+
+func newCandidate(p *plan.Plan, id string, outings []string, lays []finding.Op, shown string) Candidate {
+	t := p.Trailers[id]
+	c := Candidate{ID: id, Name: t.Name, Comes: t.Comes, Chosen: p.Chosen == id, Outings: []CandidateOuting{}, Wants: []fit.State{}, Bill: cost.Of(id, &t), Lays: lays}
+	c.Bare, c.FitOut = towing.Sold(p, id)
+	states := map[string]finding.Outcome{}
+	says := map[string]said.Sentence{}
+	for _, o := range outings {
+		rep := review.Again(p, review.Request{Outing: o, Trailer: id})
+		co := outingOf(p, rep, id, o)
+		co.Laid = len(lays) > 0 && laidFor(lays, id, o)
+		c.Outings = append(c.Outings, co)
+		states[o], says[o] = co.Outcome, co.Says
+		c.take(co.Outcome, co.Says)
+		if co.Payload != nil && (c.Payload == nil || co.Payload.Value < c.Payload.Value) {
+			c.Payload = co.Payload
+		}
+		c.Wants = worstWants(c.Wants, rep.Wants)
+	}
+	if len(outings) == 0 {
+		if r := rig.Resolve(p, id, ""); r != nil {
+			c.Wants = append(c.Wants, fit.Check(r)...)
+		}
+		c.take(finding.Unknown, said.Say("No outing to judge it by."))
+	}
+	for i := range c.Wants {
+		s := &c.Wants[i]
+		if s.What == plan.WantCarry && states[s.Outing] != "" {
+			s.Outcome, s.Says = states[s.Outing], says[s.Outing]
+		}
+		n := &c.Musts
+		if s.Wish {
+			n = &c.Wishes
+		} else {
+			c.take(s.Outcome, s.Says)
+		}
+		n.Of++
+		if s.Outcome == finding.Holds || s.Outcome == finding.Tight {
+			n.Holds++
+		}
+	}
+	if room := c.FitOut; c.Bill.Known && room != nil && room.Value > 0 {
+		c.PerKg = finding.Exactly(quantity.KindRate, float64(c.Bill.Money)/room.Value)
+	}
+	if r := rig.Resolve(p, id, shown); r != nil {
+		v := r.Views()[0]
+		v.Handles = nil
+		c.View = &v
+	}
+	return c
+}
+
+// take keeps the worst outcome and why.
+func (c *Candidate) take(o finding.Outcome, says said.Sentence) {
+	if c.Outcome == "" || o.Rank() < c.Outcome.Rank() {
+		c.Outcome, c.Worst = o, says
+	}
+}
+
+// worstWants keeps for each want the outing on which it comes out worst.
+func worstWants(was, now []fit.State) []fit.State {
+	if len(was) == 0 {
+		return now
+	}
+	for i := range now {
+		if now[i].Outcome.Rank() < was[i].Outcome.Rank() {
+			was[i] = now[i]
+		}
+	}
+	return was
+}
+
+func laidFor(lays []finding.Op, trailer, outing string) bool {
+	prefix := "/outings/" + outing + "/layouts/" + trailer
+	return slices.ContainsFunc(lays, func(op finding.Op) bool {
+		return op.Path == prefix || len(op.Path) > len(prefix) && op.Path[:len(prefix)+1] == prefix+"/"
+	})
+}
+
+// outingOf draws out of a review what the comparison shows. Musts are counted
+// on their own and leave the outing's outcome alone.
+func outingOf(p *plan.Plan, rep *review.Report, trailer, outing string) CandidateOuting {
+	co := CandidateOuting{ID: outing, Outcome: rep.Headline.Outcome, Says: rep.Headline.Says}
+	if rep.Payload != nil {
+		co.Payload = rep.Payload.Mass
+	}
+	if len(rep.Wants) > 0 {
+		h := review.HeadlineOf(rep.Findings, func(f *finding.Finding) bool { return f.Code != fit.CodeMust })
+		co.Outcome, co.Says = h.Outcome, h.Says
+	}
+	for i := range rep.Chain {
+		if l := &rep.Chain[i]; l.Weakest {
+			co.Weakest, co.Used = l.Name, l.Share
+		}
+		if rep.Chain[i].ID == "tyres" {
+			co.TyreUsed = rep.Chain[i].Share
+		}
+	}
+	for i := range rep.Findings {
+		f := &rep.Findings[i]
+		switch f.Code {
+		case balance.CodeWindow:
+			co.Ball, co.BallState = f.Figure, f.Outcome
+			if f.Outcome == finding.Fails {
+				co.Move = intoWindowMove(p, trailer, outing)
+			}
+		case towing.CodeTyreSpeed:
+			co.TyreSpeed = f.Outcome
+		case towing.CodeBallSize:
+			co.BallSize = f.Outcome
+		case clearance.CodeRear:
+			co.Rear = f.Figure
+		case clearance.CodeCar:
+			co.Gap = f.Figure
+		}
+	}
+	return co
+}
+
+// intoWindowMove says how the ball load comes into its window, or that no move
+// on the deck does it.
+func intoWindowMove(p *plan.Plan, trailer, outing string) said.Sentence {
+	r := rig.Resolve(p, trailer, outing)
+	d, _, reached := Shift(r)
+	word := "back"
+	if d < 0 {
+		word = "forward"
+	}
+	if reached {
+		return said.Say("slide all % "+word, said.Length(math.Abs(d)))
+	}
+	if w := balance.Check(r).Window; w != nil && r.Bears != nil {
+		if c, ok := moveAxle(r, (w.Low+w.High)/2/r.Bears.Mass.Nominal); ok {
+			return c.Name
+		}
+	}
+	return said.Say("no move on this deck does it")
+}
+
+// markUnbeaten marks the candidates that no other beats on money, payload and
+// hours at once. Ones that fail, and ones without a price, are left out.
+func markUnbeaten(cs []Candidate) {
+	in := func(c *Candidate) bool { return c.Outcome != finding.Fails && c.Bill.Known && c.FitOut != nil }
+	for i := range cs {
+		a := &cs[i]
+		if !in(a) {
+			continue
+		}
+		a.Unbeaten = !slices.ContainsFunc(cs, func(b Candidate) bool {
+			if !in(&b) || b.ID == a.ID {
+				return false
+			}
+			asGood := b.Bill.Money <= a.Bill.Money && b.Bill.Hours <= a.Bill.Hours && b.FitOut.Value >= a.FitOut.Value
+			better := b.Bill.Money < a.Bill.Money || b.Bill.Hours < a.Bill.Hours || b.FitOut.Value > a.FitOut.Value
+			return asGood && better
+		})
+	}
+}
+
+// sameScale gives all side views one frame, so that they are drawn alike large.
+func sameScale(cs []Candidate) {
+	var lo, hi scene.Point
+	for i := range cs {
+		if v := cs[i].View; v != nil {
+			lo = scene.Point{min(lo[0], v.Min[0]), min(lo[1], v.Min[1])}
+			hi = scene.Point{max(hi[0], v.Max[0]), max(hi[1], v.Max[1])}
+		}
+	}
+	for i := range cs {
+		if v := cs[i].View; v != nil {
+			v.Min, v.Max = lo, hi
+		}
+	}
+}
+
+// Tows tries every vehicle before every trailer, over all outings: who may tow
+// what.
+func Tows(p *plan.Plan) []Tow {
+	plan.Clean(p)
+	trailers, outings := p.TrailerIDs(), p.OutingIDs()
+	p, _ = layAll(p, trailers, outings)
+	out := []Tow{}
+	for _, v := range p.VehicleIDs() {
+		with := behind(p, v)
+		for _, t := range trailers {
+			tow := Tow{Vehicle: v, Trailer: t}
+			for _, o := range outings {
+				rep := review.Again(with, review.Request{Outing: o, Trailer: t})
+				// What the load does to the trailer alone is not the car's affair.
+				car := func(f *finding.Finding) bool {
+					return f.Stage == "vehicle" || f.Code == balance.CodeWindow || f.Code == clearance.CodeCar
+				}
+				h := review.HeadlineOf(rep.Findings, car)
+				if tow.Outcome == "" || h.Outcome.Rank() < tow.Outcome.Rank() {
+					tow.Outcome, tow.Says = h.Outcome, h.Says
+				}
+				for i := range rep.Findings {
+					switch f := &rep.Findings[i]; f.Code {
+					case towing.CodeBallSize:
+						tow.BallSize = finding.Worse(tow.BallSize, f.Outcome)
+					case towing.CodePlug:
+						tow.Plug = finding.Worse(tow.Plug, f.Outcome)
+					}
+				}
+			}
+			out = append(out, tow)
+		}
+	}
+	return out
+}
+
+// behind is the plan with one vehicle towing every outing.
+func behind(p *plan.Plan, vehicle string) *plan.Plan {
+	with := *p
+	with.Outings = make(map[string]plan.Outing, len(p.Outings))
+	for id, o := range p.Outings {
+		o.Vehicle = vehicle
+		with.Outings[id] = o
+	}
+	return &with
+}
+
+// partition puts weights into n trips, the heaviest first onto the lightest
+// trip, and returns the ids of the heaviest trip.
+func partition(ids []string, mass func(string) float64, n int) []string {
+	ids = slices.Clone(ids)
+	slices.SortStableFunc(ids, func(a, b string) int { return cmp.Compare(mass(b), mass(a)) })
+	trips, sums := make([][]string, n), make([]float64, n)
+	for _, id := range ids {
+		k := 0
+		for i := range sums {
+			if sums[i] < sums[k] {
+				k = i
+			}
+		}
+		trips[k], sums[k] = append(trips[k], id), sums[k]+mass(id)
+	}
+	worst := 0
+	for i := range sums {
+		if sums[i] > sums[worst] {
+			worst = i
+		}
+	}
+	return trips[worst]
+}

@@ -1,0 +1,172 @@
+package towing
+
+import (
+	"math"
+
+	"zygonos/core/catalogue"
+	"zygonos/core/finding"
+	"zygonos/core/goods"
+	"zygonos/core/plan"
+	"zygonos/core/quantity"
+	"zygonos/core/rig"
+	"zygonos/core/said"
+	"zygonos/core/scene"
+)
+
+// Fill is how far a bed may be filled with loose material before the first
+// rating is full: docs/method/bulk.md.
+type Fill struct {
+	Load    string           `json:"load"` // path
+	Name    string           `json:"name"`
+	Mass    *finding.Measure `json:"mass"`    // as planned
+	Volume  *finding.Measure `json:"volume"`  // as planned
+	Allowed *finding.Measure `json:"allowed"` // kg
+	By      said.Sentence    `json:"by"`      // the rating that rules
+	Dry     FillLine         `json:"dry"`
+	Wet     FillLine         `json:"wet"`
+	Side    float64          `json:"side"`   // height of the sides, m
+	Level   *finding.Measure `json:"level"`  // kg, level with the sides, from dry to wet
+	Spills  float64          `json:"spills"` // m³ that find no room
+}
+
+// FillLine is the line up to which one may fill.
+type FillLine struct {
+	Depth  float64 `json:"depth"`  // m above the deck; above the sides it is the heap's
+	Volume float64 `json:"volume"` // m³
+	Trips  int     `json:"trips"`  // for the whole heap; 0: not asked
+	Full   bool    `json:"full"`   // the bed is full before a rating is
+}
+
+// fills judges every load of loose material.
+func fills(r *rig.Rig, all []*link) (out []Fill, fs []finding.Finding) {
+	for i := range r.Items {
+		it := &r.Items[i]
+		if it.Lot == nil || it.Load.Bulk == nil || it.Lot.Mass == nil || it.Lot.Volume.Nominal <= 0 {
+			continue
+		}
+		b := it.Load.Bulk
+		m, ok := catalogue.MaterialOf(b.Material)
+		left, ruling, known := room(r, all, it.X)
+		if !ok || !known {
+			continue
+		}
+		allowed := math.Max(0, it.Lot.Mass.Nominal+left)
+		foot := goods.Footprint(it.Load, r.Bed())
+		fill := Fill{Load: it.Path, Name: it.Name, Mass: finding.Of(quantity.KindMass, *it.Lot.Mass), Volume: finding.Of(quantity.KindVolume, it.Lot.Volume),
+			Allowed: finding.Exactly(quantity.KindMass, allowed), By: ruling.name, Side: foot.Side, Spills: it.Lot.Spills}
+		slope := goods.Tan((m.ReposeLow + m.ReposeHigh) / 2)
+		line := func(density float64) FillLine {
+			box := foot.Length * foot.Width * foot.Side
+			most := box + goods.HeapVolume(foot.Length, foot.Width, slope, goods.PeakHeight(foot.Length, foot.Width, slope))
+			l := FillLine{Volume: allowed / density}
+			if l.Volume > most {
+				l.Volume, l.Full = most, true
+			}
+			if area := foot.Length * foot.Width; area > 0 {
+				if l.Volume <= box {
+					l.Depth = l.Volume / area
+				} else {
+					h, _ := goods.HeapHeight(foot.Length, foot.Width, slope, l.Volume-box)
+					l.Depth = foot.Side + h
+				}
+			}
+			if b.Heap != nil && l.Volume > 0 {
+				l.Trips = int(math.Ceil(float64(b.Heap.Value)/l.Volume - 1e-9))
+			}
+			return l
+		}
+		// The heavy end of each: to the line it holds whatever the pile.
+		fill.Dry, fill.Wet = line(m.DryHigh), line(m.WetHigh)
+		if foot.Side > 0 {
+			low, high := m.Density()
+			v := foot.Length * foot.Width * foot.Side
+			fill.Level = finding.Of(quantity.KindMass, span{Nominal: v * (low + high) / 2, Low: v * low, High: v * high})
+		}
+		out = append(out, fill)
+		fs = append(fs, fillFinding(r, it, &fill, &m, allowed))
+	}
+	return out, fs
+}
+
+func fillFinding(r *rig.Rig, it *rig.Item, fill *Fill, m *catalogue.Material, allowed float64) finding.Finding {
+	f := finding.Finding{Code: CodeFill, Stage: "job", Scope: r.Scope, Gate: finding.GateGo, Subject: it.Path, Title: said.Say("%", said.Name(it.Name, "Loose material")),
+		Figure: fill.Mass, Limit: fill.Allowed, Source: &catalogue.MaterialSource}
+	name := said.Name(it.Name, "Loose material")
+	f.Outcome, f.Tight = finding.Under(*it.Lot.Mass, allowed, Reserve)
+	line := fill.Wet
+	wetter := "wet"
+	if it.Load.Bulk.Wet == plan.Dry {
+		line, wetter = fill.Dry, "dry"
+	}
+	if allowed > 0 {
+		margin := (allowed - it.Lot.Mass.Nominal) / allowed
+		f.Margin = &margin
+	}
+	upTo := said.Say("Fill to %, "+wetter+".", said.Length(line.Depth))
+	switch {
+	case allowed <= 0:
+		f.Outcome, f.Tight = finding.Fails, ""
+		f.Says = said.Say("No room for %: the rest is over already.", name)
+	case f.Outcome == finding.Fails:
+		f.Says = append(said.Say("% weighs %, % may go. ", name, said.Mass(it.Lot.Mass.Nominal), said.Mass(allowed)), upTo...)
+	case f.Tight == finding.GuessTooRough:
+		f.Says = append(said.Say("% may weigh % when "+heavier(it)+", % may go. ", name, said.Mass(it.Lot.Mass.High), said.Mass(allowed)), upTo...)
+	default:
+		f.Says = append(said.Say("%: % of the % that may go. ", name, said.Mass(it.Lot.Mass.Nominal), said.Mass(allowed)), upTo...)
+		if line.Full {
+			f.Says = said.Say("%: % even heaped, % may go.", name, said.Mass(it.Lot.Mass.High), said.Mass(allowed))
+		}
+	}
+	if line.Trips > 1 {
+		f.Says = append(f.Says, said.Say(" The whole heap takes % trips.", said.Count(line.Trips))...)
+	}
+	if fill.Spills > 1e-6 {
+		f.Says = append(f.Says, said.Say(" % will not stay on.", said.Of(quantity.KindVolume, fill.Spills))...)
+	}
+	f.HasWork, f.Work = true, func() []finding.Step { return fillSteps(it, fill, m, allowed) }
+	return f
+}
+
+func heavier(it *rig.Item) string {
+	if it.Load.Bulk.Wet == "" {
+		return "wet"
+	}
+	return "dense"
+}
+
+func fillSteps(it *rig.Item, fill *Fill, m *catalogue.Material, allowed float64) []finding.Step {
+	density := goods.Density(m, it.Load.Bulk.Wet)
+	return []finding.Step{
+		{Symbol: "m", Says: said.Say("as planned"), Formula: "m = V·ρ", Result: fill.Mass, Source: &catalogue.MaterialSource, Terms: []finding.StepTerm{
+			{Symbol: "V", Says: said.Say("volume"), Measure: fill.Volume, How: string(it.Lot.How), Path: it.Path + "/bulk"},
+			{Symbol: "ρ", Says: said.Say("density of %", said.Piece{Text: m.Name}), Measure: finding.Of(quantity.KindDensity, density), How: string(plan.Typical)}}},
+		{Symbol: "m_max", Says: said.Say("what may go there until the first rating is full"), Formula: "m_max = m + min of what the ratings leave", Result: finding.Exactly(quantity.KindMass, allowed),
+			Terms: []finding.StepTerm{{Symbol: "first", Says: fill.By, Measure: finding.Exactly(quantity.KindMass, allowed-it.Lot.Mass.Nominal), How: "computed"}}},
+		{Symbol: "h", Says: said.Say("depth, from dry to wet"), Formula: "h = m_max / (ρ·A) up to the sides, then a heap at the angle of repose",
+			Result: finding.Of(quantity.KindLength, span{Nominal: fill.Wet.Depth, Low: fill.Wet.Depth, High: fill.Dry.Depth}),
+			Terms: []finding.StepTerm{
+				{Symbol: "ρ_dry", Says: said.Say("heaviest dry"), Measure: finding.Exactly(quantity.KindDensity, m.DryHigh), How: string(plan.Typical)},
+				{Symbol: "ρ_wet", Says: said.Say("heaviest wet"), Measure: finding.Exactly(quantity.KindDensity, m.WetHigh), How: string(plan.Typical)}}},
+	}
+}
+
+// FillLayer draws the fill lines on the side view.
+func FillLayer(r *rig.Rig, fills []Fill) (out []scene.Shape) {
+	for i := range r.Items {
+		it := &r.Items[i]
+		for k := range fills {
+			if fills[k].Load != it.Path {
+				continue
+			}
+			for _, l := range []struct {
+				class, word string
+				line        FillLine
+			}{{"fill-line fill-dry", "dry to %", fills[k].Dry}, {"fill-line fill-wet", "wet to %", fills[k].Wet}} {
+				z := -(it.Bottom + l.line.Depth)
+				out = append(out, scene.Line(l.class, it.Front-0.05, z, it.Rear+0.05, z),
+					scene.Label("fill-label", "start", it.Rear+0.08, z, said.Say(l.word, said.Length(l.line.Depth))))
+			}
+		}
+	}
+	return out
+}
