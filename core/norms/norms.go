@@ -4,8 +4,11 @@
 package norms
 
 import (
+	"math"
+
 	"zygonos/core/finding"
 	"zygonos/core/quantity"
+	"zygonos/core/said"
 )
 
 type mass = quantity.Mass
@@ -150,6 +153,16 @@ var BallSizes = []BallSize{
 	{0.050, "50 mm"},
 	{2 * inch, "2 in"},
 	{2.3125 * inch, "2 5/16 in"},
+}
+
+// BallName is a standard ball's name, or its diameter as it is taped.
+func BallName(d quantity.Length) said.Piece {
+	for _, b := range BallSizes {
+		if math.Abs(float64(b.Diameter-d)) < 0.0003 {
+			return said.Piece{Text: b.Name}
+		}
+	}
+	return said.Length(d)
 }
 
 // BallSource is where the ball diameters come from.

@@ -5,7 +5,6 @@ import (
 	"slices"
 
 	"zygonos/core/finding"
-	"zygonos/core/fit"
 	"zygonos/core/norms"
 	"zygonos/core/plan"
 	"zygonos/core/quantity"
@@ -21,45 +20,51 @@ const (
 	mostDrawbar = 1.5 // m
 )
 
-// bringBack finds the one change after which nothing fails on any outing: more
-// trips, the load slid, a longer drawbar, other tyres, another coupling, brakes,
-// a lower speed, or another car of the plan. Each is judged whole before it is
-// named; the plan has every load laid.
+// bringBack finds the one change after which nothing fails: the load slid, more
+// trips, a lower speed, other tyres, another coupling, brakes, another car of
+// the plan, a longer drawbar, a lower offer. Each is judged whole before it is
+// named, with the loads slid anew where that alone is lacking; the plan has
+// every load laid.
 func bringBack(p *plan.Plan, c *Candidate, outings []string) *finding.Variant {
-	if c.Outcome != finding.Fails || mustFails(c) {
-		return nil
-	}
 	var failing []string
 	for _, o := range c.Outings {
 		if o.Outcome == finding.Fails {
 			failing = append(failing, o.ID)
 		}
 	}
-	for _, v := range backVariants(p, c.ID, failing) {
+	for _, v := range backVariants(p, c, failing) {
 		patched, err := plan.Apply(p, v.Patch)
 		if err != nil || len(plan.Clean(patched)) > 0 {
 			continue
 		}
-		if !slices.ContainsFunc(failing, func(o string) bool { return failsOn(patched, c.ID, o) }) &&
-			!slices.ContainsFunc(outings, func(o string) bool { return !slices.Contains(failing, o) && failsOn(patched, c.ID, o) }) {
+		if judged(patched, c.ID, outings).Outcome != finding.Fails {
+			return &v
+		}
+		slides := slideAll(patched, c.ID, failing)
+		if len(slides) == 0 {
+			continue
+		}
+		if slid, err := plan.Apply(patched, slides); err == nil && judged(slid, c.ID, outings).Outcome != finding.Fails {
+			v.Name, v.Patch = append(v.Name, said.Piece{Text: ", slid anew"}), append(v.Patch, slides...)
 			return &v
 		}
 	}
 	return nil
 }
 
-// mustFails reports a must that no change tried here mends.
-func mustFails(c *Candidate) bool {
-	return slices.ContainsFunc(c.Wants, func(s fit.State) bool {
-		return !s.Wish && s.What != plan.WantCarry && s.Outcome == finding.Fails
-	})
+// slideAll slides what stands free on each outing's deck into the ball window.
+func slideAll(p *plan.Plan, trailer string, outings []string) []finding.Op {
+	var ops []finding.Op
+	for _, o := range outings {
+		if d, slide, reached := Shift(rig.Resolve(p, trailer, o)); reached && math.Abs(d) > 0.005 {
+			ops = append(ops, slide...)
+		}
+	}
+	return ops
 }
 
-func failsOn(p *plan.Plan, trailer, outing string) bool {
-	return review.Again(p, review.Request{Outing: outing, Trailer: trailer}).Headline.Outcome == finding.Fails
-}
-
-func backVariants(p *plan.Plan, id string, failing []string) []finding.Variant {
+func backVariants(p *plan.Plan, c *Candidate, failing []string) []finding.Variant {
+	id := c.ID
 	var out []finding.Variant
 	add := func(ops []finding.Op, pattern string, parts ...said.Piece) {
 		if len(ops) > 0 {
@@ -77,14 +82,16 @@ func backVariants(p *plan.Plan, id string, failing []string) []finding.Variant {
 			}
 		}
 	}
-	var slides []finding.Op
-	far := 0.0
-	for _, o := range failing {
-		if d, ops, reached := Shift(rigs[o]); reached && math.Abs(d) > 0.005 {
-			slides, far = append(slides, ops...), max(far, math.Abs(d))
+	if len(failing) == 1 { // what mends the check that fails may mend all
+		q := review.Request{Outing: failing[0], Trailer: id}
+		rep := review.Again(p, q)
+		for i := range rep.Findings {
+			if f := &rep.Findings[i]; f.Outcome == finding.Fails {
+				out = append(out, candidates(p, q, f)...)
+			}
 		}
 	}
-	add(slides, "with all slid up to %", said.Length(far))
+	add(slideAll(p, id, failing), "with all slid")
 	for n := 2; n <= mostTrips; n++ {
 		var ops []finding.Op
 		for _, o := range failing {
@@ -112,10 +119,19 @@ func backVariants(p *plan.Plan, id string, failing []string) []finding.Variant {
 			add([]finding.Op{{Op: "add", Path: tp + "/tyreRating", Value: kg}}, "with {tyre}s for % each", said.Mass(kg))
 		}
 	}
+	if codes[towing.CodePlug] {
+		var ops []finding.Op
+		for _, o := range failing {
+			if v := rigs[o]; v.Vehicle != nil && !slices.ContainsFunc(ops, func(op finding.Op) bool { return op.Path == "/towVehicles/"+v.VehicleID+"/adapter" }) {
+				ops = append(ops, finding.Op{Op: "add", Path: "/towVehicles/" + v.VehicleID + "/adapter", Value: true})
+			}
+		}
+		add(ops, "with a plug adapter")
+	}
 	if codes[towing.CodeBallSize] {
 		for _, o := range failing {
 			if v := rigs[o].Vehicle; v != nil && v.BallSize != nil {
-				add([]finding.Op{{Op: "add", Path: tp + "/couplingSize", Value: float64(*v.BallSize)}}, "with a {coupling} for %", ballName(*v.BallSize))
+				add([]finding.Op{{Op: "add", Path: tp + "/couplingSize", Value: float64(*v.BallSize)}}, "with a {coupling} for %", norms.BallName(*v.BallSize))
 				break
 			}
 		}
@@ -132,6 +148,24 @@ func backVariants(p *plan.Plan, id string, failing []string) []finding.Variant {
 		}
 		add(ops, "behind %", said.Name(p.TowVehicles[v].Name, "another car"))
 	}
+	for i := range c.Wants {
+		w := &c.Wants[i]
+		if w.Wish || w.Outcome != finding.Fails || w.What != plan.WantBudget || t.Deal == nil || t.Deal.Price == nil || p.Wants[w.ID].Money == nil {
+			continue
+		}
+		was := *t.Deal.Price
+		if t.Deal.Offer != nil {
+			was = *t.Deal.Offer
+		}
+		tax := 1.0
+		if t.Deal.Tax != nil {
+			tax += *t.Deal.Tax
+		}
+		offer := math.Floor(float64(was) - float64(c.Bill.Money-*p.Wants[w.ID].Money)/tax)
+		if offer >= 0.6*float64(*t.Deal.Price) { // less is no offer
+			add([]finding.Op{{Op: "add", Path: tp + "/deal/offer", Value: offer}}, "for % at most", said.Of(quantity.KindMoney, offer))
+		}
+	}
 	// A longer drawbar moves axle and deck back alike; its own weight is not counted.
 	if a, b := t.CouplingToAxle, t.CouplingToDeck; a != nil && b != nil && t.AxleMoves == nil {
 		for d := 0.3; d <= mostDrawbar+1e-9; d += 0.3 {
@@ -140,15 +174,6 @@ func backVariants(p *plan.Plan, id string, failing []string) []finding.Variant {
 		}
 	}
 	return out
-}
-
-func ballName(d quantity.Length) said.Piece {
-	for _, b := range norms.BallSizes {
-		if math.Abs(float64(b.Diameter-d)) < 0.0003 {
-			return said.Piece{Text: b.Name}
-		}
-	}
-	return said.Length(d)
 }
 
 // inTrips carries an outing's loads in n trips: loose material by shares, other

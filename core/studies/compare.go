@@ -114,7 +114,16 @@ func Compare(p *plan.Plan, q review.Request, back bool) *Comparison {
 	out.Candidates = make([]Candidate, len(trailers))
 	each(len(trailers), func(i int) {
 		id := trailers[i]
-		c := newCandidate(laid, id, outings, lays[id], q.Outing)
+		c := judged(laid, id, outings)
+		c.Lays = lays[id]
+		for k := range c.Outings {
+			c.Outings[k].Laid = laidFor(lays[id], id, c.Outings[k].ID)
+		}
+		if r := rig.Resolve(laid, id, q.Outing); r != nil {
+			v := r.Views()[0]
+			v.Handles = nil
+			c.View = &v
+		}
 		if back && c.Outcome == finding.Fails {
 			c.Back = bringBack(laid, &c, outings)
 		}
@@ -182,16 +191,16 @@ func layAll(p *plan.Plan, trailers, outings []string) (*plan.Plan, map[string][]
 	return placed, lays
 }
 
-func newCandidate(p *plan.Plan, id string, outings []string, lays []finding.Op, shown string) Candidate {
+// judged holds one trailer against every outing and want.
+func judged(p *plan.Plan, id string, outings []string) Candidate {
 	t := p.Trailers[id]
-	c := Candidate{ID: id, Name: t.Name, Comes: t.Comes, Chosen: p.Chosen == id, Outings: []CandidateOuting{}, Wants: []fit.State{}, Bill: cost.Of(id, &t), Lays: lays}
+	c := Candidate{ID: id, Name: t.Name, Comes: t.Comes, Chosen: p.Chosen == id, Outings: []CandidateOuting{}, Wants: []fit.State{}, Bill: cost.Of(id, &t)}
 	c.Bare, c.FitOut = towing.Sold(p, id)
 	states := map[string]finding.Outcome{}
 	says := map[string]said.Sentence{}
 	for _, o := range outings {
 		rep := review.Again(p, review.Request{Outing: o, Trailer: id})
 		co := outingOf(p, rep, id, o)
-		co.Laid = len(lays) > 0 && laidFor(lays, id, o)
 		c.Outings = append(c.Outings, co)
 		states[o], says[o] = co.Outcome, co.Says
 		c.take(co.Outcome, co.Says)
@@ -224,11 +233,6 @@ func newCandidate(p *plan.Plan, id string, outings []string, lays []finding.Op, 
 	}
 	if room := c.FitOut; c.Bill.Known && room != nil && room.Value > 0 {
 		c.PerKg = finding.Exactly(quantity.KindRate, float64(c.Bill.Money)/room.Value)
-	}
-	if r := rig.Resolve(p, id, shown); r != nil {
-		v := r.Views()[0]
-		v.Handles = nil
-		c.View = &v
 	}
 	return c
 }

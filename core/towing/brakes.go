@@ -125,10 +125,10 @@ func ballSize(r *rig.Rig) (finding.Finding, bool) {
 	f := finding.Finding{Code: CodeBallSize, Stage: "vehicle", Scope: r.Scope, Gate: finding.GateGo, Subject: "/towVehicles/" + r.VehicleID + "/ballSize", Title: said.Say("Ball size"),
 		Figure: finding.Exactly(quantity.KindLength, ball), Limit: finding.Exactly(quantity.KindLength, cup), Outcome: finding.Holds,
 		Source: &norms.BallSource}
-	f.Says = said.Say("Ball and {coupling} are both %.", said.Length(ball))
+	f.Says = said.Say("Ball and {coupling} are both %.", norms.BallName(*r.Vehicle.BallSize))
 	if math.Abs(ball-cup) > 0.0003 {
 		f.Outcome = finding.Fails
-		f.Says = said.Say("Ball %, {coupling} for %: they do not match. A ball too small lets go, one too large does not seat.", said.Length(ball), said.Length(cup))
+		f.Says = said.Say("Ball %, {coupling} for %: they do not match. A ball too small lets go, one too large does not seat.", norms.BallName(*r.Vehicle.BallSize), norms.BallName(*r.Trailer.CouplingSize))
 	}
 	return f, true
 }

@@ -544,7 +544,7 @@ func payload(r *rig.Rig, all []*link) (*Payload, finding.Finding) {
 	if r.Axle != nil {
 		l = r.Axle.Nominal
 	}
-	best, ruling, known := room(r, all, x)
+	best, ruling, known := room(r, all, x, false)
 	var name said.Sentence
 	by := ""
 	if known {
@@ -558,6 +558,11 @@ func payload(r *rig.Rig, all []*link) (*Payload, finding.Finding) {
 		f.Outcome = finding.Unknown
 		f.Needs = append([]finding.Need{{Path: all[0].path, Says: all[0].name, Where: all[0].where}}, r.Needs...)
 		f.Says = said.Say("Payload not known: it takes the trailer's rating and its empty weight.")
+		return nil, f
+	}
+	if more, _, _ := room(r, all, x, true); best < 0 && more >= 0 { // one reading is over, the other is not
+		says, need := ruling.unclear()
+		f.Outcome, f.Says, f.Needs = finding.Unknown, says, []finding.Need{need}
 		return nil, f
 	}
 	p := &Payload{At: x, From: x - front, Mass: finding.Exactly(quantity.KindMass, best), By: by}
@@ -580,7 +585,7 @@ func payload(r *rig.Rig, all []*link) (*Payload, finding.Finding) {
 
 // room is what may be added x behind the ball until a known rating is full, by
 // the nominal figures; ruling is that rating.
-func room(r *rig.Rig, all []*link, x float64) (best float64, ruling *link, known bool) {
+func room(r *rig.Rig, all []*link, x float64, lenient bool) (best float64, ruling *link, known bool) {
 	l := 0.0
 	if r.Axle != nil {
 		l = r.Axle.Nominal
@@ -597,7 +602,10 @@ func room(r *rig.Rig, all []*link, x float64) (best float64, ruling *link, known
 		}
 		room := *k.limit - k.figure.Nominal
 		if a := k.alternative; a.known() {
-			room = min(room, *a.limit-a.figure.Nominal)
+			other := *a.limit - a.figure.Nominal
+			if room, other = min(room, other), max(room, other); lenient {
+				room = other
+			}
 		}
 		switch {
 		case k.reads == norms.ReadsTotal || k.reads == norms.ReadsTrain:

@@ -46,7 +46,7 @@ func fills(r *rig.Rig, all []*link) (out []Fill, fs []finding.Finding) {
 		}
 		b := it.Load.Bulk
 		m, ok := catalogue.MaterialOf(b.Material)
-		left, ruling, known := room(r, all, it.X)
+		left, ruling, known := room(r, all, it.X, false)
 		if !ok || !known {
 			continue
 		}
