@@ -103,6 +103,16 @@ func BallLimits(r *rig.Rig) []BallLimit {
 	return out
 }
 
+// Misses reports whether the nominal ball load lies outside its window.
+func Misses(r *rig.Rig) bool {
+	w := window(r)
+	if w == nil || r.Bears == nil || r.Bears.Share == nil {
+		return false
+	}
+	b := r.Bears.Ball.Nominal
+	return quantity.Exceeds(w.Low, b) || quantity.Exceeds(b, r.School.High*r.Bears.Mass.Nominal)
+}
+
 func ballWindow(r *rig.Rig, w *Window) finding.Finding {
 	f := finding.Finding{
 		Code: CodeWindow, Stage: Stage, Scope: r.Scope, Gate: finding.GateGo, Essential: true,

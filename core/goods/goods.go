@@ -69,15 +69,25 @@ func Density(m *catalogue.Material, w plan.Wet) span {
 	return span{Nominal: (low + high) / 2, Low: low, High: high}
 }
 
-// Footprint is the part of the bed that loose material covers.
+// Footprint is what loose material lies in: the whole bed within its sides, or
+// a smaller part of it where the load's size says so. That part has the load's
+// own height as its sides, a box on the deck; without one it lies free.
 func Footprint(l *plan.Load, bed Bed) Bed {
+	const touches = 0.05 // m: nearer than that, it leans on the bed's own sides
+	foot := bed
 	if e := l.Size.Length; e != nil {
-		bed.Length = min(bed.Length, float64(e.Value))
+		foot.Length = min(bed.Length, float64(e.Value))
 	}
 	if e := l.Size.Width; e != nil {
-		bed.Width = min(bed.Width, float64(e.Value))
+		foot.Width = min(bed.Width, float64(e.Value))
 	}
-	return bed
+	if bed.Length-foot.Length > touches || bed.Width-foot.Width > touches {
+		foot.Side = 0
+		if e := l.Size.Height; e != nil {
+			foot.Side = float64(e.Value)
+		}
+	}
+	return foot
 }
 
 func bulk(p *plan.Plan, path string, l *plan.Load, bed Bed) *Lot {

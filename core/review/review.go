@@ -45,14 +45,17 @@ type Report struct {
 	EmptyWay  string               `json:"emptyWay,omitempty"`
 	Wants     []fit.State          `json:"wants"` // an outing to be carried is judged when settled
 	Fills     []towing.Fill        `json:"fills"`
+	Bare      *finding.Measure     `json:"bare,omitempty"`   // payload as the trailer is sold
+	FitOut    *finding.Measure     `json:"fitOut,omitempty"` // and after what is fitted
 }
 
 // Headline is the answer in a sentence.
 type Headline struct {
 	Outcome finding.Outcome `json:"outcome"`
 	Says    said.Sentence   `json:"says"`
-	Checked int             `json:"checked"` // essential links judged …
-	Of      int             `json:"of"`      // … of so many
+	Checked int             `json:"checked"`        // essential links judged …
+	Of      int             `json:"of"`             // … of so many
+	Code    string          `json:"code,omitempty"` // of the finding that it tells, where it tells one
 }
 
 // Figures are the figures that stand on top.
@@ -210,6 +213,7 @@ func draw(rep *Report, r *rig.Rig) {
 	}
 	rep.Views = append(r.Views(), balance.Beam(r, rep.Figures.Window))
 	rep.Views[0].Shapes = append(rep.Views[0].Shapes, towing.FillLayer(r, rep.Fills)...)
+	rep.Bare, rep.FitOut = towing.Sold(r.Plan, r.Scope.Trailer)
 	rep.Things = things(r)
 	rep.Next = next(r, rep.Findings)
 }
@@ -278,13 +282,13 @@ func HeadlineOf(fs []finding.Finding, counts func(*finding.Finding) bool) Headli
 	switch {
 	case worst != nil:
 		h.Outcome = finding.Fails
-		h.Says = worst.Says
+		h.Says, h.Code = worst.Says, worst.Code
 	case open:
 		h.Outcome = finding.Unknown
 		h.Says = append(append(said.Say("Nothing fails yet: "), checked...), said.Piece{Text: "."})
 	case tight != nil:
 		h.Outcome = finding.Tight
-		h.Says = tight.Says
+		h.Says, h.Code = tight.Says, tight.Code
 	default:
 		h.Says = append(append(said.Say("Nothing fails: "), checked...), said.Piece{Text: "."})
 	}

@@ -2,6 +2,7 @@ package studies
 
 import (
 	"slices"
+	"strings"
 
 	"zygonos/core/balance"
 	"zygonos/core/catalogue"
@@ -59,6 +60,9 @@ func Buy(p *plan.Plan, trailer string) *Buying {
 				continue
 			}
 			key := f.Code + "|" + f.Subject
+			if len(f.Needs) > 0 && f.Outcome == finding.Unknown {
+				key = "need|" + f.Needs[0].Path // one cause is told once
+			}
 			was, seen := worst[key]
 			if !seen {
 				order = append(order, key)
@@ -190,17 +194,26 @@ func growths(p *plan.Plan, outings []string) []finding.Variant {
 	return out
 }
 
-// grow judges a variant over all outings; after a growth the loads may be slid
-// anew.
+// touches reports whether a variant changes a load.
+func touches(v finding.Variant, load string) bool {
+	path := "/loads/" + load
+	return slices.ContainsFunc(v.Patch, func(op finding.Op) bool { return op.Path == path || strings.HasPrefix(op.Path, path+"/") })
+}
+
+// grow judges a variant over the outings that carry what grew; after a growth
+// the loads may be slid anew.
 func grow(p *plan.Plan, trailer string, outings []string, v finding.Variant) (Growth, bool) {
 	g := Growth{Variant: v}
 	patched, err := plan.Apply(p, v.Patch)
 	if err != nil || len(plan.Clean(patched)) > 0 {
 		return g, false
 	}
+	outings = slices.DeleteFunc(slices.Clone(outings), func(o string) bool {
+		return !slices.ContainsFunc(LoadsOf(patched, o), func(id string) bool { return touches(v, id) })
+	})
 	var slides []finding.Op
 	for _, o := range outings {
-		if r := rig.Resolve(patched, trailer, o); r != nil && balance.Check(r).Findings[0].Outcome == finding.Fails {
+		if r := rig.Resolve(patched, trailer, o); r != nil && balance.Misses(r) {
 			if _, ops, reached := Shift(r); reached {
 				slides = append(slides, ops...)
 			}

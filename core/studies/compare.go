@@ -90,6 +90,7 @@ type Tow struct {
 	Trailer  string          `json:"trailer"`
 	Outcome  finding.Outcome `json:"outcome"`
 	Says     said.Sentence   `json:"says"`
+	Code     string          `json:"code,omitempty"` // of the check that it tells
 	BallSize finding.Outcome `json:"ballSize,omitempty"`
 	Plug     finding.Outcome `json:"plug,omitempty"`
 }
@@ -115,9 +116,14 @@ func Compare(p *plan.Plan, q review.Request, back bool) *Comparison {
 	each(len(trailers), func(i int) {
 		id := trailers[i]
 		c := judged(laid, id, outings)
-		c.Lays = lays[id]
+		c.Lays = lays.patch[id]
 		for k := range c.Outings {
-			c.Outings[k].Laid = laidFor(lays[id], id, c.Outings[k].ID)
+			co := &c.Outings[k]
+			at := [2]string{id, co.ID}
+			co.Laid = lays.assumed[at]
+			if d := lays.slid[at]; d != 0 && !co.Laid {
+				co.Move = slideAllBy(d)
+			}
 		}
 		if r := rig.Resolve(laid, id, q.Outing); r != nil {
 			v := r.Views()[0]
@@ -154,41 +160,55 @@ func each(n int, do func(int)) {
 	wait.Wait()
 }
 
+// laying is what it takes to have every load on every trailer in its place.
+type laying struct {
+	patch   map[string][]finding.Op // by trailer
+	assumed map[[2]string]bool      // trailer and outing whose places were taken from elsewhere
+	slid    map[[2]string]float64   // how far all was slid into the ball window, m
+}
+
 // layAll puts every outing's loads on every trailer, in two patches: the places,
-// then the slides into the ball window.
-func layAll(p *plan.Plan, trailers, outings []string) (*plan.Plan, map[string][]finding.Op) {
-	lays := map[string][]finding.Op{}
+// then the slides into the ball window, also of places that the owner gave but
+// that miss it. Where a trailer stands is its own; how its load is slid is not
+// what it is judged by.
+func layAll(p *plan.Plan, trailers, outings []string) (*plan.Plan, laying) {
+	l := laying{map[string][]finding.Op{}, map[[2]string]bool{}, map[[2]string]float64{}}
 	var all []finding.Op
 	for _, t := range trailers {
 		for _, o := range outings {
-			ops := Lay(p, t, o)
-			lays[t], all = append(lays[t], ops...), append(all, ops...)
+			if ops := Lay(p, t, o); len(ops) > 0 {
+				l.patch[t], all = append(l.patch[t], ops...), append(all, ops...)
+				l.assumed[[2]string{t, o}] = true
+			}
 		}
 	}
-	if len(all) == 0 {
-		return p, lays
-	}
-	placed, err := plan.Apply(p, all)
-	if err != nil || len(plan.Clean(placed)) > 0 {
-		return p, map[string][]finding.Op{}
+	placed := p
+	if len(all) > 0 {
+		var err error
+		if placed, err = plan.Apply(p, all); err != nil || len(plan.Clean(placed)) > 0 {
+			return p, laying{patch: map[string][]finding.Op{}}
+		}
 	}
 	var slides []finding.Op
 	for _, t := range trailers {
 		for _, o := range outings {
-			if !laidFor(lays[t], t, o) {
+			r := rig.Resolve(placed, t, o)
+			if r == nil || !l.assumed[[2]string{t, o}] && !balance.Misses(r) {
 				continue
 			}
-			if r := rig.Resolve(placed, t, o); r != nil {
-				if _, ops, reached := Shift(r); reached {
-					lays[t], slides = append(lays[t], ops...), append(slides, ops...)
-				}
+			if d, ops, reached := Shift(r); reached && math.Abs(d) > 0.005 {
+				l.patch[t], slides = append(l.patch[t], ops...), append(slides, ops...)
+				l.slid[[2]string{t, o}] = d
 			}
 		}
+	}
+	if len(slides) == 0 {
+		return placed, l
 	}
 	if slid, err := plan.Apply(placed, slides); err == nil && len(plan.Clean(slid)) == 0 {
 		placed = slid
 	}
-	return placed, lays
+	return placed, l
 }
 
 // judged holds one trailer against every outing and want.
@@ -257,13 +277,6 @@ func worstWants(was, now []fit.State) []fit.State {
 	return was
 }
 
-func laidFor(lays []finding.Op, trailer, outing string) bool {
-	prefix := "/outings/" + outing + "/layouts/" + trailer
-	return slices.ContainsFunc(lays, func(op finding.Op) bool {
-		return op.Path == prefix || len(op.Path) > len(prefix) && op.Path[:len(prefix)+1] == prefix+"/"
-	})
-}
-
 // outingOf draws out of a review what the comparison shows. Musts are counted
 // on their own and leave the outing's outcome alone.
 func outingOf(p *plan.Plan, rep *review.Report, trailer, outing string) CandidateOuting {
@@ -272,7 +285,7 @@ func outingOf(p *plan.Plan, rep *review.Report, trailer, outing string) Candidat
 		co.Payload = rep.Payload.Mass
 	}
 	if len(rep.Wants) > 0 {
-		h := review.HeadlineOf(rep.Findings, func(f *finding.Finding) bool { return f.Code != fit.CodeMust })
+		h := review.HeadlineOf(rep.Findings, notMust)
 		co.Outcome, co.Says = h.Outcome, h.Says
 	}
 	for i := range rep.Chain {
@@ -304,18 +317,18 @@ func outingOf(p *plan.Plan, rep *review.Report, trailer, outing string) Candidat
 	return co
 }
 
+// slideAllBy names a slide of all that stands free.
+func slideAllBy(d float64) said.Sentence {
+	if d < 0 {
+		return said.Say("with all slid % forward", said.Length(-d))
+	}
+	return said.Say("with all slid % back", said.Length(d))
+}
+
 // intoWindowMove says how the ball load comes into its window, or that no move
 // on the deck does it.
 func intoWindowMove(p *plan.Plan, trailer, outing string) said.Sentence {
 	r := rig.Resolve(p, trailer, outing)
-	d, _, reached := Shift(r)
-	word := "back"
-	if d < 0 {
-		word = "forward"
-	}
-	if reached {
-		return said.Say("slide all % "+word, said.Length(math.Abs(d)))
-	}
 	if w := balance.Check(r).Window; w != nil && r.Bears != nil {
 		if c, ok := moveAxle(r, (w.Low+w.High)/2/r.Bears.Mass.Nominal); ok {
 			return c.Name
@@ -379,7 +392,7 @@ func Tows(p *plan.Plan) []Tow {
 				}
 				h := review.HeadlineOf(rep.Findings, car)
 				if tow.Outcome == "" || h.Outcome.Rank() < tow.Outcome.Rank() {
-					tow.Outcome, tow.Says = h.Outcome, h.Says
+					tow.Outcome, tow.Says, tow.Code = h.Outcome, h.Says, h.Code
 				}
 				for i := range rep.Findings {
 					switch f := &rep.Findings[i]; f.Code {

@@ -4,6 +4,7 @@ package studies
 
 import (
 	"zygonos/core/finding"
+	"zygonos/core/fit"
 	"zygonos/core/plan"
 	"zygonos/core/review"
 )
@@ -23,14 +24,23 @@ func Settled(p *plan.Plan, q review.Request) *review.Report {
 	addFixes(p, at, rep)
 	rep.Outings = []review.OutingState{}
 	for _, id := range p.OutingIDs() {
-		outcome := rep.Headline.Outcome
+		of := rep
 		if id != at.Outing {
-			outcome = review.Again(p, review.Request{Outing: id, Trailer: at.Trailer}).Headline.Outcome
+			of = review.Again(p, review.Request{Outing: id, Trailer: at.Trailer})
 		}
-		rep.Outings = append(rep.Outings, review.OutingState{ID: id, Outcome: outcome})
+		rep.Outings = append(rep.Outings, review.OutingState{ID: id, Outcome: of.Headline.Outcome})
+		carried := review.HeadlineOf(of.Findings, notMust)
+		for i := range rep.Wants {
+			if w := &rep.Wants[i]; w.What == plan.WantCarry && w.Outing == id {
+				w.Outcome, w.Says = carried.Outcome, carried.Says
+			}
+		}
 	}
 	return rep
 }
+
+// notMust leaves out the musts, which are counted on their own.
+func notMust(f *finding.Finding) bool { return f.Code != fit.CodeMust }
 
 func addFixes(p *plan.Plan, q review.Request, rep *review.Report) {
 	n := 0

@@ -163,8 +163,13 @@ func FillLayer(r *rig.Rig, fills []Fill) (out []scene.Shape) {
 				line        FillLine
 			}{{"fill-line fill-dry", "dry to %", fills[k].Dry}, {"fill-line fill-wet", "wet to %", fills[k].Wet}} {
 				z := -(it.Bottom + l.line.Depth)
+				// Dry at the rear, wet at the front, so that the words never meet.
+				end, anchor := it.Rear+0.08, "start"
+				if l.class == "fill-line fill-wet" {
+					end, anchor = it.Front-0.08, "end"
+				}
 				out = append(out, scene.Line(l.class, it.Front-0.05, z, it.Rear+0.05, z),
-					scene.Label("fill-label", "start", it.Rear+0.08, z, said.Say(l.word, said.Length(l.line.Depth))))
+					scene.Label("fill-label", anchor, end, z, said.Say(l.word, said.Length(l.line.Depth))))
 			}
 		}
 	}

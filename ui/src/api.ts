@@ -1,5 +1,8 @@
 // The server's API. Errors come as problem+json and are thrown as ApiError.
 import type {
+  Buying,
+  Comparison,
+  Import,
   Listed,
   Plan,
   ProblemDocument,
@@ -8,6 +11,7 @@ import type {
   Revision,
   Saved,
   Step,
+  Tow,
 } from '@/generated/types'
 
 export class ApiError extends Error {
@@ -97,5 +101,11 @@ export const api = {
   revision: (id: string, n: number) => json<StoredPlan>('GET', `/plans/${id}/revisions/${n}`),
   review: (asked: Asked, want: 'live' | 'settled') => json<Report>('POST', '/review', { ...asked, want }),
   working: (asked: Asked, key: string) => json<Step[]>('POST', '/working', { ...asked, key }),
+  compare: (asked: Asked, back: boolean) => json<Comparison>('POST', '/compare', { ...asked, back }),
+  tows: (asked: Asked) => json<Tow[]>('POST', '/tows', asked),
+  buy: (asked: Asked) => json<Buying>('POST', '/buy', asked),
+  candidates: (asked: Asked, csv: string) => json<Import>('POST', '/candidates', { ...asked, csv }),
+  comparisonTable: async (asked: Asked) =>
+    (await call('POST', '/comparison.csv', JSON.stringify(asked), asJSON)).blob(),
   enter: (passcode: string) => json<void>('POST', '/session', { passcode }),
 }

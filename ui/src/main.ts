@@ -11,7 +11,7 @@ const router = createRouter({
   routes: [
     { path: '/', component: PlanList },
     { path: '/new', component: () => import('./pages/FirstRun.vue') },
-    { path: '/plan/:id/:stage?', component: () => import('./pages/Workspace.vue'), props: true },
+    { path: '/plan/:id/:stage?/:tab?', component: () => import('./pages/Workspace.vue'), props: true },
     { path: '/:rest(.*)*', redirect: '/' },
   ],
 })

@@ -46,3 +46,73 @@ export const stageWords: Record<string, string> = {
   trailer: 'Trailer',
   balance: 'Balance',
 }
+
+export const wantWords: Record<string, string> = {
+  carry: 'Carry an outing',
+  storage: 'Fit the garage bay or shed',
+  sheet: 'Take a full sheet flat',
+  alone: 'Be loaded by one person',
+  road: 'Go at a given speed',
+  floor: 'Have a closed, stone-proof floor',
+  'flat-ramp': 'Have a tail ramp that lies flat',
+  anchors: 'Have so many tie-down points',
+  'racks-off': 'Let the racks come off without tools',
+  budget: 'Stay within the budget',
+  skills: 'Ask only for skills at hand',
+  hours: 'Be done in time',
+}
+
+export const skillWords: Record<string, string> = {
+  bolt: 'Bolt together',
+  weld: 'Weld',
+  welder: 'Have it welded',
+}
+
+export const comesWords: Record<string, string> = {
+  ready: 'ready-made',
+  kit: 'bolt-together kit',
+  used: 'used',
+  frame: 'caravan or camper frame',
+  own: 'own frame, to be built',
+}
+
+export const floorWords: Record<string, string> = {
+  open: 'Open cross-members',
+  mesh: 'Mesh',
+  boards: 'Boards with gaps',
+  ply: 'Plywood, closed',
+  plate: 'Steel or aluminium sheet',
+}
+
+export const tailWords: Record<string, string> = {
+  none: 'Open',
+  gate: 'Board that drops or lifts off',
+  ramp: 'Ramp that stands up',
+  'flat-ramp': 'Ramp that lies flat',
+}
+
+export const springWords: Record<string, string> = {
+  leaf: 'Leaf springs',
+  slipper: 'Slipper springs',
+  torsion: 'Torsion axle',
+  none: 'None',
+}
+
+export const papersWords: Record<string, string> = {
+  complete: 'Complete',
+  new: 'New: first registration',
+  missing: 'Missing',
+  'none-needed': 'None needed here',
+}
+
+export const seenWords: Record<string, string> = { good: 'Good', worn: 'Worn', bad: 'Bad' }
+
+export const roadWords: Record<string, string> = {
+  open: 'Ordinary road',
+  motorway: 'Motorway',
+  track: 'Unsealed track',
+}
+
+/** A table of words as the options of a choice. */
+export const choices = (words: Record<string, string>) =>
+  Object.entries(words).map(([value, name]) => ({ value, name }))

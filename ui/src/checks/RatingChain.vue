@@ -22,12 +22,17 @@ const band = (l: Link) => {
 <template>
   <ol class="space-y-1">
     <li
-      v-for="l in links"
+      v-for="(l, i) in links"
       :key="l.id"
-      class="grid grid-cols-[20px_minmax(0,1fr)_auto] items-center gap-x-2 rounded-lg px-2 py-1"
+      class="relative grid grid-cols-[20px_minmax(0,1fr)_auto] items-center gap-x-2 rounded-lg py-1 pr-2 pl-9"
       :class="{ 'bg-wash outline-deep outline-2 -outline-offset-2': l.weakest }"
       :data-link="l.id"
     >
+      <span
+        class="link"
+        :class="[{ edge: i % 2 === 1, weak: l.weakest, open: !l.share }, `text-${l.outcome}`]"
+        aria-hidden="true"
+      />
       <OutcomeMark :outcome="l.outcome" :size="18" />
       <span class="leading-tight" :class="{ 'font-bold': l.weakest }"
         >{{ say(l.name) }}<span v-if="l.weakest"> · weakest</span></span
@@ -66,3 +71,35 @@ const band = (l: Link) => {
     </li>
   </ol>
 </template>
+
+<style scoped>
+/* A chain from top to bottom: each rating is a link that hangs in the next. */
+.link {
+  position: absolute;
+  top: -7px;
+  bottom: -7px;
+  left: 8px;
+  width: 20px;
+  border: 5px solid var(--steel);
+  border-radius: 10px;
+}
+.link.edge {
+  left: 15px;
+  width: 6px;
+  border-width: 0;
+  background: var(--steel);
+  border-radius: 3px;
+}
+.link.open {
+  border-style: dotted;
+  border-width: 3px;
+  background: none;
+}
+.link.weak {
+  left: 8px;
+  width: 20px;
+  border: 2px solid currentColor;
+  border-radius: 10px;
+  background: none;
+}
+</style>

@@ -40,7 +40,7 @@ const scale = computed(() => {
   const across =
     Math.max(...column.value.map((v) => extent(v)[0]), 1) + (rear.value ? extent(rear.value)[0] : 0)
   const down = column.value.reduce((sum, v) => sum + extent(v)[1], 0.001)
-  const height = Math.max(260, size.height.value - 8)
+  const height = Math.max(props.only ? 120 : 260, size.height.value - 8)
   return Math.max(30, Math.min((width - 8) / across, height / down))
 })
 </script>

@@ -13,7 +13,7 @@ import QuantityField from './QuantityField.vue'
 const props = defineProps<{
   path: string
   label: string
-  kind: 'mass' | 'length'
+  kind: 'mass' | 'length' | 'volume'
   hint?: string
   usual?: string
 }>()
@@ -23,7 +23,7 @@ const { print } = useWords()
 
 const estimate = computed(() => workspace.get(props.path) as MassEstimate | LengthEstimate | undefined)
 const how = computed(
-  () => estimate.value?.how || props.usual || (props.kind === 'mass' ? 'guessed' : 'weighed'),
+  () => estimate.value?.how || props.usual || (props.kind === 'length' ? 'weighed' : 'guessed'),
 )
 const options = computed(() =>
   Object.entries(howWords).map(([value, words]) => ({ value, name: words[props.kind === 'mass' ? 0 : 1] })),
@@ -34,7 +34,7 @@ const doubt = computed(() => {
   if (!e) return ''
   if (e.plusMinus !== undefined) return `± ${print(props.kind, e.plusMinus)}`
   if (e.relative !== undefined) return `± ${print('share', e.relative)}`
-  if (props.kind === 'length') return ''
+  if (props.kind !== 'mass') return ''
   const own = workspace.plan?.doubts?.[how.value] ?? reference.data?.doubts[how.value]
   return own === undefined ? '' : `± ${print('share', own)}`
 })

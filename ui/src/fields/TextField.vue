@@ -3,7 +3,7 @@
 import { computed, useId } from 'vue'
 import { useWorkspace } from '@/stores/workspace'
 
-const props = defineProps<{ path: string; label: string; tight?: boolean }>()
+const props = defineProps<{ path: string; label: string; tight?: boolean; hint?: string }>()
 const workspace = useWorkspace()
 const id = useId()
 const value = computed(() => (workspace.get(props.path) as string | undefined) ?? '')
@@ -16,6 +16,7 @@ const value = computed(() => (workspace.get(props.path) as string | undefined) ?
       :id="id"
       class="box"
       maxlength="200"
+      :placeholder="hint"
       :value="value"
       :data-path="path"
       @input="workspace.setAt(path, ($event.target as HTMLInputElement).value, label, `type-${path}`)"

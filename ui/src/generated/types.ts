@@ -386,6 +386,8 @@ export interface Report {
   emptyWay?: string;
   wants: State[];
   fills: Fill[];
+  bare?: Measure;
+  fitOut?: Measure;
 }
 export interface Scope {
   trailer?: string;
@@ -398,6 +400,7 @@ export interface Headline {
   says: Sentence;
   checked: number;
   of: number;
+  code?: string;
 }
 export interface Piece {
   text?: string;
@@ -881,6 +884,7 @@ export interface Tow {
   trailer: string;
   outcome: string;
   says: Sentence;
+  code?: string;
   ballSize?: string;
   plug?: string;
 }

@@ -15,8 +15,9 @@ import StageRail from '@/parts/StageRail.vue'
 import BalanceStage from '@/stages/BalanceStage.vue'
 import { useWorkspace } from '@/stores/workspace'
 import { stageOfPath } from '@/stages/fieldOf'
+import { trailerTab } from '@/stages/trailer/tabs'
 
-const props = defineProps<{ id: string; stage?: string }>()
+const props = defineProps<{ id: string; stage?: string; tab?: string }>()
 const workspace = useWorkspace()
 const router = useRouter()
 const stages = {
@@ -28,6 +29,8 @@ const stages = {
 const stage = computed(() =>
   props.stage && props.stage in stages ? (props.stage as keyof typeof stages) : 'balance',
 )
+/** The comparison takes the whole width: it has its checks in its own columns. */
+const wide = computed(() => stage.value === 'trailer' && trailerTab(workspace.plan, props.tab) === 'compare')
 const help = ref(false)
 
 watch(
@@ -110,15 +113,21 @@ async function go(path: string) {
     </p>
     <main
       v-if="workspace.plan"
-      class="grid min-h-0 flex-1 gap-2 p-2 pb-20 md:grid-cols-[104px_minmax(0,1fr)] md:pb-2 xl:grid-cols-[104px_minmax(0,1fr)_336px]"
+      class="grid min-h-0 flex-1 gap-2 p-2 pb-20 md:grid-cols-[104px_minmax(0,1fr)] md:pb-2"
+      :class="wide ? '' : 'xl:grid-cols-[104px_minmax(0,1fr)_336px]'"
     >
       <StageRail
         :id="id"
         class="border-rule bg-panel fixed inset-x-0 bottom-0 z-20 border-t p-1 md:static md:rounded-xl md:border"
         :stage="stage"
       />
-      <component :is="stages[stage]" class="min-h-0 min-w-0" />
+      <component
+        :is="stages[stage]"
+        v-bind="stage === 'trailer' ? { id, tab } : {}"
+        class="min-h-0 min-w-0"
+      />
       <aside
+        v-if="!wide"
         class="plate min-h-0 overflow-auto p-3 md:col-start-2 xl:col-start-auto"
         aria-label="Checks"
         tabindex="0"

@@ -7,11 +7,17 @@ import ChoiceField from '@/fields/ChoiceField.vue'
 import EstimateField from '@/fields/EstimateField.vue'
 import PlanQuantity from '@/fields/PlanQuantity.vue'
 import TextField from '@/fields/TextField.vue'
+import KindField from '@/fields/KindField.vue'
+import FillPanel from './job/FillPanel.vue'
+import GoodsFields from './job/GoodsFields.vue'
+import RollingFields from './job/RollingFields.vue'
+import WantList from './job/WantList.vue'
 import LoadDetails from './LoadDetails.vue'
-import type { Op } from '@/generated/types'
-import { newId } from '@/stores/patch'
+import type { Load, Op } from '@/generated/types'
+import { newId, put } from '@/stores/patch'
 import { useReference } from '@/stores/reference'
 import { useWorkspace } from '@/stores/workspace'
+import { choices, roadWords, useWords } from '@/words'
 
 const workspace = useWorkspace()
 const reference = useReference()
@@ -22,7 +28,20 @@ const loads = computed(() =>
 const vehicles = computed(() =>
   Object.entries(workspace.plan?.towVehicles ?? {}).map(([value, v]) => ({ value, name: v.name })),
 )
-const kinds = computed(() => (reference.data?.loads ?? []).map((k) => ({ value: k.id, name: k.name })))
+const kindOf = (l: Load) => reference.data?.loads.find((k) => k.id === l.kind)
+const typical = (l: Load) => {
+  const k = kindOf(l)
+  return k ? `typical ${print('mass', k.low)} to ${print('mass', k.high)}` : undefined
+}
+const size = (l: Load, side: 'length' | 'width' | 'height') => {
+  const k = kindOf(l)
+  return k ? `typical ${print('length', k[side])}` : undefined
+}
+const { print, nominal } = useWords()
+/** What a thing placed on this outing comes to. */
+const weightOf = (id: string) =>
+  workspace.report?.things.find((t) => t.path === `/loads/${id}`)?.mass ?? undefined
+const plan = computed(() => workspace.plan)
 const outing = computed(() => workspace.plan?.outings[workspace.outing])
 const layout = computed(() => `/outings/${workspace.outing}/layouts/${workspace.trailer}`)
 const placed = (id: string) => workspace.get(`${layout.value}/placements/${id}`) !== undefined
@@ -44,12 +63,15 @@ function addLoad() {
   workspace.selected = `/loads/${id}`
 }
 
+/** A load comes along or stays at home on whichever trailer the outing takes. */
 function place(id: string, on: boolean) {
-  workspace.setAt(
-    `${layout.value}/placements/${id}`,
-    on ? { on: 'deck', at: { back: 0 } } : undefined,
-    on ? 'take along' : 'leave at home',
-  )
+  const ops: Op[] = []
+  for (const [t, l] of Object.entries(outing.value?.layouts ?? {}))
+    if (!on && l.placements[id])
+      ops.push({ op: 'remove', path: `/outings/${workspace.outing}/layouts/${t}/placements/${id}` })
+  if (on && plan.value)
+    ops.push(...put(plan.value, `${layout.value}/placements/${id}`, { on: 'deck', at: { back: 0 } }))
+  workspace.edit(ops, on ? 'take along' : 'leave at home')
 }
 
 /** A load goes with its places in every outing. */
@@ -100,13 +122,23 @@ function addOuting() {
         />
         <EstimateField :path="`/outings/${workspace.outing}/gear`" label="Luggage in the car" kind="mass" />
         <PlanQuantity :path="`/outings/${workspace.outing}/distance`" label="Distance" kind="distance" />
-        <PlanQuantity :path="`/outings/${workspace.outing}/speed`" label="Speed on the road" kind="speed" />
+        <div class="grid grid-cols-2 gap-2">
+          <PlanQuantity :path="`/outings/${workspace.outing}/speed`" label="Speed on the road" kind="speed" />
+          <ChoiceField
+            label="Road"
+            :value="outing.road"
+            :options="choices(roadWords)"
+            none="Ordinary road"
+            @chosen="workspace.setAt(`/outings/${workspace.outing}/road`, $event, 'choose the road')"
+          />
+        </div>
       </div>
     </div>
     <div v-else class="plate p-6 text-center">
       <p class="font-bold">No outing yet.</p>
       <button class="act-main mt-2" @click="addOuting">Add an outing</button>
     </div>
+    <WantList />
     <div class="flex items-center justify-between">
       <h2 class="text-lg font-bold">Loads</h2>
       <button class="act" @click="addLoad"><PlusIcon class="size-5" />Add a load</button>
@@ -123,29 +155,58 @@ function addOuting() {
     >
       <summary class="flex min-h-11 items-center justify-between gap-2 p-3 font-semibold">
         <span class="truncate">{{ l.name || 'Unnamed load' }}</span>
-        <span class="text-soft text-sm font-normal">{{ placed(id) ? 'comes along' : 'stays at home' }}</span>
+        <span class="text-soft text-sm font-normal whitespace-nowrap"
+          ><b v-if="weightOf(id)" class="text-ink">{{ nominal(weightOf(id)) }} · </b
+          >{{ placed(id) ? 'comes along' : 'stays at home' }}</span
+        >
       </summary>
       <div class="grid gap-x-4 gap-y-3 p-3 pt-0 md:grid-cols-2">
         <TextField :path="`/loads/${id}/name`" label="Name" />
-        <ChoiceField
-          label="Kind"
+        <KindField
           :value="l.kind"
-          :options="kinds"
-          none="Any"
+          :path="`/loads/${id}/kind`"
           @chosen="workspace.setAt(`/loads/${id}/kind`, $event, 'choose the kind')"
         />
-        <EstimateField :path="`/loads/${id}/mass`" label="Weight" kind="mass" />
-        <EstimateField :path="`/loads/${id}/size/length`" label="Length" kind="length" />
-        <EstimateField :path="`/loads/${id}/size/width`" label="Width" kind="length" />
-        <EstimateField :path="`/loads/${id}/size/height`" label="Height" kind="length" />
+        <GoodsFields :id="id" class="md:col-span-2" :load="l" />
+        <FillPanel v-if="l.bulk" class="md:col-span-2" :load="`/loads/${id}`" />
         <EstimateField
+          v-if="!l.bulk && !l.pieces"
+          :path="`/loads/${id}/mass`"
+          :label="l.tank ? 'Empty tank weighs' : 'Weight'"
+          kind="mass"
+          :hint="typical(l)"
+        />
+        <template v-if="!l.pieces">
+          <EstimateField
+            :path="`/loads/${id}/size/length`"
+            :label="l.bulk ? 'Covers the bed: length' : 'Length'"
+            kind="length"
+            :hint="l.bulk ? 'all of it' : size(l, 'length')"
+          />
+          <EstimateField
+            :path="`/loads/${id}/size/width`"
+            label="Width"
+            kind="length"
+            :hint="l.bulk ? 'all of it' : size(l, 'width')"
+          />
+          <EstimateField
+            v-if="!l.bulk || l.size.length || l.size.width"
+            :path="`/loads/${id}/size/height`"
+            :label="l.bulk ? 'Its own box: sides' : 'Height'"
+            kind="length"
+            :hint="l.bulk ? 'lies free' : size(l, 'height')"
+          />
+        </template>
+        <EstimateField
+          v-if="!l.bulk && !l.pieces && !l.tank"
           :path="`/loads/${id}/centre/back`"
           label="Its weight lies behind its front by"
           kind="length"
-          hint="the middle"
+          :hint="kindOf(l)?.centreHigh ? 'as is typical' : 'the middle'"
           usual="guessed"
         />
-        <LoadDetails :id="id" class="md:col-span-2" :load="l" />
+        <RollingFields :id="id" class="md:col-span-2" :load="l" />
+        <LoadDetails v-if="!l.bulk && !l.pieces" :id="id" class="md:col-span-2" :load="l" />
         <div class="flex flex-wrap items-end gap-2">
           <button v-if="outing" class="act" @click="place(id, !placed(id))">
             {{ placed(id) ? 'Leave at home' : 'Take along' }}

@@ -1,316 +1,47 @@
 <script setup lang="ts">
-// The trailer: what its plate says, its lengths, how its empty weight is known.
-import { PlusIcon } from '@heroicons/vue/20/solid'
+// The trailer: candidates side by side, one of them in detail, its money and
+// hours, and what must hold before it is bought.
+import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue'
 import { computed } from 'vue'
-import FigureButton from '@/checks/FigureButton.vue'
-import RatingChain from '@/checks/RatingChain.vue'
-import RigDrawing from '@/drawing/RigDrawing.vue'
-import ChoiceField from '@/fields/ChoiceField.vue'
-import EstimateField from '@/fields/EstimateField.vue'
-import PlanQuantity from '@/fields/PlanQuantity.vue'
-import QuantityField from '@/fields/QuantityField.vue'
-import TextField from '@/fields/TextField.vue'
-import { newId } from '@/stores/patch'
-import { useReference } from '@/stores/reference'
+import { useRouter } from 'vue-router'
 import { useWorkspace } from '@/stores/workspace'
-import { useWords } from '@/words'
-import DoubtFields from './DoubtFields.vue'
+import BuyTab from './trailer/BuyTab.vue'
+import CompareTab from './trailer/CompareTab.vue'
+import DetailsTab from './trailer/DetailsTab.vue'
+import MoneyTab from './trailer/MoneyTab.vue'
+import { trailerTab, trailerTabs } from './trailer/tabs'
 
+const props = defineProps<{ id: string; tab?: string }>()
 const workspace = useWorkspace()
-const reference = useReference()
-const { term, say } = useWords()
-const trailer = computed(() => workspace.plan?.trailers[workspace.trailer])
-const path = (field: string) => `/trailers/${workspace.trailer}/${field}`
-const kinds = computed(() => (reference.data?.trailers ?? []).map((k) => ({ value: k.id, name: k.name })))
-const rules = computed(() =>
-  (reference.data?.ruleSets ?? []).map((r) => ({ value: r.region, name: r.name, more: r.differs })),
-)
-const schools = computed(() =>
-  (reference.data?.schools ?? []).map((s) => ({ value: s.id, name: s.name, more: s.reason })),
-)
-const usual = computed(
-  () => reference.data?.ruleSets.find((r) => r.region === workspace.plan?.region)?.school,
-)
-const payload = computed(() => workspace.report?.findings.find((f) => f.code === 'towing.payload'))
-
-const counts = computed(() => [
-  { value: 'unsure', name: 'Not sure', more: 'Both ways are worked out.' },
-  { value: 'gross', name: 'Trailer and load together', more: `The ${term('gross')}.` },
-  { value: 'payload', name: 'The load alone', more: 'Shop labels often mean this.' },
-])
-const brakes = [
-  { value: 'none', name: 'None' },
-  { value: 'overrun', name: 'Overrun (surge)' },
-  { value: 'electric', name: 'Electric' },
-  { value: 'fitted', name: 'Fitted, kind not known' },
-]
-const yesNo = [
-  { value: 'yes', name: 'Fitted' },
-  { value: 'no', name: 'None' },
-]
-const few = [0, 1, 2].map((n) => ({ value: n, name: String(n) }))
-const axles = [1, 2, 3].map((n) => ({ value: n, name: String(n) }))
-const sizes = computed(() =>
-  (reference.data?.ballSizes ?? []).map((b) => ({ value: b.diameter, name: b.name })),
-)
-const set = (field: string, value: unknown, label: string) => workspace.setAt(path(field), value, label)
-
-function label(value: number | undefined) {
-  if (value === undefined) return set('label', undefined, 'label')
-  return workspace.setAt(
-    path('label'),
-    { value, counts: trailer.value?.label?.counts ?? 'unsure' },
-    'label',
-    `type-${path('label')}`,
-  )
-}
-
-/** An axle that can be moved starts with 200 mm either way and a common hole pitch. */
-function axleMoves() {
-  const at = trailer.value?.couplingToAxle?.value ?? 2.5
-  const range = { min: Math.max(0.1, at - 0.2), max: at + 0.2, pitch: 0.05 }
-  set('axleMoves', trailer.value?.axleMoves ? undefined : range, 'axle')
-}
-
-function add() {
-  const id = newId('trailer')
-  const order = Math.max(0, ...Object.values(workspace.plan?.trailers ?? {}).map((t) => t.order)) + 1
-  const layouts = Object.keys(workspace.plan?.outings ?? {}).map((o) => ({
-    op: 'add',
-    path: `/outings/${o}/layouts/${id}`,
-    value: { placements: {} },
-  }))
-  workspace.edit(
-    [
-      { op: 'add', path: `/trailers/${id}`, value: { order, name: 'Another trailer', empty: {} } },
-      ...layouts,
-    ],
-    'add a trailer',
-  )
-  workspace.choose({ trailer: id })
-}
+const router = useRouter()
+const now = computed(() => trailerTab(workspace.plan, props.tab))
+const index = computed(() => trailerTabs.findIndex((t) => t.id === now.value))
+const choose = (i: number) => void router.replace(`/plan/${props.id}/trailer/${trailerTabs[i]!.id}`)
+const name = computed(() => workspace.plan?.trailers[workspace.trailer]?.name)
 </script>
 
 <template>
   <section class="flex flex-col gap-2 xl:overflow-auto" aria-label="Trailer" tabindex="-1">
-    <div class="plate h-56 shrink-0 p-2"><RigDrawing class="h-full" :only="['side']" /></div>
-    <div v-if="trailer" class="plate p-3">
-      <div class="flex flex-wrap items-center justify-between gap-2">
-        <h2 class="text-lg font-bold">Its ratings</h2>
-        <button class="act" @click="add"><PlusIcon class="size-5" />Another trailer</button>
+    <TabGroup :selected-index="index" @change="choose">
+      <div class="flex flex-wrap items-center gap-x-4 gap-y-1">
+        <TabList class="plate no-print flex max-w-full overflow-x-auto p-1">
+          <Tab v-for="t in trailerTabs" :key="t.id" v-slot="{ selected }" as="template">
+            <button
+              class="min-h-11 rounded-lg px-3.5 font-semibold whitespace-nowrap"
+              :class="selected ? 'bg-deep text-deep-ink' : 'hover:bg-wash'"
+            >
+              {{ t.name }}
+            </button>
+          </Tab>
+        </TabList>
+        <p v-if="now !== 'compare' && name" class="font-semibold">{{ name }}</p>
       </div>
-      <p v-if="payload" class="mt-1" data-payload>
-        {{ say(payload.says) }}
-        <FigureButton v-if="payload.hasWork" code="towing.payload" class="text-deep"
-          >Show the working</FigureButton
-        >
-      </p>
-      <RatingChain class="mt-2" stage="trailer" />
-      <div class="mt-4 grid gap-x-4 gap-y-3 md:grid-cols-2">
-        <TextField :path="path('name')" label="Name" />
-        <ChoiceField
-          label="Kind"
-          :value="trailer.kind"
-          :options="kinds"
-          @chosen="set('kind', $event, 'choose the kind')"
-        />
-        <QuantityField
-          label="The label’s or plate’s number"
-          kind="mass"
-          :value="trailer.label?.value"
-          :path="path('label')"
-          hint="plate"
-          @typed="label($event.value)"
-          @cleared="label(undefined)"
-        />
-        <ChoiceField
-          v-if="trailer.label"
-          label="It counts"
-          :value="trailer.label?.counts"
-          :options="counts"
-          @chosen="set('label/counts', $event, 'what the label counts')"
-        />
-        <PlanQuantity
-          v-if="workspace.plan?.region === 'au' || trailer.onWheels"
-          :path="path('onWheels')"
-          :label="term('On wheels')"
-          kind="mass"
-          hint="plate"
-        />
-        <PlanQuantity :path="path('axleRating')" label="Axle rating" kind="mass" hint="on the axle" />
-        <PlanQuantity :path="path('springRating')" label="Springs, both sides" kind="mass" hint="if marked" />
-        <PlanQuantity
-          :path="path('tyreRating')"
-          :label="`${term('Tyre')}, one, max load`"
-          kind="mass"
-          :hint="`${term('tyre')} wall`"
-        />
-        <PlanQuantity :path="path('tyreIndex')" :label="`or its load index`" kind="count" hint="e.g. 94" />
-        <PlanQuantity
-          :path="path('couplingRating')"
-          :label="`${term('Coupling')} rating`"
-          kind="mass"
-          hint="stamped on it"
-        />
-        <PlanQuantity
-          :path="path('couplingBall')"
-          :label="`${term('Coupling')}’s ${term('ball load')} limit`"
-          kind="mass"
-          hint="plate"
-        />
-        <ChoiceField
-          :label="`${term('Coupling')} takes a ball of`"
-          :value="trailer.couplingSize"
-          :options="sizes"
-          @chosen="set('couplingSize', $event, 'choose the size')"
-        />
-        <ChoiceField
-          label="Brakes"
-          :value="trailer.brakes"
-          :options="brakes"
-          @chosen="set('brakes', $event, 'brakes')"
-        />
-        <ChoiceField
-          :label="term('Breakaway')"
-          :value="trailer.breakaway === undefined ? undefined : trailer.breakaway ? 'yes' : 'no'"
-          :options="yesNo"
-          @chosen="set('breakaway', $event === 'yes', 'breakaway')"
-        />
-        <ChoiceField
-          :label="term('Chains')"
-          :value="trailer.chains"
-          :options="few"
-          @chosen="set('chains', $event, 'chains')"
-        />
-        <ChoiceField
-          label="Axles"
-          :value="trailer.axles || 1"
-          :options="axles"
-          @chosen="set('axles', $event, 'axles')"
-        />
-      </div>
-      <p class="text-soft mt-3 text-sm">
-        A plate comes before anything said here. A trailer without one is bound by its weakest part, and its
-        frame stays not known.
-      </p>
-    </div>
-    <div v-else class="plate p-6 text-center">
-      <p class="font-bold">No trailer yet.</p>
-      <button class="act-main mt-2" @click="add">Add a trailer</button>
-    </div>
-    <div v-if="trailer" class="plate p-3">
-      <h2 class="text-lg font-bold">Its lengths</h2>
-      <div class="mt-2 grid gap-x-4 gap-y-3 md:grid-cols-2">
-        <EstimateField :path="path('couplingToAxle')" :label="`${term('Coupling')} to axle`" kind="length" />
-        <EstimateField
-          :path="path('couplingToDeck')"
-          :label="`${term('Coupling')} to front board`"
-          kind="length"
-        />
-        <EstimateField :path="path('deckLength')" label="Deck length" kind="length" />
-        <EstimateField :path="path('deckWidth')" label="Deck width" kind="length" />
-        <EstimateField :path="path('deckHeight')" label="Deck height" kind="length" />
-        <EstimateField
-          :path="path('track')"
-          :label="`Track, between the ${term('tyre')}s’ middles`"
-          kind="length"
-        />
-        <PlanQuantity :path="path('wheelDiameter')" label="Wheel, over all" kind="length" />
-        <PlanQuantity :path="path('sideHeight')" label="Sides, height" kind="length" />
-        <template v-if="trailer.axleMoves">
-          <PlanQuantity :path="path('axleMoves/min')" label="Axle may stand from" kind="length" />
-          <PlanQuantity :path="path('axleMoves/max')" label="to, behind the coupling" kind="length" />
-          <PlanQuantity
-            :path="path('axleMoves/pitch')"
-            label="in holes each"
-            kind="length"
-            hint="0: anywhere"
-          />
-        </template>
-        <button class="act min-h-11 self-end" @click="axleMoves">
-          {{ trailer.axleMoves ? 'The axle is fixed' : 'The axle can be moved' }}
-        </button>
-      </div>
-    </div>
-    <div v-if="trailer" class="plate p-3">
-      <h2 class="text-lg font-bold">Empty</h2>
-      <p class="text-soft text-sm">
-        Whichever you have: scale readings tell most. Level, chocked, on firm ground.
-        <template v-if="workspace.report?.emptyWay"
-          >Now taken from: {{ workspace.report.emptyWay }}.</template
-        >
-      </p>
-      <div class="mt-2 grid gap-x-4 gap-y-3 md:grid-cols-2">
-        <EstimateField
-          :path="path('empty/mass')"
-          label="Empty weight"
-          kind="mass"
-          hint="plate or papers"
-          usual="plate"
-        />
-        <EstimateField
-          :path="path('empty/centre')"
-          label="Its weight lies behind the ball by"
-          kind="length"
-        />
-        <PlanQuantity
-          :path="path('empty/ball/mass')"
-          :label="`Scale under the ${term('coupling')} reads`"
-          kind="mass"
-        />
-        <PlanQuantity
-          v-if="trailer.empty.ball"
-          :path="path('empty/ball/at')"
-          label="Scale stood behind the ball by"
-          kind="length"
-          hint="0: under it"
-        />
-        <PlanQuantity
-          v-if="trailer.empty.ball"
-          :path="path('empty/ball/plusMinus')"
-          label="Scale is right within ±"
-          kind="mass"
-        />
-        <PlanQuantity
-          :path="path('empty/axle/mass')"
-          label="Both wheels together read"
-          kind="mass"
-          :hint="term('weighbridge')"
-        />
-        <PlanQuantity
-          v-if="trailer.axleMoves"
-          :path="path('empty/axleAt')"
-          label="The axle stood then, behind the coupling"
-          kind="length"
-          hint="as now"
-        />
-        <PlanQuantity :path="path('empty/left/mass')" label="Left wheel reads" kind="mass" />
-        <PlanQuantity :path="path('empty/right/mass')" label="Right wheel reads" kind="mass" />
-        <EstimateField
-          v-if="trailer.axleMoves"
-          :path="path('runningGear')"
-          label="Axle, springs and wheels weigh"
-          kind="mass"
-        />
-      </div>
-    </div>
-    <div v-if="workspace.plan" class="plate p-3">
-      <h2 class="text-lg font-bold">Rules followed</h2>
-      <div class="mt-2 grid gap-x-4 gap-y-3 md:grid-cols-2">
-        <ChoiceField
-          label="Rule set"
-          :value="workspace.plan.region"
-          :options="rules"
-          @chosen="workspace.setAt('/region', $event, 'choose the rules')"
-        />
-        <ChoiceField
-          :label="`${term('Ball load')} window`"
-          :value="workspace.plan.ballSchool || usual"
-          :options="schools"
-          @chosen="workspace.setAt('/ballSchool', $event, 'choose the window')"
-        />
-      </div>
-      <DoubtFields class="mt-3" />
-    </div>
+      <TabPanels class="flex min-h-0 flex-1 flex-col gap-2">
+        <TabPanel class="flex flex-col gap-2" tabindex="-1"><CompareTab :id="id" /></TabPanel>
+        <TabPanel class="flex flex-col gap-2" tabindex="-1"><DetailsTab /></TabPanel>
+        <TabPanel class="flex flex-col gap-2" tabindex="-1"><MoneyTab /></TabPanel>
+        <TabPanel class="flex flex-col gap-2" tabindex="-1"><BuyTab :id="id" /></TabPanel>
+      </TabPanels>
+    </TabGroup>
   </section>
 </template>

@@ -8,22 +8,18 @@ import EstimateField from '@/fields/EstimateField.vue'
 import PlanQuantity from '@/fields/PlanQuantity.vue'
 import TextField from '@/fields/TextField.vue'
 import { newId } from '@/stores/patch'
-import { useReference } from '@/stores/reference'
 import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
+import HitchFields from './vehicle/HitchFields.vue'
+import TowTable from './vehicle/TowTable.vue'
 
 const workspace = useWorkspace()
-const reference = useReference()
 const { term } = useWords()
 const id = computed(() => workspace.plan?.outings[workspace.outing]?.vehicle ?? '')
 const car = computed(() => workspace.plan?.towVehicles[id.value])
 const path = (field: string) => `/towVehicles/${id.value}/${field}`
 const cars = computed(() =>
   Object.entries(workspace.plan?.towVehicles ?? {}).map(([value, v]) => ({ value, name: v.name })),
-)
-
-const sizes = computed(() =>
-  (reference.data?.ballSizes ?? []).map((b) => ({ value: b.diameter, name: b.name })),
 )
 
 function add() {
@@ -78,25 +74,6 @@ function add() {
           hint="handbook"
         />
         <PlanQuantity
-          :path="path('hitchBall')"
-          :label="`${term('Tow bar')}’s ${term('ball load')} limit`"
-          kind="mass"
-          hint="its plate"
-        />
-        <PlanQuantity
-          :path="path('hitchTow')"
-          :label="`${term('Tow bar')} rating`"
-          kind="mass"
-          hint="its plate"
-        />
-        <PlanQuantity :path="path('ballRating')" label="Ball rating" kind="mass" hint="stamped on top" />
-        <ChoiceField
-          label="Ball size"
-          :value="car.ballSize"
-          :options="sizes"
-          @chosen="workspace.setAt(path('ballSize'), $event, 'choose the ball')"
-        />
-        <PlanQuantity
           :path="path('gross')"
           :label="`Car’s ${term('car gross')}`"
           kind="mass"
@@ -123,12 +100,6 @@ function add() {
         />
         <EstimateField :path="path('wheelbase')" label="Wheelbase" kind="length" />
         <EstimateField :path="path('rearOverhang')" label="Rear axle to ball" kind="length" hint="tape" />
-        <PlanQuantity
-          :path="path('ballHeight')"
-          label="Ball height, to its middle"
-          kind="length"
-          hint="tape"
-        />
       </div>
       <p v-else class="mt-4">
         No car yet. Add one; its towing and {{ term('ball load') }} limits are enough to begin.
@@ -137,5 +108,7 @@ function add() {
         The lower figure rules. Plates, papers and your local code come before anything said here.
       </p>
     </div>
+    <HitchFields v-if="car" :id="id" :car="car" />
+    <TowTable />
   </section>
 </template>

@@ -1,8 +1,12 @@
-/** The stage on which the field at a path stands. */
+/** The stage, with its tab, on which the field at a path stands. */
 export function stageOfPath(path: string): string {
-  if (path.startsWith('/trailers/')) return 'trailer'
+  if (path.startsWith('/trailers/')) {
+    return /\/(deal|papers)/.test(path) ? 'trailer/money' : 'trailer/details'
+  }
+  if (path.startsWith('/parts/')) return path.endsWith('/undo') ? 'trailer/details' : 'balance'
   if (path.startsWith('/towVehicles/')) return 'vehicle'
+  if (path.startsWith('/wants/')) return 'job'
   if (path.endsWith('/people') || path.endsWith('/gear') || path.endsWith('/vehicle')) return 'job'
-  if (path.startsWith('/loads/')) return path.endsWith('/mass') ? 'balance' : 'job'
+  if (path.startsWith('/loads/')) return /\/mass$/.test(path) ? 'balance' : 'job'
   return 'balance'
 }

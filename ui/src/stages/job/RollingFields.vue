@@ -1,0 +1,64 @@
+<script setup lang="ts">
+// How a machine stands on its wheels, or where a hull may be held. What is left
+// empty is taken from its kind.
+import { computed } from 'vue'
+import EstimateField from '@/fields/EstimateField.vue'
+import type { Load } from '@/generated/types'
+import { useReference } from '@/stores/reference'
+import { useWords } from '@/words'
+
+const props = defineProps<{ id: string; load: Load }>()
+const reference = useReference()
+const { print } = useWords()
+const kind = computed(() => reference.data?.loads.find((k) => k.id === props.load.kind))
+const path = (field: string) => `/loads/${props.id}/${field}`
+const typical = (v: number | undefined) => (v === undefined ? undefined : `typical ${print('length', v)}`)
+const long = computed(() => props.load.size.length?.value ?? kind.value?.length ?? 1)
+</script>
+
+<template>
+  <div v-if="kind?.rolls || kind?.bears" class="grid gap-x-4 gap-y-3 md:grid-cols-2">
+    <template v-if="kind.rolls">
+      <EstimateField
+        :path="path('rolling/frontAxle')"
+        label="Front to front wheels"
+        kind="length"
+        :hint="typical(kind.rolls.frontAxle)"
+      />
+      <EstimateField
+        :path="path('rolling/wheelbase')"
+        label="Wheelbase"
+        kind="length"
+        :hint="typical(kind.rolls.wheelbase)"
+      />
+      <EstimateField
+        v-if="kind.rolls.track"
+        :path="path('rolling/track')"
+        label="Track"
+        kind="length"
+        :hint="typical(kind.rolls.track)"
+      />
+      <EstimateField
+        :path="path('rolling/clearance')"
+        label="Ground clearance"
+        kind="length"
+        :hint="typical(kind.rolls.clearance)"
+      />
+    </template>
+    <template v-else-if="kind.bears">
+      <EstimateField
+        :path="path('hull/from')"
+        label="May be held from, behind the bow"
+        kind="length"
+        :hint="typical(kind.bears.from * long)"
+      />
+      <EstimateField :path="path('hull/to')" label="to" kind="length" :hint="typical(kind.bears.to * long)" />
+      <EstimateField
+        :path="path('hull/apart')"
+        label="Lines that bear, apart"
+        kind="length"
+        :hint="typical(kind.bears.apart)"
+      />
+    </template>
+  </div>
+</template>

@@ -1,0 +1,69 @@
+<script setup lang="ts">
+// What the label's number counts, in one picture: the trailer and its load
+// together, or the load alone.
+import { computed } from 'vue'
+import { useWorkspace } from '@/stores/workspace'
+import { useWords } from '@/words'
+
+const workspace = useWorkspace()
+const { print, term } = useWords()
+const label = computed(() => workspace.plan?.trailers[workspace.trailer]?.label)
+const figures = computed(() => workspace.report?.figures)
+const rows = computed(() => {
+  const [whole, load] = [figures.value?.mass?.value, figures.value?.cargo?.value]
+  const v = label.value?.value
+  if (whole === undefined || load === undefined || v === undefined) return []
+  const own = whole - load
+  const top = Math.max(whole, v, own + v) * 1.04
+  const part = (x: number) => `${(x / top) * 100}%`
+  const counts = label.value!.counts
+  return [
+    {
+      name: `Counts trailer and load, the ${term('gross')}`,
+      left: v - own,
+      mark: part(v),
+      on: counts !== 'payload',
+      own,
+      load,
+      part,
+      over: whole > v,
+    },
+    {
+      name: 'Counts the load alone',
+      left: v,
+      mark: part(own + v),
+      on: counts !== 'gross',
+      own,
+      load,
+      part,
+      over: load > v,
+    },
+  ]
+})
+</script>
+
+<template>
+  <div v-if="label && rows.length" class="mt-3" data-label-picture>
+    <p class="text-soft text-sm">The label says {{ print('mass', label.value) }}. What it counts decides:</p>
+    <div v-for="r in rows" :key="r.name" class="mt-1.5" :class="{ 'opacity-55': !r.on }">
+      <p class="text-sm leading-tight">
+        <b>{{ r.name }}:</b>
+        {{ r.left < 0 ? 'less than the trailer itself weighs' : `${print('mass', r.left)} of load` }}
+        <b v-if="r.over" class="text-fails">· over now</b>
+      </p>
+      <div class="bg-wash relative mt-1 flex h-7 overflow-hidden rounded" aria-hidden="true">
+        <span
+          class="grid place-items-center overflow-hidden bg-[var(--steel)] text-xs whitespace-nowrap text-white dark:text-black"
+          :style="{ width: r.part(r.own) }"
+          >trailer {{ print('mass', r.own) }}</span
+        >
+        <span
+          class="grid place-items-center overflow-hidden bg-[var(--load)] text-xs whitespace-nowrap text-black"
+          :style="{ width: r.part(r.load) }"
+          >load {{ print('mass', r.load) }}</span
+        >
+        <span class="bg-ink absolute inset-y-0 w-1" :style="{ left: r.mark }" />
+      </div>
+    </div>
+  </div>
+</template>

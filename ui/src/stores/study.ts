@@ -1,0 +1,54 @@
+// A study of the open plan that is asked for only while it is on screen: one
+// request in flight, the latest wins, the older answer stays meanwhile.
+import { onScopeDispose, ref, shallowRef, watch } from 'vue'
+import type { Asked } from '@/api'
+import { useWorkspace } from './workspace'
+
+const restMs = 200 // of stillness before a study is asked for
+
+export function useStudy<T>(ask: (asked: Asked) => Promise<T>, also: () => unknown = () => 0) {
+  const workspace = useWorkspace()
+  const data = shallowRef<T>()
+  const failure = ref('')
+  const shown = ref(-1) // sequence of the plan that the data belong to
+  let flying = false
+  let wanted = false
+  let timer: ReturnType<typeof setTimeout> | undefined
+  let gone = false
+
+  async function fly() {
+    if (flying) return
+    flying = true
+    while (wanted && workspace.plan && !gone) {
+      wanted = false
+      const seq = workspace.sequence
+      const plan = workspace.preview?.plan ?? workspace.plan
+      try {
+        data.value = await ask({ plan, outing: workspace.outing, trailer: workspace.trailer })
+        failure.value = ''
+        shown.value = seq
+        if (!gone) document.documentElement.dataset.study = String(seq)
+      } catch (e) {
+        failure.value = e instanceof Error ? e.message : String(e)
+      }
+    }
+    flying = false
+  }
+
+  watch(
+    () => [workspace.sequence, workspace.plan?.name !== undefined, also()],
+    (_, old) => {
+      wanted = true
+      delete document.documentElement.dataset.study
+      clearTimeout(timer)
+      timer = setTimeout(() => void fly(), old ? restMs : 0)
+    },
+    { immediate: true },
+  )
+  onScopeDispose(() => {
+    gone = true
+    clearTimeout(timer)
+    delete document.documentElement.dataset.study
+  })
+  return { data, failure, shown }
+}
