@@ -64,7 +64,21 @@ export interface HutPlan {
   open(stage?: string): Promise<void>
 }
 
-export const test = base.extend<{ hut: HutPlan }, { server: Server }>({
+/** A demo plan, imported anew for one test. */
+async function imported(page: Page, server: Server, name: string): Promise<HutPlan> {
+  const plan = readFileSync(join(root, `demo/${name}.zygonos.json`))
+  const answer = await fetch(`${server.url}/api/plans/import`, { method: 'POST', body: plan })
+  const { id } = (await answer.json()) as { id: string }
+  return {
+    id,
+    open: async (stage = 'balance') => {
+      await page.goto(`/plan/${id}/${stage}`)
+      await settled(page)
+    },
+  }
+}
+
+export const test = base.extend<{ hut: HutPlan; heather: HutPlan }, { server: Server }>({
   server: [
     async ({}, use) => {
       const server = new Server()
@@ -85,18 +99,8 @@ export const test = base.extend<{ hut: HutPlan }, { server: Server }>({
     await use(page)
     expect(errors, 'errors in the page').toEqual([])
   },
-  hut: async ({ page, server }, use) => {
-    const plan = readFileSync(join(root, 'demo/skarrow-hut.zygonos.json'))
-    const answer = await fetch(`${server.url}/api/plans/import`, { method: 'POST', body: plan })
-    const { id } = (await answer.json()) as { id: string }
-    await use({
-      id,
-      open: async (stage = 'balance') => {
-        await page.goto(`/plan/${id}/${stage}`)
-        await settled(page)
-      },
-    })
-  },
+  hut: async ({ page, server }, use) => use(await imported(page, server, 'skarrow-hut')),
+  heather: async ({ page, server }, use) => use(await imported(page, server, 'heather-hives')),
 })
 
 /** Waits until the page shows the settled report of its latest change. */
@@ -104,6 +108,14 @@ export async function settled(page: Page) {
   await page.waitForFunction(() => {
     const d = document.documentElement.dataset
     return d.settled === 'true' && d.sequence === d.shown
+  })
+}
+
+/** Waits until the study on screen belongs to the latest change. */
+export async function studied(page: Page) {
+  await page.waitForFunction(() => {
+    const d = document.documentElement.dataset
+    return d.study !== undefined && d.study === d.sequence
   })
 }
 

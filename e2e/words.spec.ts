@@ -57,7 +57,9 @@ test('ids are of their form and never the same', () => {
 })
 
 test('a field is found on its stage', () => {
-  expect(stageOfPath('/trailers/t/axleRating')).toBe('trailer')
+  expect(stageOfPath('/trailers/t/axleRating')).toBe('trailer/details')
+  expect(stageOfPath('/trailers/t/deal/price')).toBe('trailer/money')
+  expect(stageOfPath('/wants/w/size')).toBe('job')
   expect(stageOfPath('/towVehicles/c/kerb')).toBe('vehicle')
   expect(stageOfPath('/outings/o/people')).toBe('job')
   expect(stageOfPath('/loads/l/mass')).toBe('balance')

@@ -253,3 +253,35 @@ func TestPasscode(t *testing.T) {
 		t.Errorf("after many tries: %d", code)
 	}
 }
+
+// The comparison, who tows what, the gate before buying and the tables answer.
+func TestStudies(t *testing.T) {
+	c := start(t, "")
+	body := `{"trailer":"grey-flatbed","outing":"boat-day","back":true,"plan":` + hut(t) + `}`
+	for path, want := range map[string]string{
+		"/api/compare": `"candidates":[{"id":"grey-flatbed"`, "/api/tows": `"vehicle":"crew-pickup"`, "/api/buy": `"growth":[{`,
+		"/api/comparison.csv": "name,comes,chosen",
+	} {
+		code, _, text := c.do("POST", path, body)
+		if code != 200 || !strings.Contains(text, want) {
+			t.Errorf("%s: %d %.200s", path, code, text)
+		}
+	}
+	code, head, text := c.do("GET", "/api/candidates.csv", "")
+	if code != 200 || !strings.HasPrefix(text, "name,comes,price") || !strings.Contains(head.Get("Content-Disposition"), "candidates.csv") {
+		t.Errorf("template: %d %.100s", code, text)
+	}
+	csv, _ := json.Marshal("name;price\nA;900\nB;cheap\n")
+	code, _, text = c.do("POST", "/api/candidates", `{"csv":`+string(csv)+`,"plan":`+hut(t)+`}`)
+	if code != 200 || !strings.Contains(text, `"good":1`) || !strings.Contains(text, `"line":3,"column":2`) {
+		t.Errorf("candidates: %d %s", code, text)
+	}
+	code, _, text = c.do("POST", "/api/candidates", `{"csv":"","plan":`+hut(t)+`}`)
+	if code != 422 || !strings.Contains(text, "heading") {
+		t.Errorf("empty table: %d %s", code, text)
+	}
+	code, _, _ = c.do("POST", "/api/compare", `{"trailer":"x"}`)
+	if code != 400 {
+		t.Errorf("no plan: %d", code)
+	}
+}

@@ -239,3 +239,24 @@ func TestBeam(t *testing.T) {
 	}
 	var _ scene.View = v
 }
+
+// A tank of 1.2 × 0.9 × 1.0 m half full of water, 540 l: the centre moves
+// 0.3·1.2²/(12·0.5) = 72 mm, and 539.19 kg·0.072/2.5 = 15.5 kg come onto the ball.
+func TestSurge(t *testing.T) {
+	tank := []string{"/loads/crate/tank", `{"fluid":"water","fill":0.5,"capacity":{"value":1.08,"plusMinus":0,"how":"plate"}}`, "/loads/crate/mass/value", `30`,
+		"/loads/crate/size", `{"length":{"value":1.2,"how":"weighed"},"width":{"value":0.9,"how":"weighed"},"height":{"value":1,"how":"weighed"}}`}
+	p := sample.Plan(t, tank...)
+	f := sample.Find(t, balance.Check(rig.Resolve(p, "t", "o")).Findings, balance.CodeSurge)
+	if math.Abs(f.Figure.Value-0.072) > 1e-9 {
+		t.Errorf("shift %v", f.Figure.Value)
+	}
+	more := f.Work()[1].Result.Value
+	if math.Abs(more-539.19*0.072/2.5) > 1e-6 {
+		t.Errorf("on the ball %v", more)
+	}
+	for _, f := range balance.Check(rig.Resolve(sample.Plan(t, append(tank, "/loads/crate/tank/fill", `1`)...), "t", "o")).Findings {
+		if f.Code == balance.CodeSurge {
+			t.Error("a full tank has no free surface")
+		}
+	}
+}

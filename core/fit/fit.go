@@ -41,9 +41,6 @@ func Check(r *rig.Rig) []State {
 	p := r.Plan
 	for _, id := range plan.Ordered(p.Wants, func(w plan.Want) int { return w.Order }) {
 		w := p.Wants[id]
-		if w.What == "" {
-			continue
-		}
 		s := State{ID: id, What: w.What, Wish: w.Wish, Outing: w.Outing, Outcome: finding.Unknown}
 		j := judge{r: r, w: &w, s: &s, tp: "/trailers/" + r.Scope.Trailer, wp: "/wants/" + id}
 		checks[w.What](&j)

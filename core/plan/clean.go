@@ -1,6 +1,7 @@
 package plan
 
 import (
+	"maps"
 	"regexp"
 	"strings"
 	"unicode/utf8"
@@ -53,6 +54,7 @@ func Clean(p *Plan) []Problem {
 	p.Outings = entries(c, p.Outings, "/outings", func(path string, o *Outing) { c.outing(path, o, p) })
 	if p.Wants != nil {
 		p.Wants = entries(c, p.Wants, "/wants", func(path string, w *Want) { c.want(path, w, p) })
+		maps.DeleteFunc(p.Wants, func(_ string, w Want) bool { return w.What == "" })
 	}
 	if _, ok := p.Trailers[p.Chosen]; p.Chosen != "" && !ok {
 		c.say("/chosen", "The chosen trailer is not in the plan.")

@@ -93,7 +93,7 @@ func (l Locale) Text(k Kind, v float64) string {
 		if m := math.Abs(v) / 60; m < 59.5 && m >= 0.5 {
 			return number(v/60, 0) + " min"
 		}
-		return number(v/3600, smallDigits(v/3600)) + " h"
+		return number(v/3600, 1) + " h"
 	case KindForce:
 		if imperial {
 			return number(v/newtonPerLbf, 0) + " lbf"

@@ -41,12 +41,33 @@ func demoDoc(t *testing.T) (*plan.Plan, []string) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	var doc any
-	if err := json.Unmarshal(data, &doc); err != nil {
-		t.Fatal(err)
-	}
 	p, err := plan.Read(data)
 	if err != nil {
+		t.Fatal(err)
+	}
+	// A load of every make, a fitted part and a hitch with a D value beside the story's own.
+	at := "/outings/gravel-day/layouts/grey-flatbed/placements/"
+	var patch []finding.Op
+	if err := json.Unmarshal([]byte(`[
+	 {"op":"add","path":"/loads/tank","value":{"order":11,"name":"Water","kind":"tank","mass":{"value":20,"how":"weighed"},"size":{"length":{"value":1,"how":"weighed"},"width":{"value":0.6,"how":"weighed"},"height":{"value":0.6,"how":"weighed"}},"centre":{},"tank":{"fluid":"water","fill":0.4,"capacity":{"value":0.3,"how":"plate"}}}},
+	 {"op":"add","path":"/loads/sheets","value":{"order":12,"name":"Sheets","size":{},"centre":{},"pieces":{"material":"plywood","count":3,"length":2.44,"width":1.22,"thickness":0.018}}},
+	 {"op":"add","path":"/loads/scoops","value":{"order":13,"name":"Sand","size":{},"centre":{},"bulk":{"material":"sand","by":"scoops","count":1,"volume":{"value":0.05,"how":"typical"},"heap":{"value":1,"how":"guessed"}}}},
+	 {"op":"add","path":"`+at+`tank","value":{"on":"deck","at":{"back":1.9}}},
+	 {"op":"add","path":"`+at+`sheets","value":{"on":"deck","at":{"back":0.2}}},
+	 {"op":"add","path":"`+at+`scoops","value":{"on":"deck","at":{"back":0.5}}},
+	 {"op":"add","path":"/trailers/grey-flatbed/fitted","value":{"ramps":{"at":{"back":2.7}}}},
+	 {"op":"add","path":"/towVehicles/crew-pickup/hitchD","value":12000}]`), &patch); err != nil {
+		t.Fatal(err)
+	}
+	if p, err = plan.Apply(p, patch); err != nil {
+		t.Fatal(err)
+	}
+	written, err := plan.Write(p)
+	if err != nil {
+		t.Fatal(err)
+	}
+	var doc any
+	if err := json.Unmarshal(written, &doc); err != nil {
 		t.Fatal(err)
 	}
 	var paths []string
@@ -138,6 +159,40 @@ func TestTotalAtRandom(t *testing.T) {
 		q.Region = quantity.Regions[r.IntN(5)]
 		q.Units = []quantity.System{quantity.Metric, quantity.Imperial}[r.IntN(2)]
 		sound(t, "at random", studies.Settled(q, review.Request{}), q.Locale())
+	}
+}
+
+// The comparison and the gate before buying give an answer whatever is missing.
+func TestTotalComparison(t *testing.T) {
+	data, err := demo.Files.ReadFile("heather-hives.zygonos.json")
+	if err != nil {
+		t.Fatal(err)
+	}
+	p, err := plan.Read(data)
+	if err != nil {
+		t.Fatal(err)
+	}
+	var doc any
+	if err := json.Unmarshal(data, &doc); err != nil {
+		t.Fatal(err)
+	}
+	var paths []string
+	leaves(doc, "", &paths)
+	r := rand.New(rand.NewPCG(5, 6))
+	for range 60 {
+		q := p
+		for range 1 + r.IntN(20) {
+			if cut, err := plan.Apply(q, []finding.Op{{Op: "remove", Path: paths[r.IntN(len(paths))]}}); err == nil {
+				q = cut
+			}
+		}
+		q.Region = quantity.Regions[r.IntN(5)]
+		for what, answer := range map[string]any{"compare": studies.Compare(q, review.Request{}, r.IntN(4) == 0), "tows": studies.Tows(q), "buy": studies.Buy(q, "low-kit")} {
+			data, err := json.Marshal(answer)
+			if err != nil || strings.Contains(string(data), "%!") {
+				t.Fatalf("%s: %v", what, err)
+			}
+		}
 	}
 }
 

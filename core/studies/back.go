@@ -63,6 +63,11 @@ func slideAll(p *plan.Plan, trailer string, outings []string) []finding.Op {
 	return ops
 }
 
+// leavesBehind reports a variant that takes a load out: the job is to carry it.
+func leavesBehind(v finding.Variant) bool {
+	return slices.ContainsFunc(v.Patch, func(op finding.Op) bool { return op.Op == "remove" })
+}
+
 func backVariants(p *plan.Plan, c *Candidate, failing []string) []finding.Variant {
 	id := c.ID
 	var out []finding.Variant
@@ -87,7 +92,7 @@ func backVariants(p *plan.Plan, c *Candidate, failing []string) []finding.Varian
 		rep := review.Again(p, q)
 		for i := range rep.Findings {
 			if f := &rep.Findings[i]; f.Outcome == finding.Fails {
-				out = append(out, candidates(p, q, f)...)
+				out = append(out, slices.DeleteFunc(candidates(p, q, f), leavesBehind)...)
 			}
 		}
 	}

@@ -208,8 +208,8 @@ func ReadTrailers(p *plan.Plan, data []byte) (*Import, error) {
 		if err == io.EOF {
 			return out, nil
 		}
-		line, _ := in.FieldPos(0)
 		if err != nil {
+			line := 0
 			var pe *csv.ParseError
 			if errors.As(err, &pe) {
 				line = pe.Line
@@ -218,6 +218,7 @@ func ReadTrailers(p *plan.Plan, data []byte) (*Import, error) {
 			return out, nil
 		}
 		if rows >= MaxRows {
+			line, _ := in.FieldPos(0)
 			out.Wrong = append(out.Wrong, CellError{Line: line, Column: 1, Says: fmt.Sprintf("More than %d rows: the rest is not read.", MaxRows)})
 			return out, nil
 		}

@@ -550,7 +550,7 @@ func payload(r *rig.Rig, all []*link) (*Payload, finding.Finding) {
 	if known {
 		by, name = ruling.id, ruling.name
 	}
-	own := slices.ContainsFunc(all, func(k *link) bool { return k.id == "gross" && k.known() })
+	own := r.Trailer.NoPlate || slices.ContainsFunc(all, func(k *link) bool { return k.id == "gross" && k.known() })
 	open := slices.ContainsFunc(all, func(k *link) bool {
 		return k.essential && !(k.known() && (k.alternative == nil || k.alternative.known()))
 	})
@@ -576,7 +576,9 @@ func payload(r *rig.Rig, all []*link) (*Payload, finding.Finding) {
 		f.Says = append(said.Say("% more may go % behind the {headboard}. Then it is full: ", said.Mass(math.Floor(best)), where), name...)
 	}
 	f.Says = append(f.Says, said.Piece{Text: "."})
-	if open && best >= 0 {
+	if r.Trailer.NoPlate && best >= 0 {
+		f.Says = append(f.Says, said.Piece{Text: " The frame has no plate and may bear less."})
+	} else if open && best >= 0 {
 		f.Says = append(f.Says, said.Piece{Text: " Ratings not known yet may allow less."})
 	}
 	f.HasWork, f.Work = true, func() []finding.Step { return payloadSteps(r, all, x, l, best) }

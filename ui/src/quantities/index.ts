@@ -124,7 +124,7 @@ export function print(l: Locale, k: string, v: number): string {
     case 'time': {
       const m = Math.abs(v) / 60
       if (m < 59.5 && m >= 0.5) return number(v / 60, 0) + ' min'
-      return number(v / 3600, smallDigits(v / 3600)) + ' h'
+      return number(v / 3600, 1) + ' h'
     }
     case 'force':
       return imperial ? number(v / lbf, 0) + ' lbf' : number(v / 1000, 2) + ' kN'

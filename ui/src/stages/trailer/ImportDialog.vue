@@ -2,7 +2,7 @@
 // A table of candidates: what can be used, and what cannot, by line and column.
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { XMarkIcon } from '@heroicons/vue/24/outline'
-import { ref, watch } from 'vue'
+import { ref, shallowRef, watch } from 'vue'
 import { api } from '@/api'
 import type { Import, Op } from '@/generated/types'
 import { useWorkspace } from '@/stores/workspace'
@@ -10,7 +10,7 @@ import { useWorkspace } from '@/stores/workspace'
 const props = defineProps<{ table: string }>()
 const emit = defineEmits<{ closed: [] }>()
 const workspace = useWorkspace()
-const read = ref<Import>()
+const read = shallowRef<Import>()
 const failure = ref('')
 
 watch(

@@ -45,20 +45,26 @@ const rows = computed(() => {
 <template>
   <div v-if="label && rows.length" class="mt-3" data-label-picture>
     <p class="text-soft text-sm">The label says {{ print('mass', label.value) }}. What it counts decides:</p>
-    <div v-for="r in rows" :key="r.name" class="mt-1.5" :class="{ 'opacity-55': !r.on }">
+    <div v-for="r in rows" :key="r.name" class="mt-1.5" :class="{ 'text-soft': !r.on }">
       <p class="text-sm leading-tight">
         <b>{{ r.name }}:</b>
         {{ r.left < 0 ? 'less than the trailer itself weighs' : `${print('mass', r.left)} of load` }}
         <b v-if="r.over" class="text-fails">· over now</b>
       </p>
-      <div class="bg-wash relative mt-1 flex h-7 overflow-hidden rounded" aria-hidden="true">
+      <div
+        class="bg-wash relative mt-1 flex overflow-hidden rounded"
+        :class="r.on ? 'h-7' : 'h-2 text-[0]'"
+        aria-hidden="true"
+      >
         <span
-          class="grid place-items-center overflow-hidden bg-[var(--steel)] text-xs whitespace-nowrap text-white dark:text-black"
+          class="grid place-items-center overflow-hidden bg-[var(--steel)] whitespace-nowrap text-white dark:text-black"
+          :class="{ 'text-xs': r.on }"
           :style="{ width: r.part(r.own) }"
           >trailer {{ print('mass', r.own) }}</span
         >
         <span
-          class="grid place-items-center overflow-hidden bg-[var(--load)] text-xs whitespace-nowrap text-black"
+          class="grid place-items-center overflow-hidden bg-[var(--load)] whitespace-nowrap text-black"
+          :class="{ 'text-xs': r.on }"
           :style="{ width: r.part(r.load) }"
           >load {{ print('mass', r.load) }}</span
         >
