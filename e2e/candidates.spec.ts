@@ -73,7 +73,7 @@ test('comparison: chosen, hidden, pinned, sorted; at the seller’s; one by one 
   await accessible(page)
   await expect(page.locator('[data-candidate]')).toHaveCount(6)
   await expect(page.locator('[data-candidate="old-tipper"]')).toHaveAttribute('data-outcome', 'unknown')
-  await expect(page.locator('[data-back]')).toContainText(['for €1275 at most'])
+  await expect(page.locator('[data-back]')).toContainText(['2 trips', 'for €1275 at most', '2 trips'])
   await page.getByRole('button', { name: 'Order of the candidates' }).click()
   await page.getByRole('option', { name: 'Least money first' }).click()
   await expect(page.locator('[data-candidate]').first()).toHaveAttribute('data-candidate', 'tiny-box')

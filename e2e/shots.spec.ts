@@ -1,6 +1,6 @@
 // The pictures of docs/screenshots, from the demo plans; run by make shots.
 import { join } from 'node:path'
-import { settled, test } from './rig'
+import { settled, studied, test } from './rig'
 
 const file = (name: string) => join(import.meta.dirname, '../docs/screenshots', `${name}.png`)
 
@@ -21,6 +21,19 @@ for (const stage of ['balance', 'trailer', 'vehicle', 'job']) {
     if (stage === 'balance') await page.getByRole('button', { name: 'Pea gravel', exact: true }).click()
     await page.evaluate(() => document.fonts.ready)
     await page.screenshot({ path: file(stage) })
+  })
+}
+
+for (const [name, path] of [
+  ['compare', 'trailer'],
+  ['buy', 'trailer/buy'],
+] as const) {
+  test(name, async ({ page }) => {
+    await page.goto(`/plan/heather-hives/${path}`)
+    await settled(page)
+    await studied(page)
+    await page.evaluate(() => document.fonts.ready)
+    await page.screenshot({ path: file(name) })
   })
 }
 

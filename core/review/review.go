@@ -212,7 +212,11 @@ func draw(rep *Report, r *rig.Rig) {
 		return
 	}
 	rep.Views = append(r.Views(), balance.Beam(r, rep.Figures.Window))
-	rep.Views[0].Shapes = append(rep.Views[0].Shapes, towing.FillLayer(r, rep.Fills)...)
+	side := &rep.Views[0]
+	for _, s := range towing.FillLayer(r, rep.Fills) {
+		side.Shapes = append(side.Shapes, s)
+		side.Min[1] = math.Min(side.Min[1], s.Points[0][1]-0.12)
+	}
 	rep.Bare, rep.FitOut = towing.Sold(r.Plan, r.Scope.Trailer)
 	rep.Things = things(r)
 	rep.Next = next(r, rep.Findings)

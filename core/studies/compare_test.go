@@ -96,11 +96,11 @@ func TestCompare(t *testing.T) {
 		back     string
 	}{
 		{"low-kit", finding.Unknown, 640*1.19 + 35 + 95 + 85 + 45 + 40, true, ""},
-		{"high-box", finding.Fails, 790 + 60 + 95 + 15, false, ""},
+		{"high-box", finding.Fails, 790 + 60 + 95 + 15, false, "carry 255 kg of Sugar, 16 sacks a trip, 2 trips"},
 		{"alder-flat", finding.Fails, 1340 + 90 + 95 + 40, false, "for €1275 at most"},
 		{"old-tipper", finding.Unknown, 820 + 40 + 40 + 110 + 45 + 30, true, ""},
 		{"camper-frame", finding.Fails, 180 + 30 + 160 + 140 + 60 + 70, false, ""},
-		{"tiny-box", finding.Fails, 430 + 95, false, ""},
+		{"tiny-box", finding.Fails, 430 + 95, false, "carry 260 kg of Sugar, 16 sacks a trip, 2 trips"},
 	} {
 		x := one(t, c, w.id)
 		back := ""

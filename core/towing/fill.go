@@ -150,27 +150,18 @@ func fillSteps(it *rig.Item, fill *Fill, m *catalogue.Material, allowed float64)
 	}
 }
 
-// FillLayer draws the fill lines on the side view.
+// FillLayer draws the fill lines on the side view, with one word over both.
 func FillLayer(r *rig.Rig, fills []Fill) (out []scene.Shape) {
 	for i := range r.Items {
 		it := &r.Items[i]
 		for k := range fills {
-			if fills[k].Load != it.Path {
+			f := &fills[k]
+			if f.Load != it.Path {
 				continue
 			}
-			for _, l := range []struct {
-				class, word string
-				line        FillLine
-			}{{"fill-line fill-dry", "dry to %", fills[k].Dry}, {"fill-line fill-wet", "wet to %", fills[k].Wet}} {
-				z := -(it.Bottom + l.line.Depth)
-				// Dry at the rear, wet at the front, so that the words never meet.
-				end, anchor := it.Rear+0.08, "start"
-				if l.class == "fill-line fill-wet" {
-					end, anchor = it.Front-0.08, "end"
-				}
-				out = append(out, scene.Line(l.class, it.Front-0.05, z, it.Rear+0.05, z),
-					scene.Label("fill-label", anchor, end, z, said.Say(l.word, said.Length(l.line.Depth))))
-			}
+			dry, wet := -(it.Bottom + f.Dry.Depth), -(it.Bottom + f.Wet.Depth)
+			out = append(out, scene.Line("fill-line fill-dry", it.Front-0.05, dry, it.Rear+0.05, dry), scene.Line("fill-line fill-wet", it.Front-0.05, wet, it.Rear+0.05, wet),
+				scene.Label("fill-label", "middle", (it.Front+it.Rear)/2, min(dry, -it.Top)-0.13, said.Say("dry to %, wet to %", said.Length(f.Dry.Depth), said.Length(f.Wet.Depth))))
 		}
 	}
 	return out

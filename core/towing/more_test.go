@@ -126,8 +126,8 @@ func TestFill(t *testing.T) {
 	if o := sample.Find(t, res.Findings, towing.CodeFill); o.Outcome != finding.Holds || len(o.Work()) == 0 {
 		t.Errorf("dry: %s", o.Outcome)
 	}
-	if len(towing.FillLayer(rig.Resolve(p, "t", "o"), res.Fills)) != 4 {
-		t.Error("two lines and two words are drawn")
+	if len(towing.FillLayer(rig.Resolve(p, "t", "o"), res.Fills)) != 3 {
+		t.Error("two lines and a word are drawn")
 	}
 	// The same volume, wetness not known: 300 to 400 kg, nominal 350. Then 0.26 m³ may be 520.
 	for _, c := range []struct{ bulk, want string }{

@@ -29,6 +29,14 @@ const outings = computed(() =>
 const trailers = computed(() =>
   byOrder(workspace.plan?.trailers).map(([value, t]) => ({ value, name: t.name || 'Unnamed trailer' })),
 )
+/** The plan's verdict is the worst of its outings: told where it is not the one on screen. */
+const rank: Record<string, number> = { fails: 0, unknown: 1, tight: 2, holds: 3 }
+const worst = computed(() => {
+  const all = workspace.settledReport?.outings ?? []
+  const least = [...all].sort((a, b) => (rank[a.outcome] ?? 3) - (rank[b.outcome] ?? 3))[0]
+  const own = rank[head.value?.outcome ?? ''] ?? 3
+  return least && least.id !== workspace.outing && (rank[least.outcome] ?? 3) < own ? least : undefined
+})
 const head = computed(() => workspace.report?.headline)
 const imperial = computed(() => workspace.locale.units === 'imperial')
 
@@ -97,6 +105,17 @@ const items = [
       <OutcomeMark :outcome="head.outcome" :size="26" word class="text-lg" />
       <span class="line-clamp-2 font-semibold">{{ say(head.says) }}</span>
     </p>
+    <button
+      v-if="worst"
+      class="act no-print order-last max-w-56 md:order-none"
+      data-worst
+      @click="workspace.choose({ outing: worst.id })"
+    >
+      <OutcomeMark :outcome="worst.outcome" :size="16" />
+      <span class="truncate"
+        >{{ workspace.plan?.outings[worst.id]?.name }}: {{ outcomeWord[worst.outcome] }}</span
+      >
+    </button>
     <div class="no-print flex items-center gap-1">
       <SaveMark class="mr-1 hidden sm:inline" />
       <button

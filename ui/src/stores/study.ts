@@ -6,7 +6,11 @@ import { useWorkspace } from './workspace'
 
 const restMs = 200 // of stillness before a study is asked for
 
-export function useStudy<T>(ask: (asked: Asked) => Promise<T>, also: () => unknown = () => 0) {
+export function useStudy<T>(
+  ask: (asked: Asked) => Promise<T>,
+  also: () => unknown = () => 0,
+  tells = true, // the page's attribute of the study
+) {
   const workspace = useWorkspace()
   const data = shallowRef<T>()
   const failure = ref('')
@@ -27,7 +31,7 @@ export function useStudy<T>(ask: (asked: Asked) => Promise<T>, also: () => unkno
         data.value = await ask({ plan, outing: workspace.outing, trailer: workspace.trailer })
         failure.value = ''
         shown.value = seq
-        if (!gone) document.documentElement.dataset.study = String(seq)
+        if (!gone && tells) document.documentElement.dataset.study = String(seq)
       } catch (e) {
         failure.value = e instanceof Error ? e.message : String(e)
       }

@@ -18,10 +18,21 @@ import SellerDialog from './SellerDialog.vue'
 const props = defineProps<{ id: string }>()
 const workspace = useWorkspace()
 const router = useRouter()
-const { data, failure } = useStudy<Comparison>(
+const { data: fast, failure } = useStudy<Comparison>(
+  (asked) => api.compare(asked, false),
+  () => workspace.outing,
+  false,
+)
+/** What would bring failing ones back takes many reviews more, and follows. */
+const { data: slow } = useStudy<Comparison>(
   (asked) => api.compare(asked, true),
   () => workspace.outing,
 )
+const data = computed<Comparison | undefined>(() => {
+  if (!fast.value) return slow.value
+  const backs = new Map(slow.value?.candidates.map((c) => [c.id, c.back]))
+  return { ...fast.value, candidates: fast.value.candidates.map((c) => ({ ...c, back: backs.get(c.id) })) }
+})
 const view = useStorage(`compare-${props.id}`, {
   sort: 'order',
   hidden: [] as string[],
