@@ -42,6 +42,7 @@ func (s *server) routes(api fiber.Router) {
 	api.Post("/comparison.csv", comparisonTable)
 	api.Post("/tows", tows)
 	api.Post("/buy", buy)
+	api.Post("/axle", axle)
 	api.Get("/candidates.csv", template)
 	api.Post("/candidates", candidates)
 }
@@ -378,4 +379,12 @@ func candidates(c fiber.Ctx) error {
 		return fiber.NewError(fiber.StatusUnprocessableEntity, err.Error())
 	}
 	return c.JSON(read)
+}
+
+func axle(c fiber.Ctx) error {
+	a, err := asking(c)
+	if err != nil {
+		return err
+	}
+	return c.JSON(studies.PlaceAxle(a.Plan, a.Trailer))
 }

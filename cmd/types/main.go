@@ -33,6 +33,7 @@ type carried struct {
 	Compare   studies.Comparison  `json:"comparison"`
 	Tow       studies.Tow         `json:"tow"`
 	Buying    studies.Buying      `json:"buying"`
+	Axle      studies.AxlePlace   `json:"axlePlace"`
 	Import    tables.Import       `json:"import"`
 }
 

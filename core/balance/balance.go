@@ -103,6 +103,34 @@ func BallLimits(r *rig.Rig) []BallLimit {
 	return out
 }
 
+// Margins are how far the ball load lies over the low end of its window and
+// under its high end, as shares of the rig's mass; negative outside. With sure
+// they are those at the ends of the guesses' range, which settle the window
+// whatever the guesses. Without an answer both are minus infinity.
+func Margins(r *rig.Rig, sure bool) (low, high float64) {
+	if r.Bears == nil || r.Bears.Share == nil || !(r.Bears.Mass.Nominal > 0) {
+		return math.Inf(-1), math.Inf(-1)
+	}
+	b, m := r.Bears, r.Bears.Mass.Nominal
+	cap := math.Inf(1)
+	for _, c := range BallLimits(r) {
+		cap = math.Min(cap, c.Limit)
+	}
+	share, ball := b.Share.Nominal, b.Ball.Nominal
+	low, high = share-r.School.Low, r.School.High-share
+	if !sure {
+		if r.School.Floor > 0 {
+			low = math.Max(low, (ball-float64(r.School.Floor))/m)
+		}
+		return low, math.Min(high, (cap-ball)/m)
+	}
+	low, high = b.Share.Low-r.School.Low, math.Min(r.School.High-b.Share.High, (cap-b.Ball.High)/m)
+	if r.School.Floor > 0 {
+		low = math.Max(low, r.Beam.AtLeastEither(r.School.Low, float64(r.School.Floor))/m)
+	}
+	return low, high
+}
+
 // Misses reports whether the nominal ball load lies outside its window.
 func Misses(r *rig.Rig) bool {
 	w := window(r)
@@ -138,6 +166,7 @@ func ballWindow(r *rig.Rig, w *Window) finding.Finding {
 	}
 	highHolds := !quantity.Exceeds(share.Nominal, r.School.High)
 	highSure := !quantity.Exceeds(share.High, r.School.High)
+	state, stateShare := worstState(r)
 	f.Figure = finding.Of(quantity.KindMass, b.Ball)
 	f.HasWork, f.Work = true, func() []finding.Step { return steps(r, w) }
 	ball, pct := said.Mass(b.Ball.Nominal), said.Share(share.Nominal)
@@ -165,6 +194,15 @@ func ballWindow(r *rig.Rig, w *Window) finding.Finding {
 		f.Outcome = finding.Fails
 		limit(r.School.High * b.Mass.Nominal)
 		f.Says = said.Say("{Ball load} %, %: over the window of % to %. Move weight back.", ball, pct, low, high)
+	case state != nil:
+		f.Outcome = finding.Fails
+		word := "under"
+		limit(w.Low)
+		if stateShare > r.School.High {
+			word = "over"
+			limit(r.School.High * b.Mass.Nominal)
+		}
+		f.Says = append(append(said.Say("Full, the {ball load} is %. Without ", pct), state...), said.Say(" it is %: "+word+" the window of % to %.", said.Share(stateShare), low, high)...)
 	case !lowSure || !highSure:
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 		edge, word := r.School.Low, "low"
@@ -186,6 +224,40 @@ func ballWindow(r *rig.Rig, w *Window) finding.Finding {
 		f.Says = said.Say("{Ball load} %, %: inside the window of % to %.", ball, pct, low, high)
 	}
 	return f
+}
+
+// worstState names what is left at home where a partial state, by the nominal
+// figures, misses the window, and the share that it comes to; nil where every
+// state is inside. The full state is judged on its own.
+func worstState(r *rig.Rig) (said.Sentence, float64) {
+	if !r.Beam.Optional() {
+		return nil, 0
+	}
+	states := r.Beam.States()
+	s, ok := states.Solve()
+	if !ok || s.Share == nil {
+		return nil, 0
+	}
+	high := quantity.Exceeds(s.Share.High, r.School.High)
+	low := s.Share.Low < r.School.Low-1e-9 && !(r.School.Floor > 0 && states.AtLeastEither(r.School.Low, float64(r.School.Floor)) >= -1e-9)
+	if !high && !low {
+		return nil, 0
+	}
+	worst, greatest := s.Share.Low, false
+	if high && (!low || s.Share.High-r.School.High > r.School.Low-s.Share.Low) {
+		worst, greatest = s.Share.High, true
+	}
+	var out said.Sentence
+	for i, id := range states.Absent(greatest) {
+		if i > 0 {
+			out = append(out, said.Piece{Text: " and "})
+		}
+		out = append(out, said.Name(r.Plan.Loads[id].Name, "a load"))
+	}
+	if out == nil {
+		return nil, 0
+	}
+	return out, worst
 }
 
 // weighFirst names the guess that widens the range most and the mass at which

@@ -260,3 +260,28 @@ func TestSurge(t *testing.T) {
 		}
 	}
 }
+
+// A second crate of 100 kg behind the axle, x = 3.25 m, may stay at home. Full:
+// 20 + 400·0.25/2.5 − 100·0.75/2.5 = 30 kg of 750, 4 %: under 5 %. Without it 60 of
+// 650, 9.2 %. Where the first one may stay at home: 20 − 30 = −10 kg of 350.
+func TestStates(t *testing.T) {
+	second := []string{"/loads/second", `{"order":2,"name":"Second","mass":{"value":100,"plusMinus":0,"how":"weighed"},"size":{"length":{"value":0.5,"plusMinus":0,"how":"weighed"}},"centre":{"back":{"value":0.25,"plusMinus":0,"how":"weighed"}}}`}
+	at := "/outings/o/layouts/t/placements/second"
+	for _, c := range []struct {
+		placements []string
+		want, says string
+	}{
+		// 60 kg at x = 2.75 stays: full 20 + 40 − 10 = 50 of 750, 6.7 %.
+		{[]string{at, `{"on":"deck","at":{"back":1.5}}`, sample.Crate + "/optional", `true`}, "fails", "Without Crate it is 2.9 %: under the window of 5 % to 15 %"}, // 10 of 350
+		{[]string{at, `{"on":"deck","at":{"back":1.5},"optional":true}`}, "holds", "inside"},
+		{[]string{at, `{"on":"deck","at":{"back":2.0},"optional":true}`}, "fails", "Noseweight 30 kg, 4 %: under"},
+		// At x = 0.25 behind the board it adds 100·1.25/2.5 = 50: full 110 of 750, 14.7 %.
+		{[]string{at, `{"on":"deck","at":{"back":0}}`, sample.Crate + "/optional", `true`, "/towVehicles/car/ballLimit", `200`, "/towVehicles/car/hitchBall", `200`}, "fails", "Without Crate it is 20 %: over"}, // 70 of 350
+	} {
+		p := sample.Plan(t, append(append([]string{}, second...), c.placements...)...)
+		f := sample.Find(t, balance.Check(rig.Resolve(p, "t", "o")).Findings, balance.CodeWindow)
+		if string(f.Outcome) != c.want || !strings.Contains(f.Says.Text(p.Locale()), c.says) {
+			t.Errorf("%v: %s %q", c.placements, f.Outcome, f.Says.Text(p.Locale()))
+		}
+	}
+}

@@ -73,15 +73,65 @@ type Figures struct {
 // Thing is a placed load or part, or the axle, as the tray under the drawings
 // shows it.
 type Thing struct {
-	Path   string           `json:"path"`  // of the thing
-	Place  string           `json:"place"` // of its placement
-	Name   string           `json:"name"`
-	Part   bool             `json:"part,omitempty"`
-	OnDeck bool             `json:"onDeck"`
-	Back   float64          `json:"back"`
-	Right  float64          `json:"right"`
-	Mass   *finding.Measure `json:"mass,omitempty"`
-	Tapes  []Tape           `json:"tapes"`
+	Path     string           `json:"path"`  // of the thing
+	Place    string           `json:"place"` // of its placement
+	Name     string           `json:"name"`
+	Part     bool             `json:"part,omitempty"`
+	OnDeck   bool             `json:"onDeck"`
+	Back     float64          `json:"back"`
+	Right    float64          `json:"right"`
+	Mass     *finding.Measure `json:"mass,omitempty"`
+	Carriers []Carrier        `json:"carriers"` // what it may stand on
+	Tapes    []Tape           `json:"tapes"`
+}
+
+// Carrier is something that a load may stand on.
+type Carrier struct {
+	On   plan.Support `json:"on"`
+	ID   string       `json:"id,omitempty"`
+	Slot string       `json:"slot,omitempty"`
+	Name string       `json:"name"`
+}
+
+// carriers lists what a load may stand on: the deck, slots of parts that are
+// on, and loads that do not stand on it themselves.
+func carriers(r *rig.Rig, it *rig.Item) []Carrier {
+	out := []Carrier{}
+	if it.Part || r.Layout == nil {
+		return out
+	}
+	out = append(out, Carrier{On: plan.OnDeck})
+	for i := range r.Items {
+		o := &r.Items[i]
+		if o.Part {
+			part := r.Plan.Parts[o.ID]
+			for _, id := range plan.Ordered(part.Slots, func(s plan.Slot) int { return s.Order }) {
+				if _, on := r.Layout.Parts[o.ID]; on {
+					out = append(out, Carrier{plan.OnPart, o.ID, id, part.Name + ", " + part.Slots[id].Name})
+				}
+			}
+			continue
+		}
+		if o.ID != it.ID && !standsOn(r, o.ID, it.ID) {
+			out = append(out, Carrier{On: plan.OnLoad, ID: o.ID, Name: o.Name})
+		}
+	}
+	return out
+}
+
+// standsOn reports whether a load stands on another, at whatever height.
+func standsOn(r *rig.Rig, id, on string) bool {
+	for range r.Items {
+		pl, ok := r.Layout.Placements[id]
+		if !ok || pl.On != plan.OnLoad {
+			return false
+		}
+		if pl.ID == on {
+			return true
+		}
+		id = pl.ID
+	}
+	return false
 }
 
 // Tape is one way to tell where a thing stands: its distance from a mark to
@@ -217,6 +267,7 @@ func draw(rep *Report, r *rig.Rig) {
 		side.Shapes = append(side.Shapes, s)
 		side.Min[1] = math.Min(side.Min[1], s.Points[0][1]-0.12)
 	}
+	zones(rep, r)
 	rep.Bare, rep.FitOut = towing.Sold(r.Plan, r.Scope.Trailer)
 	rep.Things = things(r)
 	rep.Next = next(r, rep.Findings)
@@ -233,6 +284,7 @@ func things(r *rig.Rig) []Thing {
 		if it.Mass != nil {
 			t.Mass = finding.Of(quantity.KindMass, *it.Mass)
 		}
+		t.Carriers = carriers(r, it)
 		shift := it.Front - t.Back // x of the face is Back + shift
 		if it.OnDeck {
 			t.Tapes = append(t.Tapes, Tape{"board", 1, 0})

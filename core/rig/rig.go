@@ -100,6 +100,31 @@ func (r *Rig) EmptyMass() *span {
 	return nil
 }
 
+// Riding is the mass that moves with an item: its own and that of all that
+// stands on it, kg; loads by the layout's placements.
+func (r *Rig) Riding(i *Item) float64 {
+	sum := 0.0
+	for k := range r.Items {
+		o := &r.Items[k]
+		if o.Mass == nil {
+			continue
+		}
+		id, part := o.ID, o.Part
+		for range len(r.Items) + 1 {
+			if id == i.ID && part == i.Part {
+				sum += o.Mass.Nominal
+				break
+			}
+			pl, ok := r.Layout.Placements[id]
+			if part || !ok || pl.On == plan.OnDeck {
+				break
+			}
+			id, part = pl.ID, pl.On == plan.OnPart
+		}
+	}
+	return sum
+}
+
 // Length of the item along the trailer, m.
 func (i *Item) Length() float64 { return i.Rear - i.Front }
 
@@ -476,16 +501,19 @@ func (r *Rig) load(id string, pl plan.Placement, done map[string]*Item) *Item {
 
 	face, centre := it.Front, (it.Left+it.Right)/2
 	term := func(p, place string, how plan.How, amount span, inMass float64, arm, side span) {
+		group := ""
 		if pl.Optional {
-			amount.Low = 0
+			group = id
 		}
-		r.Beam.Terms = append(r.Beam.Terms, statics.Term{Path: p, Name: l.Name, How: string(how), Amount: amount, InMass: inMass, Arm: arm, Side: side, Place: place})
+		r.Beam.Terms = append(r.Beam.Terms, statics.Term{Path: p, Name: l.Name, How: string(how), Amount: amount, InMass: inMass, Arm: arm, Side: side, Place: place, Group: group})
 		if inMass == 1 {
 			if it.Mass == nil {
 				it.Mass = new(span)
 			}
 			it.Mass.Nominal += amount.Nominal
-			it.Mass.Low += amount.Low
+			if !pl.Optional {
+				it.Mass.Low += amount.Low
+			}
 			it.Mass.High += amount.High
 		}
 	}

@@ -46,6 +46,17 @@ type Handle struct {
 	Step      float64       `json:"step"`
 	Coarse    float64       `json:"coarse"`
 	Label     said.Sentence `json:"label"`
+	Zone      *Zone         `json:"zone,omitempty"`
+}
+
+// Zone is the stretch of the drawing that a thing may cover and, within it,
+// where its near face may stand, so that nothing that depends on its place
+// fails.
+type Zone struct {
+	From   float64 `json:"from"` // of the near face, in U
+	To     float64 `json:"to"`
+	Length float64 `json:"length"` // of the thing
+	Level  float64 `json:"level"`  // V of what it stands on
 }
 
 // View is one drawing to scale.

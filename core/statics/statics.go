@@ -34,6 +34,7 @@ type Term struct {
 	Arm    quantity.Range[float64] // m
 	Side   quantity.Range[float64] // m
 	Place  string                  // the guess behind Arm
+	Group  string                  // of an optional thing: all terms of a group are there, or none
 }
 
 // Beam is the loaded trailer on ball and axle.
@@ -111,13 +112,27 @@ func wheelOf(track, sign float64) coefficient {
 
 // sum gives Σ p·c: as masses are not negative each product has its extremes at
 // the ends of its two factors, whatever the other products do.
+//
+// An optional thing adds its own extreme, or nothing where that is more extreme.
 func (b *Beam) sum(l float64, c coefficient) (r quantity.Range[float64]) {
+	var low, high float64 // of the running group
 	for i := range b.Terms {
 		t := &b.Terms[i]
 		k := c(t, l)
 		r.Nominal += t.Amount.Nominal * k.Nominal
-		r.Low += min(t.Amount.Low*k.Low, t.Amount.High*k.Low)
-		r.High += max(t.Amount.Low*k.High, t.Amount.High*k.High)
+		lo := min(t.Amount.Low*k.Low, t.Amount.High*k.Low)
+		hi := max(t.Amount.Low*k.High, t.Amount.High*k.High)
+		if t.Group == "" {
+			r.Low += lo
+			r.High += hi
+			continue
+		}
+		low, high = low+lo, high+hi
+		if i+1 == len(b.Terms) || b.Terms[i+1].Group != t.Group { // a group's terms stand together
+			r.Low += min(0, low)
+			r.High += max(0, high)
+			low, high = 0, 0
+		}
 	}
 	return r
 }
@@ -138,35 +153,109 @@ func (b *Beam) share() quantity.Range[float64] {
 	r := quantity.Range[float64]{Nominal: n, Low: n, High: n}
 	terms := make([]fraction, len(b.Terms))
 	for _, l := range []float64{b.Axle.Low, b.Axle.High} {
-		for i := range b.Terms {
-			t := &b.Terms[i]
-			terms[i] = fraction{t.Amount.Low, t.Amount.High, ballOf(t, l).High, t.InMass}
-		}
-		r.High = max(r.High, greatestRatio(terms))
-		for i := range b.Terms {
-			t := &b.Terms[i]
-			terms[i] = fraction{t.Amount.Low, t.Amount.High, -ballOf(t, l).Low, t.InMass}
-		}
-		r.Low = min(r.Low, -greatestRatio(terms))
+		r.High = max(r.High, greatestRatio(b.fractions(terms, l, 1)))
+		r.Low = min(r.Low, -greatestRatio(b.fractions(terms, l, -1)))
 	}
 	return r
 }
 
-// fraction is one term of Σc·p/Σd·p with p between lo and hi.
-type fraction struct{ lo, hi, c, d float64 }
+// fractions are the terms of the greatest share (sign 1) or of the negative of
+// the least (sign −1), at L.
+func (b *Beam) fractions(terms []fraction, l, sign float64) []fraction {
+	terms = terms[:len(b.Terms)]
+	for i := range b.Terms {
+		t := &b.Terms[i]
+		c := ballOf(t, l).High
+		if sign < 0 {
+			c = -ballOf(t, l).Low
+		}
+		terms[i] = fraction{t.Amount.Low, t.Amount.High, c, t.InMass, t.Group}
+	}
+	return terms
+}
+
+// States is the beam with every amount at its nominal value and only what is
+// optional coming and going: its ranges are those over all states.
+func (b *Beam) States() *Beam {
+	out := *b
+	out.Axle = quantity.Exactly(b.Axle.Nominal)
+	out.Terms = slices.Clone(b.Terms)
+	for i := range out.Terms {
+		t := &out.Terms[i]
+		t.Amount, t.OnAxle = quantity.Exactly(t.Amount.Nominal), quantity.Exactly(t.OnAxle.Nominal)
+		t.Arm, t.Side = quantity.Exactly(t.Arm.Nominal), quantity.Exactly(t.Side.Nominal)
+	}
+	return &out
+}
+
+// Optional reports whether anything may be absent.
+func (b *Beam) Optional() bool {
+	return slices.ContainsFunc(b.Terms, func(t Term) bool { return t.Group != "" })
+}
+
+// Absent lists the groups that are away where the share is least, or greatest:
+// those whose terms, at that share λ, would take it further back, Σ(c − λd)p ≥ 0.
+func (b *Beam) Absent(greatest bool) []string {
+	if !b.Optional() || b.sum(b.Axle.Nominal, massOf).Low <= 0 {
+		return nil
+	}
+	s := b.share()
+	sign, lambda := -1.0, -s.Low
+	if greatest {
+		sign, lambda = 1, s.High
+	}
+	terms := b.fractions(make([]fraction, len(b.Terms)), b.Axle.Nominal, sign)
+	var out []string
+	for i := 0; i < len(terms); {
+		j, gain := i, 0.0
+		for ; j < len(terms) && terms[j].group == terms[i].group && (j == i || terms[i].group != ""); j++ {
+			gain += terms[j].gain(lambda)
+		}
+		if terms[i].group != "" && gain < 0 {
+			out = append(out, terms[i].group)
+		}
+		i = j
+	}
+	return out
+}
+
+// fraction is one term of Σc·p/Σd·p with p between lo and hi; the terms of a
+// group are there together or not at all.
+type fraction struct {
+	lo, hi, c, d float64
+	group        string
+}
 
 func (f fraction) breaks() float64 { return f.c / f.d }
+
+// gain is the most that the term adds to Σ(c − λd)·p.
+func (f fraction) gain(lambda float64) float64 {
+	k := f.c - lambda*f.d
+	return max(k*f.lo, k*f.hi)
+}
 
 // greatestRatio maximises Σcᵢpᵢ/Σdᵢpᵢ over the box of the pᵢ, where the
 // denominator is positive throughout. At the greatest ratio λ each pᵢ stands
 // at its high end where cᵢ − λdᵢ > 0 and at its low end where it is less; so,
 // as λ comes down from above, terms change ends one by one in the order of
 // cᵢ/dᵢ, and one of these n + 1 settings is the best: exact, in n log n.
-// It sorts terms.
+// It sorts terms. An optional term has a low end of nought; where a group has
+// several terms that come and go together, the setting is found by iteration.
 func greatestRatio(terms []fraction) float64 {
 	num, den := 0.0, 0.0
+	for i := range terms {
+		if terms[i].group == "" {
+			continue
+		}
+		if i > 0 && terms[i-1].group == terms[i].group {
+			return greatestOfGroups(terms)
+		}
+	}
 	flips := terms[:0]
 	for _, t := range terms {
+		if t.group != "" {
+			t.lo = 0
+		}
 		p := t.lo
 		if t.d < 0 || t.d == 0 && t.c > 0 {
 			p = t.hi
@@ -191,11 +280,51 @@ func greatestRatio(terms []fraction) float64 {
 	return best
 }
 
+// greatestOfGroups maximises Σc·p/Σd·p where groups come and go as a whole: at a
+// guess λ each single term takes the end that adds most to Σ(c − λd)p, each group
+// is there when its terms together add to it; the ratio of that setting is the
+// next λ (Dinkelbach 1967). It grows at every step, and there are finitely many
+// settings, so it ends at the greatest.
+func greatestOfGroups(terms []fraction) float64 {
+	num, den := 0.0, 0.0 // to begin with, what is there for good
+	for _, t := range terms {
+		if t.group == "" {
+			num, den = num+t.c*t.lo, den+t.d*t.lo
+		}
+	}
+	lambda := num / den
+	for range 100 {
+		num, den = 0, 0
+		for i := 0; i < len(terms); {
+			j, n, d := i, 0.0, 0.0
+			for ; j < len(terms) && (j == i || terms[i].group != "" && terms[j].group == terms[i].group); j++ {
+				t := terms[j]
+				p := t.lo
+				if t.c-lambda*t.d > 0 {
+					p = t.hi
+				}
+				n, d = n+t.c*p, d+t.d*p
+			}
+			if terms[i].group == "" || n-lambda*d > 0 {
+				num, den = num+n, den+d
+			}
+			i = j
+		}
+		next := num / den
+		if next <= lambda+1e-14*math.Abs(lambda) {
+			break
+		}
+		lambda = next
+	}
+	return lambda
+}
+
 // AtLeastEither gives the least that max(share − low·mass, ball − floor) can
 // be, in kg: the margin of "at least low of the mass, or at least floor". By
 // duality it is the greatest over θ in [0, low] of the least of
 // ball − θ·mass − (1 − θ/low)·floor, a concave piecewise linear function of θ
-// whose corners lie at the terms' own ratios.
+// whose corners lie at the terms' own ratios. With optional things it is a bound:
+// no state comes to less.
 func (b *Beam) AtLeastEither(low, floor float64) float64 {
 	least := math.Inf(1)
 	for _, l := range []float64{b.Axle.Low, b.Axle.High} {
@@ -204,7 +333,11 @@ func (b *Beam) AtLeastEither(low, floor float64) float64 {
 			for i := range b.Terms {
 				t := &b.Terms[i]
 				c := ballOf(t, l).Low - theta*t.InMass
-				v += min(c*t.Amount.Low, c*t.Amount.High)
+				least := min(c*t.Amount.Low, c*t.Amount.High)
+				if t.Group != "" {
+					least = min(0, least)
+				}
+				v += least
 			}
 			return v
 		}

@@ -259,3 +259,92 @@ func BenchmarkSolve(b *testing.B) {
 		})
 	}
 }
+
+// Optional things, of one term or of several, against all their states and all
+// corners of what is there.
+func TestOptionalAgainstBruteForce(t *testing.T) {
+	r := rand.New(rand.NewPCG(21, 22))
+	for n := range 400 {
+		b := Beam{Axle: exact(2 + r.Float64())}
+		b.Terms = append(b.Terms, Term{Amount: quantity.Range[float64]{Nominal: 200, Low: 180, High: 220}, InMass: 1, Arm: exact(b.Axle.Nominal * (0.85 + 0.1*r.Float64()))})
+		for g := range 1 + r.IntN(4) {
+			group := string(rune('a' + g))
+			for range 1 + r.IntN(3) {
+				m := 20 + 100*r.Float64()
+				x := 5 * r.Float64()
+				b.Terms = append(b.Terms, Term{Group: group, Amount: quantity.Range[float64]{Nominal: m, Low: m * 0.8, High: m * 1.2}, InMass: float64(r.IntN(5) / 1 % 2), Arm: quantity.Range[float64]{Nominal: x, Low: x - 0.1, High: x + 0.1}})
+				if b.Terms[len(b.Terms)-1].InMass == 0 {
+					b.Terms[len(b.Terms)-1].Arm = quantity.Range[float64]{Nominal: 0.2, Low: 0.1, High: 0.3}
+				}
+			}
+		}
+		got, ok := b.Solve()
+		if !ok || got.Share == nil {
+			t.Fatal("no answer")
+		}
+		low, high, ball, most := math.Inf(1), math.Inf(-1), math.Inf(1), math.Inf(-1)
+		for state := range 1 << 4 {
+			away := func(tm *Term) bool { return tm.Group != "" && state>>(tm.Group[0]-'a')&1 == 1 }
+			var there []Term
+			for _, tm := range b.Terms {
+				if !away(&tm) {
+					tm.Group = ""
+					there = append(there, tm)
+				}
+			}
+			for corner := range 1 << len(there) {
+				var num [2]float64
+				den := 0.0
+				for i, tm := range there {
+					p := tm.Amount.Low
+					if corner>>i&1 == 1 {
+						p = tm.Amount.High
+					}
+					den += tm.InMass * p
+					num[0] += p * (tm.InMass - tm.Arm.High/b.Axle.Nominal)
+					num[1] += p * (tm.InMass - tm.Arm.Low/b.Axle.Nominal)
+				}
+				low, high = math.Min(low, num[0]/den), math.Max(high, num[1]/den)
+				ball, most = math.Min(ball, num[0]), math.Max(most, num[1])
+			}
+		}
+		near(t, "least share", got.Share.Low, low)
+		near(t, "greatest share", got.Share.High, high)
+		near(t, "least ball load", got.Ball.Low, ball)
+		near(t, "greatest ball load", got.Ball.High, most)
+		// With what is absent at the least share taken out, the rest comes to it.
+		away := map[string]bool{}
+		for _, g := range b.Absent(false) {
+			away[g] = true
+		}
+		rest := Beam{Axle: b.Axle}
+		for _, tm := range b.Terms {
+			if !away[tm.Group] {
+				tm.Group = ""
+				rest.Terms = append(rest.Terms, tm)
+			}
+		}
+		if s, _ := rest.Solve(); math.Abs(s.Share.Low-low) > 1e-9 {
+			t.Errorf("case %d: without %v the least share is %v, want %v", n, away, s.Share.Low, low)
+		}
+	}
+}
+
+// Only what is optional comes and goes: 200 kg at 2.3 of 2.5 m is 16 kg on the
+// ball; 100 kg at 3 m takes 20 off it.
+func TestStates(t *testing.T) {
+	b := Beam{Axle: exact(2.5), Terms: []Term{load(200, 2.3, 0), load(100, 3, 0)}}
+	b.Terms[1].Group = "b"
+	b.Terms[0].Amount = quantity.Range[float64]{Nominal: 200, Low: 100, High: 300}
+	s, _ := b.States().Solve()
+	near(t, "all there", s.Ball.Low, -4)
+	near(t, "one away", s.Ball.High, 16)
+	near(t, "mass, one away", s.Mass.Low, 200)
+	near(t, "nominal", s.Ball.Nominal, -4)
+	if got := b.States().Absent(true); len(got) != 1 || got[0] != "b" {
+		t.Errorf("away at the greatest share: %v", got)
+	}
+	if got := b.States().Absent(false); len(got) != 0 {
+		t.Errorf("away at the least share: %v", got)
+	}
+}

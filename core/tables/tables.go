@@ -42,6 +42,11 @@ type Import struct {
 	Unread []string     `json:"unread"` // headings that are not known here
 }
 
+// Refusal says in a sentence why a table or a cell cannot be used.
+type Refusal string
+
+func (r Refusal) Error() string { return string(r) }
+
 // column is one heading with what it fills.
 type column struct {
 	head    string
@@ -63,7 +68,7 @@ func read[Q ~float64](k quantity.Kind, into func(*plan.Trailer, Q)) func(quantit
 			return err
 		}
 		if v.Value < 0 {
-			return errors.New("This cannot be less than nought.")
+			return Refusal("This cannot be less than nought.")
 		}
 		into(t, Q(v.Value))
 		return nil
@@ -80,7 +85,7 @@ func word[T ~string](list []T, into func(*plan.Trailer, T)) func(quantity.Locale
 			}
 			names = append(names, string(v))
 		}
-		return fmt.Errorf("“%s” is none of: %s.", cell, strings.Join(names, ", "))
+		return Refusal(fmt.Sprintf("“%s” is none of: %s.", cell, strings.Join(names, ", ")))
 	}
 }
 
@@ -148,7 +153,7 @@ func ball(l quantity.Locale, t *plan.Trailer, cell string) error {
 			return nil
 		}
 	}
-	return errors.New("Couplings are made for balls of 1 7/8 in, 50 mm, 2 in or 2 5/16 in.")
+	return Refusal("Couplings are made for balls of 1 7/8 in, 50 mm, 2 in or 2 5/16 in.")
 }
 
 // Template is an empty table of candidates with one row to show how.
@@ -166,11 +171,11 @@ func Template() []byte {
 // kept. The error is a table that cannot be read at all.
 func ReadTrailers(p *plan.Plan, data []byte) (*Import, error) {
 	if len(data) > MaxBytes {
-		return nil, errors.New("The table is larger than 1 MB.")
+		return nil, Refusal("The table is larger than 1 MB.")
 	}
 	data = bytes.TrimPrefix(data, []byte("\xef\xbb\xbf"))
 	if !utf8.Valid(data) {
-		return nil, errors.New("The table is not in UTF-8. Save it as CSV UTF-8.")
+		return nil, Refusal("The table is not in UTF-8. Save it as CSV UTF-8.")
 	}
 	in := csv.NewReader(bytes.NewReader(data))
 	in.Comma = separator(data)
@@ -178,7 +183,7 @@ func ReadTrailers(p *plan.Plan, data []byte) (*Import, error) {
 	in.TrimLeadingSpace = true
 	head, err := in.Read()
 	if err != nil {
-		return nil, errors.New("The table has no heading row. Take the template.")
+		return nil, Refusal("The table has no heading row. Take the template.")
 	}
 	out := &Import{Patch: []finding.Op{}, Wrong: []CellError{}, Unread: []string{}}
 	fills := make([]*column, len(head))
@@ -196,7 +201,7 @@ func ReadTrailers(p *plan.Plan, data []byte) (*Import, error) {
 		}
 	}
 	if known == 0 {
-		return nil, errors.New("No heading is known here. Take the template.")
+		return nil, Refusal("No heading is known here. Take the template.")
 	}
 	order := 0
 	for _, t := range p.Trailers {

@@ -218,6 +218,11 @@ func links(r *rig.Rig) []*link {
 	var ball, wheels *span
 	if r.Bears != nil {
 		ball, wheels = &r.Bears.Ball, &r.Bears.OnAxle
+		if r.Beam.Optional() { // with something behind the axle left at home the ball bears more
+			if s, ok := r.Beam.States().Solve(); ok && s.Ball.High > ball.Nominal {
+				ball = &span{Nominal: s.Ball.High, Low: ball.Low, High: max(ball.High, s.Ball.High)}
+			}
+		}
 	}
 	total := r.Total()
 	plateOf := said.Say("Read it on the trailer's plate.")

@@ -1,5 +1,6 @@
 // The server's API. Errors come as problem+json and are thrown as ApiError.
 import type {
+  AxlePlace,
   Buying,
   Comparison,
   Import,
@@ -104,6 +105,7 @@ export const api = {
   compare: (asked: Asked, back: boolean) => json<Comparison>('POST', '/compare', { ...asked, back }),
   tows: (asked: Asked) => json<Tow[]>('POST', '/tows', asked),
   buy: (asked: Asked) => json<Buying>('POST', '/buy', asked),
+  axle: (asked: Asked) => json<AxlePlace>('POST', '/axle', asked),
   candidates: (asked: Asked, csv: string) => json<Import>('POST', '/candidates', { ...asked, csv }),
   comparisonTable: async (asked: Asked) =>
     (await call('POST', '/comparison.csv', JSON.stringify(asked), asJSON)).blob(),

@@ -43,6 +43,19 @@ const groups = computed<Group[]>(() => {
 })
 
 const held = ref('')
+const ghost = ref<Shape[]>([]) // where the thing stood when it was taken
+/** Where the thing in hand may stand: shaded along what carries it. */
+const zone = computed(() => {
+  const g = groups.value.find((g) => g.thing && g.thing === workspace.selected)
+  return g?.handles.find((h) => h.zone)?.zone
+})
+const level = computed(() => {
+  const z = zone.value
+  if (!z) return { y: 0, height: 0 }
+  return props.view.id === 'side'
+    ? { y: z.level, height: 0.07 }
+    : { y: props.view.min[1], height: props.view.max[1] - props.view.min[1] }
+})
 let gesture = 0
 let drag: { handles: Handle[]; at: number[]; x: number; y: number; moved: boolean } | undefined
 
@@ -70,6 +83,7 @@ function grab(e: PointerEvent, g: Group) {
   gesture++
   workspace.selected = g.thing
   held.value = g.thing
+  ghost.value = g.shapes.filter((s) => s.form === 'polygon')
   drag = { handles: g.handles, at: g.handles.map((h) => h.at), x: e.clientX, y: e.clientY, moved: false }
 }
 
@@ -86,6 +100,7 @@ function move(e: PointerEvent) {
 }
 
 function release() {
+  ghost.value = []
   drag = undefined
   held.value = ''
 }
@@ -125,6 +140,9 @@ function press(e: KeyboardEvent, g: Group) {
     role="group"
     :aria-label="say(view.title)"
   >
+    <g v-if="ghost.length" class="ghost" aria-hidden="true">
+      <SceneShape v-for="(s, k) in ghost" :key="k" :shape="s" :scale="scale" />
+    </g>
     <template v-for="(g, i) in groups" :key="g.thing || i">
       <g
         v-if="g.handles.length"
@@ -155,5 +173,11 @@ function press(e: KeyboardEvent, g: Group) {
         <SceneShape v-for="(s, k) in g.shapes" :key="k" :shape="s" :scale="scale" />
       </g>
     </template>
+    <g v-if="zone" class="zone" aria-hidden="true" :data-zone="`${zone.from} ${zone.to}`">
+      <rect :x="zone.from" :y="level.y" :width="zone.to + zone.length - zone.from" :height="level.height" />
+      <path
+        :d="`M${zone.from} ${level.y}v${level.height}M${zone.to + zone.length} ${level.y}v${level.height}`"
+      />
+    </g>
   </svg>
 </template>

@@ -21,6 +21,7 @@ export interface Carried {
   comparison: Comparison;
   tow: Tow;
   buying: Buying;
+  axlePlace: AxlePlace;
   import: Import;
 }
 export interface Plan {
@@ -523,6 +524,13 @@ export interface Handle {
   step: number;
   coarse: number;
   label: Sentence;
+  zone?: Zone;
+}
+export interface Zone {
+  from: number;
+  to: number;
+  length: number;
+  level: number;
 }
 export interface Next {
   path: string;
@@ -560,7 +568,14 @@ export interface Thing {
   back: number;
   right: number;
   mass?: Measure;
+  carriers: Carrier[];
   tapes: Tape[];
+}
+export interface Carrier {
+  on: string;
+  id?: string;
+  slot?: string;
+  name: string;
 }
 export interface Tape {
   from: string;
@@ -903,6 +918,31 @@ export interface Growth {
   outing: string;
   outcome: string;
   says: Sentence;
+}
+export interface AxlePlace {
+  rows: AxleRow[];
+  now: number;
+  nominal?: Interval;
+  sure?: Interval;
+  best?: number;
+  says: Sentence;
+  outcome: string;
+  fix?: Variant;
+  closes: Variant[];
+  view?: View;
+  source?: Source;
+}
+export interface AxleRow {
+  outing: string;
+  name: Sentence;
+  nominal?: Interval;
+  sure?: Interval;
+  outcome: string;
+  says?: Sentence;
+}
+export interface Interval {
+  from: number;
+  to: number;
 }
 export interface Import {
   patch: Op[];

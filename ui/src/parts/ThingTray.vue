@@ -41,6 +41,25 @@ const rightPath = computed(() => `${thing.value?.place}/at/right`)
 const step = computed(() => (workspace.locale.units === 'imperial' ? 0.0254 / 2 : 0.01))
 const exact = (v: number) => Math.round(v * 1e4) / 1e4
 
+const optional = computed(() => workspace.get(`${thing.value?.place}/optional`) === true)
+const key = (c: { on: string; id?: string; slot?: string }) => `${c.on} ${c.id ?? ''} ${c.slot ?? ''}`
+const carriers = computed(() =>
+  (thing.value?.carriers ?? []).map((c) => ({ value: key(c), name: c.name || 'The deck' })),
+)
+const carrier = computed(() => {
+  const pl = workspace.get(thing.value?.place ?? '/') as
+    { on: string; id?: string; slot?: string } | undefined
+  return pl?.on ? key(pl) : undefined
+})
+/** Put on something else, a load begins at its front. */
+function carry(value: string) {
+  const t = thing.value
+  const c = t?.carriers.find((c) => key(c) === value)
+  if (!t || !c) return
+  const was = workspace.get(t.place) as Record<string, unknown>
+  const next = { ...was, on: c.on, id: c.id, slot: c.slot, at: { back: c.on === 'deck' ? t.back : 0 } }
+  workspace.setAt(t.place, JSON.parse(JSON.stringify(next)), `put ${t.name} elsewhere`)
+}
 const pinned = computed(() => workspace.get(`${thing.value?.place}/pinned`) === true)
 
 function slide(path: string, now: number, by: number) {
@@ -57,28 +76,21 @@ function turn() {
 </script>
 
 <template>
-  <section class="plate p-3 md:min-h-40" aria-label="In hand" data-tray :inert="!!workspace.preview">
+  <section class="plate shrink-0 p-3 md:min-h-40" aria-label="In hand" data-tray :inert="!!workspace.preview">
     <div v-if="thing" class="grid grid-cols-[minmax(0,1fr)] gap-3">
       <div class="flex flex-wrap items-end gap-x-3 gap-y-2">
-        <h2 class="w-full truncate text-lg font-bold sm:w-44 sm:self-center">
+        <h2 class="w-full truncate text-lg font-bold sm:w-28 sm:self-center">
           {{ thing.name || 'Unnamed' }}
         </h2>
-        <EstimateField class="w-full sm:w-80" :path="`${thing.path}/mass`" label="Weight" kind="mass" />
-        <div class="ml-auto flex gap-1.5">
-          <button class="act min-h-11" @click="turn"><ArrowPathIcon class="size-5" />Turn</button>
-          <button
-            v-if="!thing.part"
-            class="act min-h-11"
-            :aria-pressed="pinned"
-            @click="
-              workspace.setAt(`${thing.place}/pinned`, pinned ? undefined : true, pinned ? 'unpin' : 'pin')
-            "
-          >
-            <component :is="pinned ? LockClosedIcon : LockOpenIcon" class="size-5" />{{
-              pinned ? 'Pinned' : 'Pin'
-            }}
-          </button>
-        </div>
+        <EstimateField class="w-full sm:w-64" :path="`${thing.path}/mass`" label="Weight" kind="mass" />
+        <ChoiceField
+          v-if="carriers.length > 1"
+          class="w-full sm:w-32"
+          label="Stands on"
+          :value="carrier"
+          :options="carriers"
+          @chosen="carry"
+        />
       </div>
       <div class="flex flex-wrap items-end gap-x-5 gap-y-2">
         <div class="flex w-full items-end gap-1.5 sm:w-auto">
@@ -125,6 +137,33 @@ function turn() {
           />
           <button class="act size-11" aria-label="To the right" @click="slide(rightPath, thing.right, step)">
             <ArrowDownIcon class="size-5" />
+          </button>
+        </div>
+        <div class="ml-auto flex gap-1.5">
+          <button
+            v-if="!thing.part"
+            class="act min-h-11"
+            :class="{ '!bg-deep !text-deep-ink': optional }"
+            :aria-pressed="optional"
+            title="Judged with and without it"
+            @click="
+              workspace.setAt(`${thing.place}/optional`, optional ? undefined : true, 'may stay at home')
+            "
+          >
+            May stay home
+          </button>
+          <button class="act min-h-11" @click="turn"><ArrowPathIcon class="size-5" />Turn</button>
+          <button
+            v-if="!thing.part"
+            class="act min-h-11"
+            :aria-pressed="pinned"
+            @click="
+              workspace.setAt(`${thing.place}/pinned`, pinned ? undefined : true, pinned ? 'unpin' : 'pin')
+            "
+          >
+            <component :is="pinned ? LockClosedIcon : LockOpenIcon" class="size-5" />{{
+              pinned ? 'Pinned' : 'Pin'
+            }}
           </button>
         </div>
       </div>

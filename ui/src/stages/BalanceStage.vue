@@ -5,6 +5,7 @@ import BallGauge from '@/checks/BallGauge.vue'
 import FigureButton from '@/checks/FigureButton.vue'
 import RigDrawing from '@/drawing/RigDrawing.vue'
 import ThingTray from '@/parts/ThingTray.vue'
+import AxlePanel from './balance/AxlePanel.vue'
 import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
 
@@ -22,8 +23,8 @@ const figures = computed(() => {
 </script>
 
 <template>
-  <section class="flex flex-col gap-2" aria-label="Balance">
-    <div class="plate flex flex-wrap items-center gap-x-6 gap-y-1 px-3 py-1.5">
+  <section class="flex flex-col gap-2 xl:overflow-auto" aria-label="Balance" tabindex="-1">
+    <div class="plate flex shrink-0 flex-wrap items-center gap-x-6 gap-y-1 px-3 py-1.5">
       <BallGauge class="w-full sm:w-72" :name="term('Ball load')" />
       <dl class="grid flex-1 grid-cols-2 justify-between gap-x-5 gap-y-1 sm:flex sm:flex-wrap">
         <div v-for="f in figures" :key="f.name">
@@ -34,9 +35,10 @@ const figures = computed(() => {
         </div>
       </dl>
     </div>
-    <div class="plate flex-1 overflow-hidden p-2 md:min-h-[26rem] xl:min-h-0">
+    <div class="plate shrink-0 overflow-hidden p-2 md:h-[28.5rem]">
       <RigDrawing class="h-full" />
     </div>
     <ThingTray class="no-print" />
+    <AxlePanel />
   </section>
 </template>
