@@ -43,6 +43,7 @@ func (s *server) routes(api fiber.Router) {
 	api.Post("/tows", tows)
 	api.Post("/buy", buy)
 	api.Post("/axle", axle)
+	api.Post("/scales", scales)
 	api.Get("/candidates.csv", template)
 	api.Post("/candidates", candidates)
 }
@@ -387,4 +388,12 @@ func axle(c fiber.Ctx) error {
 		return err
 	}
 	return c.JSON(studies.PlaceAxle(a.Plan, a.Trailer))
+}
+
+func scales(c fiber.Ctx) error {
+	a, err := asking(c)
+	if err != nil {
+		return err
+	}
+	return c.JSON(studies.ReadScales(a.Plan, a.Request))
 }

@@ -34,6 +34,7 @@ type carried struct {
 	Tow       studies.Tow         `json:"tow"`
 	Buying    studies.Buying      `json:"buying"`
 	Axle      studies.AxlePlace   `json:"axlePlace"`
+	Scales    studies.Scales      `json:"scales"`
 	Import    tables.Import       `json:"import"`
 }
 

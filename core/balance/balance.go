@@ -12,6 +12,7 @@ import (
 	"zygonos/core/quantity"
 	"zygonos/core/rig"
 	"zygonos/core/said"
+	"zygonos/core/statics"
 )
 
 type span = quantity.Range[float64]
@@ -394,6 +395,26 @@ func offDeck(r *rig.Rig) []finding.Finding {
 	return out
 }
 
+// Reading is a reading of the laden rig as the sums take it; ok is false for a
+// wheel where the track is not known, and for a scale at or behind the axle.
+func Reading(r *rig.Rig, rd *plan.LoadReading) (out statics.Reading, title said.Sentence, ok bool) {
+	out = statics.Reading{Range: rd.Range(r.Plan).Floats()}
+	switch rd.What {
+	case plan.ReadAxle:
+		out.Scale, title = statics.ScaleAxle, said.Say("Axle on the scale")
+	case plan.ReadWhole:
+		out.Scale, title = statics.ScaleWhole, said.Say("Trailer on the scale")
+	case plan.ReadLeft:
+		out.Scale, title = statics.ScaleLeft, said.Say("Left wheel on the scale")
+	case plan.ReadRight:
+		out.Scale, title = statics.ScaleRight, said.Say("Right wheel on the scale")
+	default:
+		title, out.At = said.Say("{Ball load} on the scale"), rd.ScaleAt()
+		return out, title, out.At < r.Beam.Axle.Low
+	}
+	return out, title, r.Beam.Track > 0 || out.Scale < statics.ScaleLeft
+}
+
 // readings holds what a scale showed of the laden rig against what the plan
 // expects of it.
 func readings(r *rig.Rig) []finding.Finding {
@@ -404,19 +425,11 @@ func readings(r *rig.Rig) []finding.Finding {
 	for _, id := range plan.Ordered(r.Layout.Readings, func(x plan.LoadReading) int { return x.Order }) {
 		rd := r.Layout.Readings[id]
 		read := rd.Range(r.Plan).Floats()
-		expect, title := r.Bears.Ball, said.Say("{Ball load} on the scale")
-		switch rd.What {
-		case plan.ReadAxle:
-			expect, title = r.Bears.OnAxle, said.Say("Axle on the scale")
-		case plan.ReadWhole:
-			expect, title = r.Bears.Mass, said.Say("Trailer on the scale")
-		default:
-			// A scale behind the ball stands on a shorter lever and reads more.
-			if at := rd.ScaleAt(); at < r.Beam.Axle.Nominal {
-				k := r.Beam.Axle.Nominal / (r.Beam.Axle.Nominal - at)
-				expect = span{Nominal: expect.Nominal * k, Low: expect.Low * k, High: expect.High * k}
-			}
+		reading, title, ok := Reading(r, &rd)
+		if !ok || !r.Layout.Is(rd.Stood) { // something was moved since: it says nothing of how it stands now
+			continue
 		}
+		expect := r.Beam.Expect(reading)
 		f := finding.Finding{Code: CodeReading, Stage: Stage, Scope: r.Scope, Subject: r.LayoutPath("/readings/" + id), Title: title,
 			Figure: finding.Of(quantity.KindMass, read), Limit: finding.Of(quantity.KindMass, expect), Source: norms.Practice("reading and expectation overlap")}
 		if read.Low > expect.High || read.High < expect.Low {

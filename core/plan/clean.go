@@ -3,6 +3,7 @@ package plan
 import (
 	"maps"
 	"regexp"
+	"slices"
 	"strings"
 	"unicode/utf8"
 
@@ -384,6 +385,11 @@ func (c *cleaner) layout(path string, l *Layout, p *Plan) {
 		}
 	}
 	l.Readings = entries(c, l.Readings, path+"/readings", func(path string, r *LoadReading) {
+		if s := r.Stood; s != nil {
+			was := Layout{AxleAt: s.AxleAt, Parts: s.Parts, Placements: s.Placements}
+			c.layout(path+"/stood", &was, p)
+			*s = Stood{was.AxleAt, was.Parts, was.Placements}
+		}
 		v := &r.Reading
 		if c.reading(path, "reading", &v); v == nil {
 			r.What = unusable
@@ -392,8 +398,8 @@ func (c *cleaner) layout(path string, l *Layout, p *Plan) {
 	for id, r := range l.Readings {
 		if r.What == unusable {
 			delete(l.Readings, id)
-		} else if r.What != ReadBall && r.What != ReadAxle && r.What != ReadWhole {
-			c.say(path+"/readings/"+id+"/what", "A reading weighs the ball, the axle or the whole.")
+		} else if !slices.Contains(Whats, r.What) {
+			c.say(path+"/readings/"+id+"/what", "A reading weighs the ball, the axle, the whole, or one wheel.")
 			delete(l.Readings, id)
 		}
 	}

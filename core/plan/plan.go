@@ -10,7 +10,11 @@
 // client, never reused) whose entries carry an Order. Patches address ids.
 package plan
 
-import "zygonos/core/quantity"
+import (
+	"maps"
+
+	"zygonos/core/quantity"
+)
 
 // Format and Version mark a plan file.
 const (
@@ -355,9 +359,31 @@ type Layout struct {
 
 // LoadReading is a reading of the laden rig.
 type LoadReading struct {
-	Order int  `json:"order"`
-	What  What `json:"what"`
+	Order int    `json:"order"`
+	What  What   `json:"what"`
+	Stood *Stood `json:"stood,omitempty"` // how all stood when it was read; nil: as it stands now
 	Reading
+}
+
+// Stood is how a layout stood when a scale was read.
+type Stood struct {
+	AxleAt     *length              `json:"axleAt,omitempty"`
+	Parts      map[string]PartOn    `json:"parts,omitempty"`
+	Placements map[string]Placement `json:"placements"`
+}
+
+// Is reports whether the layout stands as it stood then. Pins and what may
+// stay at home make no difference.
+func (l *Layout) Is(s *Stood) bool {
+	if s == nil {
+		return true
+	}
+	same := func(a, b Placement) bool {
+		a.Pinned, b.Pinned, a.Optional, b.Optional = false, false, false, false
+		return a == b
+	}
+	axle := l.AxleAt == s.AxleAt || l.AxleAt != nil && s.AxleAt != nil && *l.AxleAt == *s.AxleAt
+	return axle && maps.Equal(l.Parts, s.Parts) && maps.EqualFunc(l.Placements, s.Placements, same)
 }
 
 // What a reading of the laden rig weighed.
@@ -368,7 +394,12 @@ const (
 	ReadBall  What = "ball"
 	ReadAxle  What = "axle"
 	ReadWhole What = "whole"
+	ReadLeft  What = "left"
+	ReadRight What = "right"
 )
+
+// Whats lists what a reading of the laden rig may weigh.
+var Whats = []What{ReadBall, ReadAxle, ReadWhole, ReadLeft, ReadRight}
 
 // Support is what carries a placed load.
 type Support string

@@ -114,7 +114,7 @@ func TestClean(t *testing.T) {
 		{"/outings/boat-day/layouts/grey-flatbed/placements/ghost", `{"on":"deck","at":{"back":0}}`, "/outings/boat-day/layouts/grey-flatbed/placements/ghost", "no such load"},
 		{"/outings/boat-day/layouts/grey-flatbed/placements/skiff", `{"on":"load","id":"skiff","at":{"back":0}}`, "/outings/boat-day/layouts/grey-flatbed/placements/skiff/on", "taken to stand on the deck"},
 		{"/outings/boat-day/layouts/grey-flatbed/parts/anvil", `{"at":{"back":0}}`, "/outings/boat-day/layouts/grey-flatbed/parts/anvil", "no such part"},
-		{"/outings/boat-day/layouts/grey-flatbed/readings", `{"r":{"order":1,"what":"moon","mass":4}}`, "/outings/boat-day/layouts/grey-flatbed/readings/r/what", "ball, the axle or the whole"},
+		{"/outings/boat-day/layouts/grey-flatbed/readings", `{"r":{"order":1,"what":"moon","mass":4}}`, "/outings/boat-day/layouts/grey-flatbed/readings/r/what", "ball, the axle, the whole, or one wheel"},
 		{"/loads/Bad Id", `{"order":1,"name":"x","size":{},"centre":{}}`, "/loads/Bad Id", "small letters"},
 		{"/doubts", `{"weighed":7}`, "/doubts/weighed", "between 0 % and 100 %."},
 		{"/region", `"moon"`, "/region", "must be one of"},

@@ -3,6 +3,7 @@
 package studies
 
 import (
+	"zygonos/core/balance"
 	"zygonos/core/finding"
 	"zygonos/core/fit"
 	"zygonos/core/plan"
@@ -82,6 +83,9 @@ func tryFix(p *plan.Plan, q review.Request, before *review.Report, f *finding.Fi
 	better := false
 	for i := range after.Findings {
 		a := &after.Findings[i]
+		if a.Code == balance.CodeReading { // a scale spoke of how it stood before
+			continue
+		}
 		b, known := was[a.Key()]
 		switch {
 		case !known:

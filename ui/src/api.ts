@@ -11,6 +11,7 @@ import type {
   Report,
   Revision,
   Saved,
+  Scales,
   Step,
   Tow,
 } from '@/generated/types'
@@ -106,6 +107,7 @@ export const api = {
   tows: (asked: Asked) => json<Tow[]>('POST', '/tows', asked),
   buy: (asked: Asked) => json<Buying>('POST', '/buy', asked),
   axle: (asked: Asked) => json<AxlePlace>('POST', '/axle', asked),
+  scales: (asked: Asked) => json<Scales>('POST', '/scales', asked),
   candidates: (asked: Asked, csv: string) => json<Import>('POST', '/candidates', { ...asked, csv }),
   comparisonTable: async (asked: Asked) =>
     (await call('POST', '/comparison.csv', JSON.stringify(asked), asJSON)).blob(),

@@ -22,6 +22,7 @@ export interface Carried {
   tow: Tow;
   buying: Buying;
   axlePlace: AxlePlace;
+  scales: Scales;
   import: Import;
 }
 export interface Plan {
@@ -365,9 +366,19 @@ export interface Placement {
 export interface LoadReading {
   order: number;
   what: string;
+  stood?: Stood;
   mass: number;
   plusMinus?: number;
   at?: number;
+}
+export interface Stood {
+  axleAt?: number;
+  parts?: {
+    [k: string]: PartOn;
+  };
+  placements: {
+    [k: string]: Placement;
+  };
 }
 export interface Report {
   scope: Scope;
@@ -943,6 +954,32 @@ export interface AxleRow {
 export interface Interval {
   from: number;
   to: number;
+}
+export interface Scales {
+  rows: ScaleRow[];
+  expect: ScaleRow[];
+  guesses: Narrowed[];
+  before?: Measure;
+  after?: Measure;
+  moved?: boolean;
+  outcome: string;
+  says: Sentence;
+  fix?: Variant;
+  settles?: Sentence;
+  suspects: Variant[];
+}
+export interface ScaleRow {
+  id?: string;
+  what: string;
+  name: Sentence;
+  read?: Measure;
+  expect: Measure;
+}
+export interface Narrowed {
+  path: string;
+  name: string;
+  before: Measure;
+  after: Measure;
 }
 export interface Import {
   patch: Op[];
