@@ -16,6 +16,7 @@ import (
 	"zygonos/core/rig"
 	"zygonos/core/said"
 	"zygonos/core/scene"
+	"zygonos/core/stance"
 	"zygonos/core/towing"
 )
 
@@ -228,8 +229,8 @@ func verdict(p *plan.Plan, q Request) (*Report, *rig.Rig) {
 	// The questions, each asked of the same rig.
 	bal, tow, wants := balance.Check(r), towing.Check(r), fit.Check(r)
 	_, clear := clearance.Check(r)
-	rep.Findings = make([]finding.Finding, 0, len(bal.Findings)+len(tow.Findings)+len(clear)+len(wants))
-	for _, fs := range [][]finding.Finding{bal.Findings, tow.Findings, clear, fit.Findings(r, wants)} {
+	rep.Findings = make([]finding.Finding, 0, len(bal.Findings)+len(tow.Findings)+len(clear)+len(wants)+3)
+	for _, fs := range [][]finding.Finding{bal.Findings, tow.Findings, clear, stance.Check(r), fit.Findings(r, wants)} {
 		rep.Findings = append(rep.Findings, fs...)
 	}
 	rep.Chain, rep.Payload = tow.Chain, tow.Payload

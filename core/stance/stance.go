@@ -1,0 +1,225 @@
+// Package stance answers how the rig stands: on a side slope and in a bend,
+// under braking, and by hand in the yard. Formulas: docs/method/stance.md.
+package stance
+
+import (
+	"math"
+
+	"zygonos/core/finding"
+	"zygonos/core/norms"
+	"zygonos/core/quantity"
+	"zygonos/core/rig"
+	"zygonos/core/said"
+)
+
+type span = quantity.Range[float64]
+
+// Codes of the findings made here.
+const (
+	CodeSlope = "stance.side"
+	CodeBrake = "stance.braking"
+	CodeYard  = "stance.yard"
+)
+
+// Figures of practice (confidence C).
+const (
+	sideways   = 0.5  // g, sideways acceleration to plan for
+	braking    = 0.5  // g, hard braking
+	liftEasy   = 25.0 // kg, one person
+	liftMost   = 40.0
+	pushSteady = 25.0 // kg of push that one person keeps up
+	jockeyAt   = 0.35 // m behind the ball, a usual jockey wheel
+)
+
+// Rolling resistance, share of the weight.
+var (
+	rollFirm  = span{Nominal: 0.02, Low: 0.015, High: 0.03}
+	rollGrass = span{Nominal: 0.07, Low: 0.05, High: 0.10}
+)
+
+// Heights: the empty trailer's centre as a share of the deck's height, and how
+// far a load's centre may lie from where it is taken, share of its height.
+var emptyHeight = span{Nominal: 0.8, Low: 0.6, High: 1.0}
+
+const loadHeightDoubt = 0.10
+
+// couplingHeight of a trailer for which none is stated, m.
+const usualCoupling = 0.43
+
+// CentreHeight is the height of the loaded rig's centre above the ground, m:
+// h = Σ mᵢ·zᵢ / Σ mᵢ over the empty trailer and all that is placed.
+func CentreHeight(r *rig.Rig) *span {
+	empty := r.EmptyMass()
+	if empty == nil || r.Trailer.DeckHeight == nil {
+		return nil
+	}
+	deck := float64(r.Trailer.DeckHeight.Value)
+	m := empty.Nominal
+	sum := span{Nominal: m * deck * emptyHeight.Nominal, Low: m * deck * emptyHeight.Low, High: m * deck * emptyHeight.High}
+	for i := range r.Items {
+		it := &r.Items[i]
+		if it.Mass == nil {
+			return nil
+		}
+		doubt := 0.0
+		if it.Load == nil || it.Load.Centre.Up == nil {
+			doubt = loadHeightDoubt * (it.Top - it.Bottom)
+		}
+		k := it.Mass.Nominal
+		m += k
+		sum.Nominal += k * it.Z
+		sum.Low += k * (it.Z - doubt)
+		sum.High += k * (it.Z + doubt)
+	}
+	if !(m > 0) {
+		return nil
+	}
+	return &span{Nominal: sum.Nominal / m, Low: sum.Low / m, High: sum.High / m}
+}
+
+// WheelLift is the sideways acceleration, as a share of g, at which the inner
+// wheel of a coupled trailer lifts: (t/2)(1 − β)/(h − β·h_c), with the ball's
+// share β and the coupling's height h_c; infinite where the centre lies under
+// the line from coupling to wheels.
+func WheelLift(track, share, height, coupling float64) float64 {
+	den := height - share*coupling
+	if den <= 0 {
+		return math.Inf(1)
+	}
+	return track / 2 * (1 - share) / den
+}
+
+// BrakingLoad is what the ball bears under a deceleration a/g: with the trailer
+// braked by its own wheels R + m·a·h/L, braked by the car alone
+// R + m·a·(h − h_c)/L.
+func BrakingLoad(ball, mass, height, coupling, axle, decel float64, own bool) float64 {
+	arm := height - coupling
+	if own {
+		arm = height
+	}
+	return ball + mass*decel*arm/axle
+}
+
+// Check judges one rig.
+func Check(r *rig.Rig) []finding.Finding {
+	if r.Bears == nil || r.Bears.Share == nil {
+		return nil
+	}
+	out := []finding.Finding{yard(r)}
+	h := CentreHeight(r)
+	if h == nil || r.Outing == nil {
+		return out
+	}
+	coupling := usualCoupling
+	if c := r.Trailer.CouplingHeight; c != nil {
+		coupling = float64(*c)
+	}
+	if r.Trailer.Track != nil {
+		out = append(out, side(r, h, coupling))
+	}
+	return append(out, brake(r, h, coupling))
+}
+
+func base(r *rig.Rig, code, title string) finding.Finding {
+	return finding.Finding{Code: code, Stage: "balance", Scope: r.Scope, Subject: "/trailers/" + r.Scope.Trailer, Title: said.Say(title), Outcome: finding.Holds}
+}
+
+func heightTerm(h *span) finding.StepTerm {
+	return finding.StepTerm{Symbol: "h", Says: said.Say("height of the whole centre"), Measure: finding.Of(quantity.KindLength, *h), How: "computed"}
+}
+
+func side(r *rig.Rig, h *span, coupling float64) finding.Finding {
+	f := base(r, CodeSlope, "Side slope and bends")
+	f.Source = norms.Practice("half of g sideways to plan for")
+	t, b := r.Beam.Track, r.Bears.Share.Nominal
+	lift := span{Nominal: WheelLift(t, b, h.Nominal, coupling), Low: WheelLift(t, b, h.High, coupling), High: WheelLift(t, b, h.Low, coupling)}
+	angle := span{Nominal: math.Atan(lift.Nominal), Low: math.Atan(lift.Low), High: math.Atan(lift.High)}
+	f.Figure, f.Limit = finding.Of(quantity.KindAngle, angle), finding.Exactly(quantity.KindAngle, math.Atan(sideways))
+	margin := (lift.Nominal - sideways) / sideways
+	f.Margin = &margin
+	alone := math.Atan(t / 2 / h.Nominal)
+	f.Says = said.Say("A wheel lifts at a side slope of % (% uncoupled). Centre % up.", said.Of(quantity.KindAngle, angle.Nominal), said.Of(quantity.KindAngle, alone), said.Length(h.Nominal))
+	switch {
+	case lift.Nominal < sideways:
+		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+		f.Says = append(f.Says, said.Say(" Load lower; take bends slowly.")...)
+	case lift.Low < sideways:
+		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
+		f.Says = append(f.Says, said.Say(" Find the loads' centres first.")...)
+	}
+	f.HasWork, f.Work = true, func() []finding.Step {
+		return []finding.Step{{Symbol: "a_y/g", Says: said.Say("sideways, when the inner wheel lifts"), Formula: "a_y/g = (t/2)(1 − β)/(h − β·h_c);  slope = arctan(a_y/g)", Result: f.Figure, Source: f.Source,
+			Terms: []finding.StepTerm{
+				{Symbol: "t", Says: said.Say("track"), Measure: finding.Exactly(quantity.KindLength, t), How: string(r.Trailer.Track.How)},
+				{Symbol: "β", Says: said.Say("ball's share"), Measure: finding.Of(quantity.KindShare, *r.Bears.Share), How: "computed"},
+				heightTerm(h),
+				{Symbol: "h_c", Says: said.Say("{coupling} height"), Measure: finding.Exactly(quantity.KindLength, coupling), How: "stated or usual"}}}}
+	}
+	return f
+}
+
+func brake(r *rig.Rig, h *span, coupling float64) finding.Finding {
+	f := base(r, CodeBrake, "{Ball load} when braking")
+	f.Source = norms.Practice("half of g, the whole trailer braked by its own wheels or by the car")
+	b, l := r.Bears, r.Axle.Nominal
+	own := BrakingLoad(b.Ball.Nominal, b.Mass.Nominal, h.Nominal, coupling, l, braking, true)
+	car := BrakingLoad(b.Ball.Nominal, b.Mass.Nominal, h.Nominal, coupling, l, braking, false)
+	f.Figure = finding.Exactly(quantity.KindMass, max(own, car))
+	f.Says = said.Say("Braking hard, the ball bears % by the trailer's own brakes, % by the car's alone.", said.Mass(own), said.Mass(car))
+	f.HasWork, f.Work = true, func() []finding.Step {
+		terms := []finding.StepTerm{
+			{Symbol: "R", Says: said.Say("{ball load} at rest"), Measure: finding.Of(quantity.KindMass, b.Ball), How: "computed"},
+			{Symbol: "m", Says: said.Say("the loaded trailer"), Measure: finding.Of(quantity.KindMass, b.Mass), How: "computed"},
+			{Symbol: "a/g", Says: said.Say("braking"), Measure: finding.Exactly(quantity.KindShare, braking), How: "rule followed"},
+			heightTerm(h),
+			{Symbol: "h_c", Says: said.Say("{coupling} height"), Measure: finding.Exactly(quantity.KindLength, coupling), How: "stated or usual"},
+		}
+		return []finding.Step{
+			{Symbol: "R_own", Says: said.Say("braked by its own wheels"), Formula: "R + m·(a/g)·h/L", Result: finding.Exactly(quantity.KindMass, own), Terms: terms},
+			{Symbol: "R_car", Says: said.Say("braked by the car"), Formula: "R + m·(a/g)·(h − h_c)/L", Result: finding.Exactly(quantity.KindMass, car)},
+		}
+	}
+	return f
+}
+
+// yard is the trailer unhitched, moved by hand.
+func yard(r *rig.Rig) finding.Finding {
+	f := base(r, CodeYard, "By hand in the yard")
+	f.Source = norms.Practice("one person lifts 25 kg easily, 40 kg at most, and pushes 25 kg steadily")
+	b, l := r.Bears, r.Axle.Nominal
+	ball, m := b.Ball, b.Mass.Nominal
+	jockey := ball.Nominal * l / math.Max(0.1, l-jockeyAt)
+	f.Figure = finding.Of(quantity.KindMass, ball)
+	f.Limit = finding.Exactly(quantity.KindMass, liftMost)
+	push := said.Say("pushing takes % on firm ground, % on grass", said.Mass(m*rollFirm.Nominal), said.Mass(m*rollGrass.Nominal))
+	lift := said.Mass(math.Max(0, ball.Nominal))
+	switch {
+	case ball.Nominal < 0:
+		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+		f.Says = said.Say("Unhitched it tips back: % holds the {coupling} down. Prop the tail first; nobody at the {drawbar}.", said.Mass(-ball.Nominal))
+	case ball.Low < 0:
+		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
+		f.Says = append(said.Say("Unhitched it may tip back: prop the tail first. Lift %; ", lift), push...)
+	case ball.Nominal > liftMost: // every well laden rig: the jockey wheel is there for it
+		f.Says = append(said.Say("% at the {coupling}: too much for one person, use the {jockey wheel} (% on it); ", lift, said.Mass(jockey)), push...)
+	case ball.Nominal > liftEasy:
+		f.Says = append(said.Say("% to lift at the {coupling}, one person at most; % on the {jockey wheel}; ", lift, said.Mass(jockey)), push...)
+	default:
+		f.Says = append(said.Say("% to lift at the {coupling}; ", lift), push...)
+	}
+	if m*rollGrass.Nominal > pushSteady {
+		f.Says = append(f.Says, said.Say(": two people on grass")...)
+	}
+	f.Says = append(f.Says, said.Piece{Text: ". Chock it on any slope."})
+	f.HasWork, f.Work = true, func() []finding.Step {
+		return []finding.Step{
+			{Symbol: "R_j", Says: said.Say("on the {jockey wheel}"), Formula: "R_j = R_ball·L/(L − x_j)", Result: finding.Exactly(quantity.KindMass, jockey), Terms: []finding.StepTerm{
+				{Symbol: "R_ball", Says: said.Say("{ball load}"), Measure: finding.Of(quantity.KindMass, ball), How: "computed"},
+				{Symbol: "x_j", Says: said.Say("{jockey wheel} behind the ball"), Measure: finding.Exactly(quantity.KindLength, jockeyAt), How: "typical"}}},
+			{Symbol: "F", Says: said.Say("push on grass, as a weight"), Formula: "F = c_r·m", Result: finding.Of(quantity.KindMass, span{Nominal: m * rollGrass.Nominal, Low: m * rollGrass.Low, High: m * rollGrass.High}), Source: f.Source, Terms: []finding.StepTerm{
+				{Symbol: "m", Says: said.Say("the loaded trailer"), Measure: finding.Of(quantity.KindMass, b.Mass), How: "computed"},
+				{Symbol: "c_r", Says: said.Say("rolling resistance on grass"), Measure: finding.Of(quantity.KindShare, rollGrass), How: "typical"}}},
+		}
+	}
+	return f
+}
