@@ -6,6 +6,7 @@ import FigureButton from '@/checks/FigureButton.vue'
 import RigDrawing from '@/drawing/RigDrawing.vue'
 import ThingTray from '@/parts/ThingTray.vue'
 import AxlePanel from './balance/AxlePanel.vue'
+import KeptPanel from './balance/KeptPanel.vue'
 import ScalesPanel from './balance/ScalesPanel.vue'
 import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
@@ -40,6 +41,7 @@ const figures = computed(() => {
       <RigDrawing class="h-full" />
     </div>
     <ThingTray class="no-print" />
+    <KeptPanel class="no-print" />
     <ScalesPanel v-if="workspace.outing" />
     <AxlePanel />
   </section>

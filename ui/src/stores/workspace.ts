@@ -318,6 +318,7 @@ export const useWorkspace = defineStore('workspace', () => {
     past.value = []
     future.value = []
     before = undefined
+    kept.value = undefined
     failure.value = outing.value = trailer.value = selected.value = ''
     saveState.value = 'saved'
     try {
@@ -351,6 +352,15 @@ export const useWorkspace = defineStore('workspace', () => {
     await open(id.value)
   }
 
+  /** An arrangement that was kept to hold others against. */
+  const kept = shallowRef<{ plan: Plan; report: Report }>()
+  function keep() {
+    if (plan.value && report.value) kept.value = { plan: plan.value, report: report.value }
+  }
+  function backToKept() {
+    if (plan.value && kept.value) edit(compare(plan.value, kept.value.plan) as Op[], 'back to what was kept')
+  }
+
   /** Brings an earlier revision back, as an edit that can be undone. */
   async function bringBack(n: number) {
     const old = await api.revision(id.value, n)
@@ -358,7 +368,7 @@ export const useWorkspace = defineStore('workspace', () => {
   }
 
   return {
-    ...{ id, plan, report, failure, outing, trailer, selected, opened, preview, locale },
+    ...{ id, plan, report, failure, outing, trailer, selected, opened, preview, locale, kept },
     ...{ past, future, sequence, shown, settled, settledReport },
     ...{ saveState, saveProblem, revision },
     ...{
@@ -376,6 +386,8 @@ export const useWorkspace = defineStore('workspace', () => {
       keepAsCopy,
       reload,
       bringBack,
+      keep,
+      backToKept,
     },
     saveNow: saving.send,
     saveNamed: saving.named,
