@@ -161,6 +161,9 @@ func Check(r *rig.Rig) (Reach, []finding.Finding) {
 		f.Margin = &margin
 		out = append(out, f)
 	}
+	if f, ok := turn(r); ok {
+		out = append(out, f)
+	}
 	return m, out
 }
 

@@ -94,6 +94,9 @@ type Carrier struct {
 	Name string       `json:"name"`
 }
 
+// maxCarriers is how many are offered.
+const maxCarriers = 40
+
 // carriers lists what a load may stand on: the deck, slots of parts that are
 // on, and loads that do not stand on it themselves.
 func carriers(r *rig.Rig, it *rig.Item) []Carrier {
@@ -103,6 +106,9 @@ func carriers(r *rig.Rig, it *rig.Item) []Carrier {
 	}
 	out = append(out, Carrier{On: plan.OnDeck})
 	for i := range r.Items {
+		if len(out) == maxCarriers {
+			break
+		}
 		o := &r.Items[i]
 		if o.Part {
 			part := r.Plan.Parts[o.ID]

@@ -19,9 +19,18 @@ func zones(rep *Report, r *rig.Rig) {
 	if r.Layout == nil || r.Bears == nil || w == nil || w.High < w.Low {
 		return
 	}
+	riding := r.Riding()
+	handles := map[string][]*scene.Handle{}
+	for v := range rep.Views {
+		for h := range rep.Views[v].Handles {
+			if hd := &rep.Views[v].Handles[h]; strings.HasSuffix(hd.Path, "/at/back") {
+				handles[hd.Thing] = append(handles[hd.Thing], hd)
+			}
+		}
+	}
 	for i := range r.Items {
 		it := &r.Items[i]
-		m := r.Riding(it)
+		m := riding[i]
 		if it.Pinned || m <= 0 {
 			continue
 		}
@@ -37,13 +46,8 @@ func zones(rep *Report, r *rig.Rig) {
 			continue
 		}
 		zone := &scene.Zone{From: lo, To: hi, Length: it.Length(), Level: -it.Bottom}
-		for v := range rep.Views {
-			for h := range rep.Views[v].Handles {
-				hd := &rep.Views[v].Handles[h]
-				if hd.Thing == it.Path && strings.HasSuffix(hd.Path, "/at/back") {
-					hd.Zone = zone
-				}
-			}
+		for _, hd := range handles[it.Path] {
+			hd.Zone = zone
 		}
 	}
 }

@@ -100,29 +100,38 @@ func (r *Rig) EmptyMass() *span {
 	return nil
 }
 
-// Riding is the mass that moves with an item: its own and that of all that
-// stands on it, kg; loads by the layout's placements.
-func (r *Rig) Riding(i *Item) float64 {
-	sum := 0.0
-	for k := range r.Items {
-		o := &r.Items[k]
-		if o.Mass == nil {
+// Riding is for each item the mass that moves with it: its own and that of all
+// that stands on it, kg.
+func (r *Rig) Riding() []float64 {
+	type key struct {
+		id   string
+		part bool
+	}
+	at := make(map[key]int, len(r.Items))
+	for i := range r.Items {
+		at[key{r.Items[i].ID, r.Items[i].Part}] = i
+	}
+	sums := make([]float64, len(r.Items))
+	for i := range r.Items {
+		it := &r.Items[i]
+		if it.Mass == nil {
 			continue
 		}
-		id, part := o.ID, o.Part
-		for range len(r.Items) + 1 {
-			if id == i.ID && part == i.Part {
-				sum += o.Mass.Nominal
+		k := key{it.ID, it.Part}
+		for range len(r.Items) {
+			n, ok := at[k]
+			if !ok {
 				break
 			}
-			pl, ok := r.Layout.Placements[id]
-			if part || !ok || pl.On == plan.OnDeck {
+			sums[n] += it.Mass.Nominal
+			pl, placed := r.Layout.Placements[k.id]
+			if k.part || !placed || pl.On == plan.OnDeck {
 				break
 			}
-			id, part = pl.ID, pl.On == plan.OnPart
+			k = key{pl.ID, pl.On == plan.OnPart}
 		}
 	}
-	return sum
+	return sums
 }
 
 // Length of the item along the trailer, m.

@@ -152,6 +152,7 @@ func fillSteps(it *rig.Item, fill *Fill, m *catalogue.Material, allowed float64)
 
 // FillLayer draws the fill lines on the side view, with one word over both.
 func FillLayer(r *rig.Rig, fills []Fill) (out []scene.Shape) {
+	_, tail := r.Deck()
 	for i := range r.Items {
 		it := &r.Items[i]
 		for k := range fills {
@@ -161,7 +162,7 @@ func FillLayer(r *rig.Rig, fills []Fill) (out []scene.Shape) {
 			}
 			dry, wet := -(it.Bottom + f.Dry.Depth), -(it.Bottom + f.Wet.Depth)
 			out = append(out, scene.Line("fill-line fill-dry", it.Front-0.05, dry, it.Rear+0.05, dry), scene.Line("fill-line fill-wet", it.Front-0.05, wet, it.Rear+0.05, wet),
-				scene.Label("fill-label", "middle", (it.Front+it.Rear)/2, min(dry, -it.Top)-0.13, said.Say("dry to %, wet to %", said.Length(f.Dry.Depth), said.Length(f.Wet.Depth))))
+				scene.Label("fill-label", "end", tail+0.2, min(dry, -it.Top)-0.13, said.Say("dry to %, wet to %", said.Length(f.Dry.Depth), said.Length(f.Wet.Depth))))
 		}
 	}
 	return out

@@ -62,7 +62,9 @@ function carry(value: string) {
 }
 const pinned = computed(() => workspace.get(`${thing.value?.place}/pinned`) === true)
 
-function slide(path: string, now: number, by: number) {
+/** Steps from what the plan says, not from the last report: quick steps all count. */
+function slide(path: string, shown: number, by: number) {
+  const now = (workspace.get(path) as number | undefined) ?? shown
   workspace.setAt(path, exact(now + by), `move ${thing.value?.name ?? 'axle'}`, `step-${path}`)
 }
 function turn() {
@@ -76,7 +78,7 @@ function turn() {
 </script>
 
 <template>
-  <section class="plate shrink-0 p-3 md:min-h-40" aria-label="In hand" data-tray :inert="!!workspace.preview">
+  <section class="plate shrink-0 p-3 md:min-h-36" aria-label="In hand" data-tray :inert="!!workspace.preview">
     <div v-if="thing" class="grid grid-cols-[minmax(0,1fr)] gap-3">
       <div class="flex flex-wrap items-end gap-x-3 gap-y-2">
         <h2 class="w-full truncate text-lg font-bold sm:w-28 sm:self-center">

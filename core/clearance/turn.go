@@ -1,0 +1,207 @@
+package clearance
+
+import (
+	"math"
+
+	"zygonos/core/finding"
+	"zygonos/core/norms"
+	"zygonos/core/quantity"
+	"zygonos/core/rig"
+	"zygonos/core/said"
+)
+
+// CodeTurn is the code of the finding on turning.
+const CodeTurn = "clearance.turn"
+
+// WantedTurn is the angle between car and trailer that is asked for, rad: enough
+// to reverse round a corner (practice).
+const WantedTurn = math.Pi / 2
+
+// Figures of the car where they are not told, m: half its width, half its
+// tailgate's.
+const (
+	carHalf  = 0.9
+	gateHalf = 0.65
+	carLong  = 2.0 // of its tail that counts
+)
+
+// Block is an upright box seen from above, m; x behind the ball, y to the right.
+type Block struct {
+	Front, Rear, Left, Right float64
+	Name                     string
+}
+
+// Turn is the first touch when the trailer turns about the ball.
+type Turn struct {
+	Angle float64 // rad; beyond 110° nothing touches
+	By    string  // what of the trailer
+	On    string  // the car or its open tailgate
+}
+
+// mostTurn is the angle up to which is looked, rad.
+const mostTurn = 110 * math.Pi / 180
+
+// FirstTouch turns the trailer's blocks about the ball, to one side (sign 1: its
+// tail to the right), until one of them meets one of the car's.
+// The angle is found in steps of two degrees and then by bisection: things on a
+// trailer are too large to pass through each other in between.
+func FirstTouch(trailer, car []Block, sign float64) Turn {
+	out := Turn{Angle: math.Inf(1)}
+	const step = math.Pi / 90
+	for k := range car {
+		reach := farthest(&car[k])
+		for i := range trailer {
+			if trailer[i].Front >= reach { // stays behind what the car reaches along it
+				continue
+			}
+			touches := func(a float64) bool { return meet(&trailer[i], &car[k], sign*a) }
+			for a := 0.0; a <= min(mostTurn, out.Angle+step); a += step {
+				if !touches(a) {
+					continue
+				}
+				lo, hi := max(0, a-step), a
+				for range 30 {
+					if mid := (lo + hi) / 2; touches(mid) {
+						hi = mid
+					} else {
+						lo = mid
+					}
+				}
+				if hi < out.Angle {
+					out = Turn{hi, trailer[i].Name, car[k].Name}
+				}
+				break
+			}
+		}
+	}
+	return out
+}
+
+// farthest is the most that a block reaches along the turned trailer's axis, at
+// any angle up to mostTurn: max of x·cos φ + |y|·sin φ over its corners.
+func farthest(b *Block) float64 {
+	most := math.Inf(-1)
+	y := max(math.Abs(b.Left), math.Abs(b.Right))
+	for _, x := range []float64{b.Front, b.Rear} {
+		peak := min(math.Atan2(y, x), mostTurn) // of the sinusoid; atan2 lies in (0, π) for y > 0
+		for _, a := range []float64{0, peak, mostTurn} {
+			most = max(most, x*math.Cos(a)+y*math.Sin(a))
+		}
+	}
+	return most
+}
+
+// meet reports whether a block, turned by a about the ball, overlaps one that
+// is not: neither the axes of the one nor of the other part them.
+func meet(moving, still *Block, a float64) bool {
+	sin, cos := math.Sincos(a)
+	corners := func(b *Block) [4][2]float64 {
+		return [4][2]float64{{b.Front, b.Left}, {b.Front, b.Right}, {b.Rear, b.Right}, {b.Rear, b.Left}}
+	}
+	m, s := corners(moving), corners(still)
+	for i, p := range m {
+		m[i] = [2]float64{p[0]*cos - p[1]*sin, p[0]*sin + p[1]*cos}
+	}
+	for _, axis := range [4][2]float64{{1, 0}, {0, 1}, {cos, sin}, {-sin, cos}} {
+		lo1, hi1, lo2, hi2 := math.Inf(1), math.Inf(-1), math.Inf(1), math.Inf(-1)
+		for i := range m {
+			v := m[i][0]*axis[0] + m[i][1]*axis[1]
+			w := s[i][0]*axis[0] + s[i][1]*axis[1]
+			lo1, hi1, lo2, hi2 = min(lo1, v), max(hi1, v), min(lo2, w), max(hi2, w)
+		}
+		if hi1 <= lo2 || hi2 <= lo1 {
+			return false
+		}
+	}
+	return true
+}
+
+// blocks are what turns and what it may meet: low things meet the bumper, tall
+// ones also the open tailgate.
+func blocks(r *rig.Rig, longer float64) (trailer, tall, car, gate []Block) {
+	behind := usualBallBehind
+	if b := r.Vehicle.BallBehind; b != nil {
+		behind = float64(*b)
+	}
+	car = []Block{{-behind - carLong, -behind, -carHalf, carHalf, "car"}}
+	level := math.Inf(1)
+	if g := r.Vehicle.GateReach; g != nil && *g > 0 {
+		gate = []Block{{-behind, -behind + float64(*g), -gateHalf, gateHalf, "open tailgate"}}
+		level = 0
+		if h := r.Vehicle.GateHeight; h != nil {
+			level = float64(*h)
+		}
+	}
+	front, rear := r.Deck()
+	half := r.DeckWidth() / 2
+	add := func(b Block, top float64) {
+		b.Front, b.Rear = b.Front+longer, b.Rear+longer
+		trailer = append(trailer, b)
+		if top > level {
+			tall = append(tall, b)
+		}
+	}
+	side := 0.0
+	if s := r.Trailer.SideHeight; s != nil {
+		side = float64(*s)
+	}
+	add(Block{front, rear, -half, half, "the deck's corner"}, r.DeckHeight()+side)
+	for i := range r.Items {
+		it := &r.Items[i]
+		add(Block{it.Front, it.Rear, it.Left, it.Right, it.Name}, it.Top)
+	}
+	return trailer, tall, car, gate
+}
+
+// Articulate finds the first touch to either side with the drawbar longer by d.
+func Articulate(r *rig.Rig, d float64) Turn {
+	trailer, tall, car, gate := blocks(r, d)
+	best := Turn{Angle: math.Inf(1)}
+	for _, sign := range []float64{-1, 1} {
+		for _, t := range []Turn{FirstTouch(trailer, car, sign), FirstTouch(tall, gate, sign)} {
+			if t.Angle < best.Angle {
+				best = t
+			}
+		}
+	}
+	return best
+}
+
+// turn tells the angle at which the trailer first touches the car and, where it
+// is under the wanted one, how much longer the drawbar would have to be.
+func turn(r *rig.Rig) (finding.Finding, bool) {
+	f := finding.Finding{Code: CodeTurn, Stage: "balance", Scope: r.Scope, Subject: "/trailers/" + r.Scope.Trailer, Title: said.Say("Turning"), Gate: finding.GateCut,
+		Limit: finding.Exactly(quantity.KindAngle, WantedTurn), Source: norms.Practice("car 1.8 m wide at its tail, tailgate 1.3 m, 90° asked for")}
+	if r.Vehicle == nil || r.DeckFront == nil || r.Trailer.DeckLength == nil {
+		return f, false
+	}
+	t := Articulate(r, 0)
+	if math.IsInf(t.Angle, 1) {
+		f.Outcome, f.Figure = finding.Holds, finding.Exactly(quantity.KindAngle, mostTurn)
+		f.Says = said.Say("Turns past % without touching the car.", said.Of(quantity.KindAngle, mostTurn))
+		return f, true
+	}
+	f.Figure = finding.Exactly(quantity.KindAngle, t.Angle)
+	margin := (t.Angle - WantedTurn) / WantedTurn
+	f.Margin = &margin
+	what := said.Name(t.By, "the load")
+	if t.Angle >= WantedTurn-1e-9 {
+		f.Outcome = finding.Holds
+		f.Says = said.Say("Turns to %, then % touches the "+t.On+".", said.Of(quantity.KindAngle, t.Angle), what)
+		return f, true
+	}
+	f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+	f.Says = said.Say("At % % touches the "+t.On+".", said.Of(quantity.KindAngle, t.Angle), what)
+	lo, hi := 0.0, 3.0
+	if Articulate(r, hi).Angle >= WantedTurn {
+		for range 12 {
+			if mid := (lo + hi) / 2; Articulate(r, mid).Angle >= WantedTurn {
+				hi = mid
+			} else {
+				lo = mid
+			}
+		}
+		f.Says = append(f.Says, said.Say(" % longer a {drawbar} lets it turn to %. Mind it when reversing.", said.Length(math.Ceil(hi*100)/100), said.Of(quantity.KindAngle, WantedTurn))...)
+	}
+	return f, true
+}
