@@ -93,6 +93,21 @@ function turn() {
           :options="carriers"
           @chosen="carry"
         />
+        <div class="ml-auto flex gap-1.5">
+          <button class="act min-h-11" @click="turn"><ArrowPathIcon class="size-5" />Turn</button>
+          <button
+            v-if="!thing.part"
+            class="act min-h-11"
+            :aria-pressed="pinned"
+            @click="
+              workspace.setAt(`${thing.place}/pinned`, pinned ? undefined : true, pinned ? 'unpin' : 'pin')
+            "
+          >
+            <component :is="pinned ? LockClosedIcon : LockOpenIcon" class="size-5" />{{
+              pinned ? 'Pinned' : 'Pin'
+            }}
+          </button>
+        </div>
       </div>
       <div class="flex flex-wrap items-end gap-x-5 gap-y-2">
         <div class="flex w-full items-end gap-1.5 sm:w-auto">
@@ -141,33 +156,16 @@ function turn() {
             <ArrowDownIcon class="size-5" />
           </button>
         </div>
-        <div class="ml-auto flex gap-1.5">
-          <button
-            v-if="!thing.part"
-            class="act min-h-11"
-            :class="{ '!bg-deep !text-deep-ink': optional }"
-            :aria-pressed="optional"
-            title="Judged with and without it"
-            @click="
-              workspace.setAt(`${thing.place}/optional`, optional ? undefined : true, 'may stay at home')
-            "
-          >
-            May stay home
-          </button>
-          <button class="act min-h-11" @click="turn"><ArrowPathIcon class="size-5" />Turn</button>
-          <button
-            v-if="!thing.part"
-            class="act min-h-11"
-            :aria-pressed="pinned"
-            @click="
-              workspace.setAt(`${thing.place}/pinned`, pinned ? undefined : true, pinned ? 'unpin' : 'pin')
-            "
-          >
-            <component :is="pinned ? LockClosedIcon : LockOpenIcon" class="size-5" />{{
-              pinned ? 'Pinned' : 'Pin'
-            }}
-          </button>
-        </div>
+        <button
+          v-if="!thing.part"
+          class="act ml-auto min-h-11"
+          :class="{ '!bg-deep !text-deep-ink': optional }"
+          :aria-pressed="optional"
+          title="Judged with and without it"
+          @click="workspace.setAt(`${thing.place}/optional`, optional ? undefined : true, 'may stay at home')"
+        >
+          May stay home
+        </button>
       </div>
     </div>
     <div v-else-if="axle" class="flex flex-wrap items-end gap-2">
