@@ -43,11 +43,11 @@ const mostTurn = 110 * math.Pi / 180
 
 // FirstTouch turns the trailer's blocks about the ball, to one side (sign 1: its
 // tail to the right), until one of them meets one of the car's.
-// The angle is found in steps of two degrees and then by bisection: things on a
+// The angle is found in steps of three degrees and then by bisection: things on a
 // trailer are too large to pass through each other in between.
 func FirstTouch(trailer, car []Block, sign float64) Turn {
 	out := Turn{Angle: math.Inf(1)}
-	const step = math.Pi / 90
+	const step = math.Pi / 60
 	for k := range car {
 		reach := farthest(&car[k])
 		for i := range trailer {
@@ -157,7 +157,7 @@ func blocks(r *rig.Rig, longer float64) (trailer, tall, car, gate []Block) {
 func Articulate(r *rig.Rig, d float64) Turn {
 	trailer, tall, car, gate := blocks(r, d)
 	best := Turn{Angle: math.Inf(1)}
-	for _, sign := range []float64{-1, 1} {
+	for _, sign := range sides(trailer) {
 		for _, t := range []Turn{FirstTouch(trailer, car, sign), FirstTouch(tall, gate, sign)} {
 			if t.Angle < best.Angle {
 				best = t
@@ -165,6 +165,16 @@ func Articulate(r *rig.Rig, d float64) Turn {
 		}
 	}
 	return best
+}
+
+// sides are the ways to turn that differ: one where all stands on the centreline.
+func sides(blocks []Block) []float64 {
+	for i := range blocks {
+		if math.Abs(blocks[i].Left+blocks[i].Right) > 1e-9 {
+			return []float64{-1, 1}
+		}
+	}
+	return []float64{1}
 }
 
 // turn tells the angle at which the trailer first touches the car and, where it

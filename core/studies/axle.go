@@ -375,7 +375,7 @@ func closers(p *plan.Plan, trailer string, best float64, rows []AxleRow) []findi
 
 // axleView draws the stretches as bars over one axis. They are short beside the
 // trailer, so the axis shows where they lie and no more; V is to the same scale,
-// a row a twentieth of the axis.
+// a row a fourteenth of the axis.
 func axleView(a *AxlePlace) *scene.View {
 	from, to := a.Now, a.Now
 	take := func(x float64) { from, to = min(from, x), max(to, x) }
@@ -390,10 +390,10 @@ func axleView(a *AxlePlace) *scene.View {
 	}
 	room := max(0.1, (to-from)*0.25)
 	from, to = from-room, to+room
-	row := (to - from) / 20
+	row := (to - from) / 14
 	bar := row * 0.34
 	name := from - (to-from)*0.42 // the names stand before the axis
-	v := &scene.View{ID: "axle", Title: said.Say("Where the axle may stand"), Min: scene.Point{name, 0}, Max: scene.Point{to, row * (float64(len(a.Rows)) + 1.7)}}
+	v := &scene.View{ID: "axle", Title: said.Say("Where the axle may stand"), Min: scene.Point{name, 0}, Max: scene.Point{to, row * (float64(len(a.Rows)) + 1.9)}}
 	add := func(s ...scene.Shape) { v.Shapes = append(v.Shapes, s...) }
 	bottom := row * float64(len(a.Rows))
 	if c := a.Nominal; c != nil {
@@ -414,9 +414,9 @@ func axleView(a *AxlePlace) *scene.View {
 			add(scene.Rect("axle-sure", "", max(n.From, from), y-bar, min(n.To, to), y+bar))
 		}
 	}
-	add(scene.Line("axle-now", a.Now, 0, a.Now, bottom+0.25*row), scene.Label("axle-word", "middle", a.Now, bottom+0.65*row, said.Say("now %", said.Length(a.Now))))
+	add(scene.Line("axle-now", a.Now, 0, a.Now, bottom+0.25*row), scene.Label("axle-word", "middle", a.Now, bottom+0.6*row, said.Say("now %", said.Length(a.Now))))
 	if a.Best != nil && math.Abs(*a.Best-a.Now) > 0.002 {
-		add(scene.Line("axle-best", *a.Best, 0, *a.Best, bottom+0.95*row), scene.Label("axle-word", "middle", *a.Best, bottom+1.3*row, said.Say("best %", said.Length(*a.Best))))
+		add(scene.Line("axle-best", *a.Best, 0, *a.Best, bottom+1.0*row), scene.Label("axle-word", "middle", *a.Best, bottom+1.4*row, said.Say("best %", said.Length(*a.Best))))
 	}
 	return v
 }

@@ -44,13 +44,21 @@ const apply = (patch: Op[], name: string) => workspace.edit(patch, name)
       <ul v-if="data.fix || data.closes.length" class="no-print mt-2 grid gap-1.5">
         <li v-if="data.fix" class="flex items-center justify-between gap-2">
           <span class="first-letter:uppercase">{{ say(data.fix.name) }}</span>
-          <button class="act !border-deep !text-deep" @click="apply(data.fix.patch, say(data.fix.name))">
+          <button
+            class="act !border-deep !text-deep shrink-0 whitespace-nowrap"
+            @click="apply(data.fix.patch, say(data.fix.name))"
+          >
             Do it
           </button>
         </li>
         <li v-for="(v, i) in data.closes" :key="i" class="flex items-center justify-between gap-2">
           <span class="first-letter:uppercase">{{ say(v.name) }}</span>
-          <button class="act !border-deep !text-deep" @click="apply(v.patch, say(v.name))">Do it</button>
+          <button
+            class="act !border-deep !text-deep shrink-0 whitespace-nowrap"
+            @click="apply(v.patch, say(v.name))"
+          >
+            Do it
+          </button>
         </li>
       </ul>
       <p class="text-soft mt-2 text-sm">

@@ -118,15 +118,17 @@ function typed(what: string, id: string | undefined, mass: number) {
           class="flex items-center justify-between gap-2"
         >
           <span class="first-letter:uppercase">{{ say(v.name) }}</span>
-          <button class="act !border-deep !text-deep" @click="workspace.edit(v.patch as Op[], say(v.name))">
+          <button
+            class="act !border-deep !text-deep shrink-0 whitespace-nowrap"
+            @click="workspace.edit(v.patch as Op[], say(v.name))"
+          >
             Do it
           </button>
         </div>
       </div>
       <p class="text-soft mt-2 text-sm">
         Level, chocked, on firm ground; the scale under the {{ term('coupling') }}, not under the
-        {{ term('jockey wheel') }}. A reading belongs to the load as it stood: move something, and weigh
-        again.
+        {{ term('jockey wheel') }}. A reading belongs to the load as it stands when you type it.
       </p>
     </template>
   </div>
