@@ -62,7 +62,11 @@ test('kept as A, compared, and brought back', async ({ page, hut }) => {
   const panel = page.locator('[data-kept]')
   await panel.getByRole('button', { name: 'Keep this as A' }).click()
   await expect(panel).toContainText('Nothing differs')
-  await page.getByLabel('Checks').getByRole('button', { name: 'Do it' }).first().click() // slide the gravel 170 mm forward
+  await page
+    .getByRole('complementary', { name: 'Checks' })
+    .getByRole('button', { name: 'Do it' })
+    .first()
+    .click() // slide the gravel 170 mm forward
   await settled(page)
   // 640 · 0.17 / 2.85 = 38.2 kg more on the ball, as much less on the axle.
   await expect(panel.getByRole('row', { name: /^Noseweight 22/ })).toContainText('+38 kg')

@@ -260,7 +260,7 @@ func TestStudies(t *testing.T) {
 	body := `{"trailer":"grey-flatbed","outing":"boat-day","back":true,"plan":` + hut(t) + `}`
 	for path, want := range map[string]string{
 		"/api/compare": `"candidates":[{"id":"grey-flatbed"`, "/api/tows": `"vehicle":"crew-pickup"`, "/api/buy": `"growth":[{`,
-		"/api/comparison.csv": "name,comes,chosen",
+		"/api/comparison.csv": "name,comes,chosen", "/api/axle": `"rows":[{"outing":"gravel-day"`, "/api/scales": `"expect":[{"what":"ball"`,
 	} {
 		code, _, text := c.do("POST", path, body)
 		if code != 200 || !strings.Contains(text, want) {

@@ -132,14 +132,14 @@ func Margins(r *rig.Rig, sure bool) (low, high float64) {
 	return low, high
 }
 
-// Misses reports whether the nominal ball load lies outside its window.
+// Misses reports whether the nominal ball load lies outside its window or over
+// the lowest limit on it.
 func Misses(r *rig.Rig) bool {
-	w := window(r)
-	if w == nil || r.Bears == nil || r.Bears.Share == nil {
+	if r.Bears == nil || r.Bears.Share == nil {
 		return false
 	}
-	b := r.Bears.Ball.Nominal
-	return quantity.Exceeds(w.Low, b) || quantity.Exceeds(b, r.School.High*r.Bears.Mass.Nominal)
+	low, high := Margins(r, false)
+	return low < -1e-9 || high < -1e-9
 }
 
 func ballWindow(r *rig.Rig, w *Window) finding.Finding {

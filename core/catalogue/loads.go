@@ -92,7 +92,7 @@ var Loads = []LoadKind{
 	wheels("tractor-loader", "compact tractor with loader", 800, 1600, 3.9, 1.4, 2.2, 0.42, 0.55, 0.33, Rolls{1.4, 1.6, 1.05, 0.25}),
 	wheels("golf-cart", "golf cart", 300, 550, 2.4, 1.2, 1.8, 0.5, 0.6, 0.32, Rolls{0.4, 1.65, 0.9, 0.11}),
 	wheels("car-small", "small car", 700, 1200, 3.7, 1.65, 1.45, 0.38, 0.48, 0.36, Rolls{0.7, 2.4, 1.4, 0.13}),
-	wheels("excavator", "micro excavator", 750, 1200, 2.8, 0.95, 2.2, 0.45, 0.6, 0.35, Rolls{0.6, 1.0, 0.7, 0.15}),
+	wheels("excavator", "micro excavator", 750, 1200, 2.8, 0.95, 2.2, 0.35, 0.55, 0.35, Rolls{0.6, 1.0, 0.7, 0.15}),
 
 	box("sheets", "sheet goods", "building", 5, 900, 2.44, 1.22, 0.1),
 	box("timber", "timber pack", "building", 20, 900, 3.6, 0.6, 0.3),

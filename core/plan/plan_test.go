@@ -271,3 +271,83 @@ func FuzzRead(f *testing.F) {
 		}
 	})
 }
+
+// A layout is as it stood when neither axle, parts nor places differ; pins and
+// what may stay at home make no difference.
+func TestLayoutIs(t *testing.T) {
+	at := quantity.Length(2.8)
+	other := quantity.Length(2.9)
+	base := func() plan.Layout {
+		return plan.Layout{AxleAt: &at, Parts: map[string]plan.PartOn{"r": {At: plan.Spot{Back: 1}}}, Placements: map[string]plan.Placement{"a": {On: plan.OnDeck, At: plan.Spot{Back: 0.5}}}}
+	}
+	same := func() *plan.Stood {
+		l := base()
+		v := at
+		return &plan.Stood{AxleAt: &v, Parts: l.Parts, Placements: l.Placements}
+	}
+	l := base()
+	if !l.Is(nil) || !l.Is(same()) {
+		t.Error("as it stood, and told otherwise")
+	}
+	p := l.Placements["a"]
+	p.Pinned, p.Optional = true, true
+	l.Placements["a"] = p
+	if !l.Is(same()) {
+		t.Error("a pin moves nothing")
+	}
+	for name, change := range map[string]func(*plan.Layout){
+		"axle":       func(l *plan.Layout) { l.AxleAt = &other },
+		"axle unset": func(l *plan.Layout) { l.AxleAt = nil },
+		"part":       func(l *plan.Layout) { l.Parts = nil },
+		"moved": func(l *plan.Layout) {
+			l.Placements = map[string]plan.Placement{"a": {On: plan.OnDeck, At: plan.Spot{Back: 0.51}}}
+		},
+		"turned": func(l *plan.Layout) {
+			l.Placements = map[string]plan.Placement{"a": {On: plan.OnDeck, At: plan.Spot{Back: 0.5}, Turn: 90}}
+		},
+		"left at home": func(l *plan.Layout) { l.Placements = map[string]plan.Placement{} },
+	} {
+		l := base()
+		change(&l)
+		if l.Is(same()) {
+			t.Errorf("%s: told as it stood", name)
+		}
+	}
+}
+
+func TestVolumeRange(t *testing.T) {
+	half := 0.5
+	d := quantity.Volume(0.02)
+	for _, c := range []struct {
+		e         plan.VolumeEstimate
+		low, high float64
+	}{
+		{plan.VolumeEstimate{Value: 2, How: plan.Weighed}, 1.9, 2.1},
+		{plan.VolumeEstimate{Value: 2, How: plan.Guessed}, 1.5, 2.5},
+		{plan.VolumeEstimate{Value: 2, How: "by eye"}, 1.5, 2.5},
+		{plan.VolumeEstimate{Value: 2, How: plan.Plate, PlusMinus: &d}, 1.98, 2.02},
+		{plan.VolumeEstimate{Value: 2, How: plan.Plate, Relative: &half}, 1, 3},
+		{plan.VolumeEstimate{Value: 0.01, PlusMinus: &d}, 0, 0.03},
+	} {
+		if r := c.e.Range(); math.Abs(r.Low-c.low) > 1e-12 || math.Abs(r.High-c.high) > 1e-12 || r.Nominal != float64(c.e.Value) {
+			t.Errorf("%+v: %+v", c.e, r)
+		}
+	}
+}
+
+// A reading's own layout is cleaned as the layout is.
+func TestCleanStood(t *testing.T) {
+	p, _ := demoPlan(t, "skarrow-hut")
+	bad, err := plan.Apply(p, []finding.Op{{Op: "add", Path: "/outings/boat-day/layouts/grey-flatbed/readings", Value: map[string]any{
+		"r": map[string]any{"order": 1, "what": "left", "mass": 200, "stood": map[string]any{"placements": map[string]any{"ghost": map[string]any{"on": "deck", "at": map[string]any{"back": 0}}}}}}}})
+	if err != nil {
+		t.Fatal(err)
+	}
+	problems := plan.Clean(bad)
+	if len(problems) != 1 || !strings.HasSuffix(problems[0].Path, "/readings/r/stood/placements/ghost") {
+		t.Errorf("%v", problems)
+	}
+	if len(bad.Outings["boat-day"].Layouts["grey-flatbed"].Readings["r"].Stood.Placements) != 0 {
+		t.Error("the ghost stands")
+	}
+}

@@ -86,3 +86,44 @@ func TestCheck(t *testing.T) {
 		}
 	}
 }
+
+// A higher load, a narrower track and a heavier ball share each lower the
+// acceleration at which a wheel lifts or leave it; braking by the trailer's own
+// wheels presses harder than by the car's.
+func TestTrends(t *testing.T) {
+	for h := 0.5; h < 1.5; h += 0.1 {
+		for share := 0.0; share < 0.2; share += 0.04 {
+			now := stance.WheelLift(1.6, share, h, 0.45)
+			if higher := stance.WheelLift(1.6, share, h+0.05, 0.45); higher >= now {
+				t.Errorf("h %v: %v, higher %v", h, now, higher)
+			}
+			if narrow := stance.WheelLift(1.5, share, h, 0.45); narrow >= now {
+				t.Errorf("narrower: %v of %v", narrow, now)
+			}
+			if h > 0.45 {
+				if more := stance.WheelLift(1.6, share+0.02, h, 0.45); more >= now {
+					t.Errorf("more on the ball: %v of %v at %v", more, now, h)
+				}
+			}
+			own, car := stance.BrakingLoad(60, 650, h, 0.45, 2.5, 0.5, true), stance.BrakingLoad(60, 650, h, 0.45, 2.5, 0.5, false)
+			if math.Abs(own-car-650*0.5*0.45/2.5) > 1e-9 {
+				t.Errorf("own %v, car %v", own, car)
+			}
+		}
+	}
+}
+
+// Nothing is told of heights that are not known.
+func TestUnknown(t *testing.T) {
+	r := rig.Resolve(sample.Plan(t), "t", "o")
+	if h := stance.CentreHeight(r); h != nil {
+		t.Errorf("no deck height, and the centre at %v", *h)
+	}
+	fs := stance.Check(r)
+	if len(fs) != 1 || fs[0].Code != stance.CodeYard {
+		t.Errorf("%d findings", len(fs))
+	}
+	if fs := stance.Check(rig.Resolve(sample.Plan(t, "/loads/crate/mass", "-", "/loads/crate/kind", "-"), "t", "o")); len(fs) != 0 {
+		t.Errorf("no weight, and %d findings", len(fs))
+	}
+}

@@ -8,6 +8,7 @@ import (
 	"zygonos/core/finding"
 	"zygonos/core/internal/sample"
 	"zygonos/core/plan"
+	"zygonos/core/quantity"
 	"zygonos/core/rig"
 	"zygonos/core/towing"
 )
@@ -192,5 +193,38 @@ func TestTyreText(t *testing.T) {
 	f := sample.Find(t, res.Findings, towing.CodeLink+"tyres")
 	if f.Limit == nil || f.Limit.Value != 670 || f.Subject != "/trailers/t/tyreText" {
 		t.Errorf("limit %+v of %s", f.Limit, f.Subject)
+	}
+}
+
+// A heap on a flat deck has no sides to lean on: 1.0 m³ of wet sand on 2.5 × 1.4 m
+// at 37.5° peaks at 0.7·tan 37.5° = 0.537 m with 1.4²·(3·2.5 − 1.4)/12·0.76733 =
+// 0.7645 m³; the rest does not stay on.
+func TestHeapedFill(t *testing.T) {
+	_, res := checked(t, "/loads/crate/mass", "-", "/loads/crate/size", `{}`, "/loads/crate/centre", `{}`, sample.Crate+"/at/back", `0`,
+		"/loads/crate/bulk", `{"material":"sand","by":"volume","volume":{"value":1,"plusMinus":0,"how":"weighed"},"wet":"wet"}`,
+		"/trailers/t/label/value", `5000`, "/trailers/t/axleRating", `5000`, "/trailers/t/tyreRating", `5000`, "/trailers/t/couplingRating", `5000`,
+		"/towVehicles/car/towUnbraked", `5000`, "/towVehicles/car/kerb/value", `9000`, "/towVehicles/car/gross", `20000`, "/towVehicles/car/train", `30000`,
+		"/towVehicles/car/hitchTow", `5000`, "/towVehicles/car/ballRating", `5000`, "/towVehicles/car/ballLimit", `900`, "/towVehicles/car/hitchBall", `900`, "/towVehicles/car/rearLimit", `9000`)
+	f := res.Fills[0]
+	tan := math.Tan(37.5 * math.Pi / 180)
+	most := 1.4 * 1.4 * (3*2.5 - 1.4) / 12 * tan
+	if math.Abs(f.Spills-(1-most)) > 1e-9 || !f.Wet.Full || math.Abs(f.Wet.Depth-0.7*tan) > 1e-9 || math.Abs(f.Wet.Volume-most) > 1e-9 {
+		t.Errorf("%+v", f)
+	}
+	if f.Level != nil {
+		t.Error("without sides there is no level fill")
+	}
+	o := sample.Find(t, res.Findings, towing.CodeFill)
+	if s := o.Says.Text(quantity.Locale{Units: quantity.Metric, Region: quantity.UK}); !strings.Contains(s, "0.24 m³ will not stay on") {
+		t.Errorf("%q", s)
+	}
+}
+
+// Nothing is left: it says so and does not divide by nought.
+func TestFillWithoutRoom(t *testing.T) {
+	p, res := checked(t, append(gravel, "/loads/crate/bulk", `{"material":"gravel","by":"volume","volume":{"value":0.2,"how":"weighed"},"heap":{"value":1,"how":"guessed"}}`, "/trailers/t/label/value", `200`)...)
+	f := sample.Find(t, res.Findings, towing.CodeFill)
+	if f.Outcome != finding.Fails || !strings.Contains(f.Says.Text(p.Locale()), "No room for Crate") || res.Fills[0].Wet.Trips != 0 {
+		t.Errorf("%s %q %+v", f.Outcome, f.Says.Text(p.Locale()), res.Fills[0])
 	}
 }
