@@ -28,6 +28,7 @@ var Fittings = []Fitting{
 	{ID: "ramps", Name: "pair of ramps", Low: 12, High: 40, Length: 1.8, Width: 0.6, Height: 0.12, Where: "deck", Hours: 1},
 	{ID: "ramp-gate", Name: "ramp gate, upright at the tail", Low: 35, High: 90, Length: 0.1, Width: 1.2, Height: 1.2, Where: "tail", Hours: 4},
 	{ID: "rack", Name: "boat or board rack", Low: 20, High: 60, Length: 1.6, Width: 1.3, Height: 1.1, Where: "deck", Hours: 10, Open: true},
+	{ID: "mudguards", Name: "pair of mudguards", Low: 3, High: 10, Length: 0.9, Width: 1.7, Height: 0.35, Where: "deck", Hours: 1.5, Open: true},
 	{ID: "winch", Name: "winch on its post", Low: 8, High: 25, Length: 0.3, Width: 0.3, Height: 0.5, Where: "drawbar", Hours: 1},
 }
 

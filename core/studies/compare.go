@@ -80,6 +80,8 @@ type CandidateOuting struct {
 	TyreSpeed finding.Outcome  `json:"tyreSpeed,omitempty"` // against the outing's speed
 	BallSize  finding.Outcome  `json:"ballSize,omitempty"`  // ball and coupling match
 	Rear      *finding.Measure `json:"rear,omitempty"`      // load beyond the tail
+	Side      *finding.Measure `json:"side,omitempty"`      // load beyond the side
+	SideState finding.Outcome  `json:"sideState,omitempty"` // against the region's rule
 	Gap       *finding.Measure `json:"gap,omitempty"`       // to the car
 	Laid      bool             `json:"laid,omitempty"`      // the places were assumed
 }
@@ -310,6 +312,8 @@ func outingOf(p *plan.Plan, rep *review.Report, trailer, outing string) Candidat
 			co.BallSize = f.Outcome
 		case clearance.CodeRear:
 			co.Rear = f.Figure
+		case clearance.CodeSide:
+			co.Side, co.SideState = f.Figure, f.Outcome
 		case clearance.CodeCar:
 			co.Gap = f.Figure
 		}

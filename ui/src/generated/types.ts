@@ -882,6 +882,8 @@ export interface CandidateOuting {
   tyreSpeed?: string;
   ballSize?: string;
   rear?: Measure;
+  side?: Measure;
+  sideState?: string;
   gap?: Measure;
   laid?: boolean;
 }

@@ -175,6 +175,12 @@ const gap = (o: CandidateOuting) => o.gap && o.gap.value < 0.6
               <span v-if="outingOf(c, o.id)!.rear" class="text-soft block"
                 >{{ nominal(outingOf(c, o.id)!.rear) }} beyond the tail</span
               >
+              <span
+                v-if="outingOf(c, o.id)!.side"
+                class="block"
+                :class="outingOf(c, o.id)!.sideState === 'fails' ? 'text-fails font-semibold' : 'text-soft'"
+                >{{ nominal(outingOf(c, o.id)!.side) }} beyond the side</span
+              >
               <span v-if="gap(outingOf(c, o.id)!)" class="block"
                 >{{ nominal(outingOf(c, o.id)!.gap) }} to the car</span
               >
