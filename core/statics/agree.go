@@ -3,6 +3,7 @@ package statics
 import (
 	"errors"
 	"math"
+	"slices"
 
 	"gonum.org/v1/gonum/mat"
 	"gonum.org/v1/gonum/optimize/convex/lp"
@@ -82,6 +83,12 @@ func (b *Beam) Expect(r Reading) quantity.Range[float64] {
 // ErrDisagree says that no masses within the guesses agree with all readings.
 var ErrDisagree = errors.New("statics: the readings do not agree with the guesses")
 
+// MaxDoubts is how many terms in doubt the programmes take at once.
+const MaxDoubts = 40
+
+// ErrTooMany says that more than MaxDoubts terms are in doubt.
+var ErrTooMany = errors.New("statics: too many guesses at once")
+
 // Agree gives each amount's range over all that agrees with the readings: for
 // some place within its doubt, Σ cᵢpᵢ lies within the reading's tolerance. Each
 // end is a linear programme, so exact; a programme that cannot be solved
@@ -93,6 +100,9 @@ func (b *Beam) Agree(readings []Reading) ([]quantity.Range[float64], error) {
 	out := make([]quantity.Range[float64], len(b.Terms))
 	for i := range b.Terms {
 		out[i] = b.Terms[i].Amount
+	}
+	if len(p.free) > MaxDoubts {
+		return out, ErrTooMany
 	}
 	if ok, err := p.feasible(); err == nil && !ok {
 		return out, ErrDisagree
@@ -125,6 +135,9 @@ func (b *Beam) AgreeShare(readings []Reading) (quantity.Range[float64], error) {
 	}
 	out := *before.Share
 	p := b.programme(readings)
+	if len(p.free) > MaxDoubts {
+		return out, ErrTooMany
+	}
 	if ok, err := p.feasible(); err != nil || !ok || len(p.free) == 0 {
 		return out, err
 	}
@@ -223,9 +236,21 @@ func (b *Beam) Suspects(readings []Reading) map[int]quantity.Range[float64] {
 		free := *b
 		free.Terms = append([]Term(nil), b.Terms...)
 		free.Terms[i].Amount.Low, free.Terms[i].Amount.High = 0, 20*math.Max(100, b.Terms[i].Amount.High)
-		if got, err := free.Agree(readings); err == nil {
-			out[i] = got[i]
+		p := free.programme(readings)
+		if len(p.free) > MaxDoubts+1 {
+			return out
 		}
+		v := slices.Index(p.free, i)
+		least, err := p.extreme(v, 1)
+		if err != nil {
+			continue
+		}
+		most, err := p.extreme(v, -1)
+		if err != nil {
+			continue
+		}
+		low, high := least, math.Max(least, -most)
+		out[i] = quantity.Range[float64]{Nominal: (low + high) / 2, Low: low, High: high}
 	}
 	return out
 }

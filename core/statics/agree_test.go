@@ -147,3 +147,21 @@ func BenchmarkAgree(b *testing.B) {
 		}
 	}
 }
+
+// More guesses than the programmes take are told, not waited for.
+func TestAgreeTooMany(t *testing.T) {
+	b := Beam{Axle: exact(2.5)}
+	for range MaxDoubts + 1 {
+		b.Terms = append(b.Terms, Term{InMass: 1, Amount: between(5, 4, 6), Arm: exact(2)})
+	}
+	rs := []Reading{{Scale: ScaleWhole, Range: between(200, 199, 201)}}
+	if _, err := b.Agree(rs); !errors.Is(err, ErrTooMany) {
+		t.Errorf("got %v", err)
+	}
+	if _, err := b.AgreeShare(rs); !errors.Is(err, ErrTooMany) {
+		t.Errorf("got %v", err)
+	}
+	if s := b.Suspects(rs); len(s) > MaxDoubts+1 {
+		t.Errorf("%d suspects", len(s))
+	}
+}

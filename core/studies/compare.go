@@ -132,7 +132,7 @@ func Compare(p *plan.Plan, q review.Request, back bool) *Comparison {
 			v.Handles = nil
 			c.View = &v
 		}
-		if back && c.Outcome == finding.Fails {
+		if back && len(trailers) <= mostBrought && c.Outcome == finding.Fails {
 			c.Back = bringBack(laid, &c, outings)
 		}
 		out.Candidates[i] = c
@@ -146,6 +146,9 @@ func Compare(p *plan.Plan, q review.Request, back bool) *Comparison {
 	sameScale(out.Candidates)
 	return out
 }
+
+// mostBrought is the number of candidates up to which the way back is looked for.
+const mostBrought = 60
 
 // each does n independent things on all processors; the order of what comes
 // out is the caller's, so that the same plan gives the same answer.

@@ -90,6 +90,10 @@ func ReadScales(p *plan.Plan, q review.Request) *Scales {
 		return out
 	}
 	amounts, err := r.Beam.Agree(readings)
+	if errors.Is(err, statics.ErrTooMany) {
+		out.Says = said.Say("More than % guesses at once: weigh some loads alone first.", said.Count(statics.MaxDoubts))
+		return out
+	}
 	if errors.Is(err, statics.ErrDisagree) {
 		out.disagree(r, readings)
 		return out
