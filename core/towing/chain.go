@@ -555,10 +555,7 @@ func payload(r *rig.Rig, all []*link) (*Payload, finding.Finding) {
 	if known {
 		by, name = ruling.id, ruling.name
 	}
-	own := r.Trailer.NoPlate || slices.ContainsFunc(all, func(k *link) bool { return k.id == "gross" && k.known() })
-	open := slices.ContainsFunc(all, func(k *link) bool {
-		return k.essential && !(k.known() && (k.alternative == nil || k.alternative.known()))
-	})
+	own, open := told(r, all)
 	if !known || !own && best >= 0 {
 		f.Outcome = finding.Unknown
 		f.Needs = append([]finding.Need{{Path: all[0].path, Says: all[0].name, Where: all[0].where}}, r.Needs...)
@@ -588,6 +585,16 @@ func payload(r *rig.Rig, all []*link) (*Payload, finding.Finding) {
 	}
 	f.HasWork, f.Work = true, func() []finding.Step { return payloadSteps(r, all, x, l, best) }
 	return p, f
+}
+
+// told reports whether the trailer's own rating is known, or there is none to
+// know, and whether any essential rating is still open.
+func told(r *rig.Rig, all []*link) (own, open bool) {
+	own = r.Trailer.NoPlate || slices.ContainsFunc(all, func(k *link) bool { return k.id == "gross" && k.known() })
+	open = slices.ContainsFunc(all, func(k *link) bool {
+		return k.essential && !(k.known() && (k.alternative == nil || k.alternative.known()))
+	})
+	return own, open
 }
 
 // room is what may be added x behind the ball until a known rating is full, by

@@ -27,6 +27,7 @@ type Fill struct {
 	Side    float64          `json:"side"`   // height of the sides, m
 	Level   *finding.Measure `json:"level"`  // kg, level with the sides, from dry to wet
 	Spills  float64          `json:"spills"` // m³ that find no room
+	Open    bool             `json:"open"`   // ratings that are not known yet may allow less
 }
 
 // FillLine is the line up to which one may fill.
@@ -39,6 +40,7 @@ type FillLine struct {
 
 // fills judges every load of loose material.
 func fills(r *rig.Rig, all []*link) (out []Fill, fs []finding.Finding) {
+	own, open := told(r, all)
 	for i := range r.Items {
 		it := &r.Items[i]
 		if it.Lot == nil || it.Load.Bulk == nil || it.Lot.Mass == nil || it.Lot.Volume.Nominal <= 0 {
@@ -53,7 +55,7 @@ func fills(r *rig.Rig, all []*link) (out []Fill, fs []finding.Finding) {
 		allowed := math.Max(0, it.Lot.Mass.Nominal+left)
 		foot := goods.Footprint(it.Load, r.Bed())
 		fill := Fill{Load: it.Path, Name: it.Name, Mass: finding.Of(quantity.KindMass, *it.Lot.Mass), Volume: finding.Of(quantity.KindVolume, it.Lot.Volume),
-			Allowed: finding.Exactly(quantity.KindMass, allowed), By: ruling.name, Side: foot.Side, Spills: it.Lot.Spills}
+			Allowed: finding.Exactly(quantity.KindMass, allowed), By: ruling.name, Side: foot.Side, Spills: it.Lot.Spills, Open: open}
 		slope := goods.Tan((m.ReposeLow + m.ReposeHigh) / 2)
 		line := func(density float64) FillLine {
 			box := foot.Length * foot.Width * foot.Side
@@ -83,12 +85,12 @@ func fills(r *rig.Rig, all []*link) (out []Fill, fs []finding.Finding) {
 			fill.Level = finding.Of(quantity.KindMass, span{Nominal: v * (low + high) / 2, Low: v * low, High: v * high})
 		}
 		out = append(out, fill)
-		fs = append(fs, fillFinding(r, it, &fill, &m, allowed))
+		fs = append(fs, fillFinding(r, it, &fill, &m, allowed, own, all))
 	}
 	return out, fs
 }
 
-func fillFinding(r *rig.Rig, it *rig.Item, fill *Fill, m *catalogue.Material, allowed float64) finding.Finding {
+func fillFinding(r *rig.Rig, it *rig.Item, fill *Fill, m *catalogue.Material, allowed float64, own bool, all []*link) finding.Finding {
 	f := finding.Finding{Code: CodeFill, Stage: "job", Scope: r.Scope, Gate: finding.GateGo, Subject: it.Path, Title: said.Say("%", said.Name(it.Name, "Loose material")),
 		Figure: fill.Mass, Limit: fill.Allowed, Source: &catalogue.MaterialSource}
 	name := said.Name(it.Name, "Loose material")
@@ -101,6 +103,13 @@ func fillFinding(r *rig.Rig, it *rig.Item, fill *Fill, m *catalogue.Material, al
 	if allowed > 0 {
 		margin := (allowed - it.Lot.Mass.Nominal) / allowed
 		f.Margin = &margin
+	}
+	if !own && f.Outcome != finding.Fails {
+		// The other ratings bound it; the trailer's own may allow less.
+		f.Outcome, f.Tight, f.Margin = finding.Unknown, "", nil
+		f.Needs = []finding.Need{{Path: all[0].path, Says: all[0].name, Where: all[0].where}}
+		f.Says = said.Say("How much of % may go is not known: it takes the trailer's rating. The others bound it at %.", name, said.Mass(allowed))
+		return f
 	}
 	upTo := said.Say("Fill to %, "+wetter+".", said.Length(line.Depth))
 	switch {
@@ -119,6 +128,9 @@ func fillFinding(r *rig.Rig, it *rig.Item, fill *Fill, m *catalogue.Material, al
 	}
 	if line.Trips > 1 {
 		f.Says = append(f.Says, said.Say(" The whole heap takes % trips.", said.Count(line.Trips))...)
+	}
+	if fill.Open {
+		f.Says = append(f.Says, said.Piece{Text: " Ratings not known yet may allow less."})
 	}
 	if fill.Spills > 1e-6 {
 		f.Says = append(f.Says, said.Say(" % will not stay on.", said.Of(quantity.KindVolume, fill.Spills))...)

@@ -228,3 +228,19 @@ func TestFillWithoutRoom(t *testing.T) {
 		t.Errorf("%s %q %+v", f.Outcome, f.Says.Text(p.Locale()), res.Fills[0])
 	}
 }
+
+// Without the trailer's own rating how much may go is not known, only bounded;
+// with another essential rating open it says so.
+func TestFillNotKnown(t *testing.T) {
+	bulk := `{"material":"gravel","by":"volume","wet":"dry","volume":{"value":0.2,"plusMinus":0,"how":"weighed"}}`
+	p, res := checked(t, append(gravel, "/loads/crate/bulk", bulk, "/trailers/t/label", "-")...)
+	f := sample.Find(t, res.Findings, towing.CodeFill)
+	if f.Outcome != finding.Unknown || len(f.Needs) != 1 || !strings.Contains(f.Says.Text(p.Locale()), "bound it at 450 kg") {
+		t.Errorf("%s %q", f.Outcome, f.Says.Text(p.Locale()))
+	}
+	p, res = checked(t, append(gravel, "/loads/crate/bulk", bulk, "/trailers/t/axleRating", "-")...)
+	f = sample.Find(t, res.Findings, towing.CodeFill)
+	if f.Outcome != finding.Holds || !strings.Contains(f.Says.Text(p.Locale()), "may allow less") || !res.Fills[0].Open {
+		t.Errorf("%s %q", f.Outcome, f.Says.Text(p.Locale()))
+	}
+}

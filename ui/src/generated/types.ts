@@ -617,6 +617,7 @@ export interface Fill {
   side: number;
   level: Measure;
   spills: number;
+  open: boolean;
 }
 export interface FillLine {
   depth: number;

@@ -31,6 +31,7 @@ const y = (depth: number) => 100 - (depth / top.value) * 100
       {{ nominal(fill.allowed) }} may go. Fill to {{ print('length', fill.dry.depth) }} dry,
       {{ print('length', fill.wet.depth) }} wet.
     </p>
+    <p v-if="fill.open" class="text-unknown font-semibold">Ratings not known yet may allow less.</p>
     <p class="text-soft text-sm">
       Then it is full: {{ say(fill.by) }}. Planned: {{ measure(fill.mass) }}.
       <template v-if="fill.level"> Level with the sides: {{ measure(fill.level) }}.</template>
