@@ -167,6 +167,28 @@ func Articulate(r *rig.Rig, d float64) Turn {
 	return best
 }
 
+// clears reports whether, with the drawbar longer by d, nothing touches up to the
+// wanted angle.
+func clears(r *rig.Rig, d float64) bool {
+	trailer, tall, car, gate := blocks(r, d)
+	for _, pair := range [2][2][]Block{{trailer, car}, {tall, gate}} {
+		for k := range pair[1] {
+			reach := farthest(&pair[1][k])
+			for i := range pair[0] {
+				if pair[0][i].Front >= reach {
+					continue
+				}
+				for a := WantedTurn; a >= 0; a -= math.Pi / 60 {
+					if meet(&pair[0][i], &pair[1][k], a) || meet(&pair[0][i], &pair[1][k], -a) {
+						return false
+					}
+				}
+			}
+		}
+	}
+	return true
+}
+
 // sides are the ways to turn that differ: one where all stands on the centreline.
 func sides(blocks []Block) []float64 {
 	for i := range blocks {
@@ -203,9 +225,9 @@ func turn(r *rig.Rig) (finding.Finding, bool) {
 	f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	f.Says = said.Say("At % % touches the "+t.On+".", said.Of(quantity.KindAngle, t.Angle), what)
 	lo, hi := 0.0, 3.0
-	if Articulate(r, hi).Angle >= WantedTurn {
-		for range 12 {
-			if mid := (lo + hi) / 2; Articulate(r, mid).Angle >= WantedTurn {
+	if clears(r, hi) {
+		for range 9 { // to 6 mm
+			if mid := (lo + hi) / 2; clears(r, mid) {
 				hi = mid
 			} else {
 				lo = mid

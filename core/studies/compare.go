@@ -2,9 +2,11 @@ package studies
 
 import (
 	"cmp"
+	"maps"
 	"math"
 	"runtime"
 	"slices"
+	"strings"
 	"sync"
 	"sync/atomic"
 
@@ -172,48 +174,47 @@ type laying struct {
 	slid    map[[2]string]float64   // how far all was slid into the ball window, m
 }
 
-// layAll puts every outing's loads on every trailer, in two patches: the places,
-// then the slides into the ball window, also of places that the owner gave but
-// that miss it. Where a trailer stands is its own; how its load is slid is not
+// layAll puts every outing's loads on every trailer: the places, then the slides
+// into the ball window, also of places that the owner gave but that miss it. The
+// plan that it gives is p with the patches applied. Where a trailer stands is its own; how its load is slid is not
 // what it is judged by.
 func layAll(p *plan.Plan, trailers, outings []string) (*plan.Plan, laying) {
 	l := laying{map[string][]finding.Op{}, map[[2]string]bool{}, map[[2]string]float64{}}
-	var all []finding.Op
 	for _, t := range trailers {
+		var places, slides []finding.Op
 		for _, o := range outings {
-			if ops := Lay(p, t, o); len(ops) > 0 {
-				l.patch[t], all = append(l.patch[t], ops...), append(all, ops...)
-				l.assumed[[2]string{t, o}] = true
+			at := [2]string{t, o}
+			layout, ops := lay(p, t, o)
+			if len(ops) > 0 {
+				places = append(places, ops...)
+				l.assumed[at] = true
+				p = withLayout(p, t, o, layout)
 			}
-		}
-	}
-	placed := p
-	if len(all) > 0 {
-		var err error
-		if placed, err = plan.Apply(p, all); err != nil || len(plan.Clean(placed)) > 0 {
-			return p, laying{patch: map[string][]finding.Op{}}
-		}
-	}
-	var slides []finding.Op
-	for _, t := range trailers {
-		for _, o := range outings {
-			r := rig.Resolve(placed, t, o)
-			if r == nil || !l.assumed[[2]string{t, o}] && !balance.Misses(r) {
+			r := rig.Resolve(p, t, o)
+			if r == nil || !l.assumed[at] && !balance.Misses(r) {
 				continue
 			}
 			if d, ops, reached := Shift(r); reached && math.Abs(d) > 0.005 {
-				l.patch[t], slides = append(l.patch[t], ops...), append(slides, ops...)
-				l.slid[[2]string{t, o}] = d
+				slides = append(slides, ops...)
+				l.slid[at] = d
+				p = withLayout(p, t, o, slid(layout, r, ops))
 			}
 		}
+		l.patch[t] = append(places, slides...)
 	}
-	if len(slides) == 0 {
-		return placed, l
+	return p, l
+}
+
+// slid is the layout with the places that a slide writes.
+func slid(l plan.Layout, r *rig.Rig, ops []finding.Op) plan.Layout {
+	l.Placements = maps.Clone(l.Placements)
+	for _, op := range ops {
+		id := strings.TrimSuffix(strings.TrimPrefix(op.Path, r.LayoutPath("/placements/")), "/at/back")
+		pl := l.Placements[id]
+		pl.At.Back = quantity.Length(op.Value.(float64))
+		l.Placements[id] = pl
 	}
-	if slid, err := plan.Apply(placed, slides); err == nil && len(plan.Clean(slid)) == 0 {
-		placed = slid
-	}
-	return placed, l
+	return l
 }
 
 // judged holds one trailer against every outing and want.

@@ -28,10 +28,16 @@ func LoadsOf(p *plan.Plan, outing string) []string {
 // have no place yet, as they stand on the trailer where most of them do, kept
 // within the deck. It is empty where every load has its place.
 func Lay(p *plan.Plan, trailer, outing string) []finding.Op {
+	_, ops := lay(p, trailer, outing)
+	return ops
+}
+
+// lay gives the laid layout too.
+func lay(p *plan.Plan, trailer, outing string) (plan.Layout, []finding.Op) {
 	own := p.Outings[outing].Layouts[trailer]
 	missing := slices.DeleteFunc(LoadsOf(p, outing), func(id string) bool { _, ok := own.Placements[id]; return ok })
 	if len(missing) == 0 {
-		return nil
+		return own, nil
 	}
 	from := reference(p, outing, trailer)
 	pattern := p.Outings[outing].Layouts[from]
@@ -58,16 +64,7 @@ func Lay(p *plan.Plan, trailer, outing string) []finding.Op {
 		next.Placements[id] = pl
 	}
 	// Keep each within the new deck.
-	trial := *p
-	trial.Outings = maps.Clone(p.Outings)
-	o := trial.Outings[outing]
-	o.Layouts = maps.Clone(o.Layouts)
-	if o.Layouts == nil {
-		o.Layouts = map[string]plan.Layout{}
-	}
-	o.Layouts[trailer] = next
-	trial.Outings[outing] = o
-	r := rig.Resolve(&trial, trailer, outing)
+	r := rig.Resolve(withLayout(p, trailer, outing, next), trailer, outing)
 	for i := range r.Items {
 		it := &r.Items[i]
 		if it.Part || !it.OnDeck || !slices.Contains(missing, it.ID) {
@@ -79,13 +76,13 @@ func Lay(p *plan.Plan, trailer, outing string) []finding.Op {
 		next.Placements[it.ID] = pl
 	}
 	if own.Placements == nil && own.Parts == nil && own.Readings == nil && own.AxleAt == nil {
-		return []finding.Op{{Op: "add", Path: "/outings/" + outing + "/layouts/" + trailer, Value: next}}
+		return next, []finding.Op{{Op: "add", Path: "/outings/" + outing + "/layouts/" + trailer, Value: next}}
 	}
 	ops := []finding.Op{}
 	for id, on := range next.Parts {
 		if _, had := own.Parts[id]; !had {
 			if own.Parts == nil {
-				return []finding.Op{{Op: "add", Path: "/outings/" + outing + "/layouts/" + trailer, Value: next}}
+				return next, []finding.Op{{Op: "add", Path: "/outings/" + outing + "/layouts/" + trailer, Value: next}}
 			}
 			ops = append(ops, finding.Op{Op: "add", Path: "/outings/" + outing + "/layouts/" + trailer + "/parts/" + id, Value: on})
 		}
@@ -93,7 +90,21 @@ func Lay(p *plan.Plan, trailer, outing string) []finding.Op {
 	for _, id := range missing {
 		ops = append(ops, finding.Op{Op: "add", Path: "/outings/" + outing + "/layouts/" + trailer + "/placements/" + id, Value: next.Placements[id]})
 	}
-	return ops
+	return next, ops
+}
+
+// withLayout is the plan with one layout put in place of another; the maps on
+// the way are copied, the rest is shared.
+func withLayout(p *plan.Plan, trailer, outing string, l plan.Layout) *plan.Plan {
+	q := *p
+	q.Outings = maps.Clone(p.Outings)
+	o := q.Outings[outing]
+	if o.Layouts = maps.Clone(o.Layouts); o.Layouts == nil {
+		o.Layouts = map[string]plan.Layout{}
+	}
+	o.Layouts[trailer] = l
+	q.Outings[outing] = o
+	return &q
 }
 
 // reference is the trailer on which most of the outing's loads have a place;
@@ -151,7 +162,7 @@ func Shift(r *rig.Rig) (d float64, patch []finding.Op, reached bool) {
 	d = round10(min(max((ball-(w.Low+w.High)/2)/k, lo), hi))
 	after := ball - d*k
 	reached = after >= w.Low-0.5 && after <= w.High+0.5
-	for _, it := range free {
+	for _, it := range free { // by id, so that a laid plan can be slid without a patch
 		patch = append(patch, finding.Op{Op: "replace", Path: it.PlacePath + "/at/back", Value: round10(float64(it.At.Back) + d)})
 	}
 	return d, patch, reached
