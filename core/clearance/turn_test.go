@@ -44,7 +44,10 @@ func TestFirstTouch(t *testing.T) {
 	got := clearance.FirstTouch(near, narrow, 1)
 	corner := math.Acos(-0.15/math.Hypot(0.8, 0.7)) - math.Atan2(0.7, 0.8)
 	aside := 0.8*math.Sin(corner) + 0.7*math.Cos(corner)
-	if aside > 0.9 && math.Abs(got.Angle-want) > 1e-6 {
+	if aside <= 0.9 {
+		t.Errorf("the deck's corner passes the car %v m aside, not beyond its 0.9", aside)
+	}
+	if math.Abs(got.Angle-want) > 1e-6 {
 		t.Errorf("got %v°, want %v°", got.Angle/degree, want/degree)
 	}
 }

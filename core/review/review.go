@@ -29,25 +29,26 @@ type Request struct {
 
 // Report is what the plan comes to for one outing on one trailer.
 type Report struct {
-	Scope     finding.Scope        `json:"scope"`
-	Headline  Headline             `json:"headline"`
-	Figures   Figures              `json:"figures"`
-	Chain     []towing.Link        `json:"chain"`
-	Payload   *towing.Payload      `json:"payload,omitempty"`
-	Findings  []finding.Finding    `json:"findings"`
-	Views     []scene.View         `json:"views"`
-	Next      []Next               `json:"next"`
-	Problems  []plan.Problem       `json:"problems"`
-	Questions []plausible.Question `json:"questions"`
-	Stages    []StageState         `json:"stages"`
-	Outings   []OutingState        `json:"outings,omitempty"` // settled
-	Things    []Thing              `json:"things"`
-	Settled   bool                 `json:"settled"`
-	EmptyWay  string               `json:"emptyWay,omitempty"`
-	Wants     []fit.State          `json:"wants"` // an outing to be carried is judged when settled
-	Fills     []towing.Fill        `json:"fills"`
-	Bare      *finding.Measure     `json:"bare,omitempty"`   // payload as the trailer is sold
-	FitOut    *finding.Measure     `json:"fitOut,omitempty"` // and after what is fitted
+	Scope     finding.Scope         `json:"scope"`
+	Headline  Headline              `json:"headline"`
+	Figures   Figures               `json:"figures"`
+	Chain     []towing.Link         `json:"chain"`
+	Payload   *towing.Payload       `json:"payload,omitempty"`
+	Findings  []finding.Finding     `json:"findings"`
+	Views     []scene.View          `json:"views"`
+	Next      []Next                `json:"next"`
+	Problems  []plan.Problem        `json:"problems"`
+	Questions []plausible.Question  `json:"questions"`
+	Stages    []StageState          `json:"stages"`
+	Outings   []OutingState         `json:"outings,omitempty"` // settled
+	Things    []Thing               `json:"things"`
+	Settled   bool                  `json:"settled"`
+	EmptyWay  string                `json:"emptyWay,omitempty"`
+	Wants     []fit.State           `json:"wants"` // an outing to be carried is judged when settled
+	Fills     []towing.Fill         `json:"fills"`
+	Bare      *finding.Measure      `json:"bare,omitempty"`   // payload as the trailer is sold
+	FitOut    *finding.Measure      `json:"fitOut,omitempty"` // and after what is fitted
+	Labels    []towing.LabelReading `json:"labels,omitempty"` // the label's number read both ways
 }
 
 // Headline is the answer in a sentence.
@@ -276,6 +277,7 @@ func draw(rep *Report, r *rig.Rig) {
 	}
 	zones(rep, r)
 	rep.Bare, rep.FitOut = towing.Sold(r.Plan, r.Scope.Trailer)
+	rep.Labels = towing.LabelReadings(r)
 	rep.Things = things(r)
 	rep.Next = next(r, rep.Findings)
 }

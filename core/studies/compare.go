@@ -75,9 +75,7 @@ type CandidateOuting struct {
 	Payload   *finding.Measure `json:"payload,omitempty"`
 	Ball      *finding.Measure `json:"ball,omitempty"`
 	BallState finding.Outcome  `json:"ballState"`
-	Move      said.Sentence    `json:"move,omitempty"` // what brings the ball into its window
-	Weakest   said.Sentence    `json:"weakest,omitempty"`
-	Used      *finding.Measure `json:"used,omitempty"`      // share of the weakest link
+	Move      said.Sentence    `json:"move,omitempty"`      // what brings the ball into its window
 	TyreUsed  *finding.Measure `json:"tyreUsed,omitempty"`  // share of the tyres' rating
 	TyreSpeed finding.Outcome  `json:"tyreSpeed,omitempty"` // against the outing's speed
 	BallSize  finding.Outcome  `json:"ballSize,omitempty"`  // ball and coupling match
@@ -295,9 +293,6 @@ func outingOf(p *plan.Plan, rep *review.Report, trailer, outing string) Candidat
 		co.Outcome, co.Says = h.Outcome, h.Says
 	}
 	for i := range rep.Chain {
-		if l := &rep.Chain[i]; l.Weakest {
-			co.Weakest, co.Used = l.Name, l.Share
-		}
 		if rep.Chain[i].ID == "tyres" {
 			co.TyreUsed = rep.Chain[i].Share
 		}

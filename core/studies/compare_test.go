@@ -47,6 +47,15 @@ func TestShift(t *testing.T) {
 	if math.Abs(d+0.41) > 1e-9 || !reached || len(patch) != 1 || patch[0].Value != 0.79 {
 		t.Errorf("%v %v %v", d, patch, reached)
 	}
+	// A stack slides as one: 50 kg on the crate and 50 on those, all named alike and
+	// with their middles over the crate's, make 500 kg.
+	box := `{"order":2,"name":"Crate","mass":{"value":50,"plusMinus":0,"how":"weighed"},"size":{"length":{"value":1,"plusMinus":0,"how":"weighed"}},"centre":{"back":{"value":0.5,"plusMinus":0,"how":"weighed"}}}`
+	at := "/outings/o/layouts/t/placements/"
+	p = sample.Plan(t, sample.Crate+"/at/back", `1.2`, "/loads/b", box, "/loads/c", box, at+"b", `{"on":"load","id":"crate","at":{"back":0}}`, at+"c", `{"on":"load","id":"b","at":{"back":0}}`)
+	// Ball 20 − 500·0.2/2.5 = −20; window 37.5 (5 % of 750) to 75, middle 56.25: −76.25·2.5/500 = −0.381.
+	if d, patch, _ := studies.Shift(rig.Resolve(p, "t", "o")); math.Abs(d+0.38) > 1e-9 || len(patch) != 1 {
+		t.Errorf("stack: %v %v", d, patch)
+	}
 	// A pinned crate goes nowhere; a short deck does not reach.
 	if _, _, ok := studies.Shift(rig.Resolve(sample.Plan(t, sample.Crate+"/pinned", `true`), "t", "o")); ok {
 		t.Error("pinned, and slid")

@@ -59,6 +59,8 @@ func lay(p *plan.Plan, trailer, outing string) (plan.Layout, []finding.Op) {
 				if _, has := next.Parts[pl.ID]; !has {
 					next.Parts[pl.ID] = on
 				}
+			} else { // what carried it there does not come along
+				pl.On, pl.ID, pl.Slot = plan.OnDeck, "", ""
 			}
 		}
 		next.Placements[id] = pl
@@ -139,12 +141,10 @@ func Shift(r *rig.Rig) (d float64, patch []finding.Op, reached bool) {
 	}
 	group, lo, hi := 0.0, math.Inf(-1), math.Inf(1)
 	var free []*rig.Item
-	riding := map[string]float64{} // mass carried by a load that stands on the deck
-	for i := range r.Items {
-		if it := &r.Items[i]; !it.OnDeck && it.Mass != nil {
-			riding[it.Carrier] += it.Mass.Nominal
-		}
+	if r.Layout == nil {
+		return 0, nil, false
 	}
+	riding := r.Riding()
 	for i := range r.Items {
 		it := &r.Items[i]
 		if it.Part || it.Pinned || !it.OnDeck || it.Mass == nil {
@@ -152,7 +152,7 @@ func Shift(r *rig.Rig) (d float64, patch []finding.Op, reached bool) {
 		}
 		from, to := r.Room(it)
 		lo, hi = max(lo, from-float64(it.At.Back)), min(hi, to-float64(it.At.Back))
-		group += it.Mass.Nominal + riding[it.Name]
+		group += riding[i]
 		free = append(free, it)
 	}
 	if group <= 0 || lo > hi {
@@ -162,7 +162,7 @@ func Shift(r *rig.Rig) (d float64, patch []finding.Op, reached bool) {
 	d = round10(min(max((ball-(w.Low+w.High)/2)/k, lo), hi))
 	after := ball - d*k
 	reached = after >= w.Low-0.5 && after <= w.High+0.5
-	for _, it := range free { // by id, so that a laid plan can be slid without a patch
+	for _, it := range free {
 		patch = append(patch, finding.Op{Op: "replace", Path: it.PlacePath + "/at/back", Value: round10(float64(it.At.Back) + d)})
 	}
 	return d, patch, reached

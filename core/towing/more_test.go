@@ -244,3 +244,23 @@ func TestFillNotKnown(t *testing.T) {
 		t.Errorf("%s %q", f.Outcome, f.Says.Text(p.Locale()))
 	}
 }
+
+// 750 with 250 empty and 400 on it: as gross 500 of load, as load alone 750.
+func TestLabelReadings(t *testing.T) {
+	for _, c := range []struct {
+		counts              string
+		value               string
+		gross, load         bool // meant
+		left                float64
+		grossOver, loadOver bool
+	}{{`"gross"`, `750`, true, false, 500, false, false}, {`"unsure"`, `600`, true, true, 350, true, false}, {`"payload"`, `390`, false, true, 140, true, true}} {
+		p := sample.Plan(t, "/trailers/t/label/counts", c.counts, "/trailers/t/label/value", c.value)
+		got := towing.LabelReadings(rig.Resolve(p, "t", "o"))
+		if len(got) != 2 || got[0].Meant != c.gross || got[1].Meant != c.load || math.Abs(got[0].Left-c.left) > 1e-9 || got[0].Over != c.grossOver || got[1].Over != c.loadOver || got[0].Own != 250 || got[0].Load != 400 {
+			t.Errorf("%s: %+v", c.counts, got)
+		}
+	}
+	if got := towing.LabelReadings(rig.Resolve(sample.Plan(t, "/trailers/t/label", "-"), "t", "o")); got != nil {
+		t.Errorf("no label, and %+v", got)
+	}
+}

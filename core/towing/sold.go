@@ -35,3 +35,29 @@ func Sold(p *plan.Plan, trailer string) (bare, fitted *finding.Measure) {
 	without.Trailers[trailer] = t
 	return at(&without), fitted
 }
+
+// LabelReading is the label's number in one of the two ways to read it.
+type LabelReading struct {
+	Counts plan.Counts `json:"counts"` // gross or payload
+	Meant  bool        `json:"meant"`  // by what is stated of the label, or not excluded by it
+	Own    float64     `json:"own"`    // kg, the trailer without what is placed
+	Load   float64     `json:"load"`   // kg, what is placed
+	Left   float64     `json:"left"`   // kg of load that the number leaves in all; negative: less than the trailer itself
+	Mark   float64     `json:"mark"`   // kg on the scale of trailer and load together
+	Over   bool        `json:"over"`
+}
+
+// LabelReadings tells what a label comes to when it counts trailer and load
+// together, and when it counts the load alone; nil while something is not known.
+func LabelReadings(r *rig.Rig) []LabelReading {
+	label, total, cargo := r.Trailer.Label, r.Total(), r.Cargo()
+	if label == nil || total == nil || cargo == nil {
+		return nil
+	}
+	v, load := float64(label.Value), cargo.Nominal
+	own := total.Nominal - load
+	return []LabelReading{
+		{plan.CountsGross, label.Counts != plan.CountsPayload, own, load, v - own, v, quantity.Exceeds(total.Nominal, v)},
+		{plan.CountsPayload, label.Counts != plan.CountsGross, own, load, v, own + v, quantity.Exceeds(load, v)},
+	}
+}

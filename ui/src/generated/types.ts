@@ -400,6 +400,7 @@ export interface Report {
   fills: Fill[];
   bare?: Measure;
   fitOut?: Measure;
+  labels?: LabelReading[];
 }
 export interface Scope {
   trailer?: string;
@@ -624,6 +625,15 @@ export interface FillLine {
   volume: number;
   trips: number;
   full: boolean;
+}
+export interface LabelReading {
+  counts: string;
+  meant: boolean;
+  own: number;
+  load: number;
+  left: number;
+  mark: number;
+  over: boolean;
 }
 export interface Step {
   symbol: string;
@@ -877,8 +887,6 @@ export interface CandidateOuting {
   ball?: Measure;
   ballState: string;
   move?: Sentence;
-  weakest?: Sentence;
-  used?: Measure;
   tyreUsed?: Measure;
   tyreSpeed?: string;
   ballSize?: string;

@@ -8,37 +8,17 @@ import { useWords } from '@/words'
 const workspace = useWorkspace()
 const { print, term } = useWords()
 const label = computed(() => workspace.plan?.trailers[workspace.trailer]?.label)
-const figures = computed(() => workspace.report?.figures)
 const rows = computed(() => {
-  const [whole, load] = [figures.value?.mass?.value, figures.value?.cargo?.value]
-  const v = label.value?.value
-  if (whole === undefined || load === undefined || v === undefined) return []
-  const own = whole - load
-  const top = Math.max(whole, v, own + v) * 1.04
-  const part = (x: number) => `${(x / top) * 100}%`
-  const counts = label.value!.counts
-  return [
-    {
-      name: `Counts trailer and load, the ${term('gross')}`,
-      left: v - own,
-      mark: part(v),
-      on: counts !== 'payload',
-      own,
-      load,
-      part,
-      over: whole > v,
-    },
-    {
-      name: 'Counts the load alone',
-      left: v,
-      mark: part(own + v),
-      on: counts !== 'gross',
-      own,
-      load,
-      part,
-      over: load > v,
-    },
-  ]
+  const readings = workspace.report?.labels ?? []
+  const top = Math.max(...readings.map((r) => Math.max(r.own + r.load, r.mark)), 1) * 1.04
+  const part = (x: number) => `${(Math.max(0, x) / top) * 100}%`
+  return readings.map((r) => ({
+    ...r,
+    name: r.counts === 'gross' ? `Counts trailer and load, the ${term('gross')}` : 'Counts the load alone',
+    on: r.meant,
+    at: part(r.mark),
+    part,
+  }))
 })
 </script>
 
@@ -68,7 +48,7 @@ const rows = computed(() => {
           :style="{ width: r.part(r.load) }"
           >load {{ print('mass', r.load) }}</span
         >
-        <span class="bg-ink absolute inset-y-0 w-1" :style="{ left: r.mark }" />
+        <span class="bg-ink absolute inset-y-0 w-1" :style="{ left: r.at }" />
       </div>
     </div>
   </div>
