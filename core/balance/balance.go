@@ -24,6 +24,7 @@ const (
 	CodeReading = "balance.reading"
 	CodeOffDeck = "balance.off-deck"
 	CodeSurge   = "balance.surge"
+	CodeSettle  = "balance.settle"
 )
 
 // Stage under which the findings stand.

@@ -261,6 +261,23 @@ func TestSurge(t *testing.T) {
 	}
 }
 
+// 0.84 m³ in a bed of 2.0 × 1.4 m: 0.3 m deep, surface ±0.268 m at 15°, within sides of
+// 0.6: Δx = tan 15°·2²/(12·0.3) = 0.297721 m; of 1000 kg that is 119.09 kg off the ball
+// at L = 2.5.
+func TestHeapSettles(t *testing.T) {
+	p := sample.Plan(t, "/trailers/t/sideHeight", `0.6`, "/loads/crate/kind", `"heap"`, "/loads/crate/mass", `{"value":1000,"how":"weighed"}`,
+		"/loads/crate/size", `{"length":{"value":2,"how":"weighed"},"height":{"value":0.6,"how":"weighed"}}`,
+		"/loads/crate/bulk", `{"material":"sand","by":"volume","volume":{"value":0.84,"how":"plate"}}`, sample.Crate+"/at/back", `0.25`)
+	f := sample.Find(t, balance.Check(rig.Resolve(p, "t", "o")).Findings, balance.CodeSettle)
+	if math.Abs(f.Figure.Value-0.297721) > 1e-5 {
+		t.Errorf("shift %v", f.Figure.Value)
+	}
+	r := rig.Resolve(p, "t", "o")
+	if less := f.Work()[1].Result.Value; math.Abs(less-r.Items[0].Mass.Nominal*0.297721/2.5) > 0.01 {
+		t.Errorf("off the ball %v", less)
+	}
+}
+
 // A second crate of 100 kg behind the axle, x = 3.25 m, may stay at home. Full:
 // 20 + 400·0.25/2.5 − 100·0.75/2.5 = 30 kg of 750, 4 %: under 5 %. Without it 60 of
 // 650, 9.2 %. Where the first one may stay at home: 20 − 30 = −10 kg of 350.

@@ -16,6 +16,9 @@ func surges(r *rig.Rig) []finding.Finding {
 	var out []finding.Finding
 	for i := range r.Items {
 		it := &r.Items[i]
+		if it.Lot != nil && it.Lot.Shape == "heap" && r.Axle != nil && r.Bears != nil {
+			out = append(out, settles(r, it)...)
+		}
 		if it.Lot == nil || it.Lot.Contents == nil || r.Axle == nil {
 			continue
 		}
@@ -45,4 +48,49 @@ func surges(r *rig.Rig) []finding.Finding {
 		out = append(out, f)
 	}
 	return out
+}
+
+// steepRamp is the ramp after which a heap is taken to have settled to the back,
+// degrees: practice.
+const steepRamp = 15.0
+
+// settles tells what a heap that was shaken to the back on a steep ramp takes off
+// the ball: its surface is taken to lie level on the ramp, ΔR = −m·Δx/L.
+func settles(r *rig.Rig, it *rig.Item) []finding.Finding {
+	v, l, w := it.Lot.Volume.Nominal, it.Length(), it.Right-it.Left
+	height := it.Top - it.Bottom
+	if it.Mass == nil || v <= 0 || l <= 0 || w <= 0 || height <= 0 {
+		return nil
+	}
+	depth := v / (l * w)
+	lid := max(height, float64(sideOf(r)))
+	dx := goods.Surge(l, lid, min(depth/lid, 0.99), goods.Tan(steepRamp))
+	if dx < 0.005 {
+		return nil
+	}
+	less := it.Mass.Nominal * dx / r.Axle.Nominal
+	f := finding.Finding{Code: CodeSettle, Stage: Stage, Scope: r.Scope, Subject: it.Path, Title: said.Say("%", said.Name(it.Name, "A heap")), Outcome: finding.Holds,
+		Figure: finding.Exactly(quantity.KindLength, dx), Source: norms.Practice("surface level on a ramp of 15°")}
+	f.Says = said.Say("Shaken back on a steep ramp, % lies % further back: % less on the ball. Board it off, or fill evenly.", said.Name(it.Name, "the heap"), said.Length(dx), said.Mass(less))
+	if win := window(r); win != nil && r.Bears.Ball.Nominal >= win.Low && r.Bears.Ball.Nominal-less < win.Low {
+		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+	}
+	f.HasWork, f.Work = true, func() []finding.Step {
+		return []finding.Step{
+			{Symbol: "Δx", Says: said.Say("shift of the heap's centre"), Formula: "surface at tan θ within the bed; Δx = tan θ·l²/(12·h) while it meets neither floor nor top", Result: f.Figure, Source: f.Source,
+				Terms: []finding.StepTerm{
+					{Symbol: "l", Says: said.Say("length of the bed"), Measure: finding.Exactly(quantity.KindLength, l), How: "stated"},
+					{Symbol: "h", Says: said.Say("mean depth"), Measure: finding.Exactly(quantity.KindLength, depth), How: "computed"}}},
+			{Symbol: "ΔR", Says: said.Say("less on the ball"), Formula: "ΔR = m·Δx/L", Result: finding.Exactly(quantity.KindMass, less), Terms: []finding.StepTerm{
+				{Symbol: "m", Says: said.Say("the heap"), Measure: finding.Of(quantity.KindMass, *it.Mass), How: "stated or typical", Path: it.Path + "/mass"}}},
+		}
+	}
+	return []finding.Finding{f}
+}
+
+func sideOf(r *rig.Rig) quantity.Length {
+	if s := r.Trailer.SideHeight; s != nil {
+		return *s
+	}
+	return 0
 }

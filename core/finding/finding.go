@@ -149,6 +149,7 @@ type Finding struct {
 	Fixes     []Fix         `json:"fixes,omitempty"`
 	Source    *Source       `json:"source,omitempty"`
 	Essential bool          `json:"essential,omitempty"` // one of the links a verdict cannot do without
+	Compares  bool          `json:"compares,omitempty"`  // it holds one arrangement against another and decides no stage
 	HasWork   bool          `json:"hasWork,omitempty"`
 
 	Work func() []Step `json:"-"` // the working, made only when it is opened

@@ -311,6 +311,10 @@ func (c *cleaner) reading(path, what string, r **Reading) {
 	}
 	number(c, path+"/plusMinus", "plus-minus of the "+what, &(*r).PlusMinus, quantity.KindMass, 0, maxMass, false)
 	number(c, path+"/at", "place of the scale", &(*r).At, quantity.KindLength, -1, maxLength, false)
+	if k := (*r).Plank; k != nil && !(k.Span > 0 && k.To > 0 && k.To <= k.Span && k.Span < maxLength) {
+		c.say(path+"/plank", "What stands on the plank must be between the block and the scale.")
+		(*r).Plank = nil
+	}
 }
 
 func (c *cleaner) part(path string, t *Part) {

@@ -28,7 +28,11 @@ func (e *LengthEstimate) Range() quantity.Range[length] {
 // Range is the reading with its tolerance.
 func (r *Reading) Range(p *Plan) quantity.Range[mass] {
 	d := plusMinus(float64(r.Mass), (*float64)(r.PlusMinus), nil, p.Doubt(Weighed))
-	return quantity.Range[mass]{Nominal: r.Mass, Low: max(0, r.Mass-mass(d)), High: r.Mass + mass(d)}
+	k := mass(1)
+	if r.Plank != nil {
+		k = mass(r.Plank.Span / r.Plank.To)
+	}
+	return quantity.Range[mass]{Nominal: k * r.Mass, Low: k * max(0, r.Mass-mass(d)), High: k * (r.Mass + mass(d))}
 }
 
 // ScaleAt is where the scale stood behind the ball.

@@ -240,6 +240,8 @@ type Trailer struct {
 	CouplingHeight *length            `json:"couplingHeight,omitempty"`
 	Suspension     Suspension         `json:"suspension,omitempty"`
 	Travel         *length            `json:"travel,omitempty"`    // of the springs to the stop
+	Sinks          *length            `json:"sinks,omitempty"`     // of the springs from empty hanging to their rated load
+	AxleGap        *length            `json:"axleGap,omitempty"`   // between the axles of a group
 	WheelRoom      *length            `json:"wheelRoom,omitempty"` // between tyre and deck or mudguard, empty
 	TyreText       string             `json:"tyreText,omitempty"`  // as it stands on the wall
 	TyreSymbol     string             `json:"tyreSymbol,omitempty"`
@@ -294,6 +296,14 @@ type Reading struct {
 	Mass      mass    `json:"mass"`
 	PlusMinus *mass   `json:"plusMinus,omitempty"` // tolerance; nil: that of a weighing
 	At        *length `json:"at,omitempty"`        // of the scale behind the ball centre; nil: under the ball
+	Plank     *Plank  `json:"plank,omitempty"`     // the ball stood on a plank over the scale
+}
+
+// Plank is a plank with one end on a block and the other on the scale, set to
+// nought with the plank on it: the scale shows To/Span of what stands on it.
+type Plank struct {
+	Span length `json:"span"` // block to scale
+	To   length `json:"to"`   // block to what stands on it
 }
 
 // Part is a thing of the trailer's that has mass and can lift off: rack, ramp,

@@ -17,6 +17,7 @@ import (
 	"zygonos/core/said"
 	"zygonos/core/scene"
 	"zygonos/core/stance"
+	"zygonos/core/sway"
 	"zygonos/core/towing"
 )
 
@@ -49,6 +50,7 @@ type Report struct {
 	Bare      *finding.Measure      `json:"bare,omitempty"`   // payload as the trailer is sold
 	FitOut    *finding.Measure      `json:"fitOut,omitempty"` // and after what is fitted
 	Labels    []towing.LabelReading `json:"labels,omitempty"` // the label's number read both ways
+	Sway      *sway.Chart           `json:"sway,omitempty"`   // settled
 }
 
 // Headline is the answer in a sentence.
@@ -237,7 +239,7 @@ func verdict(p *plan.Plan, q Request) (*Report, *rig.Rig) {
 	bal, tow, wants := balance.Check(r), towing.Check(r), fit.Check(r)
 	_, clear := clearance.Check(r)
 	rep.Findings = make([]finding.Finding, 0, len(bal.Findings)+len(tow.Findings)+len(clear)+len(wants)+3)
-	for _, fs := range [][]finding.Finding{bal.Findings, tow.Findings, clear, stance.Check(r), fit.Findings(r, wants)} {
+	for _, fs := range [][]finding.Finding{bal.Findings, tow.Findings, clear, stance.Check(r), sway.Check(r), fit.Findings(r, wants)} {
 		rep.Findings = append(rep.Findings, fs...)
 	}
 	rep.Chain, rep.Payload = tow.Chain, tow.Payload
@@ -321,7 +323,7 @@ func HeadlineOf(fs []finding.Finding, counts func(*finding.Finding) bool) Headli
 	fails, open := 0, false
 	for i := range fs {
 		f := &fs[i]
-		if !counts(f) {
+		if f.Compares || !counts(f) {
 			continue
 		}
 		if f.Essential {
@@ -408,7 +410,7 @@ func stages(fs []finding.Finding) []StageState {
 		s := StageState{ID: id}
 		for i := range fs {
 			// A minor unknown does not stand for a whole stage.
-			if fs[i].Stage == id && (fs[i].Outcome != finding.Unknown || fs[i].Essential) {
+			if fs[i].Stage == id && !fs[i].Compares && (fs[i].Outcome != finding.Unknown || fs[i].Essential) {
 				s.Outcome = finding.Worse(s.Outcome, fs[i].Outcome)
 			}
 		}

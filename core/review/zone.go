@@ -10,13 +10,29 @@ import (
 	"zygonos/core/towing"
 )
 
-// zones tells for each load where along the deck it may stand so that the ball
-// load keeps its window and no rating that depends on places is over, by the
-// nominal figures. Sliding a mass m by d takes m·d/L off the ball and puts it on
-// the axle (docs/method/balance.md), so each limit bounds d on one side.
-func zones(rep *Report, r *rig.Rig) {
+// MomentRoom tells how far the moment of all loads about the ball may change,
+// kg·m, so that the ball load keeps its window and no rating that depends on
+// places is over, by the nominal figures; ok is false where that is not known.
+// Sliding a mass m by d takes m·d/L off the ball and puts it on the axle
+// (docs/method/balance.md), so each limit bounds Σm·d on one side.
+func (rep *Report) MomentRoom(r *rig.Rig) (low, high float64, ok bool) {
 	w := rep.Figures.Window
 	if r.Layout == nil || r.Bears == nil || w == nil || w.High < w.Low {
+		return 0, 0, false
+	}
+	k := 1 / r.Axle.Nominal
+	low, high = (r.Bears.Ball.Nominal-w.High)/k, (r.Bears.Ball.Nominal-w.Low)/k
+	for c := range rep.Chain {
+		low, high = bound(&rep.Chain[c], r, k, low, high)
+	}
+	return low, high, true
+}
+
+// zones tells for each load where along the deck it may stand within the
+// room that its moment has.
+func zones(rep *Report, r *rig.Rig) {
+	low, high, ok := rep.MomentRoom(r)
+	if !ok {
 		return
 	}
 	riding := r.Riding()
@@ -34,14 +50,9 @@ func zones(rep *Report, r *rig.Rig) {
 		if it.Pinned || m <= 0 {
 			continue
 		}
-		k := m / r.Axle.Nominal
-		lo, hi := (r.Bears.Ball.Nominal-w.High)/k, (r.Bears.Ball.Nominal-w.Low)/k
-		for c := range rep.Chain {
-			lo, hi = bound(&rep.Chain[c], r, k, lo, hi)
-		}
 		from, to := r.Room(it)
 		shift := it.Front - float64(it.At.Back)
-		lo, hi = math.Max(it.Front+lo, from+shift), math.Min(it.Front+hi, to+shift)
+		lo, hi := math.Max(it.Front+low/m, from+shift), math.Min(it.Front+high/m, to+shift)
 		if lo > hi {
 			continue
 		}
@@ -52,7 +63,8 @@ func zones(rep *Report, r *rig.Rig) {
 	}
 }
 
-// bound narrows how far back (hi) or forward (lo) a mass may slide by one link.
+// bound narrows by one link how far forward (lo) or back (hi) a mass may slide
+// that puts k on the axle for each metre.
 func bound(l *towing.Link, r *rig.Rig, k, lo, hi float64) (float64, float64) {
 	if l.Figure == nil || l.Limit == nil || l.ID == "hitch-d" {
 		return lo, hi
@@ -66,7 +78,7 @@ func bound(l *towing.Link, r *rig.Rig, k, lo, hi float64) (float64, float64) {
 	case norms.ReadsBall, norms.ReadsCar:
 		lo = math.Max(lo, -room/k)
 	case norms.ReadsRear:
-		lo = math.Max(lo, -room/k/towing.Lever(float64(r.Vehicle.Wheelbase.Value), float64(r.Vehicle.RearOverhang.Value)))
+		lo = math.Max(lo, -room/k/rig.Lever(float64(r.Vehicle.Wheelbase.Value), float64(r.Vehicle.RearOverhang.Value)))
 	}
 	return lo, hi
 }

@@ -33,7 +33,7 @@ var along, across = scene.Point{1, 0}, scene.Point{0, 1}
 func (r *Rig) Reach() (from, to float64) {
 	_, to = r.Deck()
 	if r.Axle != nil {
-		to = max(to, r.Axle.Nominal+r.wheelRadius())
+		to = max(to, r.Axle.Nominal+r.WheelRadius())
 	}
 	from = -1.5
 	for i := range r.Items {
@@ -42,7 +42,8 @@ func (r *Rig) Reach() (from, to float64) {
 	return from - 0.15, to + 0.35
 }
 
-func (r *Rig) wheelRadius() float64 {
+// WheelRadius is the stated or read one, or the usual one, m.
+func (r *Rig) WheelRadius() float64 {
 	if d := r.Trailer.WheelDiameter; d != nil {
 		return float64(*d) / 2
 	}
@@ -60,19 +61,33 @@ func (r *Rig) height() (height float64) {
 	return height + 0.25
 }
 
-func (r *Rig) ballHeight() float64 {
+// BallHeight is the stated one, or the usual one, m.
+func (r *Rig) BallHeight() float64 {
 	if v := r.Vehicle; v != nil && v.BallHeight != nil {
 		return float64(*v.BallHeight)
 	}
 	return min(0.42, r.DeckHeight()-0.08)
 }
 
-// axles gives the places of the axles: one, or a group about the mean.
-func (r *Rig) axles() []float64 {
+// LastAxle is the rearmost axle's place behind the ball; the tail of the deck
+// where no axle is known.
+func (r *Rig) LastAxle() float64 {
+	if at := r.AxlesAt(); len(at) > 0 {
+		return at[len(at)-1]
+	}
+	_, tail := r.Deck()
+	return tail
+}
+
+// AxlesAt gives the places of the axles: one, or a group about the mean.
+func (r *Rig) AxlesAt() []float64 {
 	if r.Axle == nil {
 		return nil
 	}
-	n, gap := max(1, r.Trailer.Axles), 2*r.wheelRadius()+0.12
+	n, gap := max(1, r.Trailer.Axles), 2*r.WheelRadius()+0.12
+	if g := r.Trailer.AxleGap; g != nil {
+		gap = float64(*g)
+	}
 	var out []float64
 	for i := range n {
 		out = append(out, r.Axle.Nominal+(float64(i)-float64(n-1)/2)*gap)
@@ -85,9 +100,9 @@ func (r *Rig) side() scene.View {
 	h := r.height()
 	v := scene.View{ID: "side", Title: said.Say("Side view"), Min: scene.Point{from, -h}, Max: scene.Point{to, 0.12}}
 	add := func(s ...scene.Shape) { v.Shapes = append(v.Shapes, s...) }
-	bh, deck := r.ballHeight(), r.DeckHeight()
+	bh, deck := r.BallHeight(), r.DeckHeight()
 	front, rear := r.Deck()
-	wr := r.wheelRadius()
+	wr := r.WheelRadius()
 	add(scene.Line("ground", from, 0, to, 0))
 	// The car's tail: rounded off, no make.
 	roof := min(1.45, h-0.04)
@@ -105,7 +120,7 @@ func (r *Rig) side() scene.View {
 	if s := r.Trailer.SideHeight; s != nil && *s > 0 {
 		add(scene.Rect("sides", "", front, -(deck + float64(*s)), rear, -deck))
 	}
-	for _, x := range r.axles() {
+	for _, x := range r.AxlesAt() {
 		add(scene.Disc("wheel", x, -wr, wr), scene.Disc("hub", x, -wr, wr*0.45))
 	}
 	add(scene.Disc("ball", 0, -bh, 0.045))
@@ -142,8 +157,8 @@ func (r *Rig) top() scene.View {
 	add(scene.Shape{Form: scene.Polygon, Class: "car", Points: []scene.Point{{from, -0.85}, {-0.5, -0.85}, {-0.28, -0.7}, {-0.24, 0}, {-0.28, 0.7}, {-0.5, 0.85}, {from, 0.85}}})
 	add(scene.Line("towbar", -0.3, 0, 0, 0))
 	add(scene.Shape{Form: scene.Polyline, Class: "drawbar", Points: []scene.Point{{front, -w * 0.7}, {0.12, 0}, {front, w * 0.7}}}, scene.Line("drawbar", 0, 0, front, 0))
-	for _, x := range r.axles() {
-		wr := r.wheelRadius()
+	for _, x := range r.AxlesAt() {
+		wr := r.WheelRadius()
 		add(scene.Line("axle", x, -track/2, x, track/2))
 		add(scene.Rect("wheel", "", x-wr, -track/2-0.09, x+wr, -track/2+0.09), scene.Rect("wheel", "", x-wr, track/2-0.09, x+wr, track/2+0.09))
 	}
@@ -182,7 +197,7 @@ func (r *Rig) rear() scene.View {
 	half += 0.1
 	v := scene.View{ID: "rear", Title: said.Say("From behind"), Min: scene.Point{-half, -h}, Max: scene.Point{half, 0.12}}
 	add := func(s ...scene.Shape) { v.Shapes = append(v.Shapes, s...) }
-	deck, w, wr, track := r.DeckHeight(), r.DeckWidth()/2, r.wheelRadius(), r.track()
+	deck, w, wr, track := r.DeckHeight(), r.DeckWidth()/2, r.WheelRadius(), r.track()
 	add(scene.Line("ground", -half, 0, half, 0))
 	// Furthest from the eye first.
 	for _, it := range r.sorted(func(a, b *Item) int { return cmp.Compare(a.Rear, b.Rear) }) {

@@ -33,8 +33,9 @@ const (
 
 // Rolling resistance, share of the weight.
 var (
-	rollFirm  = span{Nominal: 0.02, Low: 0.015, High: 0.03}
-	rollGrass = span{Nominal: 0.07, Low: 0.05, High: 0.10}
+	rollFirm   = span{Nominal: 0.02, Low: 0.015, High: 0.03}
+	rollGrass  = span{Nominal: 0.07, Low: 0.05, High: 0.10}
+	rollGravel = span{Nominal: 0.04, Low: 0.03, High: 0.05}
 )
 
 // Heights: the empty trailer's centre as a share of the deck's height, and how
@@ -100,12 +101,23 @@ func BrakingLoad(ball, mass, height, coupling, axle, decel float64, own bool) fl
 	return ball + mass*decel*arm/axle
 }
 
+// HillLoad is what the ball bears standing or driving steadily on a hill, pulled
+// by the car; slope is positive uphill, rad: the weight's part along the road acts
+// at the centre's height and is held at the coupling's,
+// R·cos θ − m·sin θ·(h − h_c)/L.
+func HillLoad(ball, mass, height, coupling, axle, slope float64) float64 {
+	return ball*math.Cos(slope) - mass*math.Sin(slope)*(height-coupling)/axle
+}
+
+// hill is the slope at which the ball load is told, rad: 1 in 5.
+var hill = math.Atan(0.2)
+
 // Check judges one rig.
 func Check(r *rig.Rig) []finding.Finding {
 	if r.Bears == nil || r.Bears.Share == nil {
 		return nil
 	}
-	out := []finding.Finding{yard(r)}
+	out := append([]finding.Finding{yard(r)}, sits(r)...)
 	h := CentreHeight(r)
 	if h == nil || r.Outing == nil {
 		return out
@@ -138,7 +150,8 @@ func side(r *rig.Rig, h *span, coupling float64) finding.Finding {
 	margin := (lift.Nominal - sideways) / sideways
 	f.Margin = &margin
 	alone := math.Atan(t / 2 / h.Nominal)
-	f.Says = said.Say("A wheel lifts at a side slope of % (% uncoupled). Centre % up.", said.Of(quantity.KindAngle, angle.Nominal), said.Of(quantity.KindAngle, alone), said.Length(h.Nominal))
+	f.Says = said.Say("A wheel lifts at a side slope of % (empty %, uncoupled %). Centre % up.", said.Of(quantity.KindAngle, angle.Nominal),
+		said.Of(quantity.KindAngle, emptySlope(r, coupling)), said.Of(quantity.KindAngle, alone), said.Length(h.Nominal))
 	switch {
 	case lift.Nominal < sideways:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
@@ -158,6 +171,15 @@ func side(r *rig.Rig, h *span, coupling float64) finding.Finding {
 	return f
 }
 
+// emptySlope is the side slope at which a wheel of the empty trailer lifts, rad.
+func emptySlope(r *rig.Rig, coupling float64) float64 {
+	share := emptyBall
+	if e := r.EmptyMass(); e != nil && r.Trailer.Empty.Ball != nil && e.Nominal > 0 {
+		share = float64(r.Trailer.Empty.Ball.Range(r.Plan).Nominal) / e.Nominal
+	}
+	return math.Atan(WheelLift(r.Beam.Track, share, float64(r.Trailer.DeckHeight.Value)*emptyHeight.Nominal, coupling))
+}
+
 func brake(r *rig.Rig, h *span, coupling float64) finding.Finding {
 	f := base(r, CodeBrake, "{Ball load} when braking")
 	f.Source = norms.Practice("half of g, the whole trailer braked by its own wheels or by the car")
@@ -165,7 +187,12 @@ func brake(r *rig.Rig, h *span, coupling float64) finding.Finding {
 	own := BrakingLoad(b.Ball.Nominal, b.Mass.Nominal, h.Nominal, coupling, l, braking, true)
 	car := BrakingLoad(b.Ball.Nominal, b.Mass.Nominal, h.Nominal, coupling, l, braking, false)
 	f.Figure = finding.Exactly(quantity.KindMass, max(own, car))
-	f.Says = said.Say("Braking hard, the ball bears % by the trailer's own brakes, % by the car's alone.", said.Mass(own), said.Mass(car))
+	up, down := HillLoad(b.Ball.Nominal, b.Mass.Nominal, h.Nominal, coupling, l, hill), HillLoad(b.Ball.Nominal, b.Mass.Nominal, h.Nominal, coupling, l, -hill)
+	f.Says = said.Say("Braking hard, the ball bears % by the trailer's own brakes, % by the car's alone; up a hill of 1 in 5 %, down %.", said.Mass(own), said.Mass(car), said.Mass(up), said.Mass(down))
+	if up < 0 {
+		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+		f.Says = append(f.Says, said.Say(" Uphill it pulls the car's tail up: weight forward, or lower.")...)
+	}
 	f.HasWork, f.Work = true, func() []finding.Step {
 		terms := []finding.StepTerm{
 			{Symbol: "R", Says: said.Say("{ball load} at rest"), Measure: finding.Of(quantity.KindMass, b.Ball), How: "computed"},
@@ -177,6 +204,8 @@ func brake(r *rig.Rig, h *span, coupling float64) finding.Finding {
 		return []finding.Step{
 			{Symbol: "R_own", Says: said.Say("braked by its own wheels"), Formula: "R + m·(a/g)·h/L", Result: finding.Exactly(quantity.KindMass, own), Terms: terms},
 			{Symbol: "R_car", Says: said.Say("braked by the car"), Formula: "R + m·(a/g)·(h − h_c)/L", Result: finding.Exactly(quantity.KindMass, car)},
+			{Symbol: "R_up", Says: said.Say("up a hill of 1 in 5"), Formula: "R·cos θ − m·sin θ·(h − h_c)/L", Result: finding.Exactly(quantity.KindMass, up)},
+			{Symbol: "R_down", Says: said.Say("down it"), Formula: "R·cos θ + m·sin θ·(h − h_c)/L", Result: finding.Exactly(quantity.KindMass, down)},
 		}
 	}
 	return f
@@ -191,7 +220,7 @@ func yard(r *rig.Rig) finding.Finding {
 	jockey := ball.Nominal * l / math.Max(0.1, l-jockeyAt)
 	f.Figure = finding.Of(quantity.KindMass, ball)
 	f.Limit = finding.Exactly(quantity.KindMass, liftMost)
-	push := said.Say("pushing takes % on firm ground, % on grass", said.Mass(m*rollFirm.Nominal), said.Mass(m*rollGrass.Nominal))
+	push := said.Say("pushing takes % on firm ground, % on gravel, % on grass", said.Mass(m*rollFirm.Nominal), said.Mass(m*rollGravel.Nominal), said.Mass(m*rollGrass.Nominal))
 	lift := said.Mass(math.Max(0, ball.Nominal))
 	switch {
 	case ball.Nominal < 0:

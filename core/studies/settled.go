@@ -8,6 +8,8 @@ import (
 	"zygonos/core/fit"
 	"zygonos/core/plan"
 	"zygonos/core/review"
+	"zygonos/core/rig"
+	"zygonos/core/sway"
 )
 
 // Limits of the settled tier.
@@ -23,6 +25,9 @@ func Settled(p *plan.Plan, q review.Request) *review.Report {
 	at := review.Request{Outing: rep.Scope.Outing, Trailer: rep.Scope.Trailer}
 	rep.Settled = true
 	addFixes(p, at, rep)
+	if r := rig.Resolve(p, at.Trailer, at.Outing); r != nil {
+		rep.Sway = sway.ChartOf(r)
+	}
 	rep.Outings = []review.OutingState{}
 	for _, id := range p.OutingIDs() {
 		of := rep
@@ -83,7 +88,7 @@ func tryFix(p *plan.Plan, q review.Request, before *review.Report, f *finding.Fi
 	better := false
 	for i := range after.Findings {
 		a := &after.Findings[i]
-		if a.Code == balance.CodeReading { // a scale spoke of how it stood before
+		if a.Code == balance.CodeReading || a.Compares { // a scale spoke of how it stood before
 			continue
 		}
 		b, known := was[a.Key()]

@@ -253,7 +253,7 @@ func links(r *rig.Rig) []*link {
 		add(&link{id: "springs", stage: "trailer", path: tp + "/springRating", name: said.Say("Springs"), reads: norms.ReadsWheels,
 			limit: num(t.SpringRating), figure: wheels, where: plateOf, act: lighten, steps: beamSteps})
 	}
-	tyre, field, tyreSource := tyreLimit(r)
+	tyre, field, tyreSource := r.TyreLimit()
 	tyrePath := tp + field
 	wall := said.Say("Read the {tyre}'s wall: “max load”, or the load index before the speed letter.")
 	times := func(v *float64, n int) *float64 {
@@ -373,14 +373,14 @@ func carLinks(r *rig.Rig, total, ball, wheels *span) []*link {
 		where: said.Say("Read the plate on the {tow bar}."), act: "Move weight back or take some off.", steps: beamSteps})
 	add(&link{id: "ball", path: vp + "/ballRating", name: said.Say("Ball"), reads: norms.ReadsTotal, limit: num(v.BallRating), figure: total,
 		where: said.Say("It is stamped on top of the ball."), act: "Fit a ball rated for it.", steps: towSteps})
-	car, needs := carMass(r)
+	car, needs := r.CarMass()
 	carTotal, train := plus(car, ball), plus(car, total)
 	carNeeds := append(slices.Clone(needs), r.Needs...)
 	add(&link{id: "car-gross", path: vp + "/gross", name: said.Say("Car's {car gross}"), reads: norms.ReadsCar, essential: true, limit: num(v.Gross), figure: carTotal, needs: carNeeds,
 		where: said.Say("Read the plate on the door post."), act: "Leave people or luggage behind.", steps: func() []finding.Step { return carSteps(r, carTotal, ball) }})
 	add(&link{id: "train", path: vp + "/train", name: said.Say("{Train gross}"), reads: norms.ReadsTrain, limit: num(v.Train), figure: train, needs: carNeeds,
 		where: said.Say("Read the plate on the door post or the handbook."), act: lighten, steps: func() []finding.Step { return carSteps(r, train, total) }})
-	rear, rearNeeds := rearAxle(r, ball)
+	rear, rearNeeds := r.CarRear(ball)
 	add(&link{id: "rear-axle", path: vp + "/rearLimit", name: said.Say("Car's rear axle"), reads: norms.ReadsRear, limit: num(v.RearLimit), figure: rear, needs: rearNeeds,
 		where: said.Say("Read the plate on the door post."), act: "Lighten the ball or the boot.", steps: func() []finding.Step { return rearSteps(r, rear) }})
 	return out
@@ -426,79 +426,6 @@ func plus(a, b *span) *span {
 	return &span{Nominal: a.Nominal + b.Nominal, Low: a.Low + b.Low, High: a.High + b.High}
 }
 
-// carMass is the car ready to drive with people and luggage.
-func carMass(r *rig.Rig) (*span, []finding.Need) {
-	vp := "/towVehicles/" + r.VehicleID
-	var needs []finding.Need
-	if r.Vehicle.Kerb == nil {
-		needs = append(needs, finding.Need{Path: vp + "/kerb", Says: said.Say("the car's {curb weight}"), Where: said.Say("Read the papers or the handbook.")})
-	}
-	if r.Outing.People == nil {
-		needs = append(needs, finding.Need{Path: "/outings/" + r.Scope.Outing + "/people", Says: said.Say("the weight of the people"), Where: said.Say("Count them; the driver too.")})
-	}
-	if needs != nil {
-		return nil, needs
-	}
-	k, p := r.Vehicle.Kerb.Range(r.Plan).Floats(), r.Outing.People.Range(r.Plan).Floats()
-	sum := plus(&k, &p)
-	if g := r.Outing.Gear; g != nil {
-		s := g.Range(r.Plan).Floats()
-		sum = plus(sum, &s)
-	}
-	return sum, nil
-}
-
-// Shares of people and luggage that press on the car's rear axle: practice,
-// front seats lie near the middle of the wheelbase, the boot over or behind
-// the axle.
-var (
-	peopleRear = span{Nominal: 0.55, Low: 0.40, High: 0.75}
-	gearRear   = span{Nominal: 1.00, Low: 0.80, High: 1.20}
-)
-
-// rearAxle is what the car's rear axle bears: empty, people and luggage by
-// their shares, and the ball load on its lever R_ball·(wb + o)/wb.
-func rearAxle(r *rig.Rig, ball *span) (*span, []finding.Need) {
-	v, vp := r.Vehicle, "/towVehicles/"+r.VehicleID
-	var needs []finding.Need
-	need := func(missing bool, field, says, where string) {
-		if missing {
-			needs = append(needs, finding.Need{Path: vp + field, Says: said.Say(says), Where: said.Say(where)})
-		}
-	}
-	need(v.RearEmpty == nil, "/rearEmpty", "what the car's rear axle weighs empty", "Drive only the rear wheels onto a {weighbridge}.")
-	need(v.Wheelbase == nil, "/wheelbase", "the car's wheelbase", "Tape between the wheels' middles, or read the handbook.")
-	need(v.RearOverhang == nil, "/rearOverhang", "the distance from rear axle to ball", "Tape it.")
-	if r.Outing.People == nil {
-		needs = append(needs, finding.Need{Path: "/outings/" + r.Scope.Outing + "/people", Says: said.Say("the weight of the people"), Where: said.Say("Count them; the driver too.")})
-	}
-	if ball == nil {
-		needs = append(needs, r.Needs...)
-	}
-	if needs != nil || ball == nil {
-		return nil, needs
-	}
-	k := Lever(float64(v.Wheelbase.Value), float64(v.RearOverhang.Value))
-	e, p := v.RearEmpty.Range(r.Plan).Floats(), r.Outing.People.Range(r.Plan).Floats()
-	sum := span{
-		Nominal: e.Nominal + p.Nominal*peopleRear.Nominal + ball.Nominal*k,
-		Low:     e.Low + p.Low*peopleRear.Low + ball.Low*k,
-		High:    e.High + p.High*peopleRear.High + ball.High*k,
-	}
-	if r.Outing.Gear != nil {
-		g := r.Outing.Gear.Range(r.Plan).Floats()
-		sum.Nominal += g.Nominal * gearRear.Nominal
-		sum.Low += g.Low * gearRear.Low
-		sum.High += g.High * gearRear.High
-	}
-	return &sum, nil
-}
-
-// Lever is how much each kilogram on the ball adds to the car's rear axle:
-// (wb + o)/wb, with the wheelbase wb and the overhang o from rear axle to
-// ball, m. The front axle loses the rest, o/wb.
-func Lever(wheelbase, overhang float64) float64 { return (wheelbase + overhang) / wheelbase }
-
 func carTerms(r *rig.Rig) []finding.StepTerm {
 	var terms []finding.StepTerm
 	add := func(symbol, says, path string, e *plan.MassEstimate) {
@@ -519,8 +446,8 @@ func carSteps(r *rig.Rig, sum, last *span) []finding.Step {
 
 func rearSteps(r *rig.Rig, sum *span) []finding.Step {
 	terms := append(carTerms(r),
-		finding.StepTerm{Symbol: "s_people", Says: said.Say("people's share on the rear axle"), Measure: finding.Of(quantity.KindShare, peopleRear), How: string(plan.Typical)},
-		finding.StepTerm{Symbol: "s_gear", Says: said.Say("luggage's share on the rear axle"), Measure: finding.Of(quantity.KindShare, gearRear), How: string(plan.Typical)},
+		finding.StepTerm{Symbol: "s_people", Says: said.Say("people's share on the rear axle"), Measure: finding.Of(quantity.KindShare, rig.PeopleRear), How: string(plan.Typical)},
+		finding.StepTerm{Symbol: "s_gear", Says: said.Say("luggage's share on the rear axle"), Measure: finding.Of(quantity.KindShare, rig.GearRear), How: string(plan.Typical)},
 		finding.StepTerm{Symbol: "R_empty", Says: said.Say("rear axle, empty car"), Measure: finding.Of(quantity.KindMass, r.Vehicle.RearEmpty.Range(r.Plan)), How: string(r.Vehicle.RearEmpty.How)},
 		finding.StepTerm{Symbol: "wb", Says: said.Say("wheelbase"), Measure: finding.Exactly(quantity.KindLength, r.Vehicle.Wheelbase.Value), How: string(r.Vehicle.Wheelbase.How)},
 		finding.StepTerm{Symbol: "o", Says: said.Say("rear axle to ball"), Measure: finding.Exactly(quantity.KindLength, r.Vehicle.RearOverhang.Value), How: string(r.Vehicle.RearOverhang.How)},
@@ -631,7 +558,7 @@ func room(r *rig.Rig, all []*link, x float64, lenient bool) (best float64, rulin
 		case (k.reads == norms.ReadsBall || k.reads == norms.ReadsCar) && l > x:
 			take(k, room*l/(l-x))
 		case k.reads == norms.ReadsRear && l > x:
-			take(k, room*l/(l-x)/Lever(float64(r.Vehicle.Wheelbase.Value), float64(r.Vehicle.RearOverhang.Value)))
+			take(k, room*l/(l-x)/rig.Lever(float64(r.Vehicle.Wheelbase.Value), float64(r.Vehicle.RearOverhang.Value)))
 		}
 	}
 	return best, ruling, known

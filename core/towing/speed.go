@@ -8,32 +8,6 @@ import (
 	"zygonos/core/said"
 )
 
-// tyreLimit is what one tyre bears, kg, the trailer's field that tells it, and
-// the source where it follows from a load index.
-func tyreLimit(r *rig.Rig) (kg *float64, field string, source *finding.Source) {
-	t := r.Trailer
-	num := func(v quantity.Mass) *float64 { f := float64(v); return &f }
-	index := func(n int, field string) (*float64, string, *finding.Source) {
-		m, ok := norms.TyreLoad(n)
-		if !ok {
-			return nil, "/tyreRating", nil
-		}
-		return num(m), field, &norms.LoadIndexSource
-	}
-	wall := r.Tyre()
-	switch {
-	case t.TyreRating != nil:
-		return num(*t.TyreRating), "/tyreRating", nil
-	case t.TyreIndex != nil:
-		return index(*t.TyreIndex, "/tyreIndex")
-	case wall.Load != nil:
-		return num(*wall.Load), "/tyreText", nil
-	case wall.Index != nil:
-		return index(*wall.Index, "/tyreText")
-	}
-	return nil, "/tyreRating", nil
-}
-
 // TyreSpeed is the greatest speed of the trailer's tyres, m/s, as printed
 // plainly or by its speed symbol.
 func TyreSpeed(r *rig.Rig) (v quantity.Speed, ok bool) {

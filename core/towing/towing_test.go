@@ -58,7 +58,7 @@ func TestChain(t *testing.T) {
 }
 
 func TestLever(t *testing.T) {
-	near(t, "lever", towing.Lever(2.5, 1.0), 1.4)
+	near(t, "lever", rig.Lever(2.5, 1.0), 1.4)
 }
 
 func TestOutcomes(t *testing.T) {
