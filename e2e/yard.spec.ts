@@ -23,6 +23,7 @@ test('a canoe may stay at home; where it may stand is shaded', async ({ page, hu
 
 test('the axle for every outing, and a hole for each', async ({ page, hut }) => {
   await hut.open()
+  await page.getByRole('tab', { name: 'Axle' }).click()
   await studied(page)
   const panel = page.locator('[data-axle-place]')
   await expect(panel).toContainText('No one place suits all outings')
@@ -36,6 +37,7 @@ test('the axle for every outing, and a hole for each', async ({ page, hut }) => 
 
 test('a reading narrows the guesses and is taken over; an impossible one is named', async ({ page, hut }) => {
   await hut.open()
+  await page.getByRole('tab', { name: 'Scale' }).click()
   const panel = page.locator('[data-scales]')
   const scale = panel.locator('[data-scale=whole]')
   await expect(scale).toContainText('Expected before: 990 kg (919 kg to 1061 kg)')
@@ -59,6 +61,7 @@ test('a reading narrows the guesses and is taken over; an impossible one is name
 
 test('kept as A, compared, and brought back', async ({ page, hut }) => {
   await hut.open()
+  await page.getByRole('tab', { name: 'Compare' }).click()
   const panel = page.locator('[data-kept]')
   await panel.getByRole('button', { name: 'Keep this as A' }).click()
   await expect(panel).toContainText('Nothing differs')
@@ -71,8 +74,56 @@ test('kept as A, compared, and brought back', async ({ page, hut }) => {
   // 640 · 0.17 / 2.85 = 38.2 kg more on the ball, as much less on the axle.
   await expect(panel.getByRole('row', { name: /^Noseweight 22/ })).toContainText('+38 kg')
   await expect(panel.getByRole('row', { name: /^Axle/ })).toContainText('−38 kg')
+  await expect(page.locator('[data-view="plan"] [data-before]')).toHaveCount(1) // A's outlines
+  await page.getByRole('tab', { name: 'Sway' }).click()
+  await expect(page.locator('[data-sway] .kept')).toHaveCount(1)
+  await expect(page.locator('[data-sway]')).toContainText(/Against A at 90\s+km\/h: \+[\d.]+\s+% damping/)
+  await accessible(page)
+  await page.getByRole('tab', { name: 'Compare' }).click()
   await expect(panel).toContainText('Fails → Tight')
   await panel.getByRole('button', { name: 'Back to A' }).click()
   await settled(page)
   await expect(await ball(page)).toContain('22')
+})
+
+test('the loads are placed; an arrangement is previewed, taken and undone', async ({ page, hut }) => {
+  await hut.open()
+  await page.getByRole('button', { name: 'Place the loads' }).click()
+  const panel = page.locator('[data-arrange]')
+  await expect(panel).toContainText('2 loads placed on a 50 mm grid')
+  await expect(panel).toContainText('Proven')
+  await accessible(page)
+  const calm = panel.getByRole('listitem').filter({ hasText: 'Calmest' })
+  await calm.getByRole('button', { name: 'Preview' }).click()
+  await settled(page)
+  await expect(await ball(page)).toContain('60')
+  await page.keyboard.press('Escape')
+  await settled(page)
+  await expect(await ball(page)).toContain('22')
+  await calm.getByRole('button', { name: 'Do it' }).click()
+  await settled(page)
+  await expect(await ball(page)).toContain('60')
+  await expect(page.locator('[data-headline]')).not.toHaveAttribute('data-outcome', 'fails')
+  await expect(panel).toContainText('place them anew')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await settled(page)
+  await expect(await ball(page)).toContain('22')
+})
+
+test('turning: the slider marks the first touch', async ({ page, hut }) => {
+  await hut.open()
+  await page.getByRole('button', { name: 'Outing' }).click()
+  await page.getByRole('option', { name: /Boats for the crossing/ }).click()
+  await settled(page)
+  await page.getByRole('tab', { name: 'Turning' }).click()
+  const panel = page.locator('[data-turn]')
+  await expect(panel).toContainText('Green canoe touches the car at 24.8°')
+  await expect(panel).toHaveAttribute('data-touches', 'false')
+  await panel.getByRole('slider').focus()
+  await page.keyboard.press('End')
+  await expect(panel).toHaveAttribute('data-touches', 'true')
+  await panel.getByLabel('Turn as far as').fill('20°')
+  await settled(page)
+  await expect(panel).not.toContainText('must be')
+  await accessible(page)
 })

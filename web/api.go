@@ -1,6 +1,7 @@
 package web
 
 import (
+	"bufio"
 	"encoding/json"
 	"regexp"
 	"strconv"
@@ -44,6 +45,7 @@ func (s *server) routes(api fiber.Router) {
 	api.Post("/buy", buy)
 	api.Post("/axle", axle)
 	api.Post("/scales", scales)
+	api.Post("/arrange", arrange)
 	api.Get("/candidates.csv", template)
 	api.Post("/candidates", candidates)
 }
@@ -388,6 +390,31 @@ func axle(c fiber.Ctx) error {
 		return err
 	}
 	return c.JSON(studies.PlaceAxle(a.Plan, a.Trailer))
+}
+
+// Arranging is one line of the answer to an arrangement: how far it has come, and
+// at last what was found.
+type Arranging struct {
+	Places int               `json:"places"`
+	Done   *studies.Arranged `json:"done,omitempty"`
+}
+
+// arrange answers in lines of JSON. The search ends when nobody reads them.
+func arrange(c fiber.Ctx) error {
+	a, err := asking(c)
+	if err != nil {
+		return err
+	}
+	c.Set(fiber.HeaderContentType, "application/x-ndjson")
+	return c.SendStreamWriter(func(w *bufio.Writer) {
+		lines := json.NewEncoder(w)
+		gone := false
+		tell := func(line Arranging) {
+			gone = gone || lines.Encode(line) != nil || w.Flush() != nil
+		}
+		done := studies.Arrange(a.Plan, a.Request, func() bool { return gone }, func(n int) { tell(Arranging{Places: n}) })
+		tell(Arranging{Places: done.Places, Done: done})
+	})
 }
 
 func scales(c fiber.Ctx) error {

@@ -261,6 +261,7 @@ func TestStudies(t *testing.T) {
 	for path, want := range map[string]string{
 		"/api/compare": `"candidates":[{"id":"grey-flatbed"`, "/api/tows": `"vehicle":"crew-pickup"`, "/api/buy": `"growth":[{`,
 		"/api/comparison.csv": "name,comes,chosen", "/api/axle": `"rows":[{"outing":"gravel-day"`, "/api/scales": `"expect":[{"what":"ball"`,
+		"/api/arrange": `"done":{"options":[{"name"`,
 	} {
 		code, _, text := c.do("POST", path, body)
 		if code != 200 || !strings.Contains(text, want) {

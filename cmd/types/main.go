@@ -36,6 +36,7 @@ type carried struct {
 	Axle      studies.AxlePlace   `json:"axlePlace"`
 	Scales    studies.Scales      `json:"scales"`
 	Import    tables.Import       `json:"import"`
+	Arranging web.Arranging       `json:"arranging"`
 }
 
 func main() {

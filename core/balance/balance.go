@@ -5,6 +5,7 @@ package balance
 
 import (
 	"math"
+	"strings"
 
 	"zygonos/core/finding"
 	"zygonos/core/norms"
@@ -228,6 +229,17 @@ func ballWindow(r *rig.Rig, w *Window) finding.Finding {
 	return f
 }
 
+// absentName names what a group of terms stands for.
+func absentName(r *rig.Rig, group string) said.Sentence {
+	if id, ok := strings.CutPrefix(group, "part "); ok {
+		return said.Say("%", said.Name(r.Plan.Parts[id].Name, "a part"))
+	}
+	if id, ok := strings.CutSuffix(group, "/fluid"); ok {
+		return said.Say("what is in %", said.Name(r.Plan.Loads[id].Name, "the tank"))
+	}
+	return said.Say("%", said.Name(r.Plan.Loads[group].Name, "a load"))
+}
+
 // worstState names what is left at home where a partial state, by the nominal
 // figures, misses the window, and the share that it comes to; nil where every
 // state is inside. The full state is judged on its own.
@@ -254,7 +266,7 @@ func worstState(r *rig.Rig) (said.Sentence, float64) {
 		if i > 0 {
 			out = append(out, said.Piece{Text: " and "})
 		}
-		out = append(out, said.Name(r.Plan.Loads[id].Name, "a load"))
+		out = append(out, absentName(r, id)...)
 	}
 	if out == nil {
 		return nil, 0

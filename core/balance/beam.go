@@ -67,6 +67,7 @@ func Beam(r *rig.Rig, w *Window) scene.View {
 	}
 	push("reaction", 0, b.Ball.Nominal*zoom)
 	push("reaction", l, b.OnAxle.Nominal)
+	var labels []scene.Point // one above the other where they would meet
 	for i := range r.Items {
 		it := &r.Items[i]
 		if it.Mass == nil || it.Mass.Nominal <= 0 {
@@ -75,8 +76,19 @@ func Beam(r *rig.Rig, w *Window) scene.View {
 		top := -0.03 - math.Max(0.06, it.Mass.Nominal*scale)
 		arrow := scene.Line("press", it.X, top, it.X, -0.03)
 		arrow.Thing = it.Path
+		at := scene.Point{it.X, top - 0.05}
+		for again := len(r.Items) <= 12; again; {
+			again = false
+			for _, o := range labels {
+				if math.Abs(o[0]-at[0]) < 0.45 && math.Abs(o[1]-at[1]) < 0.14 {
+					at[1], again = o[1]-0.15, true
+				}
+			}
+		}
+		labels = append(labels, at)
+		v.Min[1] = math.Min(v.Min[1], at[1]-0.1)
 		add(arrow, scene.Shape{Form: scene.Polygon, Class: "press-head", Thing: it.Path, Points: []scene.Point{{it.X, -0.03}, {it.X - 0.04, -0.1}, {it.X + 0.04, -0.1}}},
-			scene.Label("press-label", "middle", it.X, top-0.05, said.Say("%", said.Mass(it.Mass.Nominal))))
+			scene.Label("press-label", "middle", at[0], at[1], said.Say("%", said.Mass(it.Mass.Nominal))))
 	}
 	add(scene.Rect("beam", "", 0, -0.03, end, 0.03))
 	add(scene.Shape{Form: scene.Polygon, Class: "pivot", Points: []scene.Point{{l, 0.03}, {l - 0.07, 0.13}, {l + 0.07, 0.13}}})

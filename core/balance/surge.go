@@ -72,7 +72,7 @@ func settles(r *rig.Rig, it *rig.Item) []finding.Finding {
 	f := finding.Finding{Code: CodeSettle, Stage: Stage, Scope: r.Scope, Subject: it.Path, Title: said.Say("%", said.Name(it.Name, "A heap")), Outcome: finding.Holds,
 		Figure: finding.Exactly(quantity.KindLength, dx), Source: norms.Practice("surface level on a ramp of 15°")}
 	f.Says = said.Say("Shaken back on a steep ramp, % lies % further back: % less on the ball. Board it off, or fill evenly.", said.Name(it.Name, "the heap"), said.Length(dx), said.Mass(less))
-	if win := window(r); win != nil && r.Bears.Ball.Nominal >= win.Low && r.Bears.Ball.Nominal-less < win.Low {
+	if win := window(r); win != nil && r.Bears.Ball.Nominal-less < win.Low {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	}
 	f.HasWork, f.Work = true, func() []finding.Step {

@@ -8,6 +8,7 @@ import (
 	"zygonos/core/quantity"
 	"zygonos/core/rig"
 	"zygonos/core/said"
+	"zygonos/core/scene"
 )
 
 // CodeTurn is the code of the finding on turning.
@@ -167,9 +168,114 @@ func Articulate(r *rig.Rig, d float64) Turn {
 	return best
 }
 
+// wanted is the angle that the owner asks for, or the usual one, rad.
+func wanted(r *rig.Rig) float64 {
+	if a := r.Trailer.TurnTo; a != nil {
+		return *a
+	}
+	return WantedTurn
+}
+
+// Swing is car and trailer from above, to be turned about the ball, which lies at
+// the origin: the trailer's shapes turn, the car's stay.
+type Swing struct {
+	Car     []scene.Shape `json:"car"`
+	Trailer []scene.Shape `json:"trailer"`
+	Min     scene.Point   `json:"min"` // that holds every angle
+	Max     scene.Point   `json:"max"`
+	Right   Touch         `json:"right"` // the trailer's tail goes to the right
+	Left    Touch         `json:"left"`
+	Wanted  float64       `json:"wanted"` // rad
+	Most    float64       `json:"most"`   // rad; so far it was looked
+	Longer  *Longer       `json:"longer,omitempty"`
+}
+
+// Touch is the first touch to one side; without an angle nothing touches.
+type Touch struct {
+	Angle *float64 `json:"angle,omitempty"` // rad
+	By    string   `json:"by,omitempty"`
+	On    string   `json:"on,omitempty"`
+}
+
+// Longer is the longer drawbar that allows the wanted angle, and what else it
+// changes. With deck and axle d further back the ball bears R·L/(L + d); the
+// drawbar bends at the deck's front by the ball load on its free length; in
+// reverse the trailer answers by L/(L + d) of before.
+type Longer struct {
+	By      float64 `json:"by"`   // m
+	Ball    float64 `json:"ball"` // kg, before the drawbar's own weight
+	Bending float64 `json:"bending"`
+	Was     float64 `json:"was"` // N·m at the deck's front, at rest; before
+	Answers float64 `json:"answers"`
+}
+
+// SwingOf draws car and trailer and finds the first touch to both sides; nil where
+// there is no car or no deck.
+func SwingOf(r *rig.Rig) *Swing {
+	if r.Vehicle == nil || r.DeckFront == nil || r.Trailer.DeckLength == nil || r.Axle == nil {
+		return nil
+	}
+	trailer, tall, car, gate := blocks(r, 0)
+	s := &Swing{Wanted: wanted(r), Most: mostTurn}
+	touch := func(sign float64) Touch {
+		best := Turn{Angle: math.Inf(1)}
+		for _, t := range []Turn{FirstTouch(trailer, car, sign), FirstTouch(tall, gate, sign)} {
+			if t.Angle < best.Angle {
+				best = t
+			}
+		}
+		if math.IsInf(best.Angle, 1) {
+			return Touch{}
+		}
+		return Touch{&best.Angle, best.By, best.On}
+	}
+	s.Right, s.Left = touch(1), touch(-1)
+	for _, b := range car {
+		s.Car = append(s.Car, scene.Rect("car", "", b.Front, b.Left, b.Rear, b.Right))
+	}
+	for _, b := range gate {
+		s.Car = append(s.Car, scene.Rect("gate", "", b.Front, b.Left, b.Rear, b.Right))
+	}
+	s.Car = append(s.Car, scene.Line("towbar", car[0].Rear, 0, 0, 0))
+	s.Trailer = r.Plain()
+	reach := 0.0
+	for i := range trailer {
+		b := &trailer[i]
+		reach = max(reach, math.Hypot(b.Rear, max(math.Abs(b.Left), math.Abs(b.Right))))
+	}
+	reach += 0.1
+	ahead := max(carLong*0.8, 0.4+math.Abs(math.Cos(mostTurn))*reach)
+	s.Min, s.Max = scene.Point{-ahead, -reach}, scene.Point{reach, reach}
+	if d, ok := longer(r); ok {
+		ball, l := r.Ball(), r.Axle.Nominal
+		g := quantity.Gravity
+		s.Longer = &Longer{By: d, Ball: ball * l / (l + d), Was: ball * g * r.DeckFront.Nominal, Answers: l / (l + d)}
+		s.Longer.Bending = s.Longer.Ball * g * (r.DeckFront.Nominal + d)
+	}
+	return s
+}
+
+// longer is how much longer the drawbar must be for the wanted angle, m, to 10 mm;
+// ok is false where it is long enough, or no length within 3 m helps.
+func longer(r *rig.Rig) (d float64, ok bool) {
+	lo, hi := 0.0, 3.0
+	if clears(r, 0) || !clears(r, hi) {
+		return 0, false
+	}
+	for range 9 { // to 6 mm
+		if mid := (lo + hi) / 2; clears(r, mid) {
+			hi = mid
+		} else {
+			lo = mid
+		}
+	}
+	return math.Ceil(hi*100) / 100, true
+}
+
 // clears reports whether, with the drawbar longer by d, nothing touches up to the
 // wanted angle.
 func clears(r *rig.Rig, d float64) bool {
+	most := wanted(r)
 	trailer, tall, car, gate := blocks(r, d)
 	for _, pair := range [2][2][]Block{{trailer, car}, {tall, gate}} {
 		for k := range pair[1] {
@@ -178,7 +284,7 @@ func clears(r *rig.Rig, d float64) bool {
 				if pair[0][i].Front >= reach {
 					continue
 				}
-				for a := WantedTurn; a >= 0; a -= math.Pi / 60 {
+				for a := most; a >= 0; a -= math.Pi / 60 {
 					if meet(&pair[0][i], &pair[1][k], a) || meet(&pair[0][i], &pair[1][k], -a) {
 						return false
 					}
@@ -203,10 +309,12 @@ func sides(blocks []Block) []float64 {
 // is under the wanted one, how much longer the drawbar would have to be.
 func turn(r *rig.Rig) (finding.Finding, bool) {
 	f := finding.Finding{Code: CodeTurn, Stage: "balance", Scope: r.Scope, Subject: "/trailers/" + r.Scope.Trailer, Title: said.Say("Turning"), Gate: finding.GateCut,
-		Limit: finding.Exactly(quantity.KindAngle, WantedTurn), Source: norms.Practice("car 1.8 m wide at its tail, tailgate 1.3 m, 90° asked for")}
+		Source: norms.Practice("car 1.8 m wide at its tail, tailgate 1.3 m, 90° asked for")}
 	if r.Vehicle == nil || r.DeckFront == nil || r.Trailer.DeckLength == nil {
 		return f, false
 	}
+	most := wanted(r)
+	f.Limit = finding.Exactly(quantity.KindAngle, most)
 	t := Articulate(r, 0)
 	if math.IsInf(t.Angle, 1) {
 		f.Outcome, f.Figure = finding.Holds, finding.Exactly(quantity.KindAngle, mostTurn)
@@ -214,26 +322,18 @@ func turn(r *rig.Rig) (finding.Finding, bool) {
 		return f, true
 	}
 	f.Figure = finding.Exactly(quantity.KindAngle, t.Angle)
-	margin := (t.Angle - WantedTurn) / WantedTurn
+	margin := (t.Angle - most) / most
 	f.Margin = &margin
 	what := said.Name(t.By, "the load")
-	if t.Angle >= WantedTurn-1e-9 {
+	if t.Angle >= most-1e-9 {
 		f.Outcome = finding.Holds
 		f.Says = said.Say("Turns to %, then % touches the "+t.On+".", said.Of(quantity.KindAngle, t.Angle), what)
 		return f, true
 	}
 	f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	f.Says = said.Say("At % % touches the "+t.On+".", said.Of(quantity.KindAngle, t.Angle), what)
-	lo, hi := 0.0, 3.0
-	if clears(r, hi) {
-		for range 9 { // to 6 mm
-			if mid := (lo + hi) / 2; clears(r, mid) {
-				hi = mid
-			} else {
-				lo = mid
-			}
-		}
-		f.Says = append(f.Says, said.Say(" % longer a {drawbar} lets it turn to %. Mind it when reversing.", said.Length(math.Ceil(hi*100)/100), said.Of(quantity.KindAngle, WantedTurn))...)
+	if d, ok := longer(r); ok {
+		f.Says = append(f.Says, said.Say(" % longer a {drawbar} lets it turn to %. Mind it when reversing.", said.Length(d), said.Of(quantity.KindAngle, most))...)
 	}
 	return f, true
 }

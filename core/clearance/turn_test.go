@@ -92,3 +92,33 @@ func BenchmarkTurn(b *testing.B) {
 		clearance.Check(r)
 	}
 }
+
+// The drawbar that the wanted angle takes, and what it changes: 60 kg on the ball
+// at L = 2.5 with d more is 60·2.5/(2.5 + d); on a free length of 0.8 m it bent by
+// 60·9.80665·0.8 = 470.7 N·m.
+func TestSwing(t *testing.T) {
+	r := rig.Resolve(sample.Plan(t, "/trailers/t/couplingToDeck/value", "0.8", sample.Crate+"/at/back", "0.95"), "t", "o")
+	s := clearance.SwingOf(r)
+	if s == nil || s.Left.Angle == nil || s.Right.Angle == nil || s.Longer == nil {
+		t.Fatalf("%+v", s)
+	}
+	if math.Abs(*s.Left.Angle-*s.Right.Angle) > 1e-9 {
+		t.Errorf("a symmetric rig touches at %v and %v", *s.Left.Angle, *s.Right.Angle)
+	}
+	d := s.Longer.By
+	if math.Abs(s.Longer.Ball-60*2.5/(2.5+d)) > 1e-9 || math.Abs(s.Longer.Was-60*9.80665*0.8) > 1e-6 ||
+		math.Abs(s.Longer.Bending-60*2.5/(2.5+d)*9.80665*(0.8+d)) > 1e-6 || math.Abs(s.Longer.Answers-2.5/(2.5+d)) > 1e-9 {
+		t.Errorf("%+v", s.Longer)
+	}
+	if long := clearance.Articulate(r, d); long.Angle < clearance.WantedTurn {
+		t.Errorf("%v m longer it touches at %v", d, long.Angle)
+	}
+	// A smaller angle asked for takes less, or none.
+	less := clearance.SwingOf(rig.Resolve(sample.Plan(t, "/trailers/t/couplingToDeck/value", "0.8", sample.Crate+"/at/back", "0.95", "/trailers/t/turnTo", "0.9"), "t", "o"))
+	if less.Longer != nil && less.Longer.By >= d {
+		t.Errorf("for 0.9 rad %v m, for a right angle %v", less.Longer.By, d)
+	}
+	if s := clearance.SwingOf(rig.Resolve(sample.Plan(t, "/outings/o/vehicle", "-"), "t", "o")); s != nil {
+		t.Error("no car, and it touches")
+	}
+}

@@ -47,6 +47,7 @@ type Tank struct {
 	Fluid    string          `json:"fluid"` // key into catalogue.Fluids
 	Fill     *float64        `json:"fill,omitempty"`
 	Capacity *VolumeEstimate `json:"capacity,omitempty"` // nil: nearly all of its box
+	Drains   bool            `json:"drains,omitempty"`   // may be emptied on the way: judged from empty to Fill
 }
 
 // Pieces says that a load is a pack of like pieces: sheets, boards, battens.

@@ -175,6 +175,7 @@ type EndWeighing struct {
 	Rear    MassEstimate `json:"rear"`
 	FrontAt length       `json:"frontAt"` // of the support, from the load's front face
 	RearAt  length       `json:"rearAt"`
+	One     bool         `json:"one,omitempty"` // only the front end was read: the rest of the load's mass is borne at RearAt
 }
 
 // TowVehicle is a car or pickup that tows.
@@ -242,6 +243,7 @@ type Trailer struct {
 	Travel         *length            `json:"travel,omitempty"`    // of the springs to the stop
 	Sinks          *length            `json:"sinks,omitempty"`     // of the springs from empty hanging to their rated load
 	AxleGap        *length            `json:"axleGap,omitempty"`   // between the axles of a group
+	TurnTo         *float64           `json:"turnTo,omitempty"`    // angle to the car that is asked for, rad
 	WheelRoom      *length            `json:"wheelRoom,omitempty"` // between tyre and deck or mudguard, empty
 	TyreText       string             `json:"tyreText,omitempty"`  // as it stands on the wall
 	TyreSymbol     string             `json:"tyreSymbol,omitempty"`
@@ -329,8 +331,9 @@ type Slot struct {
 
 // PartOn is a part in its place on the deck.
 type PartOn struct {
-	At   Spot `json:"at"`
-	Turn int  `json:"turn,omitempty"`
+	At       Spot `json:"at"`
+	Turn     int  `json:"turn,omitempty"`
+	Optional bool `json:"optional,omitempty"` // may stay at home
 }
 
 // Outing is one way the trailer is loaded and towed.

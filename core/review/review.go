@@ -51,6 +51,7 @@ type Report struct {
 	FitOut    *finding.Measure      `json:"fitOut,omitempty"` // and after what is fitted
 	Labels    []towing.LabelReading `json:"labels,omitempty"` // the label's number read both ways
 	Sway      *sway.Chart           `json:"sway,omitempty"`   // settled
+	Swing     *clearance.Swing      `json:"swing,omitempty"`  // settled
 }
 
 // Headline is the answer in a sentence.

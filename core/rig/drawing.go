@@ -171,6 +171,23 @@ func (r *Rig) top() scene.View {
 	return v
 }
 
+// Plain is the trailer with all that is on it, from above, without the car, its
+// handles and the ball's surroundings.
+func (r *Rig) Plain() []scene.Shape {
+	v := r.top()
+	return slices.DeleteFunc(v.Shapes, func(s scene.Shape) bool {
+		return s.Class == "car" || s.Class == "centreline" || s.Class == "towbar"
+	})
+}
+
+// Ball is the nominal ball load, kg; nought where it is not known.
+func (r *Rig) Ball() float64 {
+	if r.Bears == nil {
+		return 0
+	}
+	return r.Bears.Ball.Nominal
+}
+
 // sorted gives the items in the order in which they are painted.
 func (r *Rig) sorted(by func(a, b *Item) int) []*Item {
 	out := make([]*Item, 0, len(r.Items))
@@ -210,6 +227,22 @@ func (r *Rig) rear() scene.View {
 	add(scene.Rect("deck", "", -w, -deck, w, -(deck - 0.08)))
 	if s := r.Trailer.SideHeight; s != nil && *s > 0 {
 		add(scene.Rect("sides", "", -w, -(deck + float64(*s)), w, -deck))
+	}
+	if b := r.Bears; b != nil && b.Left != nil {
+		// What each side's wheels bear pushes up, to one scale.
+		const full = 0.3
+		most := max(b.Left.Nominal, b.Right.Nominal, 1)
+		v.Max[1] = full + 0.3
+		for _, side := range []struct {
+			y  float64
+			kg float64
+			to string
+		}{{-track / 2, b.Left.Nominal, "start"}, {track / 2, b.Right.Nominal, "end"}} {
+			long := 0.04 + full*max(side.kg, 0)/most
+			add(scene.Line("reaction", side.y, 0.03+long, side.y, 0.03),
+				scene.Shape{Form: scene.Polygon, Class: "reaction-head", Points: []scene.Point{{side.y, 0.03}, {side.y - 0.04, 0.1}, {side.y + 0.04, 0.1}}},
+				scene.Label("reaction-label", side.to, side.y-math.Copysign(0.1, side.y), 0.14, said.Say("%", said.Mass(side.kg))))
+		}
 	}
 	return v
 }

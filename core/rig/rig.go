@@ -412,6 +412,17 @@ func (r *Rig) parts() {
 			}
 			r.Items = append(r.Items, it)
 			term.InMass, term.Arm, term.Side = 1, arm, side
+			if on.Optional {
+				term.Group = "part " + id
+				if it := &r.Items[len(r.Items)-1]; it.Mass != nil {
+					it.Mass = &span{Nominal: it.Mass.Nominal, High: it.Mass.High}
+				}
+			}
+		}
+		if wasOn && term.Group != "" { // the weighing counts it in whether it comes along or not
+			r.Beam.Terms = append(r.Beam.Terms, term)
+			isOn = false
+			term.Group, term.InMass, term.Arm, term.Side = "", 0, span{}, span{}
 		}
 		if wasOn {
 			_, arm, side := r.place(thing, r.deckFrame(), was.At, was.Turn)
@@ -530,14 +541,21 @@ func (r *Rig) load(id string, pl plan.Placement, done map[string]*Item) *Item {
 		d := float64(plan.PlaceDoubt)
 		return span{Nominal: x, Low: x - d, High: x + d}
 	}
-	if e := l.Ends; e != nil && (pl.Turn == 0 || pl.Turn == 180) {
+	if e := l.Ends; e != nil && (pl.Turn == 0 || pl.Turn == 180) && (!e.One || l.Mass != nil) {
 		f, b := float64(e.FrontAt), float64(e.RearAt)
 		if pl.Turn == 180 {
 			f, b = it.Length()-f, it.Length()-b
 		}
 		front, rear := e.Front.Range(r.Plan).Floats(), e.Rear.Range(r.Plan).Floats()
-		term(path+"/ends/front", "", e.Front.How, front, 1, placed(face+f), quantity.Exactly(centre))
-		term(path+"/ends/rear", "", e.Rear.How, rear, 1, placed(face+b), quantity.Exactly(centre))
+		if e.One { // the reading is within the stated mass: it moves from the rear support to the front one
+			whole := l.Mass.Range(r.Plan).Floats()
+			term(path+"/mass", "", l.Mass.How, whole, 1, placed(face+b), quantity.Exactly(centre))
+			term(path+"/ends/front", "", e.Front.How, front, 0, quantity.Exactly(f-b), span{})
+			rear.Nominal = whole.Nominal - front.Nominal
+		} else {
+			term(path+"/ends/front", "", e.Front.How, front, 1, placed(face+f), quantity.Exactly(centre))
+			term(path+"/ends/rear", "", e.Rear.How, rear, 1, placed(face+b), quantity.Exactly(centre))
+		}
 		if m := it.Mass.Nominal; m > 0 {
 			it.X = face + (f*front.Nominal+b*rear.Nominal)/m
 		}
@@ -552,7 +570,7 @@ func (r *Rig) load(id string, pl plan.Placement, done map[string]*Item) *Item {
 			amount, how = *lot.Mass, lot.How
 		case l.Mass != nil:
 			amount, how = l.Mass.Range(r.Plan).Floats(), l.Mass.How
-		case l.Ends != nil: // turned across: only the sum of the ends is of use
+		case l.Ends != nil && !l.Ends.One: // turned across: only the sum of the ends is of use
 			f, b := l.Ends.Front.Range(r.Plan).Floats(), l.Ends.Rear.Range(r.Plan).Floats()
 			amount = span{Nominal: f.Nominal + b.Nominal, Low: f.Low + b.Low, High: f.High + b.High}
 			how = plan.Weighed
@@ -572,6 +590,10 @@ func (r *Rig) load(id string, pl plan.Placement, done map[string]*Item) *Item {
 		if lot != nil && lot.Contents != nil {
 			x := (it.Front + it.Rear) / 2 // a level fluid lies about the tank's middle
 			term(path+"/tank/fill", "", plan.Typical, lot.Contents.Mass, 1, placed(x), quantity.Exactly(centre))
+			if l.Tank != nil && l.Tank.Drains && !pl.Optional {
+				r.Beam.Terms[len(r.Beam.Terms)-1].Group = id + "/fluid"
+				it.Mass.Low -= lot.Contents.Mass.Low
+			}
 		}
 		for _, cid := range plan.Ordered(l.Contents, func(c plan.Content) int { return c.Order }) {
 			c := l.Contents[cid]

@@ -539,7 +539,7 @@ func (a *Arranged) add(t *task, kind string, p *stow.Problem, found stow.Result)
 	o.Name = said.Say(map[string]string{"calm": "arrange: weight close to the middle", "even": "arrange: {ball load} and wheels as even as can be", "near": "arrange: with the least shifting"}[kind])
 	switch {
 	case kind == "near":
-		o.Says = said.Say("Least to shift.")
+		o.Says = said.Say("No load goes farther than %.", said.Length(farthest(t, next)))
 	case kind == "even":
 		o.Says = said.Say("{Ball load} in the middle of what all allows, wheels even.")
 	case found.Proven:
@@ -586,6 +586,17 @@ func samePlaces(a, b *Arrangement) bool {
 	})
 }
 
+// farthest is how far the load that is moved most is moved, m.
+func farthest(t *task, next plan.Layout) float64 {
+	shift := 0.0
+	for id, pl := range next.Placements {
+		if o, ok := t.own.Placements[id]; ok && o.On == pl.On {
+			shift = max(shift, math.Hypot(float64(pl.At.Back-o.At.Back), float64(pl.At.Right-o.At.Right)))
+		}
+	}
+	return shift
+}
+
 // traded are the figures by which arrangements differ.
 func traded(t *task, rep *review.Report, patched *plan.Plan) []Traded {
 	then := rig.Resolve(patched, t.q.Trailer, t.q.Outing)
@@ -621,12 +632,6 @@ func traded(t *task, rep *review.Report, patched *plan.Plan) []Traded {
 		return finding.Exactly(quantity.KindShare, best)
 	}
 	out = append(out, Traded{said.Say("Weakest link has left"), weakest(was), weakest(rep)})
-	shift := 0.0
-	for id, pl := range then.Layout.Placements {
-		if o, ok := t.own.Placements[id]; ok && o.On == pl.On {
-			shift = max(shift, math.Hypot(float64(pl.At.Back-o.At.Back), float64(pl.At.Right-o.At.Right)))
-		}
-	}
-	out = append(out, Traded{said.Say("Farthest shift"), nil, finding.Exactly(quantity.KindLength, shift)})
+	out = append(out, Traded{said.Say("Farthest shift"), nil, finding.Exactly(quantity.KindLength, farthest(t, *then.Layout))})
 	return slices.DeleteFunc(out, func(x Traded) bool { return cmp.Or(x.Was, x.Then) == nil })
 }

@@ -28,6 +28,7 @@ type AxlePlace struct {
 	Closes  []finding.Variant `json:"closes"`         // what brings the outings that miss into their windows with the axle at Best
 	View    *scene.View       `json:"view,omitempty"` // the bars, over the same x as the side view
 	Source  *finding.Source   `json:"source,omitempty"`
+	Drawbar said.Sentence     `json:"drawbar,omitempty"` // where the axle is fixed: the same asked of the drawbar's length
 }
 
 // Interval is a stretch behind the ball, m.
@@ -98,8 +99,44 @@ func PlaceAxle(p *plan.Plan, trailer string) *AxlePlace {
 	if out.Nominal == nil {
 		out.Closes = closers(p, trailer, best, bound)
 	}
+	if moves == nil {
+		out.Drawbar = drawbar(p, trailer)
+	}
 	out.View = axleView(out)
 	return out
+}
+
+// drawbar says how much longer or shorter a drawbar brings every outing into its
+// window. With deck and axle d further back and the drawbar's own weight left out
+// the ball bears R·L/(L + d), so for a window of R_low to R_high d lies between
+// R·L/R_high − L and R·L/R_low − L.
+func drawbar(p *plan.Plan, trailer string) said.Sentence {
+	from, to := math.Inf(-1), math.Inf(1)
+	known := false
+	for _, o := range p.OutingIDs() {
+		r := rig.Resolve(p, trailer, o)
+		if r == nil || r.Bears == nil || r.Layout == nil {
+			continue
+		}
+		w := balance.Check(r).Window
+		if w == nil || w.High < w.Low || !(w.Low > 0) || !(r.Bears.Ball.Nominal > 0) {
+			return nil
+		}
+		known = true
+		l, k := r.Axle.Nominal, r.Bears.Ball.Nominal*r.Axle.Nominal
+		from, to = max(from, k/w.High-l), min(to, k/w.Low-l)
+	}
+	switch {
+	case !known || from <= 0 && to >= 0:
+		return nil
+	case from > to:
+		return said.Say("No length of {drawbar} brings all outings in.")
+	}
+	word, least, most := "longer", from, to
+	if to < 0 {
+		word, least, most = "shorter", -to, -from
+	}
+	return said.Say("With the axle fixed where it is: a {drawbar} % to % "+word+" brings every outing in.", said.Length(least), said.Length(most))
 }
 
 // seesaw is a rig whose axle may be put anywhere: what moves with the axle and

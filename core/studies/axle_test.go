@@ -90,3 +90,22 @@ func TestAxleCompromise(t *testing.T) {
 		t.Error("no axle, and a place for it")
 	}
 }
+
+// 44 kg too little: crate at 1.5 m behind the board, R = 20 − 400·0.5/2.5 < 0 tells nothing
+// of a drawbar; at 1.0 m R = 20 kg of 650 (3.1 %): with d more R·L/(L + d) = 50/(2.5 + d) only
+// falls, so the drawbar must be shorter: 50/32.5 − 2.5 = −0.962 m to 50/75 − 2.5.
+func TestDrawbar(t *testing.T) {
+	p := sample.Plan(t, sample.Crate+"/at/back", "1.0")
+	if s := studies.PlaceAxle(p, "t").Drawbar.Text(p.Locale()); !strings.Contains(s, "962 mm to 1833 mm shorter") {
+		t.Errorf("%q", s)
+	}
+	// 100 kg: 250/75 − 2.5 = 0.833 m longer to 250/32.5 − 2.5 = 5.192.
+	p = sample.Plan(t, sample.Crate+"/at/back", "0.5")
+	if s := studies.PlaceAxle(p, "t").Drawbar.Text(p.Locale()); !strings.Contains(s, "833 mm to 5192 mm longer") {
+		t.Errorf("%q", s)
+	}
+	p = sample.Plan(t)
+	if s := studies.PlaceAxle(p, "t").Drawbar; s != nil {
+		t.Errorf("in its window, and %q", s.Text(p.Locale()))
+	}
+}

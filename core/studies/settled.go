@@ -4,6 +4,7 @@ package studies
 
 import (
 	"zygonos/core/balance"
+	"zygonos/core/clearance"
 	"zygonos/core/finding"
 	"zygonos/core/fit"
 	"zygonos/core/plan"
@@ -26,7 +27,7 @@ func Settled(p *plan.Plan, q review.Request) *review.Report {
 	rep.Settled = true
 	addFixes(p, at, rep)
 	if r := rig.Resolve(p, at.Trailer, at.Outing); r != nil {
-		rep.Sway = sway.ChartOf(r)
+		rep.Sway, rep.Swing = sway.ChartOf(r), clearance.SwingOf(r)
 	}
 	rep.Outings = []review.OutingState{}
 	for _, id := range p.OutingIDs() {

@@ -26,9 +26,9 @@ const (
 // each swing is still half as large as the one before (e^(−2πζ) = 0.53).
 const Little = 0.1
 
-// Point is the damping at one speed, with the least and the most that the stated
+// Sample is the damping at one speed, with the least and the most that the stated
 // bands give at the points looked at.
-type Point struct {
+type Sample struct {
 	Speed   float64 `json:"speed"` // m/s
 	Damping float64 `json:"damping"`
 	Low     float64 `json:"low"`
@@ -37,10 +37,10 @@ type Point struct {
 
 // Chart is damping over speed.
 type Chart struct {
-	Curve    []Point       `json:"curve"`
+	Curve    []Sample      `json:"curve"`
 	Speed    float64       `json:"speed"` // of the outing
-	Now      Point         `json:"now"`
-	Compare  Point         `json:"compare"`            // at 25 m/s
+	Now      Sample        `json:"now"`
+	Compare  Sample        `json:"compare"`            // at 25 m/s
 	Little   *Bound        `json:"little,omitempty"`   // speed at which damping falls under a tenth
 	Diverges *float64      `json:"diverges,omitempty"` // lowest speed looked at at which a root grows without swinging
 	Inertia  float64       `json:"inertia"`            // yaw inertia, kg·m²
@@ -130,7 +130,7 @@ func ChartOf(r *rig.Rig) *Chart {
 	for i, g := range guesses {
 		models[i] = s.Model(g)
 	}
-	at := func(v float64) (p Point, each []float64, ok bool) {
+	at := func(v float64) (p Sample, each []float64, ok bool) {
 		p.Speed = v
 		for i := range models {
 			mode, ok := models[i].At(v)

@@ -1,5 +1,7 @@
 // The server's API. Errors come as problem+json and are thrown as ApiError.
 import type {
+  Arranged,
+  Arranging,
   AxlePlace,
   Buying,
   Comparison,
@@ -34,11 +36,13 @@ async function call(
   path: string,
   body?: BodyInit,
   headers: HeadersInit = {},
+  signal?: AbortSignal,
 ): Promise<Response> {
   let answer: Response
   try {
-    answer = await fetch('/api' + path, { method, body, headers, credentials: 'same-origin' })
-  } catch {
+    answer = await fetch('/api' + path, { method, body, headers, credentials: 'same-origin', signal })
+  } catch (e) {
+    if (signal?.aborted) throw e
     throw new Unreachable('The server does not answer.')
   }
   if (answer.ok) return answer
@@ -111,5 +115,23 @@ export const api = {
   candidates: (asked: Asked, csv: string) => json<Import>('POST', '/candidates', { ...asked, csv }),
   comparisonTable: async (asked: Asked) =>
     (await call('POST', '/comparison.csv', JSON.stringify(asked), asJSON)).blob(),
+  /** Line by line: how far it has come, and at last what was found. */
+  arrange: async (asked: Asked, signal: AbortSignal, progress: (places: number) => void) => {
+    const answer = await call('POST', '/arrange', JSON.stringify(asked), asJSON, signal)
+    let rest = ''
+    let done: Arranged | undefined
+    const text = answer.body!.pipeThrough(new TextDecoderStream()).getReader()
+    for (;;) {
+      const { value, done: ended } = await text.read()
+      const lines = (rest + (value ?? '')).split('\n')
+      rest = ended ? '' : (lines.pop() ?? '')
+      for (const line of lines.filter(Boolean)) {
+        const told = JSON.parse(line) as Arranging
+        progress(told.places)
+        done = told.done ?? done
+      }
+      if (ended) return done
+    }
+  },
   enter: (passcode: string) => json<void>('POST', '/session', { passcode }),
 }

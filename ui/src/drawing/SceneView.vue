@@ -42,6 +42,14 @@ const groups = computed<Group[]>(() => {
   return out
 })
 
+/** Where the loads stood in the arrangement that was kept. */
+const before = computed(() => {
+  const kept = workspace.kept
+  if (!kept || kept.plan === workspace.plan || kept.report.scope.outing !== workspace.outing) return []
+  const was = kept.report.views.find((v) => v.id === props.view.id)
+  return (was?.shapes ?? []).filter((s) => s.form === 'polygon' && s.class.startsWith('load'))
+})
+
 const held = ref('')
 const ghost = ref<Shape[]>([]) // where the thing stood when it was taken
 /** Where the thing in hand may stand: shaded along what carries it. */
@@ -140,6 +148,9 @@ function press(e: KeyboardEvent, g: Group) {
     role="group"
     :aria-label="say(view.title)"
   >
+    <g v-if="before.length" class="ghost" aria-hidden="true" data-before>
+      <SceneShape v-for="(s, k) in before" :key="k" :shape="s" :scale="scale" />
+    </g>
     <g v-if="ghost.length" class="ghost" aria-hidden="true">
       <SceneShape v-for="(s, k) in ghost" :key="k" :shape="s" :scale="scale" />
     </g>

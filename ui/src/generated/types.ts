@@ -24,6 +24,7 @@ export interface Carried {
   axlePlace: AxlePlace;
   scales: Scales;
   import: Import;
+  arranging: Arranging;
 }
 export interface Plan {
   format: string;
@@ -112,6 +113,7 @@ export interface EndWeighing {
   rear: MassEstimate;
   frontAt: number;
   rearAt: number;
+  one?: boolean;
 }
 export interface Bulk {
   material: string;
@@ -132,6 +134,7 @@ export interface Tank {
   fluid: string;
   fill?: number;
   capacity?: VolumeEstimate;
+  drains?: boolean;
 }
 export interface Pieces {
   material: string;
@@ -211,6 +214,9 @@ export interface Trailer {
   couplingHeight?: number;
   suspension?: string;
   travel?: number;
+  sinks?: number;
+  axleGap?: number;
+  turnTo?: number;
   wheelRoom?: number;
   tyreText?: string;
   tyreSymbol?: string;
@@ -256,10 +262,16 @@ export interface Reading {
   mass: number;
   plusMinus?: number;
   at?: number;
+  plank?: Plank;
+}
+export interface Plank {
+  span: number;
+  to: number;
 }
 export interface PartOn {
   at: Spot;
   turn?: number;
+  optional?: boolean;
 }
 export interface Anchor {
   order: number;
@@ -370,6 +382,7 @@ export interface LoadReading {
   mass: number;
   plusMinus?: number;
   at?: number;
+  plank?: Plank;
 }
 export interface Stood {
   axleAt?: number;
@@ -401,6 +414,8 @@ export interface Report {
   bare?: Measure;
   fitOut?: Measure;
   labels?: LabelReading[];
+  sway?: Chart;
+  swing?: Swing;
 }
 export interface Scope {
   trailer?: string;
@@ -483,6 +498,7 @@ export interface Finding {
   fixes?: Fix[];
   source?: Source;
   essential?: boolean;
+  compares?: boolean;
   hasWork?: boolean;
 }
 export interface Need {
@@ -634,6 +650,50 @@ export interface LabelReading {
   left: number;
   mark: number;
   over: boolean;
+}
+export interface Chart {
+  curve: Sample[];
+  speed: number;
+  now: Sample;
+  compare: Sample;
+  little?: Bound;
+  diverges?: number;
+  inertia: number;
+  says: Sentence;
+}
+export interface Sample {
+  speed: number;
+  damping: number;
+  low: number;
+  high: number;
+}
+export interface Bound {
+  value?: number;
+  low?: number;
+  high?: number;
+}
+export interface Swing {
+  car: Shape[];
+  trailer: Shape[];
+  min: Point;
+  max: Point;
+  right: Touch;
+  left: Touch;
+  wanted: number;
+  most: number;
+  longer?: Longer;
+}
+export interface Touch {
+  angle?: number;
+  by?: string;
+  on?: string;
+}
+export interface Longer {
+  by: number;
+  ball: number;
+  bending: number;
+  was: number;
+  answers: number;
 }
 export interface Step {
   symbol: string;
@@ -953,6 +1013,7 @@ export interface AxlePlace {
   closes: Variant[];
   view?: View;
   source?: Source;
+  drawbar?: Sentence;
 }
 export interface AxleRow {
   outing: string;
@@ -1003,4 +1064,30 @@ export interface CellError {
   column: number;
   head: string;
   says: string;
+}
+export interface Arranging {
+  places: number;
+  done?: Arranged;
+}
+export interface Arranged {
+  options: Arrangement[];
+  outcome: string;
+  says: Sentence;
+  grid: number;
+  loads: number;
+  places: number;
+}
+export interface Arrangement {
+  name: Sentence;
+  patch: Op[];
+  kind: string;
+  outcome: string;
+  proven: boolean;
+  says: Sentence;
+  figures: Traded[];
+}
+export interface Traded {
+  name: Sentence;
+  was?: Measure;
+  then?: Measure;
 }

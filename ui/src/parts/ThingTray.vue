@@ -157,7 +157,6 @@ function turn() {
           </button>
         </div>
         <button
-          v-if="!thing.part"
           class="act ml-auto min-h-11"
           :class="{ '!bg-deep !text-deep-ink': optional }"
           :aria-pressed="optional"

@@ -1,18 +1,30 @@
 <script setup lang="ts">
 // Where the weight presses: the rig, the beam under it, the thing in hand.
+import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue'
 import { computed } from 'vue'
 import BallGauge from '@/checks/BallGauge.vue'
 import FigureButton from '@/checks/FigureButton.vue'
 import RigDrawing from '@/drawing/RigDrawing.vue'
 import ThingTray from '@/parts/ThingTray.vue'
+import ArrangePanel from './balance/ArrangePanel.vue'
 import AxlePanel from './balance/AxlePanel.vue'
 import KeptPanel from './balance/KeptPanel.vue'
 import ScalesPanel from './balance/ScalesPanel.vue'
+import SwayPanel from './balance/SwayPanel.vue'
+import TurnPanel from './balance/TurnPanel.vue'
 import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
 
 const workspace = useWorkspace()
 const { nominal, term } = useWords()
+const tabs = [
+  { name: 'Arrange', panel: ArrangePanel },
+  { name: 'Axle', panel: AxlePanel },
+  { name: 'Scale', panel: ScalesPanel },
+  { name: 'Sway', panel: SwayPanel },
+  { name: 'Turning', panel: TurnPanel },
+  { name: 'Compare', panel: KeptPanel },
+]
 const figures = computed(() => {
   const f = workspace.report?.figures
   return [
@@ -41,8 +53,23 @@ const figures = computed(() => {
       <RigDrawing class="h-full" />
     </div>
     <ThingTray class="no-print" />
-    <KeptPanel class="no-print" />
-    <ScalesPanel v-if="workspace.outing" />
-    <AxlePanel />
+    <TabGroup>
+      <TabList
+        class="plate no-print flex max-w-full shrink-0 overflow-x-auto p-1"
+        aria-label="More of the balance"
+      >
+        <Tab v-for="t in tabs" :key="t.name" v-slot="{ selected }" as="template">
+          <button
+            class="min-h-11 flex-1 rounded-lg px-3 font-semibold whitespace-nowrap"
+            :class="selected ? 'bg-deep text-deep-ink' : 'hover:bg-wash'"
+          >
+            {{ t.name }}
+          </button>
+        </Tab>
+      </TabList>
+      <TabPanels>
+        <TabPanel v-for="t in tabs" :key="t.name" tabindex="-1"><component :is="t.panel" /></TabPanel>
+      </TabPanels>
+    </TabGroup>
   </section>
 </template>

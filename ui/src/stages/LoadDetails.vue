@@ -32,10 +32,16 @@ function addContent() {
 }
 
 /** The weighing starts with half the weight at each end, to be typed over. */
-function weighEnds() {
+function weighEnds(one?: true) {
   const half = { value: (props.load.mass?.value ?? 0) / 2, how: 'guessed' }
-  const ends = { front: half, rear: half, frontAt: 0, rearAt: props.load.size.length?.value ?? 1 }
-  workspace.setAt(path('ends'), props.load.ends ? undefined : ends, 'weigh both ends')
+  const ends = {
+    front: half,
+    rear: half,
+    frontAt: 0,
+    rearAt: props.load.size.length?.value ?? 1,
+    ...(one && { one }),
+  }
+  workspace.setAt(path('ends'), props.load.ends ? undefined : ends, 'weigh by the ends')
 }
 </script>
 
@@ -64,14 +70,16 @@ function weighEnds() {
     <div v-if="load.ends" class="grid gap-2 md:grid-cols-2">
       <EstimateField :path="path('ends/front')" label="Front end reads" kind="mass" />
       <PlanQuantity :path="path('ends/frontAt')" label="held behind its front by" kind="length" />
-      <EstimateField :path="path('ends/rear')" label="Rear end reads" kind="mass" />
+      <EstimateField v-if="!load.ends.one" :path="path('ends/rear')" label="Rear end reads" kind="mass" />
+      <p v-else class="text-soft self-end pb-2 text-sm">The rear end bears the rest of its weight.</p>
       <PlanQuantity :path="path('ends/rearAt')" label="held behind its front by" kind="length" />
     </div>
     <div class="flex flex-wrap items-end gap-2">
       <button class="act" @click="addContent"><PlusIcon class="size-5" />Something in it</button>
-      <button class="act" @click="weighEnds">
+      <button class="act" @click="weighEnds()">
         {{ load.ends ? 'Drop the end weighing' : 'Weighed at both ends' }}
       </button>
+      <button v-if="!load.ends && load.mass" class="act" @click="weighEnds(true)">Weighed at one end</button>
       <ChoiceField
         v-if="contents.length"
         class="w-56"

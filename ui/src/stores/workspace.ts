@@ -355,7 +355,8 @@ export const useWorkspace = defineStore('workspace', () => {
   /** An arrangement that was kept to hold others against. */
   const kept = shallowRef<{ plan: Plan; report: Report }>()
   function keep() {
-    if (plan.value && report.value) kept.value = { plan: plan.value, report: report.value }
+    const whole = settled.value ? settledReport.value : undefined // a live report has no chart
+    if (plan.value && report.value) kept.value = { plan: plan.value, report: whole ?? report.value }
   }
   function backToKept() {
     if (plan.value && kept.value) edit(compare(plan.value, kept.value.plan) as Op[], 'back to what was kept')

@@ -41,6 +41,7 @@ const apply = (patch: Op[], name: string) => workspace.edit(patch, name)
         Full: in the window whatever the guesses. Pale: by the stated weights. The band is what all have in
         common.
       </p>
+      <p v-if="data.drawbar" class="mt-1">{{ say(data.drawbar) }}</p>
       <ul v-if="data.fix || data.closes.length" class="no-print mt-2 grid gap-1.5">
         <li v-if="data.fix" class="flex items-center justify-between gap-2">
           <span class="first-letter:uppercase">{{ say(data.fix.name) }}</span>

@@ -26,6 +26,11 @@ const rows = computed(() => {
 })
 const valueOf = (id: string) => workspace.get(`${base.value}/${id}/mass`) as number | undefined
 
+/** A plank with one end on a block shares a load that is too much for the scale. */
+const plank = (id: string) => workspace.get(`${base.value}/${id}/plank`)
+const onPlank = (id: string) =>
+  workspace.setAt(`${base.value}/${id}/plank`, plank(id) ? undefined : { span: 1.5, to: 0.5 }, 'plank')
+
 /** A reading belongs to the load as it stands when it is typed. */
 function stood() {
   const l = workspace.plan?.outings[workspace.outing]?.layouts[workspace.trailer]
@@ -88,6 +93,24 @@ function typed(what: string, id: string | undefined, mass: number) {
             hint="2 %"
           />
           <p class="text-soft col-span-2 text-sm">Expected before: {{ measure(r.expect) }}</p>
+          <div v-if="r.what === 'ball' && r.read" class="col-span-2 grid grid-cols-2 items-end gap-2">
+            <template v-if="plank(r.id ?? r.what)">
+              <PlanQuantity
+                :path="`${base}/${r.id ?? r.what}/plank/span`"
+                label="Plank: block to scale"
+                kind="length"
+              />
+              <PlanQuantity
+                :path="`${base}/${r.id ?? r.what}/plank/to`"
+                :label="`block to ${term('coupling')}`"
+                kind="length"
+              />
+              <p class="col-span-2 text-sm">On the ball: {{ measure(r.read) }}</p>
+            </template>
+            <button class="act col-span-2 justify-self-start" @click="onPlank(r.id ?? r.what)">
+              {{ plank(r.id ?? r.what) ? 'Straight on the scale' : 'It stood on a plank' }}
+            </button>
+          </div>
         </li>
       </ul>
       <template v-if="data.guesses.length">

@@ -6,6 +6,7 @@ import ChoiceField from '@/fields/ChoiceField.vue'
 import CountField from '@/fields/CountField.vue'
 import EstimateField from '@/fields/EstimateField.vue'
 import PlanQuantity from '@/fields/PlanQuantity.vue'
+import SwitchField from '@/fields/SwitchField.vue'
 import type { Load } from '@/generated/types'
 import { useReference } from '@/stores/reference'
 import { useWorkspace } from '@/stores/workspace'
@@ -103,6 +104,11 @@ const by = computed(() => props.load.bulk?.by)
         @chosen="workspace.setAt(path('tank/fluid'), $event, 'choose the fluid')"
       />
       <PlanQuantity :path="path('tank/fill')" label="Filled to" kind="share" hint="50 %" />
+      <SwitchField
+        label="May be drained on the way"
+        :value="load.tank.drains"
+        @set="workspace.setAt(path('tank/drains'), $event || undefined, 'may be drained')"
+      />
       <EstimateField :path="path('tank/capacity')" label="It holds" kind="volume" hint="from its size" />
     </template>
     <template v-else-if="load.pieces">

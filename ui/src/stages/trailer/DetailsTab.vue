@@ -354,6 +354,19 @@ function add() {
       />
       <PlanQuantity :path="path('travel')" label="Spring travel to the stop" kind="length" />
       <PlanQuantity
+        :path="path('sinks')"
+        label="Springs sink at their rating"
+        kind="length"
+        hint="tape deck empty, full"
+      />
+      <PlanQuantity
+        v-if="(trailer.axles ?? 1) > 1"
+        :path="path('axleGap')"
+        label="Between the axles"
+        kind="length"
+        hint="tape"
+      />
+      <PlanQuantity
         :path="path('wheelRoom')"
         :label="`Room over the ${term('tyre')}, empty`"
         kind="length"
