@@ -37,6 +37,44 @@ for (const [name, path] of [
   })
 }
 
+for (const [name, tab] of [
+  ['arrange', 'Arrange'],
+  ['sway', 'Sway'],
+  ['turning', 'Turning'],
+] as const) {
+  test(name, async ({ page }) => {
+    await page.goto('/plan/skarrow-hut/balance')
+    await settled(page)
+    if (name === 'turning') {
+      await page.getByRole('button', { name: 'Outing' }).click()
+      await page.getByRole('option', { name: /Boats/ }).click()
+      await settled(page)
+    }
+    await page.getByRole('tab', { name: tab }).click()
+    if (name === 'arrange') {
+      await page.getByRole('button', { name: 'Place the loads' }).click()
+      await page.getByRole('region', { name: 'Arrangements' }).waitFor()
+    }
+    if (name === 'turning') await page.getByRole('button', { name: 'First touch, right' }).click()
+    await page.evaluate(() => document.fonts.ready)
+    await page.getByRole('tabpanel').last().scrollIntoViewIfNeeded()
+    await page.getByRole('region', { name: 'Balance' }).evaluate((e) => e.scrollTo(0, e.scrollHeight))
+    await page.screenshot({ path: file(name) })
+  })
+}
+
+test('racks', async ({ page }) => {
+  await page.goto('/plan/skarrow-hut/racks')
+  await settled(page)
+  await page.getByRole('button', { name: 'Outing' }).click()
+  await page.getByRole('option', { name: /Boats/ }).click()
+  await settled(page)
+  await page.getByRole('button', { name: 'Plan racks' }).click()
+  await page.getByRole('region', { name: 'Racks' }).last().waitFor()
+  await page.evaluate(() => document.fonts.ready)
+  await page.screenshot({ path: file('racks') })
+})
+
 test('working', async ({ page }) => {
   await page.goto('/plan/skarrow-hut/balance')
   await settled(page)

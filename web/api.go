@@ -46,6 +46,8 @@ func (s *server) routes(api fiber.Router) {
 	api.Post("/axle", axle)
 	api.Post("/scales", scales)
 	api.Post("/arrange", arrange)
+	api.Post("/racks", racks)
+	api.Post("/cutlist.csv", cutList)
 	api.Get("/candidates.csv", template)
 	api.Post("/candidates", candidates)
 }
@@ -71,13 +73,16 @@ type Reference struct {
 	Plugs       []norms.Plug                        `json:"plugs"`
 	Roads       map[quantity.Region]norms.RoadRules `json:"roads"`
 	Hitches     []norms.HitchClass                  `json:"hitches"`
+	Stocks      []catalogue.Stock                   `json:"stocks"`
+	Commons     []catalogue.Common                  `json:"commons"`
 }
 
 func reference(c fiber.Ctx) error {
 	c.Set(fiber.HeaderCacheControl, "no-cache")
 	return c.JSON(Reference{norms.RuleSets, norms.Schools, catalogue.Trailers, norms.BallSizes, catalogue.Loads, plan.DefaultDoubts, said.Terms,
 		catalogue.Groups, catalogue.Materials, catalogue.Fluids, catalogue.Solids, catalogue.Fittings, catalogue.AnchorKinds,
-		catalogue.MustBuys, catalogue.Inspections, norms.Plugs, norms.Roads, norms.HitchClasses})
+		catalogue.MustBuys, catalogue.Inspections, norms.Plugs, norms.Roads, norms.HitchClasses,
+		catalogue.Stocks, catalogue.Commons})
 }
 
 // Listed is a plan as the list shows it.
@@ -415,6 +420,22 @@ func arrange(c fiber.Ctx) error {
 		done := studies.Arrange(a.Plan, a.Request, func() bool { return gone }, func(n int) { tell(Arranging{Places: n}) })
 		tell(Arranging{Places: done.Places, Done: done})
 	})
+}
+
+func racks(c fiber.Ctx) error {
+	a, err := asking(c)
+	if err != nil {
+		return err
+	}
+	return c.JSON(studies.PlanRacks(a.Plan, a.Request))
+}
+
+func cutList(c fiber.Ctx) error {
+	a, err := asking(c)
+	if err != nil {
+		return err
+	}
+	return sendTable(c, fileName(a.Plan.Name)+"-cut-list", tables.CutList(a.Plan, review.Review(a.Plan, a.Request)))
 }
 
 func scales(c fiber.Ctx) error {

@@ -37,6 +37,7 @@ type carried struct {
 	Scales    studies.Scales      `json:"scales"`
 	Import    tables.Import       `json:"import"`
 	Arranging web.Arranging       `json:"arranging"`
+	Racks     studies.RackPlans   `json:"rackPlans"`
 }
 
 func main() {

@@ -322,6 +322,9 @@ func (c *cleaner) part(path string, t *Part) {
 	c.mass(path+"/mass", "weight", &t.Mass)
 	c.size(path+"/size", &t.Size)
 	c.centre(path+"/centre", &t.Centre)
+	if t.Rack != nil {
+		c.rack(path+"/rack", t.Rack)
+	}
 	t.Slots = entries(c, t.Slots, path+"/slots", func(path string, s *Slot) { c.spot(path+"/at", &s.At) })
 }
 

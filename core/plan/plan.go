@@ -319,6 +319,7 @@ type Part struct {
 	Slots  map[string]Slot `json:"slots,omitempty"`
 	Kind   string          `json:"kind,omitempty"` // key into catalogue.Fittings
 	Undo   string          `json:"undo,omitempty"` // what holds it: pins, bolts, welded
+	Rack   *Rack           `json:"rack,omitempty"` // how it is built; mass, size and centre follow
 }
 
 // Slot is a place on a part that takes a load, from the part's front face,
@@ -327,6 +328,7 @@ type Slot struct {
 	Order int    `json:"order"`
 	Name  string `json:"name"`
 	At    Spot   `json:"at"`
+	Tier  string `json:"tier,omitempty"` // of the part's rack
 }
 
 // PartOn is a part in its place on the deck.

@@ -13,6 +13,7 @@ import (
 	"zygonos/core/plan"
 	"zygonos/core/plausible"
 	"zygonos/core/quantity"
+	"zygonos/core/rack"
 	"zygonos/core/rig"
 	"zygonos/core/said"
 	"zygonos/core/scene"
@@ -52,6 +53,7 @@ type Report struct {
 	Labels    []towing.LabelReading `json:"labels,omitempty"` // the label's number read both ways
 	Sway      *sway.Chart           `json:"sway,omitempty"`   // settled
 	Swing     *clearance.Swing      `json:"swing,omitempty"`  // settled
+	Racks     []rack.Built          `json:"racks"`
 }
 
 // Headline is the answer in a sentence.
@@ -173,7 +175,7 @@ type OutingState struct {
 }
 
 // Stages lists the stages built so far, in the order of the work.
-var Stages = []string{"job", "vehicle", "trailer", "balance"}
+var Stages = []string{"job", "vehicle", "trailer", "balance", "racks"}
 
 // Review cleans the plan, in place, and judges one outing on one trailer.
 func Review(p *plan.Plan, q Request) *Report {
@@ -227,7 +229,7 @@ func Working(p *plan.Plan, q Request, key string) []finding.Step {
 func verdict(p *plan.Plan, q Request) (*Report, *rig.Rig) {
 	rep := &Report{
 		Scope: finding.Scope{Trailer: q.Trailer, Outing: q.Outing}, Chain: []towing.Link{}, Findings: []finding.Finding{}, Views: []scene.View{},
-		Next: []Next{}, Things: []Thing{}, Problems: []plan.Problem{}, Questions: []plausible.Question{}, Wants: []fit.State{}, Fills: []towing.Fill{},
+		Next: []Next{}, Things: []Thing{}, Problems: []plan.Problem{}, Questions: []plausible.Question{}, Wants: []fit.State{}, Fills: []towing.Fill{}, Racks: []rack.Built{},
 	}
 	r := rig.Resolve(p, q.Trailer, q.Outing)
 	if r == nil {
@@ -239,8 +241,10 @@ func verdict(p *plan.Plan, q Request) (*Report, *rig.Rig) {
 	// The questions, each asked of the same rig.
 	bal, tow, wants := balance.Check(r), towing.Check(r), fit.Check(r)
 	_, clear := clearance.Check(r)
+	built, racks := rack.Check(r)
+	rep.Racks = append(rep.Racks, built...)
 	rep.Findings = make([]finding.Finding, 0, len(bal.Findings)+len(tow.Findings)+len(clear)+len(wants)+3)
-	for _, fs := range [][]finding.Finding{bal.Findings, tow.Findings, clear, stance.Check(r), sway.Check(r), fit.Findings(r, wants)} {
+	for _, fs := range [][]finding.Finding{bal.Findings, tow.Findings, clear, stance.Check(r), sway.Check(r), racks, fit.Findings(r, wants)} {
 		rep.Findings = append(rep.Findings, fs...)
 	}
 	rep.Chain, rep.Payload = tow.Chain, tow.Payload

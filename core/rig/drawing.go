@@ -23,7 +23,9 @@ func (r *Rig) Views() []scene.View {
 			side.Handles = append(side.Handles, h)
 		}
 	}
-	return []scene.View{side, above, r.rear()}
+	behind := r.rear()
+	behind.Handles = r.rackHandles()
+	return []scene.View{side, above, behind}
 }
 
 // Directions of handles.
@@ -113,6 +115,10 @@ func (r *Rig) side() scene.View {
 	}
 	add(scene.Line("towbar", -0.3, -bh, 0, -bh))
 	for i := range r.Items {
+		if rk := r.rackOf(&r.Items[i]); rk != nil {
+			add(r.upright(&r.Items[i], rk, true)...)
+			continue
+		}
 		add(r.Items[i].elevation(true)...)
 	}
 	add(scene.Shape{Form: scene.Polyline, Class: "drawbar", Points: []scene.Point{{0, -bh}, {min(0.25, front), -bh}, {front, -(deck - 0.07)}, {rear, -(deck - 0.07)}}})
@@ -218,6 +224,10 @@ func (r *Rig) rear() scene.View {
 	add(scene.Line("ground", -half, 0, half, 0))
 	// Furthest from the eye first.
 	for _, it := range r.sorted(func(a, b *Item) int { return cmp.Compare(a.Rear, b.Rear) }) {
+		if rk := r.rackOf(it); rk != nil {
+			add(r.upright(it, rk, false)...)
+			continue
+		}
 		add(it.elevation(false)...)
 	}
 	add(scene.Line("axle", -track/2, -wr, track/2, -wr))

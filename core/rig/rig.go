@@ -10,6 +10,7 @@ import (
 	"zygonos/core/finding"
 	"zygonos/core/goods"
 	"zygonos/core/norms"
+	"zygonos/core/parts"
 	"zygonos/core/plan"
 	"zygonos/core/quantity"
 	"zygonos/core/said"
@@ -383,7 +384,7 @@ func (r *Rig) parts() {
 		if !isOn && !wasOn {
 			continue
 		}
-		part := r.Plan.Parts[id]
+		part := parts.Filled(r.Plan.Parts[id])
 		path := "/parts/" + id
 		if part.Mass == nil {
 			r.need(path+"/mass", said.Say("the weight of %", said.Name(part.Name, "a part")), said.Say("Weigh it on a bathroom scale."))
@@ -505,7 +506,13 @@ func (r *Rig) load(id string, pl plan.Placement, done map[string]*Item) *Item {
 		part := r.Plan.Parts[pl.ID]
 		carrier = part.Name
 		on := r.Layout.Parts[pl.ID]
-		at := part.Slots[pl.Slot].At
+		slot := part.Slots[pl.Slot]
+		at := slot.At
+		if part.Rack != nil {
+			if tier, ok := part.Rack.Tiers[slot.Tier]; ok {
+				at.Up = tier.Up
+			}
+		}
 		frame = frame.at(on.At).at(at)
 	case plan.OnLoad:
 		if c := done[pl.ID]; c != nil {

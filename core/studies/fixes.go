@@ -12,6 +12,7 @@ import (
 	"zygonos/core/finding"
 	"zygonos/core/plan"
 	"zygonos/core/quantity"
+	"zygonos/core/rack"
 	"zygonos/core/review"
 	"zygonos/core/rig"
 	"zygonos/core/said"
@@ -37,6 +38,8 @@ func candidates(p *plan.Plan, q review.Request, f *finding.Finding) []finding.Va
 		found = intoWindow(r)
 	case f.Code == balance.CodeSides, link == "tyres-left", link == "tyres-right":
 		found = acrossDeck(r)
+	case f.Code == rack.CodeBar || f.Code == rack.CodeSag:
+		found = strongerBars(r, f.Subject)
 	case f.Code == balance.CodeOffDeck:
 		found = ontoDeck(r, f.Subject)
 	case isLink && f.Figure != nil && f.Limit != nil:

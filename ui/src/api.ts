@@ -9,6 +9,7 @@ import type {
   Listed,
   Plan,
   ProblemDocument,
+  RackPlans,
   Reference,
   Report,
   Revision,
@@ -115,6 +116,8 @@ export const api = {
   candidates: (asked: Asked, csv: string) => json<Import>('POST', '/candidates', { ...asked, csv }),
   comparisonTable: async (asked: Asked) =>
     (await call('POST', '/comparison.csv', JSON.stringify(asked), asJSON)).blob(),
+  racks: (asked: Asked) => json<RackPlans>('POST', '/racks', asked),
+  cutList: async (asked: Asked) => (await call('POST', '/cutlist.csv', JSON.stringify(asked), asJSON)).blob(),
   /** Line by line: how far it has come, and at last what was found. */
   arrange: async (asked: Asked, signal: AbortSignal, progress: (places: number) => void) => {
     const answer = await call('POST', '/arrange', JSON.stringify(asked), asJSON, signal)

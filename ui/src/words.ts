@@ -45,6 +45,7 @@ export const stageWords: Record<string, string> = {
   vehicle: 'Tow vehicle',
   trailer: 'Trailer',
   balance: 'Balance',
+  racks: 'Racks',
 }
 
 export const wantWords: Record<string, string> = {
@@ -96,6 +97,12 @@ export const springWords: Record<string, string> = {
   slipper: 'Slipper springs',
   torsion: 'Torsion axle',
   none: 'None',
+}
+
+export const footWords: Record<string, string> = {
+  pocket: 'In stake pockets, pinned',
+  bolted: 'Bolted feet',
+  welded: 'Welded on',
 }
 
 export const papersWords: Record<string, string> = {

@@ -8,14 +8,14 @@ import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
 import SceneView from './SceneView.vue'
 
-const props = defineProps<{ only?: string[] }>()
+const props = defineProps<{ only?: string[]; rearFirst?: boolean }>()
 const workspace = useWorkspace()
 const { say } = useWords()
 
 const frame = useTemplateRef<HTMLElement>('frame')
 const size = useElementSize(frame)
 const narrow = useMediaQuery('(max-width: 760px)')
-const showing = ref('side')
+const showing = ref(props.rearFirst ? 'rear' : 'side')
 
 const views = computed(() =>
   (workspace.report?.views ?? []).filter((v) => !props.only || props.only.includes(v.id)),
@@ -43,6 +43,18 @@ const scale = computed(() => {
   const height = Math.max(props.only ? 120 : 260, size.height.value - 8)
   return Math.max(30, Math.min((width - 8) / across, height / down))
 })
+/** Where it comes first, the view from behind has a scale of its own: it is the main one. */
+const rearScale = computed(() => {
+  if (!props.rearFirst || !rear.value) return scale.value
+  const [w, h] = extent(rear.value)
+  return Math.max(30, Math.min(((size.width.value - 8) * 0.45) / w, (size.height.value - 8) / h))
+})
+const columnScale = computed(() => {
+  if (!props.rearFirst || !rear.value) return scale.value
+  const left = size.width.value - 24 - extent(rear.value)[0] * rearScale.value
+  const across = Math.max(...column.value.map((v) => extent(v)[0]), 1)
+  return Math.max(30, Math.min(left / across, (size.height.value - 8) / extent(column.value[0]!)[1]))
+})
 </script>
 
 <template>
@@ -67,12 +79,16 @@ const scale = computed(() => {
       </div>
       <SceneView v-if="one" :view="one" :scale="scale" />
     </template>
-    <div v-else class="flex items-start gap-2 print:block">
+    <div
+      v-else
+      class="flex items-start gap-2 print:block"
+      :class="{ 'flex-row-reverse justify-end': rearFirst }"
+    >
       <div>
-        <SceneView v-for="v in column" :key="v.id" :view="v" :scale="scale" />
+        <SceneView v-for="v in column" :key="v.id" :view="v" :scale="columnScale" />
       </div>
       <div v-if="rear">
-        <SceneView :view="rear" :scale="scale" />
+        <SceneView :view="rear" :scale="rearScale" />
         <ul v-if="named('beam')" class="text-soft mt-6 space-y-1 pl-3 text-sm" aria-label="Signs of the beam">
           <li v-for="[sign, word] in legend" :key="word" class="flex items-center gap-2">
             <svg class="drawing shrink-0" width="22" height="16" viewBox="0 0 22 16" aria-hidden="true">

@@ -25,6 +25,7 @@ export interface Carried {
   scales: Scales;
   import: Import;
   arranging: Arranging;
+  rackPlans: RackPlans;
 }
 export interface Plan {
   format: string;
@@ -317,11 +318,40 @@ export interface Part {
   };
   kind?: string;
   undo?: string;
+  rack?: Rack;
 }
 export interface Slot {
   order: number;
   name: string;
   at: Spot;
+  tier?: string;
+}
+export interface Rack {
+  frontAt: number;
+  rearAt: number;
+  middle?: boolean;
+  posts?: number;
+  apart: number;
+  foot?: string;
+  held?: boolean;
+  post: Profile;
+  bar: Profile;
+  tiers: {
+    [k: string]: Tier;
+  };
+}
+export interface Profile {
+  shape: string;
+  height: number;
+  width?: number;
+  wall?: number;
+  lip?: number;
+  material: string;
+}
+export interface Tier {
+  order: number;
+  up: number;
+  length: number;
 }
 export interface Want {
   order: number;
@@ -416,6 +446,7 @@ export interface Report {
   labels?: LabelReading[];
   sway?: Chart;
   swing?: Swing;
+  racks: Built[];
 }
 export interface Scope {
   trailer?: string;
@@ -695,6 +726,21 @@ export interface Longer {
   was: number;
   answers: number;
 }
+export interface Built {
+  part: string;
+  name: string;
+  mass: Measure;
+  pieces: Cut[];
+  foam: Measure;
+}
+export interface Cut {
+  name: string;
+  section: Sentence;
+  count: number;
+  length: Measure;
+  mass: Measure;
+  holes: number;
+}
 export interface Step {
   symbol: string;
   says: Sentence;
@@ -737,6 +783,8 @@ export interface Reference {
     [k: string]: RoadRules;
   };
   hitches: HitchClass[];
+  stocks: Stock[];
+  commons: Common[];
 }
 export interface RuleSet {
   region: string;
@@ -872,6 +920,25 @@ export interface HitchClass {
   id: string;
   tow: number;
   ball: number;
+}
+export interface Stock {
+  id: string;
+  name: string;
+  yield: number;
+  modulus: number;
+  density: number;
+  weld: number;
+  timber?: boolean;
+  source: string;
+}
+export interface Common {
+  name: string;
+  shape: string;
+  height: number;
+  width: number;
+  wall: number;
+  lip?: number;
+  timber?: boolean;
 }
 export interface Listed {
   id: string;
@@ -1090,4 +1157,18 @@ export interface Traded {
   name: Sentence;
   was?: Measure;
   then?: Measure;
+}
+export interface RackPlans {
+  options: RackPlan[];
+  says: Sentence;
+  hulls: number;
+}
+export interface RackPlan {
+  name: Sentence;
+  patch: Op[];
+  kind: string;
+  outcome: string;
+  says: Sentence;
+  home: string[];
+  figures: Traded[];
 }

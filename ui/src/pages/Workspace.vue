@@ -25,6 +25,7 @@ const stages = {
   vehicle: defineAsyncComponent(() => import('@/stages/VehicleStage.vue')),
   trailer: defineAsyncComponent(() => import('@/stages/TrailerStage.vue')),
   balance: BalanceStage,
+  racks: defineAsyncComponent(() => import('@/stages/RacksStage.vue')),
 } as const
 const stage = computed(() =>
   props.stage && props.stage in stages ? (props.stage as keyof typeof stages) : 'balance',
@@ -67,7 +68,7 @@ useEventListener(document, 'keydown', (e) => {
   else if (key === 'u')
     workspace.setAt('/units', workspace.locale.units === 'metric' ? 'imperial' : 'metric', 'change units')
   else if (e.key === 'Escape') workspace.hide()
-  else if (/^[1-4]$/.test(e.key))
+  else if (/^[1-5]$/.test(e.key))
     void router.push(`/plan/${props.id}/${Object.keys(stages)[Number(e.key) - 1]}`)
 })
 useEventListener(window, 'beforeunload', (e) => {

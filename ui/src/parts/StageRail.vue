@@ -1,6 +1,12 @@
 <script setup lang="ts">
 // The stages of the work, each with its worst outcome.
-import { HomeModernIcon, ScaleIcon, TruckIcon, WrenchScrewdriverIcon } from '@heroicons/vue/24/outline'
+import {
+  Bars4Icon,
+  HomeModernIcon,
+  ScaleIcon,
+  TruckIcon,
+  WrenchScrewdriverIcon,
+} from '@heroicons/vue/24/outline'
 import { computed } from 'vue'
 import OutcomeMark from '@/checks/OutcomeMark.vue'
 import { useWorkspace } from '@/stores/workspace'
@@ -13,6 +19,7 @@ const icons = {
   vehicle: TruckIcon,
   trailer: WrenchScrewdriverIcon,
   balance: ScaleIcon,
+  racks: Bars4Icon,
 } as const
 const states = computed(() => new Map((workspace.report?.stages ?? []).map((s) => [s.id, s.outcome])))
 </script>

@@ -3,6 +3,7 @@ export function stageOfPath(path: string): string {
   if (path.startsWith('/trailers/')) {
     return /\/(deal|papers)/.test(path) ? 'trailer/money' : 'trailer/details'
   }
+  if (/^\/parts\/[^/]+\/(rack|slots)/.test(path)) return 'racks'
   if (path.startsWith('/parts/')) return path.endsWith('/undo') ? 'trailer/details' : 'balance'
   if (path.startsWith('/towVehicles/')) return 'vehicle'
   if (path.startsWith('/wants/')) return 'job'

@@ -1,0 +1,119 @@
+// Package parts turns what is built of stock into members, and members into mass
+// and centre: m = ρ·A·l.
+package parts
+
+import (
+	"math"
+
+	"zygonos/core/catalogue"
+	"zygonos/core/plan"
+	"zygonos/core/quantity"
+	"zygonos/core/section"
+)
+
+// Member is a piece of stock, or several alike.
+type Member struct {
+	Name    string
+	Profile plan.Profile
+	Count   int
+	Length  float64 // m, each
+	Each    float64 // kg
+	Back    float64 // mean place behind the part's front face, m
+	Up      float64 // of its centre above the part's underside, m
+}
+
+// Mass of the members, kg.
+func (m *Member) Mass() float64 { return float64(m.Count) * m.Each }
+
+// SizeOf is a profile's size as the section's sums take it.
+func SizeOf(p plan.Profile) section.Size {
+	return section.Size{Shape: section.Shape(p.Shape), H: float64(p.Height), B: float64(p.Width), T: float64(p.Wall), Lip: float64(p.Lip)}
+}
+
+// FramesAt are the places of a rack's frames behind the part's front face, m.
+func FramesAt(r *plan.Rack) []float64 {
+	front, rear := float64(r.FrontAt), float64(r.RearAt)
+	switch {
+	case rear <= front:
+		return []float64{front}
+	case r.Middle:
+		return []float64{front, (front + rear) / 2, rear}
+	}
+	return []float64{front, rear}
+}
+
+// PostsAt are the places of a frame's posts to the right of the middle, m.
+func PostsAt(r *plan.Rack) []float64 {
+	half := float64(r.Apart) / 2
+	switch {
+	case r.Posts == 1 || half == 0:
+		return []float64{0}
+	case r.Posts == 3:
+		return []float64{-half, 0, half}
+	}
+	return []float64{-half, half}
+}
+
+// Members lists a rack's pieces: for each frame its posts, up to the highest
+// tier, and for each tier a cross bar. A section that makes no sense weighs
+// nothing here; the rack's check says so.
+func Members(r *plan.Rack) []Member {
+	frames, posts := FramesAt(r), PostsAt(r)
+	middle := 0.0
+	for _, x := range frames {
+		middle += x / float64(len(frames))
+	}
+	each := func(p plan.Profile, l float64) float64 {
+		s, err := section.Of(SizeOf(p))
+		if err != nil {
+			return 0
+		}
+		stock, _ := catalogue.StockOf(p.Material)
+		return s.Area * l * stock.Density
+	}
+	var out []Member
+	top := 0.0
+	for _, id := range plan.Ordered(r.Tiers, func(t plan.Tier) int { return t.Order }) {
+		t := r.Tiers[id]
+		up := float64(t.Up)
+		top = max(top, up-float64(r.Bar.Height))
+		out = append(out, Member{Name: "cross bar, " + id, Profile: r.Bar, Count: len(frames), Length: float64(t.Length), Each: each(r.Bar, float64(t.Length)), Back: middle, Up: up - float64(r.Bar.Height)/2})
+	}
+	if top > 0 {
+		out = append(out, Member{Name: "post", Profile: r.Post, Count: len(frames) * len(posts), Length: top, Each: each(r.Post, top), Back: middle, Up: top / 2})
+	}
+	return out
+}
+
+// builtDoubt is the plus-minus of a mass that follows from sizes, a share:
+// tolerances of stock, welds and bolts.
+const builtDoubt = 0.04
+
+// Filled is the part with mass, size and centre as its rack makes them; a part
+// without a rack stays as it is stated.
+func Filled(p plan.Part) plan.Part {
+	if p.Rack == nil || len(p.Rack.Tiers) == 0 {
+		return p
+	}
+	mass, back, up, wide, high := 0.0, 0.0, 0.0, float64(p.Rack.Apart)+float64(p.Rack.Post.Width), 0.0
+	for _, m := range Members(p.Rack) {
+		k := m.Mass()
+		mass, back, up = mass+k, back+k*m.Back, up+k*m.Up
+	}
+	for _, t := range p.Rack.Tiers {
+		wide, high = max(wide, float64(t.Length)), max(high, float64(t.Up))
+	}
+	if mass <= 0 || math.IsInf(mass, 0) {
+		return p
+	}
+	length := func(v float64) *plan.LengthEstimate {
+		return &plan.LengthEstimate{Value: quantity.Length(v), PlusMinus: new(plan.LengthDoubt), How: plan.Weighed}
+	}
+	share := builtDoubt
+	p.Mass = &plan.MassEstimate{Value: quantity.Mass(mass), Relative: &share, How: plan.Typical}
+	half := float64(max(p.Rack.Post.Height, p.Rack.Bar.Width)) / 2
+	frames := FramesAt(p.Rack)
+	p.Size = plan.Size{Length: length(frames[len(frames)-1] + half), Width: length(wide), Height: length(high)}
+	p.Centre = plan.Centre{Back: length(back / mass), Right: length(0), Up: length(up / mass)}
+	return p
+}

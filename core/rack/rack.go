@@ -1,0 +1,485 @@
+// Package rack answers whether the racks that are on bear what lies on them:
+// reactions of each hull, bars, posts, room across, height for the loader.
+// Formulas: docs/method/rack.md.
+package rack
+
+import (
+	"cmp"
+	"math"
+	"slices"
+
+	"zygonos/core/beam"
+	"zygonos/core/catalogue"
+	"zygonos/core/finding"
+	"zygonos/core/norms"
+	"zygonos/core/parts"
+	"zygonos/core/plan"
+	"zygonos/core/quantity"
+	"zygonos/core/rig"
+	"zygonos/core/said"
+	"zygonos/core/section"
+)
+
+// Stage under which the findings stand.
+const Stage = "racks"
+
+// Codes of the findings made here.
+const (
+	CodeBar     = "rack.bar"
+	CodeSag     = "rack.sag"
+	CodePost    = "rack.post"
+	CodeSupport = "rack.support"
+	CodeRoom    = "rack.room"
+	CodeReach   = "rack.reach"
+	CodeSection = "rack.section"
+)
+
+// Figures of practice (confidence C).
+const (
+	shockRoad  = 2.0 // vertical, on the road
+	shockTrack = 3.0
+	forward    = 0.8 // g
+	sideways   = 0.5 // g
+	reserve    = 1.5 // yield over stress, steel and aluminium
+	timber     = 2.5 // bending strength over stress: damp, knots, shock
+	sagShare   = 150 // span over deflection at rest
+	padShare   = 0.3 // of a hull's width from its middle to each line that bears
+	handRoom   = 0.05
+	reachMost  = 1.75 // m, top tier that one person reaches
+	liftEasy   = 25.0 // kg
+	liftMost   = 40.0
+)
+
+// Hull is a load on a rack: what each frame bears of it.
+type Hull struct {
+	Item   *rig.Item
+	Tier   string
+	At     float64   // of its centre behind the part's front face, m
+	Frames []float64 // kg
+}
+
+// Cut is a line of the cut list.
+type Cut struct {
+	Name    string           `json:"name"`
+	Section said.Sentence    `json:"section"`
+	Count   int              `json:"count"`
+	Length  *finding.Measure `json:"length"`
+	Mass    *finding.Measure `json:"mass"` // of all
+	Holes   int              `json:"holes"`
+}
+
+// Built is a rack that is on: what it is made of and weighs.
+type Built struct {
+	Part   string           `json:"part"` // path
+	Name   string           `json:"name"`
+	Mass   *finding.Measure `json:"mass"`
+	Pieces []Cut            `json:"pieces"`
+	Foam   *finding.Measure `json:"foam"` // m of padding on the bars
+}
+
+// Shares are what frames at places bear of a mass m with its centre at c, all in
+// m behind one face: by levers on two; on three alike ones under a stiff hull
+// m·(1/n + (c − x̄)(x − x̄)/Σ(x − x̄)²), which is the same for two.
+func Shares(m, c float64, frames []float64) []float64 {
+	n := float64(len(frames))
+	mean, squares := 0.0, 0.0
+	for _, x := range frames {
+		mean += x / n
+	}
+	for _, x := range frames {
+		squares += (x - mean) * (x - mean)
+	}
+	out := make([]float64, len(frames))
+	for i, x := range frames {
+		out[i] = m / n
+		if squares > 0 {
+			out[i] += m * (c - mean) * (x - mean) / squares
+		}
+	}
+	return out
+}
+
+// Check judges the racks of a rig.
+func Check(r *rig.Rig) ([]Built, []finding.Finding) {
+	if r.Layout == nil {
+		return nil, nil
+	}
+	var built []Built
+	var out []finding.Finding
+	for i := range r.Items {
+		it := &r.Items[i]
+		part := r.Plan.Parts[it.ID]
+		if !it.Part || part.Rack == nil {
+			continue
+		}
+		built = append(built, listed(it, &part))
+		out = append(out, judge(r, it, &part)...)
+	}
+	return built, out
+}
+
+// SectionText tells a profile as the trade writes it, in mm.
+func SectionText(p plan.Profile) said.Sentence {
+	mm := func(v quantity.Length) said.Piece { return said.Length(v) }
+	stock, _ := catalogue.StockOf(p.Material)
+	name := said.Piece{Text: stock.Name}
+	switch section.Shape(p.Shape) {
+	case section.Round:
+		return said.Say("round % × %, %", mm(p.Height), mm(p.Wall), name)
+	case section.Rod:
+		return said.Say("rod %, %", mm(p.Height), name)
+	case section.Bar:
+		return said.Say("% × %, %", mm(p.Width), mm(p.Height), name)
+	}
+	return said.Say(p.Shape+" % × % × %, %", mm(p.Height), mm(p.Width), mm(p.Wall), name)
+}
+
+func listed(it *rig.Item, part *plan.Part) Built {
+	b := Built{Part: it.Path, Name: part.Name, Pieces: []Cut{}}
+	sum, foam := 0.0, 0.0
+	for _, m := range parts.Members(part.Rack) {
+		sum += m.Mass()
+		holes := 2 * m.Count
+		if m.Name != "post" {
+			foam += float64(m.Count) * m.Length
+			holes = m.Count * len(parts.PostsAt(part.Rack))
+		}
+		b.Pieces = append(b.Pieces, Cut{m.Name, SectionText(m.Profile), m.Count, finding.Exactly(quantity.KindLength, m.Length), finding.Exactly(quantity.KindMass, m.Mass()), holes})
+	}
+	b.Mass, b.Foam = finding.Exactly(quantity.KindMass, sum), finding.Exactly(quantity.KindLength, foam)
+	return b
+}
+
+// Hulls are the loads that lie on a rack, with what each frame bears.
+func Hulls(r *rig.Rig, it *rig.Item, part *plan.Part) []Hull {
+	var out []Hull
+	frames := parts.FramesAt(part.Rack)
+	for i := range r.Items {
+		o := &r.Items[i]
+		pl := r.Layout.Placements[o.ID]
+		if o.Part || pl.On != plan.OnPart || pl.ID != it.ID || o.Mass == nil {
+			continue
+		}
+		h := Hull{Item: o, Tier: part.Slots[pl.Slot].Tier, At: o.X - it.Front}
+		h.Frames = Shares(o.Mass.Nominal, h.At, frames)
+		out = append(out, h)
+	}
+	return out
+}
+
+func judge(r *rig.Rig, it *rig.Item, part *plan.Part) []finding.Finding {
+	base := func(code, title string) finding.Finding {
+		return finding.Finding{Code: code, Stage: Stage, Scope: r.Scope, Gate: finding.GateCut, Subject: it.Path, Title: said.Say(title), Outcome: finding.Holds}
+	}
+	rk := part.Rack
+	hulls := Hulls(r, it, part)
+	var out []finding.Finding
+	bar, barErr := section.Of(parts.SizeOf(rk.Bar))
+	post, postErr := section.Of(parts.SizeOf(rk.Post))
+	for _, e := range []struct {
+		err  error
+		what string
+	}{{barErr, "cross bars'"}, {postErr, "posts'"}} {
+		if e.err != nil {
+			f := base(CodeSection, "Section")
+			f.Subject += "/" + e.what
+			f.Outcome, f.Says = finding.Fails, said.Say("The "+e.what+" section makes no sense: "+e.err.Error()+". Type its sizes anew.")
+			out = append(out, f)
+		}
+	}
+	if len(rk.Tiers) == 0 {
+		f := base(CodeSection, "Tiers")
+		f.Outcome, f.Says = finding.Unknown, said.Say("% has no tier yet: add one.", said.Name(part.Name, "The rack"))
+		return append(out, f)
+	}
+	if len(hulls) == 0 {
+		return out
+	}
+	out = append(out, support(base, part, hulls), room(base, r, it, rk, hulls), reach(base, r, hulls))
+	if barErr == nil {
+		out = append(out, bars(base, r, rk, hulls, &bar)...)
+	}
+	if postErr == nil {
+		out = append(out, posts(base, rk, hulls, &post))
+	}
+	return out
+}
+
+// support tells how each hull lies on the frames.
+func support(base func(string, string) finding.Finding, part *plan.Part, hulls []Hull) finding.Finding {
+	f := base(CodeSupport, "How hulls lie")
+	f.Source = norms.Practice("frames 40 to 65 % of the hull's length apart")
+	frames := parts.FramesAt(part.Rack)
+	spacing := frames[len(frames)-1] - frames[0]
+	worst, share := &hulls[0], math.Inf(1)
+	for i := range hulls {
+		if s := slices.Min(hulls[i].Frames) / max(1e-9, hulls[i].Item.Mass.Nominal); s < share {
+			worst, share = &hulls[i], s
+		}
+	}
+	name := said.Name(worst.Item.Name, "a hull")
+	least, most := slices.Min(worst.Frames), slices.Max(worst.Frames)
+	f.Figure, f.Limit = finding.Exactly(quantity.KindMass, least), finding.Exactly(quantity.KindMass, 0.0)
+	apart := spacing / worst.Item.Length()
+	switch {
+	case len(frames) < 2:
+		f.Outcome, f.Says = finding.Fails, said.Say("One frame does not hold %: it takes two.", name)
+	case least < 0:
+		f.Outcome, f.Says = finding.Fails, said.Say("% tips off: its weight lies beyond the frames. Slide it, or spread the frames.", name)
+	case share < 0.2:
+		f.Outcome, f.Tight, f.Says = finding.Tight, finding.LittleRoom, said.Say("% bears % on one frame, % on the other. Slide it toward the middle.", name, said.Mass(most), said.Mass(least))
+	case apart < 0.4 || apart > 0.65:
+		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+		f.Says = said.Say("Frames % apart are % of the length of %; between % and % carries hulls well.", said.Length(spacing), said.Share(apart), name, said.Share(0.40), said.Share(0.65))
+	default:
+		f.Says = said.Say("Frames % apart bear % and % of %.", said.Length(spacing), said.Mass(worst.Frames[0]), said.Mass(worst.Frames[len(frames)-1]), name)
+	}
+	f.Says = append(f.Says, said.Say(" Soft hulls dent on narrow bars in the heat: pad them wide.")...)
+	f.HasWork, f.Work = true, func() []finding.Step {
+		return []finding.Step{{Symbol: "R", Says: said.Say("the frame that bears least of %", name), Formula: "R_i = m·(1/n + (c − x̄)(x_i − x̄)/Σ(x − x̄)²)", Result: f.Figure, Terms: []finding.StepTerm{
+			{Symbol: "m", Says: said.Say("the hull"), Measure: finding.Of(quantity.KindMass, *worst.Item.Mass), How: "stated", Path: worst.Item.Path + "/mass"},
+			{Symbol: "c", Says: said.Say("its centre behind the rack's front"), Measure: finding.Exactly(quantity.KindLength, worst.At), How: "computed"}}}}
+	}
+	return f
+}
+
+// room tells whether hulls of one tier lie beside each other, tiers clear, and no
+// post stands in a load.
+func room(base func(string, string) finding.Finding, r *rig.Rig, it *rig.Item, rk *plan.Rack, hulls []Hull) finding.Finding {
+	f := base(CodeRoom, "Room between hulls")
+	f.Source = norms.Practice("50 mm for the hand and the strap")
+	if name, by := inPosts(r, it, rk); by > 0 {
+		f.Figure, f.Limit = finding.Exactly(quantity.KindLength, -by), finding.Exactly(quantity.KindLength, handRoom)
+		f.Outcome, f.Says = finding.Fails, said.Say("A post stands % in %. Posts farther apart, or a narrower hull there.", said.Length(by), said.Name(name, "a load"))
+		return f
+	}
+	least, a, b := math.Inf(1), -1, -1
+	for i := range hulls {
+		for k := range i {
+			p, q := hulls[i].Item, hulls[k].Item
+			if p.Front >= q.Rear || q.Front >= p.Rear {
+				continue
+			}
+			aside := max(p.Left-q.Right, q.Left-p.Right)
+			over := max(p.Bottom-q.Top, q.Bottom-p.Top)
+			if gap := max(aside, over); gap < least {
+				least, a, b = gap, i, k
+			}
+		}
+	}
+	if a < 0 {
+		f.Says = said.Say("Nothing lies beside it.")
+		return f
+	}
+	f.Figure, f.Limit = finding.Exactly(quantity.KindLength, least), finding.Exactly(quantity.KindLength, handRoom)
+	first, second := said.Name(hulls[a].Item.Name, "one hull"), said.Name(hulls[b].Item.Name, "another")
+	switch {
+	case least < -1e-9:
+		f.Outcome, f.Says = finding.Fails, said.Say("% and % are % into each other. Spread the slots or raise the tier.", first, second, said.Length(-least))
+	case least < handRoom-1e-9:
+		f.Outcome, f.Tight, f.Says = finding.Tight, finding.LittleRoom, said.Say("Only % between % and %.", said.Length(least), first, second)
+	default:
+		f.Says = said.Say("% between % and %.", said.Length(least), first, second)
+	}
+	return f
+}
+
+// inPosts finds the load that a post stands in deepest, across.
+func inPosts(r *rig.Rig, it *rig.Item, rk *plan.Rack) (name string, by float64) {
+	top, mid := 0.0, (it.Left+it.Right)/2
+	for _, t := range rk.Tiers {
+		top = max(top, it.Bottom+float64(t.Up-rk.Bar.Height))
+	}
+	half := float64(max(rk.Post.Width, rk.Post.Height)) / 2
+	for i := range r.Items {
+		o := &r.Items[i]
+		if o.Open || o.Part || o.Bottom >= top-1e-9 {
+			continue
+		}
+		for _, x := range parts.FramesAt(rk) {
+			if x += it.Front; x+half <= o.Front || x-half >= o.Rear {
+				continue
+			}
+			for _, y := range parts.PostsAt(rk) {
+				if deep := min(mid+y+half-o.Left, o.Right-(mid+y-half)); deep > by+1e-9 {
+					name, by = o.Name, deep
+				}
+			}
+		}
+	}
+	return name, by
+}
+
+// reach is whether one person can load it: half the mass at the first lift, bow
+// up with the stern on the ground, then the slide.
+func reach(base func(string, string) finding.Finding, r *rig.Rig, hulls []Hull) finding.Finding {
+	f := base(CodeReach, "Loading it alone")
+	f.Gate = ""
+	f.Source = norms.Practice("25 kg easy, 40 kg at most, bars up to 1.75 m")
+	top := slices.MaxFunc(hulls, func(a, b Hull) int { return cmp.Compare(a.Item.Bottom, b.Item.Bottom) })
+	heavy := slices.MaxFunc(hulls, func(a, b Hull) int { return cmp.Compare(a.Item.Mass.Nominal, b.Item.Mass.Nominal) })
+	lift := heavy.Item.Mass.Nominal / 2
+	f.Figure, f.Limit = finding.Exactly(quantity.KindLength, top.Item.Bottom), finding.Exactly(quantity.KindLength, reachMost)
+	f.Says = said.Say("Highest bar % up, first lift % (half of %).", said.Length(top.Item.Bottom), said.Mass(lift), said.Name(heavy.Item.Name, "a hull"))
+	switch {
+	case lift > liftMost || top.Item.Bottom > reachMost && top.Item.Mass.Nominal/2 > liftEasy:
+		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+		f.Says = append(f.Says, said.Say(" Two people, or a loading bar.")...)
+	case top.Item.Bottom > reachMost || lift > liftEasy:
+		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+		f.Says = append(f.Says, said.Say(" One person only with a step and care.")...)
+	}
+	f.Says = append(f.Says, said.Say(" Load from the bottom up, unload from the top down, hitched or propped.")...)
+	return f
+}
+
+// shock is the vertical factor of an outing's road.
+func shock(r *rig.Rig) float64 {
+	if r.Outing != nil && r.Outing.Road == plan.RoadTrack {
+		return shockTrack
+	}
+	return shockRoad
+}
+
+// bars solves each cross bar as a beam on its posts.
+func bars(base func(string, string) finding.Finding, r *rig.Rig, rk *plan.Rack, hulls []Hull, s *section.Properties) []finding.Finding {
+	f, sag := base(CodeBar, "Cross bars"), base(CodeSag, "Sag of the bars")
+	stock, known := catalogue.StockOf(rk.Bar.Material)
+	w, i := s.Weak(rk.Held)
+	allowed, safety := stock.Yield/reserve, reserve
+	if stock.Timber {
+		allowed, safety = stock.Yield/timber, timber
+	}
+	frames := parts.FramesAt(rk)
+	own := s.Area * stock.Density * quantity.Gravity
+	type worst struct {
+		moment, deflection, span float64
+		tier                     string
+	}
+	var m worst
+	loose := ""
+	for _, tier := range plan.Ordered(rk.Tiers, func(t plan.Tier) int { return t.Order }) {
+		l := float64(rk.Tiers[tier].Length)
+		for k := range frames {
+			b := beam.Beam{Length: l, Stiffness: stock.Modulus * i, Spread: own}
+			for _, y := range parts.PostsAt(rk) {
+				b.Supports = append(b.Supports, beam.Support{At: l/2 + y, Fixed: rk.Posts == 1})
+			}
+			for _, h := range hulls {
+				if h.Tier != tier {
+					continue
+				}
+				mid, half := (h.Item.Left+h.Item.Right)/2, padShare*(h.Item.Right-h.Item.Left)
+				for _, y := range []float64{mid - half, mid + half} {
+					at := l/2 + y
+					if at < -1e-6 || at > l+1e-6 {
+						loose = h.Item.Name
+					}
+					b.Loads = append(b.Loads, beam.Load{At: min(max(at, 0), l), Force: h.Frames[k] * quantity.Gravity / 2})
+				}
+			}
+			res, err := b.Solve()
+			if err != nil {
+				f.Outcome, f.Says = finding.Fails, said.Say("A bar of tier % cannot stand: "+err.Error()+".", said.Name(tier, "one"))
+				return []finding.Finding{f}
+			}
+			if math.Abs(res.Moment) > m.moment || m.tier == "" {
+				m.moment, m.tier = math.Abs(res.Moment), tier
+			}
+			if math.Abs(res.Deflection) > m.deflection {
+				m.deflection, m.span = math.Abs(res.Deflection), max(float64(rk.Apart), (l-float64(rk.Apart))/2*2)
+			}
+		}
+	}
+	k := shock(r)
+	stress := k * m.moment / w
+	margin := (allowed - stress) / allowed
+	f.Figure, f.Limit, f.Margin = finding.Exactly(quantity.KindPressure, stress), finding.Exactly(quantity.KindPressure, allowed), &margin
+	f.Source = norms.Practice("twice the weight on the road, three times on a track; reserve 1.5 on yield, 2.5 on timber")
+	f.Says = said.Say("Cross bars are used to % of what % allows, shocks counted ×%.", said.Share(stress/allowed), said.Piece{Text: stock.Name}, said.Count(int(k)))
+	switch {
+	case stress > allowed*(1+1e-9):
+		f.Outcome = finding.Fails
+		f.Says = append(f.Says, said.Say(" Next section up, or a mid post.")...)
+	case !known:
+		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
+	case margin < 0.1:
+		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+	}
+	if s.FreeBendsAside && !rk.Held {
+		f.Says = append(f.Says, said.Say(" The angle is not held, so it bends about its weak axis.")...)
+	}
+	if loose != "" {
+		f.Outcome = finding.Fails
+		f.Says = append(f.Says, said.Say(" % reaches beyond the bar.", said.Name(loose, "A hull"))...)
+	}
+	f.HasWork, f.Work = true, func() []finding.Step {
+		return []finding.Step{{Symbol: "σ", Says: said.Say("greatest stress, tier %", said.Name(m.tier, "one")), Formula: "σ = k·M/W, against R/" + map[bool]string{true: "2.5", false: "1.5"}[safety == timber], Result: f.Figure, Source: f.Source, Terms: []finding.StepTerm{
+			{Symbol: "k", Says: said.Say("shock"), Measure: finding.Exactly(quantity.KindCount, k), How: "rule followed"},
+			{Symbol: "M", Says: said.Say("bending moment at rest, as a weight on one metre"), Measure: finding.Exactly(quantity.KindMass, m.moment/quantity.Gravity), How: "computed"},
+			{Symbol: "R", Says: said.Say("strength of % (%)", said.Piece{Text: stock.Name}, said.Piece{Text: stock.Source}), Measure: finding.Exactly(quantity.KindPressure, stock.Yield), How: "plate"}}}}
+	}
+	allowedSag := m.span / sagShare
+	sag.Gate = ""
+	sag.Figure, sag.Limit = finding.Exactly(quantity.KindLength, m.deflection), finding.Exactly(quantity.KindLength, allowedSag)
+	sag.Source = norms.Practice("span over 150 at rest")
+	sag.Says = said.Say("Bars sag % at rest.", said.Length(m.deflection))
+	if m.deflection > allowedSag {
+		sag.Outcome, sag.Tight = finding.Tight, finding.LittleRoom
+		sag.Says = append(sag.Says, said.Say(" More than %: next section up, or a mid post.", said.Length(allowedSag))...)
+	}
+	return []finding.Finding{f, sag}
+}
+
+// posts are cantilevers out of their feet: M = Σ m_tier·a·h over all posts alike.
+func posts(base func(string, string) finding.Finding, rk *plan.Rack, hulls []Hull, s *section.Properties) finding.Finding {
+	f := base(CodePost, "Posts")
+	stock, _ := catalogue.StockOf(rk.Post.Material)
+	count := float64(len(parts.FramesAt(rk)) * len(parts.PostsAt(rk)))
+	arm := 0.0 // Σ m·h
+	for _, h := range hulls {
+		arm += h.Item.Mass.Nominal * float64(rk.Tiers[h.Tier].Up)
+	}
+	for _, m := range parts.Members(rk) {
+		arm += m.Mass() * m.Up
+	}
+	moment := arm * quantity.Gravity / count
+	// Braking bends them along the trailer, a bend across: the section stands with its
+	// height along.
+	wy, wz := s.Wy, s.Wz
+	if s.FreeBendsAside && !rk.Held {
+		wy, wz = s.WMinor, s.WMinor
+	}
+	stress := max(forward*moment/wy, sideways*moment/wz)
+	yield, safety := stock.Yield, reserve
+	if stock.Timber {
+		safety = timber
+	}
+	if rk.Foot == plan.FootWelded && stock.Weld > 0 {
+		yield *= stock.Weld
+	}
+	allowed := yield / safety
+	margin := (allowed - stress) / allowed
+	f.Figure, f.Limit, f.Margin = finding.Exactly(quantity.KindPressure, stress), finding.Exactly(quantity.KindPressure, allowed), &margin
+	f.Source = norms.Practice("0.8 g forward, 0.5 g sideways; reserve 1.5 on yield, 2.5 on timber")
+	f.Says = said.Say("Posts at their feet are used to % when braking hard: % on an arm of one metre each.", said.Share(stress/allowed), said.Mass(forward*moment/quantity.Gravity))
+	switch {
+	case stress > allowed*(1+1e-9):
+		f.Outcome = finding.Fails
+		f.Says = append(f.Says, said.Say(" Stronger posts, or a brace at 45°.")...)
+	case margin < 0.1:
+		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+	}
+	switch rk.Foot {
+	case plan.FootPocket:
+		f.Says = append(f.Says, said.Say(" The pocket must bear that too: sheet-metal pockets often do not.")...)
+	case plan.FootWelded:
+		f.Says = append(f.Says, said.Say(" Have the weld made by a competent welder for that.")...)
+	}
+	f.HasWork, f.Work = true, func() []finding.Step {
+		return []finding.Step{{Symbol: "σ", Says: said.Say("stress at a post's foot"), Formula: "σ = max(0.8·M/W_y, 0.5·M/W_z),  M = g·Σ m·h/n", Result: f.Figure, Source: f.Source, Terms: []finding.StepTerm{
+			{Symbol: "Σm·h", Says: said.Say("all on it, as a weight on one metre"), Measure: finding.Exactly(quantity.KindMass, arm), How: "computed"},
+			{Symbol: "n", Says: said.Say("posts"), Measure: finding.Exactly(quantity.KindCount, count), How: "stated"}}}}
+	}
+	return f
+}

@@ -1,0 +1,154 @@
+package rack_test
+
+import (
+	"math"
+	"strings"
+	"testing"
+
+	"zygonos/core/finding"
+	"zygonos/core/internal/sample"
+	"zygonos/core/parts"
+	"zygonos/core/rack"
+	"zygonos/core/rig"
+)
+
+func near(t *testing.T, what string, got, want float64) {
+	t.Helper()
+	if math.Abs(got-want) > 2e-4*math.Max(1e-9, math.Abs(want)) {
+		t.Errorf("%s: got %.6g, want %.6g", what, got, want)
+	}
+}
+
+func TestShares(t *testing.T) {
+	// 40 kg, centre 0.8 m behind the front of two frames 2 m apart: 24 and 16.
+	two := rack.Shares(40, 0.8, []float64{0, 2})
+	near(t, "front", two[0], 24)
+	near(t, "rear", two[1], 16)
+	// Three frames, centre in the middle: a third each; off it by 0.2: Σ(x − x̄)² = 2.
+	three := rack.Shares(30, 1.2, []float64{0, 1, 2})
+	near(t, "first of three", three[0], 7)
+	near(t, "last of three", three[2], 13)
+	for c := -1.0; c < 3; c += 0.3 { // equilibrium
+		sum, moment := 0.0, 0.0
+		for i, v := range rack.Shares(50, c, []float64{0.2, 1.1, 2.4}) {
+			sum, moment = sum+v, moment+v*[]float64{0.2, 1.1, 2.4}[i]
+		}
+		near(t, "sum", sum, 50)
+		near(t, "moment", moment+1e3, 50*c+1e3)
+	}
+}
+
+// rackOf gives the sample a rack of two frames 2 m apart, one tier 0.8 m up with bars
+// of 1.6 m on posts 1.0 m apart, tube 40 × 40 × 3 of S235, and on it the crate as a hull of
+// 60 kg, 4.0 × 0.8 m, its centre midway.
+func rackOf(t *testing.T, more ...string) *rig.Rig {
+	tube := `{"shape":"tube","height":0.04,"width":0.04,"wall":0.003,"material":"s235"}`
+	sets := []string{"/trailers/t/deckHeight", `{"value":0.6,"how":"weighed"}`,
+		"/parts/r", `{"order":1,"name":"Rack","size":{},"centre":{},"rack":{"frontAt":0,"rearAt":2,"posts":2,"apart":1,"foot":"pocket","post":` + tube + `,"bar":` + tube + `,"tiers":{"one":{"order":1,"up":0.8,"length":1.6}}},
+		"slots":{"s":{"order":1,"name":"S","tier":"one","at":{"back":-1,"right":0,"up":0}}}}`,
+		"/outings/o/layouts/t/parts", `{"r":{"at":{"back":0.2}}}`, "/loads/crate/kind", `"canoe"`, "/loads/crate/mass/value", `60`,
+		"/loads/crate/size", `{"length":{"value":4,"how":"weighed"},"width":{"value":0.8,"how":"weighed"},"height":{"value":0.4,"how":"weighed"}}`,
+		"/loads/crate/centre", `{"back":{"value":2,"how":"weighed"}}`, sample.Crate, `{"on":"part","id":"r","slot":"s","at":{"back":0}}`}
+	return rig.Resolve(sample.Plan(t, append(sets, more...)...), "t", "o")
+}
+
+// Bars 2 × 1.6 m and posts 4 × 0.76 m of 40 × 40 × 3 (4.2078 cm², 3.3031 kg/m at 7850):
+// (3.2 + 3.04)·3.3031 = 20.612 kg.
+func TestMass(t *testing.T) {
+	r := rackOf(t)
+	built, _ := rack.Check(r)
+	area := 2*0.003*(0.08-0.006) - (4-math.Pi)*(0.006*0.006-0.003*0.003)
+	want := 6.24 * area * 7850
+	near(t, "built", built[0].Mass.Value, want)
+	sum := 0.0
+	for _, p := range built[0].Pieces {
+		sum += p.Mass.Value
+	}
+	for i := range r.Items {
+		if r.Items[i].Part && math.Abs(r.Items[i].Mass.Nominal-sum) > 0.0005 {
+			t.Errorf("the balance has %v kg, the cut list %v", r.Items[i].Mass.Nominal, sum)
+		}
+	}
+	near(t, "foam", built[0].Foam.Value, 3.2)
+	// Its centre: bars at 0.78 m, posts at 0.38 m.
+	part := parts.Filled(r.Plan.Parts["r"])
+	near(t, "height of the centre", float64(part.Centre.Up.Value), (3.2*0.78+3.04*0.38)/6.24)
+}
+
+// The hull bears by 15 kg at 0.24 m either side of the middle, between posts ±0.5: at
+// a post's bar 0.5 m from the end. Moment at rest from the middle load
+// 15·9.80665·(0.5 − 0.24) = 38.246 N·m less the arms' and plus the span's own weight:
+// w = 32.392 N/m: at the middle w/2·(0.25 − 0.09) = + w·(1/8 − 0.3²/2)= + w·0.08 = 2.591.
+// Twice of 40.837 over W 4.6618 cm³ (EN 10219-2, annex B): 17.5 MPa of 156.7.
+func TestBar(t *testing.T) {
+	r := rackOf(t)
+	_, fs := rack.Check(r)
+	f := sample.Find(t, fs, rack.CodeBar)
+	w := 4.2078e-4 * 7850 * 9.80665
+	moment := 15*9.80665*0.26 + w*0.08
+	near(t, "stress", f.Figure.Value/1e6, 2*moment/4.66178e-6/1e6)
+	near(t, "allowed", f.Limit.Value, 235e6/1.5)
+	if f.Outcome != finding.Holds || len(f.Work()) == 0 {
+		t.Errorf("%s %s", f.Outcome, f.Says.Text(r.Plan.Locale()))
+	}
+	// Posts: Σ m·h = 60·0.8 + 20.6122·0.585128 = 60.0608 kg·m on four: 0.8 g·15.0152/W.
+	post := sample.Find(t, fs, rack.CodePost)
+	near(t, "posts", post.Figure.Value/1e6, 0.8*9.80665*(48+3.3031*(3.2*0.78+3.04*0.38))/4/4.66178e-6/1e6)
+}
+
+func TestOutcomes(t *testing.T) {
+	at := "/parts/r/rack"
+	for name, c := range map[string]struct {
+		code, want, says string
+		sets             []string
+	}{
+		"thin bar":     {rack.CodeBar, "fails", "Next section up", []string{at + "/bar", `{"shape":"tube","height":0.02,"width":0.02,"wall":0.0015,"material":"mild"}`, "/loads/crate/mass/value", `120`}},
+		"sags":         {rack.CodeSag, "tight", "mid post", []string{at + "/bar", `{"shape":"bar","height":0.02,"width":0.04,"material":"c16"}`, "/loads/crate/mass/value", `50`}},
+		"track":        {rack.CodeBar, "holds", "×3", []string{"/outings/o/road", `"track"`}},
+		"tips":         {rack.CodeSupport, "fails", "tips off", []string{"/loads/crate/centre/back/value", `3.4`}},
+		"near a frame": {rack.CodeSupport, "tight", "Slide it toward the middle", []string{"/loads/crate/centre/back/value", `2.8`}},
+		"frames near":  {rack.CodeSupport, "tight", "are 25 % of the length", []string{at + "/rearAt", `1.0`, "/loads/crate/centre/back/value", `1.5`}},
+		"well carried": {rack.CodeSupport, "holds", "bear 30 kg and 30 kg", nil},
+		"no wall":      {rack.CodeSection, "fails", "the wall is nought", []string{at + "/bar/wall", `0`}},
+		"thick wall":   {rack.CodeSection, "fails", "thicker than half", []string{at + "/post/wall", `0.03`}},
+		"no tier":      {rack.CodeSection, "unknown", "add one", []string{at + "/tiers", `{}`}},
+		"high":         {rack.CodeReach, "tight", "step and care", []string{at + "/tiers/one/up", `1.3`, "/loads/crate/mass/value", `40`}},
+		"heavy":        {rack.CodeReach, "tight", "Two people", []string{"/loads/crate/mass/value", `90`}},
+		"weak posts":   {rack.CodePost, "fails", "brace", []string{at + "/post", `{"shape":"round","height":0.025,"wall":0.002,"material":"mild"}`}},
+		"welded":       {rack.CodePost, "holds", "competent welder", []string{at + "/foot", `"welded"`}},
+		"posts beyond": {rack.CodeBar, "fails", "cannot stand", []string{at + "/apart", `2`}},
+		"alone":        {rack.CodeRoom, "holds", "Nothing lies beside", nil},
+	} {
+		r := rackOf(t, c.sets...)
+		_, fs := rack.Check(r)
+		f := sample.Find(t, fs, c.code)
+		if says := f.Says.Text(r.Plan.Locale()); string(f.Outcome) != c.want || !strings.Contains(says, c.says) {
+			t.Errorf("%s: %s %q", name, f.Outcome, says)
+		}
+	}
+}
+
+// Two hulls in one tier: 0.8 m wide each at ±0.38 m lie 40 mm into each other.
+func TestRoom(t *testing.T) {
+	second := []string{"/loads/b", `{"order":2,"name":"Second","kind":"canoe","mass":{"value":30,"how":"weighed"},"size":{"length":{"value":4,"how":"weighed"},"width":{"value":0.8,"how":"weighed"},"height":{"value":0.4,"how":"weighed"}},"centre":{}}`,
+		"/parts/r/slots/b", `{"order":2,"name":"B","tier":"one","at":{"back":-1,"right":0.38,"up":0}}`, "/parts/r/slots/s/at/right", `-0.38`,
+		"/outings/o/layouts/t/placements/b", `{"on":"part","id":"r","slot":"b","at":{"back":0}}`}
+	_, fs := rack.Check(rackOf(t, second...))
+	f := sample.Find(t, fs, rack.CodeRoom)
+	near(t, "gap", f.Figure.Value, -0.04)
+	if f.Outcome != finding.Fails {
+		t.Errorf("%s", f.Outcome)
+	}
+	// A crate 1.2 m wide on the deck between posts 1.0 m apart, 40 mm wide: 0.6 − 0.48 = 120 mm.
+	crate := []string{"/loads/c", `{"order":3,"name":"Chest","kind":"box","mass":{"value":30,"how":"weighed"},"size":{"length":{"value":1,"how":"weighed"},"width":{"value":1.2,"how":"weighed"},"height":{"value":0.3,"how":"weighed"}},"centre":{}}`,
+		"/outings/o/layouts/t/placements/c", `{"on":"deck","at":{"back":0}}`}
+	r := rackOf(t, crate...)
+	_, fs = rack.Check(r)
+	if f := sample.Find(t, fs, rack.CodeRoom); f.Outcome != finding.Fails || !strings.Contains(f.Says.Text(r.Plan.Locale()), "A post stands 120 mm in Chest") {
+		t.Errorf("%s %s", f.Outcome, f.Says.Text(r.Plan.Locale()))
+	}
+	_, fs = rack.Check(rackOf(t, append(second, "/parts/r/slots/b/at/right", "0.44")...))
+	if f := sample.Find(t, fs, rack.CodeRoom); f.Outcome != finding.Tight {
+		t.Errorf("20 mm: %s %v", f.Outcome, f.Figure)
+	}
+}

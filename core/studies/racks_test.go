@@ -1,0 +1,98 @@
+package studies_test
+
+import (
+	"strings"
+	"testing"
+
+	"zygonos/core/balance"
+	"zygonos/core/finding"
+	"zygonos/core/internal/sample"
+	"zygonos/core/plan"
+	"zygonos/core/review"
+	"zygonos/core/rig"
+	"zygonos/core/studies"
+	"zygonos/demo"
+)
+
+// The boats of the demo: every way offered applies, carries them without a failing
+// rack, and says what it weighs.
+func TestPlanRacks(t *testing.T) {
+	data, _ := demo.Files.ReadFile("skarrow-hut.zygonos.json")
+	p, _ := plan.Read(data)
+	q := review.Request{Outing: "boat-day"}
+	a := studies.PlanRacks(p, q)
+	if a.Hulls != 3 || len(a.Options) < 2 {
+		t.Fatalf("%d hulls, %d ways: %s", a.Hulls, len(a.Options), a.Says.Text(p.Locale()))
+	}
+	for _, o := range a.Options {
+		next, err := plan.Apply(p, o.Patch)
+		if err != nil {
+			t.Fatal(err)
+		}
+		r := rig.Resolve(next, "grey-flatbed", "boat-day")
+		if len(o.Home) > 0 || balance.Misses(r) {
+			t.Errorf("%s: %v stay at home, ball %v", o.Kind, o.Home, r.Bears.Ball.Nominal)
+		}
+		for i := range review.Again(next, q).Findings {
+			if f := &review.Again(next, q).Findings[i]; f.Stage == "racks" && f.Outcome == finding.Fails {
+				t.Errorf("%s: %s", o.Kind, f.Says.Text(p.Locale()))
+			}
+		}
+		for i := range r.Items {
+			for k := range i {
+				x, y := &r.Items[i], &r.Items[k]
+				if !x.Part && !y.Part && x.Overlaps(y) && x.Front < y.Rear && y.Front < x.Rear {
+					t.Errorf("%s: %s lies in %s", o.Kind, x.Name, y.Name)
+				}
+			}
+		}
+	}
+}
+
+func TestRacksThatCannotBe(t *testing.T) {
+	hull := func(w string) []string {
+		return []string{"/loads/crate/kind", `"canoe"`, "/loads/crate/size/width/value", w, "/loads/crate/size/length/value", "4", "/trailers/t/deckHeight", `{"value":0.6,"how":"weighed"}`}
+	}
+	for name, c := range map[string]struct {
+		sets []string
+		says string
+	}{
+		"too wide": {hull("2.7"), "2700 mm wide, 2550 mm is allowed"},
+		"no hulls": {nil, "No hulls in this outing"},
+		"no deck":  {append(hull("0.9"), "/trailers/t/deckWidth", "-"), "Not known yet"},
+		"too high": {append(hull("0.9"), "/loads/crate/size/height/value", "2.2"), "No rack under 2600 mm"},
+	} {
+		p := sample.Plan(t, c.sets...)
+		if a := studies.PlanRacks(p, review.Request{Outing: "o", Trailer: "t"}); len(a.Options) != 0 || !strings.Contains(a.Says.Text(p.Locale()), c.says) {
+			t.Errorf("%s: %q", name, a.Says.Text(p.Locale()))
+		}
+	}
+}
+
+// Bars that fail are offered the next section up and a mid post, judged.
+func TestStrongerBars(t *testing.T) {
+	data, _ := demo.Files.ReadFile("skarrow-hut.zygonos.json")
+	p, _ := plan.Read(data)
+	p, err := plan.Apply(p, []finding.Op{{Op: "replace", Path: "/parts/boat-rack/rack/bar", Value: plan.Profile{Shape: "tube", Height: 0.016, Width: 0.016, Wall: 0.001, Material: "mild"}}})
+	if err != nil {
+		t.Fatal(err)
+	}
+	rep := studies.Settled(p, review.Request{Outing: "boat-day"})
+	f := sample.Find(t, rep.Findings, "rack.bar")
+	if f.Outcome != finding.Fails || len(f.Fixes) == 0 || !strings.Contains(f.Fixes[0].Name.Text(p.Locale()), "30 × 30") {
+		t.Errorf("%s %+v", f.Outcome, f.Fixes)
+	}
+}
+
+func BenchmarkPlanRacks(b *testing.B) {
+	p := sample.Plan(b, "/loads/crate", "-", sample.Crate, "-", "/trailers/t/deckHeight", `{"value":0.6,"how":"weighed"}`)
+	for _, id := range []string{"a", "b", "c", "d", "e", "f", "g", "h"} {
+		l := plan.Load{Name: id, Kind: "kayak"}
+		l.Mass = &plan.MassEstimate{Value: 25, How: plan.Weighed}
+		p.Loads[id] = l
+		p.Outings["o"].Layouts["t"].Placements[id] = plan.Placement{On: plan.OnDeck}
+	}
+	for b.Loop() {
+		studies.PlanRacks(p, review.Request{Outing: "o", Trailer: "t"})
+	}
+}

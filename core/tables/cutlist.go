@@ -1,0 +1,24 @@
+package tables
+
+import (
+	"strconv"
+
+	"zygonos/core/plan"
+	"zygonos/core/review"
+)
+
+// CutList is the pieces of the racks that are on as a table: lengths in mm, masses
+// in kg.
+func CutList(p *plan.Plan, rep *review.Report) []byte {
+	l := p.Locale()
+	rows := [][]string{{"rack", "piece", "section", "count", "length mm", "mass kg", "holes"}}
+	for _, b := range rep.Racks {
+		for _, x := range b.Pieces {
+			rows = append(rows, []string{b.Name, x.Name, x.Section.Text(l), strconv.Itoa(x.Count),
+				strconv.FormatFloat(x.Length.Value*1000, 'f', 0, 64), strconv.FormatFloat(x.Mass.Value, 'f', 3, 64), strconv.Itoa(x.Holes)})
+		}
+		rows = append(rows, []string{b.Name, "padding on the bars", "", "", strconv.FormatFloat(b.Foam.Value*1000, 'f', 0, 64), "", ""})
+		rows = append(rows, []string{b.Name, "in all", "", "", "", strconv.FormatFloat(b.Mass.Value, 'f', 3, 64), ""})
+	}
+	return write(rows)
+}

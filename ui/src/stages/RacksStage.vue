@@ -1,0 +1,43 @@
+<script setup lang="ts">
+// Racks: from behind with the hulls in their slots, the side view under it, how
+// each rack is built and cut.
+import { computed } from 'vue'
+import RigDrawing from '@/drawing/RigDrawing.vue'
+import type { Part } from '@/generated/types'
+import ThingTray from '@/parts/ThingTray.vue'
+import { useWorkspace } from '@/stores/workspace'
+import CutList from './racks/CutList.vue'
+import RackFields from './racks/RackFields.vue'
+import RackPlanner from './racks/RackPlanner.vue'
+
+const workspace = useWorkspace()
+const racks = computed(() =>
+  (workspace.report?.racks ?? []).flatMap((built) => {
+    const id = built.part.replace('/parts/', '')
+    const part: Part | undefined = (workspace.preview?.plan ?? workspace.plan)?.parts[id]
+    return part?.rack ? [{ id, part, built }] : []
+  }),
+)
+</script>
+
+<template>
+  <section class="flex flex-col gap-2 xl:overflow-auto" aria-label="Racks" tabindex="-1">
+    <div class="plate shrink-0 overflow-hidden p-2 md:h-[26rem]">
+      <RigDrawing class="h-full" :only="['rear', 'side']" rear-first />
+    </div>
+    <ThingTray class="no-print" />
+    <RackPlanner />
+    <div v-for="r in racks" :key="r.id" class="plate shrink-0 p-3" :data-rack="r.id">
+      <h2 class="mb-2 text-lg font-bold">{{ r.part.name || 'Rack' }}</h2>
+      <RackFields v-if="!workspace.preview" :id="r.id" :part="r.part" />
+      <CutList class="mt-3" :built="r.built" />
+    </div>
+    <p v-if="!racks.length" class="text-soft px-1">
+      No rack that is told piece by piece is on in this outing. Plan one, or put one on at the trailer.
+    </p>
+    <p class="text-soft px-1 text-sm">
+      Welds, pockets and the trailer’s own frame are for a competent welder to judge. Tie every hull to the
+      trailer, not to the rack alone.
+    </p>
+  </section>
+</template>

@@ -1,0 +1,161 @@
+<script setup lang="ts">
+// How one rack is built: frames, posts, bars, tiers, and what carries which hull.
+import { PlusIcon, TrashIcon } from '@heroicons/vue/20/solid'
+import { computed } from 'vue'
+import ChoiceField from '@/fields/ChoiceField.vue'
+import PlanQuantity from '@/fields/PlanQuantity.vue'
+import SwitchField from '@/fields/SwitchField.vue'
+import TextField from '@/fields/TextField.vue'
+import type { Part, Profile } from '@/generated/types'
+import { newId } from '@/stores/patch'
+import { useReference } from '@/stores/reference'
+import { useWorkspace } from '@/stores/workspace'
+import { choices, footWords } from '@/words'
+
+const props = defineProps<{ id: string; part: Part }>()
+const workspace = useWorkspace()
+const reference = useReference()
+const path = (field: string) => `/parts/${props.id}/${field}`
+const rack = computed(() => props.part.rack!)
+const set = (field: string, value: unknown, label: string) => workspace.setAt(path(field), value, label)
+
+const commons = computed(() => reference.data?.commons ?? [])
+const sections = computed(() => commons.value.map((c) => ({ value: c.name, name: c.name })))
+const sectionName = (p: Profile) =>
+  commons.value.find(
+    (c) =>
+      c.shape === p.shape &&
+      Math.abs(c.height - p.height) < 1e-6 &&
+      Math.abs(c.width - (p.width ?? 0)) < 1e-6 &&
+      Math.abs(c.wall - (p.wall ?? 0)) < 1e-6,
+  )?.name
+const materials = computed(() => (reference.data?.stocks ?? []).map((s) => ({ value: s.id, name: s.name })))
+function choose(which: 'bar' | 'post', name: string) {
+  const c = commons.value.find((c) => c.name === name)
+  if (!c) return
+  const wooden = reference.data?.stocks.find((s) => s.id === rack.value[which].material)?.timber
+  const material = !!wooden === !!c.timber ? rack.value[which].material : c.timber ? 'c24' : 's235'
+  const { shape, height, width, wall, lip } = c
+  set(`rack/${which}`, JSON.parse(JSON.stringify({ shape, height, width, wall, lip, material })), 'section')
+}
+
+const tiers = computed(() => Object.entries(rack.value.tiers).sort((a, b) => a[1].order - b[1].order))
+function addTier() {
+  const last = tiers.value.at(-1)?.[1]
+  const tier = { order: (last?.order ?? 0) + 1, up: (last?.up ?? 0) + 0.6, length: last?.length ?? 1.4 }
+  set(`rack/tiers/${newId('tier')}`, tier, 'add a tier')
+}
+const slots = computed(() => Object.entries(props.part.slots ?? {}).sort((a, b) => a[1].order - b[1].order))
+function addSlot() {
+  const tier = tiers.value[0]?.[0]
+  const order = (slots.value.at(-1)?.[1].order ?? 0) + 1
+  set(
+    `slots/${newId('slot')}`,
+    { order, name: `place ${order}`, tier, at: { back: 0, right: 0 } },
+    'add a place',
+  )
+}
+const tierNames = computed(() => tiers.value.map(([id], i) => ({ value: id, name: `tier ${i + 1}` })))
+const posts = [1, 2, 3].map((n) => ({ value: n, name: n === 1 ? 'one, a T' : String(n) }))
+</script>
+
+<template>
+  <div class="grid gap-3">
+    <div class="grid gap-2 sm:grid-cols-2 lg:grid-cols-4">
+      <ChoiceField
+        label="Posts to a frame"
+        :value="rack.posts || 2"
+        :options="posts"
+        @chosen="set('rack/posts', $event, 'posts')"
+      />
+      <PlanQuantity :path="path('rack/apart')" label="Posts apart" kind="length" />
+      <PlanQuantity :path="path('rack/frontAt')" label="Front frame behind its front" kind="length" />
+      <PlanQuantity :path="path('rack/rearAt')" label="Rear frame behind its front" kind="length" />
+      <ChoiceField
+        label="Cross bars"
+        :value="sectionName(rack.bar)"
+        none="own sizes"
+        :options="sections"
+        @chosen="choose('bar', $event)"
+      />
+      <ChoiceField
+        label="Their material"
+        :value="rack.bar.material"
+        :options="materials"
+        @chosen="set('rack/bar/material', $event, 'material')"
+      />
+      <ChoiceField
+        label="Posts"
+        :value="sectionName(rack.post)"
+        none="own sizes"
+        :options="sections"
+        @chosen="choose('post', $event)"
+      />
+      <ChoiceField
+        label="Their material"
+        :value="rack.post.material"
+        :options="materials"
+        @chosen="set('rack/post/material', $event, 'material')"
+      />
+      <ChoiceField
+        label="Feet"
+        :value="rack.foot"
+        :options="choices(footWords)"
+        @chosen="set('rack/foot', $event, 'feet')"
+      />
+      <TextField :path="path('undo')" label="What is undone to lift it off" />
+      <SwitchField
+        label="Frame in the middle too"
+        :value="rack.middle"
+        @set="set('rack/middle', $event || undefined, 'middle frame')"
+      />
+      <SwitchField
+        label="Bars held upright"
+        :value="rack.held"
+        @set="set('rack/held', $event || undefined, 'held')"
+      />
+    </div>
+    <div class="grid gap-x-6 gap-y-3 lg:grid-cols-2">
+      <section aria-label="Tiers">
+        <h3 class="font-bold">Tiers</h3>
+        <div v-for="[tid] in tiers" :key="tid" class="mt-1 grid grid-cols-[1fr_1fr_auto] items-end gap-2">
+          <PlanQuantity :path="path(`rack/tiers/${tid}/up`)" label="Bar’s top over the deck" kind="length" />
+          <PlanQuantity :path="path(`rack/tiers/${tid}/length`)" label="Bar’s length" kind="length" />
+          <button
+            class="act size-11"
+            aria-label="Take the tier out"
+            @click="set(`rack/tiers/${tid}`, undefined, 'take a tier out')"
+          >
+            <TrashIcon class="size-5" />
+          </button>
+        </div>
+        <button class="act mt-2" @click="addTier"><PlusIcon class="size-5" />Tier</button>
+      </section>
+      <section aria-label="Places">
+        <h3 class="font-bold">Places for hulls</h3>
+        <div
+          v-for="[sid, s] in slots"
+          :key="sid"
+          class="mt-1 grid grid-cols-[1fr_1fr_1fr_auto] items-end gap-2"
+        >
+          <ChoiceField
+            :label="s.name"
+            :value="s.tier"
+            :options="tierNames"
+            @chosen="set(`slots/${sid}/tier`, $event, 'put in another tier')"
+          />
+          <PlanQuantity :path="path(`slots/${sid}/at/right`)" label="right of middle" kind="length" />
+          <PlanQuantity :path="path(`slots/${sid}/at/back`)" label="begins at" kind="length" />
+          <button
+            class="act size-11"
+            :aria-label="`Take ${s.name} out`"
+            @click="set(`slots/${sid}`, undefined, 'take a place out')"
+          >
+            <TrashIcon class="size-5" />
+          </button>
+        </div>
+        <button class="act mt-2" @click="addSlot"><PlusIcon class="size-5" />Place</button>
+      </section>
+    </div>
+  </div>
+</template>
