@@ -48,6 +48,8 @@ func (s *server) routes(api fiber.Router) {
 	api.Post("/arrange", arrange)
 	api.Post("/racks", racks)
 	api.Post("/cutlist.csv", cutList)
+	api.Post("/drawing.svg", drawing)
+	api.Post("/drawing.dxf", drawing)
 	api.Get("/candidates.csv", template)
 	api.Post("/candidates", candidates)
 }
@@ -436,6 +438,28 @@ func cutList(c fiber.Ctx) error {
 		return err
 	}
 	return sendTable(c, fileName(a.Plan.Name)+"-cut-list", tables.CutList(a.Plan, review.Review(a.Plan, a.Request)))
+}
+
+// drawing gives a drawing to scale: of the rack whose part's path is the key, or
+// the rig's view of that name.
+func drawing(c fiber.Ctx) error {
+	a, err := asking(c)
+	if err != nil {
+		return err
+	}
+	v := studies.Drawing(a.Plan, a.Request, a.Key)
+	if v == nil {
+		return fiber.NewError(fiber.StatusNotFound, "There is no such drawing.")
+	}
+	name := fileName(v.Title.Text(a.Plan.Locale()))
+	if strings.HasSuffix(c.Path(), ".dxf") {
+		c.Set(fiber.HeaderContentType, "image/vnd.dxf")
+		c.Set(fiber.HeaderContentDisposition, `attachment; filename="`+name+`.dxf"`)
+		return c.Send(v.DXF(a.Plan.Locale()))
+	}
+	c.Set(fiber.HeaderContentType, "image/svg+xml")
+	c.Set(fiber.HeaderContentDisposition, `attachment; filename="`+name+`.svg"`)
+	return c.Send(v.SVG(a.Plan.Locale()))
 }
 
 func scales(c fiber.Ctx) error {

@@ -268,6 +268,17 @@ func TestStudies(t *testing.T) {
 			t.Errorf("%s: %d %.200s", path, code, text)
 		}
 	}
+	for path, want := range map[string]string{"/api/drawing.svg": "<svg xmlns", "/api/drawing.dxf": "AC1009", "/api/cutlist.csv": "cross bar, top", "/api/racks": `"kind":"tall"`} {
+		for _, key := range []string{"/parts/boat-rack", "rear"} {
+			code, head, text := c.do("POST", path, strings.Replace(body, `"back":true`, `"key":"`+key+`"`, 1))
+			if code != 200 || !strings.Contains(text, want) || strings.HasPrefix(path, "/api/drawing") && !strings.Contains(head.Get("Content-Disposition"), "attachment") {
+				t.Errorf("%s %s: %d %.100s", path, key, code, text)
+			}
+		}
+	}
+	if code, _, _ := c.do("POST", "/api/drawing.svg", strings.Replace(body, `"back":true`, `"key":"nothing"`, 1)); code != 404 {
+		t.Errorf("no such drawing: %d", code)
+	}
 	code, head, text := c.do("GET", "/api/candidates.csv", "")
 	if code != 200 || !strings.HasPrefix(text, "name,comes,price") || !strings.Contains(head.Get("Content-Disposition"), "candidates.csv") {
 		t.Errorf("template: %d %.100s", code, text)

@@ -3,6 +3,7 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { ArrowUturnLeftIcon, ArrowUturnRightIcon, EllipsisHorizontalIcon } from '@heroicons/vue/24/outline'
 import { computed, ref } from 'vue'
+import { download } from '@/download'
 import OutcomeMark from '@/checks/OutcomeMark.vue'
 import ChoiceField from '@/fields/ChoiceField.vue'
 import { useWorkspace } from '@/stores/workspace'
@@ -45,23 +46,15 @@ function theme() {
   document.documentElement.dataset.theme = next
   localStorage.setItem('theme', next)
 }
-async function download() {
+async function saveFile() {
   await workspace.saveNow()
-  const blob = new Blob([JSON.stringify(workspace.plan, null, 2) + '\n'], { type: 'application/json' })
-  const a = document.createElement('a')
-  a.href = URL.createObjectURL(blob)
-  a.download = `${
-    (workspace.plan?.name ?? 'plan')
-      .toLowerCase()
-      .replace(/[^a-z0-9]+/g, '-')
-      .replace(/^-|-$/g, '') || 'plan'
-  }.zygonos.json`
-  a.click()
-  setTimeout(() => URL.revokeObjectURL(a.href), 1000)
+  const file = new Blob([JSON.stringify(workspace.plan, null, 2) + '\n'], { type: 'application/json' })
+  const name = (workspace.plan?.name ?? 'plan').toLowerCase().replace(/[^a-z0-9]+/g, '-')
+  download(file, `${name.replace(/^-|-$/g, '') || 'plan'}.zygonos.json`)
 }
 const print = () => window.print()
 const items = [
-  { name: 'Save as a file', act: () => void download() },
+  { name: 'Save as a file', act: () => void saveFile() },
   { name: 'Print', act: print },
   { name: 'Earlier versions', act: () => (history.value = true) },
   { name: 'Light or dark', act: theme },

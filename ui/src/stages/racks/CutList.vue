@@ -1,22 +1,21 @@
 <script setup lang="ts">
 // What a rack is cut from.
 import { api } from '@/api'
+import { download } from '@/download'
 import type { Built } from '@/generated/types'
 import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
 
-defineProps<{ built: Built }>()
+const props = defineProps<{ built: Built }>()
 const workspace = useWorkspace()
 const { say, nominal, print } = useWords()
 
+const asked = () => ({ plan: workspace.plan!, outing: workspace.outing, trailer: workspace.trailer })
 async function exportTable() {
-  if (!workspace.plan) return
-  const asked = { plan: workspace.plan, outing: workspace.outing, trailer: workspace.trailer }
-  const a = document.createElement('a')
-  a.href = URL.createObjectURL(await api.cutList(asked))
-  a.download = 'cut-list.csv'
-  a.click()
-  setTimeout(() => URL.revokeObjectURL(a.href), 1000)
+  download(await api.cutList(asked()), 'cut-list.csv')
+}
+async function exportDrawing(form: 'svg' | 'dxf') {
+  download(await api.drawing(asked(), props.built.part, form), `rack.${form}`)
 }
 </script>
 
@@ -24,7 +23,11 @@ async function exportTable() {
   <section aria-label="Cut list">
     <div class="flex items-center justify-between">
       <h3 class="font-bold">Before you cut: {{ nominal(built.mass) }} in all</h3>
-      <button class="act no-print" @click="exportTable">As a table</button>
+      <div class="no-print flex gap-1.5">
+        <button class="act" @click="exportTable">CSV</button>
+        <button class="act" @click="exportDrawing('svg')">SVG</button>
+        <button class="act" @click="exportDrawing('dxf')">DXF</button>
+      </div>
     </div>
     <div class="overflow-x-auto" tabindex="0" role="region" aria-label="Pieces">
       <table class="mt-1 w-full text-sm" data-cut-list>

@@ -6,6 +6,7 @@ import { useMediaQuery, useStorage } from '@vueuse/core'
 import { computed, ref, useTemplateRef } from 'vue'
 import { useRouter } from 'vue-router'
 import { api } from '@/api'
+import { download } from '@/download'
 import ChoiceField from '@/fields/ChoiceField.vue'
 import type { Candidate, Comparison, Op } from '@/generated/types'
 import { newId } from '@/stores/patch'
@@ -106,11 +107,7 @@ function remove(c: Candidate) {
 async function exportTable() {
   if (!workspace.plan) return
   const blob = await api.comparisonTable({ plan: workspace.plan, outing: workspace.outing, trailer: '' })
-  const a = document.createElement('a')
-  a.href = URL.createObjectURL(blob)
-  a.download = 'comparison.csv'
-  a.click()
-  setTimeout(() => URL.revokeObjectURL(a.href), 1000)
+  download(blob, 'comparison.csv')
 }
 async function picked(e: Event) {
   const input = e.target as HTMLInputElement
