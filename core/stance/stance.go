@@ -90,6 +90,15 @@ func WheelLift(track, share, height, coupling float64) float64 {
 	return track / 2 * (1 - share) / den
 }
 
+// WheelShift is what each wheel of the pair gains or loses, kg, sideways by a/g:
+// m·(a_y/g)·(h − β·h_c)/t.
+func WheelShift(mass, sideways, height, share, coupling, track float64) float64 {
+	return mass * sideways * (height - share*coupling) / track
+}
+
+// bend is a steady bend taken briskly, as a share of g.
+const bend = 0.3
+
 // BrakingLoad is what the ball bears under a deceleration a/g: with the trailer
 // braked by its own wheels R + m·a·h/L, braked by the car alone
 // R + m·a·(h − h_c)/L.
@@ -152,6 +161,10 @@ func side(r *rig.Rig, h *span, coupling float64) finding.Finding {
 	alone := math.Atan(t / 2 / h.Nominal)
 	f.Says = said.Say("A wheel lifts at a side slope of % (empty %, uncoupled %). Centre % up.", said.Of(quantity.KindAngle, angle.Nominal),
 		said.Of(quantity.KindAngle, emptySlope(r, coupling)), said.Of(quantity.KindAngle, alone), said.Length(h.Nominal))
+	shift := WheelShift(r.Bears.Mass.Nominal, bend, h.Nominal, b, coupling, t)
+	if l := r.Bears.Left; l != nil {
+		f.Says = append(f.Says, said.Say(" In a brisk bend left and right bear % and %, or the other way.", said.Mass(l.Nominal-shift), said.Mass(r.Bears.Right.Nominal+shift))...)
+	}
 	switch {
 	case lift.Nominal < sideways:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
@@ -166,7 +179,10 @@ func side(r *rig.Rig, h *span, coupling float64) finding.Finding {
 				{Symbol: "t", Says: said.Say("track"), Measure: finding.Exactly(quantity.KindLength, t), How: string(r.Trailer.Track.How)},
 				{Symbol: "β", Says: said.Say("ball's share"), Measure: finding.Of(quantity.KindShare, *r.Bears.Share), How: "computed"},
 				heightTerm(h),
-				{Symbol: "h_c", Says: said.Say("{coupling} height"), Measure: finding.Exactly(quantity.KindLength, coupling), How: "stated or usual"}}}}
+				{Symbol: "h_c", Says: said.Say("{coupling} height"), Measure: finding.Exactly(quantity.KindLength, coupling), How: "stated or usual"}}},
+			{Symbol: "ΔR", Says: said.Say("from the inner to the outer wheel in a brisk bend"), Formula: "ΔR = m·(a_y/g)(h − β·h_c)/t", Result: finding.Exactly(quantity.KindMass, shift), Terms: []finding.StepTerm{
+				{Symbol: "m", Says: said.Say("the loaded trailer"), Measure: finding.Of(quantity.KindMass, r.Bears.Mass), How: "computed"},
+				{Symbol: "a_y/g", Says: said.Say("sideways"), Measure: finding.Exactly(quantity.KindShare, bend), How: "typical"}}}}
 	}
 	return f
 }

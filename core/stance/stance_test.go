@@ -25,6 +25,9 @@ func TestWheelLift(t *testing.T) {
 	if !math.IsInf(stance.WheelLift(1.6, 0.5, 0.1, 0.45), 1) {
 		t.Error("a centre under the line from coupling to wheels lifts no wheel")
 	}
+	// 650 kg at 0.3 g: 650·0.3·0.855/1.6 = 104.203 kg; at the lift it is the wheel's whole load, half of 585.
+	near(t, "shift", stance.WheelShift(650, 0.3, 0.9, 0.1, 0.45, 1.6), 104.203125)
+	near(t, "shift at the lift", stance.WheelShift(650, stance.WheelLift(1.6, 0.1, 0.9, 0.45), 0.9, 0.1, 0.45, 1.6), 292.5)
 	// By moments about the line from the ball (0, 0, h_c) to the outer wheel
 	// (L, t/2, 0): at the lift the inner wheel bears nothing, and weight and
 	// sideways force of a mass at (x, 0, h) balance about that line.

@@ -79,6 +79,7 @@ const to = (t?: { angle?: number }, sign = 1) => {
           <input
             v-model.number="degrees"
             type="range"
+            list="first-touches"
             class="accent-deep h-11 w-full"
             :min="-most"
             :max="most"
@@ -86,6 +87,17 @@ const to = (t?: { angle?: number }, sign = 1) => {
             :aria-valuetext="`${degrees}°${touches ? ', touches' : ''}`"
           />
         </label>
+        <datalist id="first-touches">
+          <option
+            v-if="swing.left.angle !== undefined"
+            :value="-Math.round((swing.left.angle * 180) / Math.PI)"
+          />
+          <option value="0" />
+          <option
+            v-if="swing.right.angle !== undefined"
+            :value="Math.round((swing.right.angle * 180) / Math.PI)"
+          />
+        </datalist>
         <PlanQuantity
           :path="`/trailers/${workspace.trailer}/turnTo`"
           label="Turn as far as"
