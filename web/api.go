@@ -77,6 +77,7 @@ type Reference struct {
 	Hitches     []norms.HitchClass                  `json:"hitches"`
 	Stocks      []catalogue.Stock                   `json:"stocks"`
 	Commons     []catalogue.Common                  `json:"commons"`
+	Bolts       []norms.Bolt                        `json:"bolts"`
 }
 
 func reference(c fiber.Ctx) error {
@@ -84,7 +85,7 @@ func reference(c fiber.Ctx) error {
 	return c.JSON(Reference{norms.RuleSets, norms.Schools, catalogue.Trailers, norms.BallSizes, catalogue.Loads, plan.DefaultDoubts, said.Terms,
 		catalogue.Groups, catalogue.Materials, catalogue.Fluids, catalogue.Solids, catalogue.Fittings, catalogue.AnchorKinds,
 		catalogue.MustBuys, catalogue.Inspections, norms.Plugs, norms.Roads, norms.HitchClasses,
-		catalogue.Stocks, catalogue.Commons})
+		catalogue.Stocks, catalogue.Commons, norms.Bolts})
 }
 
 // Listed is a plan as the list shows it.

@@ -143,6 +143,9 @@ func (c *cleaner) candidate(path string, t *Trailer, p *Plan) {
 	number(c, path+"/travel", "spring travel", &t.Travel, quantity.KindLength, 0, 1, false)
 	number(c, path+"/sinks", "springs' sinking at rated load", &t.Sinks, quantity.KindLength, 0, 0.5, true)
 	number(c, path+"/axleGap", "distance between the axles", &t.AxleGap, quantity.KindLength, 0.3, 3, false)
+	if t.Drawbar != nil {
+		c.drawbar(path+"/drawbar", t.Drawbar)
+	}
 	number(c, path+"/turnTo", "angle to turn to", &t.TurnTo, quantity.KindAngle, 0, 1.9, true)
 	number(c, path+"/wheelRoom", "room over the wheel", &t.WheelRoom, quantity.KindLength, 0, 2, false)
 	number(c, path+"/tyreSpeed", "{tyre} speed", &t.TyreSpeed, quantity.KindSpeed, 0, 100, true)

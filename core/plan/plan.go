@@ -240,9 +240,10 @@ type Trailer struct {
 	WidthOverAll   *LengthEstimate    `json:"widthOverAll,omitempty"` // with wheels and mudguards
 	CouplingHeight *length            `json:"couplingHeight,omitempty"`
 	Suspension     Suspension         `json:"suspension,omitempty"`
-	Travel         *length            `json:"travel,omitempty"`    // of the springs to the stop
-	Sinks          *length            `json:"sinks,omitempty"`     // of the springs from empty hanging to their rated load
-	AxleGap        *length            `json:"axleGap,omitempty"`   // between the axles of a group
+	Travel         *length            `json:"travel,omitempty"`  // of the springs to the stop
+	Sinks          *length            `json:"sinks,omitempty"`   // of the springs from empty hanging to their rated load
+	AxleGap        *length            `json:"axleGap,omitempty"` // between the axles of a group
+	Drawbar        *Drawbar           `json:"drawbar,omitempty"`
 	TurnTo         *float64           `json:"turnTo,omitempty"`    // angle to the car that is asked for, rad
 	WheelRoom      *length            `json:"wheelRoom,omitempty"` // between tyre and deck or mudguard, empty
 	TyreText       string             `json:"tyreText,omitempty"`  // as it stands on the wall

@@ -50,38 +50,33 @@ type Profile struct {
 }
 
 func (c *cleaner) rack(path string, r *Rack) {
-	bound := func(field, what string, v *length, low, high length) {
-		p := v
-		if number(c, path+field, what, &p, quantity.KindLength, low, high, false); p == nil {
-			*v = max(low, 0)
-		}
-	}
-	bound("/frontAt", "front frame's place", &r.FrontAt, 0, maxLength)
-	bound("/rearAt", "rear frame's place", &r.RearAt, 0, maxLength)
-	bound("/apart", "distance between the posts", &r.Apart, 0, 5)
+	c.bound(path+"/frontAt", "front frame's place", &r.FrontAt, 0, maxLength)
+	c.bound(path+"/rearAt", "rear frame's place", &r.RearAt, 0, maxLength)
+	c.bound(path+"/apart", "distance between the posts", &r.Apart, 0, 5)
 	if r.Posts < 0 || r.Posts > 3 {
 		c.say(path+"/posts", "A frame has 1, 2 or 3 posts.")
 		r.Posts = 2
 	}
 	one(c, path+"/foot", "foot", &r.Foot, Feet)
-	for _, p := range []struct {
-		at string
-		v  *Profile
-	}{{"/post", &r.Post}, {"/bar", &r.Bar}} {
-		bound(p.at+"/height", "section's height", &p.v.Height, 0, 0.5)
-		bound(p.at+"/width", "section's width", &p.v.Width, 0, 0.5)
-		bound(p.at+"/wall", "section's wall", &p.v.Wall, 0, 0.1)
-		bound(p.at+"/lip", "section's lip", &p.v.Lip, 0, 0.1)
-	}
+	c.profile(path+"/post", &r.Post)
+	c.profile(path+"/bar", &r.Bar)
 	r.Tiers = entries(c, r.Tiers, path+"/tiers", func(path string, t *Tier) {
-		for _, f := range []struct {
-			name, what string
-			v          *length
-		}{{"/up", "tier's height", &t.Up}, {"/length", "bar's length", &t.Length}} {
-			p := f.v
-			if number(c, path+f.name, f.what, &p, quantity.KindLength, 0, 5, false); p == nil {
-				*f.v = 0
-			}
-		}
+		c.bound(path+"/up", "tier's height", &t.Up, 0, 5)
+		c.bound(path+"/length", "bar's length", &t.Length, 0, 5)
 	})
+}
+
+func (c *cleaner) profile(path string, p *Profile) {
+	c.bound(path+"/height", "section's height", &p.Height, 0, 0.5)
+	c.bound(path+"/width", "section's width", &p.Width, 0, 0.5)
+	c.bound(path+"/wall", "section's wall", &p.Wall, 0, 0.1)
+	c.bound(path+"/lip", "section's lip", &p.Lip, 0, 0.1)
+}
+
+// bound puts a length that lies beyond its bounds to nought.
+func (c *cleaner) bound(path, what string, v *length, low, high length) {
+	p := v
+	if number(c, path, what, &p, quantity.KindLength, low, high, false); p == nil {
+		*v = 0
+	}
 }

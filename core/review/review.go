@@ -8,6 +8,7 @@ import (
 
 	"zygonos/core/balance"
 	"zygonos/core/clearance"
+	"zygonos/core/drawbar"
 	"zygonos/core/finding"
 	"zygonos/core/fit"
 	"zygonos/core/plan"
@@ -244,7 +245,7 @@ func verdict(p *plan.Plan, q Request) (*Report, *rig.Rig) {
 	built, racks := rack.Check(r)
 	rep.Racks = append(rep.Racks, built...)
 	rep.Findings = make([]finding.Finding, 0, len(bal.Findings)+len(tow.Findings)+len(clear)+len(wants)+3)
-	for _, fs := range [][]finding.Finding{bal.Findings, tow.Findings, clear, stance.Check(r), sway.Check(r), racks, fit.Findings(r, wants)} {
+	for _, fs := range [][]finding.Finding{bal.Findings, tow.Findings, clear, stance.Check(r), sway.Check(r), racks, drawbar.Check(r), fit.Findings(r, wants)} {
 		rep.Findings = append(rep.Findings, fs...)
 	}
 	rep.Chain, rep.Payload = tow.Chain, tow.Payload

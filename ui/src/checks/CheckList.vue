@@ -1,12 +1,13 @@
 <script setup lang="ts">
 // The checks, worst first: five rows, the rest behind a button, minor unknowns
-// counted.
+// counted. A stage may put its own in front.
 import { computed, ref } from 'vue'
 import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
 import FindingCard from './FindingCard.vue'
 import OutcomeMark from './OutcomeMark.vue'
 
+const props = defineProps<{ own?: string }>()
 const workspace = useWorkspace()
 const { say } = useWords()
 const all = ref(false)
@@ -17,9 +18,15 @@ const minor = computed(() => findings.value.filter((f) => f.outcome === 'unknown
 const known = computed(() => findings.value.filter((f) => f.outcome !== 'unknown'))
 const fails = computed(() => known.value.filter((f) => f.outcome === 'fails'))
 // What is not known is told once, by name; "weigh or find next" says how to find it.
-const rest = computed(() =>
-  known.value.filter((f) => f.outcome !== 'fails').slice(0, Math.max(0, 5 - fails.value.length)),
+const own = computed(() =>
+  props.own ? findings.value.filter((f) => f.stage === props.own && f.outcome !== 'fails') : [],
 )
+const rest = computed(() => [
+  ...own.value,
+  ...known.value
+    .filter((f) => f.outcome !== 'fails' && !own.value.includes(f))
+    .slice(0, Math.max(0, 5 - fails.value.length - own.value.length)),
+])
 const others = computed(() =>
   findings.value.filter((f) => !fails.value.includes(f) && !rest.value.includes(f)),
 )

@@ -217,6 +217,7 @@ export interface Trailer {
   travel?: number;
   sinks?: number;
   axleGap?: number;
+  drawbar?: Drawbar;
   turnTo?: number;
   wheelRoom?: number;
   tyreText?: string;
@@ -273,6 +274,24 @@ export interface PartOn {
   at: Spot;
   turn?: number;
   optional?: boolean;
+}
+export interface Drawbar {
+  profile: Profile;
+  beams?: number;
+  longer?: number;
+  way?: string;
+  overlap?: number;
+  bolts?: number;
+  bolt?: number;
+  grade?: string;
+}
+export interface Profile {
+  shape: string;
+  height: number;
+  width?: number;
+  wall?: number;
+  lip?: number;
+  material: string;
 }
 export interface Anchor {
   order: number;
@@ -339,14 +358,6 @@ export interface Rack {
   tiers: {
     [k: string]: Tier;
   };
-}
-export interface Profile {
-  shape: string;
-  height: number;
-  width?: number;
-  wall?: number;
-  lip?: number;
-  material: string;
 }
 export interface Tier {
   order: number;
@@ -785,6 +796,7 @@ export interface Reference {
   hitches: HitchClass[];
   stocks: Stock[];
   commons: Common[];
+  bolts: Bolt[];
 }
 export interface RuleSet {
   region: string;
@@ -939,6 +951,12 @@ export interface Common {
   wall: number;
   lip?: number;
   timber?: boolean;
+}
+export interface Bolt {
+  id: string;
+  name: string;
+  yield: number;
+  ultimate: number;
 }
 export interface Listed {
   id: string;

@@ -135,7 +135,7 @@ async function go(path: string) {
       >
         <WeakestLink class="mb-3" />
         <NextList @go="go" />
-        <CheckList />
+        <CheckList :own="stage === 'racks' ? stage : undefined" />
       </aside>
     </main>
     <main v-else class="grid flex-1 place-items-center p-6 text-center">

@@ -7,6 +7,7 @@ import type { Part } from '@/generated/types'
 import ThingTray from '@/parts/ThingTray.vue'
 import { useWorkspace } from '@/stores/workspace'
 import CutList from './racks/CutList.vue'
+import DrawbarFields from './racks/DrawbarFields.vue'
 import RackFields from './racks/RackFields.vue'
 import RackPlanner from './racks/RackPlanner.vue'
 
@@ -35,6 +36,7 @@ const racks = computed(() =>
     <p v-if="!racks.length" class="text-soft px-1">
       No rack that is told piece by piece is on in this outing. Plan one, or put one on at the trailer.
     </p>
+    <DrawbarFields />
     <p class="text-soft px-1 text-sm">
       Welds, pockets and the trailer’s own frame are for a competent welder to judge. Tie every hull to the
       trailer, not to the rack alone.

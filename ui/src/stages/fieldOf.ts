@@ -1,6 +1,7 @@
 /** The stage, with its tab, on which the field at a path stands. */
 export function stageOfPath(path: string): string {
   if (path.startsWith('/trailers/')) {
+    if (path.includes('/drawbar')) return 'racks'
     return /\/(deal|papers)/.test(path) ? 'trailer/money' : 'trailer/details'
   }
   if (/^\/parts\/[^/]+\/(rack|slots)/.test(path)) return 'racks'

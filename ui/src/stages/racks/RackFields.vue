@@ -4,40 +4,19 @@ import { PlusIcon, TrashIcon } from '@heroicons/vue/20/solid'
 import { computed } from 'vue'
 import ChoiceField from '@/fields/ChoiceField.vue'
 import PlanQuantity from '@/fields/PlanQuantity.vue'
+import ProfileFields from '@/fields/ProfileFields.vue'
 import SwitchField from '@/fields/SwitchField.vue'
 import TextField from '@/fields/TextField.vue'
-import type { Part, Profile } from '@/generated/types'
+import type { Part } from '@/generated/types'
 import { newId } from '@/stores/patch'
-import { useReference } from '@/stores/reference'
 import { useWorkspace } from '@/stores/workspace'
 import { choices, footWords } from '@/words'
 
 const props = defineProps<{ id: string; part: Part }>()
 const workspace = useWorkspace()
-const reference = useReference()
 const path = (field: string) => `/parts/${props.id}/${field}`
 const rack = computed(() => props.part.rack!)
 const set = (field: string, value: unknown, label: string) => workspace.setAt(path(field), value, label)
-
-const commons = computed(() => reference.data?.commons ?? [])
-const sections = computed(() => commons.value.map((c) => ({ value: c.name, name: c.name })))
-const sectionName = (p: Profile) =>
-  commons.value.find(
-    (c) =>
-      c.shape === p.shape &&
-      Math.abs(c.height - p.height) < 1e-6 &&
-      Math.abs(c.width - (p.width ?? 0)) < 1e-6 &&
-      Math.abs(c.wall - (p.wall ?? 0)) < 1e-6,
-  )?.name
-const materials = computed(() => (reference.data?.stocks ?? []).map((s) => ({ value: s.id, name: s.name })))
-function choose(which: 'bar' | 'post', name: string) {
-  const c = commons.value.find((c) => c.name === name)
-  if (!c) return
-  const wooden = reference.data?.stocks.find((s) => s.id === rack.value[which].material)?.timber
-  const material = !!wooden === !!c.timber ? rack.value[which].material : c.timber ? 'c24' : 's235'
-  const { shape, height, width, wall, lip } = c
-  set(`rack/${which}`, JSON.parse(JSON.stringify({ shape, height, width, wall, lip, material })), 'section')
-}
 
 const tiers = computed(() => Object.entries(rack.value.tiers).sort((a, b) => a[1].order - b[1].order))
 function addTier() {
@@ -71,32 +50,8 @@ const posts = [1, 2, 3].map((n) => ({ value: n, name: n === 1 ? 'one, a T' : Str
       <PlanQuantity :path="path('rack/apart')" label="Posts apart" kind="length" />
       <PlanQuantity :path="path('rack/frontAt')" label="Front frame behind its front" kind="length" />
       <PlanQuantity :path="path('rack/rearAt')" label="Rear frame behind its front" kind="length" />
-      <ChoiceField
-        label="Cross bars"
-        :value="sectionName(rack.bar)"
-        none="own sizes"
-        :options="sections"
-        @chosen="choose('bar', $event)"
-      />
-      <ChoiceField
-        label="Their material"
-        :value="rack.bar.material"
-        :options="materials"
-        @chosen="set('rack/bar/material', $event, 'material')"
-      />
-      <ChoiceField
-        label="Posts"
-        :value="sectionName(rack.post)"
-        none="own sizes"
-        :options="sections"
-        @chosen="choose('post', $event)"
-      />
-      <ChoiceField
-        label="Their material"
-        :value="rack.post.material"
-        :options="materials"
-        @chosen="set('rack/post/material', $event, 'material')"
-      />
+      <ProfileFields :path="path('rack/bar')" :profile="rack.bar" label="Cross bars" />
+      <ProfileFields :path="path('rack/post')" :profile="rack.post" label="Posts" />
       <ChoiceField
         label="Feet"
         :value="rack.foot"
