@@ -87,7 +87,7 @@ func Check(r *rig.Rig) []finding.Finding {
 	allowed := yield / reserve
 	judge := func(f *finding.Finding, stress float64) {
 		margin := (allowed - stress) / allowed
-		f.Figure, f.Limit, f.Margin = finding.Exactly(quantity.KindPressure, stress), finding.Exactly(quantity.KindPressure, allowed), &margin
+		f.Figure, f.Limit, f.Margin = finding.Exactly(quantity.KindStress, stress), finding.Exactly(quantity.KindStress, allowed), &margin
 		switch {
 		case stress > allowed*(1+1e-9):
 			f.Outcome = finding.Fails

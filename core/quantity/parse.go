@@ -169,6 +169,7 @@ var kindWord = map[Kind]string{
 	KindMass: "weight", KindLength: "a length", KindDistance: "a distance", KindSpeed: "speed", KindShare: "a share",
 	KindPressure: "pressure", KindVolume: "volume", KindDensity: "density", KindAngle: "an angle", KindCount: "a count",
 	KindMoney: "money", KindRate: "money by weight", KindTime: "hours of work", KindForce: "a force",
+	KindStress: "a stress",
 }
 
 func hasKind(name string, k Kind) bool {

@@ -94,6 +94,19 @@ func (l Locale) Text(k Kind, v float64) string {
 			return number(v/60, 0) + " min"
 		}
 		return number(v/3600, 1) + " h"
+	case KindStress:
+		unit, v := "kPa", v/1000
+		if imperial {
+			if unit, v = "psi", v*1000/paPerPSI; math.Abs(v) >= 9999.5 {
+				unit, v = "ksi", v/1000
+			}
+		} else if math.Abs(v) >= 999.5 {
+			unit, v = "MPa", v/1000
+		}
+		if math.Abs(v) < 99.95 {
+			return number(v, 1) + " " + unit
+		}
+		return number(v, 0) + " " + unit
 	case KindForce:
 		if imperial {
 			return number(v/newtonPerLbf, 0) + " lbf"

@@ -49,6 +49,7 @@ const (
 	KindRate     Kind = "rate"     // money per kg
 	KindTime     Kind = "time"     // s, as hours of work
 	KindForce    Kind = "force"    // N
+	KindStress   Kind = "stress"   // Pa, in a bar or on a hull
 )
 
 // System is the unit system in which quantities are printed, and in which a

@@ -394,7 +394,7 @@ func bars(base func(string, string) finding.Finding, r *rig.Rig, rk *plan.Rack, 
 	k := shock(r)
 	stress := k * m.moment / w
 	margin := (allowed - stress) / allowed
-	f.Figure, f.Limit, f.Margin = finding.Exactly(quantity.KindPressure, stress), finding.Exactly(quantity.KindPressure, allowed), &margin
+	f.Figure, f.Limit, f.Margin = finding.Exactly(quantity.KindStress, stress), finding.Exactly(quantity.KindStress, allowed), &margin
 	f.Source = norms.Practice("twice the weight on the road, three times on a track; reserve 1.5 on yield, 2.5 on timber")
 	f.Says = said.Say("Cross bars are used to % of what % allows, shocks counted ×%.", said.Share(stress/allowed), said.Piece{Text: stock.Name}, said.Count(int(k)))
 	switch {
@@ -417,7 +417,7 @@ func bars(base func(string, string) finding.Finding, r *rig.Rig, rk *plan.Rack, 
 		return []finding.Step{{Symbol: "σ", Says: said.Say("greatest stress, tier %", said.Name(m.tier, "one")), Formula: "σ = k·M/W, against R/" + map[bool]string{true: "2.5", false: "1.5"}[safety == timber], Result: f.Figure, Source: f.Source, Terms: []finding.StepTerm{
 			{Symbol: "k", Says: said.Say("shock"), Measure: finding.Exactly(quantity.KindCount, k), How: "rule followed"},
 			{Symbol: "M", Says: said.Say("bending moment at rest, as a weight on one metre"), Measure: finding.Exactly(quantity.KindMass, m.moment/quantity.Gravity), How: "computed"},
-			{Symbol: "R", Says: said.Say("strength of % (%)", said.Piece{Text: stock.Name}, said.Piece{Text: stock.Source}), Measure: finding.Exactly(quantity.KindPressure, stock.Yield), How: "plate"}}}}
+			{Symbol: "R", Says: said.Say("strength of % (%)", said.Piece{Text: stock.Name}, said.Piece{Text: stock.Source}), Measure: finding.Exactly(quantity.KindStress, stock.Yield), How: "plate"}}}}
 	}
 	allowedSag := m.span / sagShare
 	sag.Gate = ""
@@ -460,7 +460,7 @@ func posts(base func(string, string) finding.Finding, rk *plan.Rack, hulls []Hul
 	}
 	allowed := yield / safety
 	margin := (allowed - stress) / allowed
-	f.Figure, f.Limit, f.Margin = finding.Exactly(quantity.KindPressure, stress), finding.Exactly(quantity.KindPressure, allowed), &margin
+	f.Figure, f.Limit, f.Margin = finding.Exactly(quantity.KindStress, stress), finding.Exactly(quantity.KindStress, allowed), &margin
 	f.Source = norms.Practice("0.8 g forward, 0.5 g sideways; reserve 1.5 on yield, 2.5 on timber")
 	f.Says = said.Say("Posts at their feet are used to % when braking hard: % on an arm of one metre each.", said.Share(stress/allowed), said.Mass(forward*moment/quantity.Gravity))
 	switch {

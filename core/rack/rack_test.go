@@ -152,3 +152,45 @@ func TestRoom(t *testing.T) {
 		t.Errorf("20 mm: %s %v", f.Outcome, f.Figure)
 	}
 }
+
+// 60 kg, 4 m: on four pads of 50 × 100 mm twice 588.4 N over 0.02 m²: 58.84 kPa; on bunks
+// of 2.4 m with 0.6 of it bearing, 90 mm wide: 1176.8/(2·2.4·0.6·0.09) = 4.54 kPa; strapped on
+// pads (588.4 + 1000)/0.02 = 79.42.
+func TestSchools(t *testing.T) {
+	s := rack.Schools(rackOf(t))
+	if len(s) != 3 {
+		t.Fatalf("%d schools", len(s))
+	}
+	near(t, "pads", s[0].Rows[0].Pressure.Value, 2*60*9.80665/0.02)
+	near(t, "bunks", s[1].Rows[0].Pressure.Value, 2*60*9.80665/0.2592)
+	near(t, "strapped", s[0].Rows[0].Strapped.Value, (60*9.80665+1000)/0.02)
+	near(t, "foam", s[2].Rows[0].Pressure.Value, 2*60*9.80665/0.06)
+	near(t, "beyond", s[1].Rows[0].Beyond.Value, 0.8)
+	near(t, "span", s[0].Rows[0].Span.Value, 2)
+	if rack.Schools(rig.Resolve(sample.Plan(t), "t", "o")) != nil {
+		t.Error("no hull, and schools")
+	}
+}
+
+// The drawing holds every bar and post of the frames seen, within its bounds.
+func TestDrawing(t *testing.T) {
+	part := rackOf(t).Plan.Parts["r"]
+	v := rack.Drawing(&part)
+	count := map[string]int{}
+	for _, s := range v.Shapes {
+		count[s.Class]++
+		for _, p := range s.Points {
+			if p[0] < v.Min[0]-1e-9 || p[0] > v.Max[0]+1e-9 || p[1] < v.Min[1]-1e-9 || p[1] > v.Max[1]+1e-9 {
+				t.Errorf("%s at %v lies beyond %v to %v", s.Class, p, v.Min, v.Max)
+			}
+		}
+	}
+	// From behind two posts and a bar with two holes; from the side a post and a bar for each of two frames.
+	if count["post"] != 4 || count["bar"] != 3 || count["hole"] != 2 {
+		t.Errorf("%v", count)
+	}
+	part.Rack = nil
+	if v := rack.Drawing(&part); len(v.Shapes) != 0 {
+		t.Error("no rack, and shapes")
+	}
+}

@@ -55,6 +55,7 @@ type Report struct {
 	Sway      *sway.Chart           `json:"sway,omitempty"`   // settled
 	Swing     *clearance.Swing      `json:"swing,omitempty"`  // settled
 	Racks     []rack.Built          `json:"racks"`
+	Schools   []rack.Support        `json:"schools,omitempty"` // of supporting hulls
 }
 
 // Headline is the answer in a sentence.
@@ -284,6 +285,7 @@ func draw(rep *Report, r *rig.Rig) {
 		side.Min[1] = math.Min(side.Min[1], s.Points[0][1]-0.12)
 	}
 	zones(rep, r)
+	rep.Schools = rack.Schools(r)
 	rep.Bare, rep.FitOut = towing.Sold(r.Plan, r.Scope.Trailer)
 	rep.Labels = towing.LabelReadings(r)
 	rep.Things = things(r)

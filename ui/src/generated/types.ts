@@ -458,6 +458,7 @@ export interface Report {
   sway?: Chart;
   swing?: Swing;
   racks: Built[];
+  schools?: Support[];
 }
 export interface Scope {
   trailer?: string;
@@ -751,6 +752,21 @@ export interface Cut {
   length: Measure;
   mass: Measure;
   holes: number;
+}
+export interface Support {
+  id: string;
+  name: string;
+  slides: string;
+  later: string;
+  rows: SupportRow[];
+}
+export interface SupportRow {
+  hull: string;
+  bears: Measure;
+  pressure: Measure;
+  strapped: Measure;
+  span: Measure;
+  beyond: Measure;
 }
 export interface Step {
   symbol: string;

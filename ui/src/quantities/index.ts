@@ -17,6 +17,7 @@ export type Kind =
   | 'rate'
   | 'time'
   | 'force'
+  | 'stress'
 
 export interface Locale {
   units: string
@@ -126,6 +127,17 @@ export function print(l: Locale, k: string, v: number): string {
       if (m < 59.5 && m >= 0.5) return number(v / 60, 0) + ' min'
       return number(v / 3600, 1) + ' h'
     }
+    case 'stress': {
+      const pounds = v / psi
+      const [size, unit] = imperial
+        ? Math.abs(pounds) >= 9999.5
+          ? [pounds / 1000, 'ksi']
+          : [pounds, 'psi']
+        : Math.abs(v) >= 999.5e3
+          ? [v / 1e6, 'MPa']
+          : [v / 1e3, 'kPa']
+      return number(size, Math.abs(size) < 99.95 ? 1 : 0) + ' ' + unit
+    }
     case 'force':
       return imperial ? number(v / lbf, 0) + ' lbf' : number(v / 1000, 2) + ' kN'
   }
@@ -200,7 +212,7 @@ const ambiguous: Record<string, string[]> = {
 const kindWord: Record<Kind, string> = {
   ...{ mass: 'weight', length: 'a length', distance: 'a distance', speed: 'speed', share: 'a share' },
   ...{ pressure: 'pressure', volume: 'volume', density: 'density', angle: 'an angle', count: 'a count' },
-  ...{ money: 'money', rate: 'money by weight', time: 'hours of work', force: 'a force' },
+  ...{ money: 'money', rate: 'money by weight', time: 'hours of work', force: 'a force', stress: 'a stress' },
 }
 
 const plusMinus = /\s*(?:±|\+\/-|\+-|\+\/−)\s*/

@@ -10,6 +10,7 @@ import CutList from './racks/CutList.vue'
 import DrawbarFields from './racks/DrawbarFields.vue'
 import RackFields from './racks/RackFields.vue'
 import RackPlanner from './racks/RackPlanner.vue'
+import SupportTable from './racks/SupportTable.vue'
 
 const workspace = useWorkspace()
 const racks = computed(() =>
@@ -36,6 +37,7 @@ const racks = computed(() =>
     <p v-if="!racks.length" class="text-soft px-1">
       No rack that is told piece by piece is on in this outing. Plan one, or put one on at the trailer.
     </p>
+    <SupportTable />
     <DrawbarFields />
     <p class="text-soft px-1 text-sm">
       Welds, pockets and the trailer’s own frame are for a competent welder to judge. Tie every hull to the
