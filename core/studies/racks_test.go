@@ -84,6 +84,32 @@ func TestStrongerBars(t *testing.T) {
 	}
 }
 
+// The way with the fewest hulls at home comes first; what is offered does not depend
+// on the order in which hulls were told.
+func TestRacksAreAlikeWhateverTheOrder(t *testing.T) {
+	height := func(first, second int) []float64 {
+		data, _ := demo.Files.ReadFile("skarrow-hut.zygonos.json")
+		p, _ := plan.Read(data)
+		red, green := p.Loads["red-canoe"], p.Loads["green-canoe"]
+		red.Order, green.Order = first, second
+		p.Loads["red-canoe"], p.Loads["green-canoe"] = red, green
+		var out []float64
+		for _, o := range studies.PlanRacks(p, review.Request{Outing: "boat-day"}).Options {
+			out = append(out, o.Figures[1].Then.Value, o.Figures[2].Then.Value)
+		}
+		return out
+	}
+	a, b := height(4, 5), height(5, 4)
+	if len(a) == 0 || len(a) != len(b) {
+		t.Fatalf("%v, %v", a, b)
+	}
+	for i := range a {
+		if a[i] != b[i] {
+			t.Errorf("%v, the other way %v", a, b)
+		}
+	}
+}
+
 func BenchmarkPlanRacks(b *testing.B) {
 	p := sample.Plan(b, "/loads/crate", "-", sample.Crate, "-", "/trailers/t/deckHeight", `{"value":0.6,"how":"weighed"}`)
 	for _, id := range []string{"a", "b", "c", "d", "e", "f", "g", "h"} {
