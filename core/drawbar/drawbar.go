@@ -114,7 +114,7 @@ func Check(r *rig.Rig) []finding.Finding {
 	if d.Way == plan.JoinWeld {
 		w := base(CodeSleeve, "Joint")
 		w.Figure = finding.Exactly(quantity.KindMass, force*longer/quantity.Gravity)
-		w.Says = said.Say("The weld bears % on an arm of one metre. A competent welder for it; chains, cable and breakaway % longer.", said.Mass(force*longer/quantity.Gravity), said.Length(longer))
+		w.Says = said.Say("The weld bears % on an arm of %. A competent welder for it; chains, cable and breakaway % longer.", said.Mass(force*longer/quantity.Gravity), said.Length(1.0), said.Length(longer))
 		return append(out, w)
 	}
 	sl := base(CodeSleeve, "Sleeve")

@@ -462,7 +462,7 @@ func posts(base func(string, string) finding.Finding, rk *plan.Rack, hulls []Hul
 	margin := (allowed - stress) / allowed
 	f.Figure, f.Limit, f.Margin = finding.Exactly(quantity.KindStress, stress), finding.Exactly(quantity.KindStress, allowed), &margin
 	f.Source = norms.Practice("0.8 g forward, 0.5 g sideways; reserve 1.5 on yield, 2.5 on timber")
-	f.Says = said.Say("Posts at their feet are used to % when braking hard: % on an arm of one metre each.", said.Share(stress/allowed), said.Mass(forward*moment/quantity.Gravity))
+	f.Says = said.Say("Posts at their feet are used to % when braking hard: % on an arm of % each.", said.Share(stress/allowed), said.Mass(forward*moment/quantity.Gravity), said.Length(1.0))
 	switch {
 	case stress > allowed*(1+1e-9):
 		f.Outcome = finding.Fails

@@ -14,8 +14,9 @@ import (
 // kg·m, so that the ball load keeps its window and no rating that depends on
 // places is over, by the nominal figures; ok is false where that is not known.
 // Sliding a mass m by d takes m·d/L off the ball and puts it on the axle
-// (docs/method/balance.md), so each limit bounds Σm·d on one side.
-func (rep *Report) MomentRoom(r *rig.Rig) (low, high float64, ok bool) {
+// (docs/method/balance.md), so each limit bounds Σm·d on one side. With sides the
+// wheels' own limits count too, as unevenly as they bear now.
+func (rep *Report) MomentRoom(r *rig.Rig, sides bool) (low, high float64, ok bool) {
 	w := rep.Figures.Window
 	if r.Layout == nil || r.Bears == nil || w == nil || w.High < w.Low {
 		return 0, 0, false
@@ -23,7 +24,9 @@ func (rep *Report) MomentRoom(r *rig.Rig) (low, high float64, ok bool) {
 	k := 1 / r.Axle.Nominal
 	low, high = (r.Bears.Ball.Nominal-w.High)/k, (r.Bears.Ball.Nominal-w.Low)/k
 	for c := range rep.Chain {
-		low, high = bound(&rep.Chain[c], r, k, low, high)
+		if sides || rep.Chain[c].Reads != norms.ReadsSide {
+			low, high = bound(&rep.Chain[c], r, k, low, high)
+		}
 	}
 	return low, high, true
 }
@@ -31,7 +34,7 @@ func (rep *Report) MomentRoom(r *rig.Rig) (low, high float64, ok bool) {
 // zones tells for each load where along the deck it may stand within the
 // room that its moment has.
 func zones(rep *Report, r *rig.Rig) {
-	low, high, ok := rep.MomentRoom(r)
+	low, high, ok := rep.MomentRoom(r, true)
 	if !ok {
 		return
 	}

@@ -87,11 +87,11 @@ func (r *Rig) rackHandles() []scene.Handle {
 		if !ok {
 			continue
 		}
-		out = append(out, scene.Handle{Thing: it.Path, Path: "/parts/" + pl.ID + "/slots/" + pl.Slot + "/at/right", Direction: across0, At: float64(slot.At.Right), Min: -1.4, Max: 1.4,
+		out = append(out, scene.Handle{Thing: it.Path, Path: "/parts/" + pl.ID + "/slots/" + pl.Slot + "/at/right", Direction: rightward, At: float64(slot.At.Right), Min: -1.4, Max: 1.4,
 			Step: 0.01, Coarse: 0.1, Snaps: []float64{0}, Label: said.Say("% across the rack", said.Name(it.Name, "load"))})
 	}
 	return out
 }
 
-// across0 is to the right in a view from behind.
-var across0 = scene.Point{1, 0}
+// rightward is to the right in a view from behind.
+var rightward = scene.Point{1, 0}

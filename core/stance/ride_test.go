@@ -141,3 +141,18 @@ func TestSitsTandem(t *testing.T) {
 		}
 	}
 }
+
+// Heights, springs and wheels that are not told leave their checks out; none of them
+// is a silent nought.
+func TestSitsUnknown(t *testing.T) {
+	for code, missing := range map[string]string{
+		stance.CodeLevel: "/trailers/t/couplingHeight", stance.CodeWheel: "/trailers/t/travel",
+		stance.CodePressure: "/trailers/t/tyrePressure", stance.CodeAngles: "/trailers/t/deckHeight",
+	} {
+		for _, f := range stance.Check(rig.Resolve(sample.Plan(t, append(append([]string{}, sits...), missing, "-")...), "t", "o")) {
+			if f.Code == code {
+				t.Errorf("without %s: %s", missing, f.Says)
+			}
+		}
+	}
+}

@@ -19,7 +19,8 @@ type search struct {
 	rows   [][][]uint64 // of box i at place a: the places of all others that it leaves free
 	at     []int        // where a box's words begin in a row
 	words  int
-	twin   []int // the box before it that is just like it, or −1
+	twin   []int   // the box before it that is just like it, or −1
+	grid   float64 // the coarsest
 	floor  floor
 	low    []candidate // least and most moments of a box, over all its places
 	high   []candidate
@@ -76,7 +77,7 @@ func (p *Problem) Search(budget int, stop func() bool, progress func(nodes int))
 			free++
 		}
 	}
-	out := Result{Bound: root, Base: base}
+	out := Result{Bound: root, Base: base, Grid: s.grid}
 	exact := free <= Exact
 	if exact {
 		s.limit = budget / 8
@@ -116,7 +117,9 @@ func (s *search) prepare() bool {
 	}
 	for i := range p.Boxes {
 		b := &p.Boxes[i]
-		s.list[i] = p.candidates(b)
+		grid := 0.0
+		s.list[i], grid = p.places(b)
+		s.grid = max(s.grid, grid)
 		if b.Fixed == nil {
 			s.list[i] = slices.DeleteFunc(s.list[i], func(c candidate) bool {
 				return slices.ContainsFunc(fixed, func(f candidate) bool { return c.overlaps(&f) })

@@ -83,6 +83,7 @@ type Result struct {
 	Cost   int     // steps
 	Bound  int     // no arrangement costs less
 	Proven bool    // none is better on the grid; without Places: there is none
+	Grid   float64 // m; the coarsest that a box was placed on
 	Base   float64 // no arrangement's own sum is less; its steps are counted from here
 	Nodes  int
 }
@@ -102,15 +103,20 @@ const tiny = 1e-9
 
 // candidates lists the places of a box, cheapest first.
 func (p *Problem) candidates(b *Box) []candidate {
+	out, _ := p.places(b)
+	return out
+}
+
+// places lists the places of a box, cheapest first, and the grid that they lie on.
+func (p *Problem) places(b *Box) (out []candidate, grid float64) {
 	if b.Fixed != nil {
-		return []candidate{p.candidate(b, *b.Fixed)}
+		return []candidate{p.candidate(b, *b.Fixed)}, p.Grid
 	}
-	grid := p.Grid
-	for {
+	for grid = p.Grid; ; {
 		out := p.onGrid(b, grid)
 		if len(out) <= maxCandidates {
 			slices.SortStableFunc(out, func(x, y candidate) int { return cmp.Compare(x.cost, y.cost) })
-			return out
+			return out, grid
 		}
 		grid *= 2
 	}

@@ -24,7 +24,7 @@ type Arranged struct {
 	Options []Arrangement   `json:"options"`
 	Outcome finding.Outcome `json:"outcome"` // Fails: there is none
 	Says    said.Sentence   `json:"says"`
-	Grid    float64         `json:"grid"` // m
+	Grid    float64         `json:"grid"` // m; the coarsest that a load was placed on
 	Loads   int             `json:"loads"`
 	Places  int             `json:"places"` // looked through in all
 }
@@ -49,9 +49,9 @@ type Traded struct {
 // Limits of a search.
 const (
 	arrangeGrid  = 0.05
-	calmPlaces   = 1_200_000 // looked through for the calmest arrangement
-	otherPlaces  = 150_000   // and for each other
-	manyPlaces   = 120_000   // where there are more loads than are searched to the end
+	calmPlaces   = 600_000 // looked through for the calmest arrangement
+	otherPlaces  = 100_000 // and for each other
+	manyPlaces   = 120_000 // where there are more loads than are searched to the end
 	maxArranged  = 40
 	maxStacked   = 4
 	carReserve   = 0.35  // m from the ball that a load keeps ahead
@@ -128,6 +128,7 @@ func Arrange(p *plan.Plan, q review.Request, stop func() bool, progress func(pla
 				out.Outcome, out.Says = finding.Fails, t.impossible(found)
 				break // none at all: the other ways do not ask for less
 			}
+			out.Grid = max(out.Grid, found.Grid)
 			out.add(t, way.kind, &problem, found)
 		}
 		if len(out.Options) > 0 || len(t.stacked) >= maxStacked || !t.stack() {
@@ -140,6 +141,9 @@ func Arrange(p *plan.Plan, q review.Request, stop func() bool, progress func(pla
 	if len(out.Options) > 0 {
 		out.Outcome = out.Options[0].Outcome
 		out.Says = said.Say("% loads placed on a % grid.", said.Count(out.Loads), said.Length(arrangeGrid))
+		if out.Grid > arrangeGrid {
+			out.Says = said.Say("% loads placed on a % grid, small ones on %.", said.Count(out.Loads), said.Length(arrangeGrid), said.Length(out.Grid))
+		}
 		if n := len(t.stacked); n > 0 {
 			out.Says = append(out.Says, said.Say(" The floor does not take all: % stacked on another.", said.Count(n))...)
 		}
@@ -159,7 +163,8 @@ type task struct {
 	side    float64 // and Σ m·y
 	low     float64 // bounds of the whole moment about the deck's front
 	high    float64
-	sides   float64 // bound of the moment to one side
+	sides   float64 // bound of the moment to one side, wherever the axle's load lies
+	wheel   float64 // what one side's wheels may bear, kg
 	front   float64
 	sure    bool // the window is to hold whatever the guesses
 	stacked []stacked
@@ -192,11 +197,11 @@ func newTask(p *plan.Plan, q review.Request, own plan.Layout) (*task, said.Sente
 		return nil, said.Say("Not known yet: it takes the deck's length and width and where it begins.")
 	}
 	rep := review.Again(p, q)
-	low, high, ok := rep.MomentRoom(r)
+	low, high, ok := rep.MomentRoom(r, false)
 	if !ok {
 		return nil, said.Say("No {ball load} fits: the lowest limit lies under the window. No arrangement mends that.")
 	}
-	t := &task{q: q, plan: p, r: r, own: own, front: r.DeckFront.Nominal, sides: math.Inf(1)}
+	t := &task{q: q, plan: p, r: r, own: own, front: r.DeckFront.Nominal, sides: math.Inf(1), wheel: math.Inf(1)}
 	whole, side := 0.0, 0.0
 	for i := range r.Beam.Terms {
 		b := &r.Beam.Terms[i]
@@ -211,9 +216,10 @@ func newTask(p *plan.Plan, q review.Request, own plan.Layout) (*task, said.Sente
 	for i := range rep.Chain {
 		l := &rep.Chain[i]
 		if l.Reads == norms.ReadsSide && l.Limit != nil && r.Beam.Track > 0 {
-			// A wheel bears R_axle/2 ± S/t; the axle's part lies between the bounds.
-			axle := r.Bears.OnAxle.Nominal + min(high, 0)/r.Axle.Nominal
+			// A wheel bears R_axle/2 ± S/t: most room is where the axle bears least.
+			axle := r.Bears.OnAxle.Nominal + low/r.Axle.Nominal
 			t.sides = min(t.sides, max(0, r.Beam.Track*(l.Limit.Value-axle/2)))
+			t.wheel = min(t.wheel, l.Limit.Value)
 		}
 	}
 	roots := rootsOf(r)
@@ -362,9 +368,13 @@ func (t *task) problem(kind string, own stow.Own) stow.Problem {
 	case "near":
 		p.Steps = stow.Steps{Own: 0.02 * cargo, Side: sideSteps * m}
 	}
-	if t.sure {
+	if t.sure || !math.IsInf(t.wheel, 1) {
 		p.Accept = func(places []stow.Place) bool {
-			low, high := balance.Margins(t.at(places), true)
+			r := t.at(places)
+			if r.Bears == nil || r.Bears.Left != nil && max(r.Bears.Left.Nominal, r.Bears.Right.Nominal) > t.wheel*(1+1e-9) {
+				return false
+			}
+			low, high := balance.Margins(r, t.sure)
 			return low >= -1e-9 && high >= -1e-9
 		}
 	}

@@ -50,6 +50,10 @@ func TestArrange(t *testing.T) {
 			if balance.Misses(r) {
 				t.Errorf("%s, %s: the ball misses its window", name, o.Kind)
 			}
+			// Load index 84: 500 kg a tyre.
+			if b := r.Bears; b.Left.Nominal > 500 || b.Right.Nominal > 500 {
+				t.Errorf("%s, %s: %v and %v on the wheels", name, o.Kind, b.Left.Nominal, b.Right.Nominal)
+			}
 			front, rear := r.Deck()
 			for i := range r.Items {
 				it := &r.Items[i]

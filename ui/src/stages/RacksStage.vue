@@ -28,17 +28,17 @@ const racks = computed(() =>
       <RigDrawing class="h-full" :only="['rear', 'side']" rear-first />
     </div>
     <ThingTray class="no-print" />
-    <RackPlanner />
+    <RackPlanner class="no-print" />
     <div v-for="r in racks" :key="r.id" class="plate shrink-0 p-3" :data-rack="r.id">
       <h2 class="mb-2 text-lg font-bold">{{ r.part.name || 'Rack' }}</h2>
-      <RackFields v-if="!workspace.preview" :id="r.id" :part="r.part" />
+      <RackFields v-if="!workspace.preview" :id="r.id" class="no-print" :part="r.part" />
       <CutList class="mt-3" :built="r.built" />
     </div>
     <p v-if="!racks.length" class="text-soft px-1">
       No rack that is told piece by piece is on in this outing. Plan one, or put one on at the trailer.
     </p>
     <SupportTable />
-    <DrawbarFields />
+    <DrawbarFields class="no-print" />
     <p class="text-soft px-1 text-sm">
       Welds, pockets and the trailer’s own frame are for a competent welder to judge. Tie every hull to the
       trailer, not to the rack alone.
