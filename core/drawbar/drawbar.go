@@ -25,14 +25,12 @@ const (
 
 // Figures of practice (confidence C).
 const (
-	shockRoad  = 2.0
-	shockTrack = 3.0
-	reserve    = 1.5
-	slack      = 0.0005 // m that a sleeve needs to slide in
-	shimMost   = 0.003  // m of shim on each side
-	overlaps   = 3.0    // of the section's height
-	lever      = 0.67   // of the overlap, between the forces that hold the sleeve
-	edges      = 2.0    // of a bolt's diameter, hole to the end
+	reserve  = 1.5
+	slack    = 0.0005 // m that a sleeve needs to slide in
+	shimMost = 0.003  // m of shim on each side
+	overlaps = 3.0    // of the section's height
+	lever    = 0.67   // of the overlap, between the forces that hold the sleeve
+	edges    = 2.0    // of a bolt's diameter, hole to the end
 )
 
 // Inner is the largest usual tube that slides into another, with the gap that is
@@ -71,10 +69,7 @@ func Check(r *rig.Rig) []finding.Finding {
 		return []finding.Finding{f}
 	}
 	stock, _ := catalogue.StockOf(d.Profile.Material)
-	k := shockRoad
-	if r.Outing.Road == plan.RoadTrack {
-		k = shockTrack
-	}
+	k := r.Shock()
 	beams := float64(max(1, d.Beams))
 	longer, l := float64(d.Longer), r.Axle.Nominal
 	ball := math.Max(math.Abs(r.Bears.Ball.Low), r.Bears.Ball.High) * l / (l + longer)

@@ -36,18 +36,16 @@ const (
 
 // Figures of practice (confidence C).
 const (
-	shockRoad  = 2.0 // vertical, on the road
-	shockTrack = 3.0
-	forward    = 0.8 // g
-	sideways   = 0.5 // g
-	reserve    = 1.5 // yield over stress, steel and aluminium
-	timber     = 2.5 // bending strength over stress: damp, knots, shock
-	sagShare   = 150 // span over deflection at rest
-	padShare   = 0.3 // of a hull's width from its middle to each line that bears
-	handRoom   = 0.05
-	reachMost  = 1.75 // m, top tier that one person reaches
-	liftEasy   = 25.0 // kg
-	liftMost   = 40.0
+	forward   = 0.8 // g
+	sideways  = 0.5 // g
+	reserve   = 1.5 // yield over stress, steel and aluminium
+	timber    = 2.5 // bending strength over stress: damp, knots, shock
+	sagShare  = 150 // span over deflection at rest
+	padShare  = 0.3 // of a hull's width from its middle to each line that bears
+	handRoom  = 0.05
+	reachMost = 1.75 // m, top tier that one person reaches
+	liftEasy  = 25.0 // kg
+	liftMost  = 40.0
 )
 
 // Hull is a load on a rack: what each frame bears of it.
@@ -333,14 +331,6 @@ func reach(base func(string, string) finding.Finding, r *rig.Rig, hulls []Hull) 
 	return f
 }
 
-// shock is the vertical factor of an outing's road.
-func shock(r *rig.Rig) float64 {
-	if r.Outing != nil && r.Outing.Road == plan.RoadTrack {
-		return shockTrack
-	}
-	return shockRoad
-}
-
 // bars solves each cross bar as a beam on its posts.
 func bars(base func(string, string) finding.Finding, r *rig.Rig, rk *plan.Rack, hulls []Hull, s *section.Properties) []finding.Finding {
 	f, sag := base(CodeBar, "Cross bars"), base(CodeSag, "Sag of the bars")
@@ -391,7 +381,7 @@ func bars(base func(string, string) finding.Finding, r *rig.Rig, rk *plan.Rack, 
 			}
 		}
 	}
-	k := shock(r)
+	k := r.Shock()
 	stress := k * m.moment / w
 	margin := (allowed - stress) / allowed
 	f.Figure, f.Limit, f.Margin = finding.Exactly(quantity.KindStress, stress), finding.Exactly(quantity.KindStress, allowed), &margin

@@ -51,7 +51,7 @@ func Schools(r *rig.Rig) []Support {
 		{ID: "bunks", Name: "Bunks along the hull", Slides: "slides on from the rear", Later: "hulls of the same width, or on strut channel", Rows: []SupportRow{}},
 		{ID: "foam", Name: "Foam blocks on the deck", Slides: "lifted on, does not slide", Later: "this hull alone", Rows: []SupportRow{}},
 	}
-	k := shock(r)
+	k := r.Shock()
 	for i := range r.Items {
 		it := &r.Items[i]
 		if it.Part || it.Shape != "hull" || it.Mass == nil || it.Mass.Nominal <= 0 {

@@ -151,7 +151,7 @@ func TestSitsUnknown(t *testing.T) {
 	} {
 		for _, f := range stance.Check(rig.Resolve(sample.Plan(t, append(append([]string{}, sits...), missing, "-")...), "t", "o")) {
 			if f.Code == code {
-				t.Errorf("without %s: %s", missing, f.Says)
+				t.Errorf("without %s: %s", missing, f.Code)
 			}
 		}
 	}
