@@ -3,6 +3,7 @@ package web
 import (
 	"bufio"
 	"encoding/json"
+	"log"
 	"regexp"
 	"strconv"
 	"strings"
@@ -416,6 +417,11 @@ func arrange(c fiber.Ctx) error {
 	c.Set(fiber.HeaderContentType, "application/x-ndjson")
 	return c.SendStreamWriter(func(w *bufio.Writer) {
 		lines := json.NewEncoder(w)
+		defer func() { // a search that breaks must not end the server: its line stays unfinished
+			if broken := recover(); broken != nil {
+				log.Printf("arranging broke: %v", broken)
+			}
+		}()
 		gone := false
 		tell := func(line Arranging) {
 			gone = gone || lines.Encode(line) != nil || w.Flush() != nil

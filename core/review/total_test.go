@@ -56,6 +56,7 @@ func demoDoc(t *testing.T) (*plan.Plan, []string) {
 	 {"op":"add","path":"`+at+`sheets","value":{"on":"deck","at":{"back":0.2}}},
 	 {"op":"add","path":"`+at+`scoops","value":{"on":"deck","at":{"back":0.5}}},
 	 {"op":"add","path":"/trailers/grey-flatbed/fitted","value":{"ramps":{"at":{"back":2.7}}}},
+	 {"op":"add","path":"/trailers/grey-flatbed/drawbar","value":{"profile":{"shape":"tube","height":0.06,"width":0.06,"wall":0.003,"material":"s235"},"beams":1,"longer":0.4,"way":"sleeve","overlap":0.2,"bolts":4,"bolt":0.012,"grade":"8.8"}},
 	 {"op":"add","path":"/towVehicles/crew-pickup/hitchD","value":12000}]`), &patch); err != nil {
 		t.Fatal(err)
 	}

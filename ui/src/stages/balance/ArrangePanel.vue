@@ -28,6 +28,7 @@ async function arrange() {
     const asked = { plan, outing: workspace.outing, trailer: workspace.trailer }
     found.value = await api.arrange(asked, controller.signal, (n) => (places.value = n))
     foundFor.value = plan
+    if (!found.value) failure.value = 'The search broke off. Try again.'
   } catch (e) {
     if (!controller.signal.aborted) failure.value = e instanceof Error ? e.message : String(e)
   } finally {
