@@ -202,11 +202,10 @@ type Touch struct {
 // drawbar bends at the deck's front by the ball load on its free length; in
 // reverse the trailer answers by L/(L + d) of before.
 type Longer struct {
-	By      float64 `json:"by"`   // m
-	Ball    float64 `json:"ball"` // kg, before the drawbar's own weight
-	Bending float64 `json:"bending"`
-	Was     float64 `json:"was"` // N·m at the deck's front, at rest; before
-	Answers float64 `json:"answers"`
+	By      float64  `json:"by"`              // m
+	Ball    float64  `json:"ball"`            // kg, before the drawbar's own weight
+	Bends   *float64 `json:"bends,omitempty"` // bending at the deck's front, share of now; nil where it has no free length
+	Answers float64  `json:"answers"`         // share of now
 }
 
 // SwingOf draws car and trailer and finds the first touch to both sides; nil where
@@ -248,9 +247,11 @@ func SwingOf(r *rig.Rig) *Swing {
 	s.Min, s.Max = scene.Point{-ahead, -reach}, scene.Point{reach, reach}
 	if d, ok := longer(r); ok {
 		ball, l := r.Ball(), r.Axle.Nominal
-		g := quantity.Gravity
-		s.Longer = &Longer{By: d, Ball: ball * l / (l + d), Was: ball * g * r.DeckFront.Nominal, Answers: l / (l + d)}
-		s.Longer.Bending = s.Longer.Ball * g * (r.DeckFront.Nominal + d)
+		s.Longer = &Longer{By: d, Ball: ball * l / (l + d), Answers: l / (l + d)}
+		if free := r.DeckFront.Nominal; free > 0.05 {
+			bends := l / (l + d) * (free + d) / free
+			s.Longer.Bends = &bends
+		}
 	}
 	return s
 }

@@ -108,6 +108,7 @@ func Check(r *rig.Rig) []finding.Finding {
 	}
 	if d.Way == plan.JoinWeld {
 		w := base(CodeSleeve, "Joint")
+		w.Compares = true // what the weld takes is for the welder
 		w.Figure = finding.Exactly(quantity.KindMass, force*longer/quantity.Gravity)
 		w.Says = said.Say("The weld bears % on an arm of %. A competent welder for it; chains, cable and breakaway % longer.", said.Mass(force*longer/quantity.Gravity), said.Length(1.0), said.Length(longer))
 		return append(out, w)
@@ -133,7 +134,11 @@ func Check(r *rig.Rig) []finding.Finding {
 		sl.Outcome = finding.Fails
 		sl.Says = append(sl.Says, said.Say(" Stated overlap %: too short.", said.Length(d.Overlap))...)
 	}
-	return append(out, sl, bolts(base, d, moment, math.Max(float64(d.Overlap), need), path))
+	overlap := float64(d.Overlap)
+	if overlap <= 0 {
+		overlap = need
+	}
+	return append(out, sl, bolts(base, d, moment, overlap, path))
 }
 
 // bolts hold the sleeve by a couple over its overlap, each in two shear planes:

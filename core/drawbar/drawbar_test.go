@@ -52,6 +52,9 @@ func TestDrawbar(t *testing.T) {
 	// Four bolts M12 8.8: 503.4/(0.67·0.2)/2 = 1878 N each, of 2·0.6·800·0.78·113.10/1.25 = 67.75 kN.
 	_, _, v = long(drawbar.CodeBolts)
 	near(t, "bolt", v, 2*61.6*2.5/3*9.80665*0.5/(0.67*0.2)/2)
+	// Half the overlap, twice the force: a short one is not taken for the one it should be.
+	_, _, v = check(bar + `,"longer":0.5,"overlap":0.1,"bolts":4,"bolt":0.012,"grade":"8.8"}`)(drawbar.CodeBolts)
+	near(t, "bolt, short overlap", v, 2*61.6*2.5/3*9.80665*0.5/(0.67*0.1)/2)
 	for name, c := range map[string]struct{ json, code, want, says string }{
 		"too long":    {bar + `,"longer":2}`, drawbar.CodeBend, "fails", "Stiffen"},
 		"overlap":     {bar + `,"longer":0.3,"overlap":0.1}`, drawbar.CodeSleeve, "fails", "too short"},

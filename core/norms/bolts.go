@@ -1,6 +1,10 @@
 package norms
 
-import "zygonos/core/finding"
+import (
+	"math"
+
+	"zygonos/core/finding"
+)
 
 // Bolt is a grade of bolt, Pa.
 type Bolt struct {
@@ -39,5 +43,5 @@ func (b *Bolt) ShearOf(diameter float64) float64 {
 	if b.Ultimate >= 1000e6 {
 		k = 0.5
 	}
-	return k * b.Ultimate * 0.78 * 3.141592653589793 / 4 * diameter * diameter / 1.25
+	return k * b.Ultimate * 0.78 * math.Pi / 4 * diameter * diameter / 1.25
 }

@@ -32,6 +32,7 @@ const (
 	CodeRoom    = "rack.room"
 	CodeReach   = "rack.reach"
 	CodeSection = "rack.section"
+	CodeTier    = "rack.tier"
 )
 
 // Figures of practice (confidence C).
@@ -51,6 +52,8 @@ const (
 // Hull is a load on a rack: what each frame bears of it.
 type Hull struct {
 	Item   *rig.Item
+	Mass   float64 // with what rides on it, kg
+	Slot   string
 	Tier   string
 	At     float64   // of its centre behind the part's front face, m
 	Frames []float64 // kg
@@ -129,7 +132,7 @@ func SectionText(p plan.Profile) said.Sentence {
 	case section.Bar:
 		return said.Say("% × %, %", mm(p.Width), mm(p.Height), name)
 	}
-	return said.Say(p.Shape+" % × % × %, %", mm(p.Height), mm(p.Width), mm(p.Wall), name)
+	return said.Say("% % × % × %, %", said.Piece{Text: p.Shape}, mm(p.Height), mm(p.Width), mm(p.Wall), name)
 }
 
 func listed(it *rig.Item, part *plan.Part) Built {
@@ -151,15 +154,15 @@ func listed(it *rig.Item, part *plan.Part) Built {
 // Hulls are the loads that lie on a rack, with what each frame bears.
 func Hulls(r *rig.Rig, it *rig.Item, part *plan.Part) []Hull {
 	var out []Hull
-	frames := parts.FramesAt(part.Rack)
+	frames, riding := parts.FramesAt(part.Rack), r.Riding()
 	for i := range r.Items {
 		o := &r.Items[i]
 		pl := r.Layout.Placements[o.ID]
 		if o.Part || pl.On != plan.OnPart || pl.ID != it.ID || o.Mass == nil {
 			continue
 		}
-		h := Hull{Item: o, Tier: part.Slots[pl.Slot].Tier, At: o.X - it.Front}
-		h.Frames = Shares(o.Mass.Nominal, h.At, frames)
+		h := Hull{Item: o, Mass: riding[i], Slot: pl.Slot, Tier: part.Slots[pl.Slot].Tier, At: o.X - it.Front}
+		h.Frames = Shares(h.Mass, h.At, frames)
 		out = append(out, h)
 	}
 	return out
@@ -193,6 +196,17 @@ func judge(r *rig.Rig, it *rig.Item, part *plan.Part) []finding.Finding {
 	if len(hulls) == 0 {
 		return out
 	}
+	for i := range hulls { // without a tier nothing can be said of bars and posts
+		h := &hulls[i]
+		if _, ok := rk.Tiers[h.Tier]; ok {
+			continue
+		}
+		f := base(CodeTier, "Tier")
+		f.Subject = h.Item.Path
+		f.Outcome, f.Says = finding.Unknown, said.Say("% lies on no tier of %: choose one.", said.Name(h.Item.Name, "A hull"), said.Name(part.Name, "the rack"))
+		f.Needs = []finding.Need{{Path: it.Path + "/slots/" + h.Slot + "/tier", Says: said.Say("the tier of %", said.Name(h.Item.Name, "a hull")), Where: said.Say("At the rack's places for hulls.")}}
+		return append(out, f)
+	}
 	out = append(out, support(base, part, hulls), room(base, r, it, rk, hulls), reach(base, r, hulls))
 	if barErr == nil {
 		out = append(out, bars(base, r, rk, hulls, &bar)...)
@@ -211,7 +225,7 @@ func support(base func(string, string) finding.Finding, part *plan.Part, hulls [
 	spacing := frames[len(frames)-1] - frames[0]
 	worst, share := &hulls[0], math.Inf(1)
 	for i := range hulls {
-		if s := slices.Min(hulls[i].Frames) / max(1e-9, hulls[i].Item.Mass.Nominal); s < share {
+		if s := slices.Min(hulls[i].Frames) / max(1e-9, hulls[i].Mass); s < share {
 			worst, share = &hulls[i], s
 		}
 	}
@@ -235,7 +249,7 @@ func support(base func(string, string) finding.Finding, part *plan.Part, hulls [
 	f.Says = append(f.Says, said.Say(" Soft hulls dent on narrow bars in the heat: pad them wide.")...)
 	f.HasWork, f.Work = true, func() []finding.Step {
 		return []finding.Step{{Symbol: "R", Says: said.Say("the frame that bears least of %", name), Formula: "R_i = m·(1/n + (c − x̄)(x_i − x̄)/Σ(x − x̄)²)", Result: f.Figure, Terms: []finding.StepTerm{
-			{Symbol: "m", Says: said.Say("the hull"), Measure: finding.Of(quantity.KindMass, *worst.Item.Mass), How: "stated", Path: worst.Item.Path + "/mass"},
+			{Symbol: "m", Says: said.Say("the hull"), Measure: finding.Exactly(quantity.KindMass, worst.Mass), How: "stated", Path: worst.Item.Path + "/mass"},
 			{Symbol: "c", Says: said.Say("its centre behind the rack's front"), Measure: finding.Exactly(quantity.KindLength, worst.At), How: "computed"}}}}
 	}
 	return f
@@ -251,26 +265,27 @@ func room(base func(string, string) finding.Finding, r *rig.Rig, it *rig.Item, r
 		f.Outcome, f.Says = finding.Fails, said.Say("A post stands % in %. Posts farther apart, or a narrower hull there.", said.Length(by), said.Name(name, "a load"))
 		return f
 	}
-	least, a, b := math.Inf(1), -1, -1
+	least := math.Inf(1)
+	var a, b *rig.Item
 	for i := range hulls {
-		for k := range i {
-			p, q := hulls[i].Item, hulls[k].Item
-			if p.Front >= q.Rear || q.Front >= p.Rear {
+		for k := range r.Items { // other hulls, and what stands on the deck
+			p, q := hulls[i].Item, &r.Items[k]
+			if p == q || q.Open || q.Part || p.Front >= q.Rear || q.Front >= p.Rear || r.Layout.Placements[q.ID].ID == p.ID {
 				continue
 			}
 			aside := max(p.Left-q.Right, q.Left-p.Right)
 			over := max(p.Bottom-q.Top, q.Bottom-p.Top)
 			if gap := max(aside, over); gap < least {
-				least, a, b = gap, i, k
+				least, a, b = gap, p, q
 			}
 		}
 	}
-	if a < 0 {
+	if a == nil {
 		f.Says = said.Say("Nothing lies beside it.")
 		return f
 	}
 	f.Figure, f.Limit = finding.Exactly(quantity.KindLength, least), finding.Exactly(quantity.KindLength, handRoom)
-	first, second := said.Name(hulls[a].Item.Name, "one hull"), said.Name(hulls[b].Item.Name, "another")
+	first, second := said.Name(a.Name, "one hull"), said.Name(b.Name, "another")
 	switch {
 	case least < -1e-9:
 		f.Outcome, f.Says = finding.Fails, said.Say("% and % are % into each other. Spread the slots or raise the tier.", first, second, said.Length(-least))
@@ -315,12 +330,12 @@ func reach(base func(string, string) finding.Finding, r *rig.Rig, hulls []Hull) 
 	f.Gate = ""
 	f.Source = norms.Practice("25 kg easy, 40 kg at most, bars up to 1.75 m")
 	top := slices.MaxFunc(hulls, func(a, b Hull) int { return cmp.Compare(a.Item.Bottom, b.Item.Bottom) })
-	heavy := slices.MaxFunc(hulls, func(a, b Hull) int { return cmp.Compare(a.Item.Mass.Nominal, b.Item.Mass.Nominal) })
-	lift := heavy.Item.Mass.Nominal / 2
+	heavy := slices.MaxFunc(hulls, func(a, b Hull) int { return cmp.Compare(a.Mass, b.Mass) })
+	lift := heavy.Mass / 2
 	f.Figure, f.Limit = finding.Exactly(quantity.KindLength, top.Item.Bottom), finding.Exactly(quantity.KindLength, reachMost)
 	f.Says = said.Say("Highest bar % up, first lift % (half of %).", said.Length(top.Item.Bottom), said.Mass(lift), said.Name(heavy.Item.Name, "a hull"))
 	switch {
-	case lift > liftMost || top.Item.Bottom > reachMost && top.Item.Mass.Nominal/2 > liftEasy:
+	case lift > liftMost || top.Item.Bottom > reachMost && top.Mass/2 > liftEasy:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = append(f.Says, said.Say(" Two people, or a loading bar.")...)
 	case top.Item.Bottom > reachMost || lift > liftEasy:
@@ -428,7 +443,7 @@ func posts(base func(string, string) finding.Finding, rk *plan.Rack, hulls []Hul
 	count := float64(len(parts.FramesAt(rk)) * len(parts.PostsAt(rk)))
 	arm := 0.0 // Σ m·h
 	for _, h := range hulls {
-		arm += h.Item.Mass.Nominal * float64(rk.Tiers[h.Tier].Up)
+		arm += h.Mass * float64(rk.Tiers[h.Tier].Up)
 	}
 	for _, m := range parts.Members(rk) {
 		arm += m.Mass() * m.Up

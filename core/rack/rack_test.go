@@ -117,6 +117,7 @@ func TestOutcomes(t *testing.T) {
 		"weak posts":   {rack.CodePost, "fails", "brace", []string{at + "/post", `{"shape":"round","height":0.025,"wall":0.002,"material":"mild"}`}},
 		"welded":       {rack.CodePost, "holds", "competent welder", []string{at + "/foot", `"welded"`}},
 		"posts beyond": {rack.CodeBar, "fails", "cannot stand", []string{at + "/apart", `2`}},
+		"lost tier":    {rack.CodeTier, "unknown", "lies on no tier", []string{"/parts/r/slots/s/tier", `"gone"`}},
 		"alone":        {rack.CodeRoom, "holds", "Nothing lies beside", nil},
 	} {
 		r := rackOf(t, c.sets...)
@@ -151,6 +152,19 @@ func TestRoom(t *testing.T) {
 	if f := sample.Find(t, fs, rack.CodeRoom); f.Outcome != finding.Tight {
 		t.Errorf("20 mm: %s %v", f.Outcome, f.Figure)
 	}
+}
+
+func TestLoadsUnderATier(t *testing.T) {
+	// A chest 0.9 m high on the deck, narrow between the posts, under bars 0.8 m up: 100 mm into
+	// the hull. Gear of 20 kg that rides on the hull counts with it: 30 + 10 kg on each frame.
+	chest := []string{"/loads/c", `{"order":3,"name":"Chest","kind":"box","mass":{"value":30,"how":"weighed"},"size":{"length":{"value":1,"how":"weighed"},"width":{"value":0.5,"how":"weighed"},"height":{"value":0.9,"how":"weighed"}},"centre":{}}`,
+		"/outings/o/layouts/t/placements/c", `{"on":"deck","at":{"back":0}}`}
+	_, fs := rack.Check(rackOf(t, chest...))
+	near(t, "into it", sample.Find(t, fs, rack.CodeRoom).Figure.Value, -0.1)
+	gear := []string{"/loads/g", `{"order":4,"name":"Gear","kind":"box","mass":{"value":20,"how":"weighed"},"size":{"length":{"value":0.4,"how":"weighed"},"width":{"value":0.3,"how":"weighed"},"height":{"value":0.2,"how":"weighed"}},"centre":{}}`,
+		"/outings/o/layouts/t/placements/g", `{"on":"load","id":"crate","at":{"back":1.8}}`}
+	_, fs = rack.Check(rackOf(t, gear...))
+	near(t, "on a frame", sample.Find(t, fs, rack.CodeSupport).Figure.Value, 40)
 }
 
 // 60 kg, 4 m: on four pads of 50 × 100 mm twice 588.4 N over 0.02 m²: 58.84 kPa; on bunks

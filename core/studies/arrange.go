@@ -381,7 +381,7 @@ func (t *task) problem(kind string, own stow.Own) stow.Problem {
 	return p
 }
 
-// at is the rig with the boxes at places; only its beam is made anew.
+// at is the rig with the boxes at places.
 func (t *task) at(places []stow.Place) *rig.Rig {
 	return rig.Resolve(withLayout(t.plan, t.q.Trailer, t.q.Outing, t.layout(places)), t.q.Trailer, t.q.Outing)
 }
@@ -468,10 +468,8 @@ func (t *task) impossible(found stow.Result) said.Sentence {
 		return said.Say("With all as far back as the deck allows the ball bears %: % over its window. The axle stands too far back.", said.Mass(ball(most)), said.Mass(ball(most)-ball(t.low)))
 	case t.covers() > 1:
 		return said.Say("The loads cover % of the deck. Leave something, stack it or go twice.", said.Share(t.covers()))
-	case t.sure:
-		return said.Say("No place without overlap holds the window whatever the guesses. Weigh the roughest guess.")
 	case found.Proven:
-		return said.Say("No arrangement without overlap brings the ball into its window. Leave something, or stack it.")
+		return said.Say("No arrangement without overlap brings the ball into its window and keeps every rating. Leave something, or stack it.")
 	}
 	return said.Say("None found in % places, which does not prove that there is none. Pin some loads, or leave something.", said.Count(found.Nodes))
 }

@@ -97,6 +97,7 @@ func PlanRacks(p *plan.Plan, q review.Request) *RackPlans {
 	if b := clearance.BodyWidth(r); b != nil {
 		body = *b
 	}
+	under := underRacks(r, hulls)
 	wide := legal
 	if l := rules.SideLimit; l != nil {
 		wide = min(wide, body+2*float64(*l))
@@ -106,14 +107,14 @@ func PlanRacks(p *plan.Plan, q review.Request) *RackPlans {
 		width float64
 		deck  bool
 	}{{"wide", wide, false}, {"tall", max(body, hulls[0].width+2*barOver), false}, {"deck", max(body, hulls[0].width+2*barOver), true}} {
-		if way.deck && len(hulls) == 1 {
+		if way.deck && (len(hulls) == 1 || under > 0) {
 			continue
 		}
-		places, tops, home := layHulls(hulls, way.width, r.DeckHeight(), way.deck)
+		places, tops, home := layHulls(hulls, way.width, r.DeckHeight(), under, way.deck)
 		if len(places) == 0 {
 			continue
 		}
-		v, ok := rackVariant(r, way.kind, places, tops)
+		v, ok := rackVariant(r, way.kind, places, tops, home)
 		if !ok {
 			continue
 		}
@@ -152,15 +153,32 @@ func hullsOf(r *rig.Rig) []hullLoad {
 	return out
 }
 
+// underRacks is how high what stays on the deck beside the hulls stands over it, m.
+func underRacks(r *rig.Rig, hulls []hullLoad) float64 {
+	high := 0.0
+	for i := range r.Items {
+		it := &r.Items[i]
+		hull := slices.ContainsFunc(hulls, func(h hullLoad) bool { return h.id == it.ID })
+		if !it.Open && (it.Part || !hull) {
+			high = max(high, it.Top-r.DeckHeight())
+		}
+	}
+	return high
+}
+
 // onDeck is the tier of a hull that lies on the deck itself.
 const onDeck = -1
 
 // layHulls fills tiers from the lowest, heaviest first, each tier within the width;
 // with deck the heaviest lies on the deck itself. Where one tier does not take all,
 // posts stand outside of the lower ones, which must be so much narrower. tops are the
-// bars' heights above the deck; what would reach too high stays at home.
-func layHulls(hulls []hullLoad, width, deckHeight float64, deck bool) (places []laid, tops []float64, home []string) {
+// bars' heights above the deck, the lowest over what else stands on it (under); what
+// would reach too high stays at home.
+func layHulls(hulls []hullLoad, width, deckHeight, under float64, deck bool) (places []laid, tops []float64, home []hullLoad) {
 	up := firstTier
+	if under > 0 {
+		up = max(up, under+tierGap)
+	}
 	all := -slotGap
 	for i := range hulls {
 		all += hulls[i].width + slotGap
@@ -190,10 +208,7 @@ func layHulls(hulls []hullLoad, width, deckHeight float64, deck bool) (places []
 			row, taken, high = append(row, h), taken+need, max(high, h.height)
 		}
 		if len(row) == 0 {
-			for i := range over {
-				home = append(home, over[i].name)
-			}
-			return places, tops, home
+			return places, tops, over
 		}
 		// Alike on both sides of the middle as far as it goes: heaviest in the middle of three.
 		if len(row) == 3 {
@@ -217,7 +232,7 @@ func layHulls(hulls []hullLoad, width, deckHeight float64, deck bool) (places []
 // rackVariant builds the part and the layout that carries the hulls: frames half the
 // longest hull's length apart, each hull's centre over their middle, all slid so
 // that the ball bears what it should.
-func rackVariant(r *rig.Rig, kind string, places []laid, tops []float64) (finding.Variant, bool) {
+func rackVariant(r *rig.Rig, kind string, places []laid, tops []float64, home []hullLoad) (finding.Variant, bool) {
 	longest := 0.0
 	for _, l := range places {
 		longest = max(longest, l.hull.length)
@@ -244,7 +259,7 @@ func rackVariant(r *rig.Rig, kind string, places []laid, tops []float64) (findin
 			break
 		}
 	}
-	layout := plan.Layout{AxleAt: r.Layout.AxleAt, Parts: maps.Clone(r.Layout.Parts), Placements: maps.Clone(r.Layout.Placements)}
+	layout := plan.Layout{AxleAt: r.Layout.AxleAt, Parts: maps.Clone(r.Layout.Parts), Placements: maps.Clone(r.Layout.Placements), Readings: r.Layout.Readings}
 	if layout.Parts == nil {
 		layout.Parts = map[string]plan.PartOn{}
 	}
@@ -263,6 +278,9 @@ func rackVariant(r *rig.Rig, kind string, places []laid, tops []float64) (findin
 		part.Slots[slot] = plan.Slot{Order: i + 1, Name: fmt.Sprintf("tier %d, place %d", l.tier+1, i+1), Tier: tier,
 			At: plan.Spot{Back: quantity.Length(round10(middle - l.hull.centre)), Right: quantity.Length(math.Round(l.right*1e3) / 1e3), Up: t.Up}}
 		layout.Placements[l.hull.id] = plan.Placement{On: plan.OnPart, ID: id, Slot: slot, Optional: layout.Placements[l.hull.id].Optional}
+	}
+	for i := range home {
+		delete(layout.Placements, home[i].id)
 	}
 	// Racks that carry nothing any more stay at home.
 	for old := range layout.Parts {
@@ -300,14 +318,17 @@ func rackVariant(r *rig.Rig, kind string, places []laid, tops []float64) (findin
 	return finding.Variant{Name: said.Say("%", said.Name(part.Name, "rack")), Patch: patch}, true
 }
 
-func (o *RackPlans) judge(p *plan.Plan, q review.Request, before *review.Report, kind string, v finding.Variant, places []laid, home []string) {
+func (o *RackPlans) judge(p *plan.Plan, q review.Request, before *review.Report, kind string, v finding.Variant, places []laid, home []hullLoad) {
 	next, err := plan.Apply(p, v.Patch)
 	if err != nil || len(plan.Clean(next)) > 0 {
 		return
 	}
 	r, was := rig.Resolve(next, q.Trailer, q.Outing), rig.Resolve(p, q.Trailer, q.Outing)
 	rep := review.Again(next, q)
-	opt := RackPlan{Variant: v, Kind: kind, Home: append([]string{}, home...), Outcome: finding.Holds}
+	opt := RackPlan{Variant: v, Kind: kind, Home: []string{}, Outcome: finding.Holds}
+	for i := range home {
+		opt.Home = append(opt.Home, home[i].name)
+	}
 	for i := range rep.Findings {
 		if f := &rep.Findings[i]; (f.Stage == rack.Stage || f.Stage == "balance") && !f.Compares && f.Outcome != finding.Unknown {
 			opt.Outcome = finding.Worse(opt.Outcome, f.Outcome)

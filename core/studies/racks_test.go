@@ -49,6 +49,33 @@ func TestPlanRacks(t *testing.T) {
 	}
 }
 
+// What the owner read stays; tiers clear a chest that stands on the deck.
+func TestRacksKeepWhatIsThere(t *testing.T) {
+	data, _ := demo.Files.ReadFile("skarrow-hut.zygonos.json")
+	p, _ := plan.Read(data)
+	at := "/outings/boat-day/layouts/grey-flatbed/"
+	p, err := plan.Apply(p, []finding.Op{{Op: "add", Path: at + "readings", Value: map[string]any{"ball": map[string]any{"order": 1, "what": "ball", "mass": 31}}},
+		{Op: "add", Path: at + "placements/tool-chest", Value: plan.Placement{On: plan.OnDeck, At: plan.Spot{Back: 1.2}}}})
+	if err != nil {
+		t.Fatal(err)
+	}
+	a := studies.PlanRacks(p, review.Request{Outing: "boat-day"})
+	if len(a.Options) == 0 {
+		t.Fatal(a.Says.Text(p.Locale()))
+	}
+	for _, o := range a.Options {
+		next, err := plan.Apply(p, o.Patch)
+		if err != nil || len(next.Outings["boat-day"].Layouts["grey-flatbed"].Readings) != 1 {
+			t.Errorf("%s: the reading is gone, %v", o.Kind, err)
+			continue
+		}
+		f := sample.Find(t, review.Again(next, review.Request{Outing: "boat-day"}).Findings, "rack.room")
+		if f.Outcome == finding.Fails {
+			t.Errorf("%s: %s", o.Kind, f.Says.Text(p.Locale()))
+		}
+	}
+}
+
 func TestRacksThatCannotBe(t *testing.T) {
 	hull := func(w string) []string {
 		return []string{"/loads/crate/kind", `"canoe"`, "/loads/crate/size/width/value", w, "/loads/crate/size/length/value", "4", "/trailers/t/deckHeight", `{"value":0.6,"how":"weighed"}`}

@@ -734,8 +734,7 @@ export interface Touch {
 export interface Longer {
   by: number;
   ball: number;
-  bending: number;
-  was: number;
+  bends?: number;
   answers: number;
 }
 export interface Built {

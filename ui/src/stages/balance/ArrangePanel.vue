@@ -51,7 +51,7 @@ const titles: Record<string, string> = { calm: 'Calmest', even: 'Most even', nea
 </script>
 
 <template>
-  <div class="plate shrink-0 p-3" data-arrange :data-outcome="found?.outcome">
+  <div class="plate no-print shrink-0 p-3" data-arrange :data-outcome="found?.outcome">
     <div class="flex flex-wrap items-center gap-x-3 gap-y-1">
       <h2 class="mr-auto text-lg font-bold">Arrange for me</h2>
       <button v-if="running" class="act" @click="stop">Stop</button>

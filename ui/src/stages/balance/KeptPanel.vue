@@ -45,7 +45,7 @@ const signed = (r: Row) => {
 </script>
 
 <template>
-  <div class="plate shrink-0 p-3" data-kept>
+  <div class="plate no-print shrink-0 p-3" data-kept>
     <div class="flex flex-wrap items-center gap-2">
       <h2 class="mr-auto text-lg font-bold">Keep and compare</h2>
       <button class="act" @click="workspace.keep()">Keep this as A</button>

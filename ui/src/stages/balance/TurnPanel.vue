@@ -51,9 +51,10 @@ const to = (t?: { angle?: number }, sign = 1) => {
       <p v-if="swing.longer" class="mt-1 leading-snug">
         For {{ print('angle', swing.wanted) }} the {{ term('drawbar') }} must be
         <b>{{ print('length', swing.longer.by) }}</b> longer: {{ term('ball load') }}
-        {{ print('mass', swing.longer.ball) }} before its own weight, bending at the deck
-        {{ Math.round(swing.longer.was) }} → {{ Math.round(swing.longer.bending) }} N·m at rest, as much
-        longer to store, and in reverse it answers by {{ print('share', swing.longer.answers) }} of now.
+        {{ print('mass', swing.longer.ball) }} before its own weight<template v-if="swing.longer.bends"
+          >, bending at the deck {{ print('share', swing.longer.bends) }} of now</template
+        >, as much longer to store, and in reverse it answers by {{ print('share', swing.longer.answers) }} of
+        now.
       </p>
       <div ref="frame" class="mt-2 overflow-hidden">
         <svg
