@@ -45,3 +45,8 @@ func (b *Bolt) ShearOf(diameter float64) float64 {
 	}
 	return k * b.Ultimate * 0.78 * math.Pi / 4 * diameter * diameter / 1.25
 }
+
+// TensionOf is what a bolt of that diameter bears along its axis, N: 0.9·f_ub·A_s/1.25.
+func (b *Bolt) TensionOf(diameter float64) float64 {
+	return 0.9 * b.Ultimate * 0.78 * math.Pi / 4 * diameter * diameter / 1.25
+}

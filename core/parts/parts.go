@@ -14,6 +14,7 @@ import (
 // Member is a piece of stock, or several alike.
 type Member struct {
 	Name    string
+	Tier    string // of a bar or a brace
 	Profile plan.Profile
 	Count   int
 	Length  float64 // m, each
@@ -54,6 +55,27 @@ func PostsAt(r *plan.Rack) []float64 {
 	return []float64{-half, half}
 }
 
+// BracesAt are the places where braces bear a tier's bar, to the right of the middle,
+// m: a leg to either side of each post, where the bar reaches so far, posts stand
+// farther apart than two legs and the post is longer than one.
+func BracesAt(r *plan.Rack, t plan.Tier) []float64 {
+	leg, half := float64(r.Brace), float64(t.Length)/2
+	if leg <= 0 || leg >= float64(t.Up-r.Bar.Height) {
+		return nil
+	}
+	posts := PostsAt(r)
+	var out []float64
+	for i, y := range posts {
+		if y-leg >= -half && (i == 0 || y-posts[i-1] > 2*leg) {
+			out = append(out, y-leg)
+		}
+		if y+leg <= half && (i == len(posts)-1 || posts[i+1]-y > 2*leg) {
+			out = append(out, y+leg)
+		}
+	}
+	return out
+}
+
 // Members lists a rack's pieces: for each frame its posts, up to the highest
 // tier, and for each tier a cross bar. A section that makes no sense weighs
 // nothing here; the rack's check says so.
@@ -77,7 +99,13 @@ func Members(r *plan.Rack) []Member {
 		t := r.Tiers[id]
 		up := float64(t.Up)
 		top = max(top, up-float64(r.Bar.Height))
-		out = append(out, Member{Name: "cross bar, " + id, Profile: r.Bar, Count: len(frames), Length: float64(t.Length), Each: each(r.Bar, float64(t.Length)), Back: middle, Up: up - float64(r.Bar.Height)/2})
+		out = append(out, Member{Name: "cross bar, " + id, Tier: id, Profile: r.Bar, Count: len(frames), Length: float64(t.Length), Each: each(r.Bar, float64(t.Length)), Back: middle, Up: up - float64(r.Bar.Height)/2})
+	}
+	for _, id := range plan.Ordered(r.Tiers, func(t plan.Tier) int { return t.Order }) {
+		if n := len(BracesAt(r, r.Tiers[id])); n > 0 {
+			l := float64(r.Brace) * math.Sqrt2
+			out = append(out, Member{Name: "brace, 45° ends, " + id, Tier: id, Profile: r.Bar, Count: len(frames) * n, Length: l, Each: each(r.Bar, l), Back: middle, Up: float64(r.Tiers[id].Up-r.Bar.Height) - float64(r.Brace)/2})
+		}
 	}
 	if top > 0 {
 		out = append(out, Member{Name: "post", Profile: r.Post, Count: len(frames) * len(posts), Length: top, Each: each(r.Post, top), Back: middle, Up: top / 2})

@@ -325,7 +325,10 @@ func (c *cleaner) part(path string, t *Part) {
 	if t.Rack != nil {
 		c.rack(path+"/rack", t.Rack)
 	}
-	t.Slots = entries(c, t.Slots, path+"/slots", func(path string, s *Slot) { c.spot(path+"/at", &s.At) })
+	if t.Cradle != nil {
+		c.cradle(path+"/cradle", t.Cradle)
+	}
+	t.Slots = entries(c, t.Slots, path+"/slots", c.slot)
 }
 
 func (c *cleaner) partsOn(path string, on map[string]PartOn, p *Plan) {
@@ -353,6 +356,10 @@ func (c *cleaner) outing(path string, o *Outing, p *Plan) {
 	number(c, path+"/distance", "distance", &o.Distance, quantity.KindDistance, 0, 20_000_000, false)
 	number(c, path+"/speed", "speed", &o.Speed, quantity.KindSpeed, 0, maxSpeed, true)
 	one(c, path+"/road", "road", &o.Road, Roads)
+	if s := o.Slip; s != nil && !(s.Angle >= 0.01 && s.Angle <= 0.8) {
+		c.say(path+"/slip/angle", "A slip falls by more than % and less than %.", said.Of(quantity.KindAngle, 0.01), said.Of(quantity.KindAngle, 0.8))
+		o.Slip = nil
+	}
 	o.Layouts = entries(c, o.Layouts, path+"/layouts", func(path string, l *Layout) { c.layout(path, l, p) })
 	for _, id := range Ordered(o.Layouts, func(Layout) int { return 0 }) {
 		if _, ok := p.Trailers[id]; !ok {

@@ -61,6 +61,9 @@ func (c *cleaner) goods(path string, l *Load) {
 		c.length(path+"/hull/from", "place of a support", &h.From, -maxLength)
 		c.length(path+"/hull/to", "place of a support", &h.To, -maxLength)
 		c.length(path+"/hull/apart", "distance of the lines that bear", &h.Apart, 0)
+		number(c, path+"/hull/draft", "draft", &h.Draft, quantity.KindLength, 0, 3, false)
+		number(c, path+"/hull/eyeAt", "bow eye's place", &h.EyeAt, quantity.KindLength, -1, 5, false)
+		number(c, path+"/hull/eyeUp", "bow eye's height", &h.EyeUp, quantity.KindLength, 0, 5, false)
 	}
 }
 

@@ -75,6 +75,10 @@ type Hull struct {
 	From  *LengthEstimate `json:"from,omitempty"`  // firm from here …
 	To    *LengthEstimate `json:"to,omitempty"`    // … to here
 	Apart *LengthEstimate `json:"apart,omitempty"` // between the lines that bear, across
+
+	Draft *length `json:"draft,omitempty"` // of keel under water, at the stern
+	EyeAt *length `json:"eyeAt,omitempty"` // of the bow eye, behind the stem
+	EyeUp *length `json:"eyeUp,omitempty"` // above the keel
 }
 
 // VolumeEstimate is a stated volume, m³, with how it is known.

@@ -321,6 +321,7 @@ type Part struct {
 	Kind   string          `json:"kind,omitempty"` // key into catalogue.Fittings
 	Undo   string          `json:"undo,omitempty"` // what holds it: pins, bolts, welded
 	Rack   *Rack           `json:"rack,omitempty"` // how it is built; mass, size and centre follow
+	Cradle *Cradle         `json:"cradle,omitempty"`
 }
 
 // Slot is a place on a part that takes a load, from the part's front face,
@@ -330,6 +331,9 @@ type Slot struct {
 	Name  string `json:"name"`
 	At    Spot   `json:"at"`
 	Tier  string `json:"tier,omitempty"` // of the part's rack
+
+	Pose Pose     `json:"pose,omitempty"`
+	Lean *float64 `json:"lean,omitempty"` // of a hull on edge, rad from lying on its keel; nil: EdgeLean
 }
 
 // PartOn is a part in its place on the deck.
@@ -349,7 +353,8 @@ type Outing struct {
 	Distance *length           `json:"distance,omitempty"`
 	Speed    *quantity.Speed   `json:"speed,omitempty"`
 	Road     Road              `json:"road,omitempty"`
-	Layouts  map[string]Layout `json:"layouts"` // by trailer id
+	Slip     *Slip             `json:"slip,omitempty"` // where boats go into the water
+	Layouts  map[string]Layout `json:"layouts"`        // by trailer id
 }
 
 // Road is the kind of road that an outing takes.

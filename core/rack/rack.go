@@ -7,6 +7,7 @@ import (
 	"cmp"
 	"math"
 	"slices"
+	"strings"
 
 	"zygonos/core/beam"
 	"zygonos/core/catalogue"
@@ -33,6 +34,7 @@ const (
 	CodeReach   = "rack.reach"
 	CodeSection = "rack.section"
 	CodeTier    = "rack.tier"
+	CodeFoot    = "rack.foot"
 )
 
 // Figures of practice (confidence C).
@@ -67,6 +69,7 @@ type Cut struct {
 	Length  *finding.Measure `json:"length"`
 	Mass    *finding.Measure `json:"mass"` // of all
 	Holes   int              `json:"holes"`
+	Cost    *finding.Measure `json:"cost,omitempty"` // of all, where a metre's price is told
 }
 
 // Built is a rack that is on: what it is made of and weighs.
@@ -75,7 +78,8 @@ type Built struct {
 	Name   string           `json:"name"`
 	Mass   *finding.Measure `json:"mass"`
 	Pieces []Cut            `json:"pieces"`
-	Foam   *finding.Measure `json:"foam"` // m of padding on the bars
+	Foam   *finding.Measure `json:"foam"`           // m of padding on the bars
+	Cost   *finding.Measure `json:"cost,omitempty"` // of its stock, where all prices are told
 }
 
 // Shares are what frames at places bear of a mass m with its centre at c, all in
@@ -137,15 +141,26 @@ func SectionText(p plan.Profile) said.Sentence {
 
 func listed(it *rig.Item, part *plan.Part) Built {
 	b := Built{Part: it.Path, Name: part.Name, Pieces: []Cut{}}
-	sum, foam := 0.0, 0.0
+	sum, foam, cost, priced := 0.0, 0.0, 0.0, true
 	for _, m := range parts.Members(part.Rack) {
 		sum += m.Mass()
 		holes := 2 * m.Count
-		if m.Name != "post" {
+		if strings.HasPrefix(m.Name, "cross bar") {
 			foam += float64(m.Count) * m.Length
-			holes = m.Count * len(parts.PostsAt(part.Rack))
+			holes = m.Count * (len(parts.PostsAt(part.Rack)) + len(parts.BracesAt(part.Rack, part.Rack.Tiers[m.Tier])))
 		}
-		b.Pieces = append(b.Pieces, Cut{m.Name, SectionText(m.Profile), m.Count, finding.Exactly(quantity.KindLength, m.Length), finding.Exactly(quantity.KindMass, m.Mass()), holes})
+		c := Cut{Name: m.Name, Section: SectionText(m.Profile), Count: m.Count, Length: finding.Exactly(quantity.KindLength, m.Length), Mass: finding.Exactly(quantity.KindMass, m.Mass()), Holes: holes}
+		if p := m.Profile.PerMetre; p != nil {
+			v := float64(*p) * m.Length * float64(m.Count)
+			cost += v
+			c.Cost = finding.Exactly(quantity.KindMoney, v)
+		} else {
+			priced = false
+		}
+		b.Pieces = append(b.Pieces, c)
+	}
+	if priced && len(b.Pieces) > 0 {
+		b.Cost = finding.Exactly(quantity.KindMoney, cost)
 	}
 	b.Mass, b.Foam = finding.Exactly(quantity.KindMass, sum), finding.Exactly(quantity.KindLength, foam)
 	return b
@@ -207,12 +222,20 @@ func judge(r *rig.Rig, it *rig.Item, part *plan.Part) []finding.Finding {
 		f.Needs = []finding.Need{{Path: it.Path + "/slots/" + h.Slot + "/tier", Says: said.Say("the tier of %", said.Name(h.Item.Name, "a hull")), Where: said.Say("At the rack's places for hulls.")}}
 		return append(out, f)
 	}
-	out = append(out, support(base, part, hulls), room(base, r, it, rk, hulls), reach(base, r, hulls))
+	out = append(out, support(base, part, hulls), room(base, r, it, rk, hulls), reach(base, r, hulls), lift(base, r, it, part))
+	if f, ok := order(base, r, hulls); ok {
+		out = append(out, f)
+	}
+	braced := 0.0
 	if barErr == nil {
-		out = append(out, bars(base, r, rk, hulls, &bar)...)
+		fs, push := bars(base, r, rk, hulls, &bar)
+		out, braced = append(out, fs...), push
 	}
 	if postErr == nil {
-		out = append(out, posts(base, rk, hulls, &post))
+		out = append(out, posts(base, rk, hulls, &post, braced*r.Shock()))
+	}
+	if rk.Foot == plan.FootBolted {
+		out = append(out, foot(base, rk, hulls, it.Path))
 	}
 	return out
 }
@@ -346,8 +369,9 @@ func reach(base func(string, string) finding.Finding, r *rig.Rig, hulls []Hull) 
 	return f
 }
 
-// bars solves each cross bar as a beam on its posts.
-func bars(base func(string, string) finding.Finding, r *rig.Rig, rk *plan.Rack, hulls []Hull, s *section.Properties) []finding.Finding {
+// bars solves each cross bar as a beam on its posts and braces; push is the most that
+// a brace bears at rest, N.
+func bars(base func(string, string) finding.Finding, r *rig.Rig, rk *plan.Rack, hulls []Hull, s *section.Properties) (out []finding.Finding, push float64) {
 	f, sag := base(CodeBar, "Cross bars"), base(CodeSag, "Sag of the bars")
 	stock, known := catalogue.StockOf(rk.Bar.Material)
 	w, i := s.Weak(rk.Held)
@@ -370,6 +394,9 @@ func bars(base func(string, string) finding.Finding, r *rig.Rig, rk *plan.Rack, 
 			for _, y := range parts.PostsAt(rk) {
 				b.Supports = append(b.Supports, beam.Support{At: l/2 + y, Fixed: rk.Posts == 1})
 			}
+			for _, y := range parts.BracesAt(rk, rk.Tiers[tier]) {
+				b.Supports = append(b.Supports, beam.Support{At: l/2 + y})
+			}
 			for _, h := range hulls {
 				if h.Tier != tier {
 					continue
@@ -386,7 +413,10 @@ func bars(base func(string, string) finding.Finding, r *rig.Rig, rk *plan.Rack, 
 			res, err := b.Solve()
 			if err != nil {
 				f.Outcome, f.Says = finding.Fails, said.Say("A bar of tier % cannot stand: "+err.Error()+".", said.Name(tier, "one"))
-				return []finding.Finding{f}
+				return []finding.Finding{f}, 0
+			}
+			for _, v := range res.Reactions[len(parts.PostsAt(rk)):] {
+				push = max(push, v)
 			}
 			if math.Abs(res.Moment) > m.moment || m.tier == "" {
 				m.moment, m.tier = math.Abs(res.Moment), tier
@@ -433,21 +463,27 @@ func bars(base func(string, string) finding.Finding, r *rig.Rig, rk *plan.Rack, 
 		sag.Outcome, sag.Tight = finding.Tight, finding.LittleRoom
 		sag.Says = append(sag.Says, said.Say(" More than %: next section up, or a mid post.", said.Length(allowedSag))...)
 	}
-	return []finding.Finding{f, sag}
+	return []finding.Finding{f, sag}, push
 }
 
-// posts are cantilevers out of their feet: M = Σ m_tier·a·h over all posts alike.
-func posts(base func(string, string) finding.Finding, rk *plan.Rack, hulls []Hull, s *section.Properties) finding.Finding {
-	f := base(CodePost, "Posts")
-	stock, _ := catalogue.StockOf(rk.Post.Material)
-	count := float64(len(parts.FramesAt(rk)) * len(parts.PostsAt(rk)))
-	arm := 0.0 // Σ m·h
+// arms is Σ m·h of all that a rack carries and is, kg·m, and how many posts share it.
+func arms(rk *plan.Rack, hulls []Hull) (arm, posts float64) {
 	for _, h := range hulls {
 		arm += h.Mass * float64(rk.Tiers[h.Tier].Up)
 	}
 	for _, m := range parts.Members(rk) {
 		arm += m.Mass() * m.Up
 	}
+	return arm, float64(len(parts.FramesAt(rk)) * len(parts.PostsAt(rk)))
+}
+
+// posts are cantilevers out of their feet: M = Σ m_tier·a·h over all posts alike. A
+// brace that bears push (N, shocks counted) bends its post across by at most
+// push·leg, as at 45° it pushes aside as hard as it bears.
+func posts(base func(string, string) finding.Finding, rk *plan.Rack, hulls []Hull, s *section.Properties, push float64) finding.Finding {
+	f := base(CodePost, "Posts")
+	stock, _ := catalogue.StockOf(rk.Post.Material)
+	arm, count := arms(rk, hulls)
 	moment := arm * quantity.Gravity / count
 	// Braking bends them along the trailer, a bend across: the section stands with its
 	// height along.
@@ -455,7 +491,7 @@ func posts(base func(string, string) finding.Finding, rk *plan.Rack, hulls []Hul
 	if s.FreeBendsAside && !rk.Held {
 		wy, wz = s.WMinor, s.WMinor
 	}
-	stress := max(forward*moment/wy, sideways*moment/wz)
+	stress := max(forward*moment/wy, sideways*moment/wz, push*float64(rk.Brace)/wz)
 	yield, safety := stock.Yield, reserve
 	if stock.Timber {
 		safety = timber
@@ -482,7 +518,7 @@ func posts(base func(string, string) finding.Finding, rk *plan.Rack, hulls []Hul
 		f.Says = append(f.Says, said.Say(" Have the weld made by a competent welder for that.")...)
 	}
 	f.HasWork, f.Work = true, func() []finding.Step {
-		return []finding.Step{{Symbol: "σ", Says: said.Say("stress at a post's foot"), Formula: "σ = max(0.8·M/W_y, 0.5·M/W_z),  M = g·Σ m·h/n", Result: f.Figure, Source: f.Source, Terms: []finding.StepTerm{
+		return []finding.Step{{Symbol: "σ", Says: said.Say("stress at a post's foot"), Formula: "σ = max(0.8·M/W_y, 0.5·M/W_z, V·leg/W_z),  M = g·Σ m·h/n", Result: f.Figure, Source: f.Source, Terms: []finding.StepTerm{
 			{Symbol: "Σm·h", Says: said.Say("all on it, as a weight on one metre"), Measure: finding.Exactly(quantity.KindMass, arm), How: "computed"},
 			{Symbol: "n", Says: said.Say("posts"), Measure: finding.Exactly(quantity.KindCount, count), How: "stated"}}}}
 	}

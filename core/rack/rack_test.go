@@ -8,9 +8,16 @@ import (
 	"zygonos/core/finding"
 	"zygonos/core/internal/sample"
 	"zygonos/core/parts"
+	"zygonos/core/quantity"
 	"zygonos/core/rack"
 	"zygonos/core/rig"
 )
+
+type length = quantity.Length
+
+func resolved(t *testing.T, sets ...string) *rig.Rig {
+	return rig.Resolve(sample.Plan(t, sets...), "t", "o")
+}
 
 func near(t *testing.T, what string, got, want float64) {
 	t.Helper()

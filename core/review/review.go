@@ -11,6 +11,7 @@ import (
 	"zygonos/core/drawbar"
 	"zygonos/core/finding"
 	"zygonos/core/fit"
+	"zygonos/core/launch"
 	"zygonos/core/plan"
 	"zygonos/core/plausible"
 	"zygonos/core/quantity"
@@ -120,6 +121,9 @@ func carriers(r *rig.Rig, it *rig.Item) []Carrier {
 		o := &r.Items[i]
 		if o.Part {
 			part := r.Plan.Parts[o.ID]
+			if part.Cradle != nil {
+				out = append(out, Carrier{On: plan.OnPart, ID: o.ID, Name: part.Name})
+			}
 			for _, id := range plan.Ordered(part.Slots, func(s plan.Slot) int { return s.Order }) {
 				if _, on := r.Layout.Parts[o.ID]; on {
 					out = append(out, Carrier{plan.OnPart, o.ID, id, part.Name + ", " + part.Slots[id].Name})
@@ -245,6 +249,10 @@ func verdict(p *plan.Plan, q Request) (*Report, *rig.Rig) {
 	_, clear := clearance.Check(r)
 	built, racks := rack.Check(r)
 	rep.Racks = append(rep.Racks, built...)
+	if f, ok := rack.Lamps(r); ok {
+		racks = append(racks, f)
+	}
+	racks = append(racks, launch.Check(r)...)
 	rep.Findings = make([]finding.Finding, 0, len(bal.Findings)+len(tow.Findings)+len(clear)+len(wants)+3)
 	for _, fs := range [][]finding.Finding{bal.Findings, tow.Findings, clear, stance.Check(r), sway.Check(r), racks, drawbar.Check(r), fit.Findings(r, wants)} {
 		rep.Findings = append(rep.Findings, fs...)

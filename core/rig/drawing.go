@@ -281,6 +281,21 @@ func (i *Item) elevation(side bool) []scene.Shape {
 		out = append(out, scene.Shape{Form: scene.Polygon, Class: i.class(), Thing: i.Path, Points: points})
 	}
 	switch {
+	case i.Shape == "hull" && side && i.Lean > 0.5 && i.Lean < 2.6: // on edge one sees it from above
+		poly(scene.Point{a, (top + bottom) / 2}, scene.Point{a + 0.12*w, top + 0.22*h}, scene.Point{a + 0.35*w, top}, scene.Point{b - 0.3*w, top}, scene.Point{b - 0.08*w, top + 0.25*h},
+			scene.Point{b, (top + bottom) / 2}, scene.Point{b - 0.08*w, bottom - 0.25*h}, scene.Point{b - 0.3*w, bottom}, scene.Point{a + 0.35*w, bottom}, scene.Point{a + 0.12*w, bottom - 0.22*h})
+	case i.Shape == "hull" && side && i.Lean >= 2.6: // upside down
+		poly(scene.Point{a, bottom}, scene.Point{a + 0.06*w, bottom - 0.55*h}, scene.Point{a + 0.2*w, top + 0.06*h}, scene.Point{a + 0.35*w, top},
+			scene.Point{b - 0.3*w, top}, scene.Point{b - 0.14*w, top + 0.08*h}, scene.Point{b - 0.03*w, bottom - 0.5*h}, scene.Point{b, bottom - 0.02*h}, scene.Point{b - 0.3*w, bottom - 0.28*h}, scene.Point{a + 0.3*w, bottom - 0.28*h})
+	case i.Shape == "hull" && !side && i.Lean != 0:
+		sw, sh, my, mz := i.Section[0], i.Section[1], (a+b)/2, (top+bottom)/2
+		c, s := math.Cos(i.Lean), math.Sin(i.Lean)
+		var points []scene.Point
+		for _, p := range [][2]float64{{-0.5, 0.5}, {-0.4, -0.2}, {-0.18, -0.5}, {0.18, -0.5}, {0.4, -0.2}, {0.5, 0.5}} { // right and up of the middle
+			y, z := p[0]*sw, p[1]*sh
+			points = append(points, scene.Point{my + y*c + z*s, mz - (z*c - y*s)})
+		}
+		poly(points...)
 	case i.Shape == "hull" && side:
 		poly(scene.Point{a, top}, scene.Point{a + 0.06*w, top + 0.55*h}, scene.Point{a + 0.2*w, bottom - 0.06*h}, scene.Point{a + 0.35*w, bottom},
 			scene.Point{b - 0.3*w, bottom}, scene.Point{b - 0.14*w, bottom - 0.08*h}, scene.Point{b - 0.03*w, top + 0.5*h}, scene.Point{b, top + 0.02*h}, scene.Point{b - 0.3*w, top + 0.28*h}, scene.Point{a + 0.3*w, top + 0.28*h})

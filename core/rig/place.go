@@ -1,6 +1,8 @@
 package rig
 
 import (
+	"math"
+
 	"zygonos/core/goods"
 	"zygonos/core/plan"
 	"zygonos/core/quantity"
@@ -74,6 +76,8 @@ type thing struct {
 
 	centreLow, centreHigh float64 // of its kind, share of the length; noughts: the middle
 	centreUp              float64 // share of the height; nought: centreHeight
+
+	lean float64 // about its length, rad: docs/method/rack.md
 }
 
 func (t *thing) dimension(i int) (v float64, stated bool) {
@@ -98,6 +102,11 @@ func (r *Rig) place(t thing, frame point, at plan.Spot, turn int) (it Item, x, y
 	w, _ := t.dimension(1)
 	h, _ := t.dimension(2)
 	o := frame.at(at)
+	section := [2]float64{w, h}
+	c, s := math.Abs(math.Cos(t.lean)), math.Abs(math.Sin(t.lean))
+	if t.lean != 0 { // its section lies within the box that leans
+		w, h = w*c+h*s, w*s+h*c
+	}
 	along, across := l, w
 	if turn == 90 || turn == 270 {
 		along, across = w, l
@@ -107,6 +116,7 @@ func (r *Rig) place(t thing, frame point, at plan.Spot, turn int) (it Item, x, y
 		Front: o.x, Rear: o.x + along,
 		Left: o.y - across/2, Right: o.y + across/2,
 		Bottom: o.z, Top: o.z + h,
+		Lean: t.lean, Section: section,
 	}
 	back := quantity.Range[float64]{Nominal: l / 2, Low: l/2 - l*centreDoubt, High: l/2 + l*centreDoubt}
 	if t.centreHigh > 0 {
@@ -118,16 +128,23 @@ func (r *Rig) place(t thing, frame point, at plan.Spot, turn int) (it Item, x, y
 	if t.centre.Back != nil {
 		back = t.centre.Back.Range().Floats()
 	}
-	right := quantity.Range[float64]{Low: -w * centreDoubt, High: w * centreDoubt}
+	right := quantity.Range[float64]{Low: -section[0] * centreDoubt, High: section[0] * centreDoubt}
 	if t.centre.Right != nil {
 		right = t.centre.Right.Range().Floats()
 	}
-	up := h * centreHeight
+	up := section[1] * centreHeight
 	if t.centreUp > 0 {
-		up = h * t.centreUp
+		up = section[1] * t.centreUp
 	}
 	if t.centre.Up != nil {
 		up = float64(t.centre.Up.Value)
+	}
+	if t.lean != 0 { // about the middle of its section, its top to the right
+		c, over := math.Cos(t.lean), up-section[1]/2
+		aside := right.Nominal*c + over*s
+		d := max(right.High-right.Nominal, right.Nominal-right.Low) * math.Abs(c)
+		up = h/2 + over*c - right.Nominal*s
+		right = quantity.Range[float64]{Nominal: aside, Low: aside - d, High: aside + d}
 	}
 	switch turn {
 	case 90:

@@ -56,7 +56,9 @@ type Item struct {
 	Front, Rear    float64
 	Left, Right    float64
 	Bottom, Top    float64
-	X, Y, Z        float64 // centre of mass
+	X, Y, Z        float64    // centre of mass
+	Lean           float64    // of a hull in its place, rad about its length
+	Section        [2]float64 // width and height before it leans
 	Mass           *span
 	OnDeck         bool
 	Pinned         bool
@@ -401,7 +403,7 @@ func (r *Rig) parts() {
 			it, arm, side := r.place(thing, r.deckFrame(), on.At, on.Turn)
 			it.ID, it.Name, it.Path, it.Part, it.OnDeck = id, part.Name, path, true, true
 			fitting, _ := catalogue.FittingOf(part.Kind)
-			it.Open = len(part.Slots) > 0 || fitting.Open
+			it.Open = len(part.Slots) > 0 || part.Cradle != nil || fitting.Open
 			it.At, it.PlacePath = on.At, r.trailerPath("/fitted/"+id)
 			if r.Layout != nil {
 				if _, own := r.Layout.Parts[id]; own {
@@ -513,7 +515,10 @@ func (r *Rig) load(id string, pl plan.Placement, done map[string]*Item) *Item {
 				at.Up = tier.Up
 			}
 		}
-		frame = frame.at(on.At).at(at)
+		if part.Cradle != nil && pl.Slot == "" {
+			at.Up = part.Cradle.Keel
+		}
+		frame, th.lean = frame.at(on.At).at(at), slot.Leans()
 	case plan.OnLoad:
 		if c := done[pl.ID]; c != nil {
 			carrier = c.Name

@@ -18,6 +18,7 @@ import (
 	"zygonos/core/review"
 	"zygonos/core/rig"
 	"zygonos/core/said"
+	"zygonos/core/section"
 	"zygonos/core/stance"
 	"zygonos/core/sway"
 )
@@ -32,7 +33,7 @@ type RackPlans struct {
 // RackPlan is one layout, judged.
 type RackPlan struct {
 	finding.Variant
-	Kind    string          `json:"kind"` // wide, tall, deck
+	Kind    string          `json:"kind"` // wide, tall, deck, edge, kept
 	Outcome finding.Outcome `json:"outcome"`
 	Says    said.Sentence   `json:"says"`
 	Home    []string        `json:"home"` // names of hulls that find no place
@@ -49,6 +50,8 @@ const (
 	barOver    = 0.05 // bar beyond the outer hull
 	postGap    = 0.02 // between a hull and a post
 	postRoom   = 0.12 // of a post beside a lower tier, with the bar beyond it
+	edgeMost   = 40.0 // kg that is turned on edge
+	mostRacks  = 4    // ways shown
 )
 
 // hullLoad is a hull to be laid.
@@ -57,6 +60,14 @@ type hullLoad struct {
 	name                        string
 	length, width, height, mass float64
 	centre                      float64 // behind its bow
+	lean                        float64 // rad; nought lies on its keel
+}
+
+// onEdge is the hull leaning over by a right angle less a little: docs/method/rack.md.
+func (h hullLoad) onEdge() hullLoad {
+	c, s := math.Cos(plan.EdgeLean), math.Sin(plan.EdgeLean)
+	h.width, h.height, h.lean = h.width*c+h.height*s, h.width*s+h.height*c, plan.EdgeLean
+	return h
 }
 
 // laid is a hull in its place: tier and middle.
@@ -87,11 +98,21 @@ func PlanRacks(p *plan.Plan, q review.Request) *RackPlans {
 	}
 	rules := norms.RoadOf(p.Region)
 	legal := float64(rules.Width)
+	edge := make([]hullLoad, len(hulls)) // what one person turns over, and what is too wide to lie
+	turned := false
 	for i := range hulls {
-		if hulls[i].width > legal {
-			out.Says = said.Say("% is % wide, % is allowed. Carry it on edge, or not at all.", said.Name(hulls[i].name, "A hull"), said.Length(hulls[i].width), said.Length(legal))
+		edge[i] = hulls[i]
+		if on := hulls[i].onEdge(); hulls[i].mass <= edgeMost && on.width < hulls[i].width {
+			edge[i], turned = on, true
+		}
+		if hulls[i].width <= legal {
+			continue
+		}
+		if edge[i].lean == 0 || edge[i].width > legal {
+			out.Says = said.Say("% is % wide, % is allowed, and on edge it is no easier.", said.Name(hulls[i].name, "A hull"), said.Length(hulls[i].width), said.Length(legal))
 			return out
 		}
+		hulls[i] = edge[i]
 	}
 	body := r.DeckWidth()
 	if b := clearance.BodyWidth(r); b != nil {
@@ -102,15 +123,17 @@ func PlanRacks(p *plan.Plan, q review.Request) *RackPlans {
 	if l := rules.SideLimit; l != nil {
 		wide = min(wide, body+2*float64(*l))
 	}
+	within := max(body, hulls[0].width+2*barOver)
 	for _, way := range []struct {
 		kind  string
 		width float64
-		deck  bool
-	}{{"wide", wide, false}, {"tall", max(body, hulls[0].width+2*barOver), false}, {"deck", max(body, hulls[0].width+2*barOver), true}} {
-		if way.deck && (len(hulls) == 1 || under > 0) {
+		hulls []hullLoad
+	}{{"wide", wide, hulls}, {"tall", within, hulls}, {"deck", within, hulls}, {"edge", within, edge}} {
+		deck := way.kind == "deck"
+		if deck && (len(hulls) == 1 || under > 0) || way.kind == "edge" && !turned {
 			continue
 		}
-		places, tops, home := layHulls(hulls, way.width, r.DeckHeight(), under, way.deck)
+		places, tops, home := layHulls(way.hulls, way.width, r.DeckHeight(), under, deck)
 		if len(places) == 0 {
 			continue
 		}
@@ -118,7 +141,12 @@ func PlanRacks(p *plan.Plan, q review.Request) *RackPlans {
 		if !ok {
 			continue
 		}
-		out.judge(p, q, before, way.kind, v, places, home)
+		out.judge(p, q, before, way.kind, v, len(places), home)
+	}
+	for _, id := range plan.Ordered(p.Parts, func(t plan.Part) int { return t.Order }) {
+		if v, n, home := keptVariant(r, id, hulls); n > 0 {
+			out.judge(p, q, before, "kept", v, n, home)
+		}
 	}
 	slices.SortStableFunc(out.Options, func(a, b RackPlan) int {
 		return cmp.Or(cmp.Compare(len(a.Home), len(b.Home)), cmp.Compare(b.Outcome.Rank(), a.Outcome.Rank()))
@@ -127,6 +155,7 @@ func PlanRacks(p *plan.Plan, q review.Request) *RackPlans {
 		out.Says = said.Say("No rack under % carries them. Fewer hulls, or two trips.", said.Length(topMost))
 		return out
 	}
+	out.Options = out.Options[:min(len(out.Options), mostRacks)]
 	out.Says = said.Say("% hulls, % ways to carry them.", said.Count(len(hulls)), said.Count(len(out.Options)))
 	return out
 }
@@ -251,7 +280,7 @@ func rackVariant(r *rig.Rig, kind string, places []laid, tops []float64, home []
 		}
 	}
 	rk.Apart = quantity.Length(math.Ceil(apart*100-1e-9) / 100)
-	part := plan.Part{Order: 100, Name: map[string]string{"wide": "Rack, wide and low", "tall": "Rack, narrow and tall", "deck": "Rack over the deck"}[kind], Kind: "rack", Undo: "pins", Rack: rk, Slots: map[string]plan.Slot{}}
+	part := plan.Part{Order: 100, Name: map[string]string{"wide": "Rack, wide and low", "tall": "Rack, narrow and tall", "deck": "Rack over the deck", "edge": "Rack, hulls on edge"}[kind], Kind: "rack", Undo: "pins", Rack: rk, Slots: map[string]plan.Slot{}}
 	id := ""
 	for n := 1; ; n++ {
 		id = fmt.Sprintf("rack-%s-%d", kind, n)
@@ -275,14 +304,27 @@ func rackVariant(r *rig.Rig, kind string, places []laid, tops []float64, home []
 		t.Length = max(t.Length, quantity.Length(round10(2*(math.Abs(l.right)+l.hull.width/2+barOver))), rk.Apart+0.1)
 		rk.Tiers[tier] = t
 		slot := fmt.Sprintf("slot-%d", i+1)
-		part.Slots[slot] = plan.Slot{Order: i + 1, Name: fmt.Sprintf("tier %d, place %d", l.tier+1, i+1), Tier: tier,
+		place := plan.Slot{Order: i + 1, Name: fmt.Sprintf("tier %d, place %d", l.tier+1, i+1), Tier: tier,
 			At: plan.Spot{Back: quantity.Length(round10(middle - l.hull.centre)), Right: quantity.Length(math.Round(l.right*1e3) / 1e3), Up: t.Up}}
+		if l.hull.lean > 0 {
+			place.Pose = plan.PoseEdge
+		}
+		part.Slots[slot] = place
 		layout.Placements[l.hull.id] = plan.Placement{On: plan.OnPart, ID: id, Slot: slot, Optional: layout.Placements[l.hull.id].Optional}
 	}
 	for i := range home {
 		delete(layout.Placements, home[i].id)
 	}
-	// Racks that carry nothing any more stay at home.
+	bareRacks(r, layout)
+	back := (r.DeckLength() - spacing - 0.1) / 2
+	layout.Parts[id] = plan.PartOn{At: plan.Spot{Back: quantity.Length(round10(back))}}
+	patch := []finding.Op{{Op: "add", Path: "/parts/" + id, Value: part}, {Op: "replace", Path: r.LayoutPath(""), Value: layout}}
+	slideRack(r, patch, &layout, id, back, spacing)
+	return finding.Variant{Name: said.Say("%", said.Name(part.Name, "rack")), Patch: patch}, true
+}
+
+// bareRacks takes off racks that carry nothing any more.
+func bareRacks(r *rig.Rig, layout plan.Layout) {
 	for old := range layout.Parts {
 		if r.Plan.Parts[old].Slots == nil {
 			continue
@@ -295,30 +337,78 @@ func rackVariant(r *rig.Rig, kind string, places []laid, tops []float64, home []
 			delete(layout.Parts, old)
 		}
 	}
-	back := (r.DeckLength() - spacing - 0.1) / 2
-	layout.Parts[id] = plan.PartOn{At: plan.Spot{Back: quantity.Length(round10(back))}}
-	patch := []finding.Op{{Op: "add", Path: "/parts/" + id, Value: part}, {Op: "replace", Path: r.LayoutPath(""), Value: layout}}
-	if next, err := plan.Apply(r.Plan, patch); err == nil { // where the ball wants it, on the deck
-		if on := rig.Resolve(next, r.Scope.Trailer, r.Scope.Outing); on != nil && on.Bears != nil {
-			rep := review.Again(next, review.Request{Trailer: r.Scope.Trailer, Outing: r.Scope.Outing})
-			carried := 0.0
-			for i, it := range on.Items {
-				if it.Part && it.ID == id {
-					carried = on.Riding()[i]
-				}
-			}
-			if w := rep.Figures.Window; w != nil && w.High > w.Low && carried > 0 {
-				want := (on.Bears.Ball.Nominal - (w.Low+w.High)/2) * on.Axle.Nominal / carried
-				back = min(max(back+want, 0), max(0, r.DeckLength()-spacing-0.1))
-				layout.Parts[id] = plan.PartOn{At: plan.Spot{Back: quantity.Length(round10(back))}}
-				patch[1].Value = layout
-			}
-		}
-	}
-	return finding.Variant{Name: said.Say("%", said.Name(part.Name, "rack")), Patch: patch}, true
 }
 
-func (o *RackPlans) judge(p *plan.Plan, q review.Request, before *review.Report, kind string, v finding.Variant, places []laid, home []hullLoad) {
+// slideRack slides a rack along the deck so that the ball load comes to the middle of
+// its window; the last of the patch holds the layout.
+func slideRack(r *rig.Rig, patch []finding.Op, layout *plan.Layout, id string, back, spacing float64) {
+	next, err := plan.Apply(r.Plan, patch)
+	if err != nil {
+		return
+	}
+	on := rig.Resolve(next, r.Scope.Trailer, r.Scope.Outing)
+	if on == nil || on.Bears == nil {
+		return
+	}
+	rep := review.Again(next, review.Request{Trailer: r.Scope.Trailer, Outing: r.Scope.Outing})
+	carried := 0.0
+	for i, it := range on.Items {
+		if it.Part && it.ID == id {
+			carried = on.Riding()[i]
+		}
+	}
+	if w := rep.Figures.Window; w != nil && w.High > w.Low && carried > 0 {
+		want := (on.Bears.Ball.Nominal - (w.Low+w.High)/2) * on.Axle.Nominal / carried
+		back = min(max(back+want, 0), max(0, r.DeckLength()-spacing-0.1))
+		layout.Parts[id] = plan.PartOn{At: plan.Spot{Back: quantity.Length(round10(back))}}
+		patch[len(patch)-1].Value = *layout
+	}
+}
+
+// keptVariant carries the hulls on a rack that the plan has already, as another outing
+// uses it: heaviest lowest, each in the narrowest free place of a tier that takes it.
+// n is how many find one.
+func keptVariant(r *rig.Rig, id string, hulls []hullLoad) (v finding.Variant, n int, home []hullLoad) {
+	part := r.Plan.Parts[id]
+	if part.Rack == nil || len(part.Slots) == 0 {
+		return v, 0, nil
+	}
+	layout := plan.Layout{AxleAt: r.Layout.AxleAt, Parts: maps.Clone(r.Layout.Parts), Placements: maps.Clone(r.Layout.Placements), Readings: r.Layout.Readings}
+	if layout.Parts == nil {
+		layout.Parts = map[string]plan.PartOn{}
+	}
+	slots := plan.Ordered(part.Slots, func(s plan.Slot) int { return s.Order })
+	slices.SortStableFunc(slots, func(a, b string) int {
+		return cmp.Compare(part.Rack.Tiers[part.Slots[a].Tier].Up, part.Rack.Tiers[part.Slots[b].Tier].Up)
+	})
+	frames := parts.FramesAt(part.Rack)
+	middle := (frames[0] + frames[len(frames)-1]) / 2
+	for i := range hulls {
+		h := hulls[i]
+		if len(slots) == 0 {
+			delete(layout.Placements, h.id)
+			home = append(home, h)
+			continue
+		}
+		slot := slots[0]
+		slots = slots[1:]
+		back := middle - h.centre - float64(part.Slots[slot].At.Back)
+		layout.Placements[h.id] = plan.Placement{On: plan.OnPart, ID: id, Slot: slot, At: plan.Spot{Back: quantity.Length(round10(back))}, Optional: layout.Placements[h.id].Optional}
+		n++
+	}
+	bareRacks(r, layout)
+	spacing := frames[len(frames)-1] - frames[0]
+	back := (r.DeckLength() - spacing - 0.1) / 2
+	if on, ok := r.Layout.Parts[id]; ok {
+		back = float64(on.At.Back)
+	}
+	layout.Parts[id] = plan.PartOn{At: plan.Spot{Back: quantity.Length(round10(back))}}
+	patch := []finding.Op{{Op: "replace", Path: r.LayoutPath(""), Value: layout}}
+	slideRack(r, patch, &layout, id, back, spacing)
+	return finding.Variant{Name: said.Say("%", said.Name(part.Name, "rack")), Patch: patch}, n, home
+}
+
+func (o *RackPlans) judge(p *plan.Plan, q review.Request, before *review.Report, kind string, v finding.Variant, carried int, home []hullLoad) {
 	next, err := plan.Apply(p, v.Patch)
 	if err != nil || len(plan.Clean(next)) > 0 {
 		return
@@ -330,14 +420,16 @@ func (o *RackPlans) judge(p *plan.Plan, q review.Request, before *review.Report,
 		opt.Home = append(opt.Home, home[i].name)
 	}
 	for i := range rep.Findings {
-		if f := &rep.Findings[i]; (f.Stage == rack.Stage || f.Stage == "balance") && !f.Compares && f.Outcome != finding.Unknown {
+		if f := &rep.Findings[i]; kind == "kept" && f.Outcome == finding.Fails && (f.Code == rack.CodeRoom || f.Code == rack.CodeSupport) {
+			return // the hulls do not fit what there is
+		} else if (f.Stage == rack.Stage || f.Stage == "balance") && !f.Compares && f.Outcome != finding.Unknown {
 			opt.Outcome = finding.Worse(opt.Outcome, f.Outcome)
 		}
 	}
 	if len(home) > 0 {
-		opt.Says = said.Say("% of % fit; % stay at home.", said.Count(len(places)), said.Count(o.Hulls), said.Count(len(home)))
+		opt.Says = said.Say("% of % fit; % stay at home.", said.Count(carried), said.Count(o.Hulls), said.Count(len(home)))
 	} else {
-		opt.Says = said.Say(map[string]string{"wide": "Lowest, but broad.", "tall": "Within the mudguards, but high.", "deck": "Heaviest hull low, the others over it."}[kind])
+		opt.Says = said.Say(map[string]string{"wide": "Lowest, but broad.", "tall": "Within the mudguards, but high.", "deck": "Heaviest hull low, the others over it.", "edge": "On edge in cradles: narrow, each lifted and turned.", "kept": "The rack that there is: nothing to cut."}[kind])
 	}
 	mass := func(r *rig.Rig) *finding.Measure {
 		sum := 0.0
@@ -379,6 +471,7 @@ func (o *RackPlans) judge(p *plan.Plan, q review.Request, before *review.Report,
 		{said.Say("{Ball load}"), before.Figures.Ball, rep.Figures.Ball},
 		{said.Say("Damping of snaking"), of(before, sway.CodeDamping), of(rep, sway.CodeDamping)},
 		{said.Say("Bars used, of what they may"), nil, share(rep, rack.CodeBar)},
+		{said.Say("Stock costs"), stockCost(was), stockCost(r)},
 		{said.Say("Turns before it touches"), of(before, clearance.CodeTurn), of(rep, clearance.CodeTurn)},
 	}
 	for i := range o.Options {
@@ -387,6 +480,23 @@ func (o *RackPlans) judge(p *plan.Plan, q review.Request, before *review.Report,
 		}
 	}
 	o.Options = append(o.Options, opt)
+}
+
+// stockCost is what the stock of the racks that are on costs; nil where a price is not
+// told or no rack is on.
+func stockCost(r *rig.Rig) *finding.Measure {
+	built, _ := rack.Check(r)
+	sum := 0.0
+	for _, b := range built {
+		if b.Cost == nil {
+			return nil
+		}
+		sum += b.Cost.Value
+	}
+	if len(built) == 0 {
+		return nil
+	}
+	return finding.Exactly(quantity.KindMoney, sum)
 }
 
 // share is a finding's figure over its limit.
@@ -426,12 +536,65 @@ func strongerBars(r *rig.Rig, path string) []candidate {
 			continue
 		}
 		seen++
-		out = append(out, candidate{finding.Variant{Name: said.Say("bars of %", said.Piece{Text: c.Name}),
-			Patch: []finding.Op{{Op: "replace", Path: path + "/rack/bar", Value: plan.Profile{Shape: c.Shape, Height: c.Height, Width: c.Width, Wall: c.Wall, Lip: c.Lip, Material: rk.Bar.Material}}}}, float64(seen)})
+		next := plan.Profile{Shape: c.Shape, Height: c.Height, Width: c.Width, Wall: c.Wall, Lip: c.Lip, Material: rk.Bar.Material}
+		next.PerMetre = likePrice(rk.Bar, next)
+		change := finding.Op{Op: "replace", Path: path + "/rack/bar", Value: next}
+		out = append(out, candidate{stronger(rk, said.Say("bars of "), rack.SectionText(next), change, func(k *plan.Rack) { k.Bar = next }), float64(seen)})
 	}
 	if rk.Posts == 0 || rk.Posts == 2 {
-		out = append(out, candidate{finding.Variant{Name: said.Say("a third post in the middle of each frame"),
-			Patch: []finding.Op{{Op: "add", Path: path + "/rack/posts", Value: 3}}}, 2.5})
+		out = append(out, candidate{stronger(rk, said.Say("a third post in the middle of each frame"), nil, finding.Op{Op: "add", Path: path + "/rack/posts", Value: 3}, func(k *plan.Rack) { k.Posts = 3 }), 1.8})
+	}
+	if rk.Brace == 0 {
+		const leg = 0.25
+		with := *rk
+		with.Brace = leg
+		for _, t := range rk.Tiers {
+			if len(parts.BracesAt(&with, t)) > 0 {
+				out = append(out, candidate{stronger(rk, said.Say("braces at 45°, % each way", said.Length(leg)), nil, finding.Op{Op: "add", Path: path + "/rack/brace", Value: leg}, func(k *plan.Rack) { k.Brace = leg }), 1.5})
+				break
+			}
+		}
 	}
 	return out
+}
+
+// stronger is a change of a rack, named with what it adds in mass and, where a metre's
+// price is told, in money.
+func stronger(rk *plan.Rack, name, more said.Sentence, change finding.Op, with func(*plan.Rack)) finding.Variant {
+	next := *rk
+	with(&next)
+	sums := func(k *plan.Rack) (mass, cost float64, priced bool) {
+		priced = true
+		for _, m := range parts.Members(k) {
+			mass += m.Mass()
+			if p := m.Profile.PerMetre; p != nil {
+				cost += float64(*p) * m.Length * float64(m.Count)
+			} else {
+				priced = false
+			}
+		}
+		return mass, cost, priced
+	}
+	m0, c0, p0 := sums(rk)
+	m1, c1, p1 := sums(&next)
+	name = append(append(name, more...), said.Say(", % heavier", said.Mass(m1-m0))...)
+	if p0 && p1 {
+		name = append(name, said.Say(", % more", said.Of(quantity.KindMoney, c1-c0))...)
+	}
+	return finding.Variant{Name: name, Patch: []finding.Op{change}}
+}
+
+// likePrice is what a metre of another section costs at the same price of a kilogram;
+// nil where the first one's price is not told.
+func likePrice(of, next plan.Profile) *quantity.Money {
+	if of.PerMetre == nil {
+		return nil
+	}
+	a, err1 := section.Of(parts.SizeOf(of))
+	b, err2 := section.Of(parts.SizeOf(next))
+	if err1 != nil || err2 != nil || a.Area <= 0 {
+		return nil
+	}
+	v := quantity.Money(float64(*of.PerMetre) * b.Area / a.Area)
+	return &v
 }

@@ -106,7 +106,7 @@ func TestStrongerBars(t *testing.T) {
 	}
 	rep := studies.Settled(p, review.Request{Outing: "boat-day"})
 	f := sample.Find(t, rep.Findings, "rack.bar")
-	if f.Outcome != finding.Fails || len(f.Fixes) == 0 || !strings.Contains(f.Fixes[0].Name.Text(p.Locale()), "30 × 30") {
+	if f.Outcome != finding.Fails || len(f.Fixes) == 0 || !strings.Contains(f.Fixes[0].Name.Text(p.Locale()), "30 mm × 30 mm") {
 		t.Errorf("%s %+v", f.Outcome, f.Fixes)
 	}
 }

@@ -3,6 +3,7 @@ package tables
 import (
 	"strconv"
 
+	"zygonos/core/finding"
 	"zygonos/core/plan"
 	"zygonos/core/review"
 )
@@ -11,14 +12,22 @@ import (
 // in kg.
 func CutList(p *plan.Plan, rep *review.Report) []byte {
 	l := p.Locale()
-	rows := [][]string{{"rack", "piece", "section", "count", "length mm", "mass kg", "holes"}}
+	rows := [][]string{{"rack", "piece", "section", "count", "length mm", "mass kg", "holes", "cost"}}
 	for _, b := range rep.Racks {
 		for _, x := range b.Pieces {
 			rows = append(rows, []string{b.Name, x.Name, x.Section.Text(l), strconv.Itoa(x.Count),
-				strconv.FormatFloat(x.Length.Value*1000, 'f', 0, 64), strconv.FormatFloat(x.Mass.Value, 'f', 3, 64), strconv.Itoa(x.Holes)})
+				strconv.FormatFloat(x.Length.Value*1000, 'f', 0, 64), strconv.FormatFloat(x.Mass.Value, 'f', 3, 64), strconv.Itoa(x.Holes), money(x.Cost)})
 		}
-		rows = append(rows, []string{b.Name, "padding on the bars", "", "", strconv.FormatFloat(b.Foam.Value*1000, 'f', 0, 64), "", ""})
-		rows = append(rows, []string{b.Name, "in all", "", "", "", strconv.FormatFloat(b.Mass.Value, 'f', 3, 64), ""})
+		rows = append(rows, []string{b.Name, "padding on the bars", "", "", strconv.FormatFloat(b.Foam.Value*1000, 'f', 0, 64), "", "", ""})
+		rows = append(rows, []string{b.Name, "in all", "", "", "", strconv.FormatFloat(b.Mass.Value, 'f', 3, 64), "", money(b.Cost)})
 	}
 	return write(rows)
+}
+
+// money is a sum with two decimals; empty where it is not known.
+func money(m *finding.Measure) string {
+	if m == nil {
+		return ""
+	}
+	return strconv.FormatFloat(m.Value, 'f', 2, 64)
 }
