@@ -356,6 +356,9 @@ func (c *cleaner) outing(path string, o *Outing, p *Plan) {
 	number(c, path+"/distance", "distance", &o.Distance, quantity.KindDistance, 0, 20_000_000, false)
 	number(c, path+"/speed", "speed", &o.Speed, quantity.KindSpeed, 0, maxSpeed, true)
 	one(c, path+"/road", "road", &o.Road, Roads)
+	if s := o.Slip; s != nil && s.Angle == 0 {
+		o.Slip = nil
+	}
 	if s := o.Slip; s != nil && !(s.Angle >= 0.01 && s.Angle <= 0.8) {
 		c.say(path+"/slip/angle", "A slip falls by more than % and less than %.", said.Of(quantity.KindAngle, 0.01), said.Of(quantity.KindAngle, 0.8))
 		o.Slip = nil

@@ -179,13 +179,14 @@ func TestLoadsUnderATier(t *testing.T) {
 // pads (588.4 + 1000)/0.02 = 79.42.
 func TestSchools(t *testing.T) {
 	s := rack.Schools(rackOf(t))
-	if len(s) != 3 {
+	if len(s) != 4 {
 		t.Fatalf("%d schools", len(s))
 	}
 	near(t, "pads", s[0].Rows[0].Pressure.Value, 2*60*9.80665/0.02)
 	near(t, "bunks", s[1].Rows[0].Pressure.Value, 2*60*9.80665/0.2592)
 	near(t, "strapped", s[0].Rows[0].Strapped.Value, (60*9.80665+1000)/0.02)
 	near(t, "foam", s[2].Rows[0].Pressure.Value, 2*60*9.80665/0.06)
+	near(t, "stacked, alone", s[3].Rows[0].Pressure.Value, 2*60*9.80665/0.06)
 	near(t, "beyond", s[1].Rows[0].Beyond.Value, 0.8)
 	near(t, "span", s[0].Rows[0].Span.Value, 2)
 	if rack.Schools(rig.Resolve(sample.Plan(t), "t", "o")) != nil {

@@ -4,16 +4,18 @@ import (
 	"zygonos/core/finding"
 	"zygonos/core/quantity"
 	"zygonos/core/rig"
+	"zygonos/core/said"
 )
 
 // Support is one way to support hulls, with what it comes to for each hull of the
 // outing: docs/method/rack.md.
 type Support struct {
-	ID     string       `json:"id"`
-	Name   string       `json:"name"`
-	Slides string       `json:"slides"` // how a hull slides on
-	Later  string       `json:"later"`  // what it fits later
-	Rows   []SupportRow `json:"rows"`
+	ID     string        `json:"id"`
+	Name   string        `json:"name"`
+	Slides string        `json:"slides"` // how a hull slides on
+	Later  string        `json:"later"`  // what it fits later
+	Takes  said.Sentence `json:"takes"`  // what is bought for the hulls
+	Rows   []SupportRow  `json:"rows"`
 }
 
 // SupportRow is one hull under a school.
@@ -50,7 +52,9 @@ func Schools(r *rig.Rig) []Support {
 		{ID: "bars", Name: "Padded cross bars", Slides: "lifted on, or over a roller", Later: "any hull, by moving the pads", Rows: []SupportRow{}},
 		{ID: "bunks", Name: "Bunks along the hull", Slides: "slides on from the rear", Later: "hulls of the same width, or on strut channel", Rows: []SupportRow{}},
 		{ID: "foam", Name: "Foam blocks on the deck", Slides: "lifted on, does not slide", Later: "this hull alone", Rows: []SupportRow{}},
+		{ID: "stack", Name: "Stacked on foam", Slides: "lifted on, the lowest bears all", Later: "like hulls", Rows: []SupportRow{}},
 	}
+	widest, longest, hulls := 0.0, 0.0, 0
 	k := r.Shock()
 	for i := range r.Items {
 		it := &r.Items[i]
@@ -59,13 +63,21 @@ func Schools(r *rig.Rig) []Support {
 		}
 		l, m := it.Length(), it.Mass.Nominal
 		half := l / 2
+		widest, longest, hulls = max(widest, it.Right-it.Left), max(longest, l), hulls+1
+		all := m // with what is lighter, or as heavy and told later, on it
+		for j := range r.Items {
+			if o := &r.Items[j]; !o.Part && o.Shape == "hull" && o.Mass != nil && j != i && (o.Mass.Nominal < m || o.Mass.Nominal == m && j > i) {
+				all += o.Mass.Nominal
+			}
+		}
 		bunk := min(bunkShare*l, r.DeckLength())
-		for n, s := range []struct{ supports, area, span, on float64 }{
-			{2, 4 * padWide * padLong, half, half},
-			{2, 2 * bunk * bunkBears * bunkWide, 0, bunk},
-			{4, 4 * blockWide * blockLong, half, half},
+		for n, s := range []struct{ supports, area, span, on, m float64 }{
+			{2, 4 * padWide * padLong, half, half, m},
+			{2, 2 * bunk * bunkBears * bunkWide, 0, bunk, m},
+			{4, 4 * blockWide * blockLong, half, half, m},
+			{4, 4 * blockWide * blockLong, half, half, all},
 		} {
-			weight := m * quantity.Gravity
+			m, weight := s.m, s.m*quantity.Gravity
 			out[n].Rows = append(out[n].Rows, SupportRow{
 				Hull: it.Name, Bears: finding.Exactly(quantity.KindMass, m/s.supports),
 				Pressure: finding.Exactly(quantity.KindStress, Contact(k*weight, s.area)),
@@ -77,5 +89,10 @@ func Schools(r *rig.Rig) []Support {
 	if len(out[0].Rows) == 0 {
 		return nil
 	}
+	n := said.Count(hulls)
+	out[0].Takes = said.Say("for %: 2 bars of %, 4 pads each hull", n, said.Length(widest+0.1))
+	out[1].Takes = said.Say("for %: 2 × % of pipe or timber each", n, said.Length(min(bunkShare*longest, r.DeckLength())))
+	out[2].Takes = said.Say("4 blocks each hull, % in all", said.Count(4*hulls))
+	out[3].Takes = said.Say("4 blocks between two hulls, % in all", said.Count(4*hulls))
 	return out
 }

@@ -24,7 +24,7 @@ func (r *Rig) Views() []scene.View {
 		}
 	}
 	behind := r.rear()
-	behind.Handles = r.rackHandles()
+	behind.Handles, behind.Targets = r.rackHandles(), r.rackTargets()
 	return []scene.View{side, above, behind}
 }
 

@@ -93,5 +93,51 @@ func (r *Rig) rackHandles() []scene.Handle {
 	return out
 }
 
+// rackTargets are the other places of its rack for each hull that lies on one: who
+// lies there takes its place.
+func (r *Rig) rackTargets() []scene.Target {
+	if r.Layout == nil {
+		return nil
+	}
+	type place struct{ part, slot string }
+	in, frames := map[place]*Item{}, map[string]*Item{}
+	for i := range r.Items {
+		it := &r.Items[i]
+		if it.Part {
+			frames[it.ID] = it
+		} else if pl := r.Layout.Placements[it.ID]; pl.On == plan.OnPart {
+			in[place{pl.ID, pl.Slot}] = it
+		}
+	}
+	var out []scene.Target
+	for i := range r.Items {
+		it := &r.Items[i]
+		pl := r.Layout.Placements[it.ID]
+		part, frame := r.Plan.Parts[pl.ID], frames[pl.ID]
+		if it.Part || it.Pinned || pl.On != plan.OnPart || part.Rack == nil || frame == nil {
+			continue
+		}
+		for _, id := range plan.Ordered(part.Slots, func(s plan.Slot) int { return s.Order }) {
+			slot := part.Slots[id]
+			tier, ok := part.Rack.Tiers[slot.Tier]
+			if id == pl.Slot || !ok {
+				continue
+			}
+			y, z := (frame.Left+frame.Right)/2+float64(slot.At.Right), frame.Bottom+float64(tier.Up)
+			half := (it.Right - it.Left) / 2
+			t := scene.Target{Thing: it.Path, Min: scene.Point{y - half, -z - (it.Top - it.Bottom)}, Max: scene.Point{y + half, -z},
+				Label: said.Say("%", said.Name(slot.Name, "a place")), Moves: []scene.Move{{Path: it.PlacePath + "/slot", To: id}}}
+			if other := in[place{pl.ID, id}]; other != nil {
+				if other.Pinned {
+					continue
+				}
+				t.Moves = append(t.Moves, scene.Move{Path: other.PlacePath + "/slot", To: pl.Slot})
+			}
+			out = append(out, t)
+		}
+	}
+	return out
+}
+
 // rightward is to the right in a view from behind.
 var rightward = scene.Point{1, 0}

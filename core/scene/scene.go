@@ -59,6 +59,22 @@ type Zone struct {
 	Level  float64 `json:"level"`  // V of what it stands on
 }
 
+// Target is a box where a thing may be let go: each move puts a word at a path of
+// the plan.
+type Target struct {
+	Thing string        `json:"thing"`
+	Min   Point         `json:"min"`
+	Max   Point         `json:"max"`
+	Label said.Sentence `json:"label"`
+	Moves []Move        `json:"moves"`
+}
+
+// Move puts a word at a path.
+type Move struct {
+	Path string `json:"path"`
+	To   string `json:"to"`
+}
+
 // View is one drawing to scale.
 type View struct {
 	ID      string        `json:"id"`
@@ -67,6 +83,7 @@ type View struct {
 	Max     Point         `json:"max"`
 	Shapes  []Shape       `json:"shapes"`
 	Handles []Handle      `json:"handles,omitempty"`
+	Targets []Target      `json:"targets,omitempty"`
 }
 
 // Rect is the polygon of an upright rectangle.

@@ -99,6 +99,11 @@ export const springWords: Record<string, string> = {
   none: 'None',
 }
 
+export const poseWords: Record<string, string> = {
+  down: 'on its keel',
+  up: 'upside down',
+  edge: 'on edge',
+}
 export const footWords: Record<string, string> = {
   pocket: 'In stake pockets, pinned',
   bolted: 'Bolted feet',

@@ -3,12 +3,12 @@
 // view beside them. On a narrow screen one drawing at a time.
 import { useElementSize, useMediaQuery } from '@vueuse/core'
 import { computed, ref, useTemplateRef } from 'vue'
-import type { View } from '@/generated/types'
+import type { Shape, View } from '@/generated/types'
 import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
 import SceneView from './SceneView.vue'
 
-const props = defineProps<{ only?: string[]; rearFirst?: boolean }>()
+const props = defineProps<{ only?: string[]; rearFirst?: boolean; others?: Record<string, Shape[]> }>()
 const workspace = useWorkspace()
 const { say } = useWords()
 
@@ -77,7 +77,7 @@ const columnScale = computed(() => {
           {{ id === 'beam' ? 'Beam' : say(named(id)?.title).replace(' view', '') }}
         </button>
       </div>
-      <SceneView v-if="one" :view="one" :scale="scale" />
+      <SceneView v-if="one" :view="one" :scale="scale" :others="others?.[one.id]" />
     </template>
     <div
       v-else
@@ -85,10 +85,10 @@ const columnScale = computed(() => {
       :class="{ 'flex-row-reverse justify-end': rearFirst }"
     >
       <div>
-        <SceneView v-for="v in column" :key="v.id" :view="v" :scale="columnScale" />
+        <SceneView v-for="v in column" :key="v.id" :view="v" :scale="columnScale" :others="others?.[v.id]" />
       </div>
       <div v-if="rear">
-        <SceneView :view="rear" :scale="rearScale" />
+        <SceneView :view="rear" :scale="rearScale" :others="others?.rear" />
         <ul v-if="named('beam')" class="text-soft mt-6 space-y-1 pl-3 text-sm" aria-label="Signs of the beam">
           <li v-for="[sign, word] in legend" :key="word" class="flex items-center gap-2">
             <svg class="drawing shrink-0" width="22" height="16" viewBox="0 0 22 16" aria-hidden="true">

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 // One drawing to scale. Things with handles are taken by pointer or arrow keys;
 // moving one writes a patch at the handle's path.
-import { computed, ref } from 'vue'
-import type { Handle, Shape, View } from '@/generated/types'
+import { computed, ref, shallowRef, useTemplateRef } from 'vue'
+import type { Handle, Shape, Target, View } from '@/generated/types'
 import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
 import './drawing.css'
 import SceneShape from './SceneShape.vue'
 
-const props = defineProps<{ view: View; scale: number }>()
+const props = defineProps<{ view: View; scale: number; others?: Shape[] }>()
 const workspace = useWorkspace()
 const { say, print } = useWords()
 
@@ -64,6 +64,19 @@ const level = computed(() => {
     ? { y: z.level, height: 0.07 }
     : { y: props.view.min[1], height: props.view.max[1] - props.view.min[1] }
 })
+/** The box over which the thing in hand would be let go. */
+const over = shallowRef<Target>()
+const svg = useTemplateRef<SVGSVGElement>('svg')
+function targetUnder(e: PointerEvent): Target | undefined {
+  const frame = svg.value?.getBoundingClientRect()
+  if (!frame) return
+  const u = props.view.min[0] + (e.clientX - frame.left) / props.scale
+  const v = props.view.min[1] + (e.clientY - frame.top) / props.scale
+  return props.view.targets?.find(
+    (t) => t.thing === held.value && u > t.min[0] && u < t.max[0] && v > t.min[1] && v < t.max[1],
+  )
+}
+
 let gesture = 0
 let drag: { handles: Handle[]; at: number[]; x: number; y: number; moved: boolean } | undefined
 
@@ -101,6 +114,8 @@ function move(e: PointerEvent) {
   const v = (e.clientY - drag.y) / props.scale
   if (!drag.moved && Math.hypot(e.clientX - drag.x, e.clientY - drag.y) < 3) return
   drag.moved = true
+  over.value = targetUnder(e)
+  if (over.value) return
   drag.handles.forEach((h, i) => {
     const along = u * h.direction[0] + v * h.direction[1]
     write(h, snap(h, drag!.at[i]! + along), `drag-${props.view.id}-${gesture}`)
@@ -108,6 +123,15 @@ function move(e: PointerEvent) {
 }
 
 function release() {
+  const moves = over.value?.moves
+  if (drag && moves) {
+    drag.handles.forEach((h, i) => write(h, drag!.at[i]!, `drag-${props.view.id}-${gesture}`))
+    workspace.edit(
+      moves.map((m) => ({ op: 'replace', path: m.path, value: m.to })),
+      `move ${say(drag.handles[0]!.label)}`,
+    )
+  }
+  over.value = undefined
   ghost.value = []
   drag = undefined
   held.value = ''
@@ -140,6 +164,7 @@ function press(e: KeyboardEvent, g: Group) {
 
 <template>
   <svg
+    ref="svg"
     class="drawing"
     :data-view="view.id"
     :viewBox="`${view.min[0]} ${view.min[1]} ${width} ${height}`"
@@ -150,6 +175,9 @@ function press(e: KeyboardEvent, g: Group) {
   >
     <g v-if="before.length" class="ghost" aria-hidden="true" data-before>
       <SceneShape v-for="(s, k) in before" :key="k" :shape="s" :scale="scale" />
+    </g>
+    <g v-if="others?.length" class="ghost" aria-hidden="true" data-others>
+      <SceneShape v-for="(s, k) in others" :key="k" :shape="s" :scale="scale" />
     </g>
     <g v-if="ghost.length" class="ghost" aria-hidden="true">
       <SceneShape v-for="(s, k) in ghost" :key="k" :shape="s" :scale="scale" />
@@ -184,6 +212,14 @@ function press(e: KeyboardEvent, g: Group) {
         <SceneShape v-for="(s, k) in g.shapes" :key="k" :shape="s" :scale="scale" />
       </g>
     </template>
+    <g v-if="over" class="zone" aria-hidden="true" data-over>
+      <rect
+        :x="over.min[0]"
+        :y="over.min[1]"
+        :width="over.max[0] - over.min[0]"
+        :height="over.max[1] - over.min[1]"
+      />
+    </g>
     <g v-if="zone" class="zone" aria-hidden="true" :data-zone="`${zone.from} ${zone.to}`">
       <rect :x="zone.from" :y="level.y" :width="zone.to + zone.length - zone.from" :height="level.height" />
       <path

@@ -2,11 +2,12 @@
 // A section of stock, by its usual name, and its material.
 import { computed } from 'vue'
 import ChoiceField from '@/fields/ChoiceField.vue'
+import PlanQuantity from '@/fields/PlanQuantity.vue'
 import type { Profile } from '@/generated/types'
 import { useReference } from '@/stores/reference'
 import { useWorkspace } from '@/stores/workspace'
 
-const props = defineProps<{ path: string; profile: Profile; label: string }>()
+const props = defineProps<{ path: string; profile: Profile; label: string; priced?: boolean }>()
 const workspace = useWorkspace()
 const reference = useReference()
 const commons = computed(() => reference.data?.commons ?? [])
@@ -43,4 +44,5 @@ function choose(chosen: string) {
     :options="materials"
     @chosen="workspace.setAt(`${path}/material`, $event, 'material')"
   />
+  <PlanQuantity v-if="priced" :path="`${path}/perMetre`" :label="`${label}: a metre costs`" kind="money" />
 </template>

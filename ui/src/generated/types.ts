@@ -155,6 +155,9 @@ export interface Hull {
   from?: LengthEstimate;
   to?: LengthEstimate;
   apart?: LengthEstimate;
+  draft?: number;
+  eyeAt?: number;
+  eyeUp?: number;
 }
 export interface TowVehicle {
   order: number;
@@ -292,6 +295,7 @@ export interface Profile {
   wall?: number;
   lip?: number;
   material: string;
+  perMetre?: number;
 }
 export interface Anchor {
   order: number;
@@ -338,12 +342,15 @@ export interface Part {
   kind?: string;
   undo?: string;
   rack?: Rack;
+  cradle?: Cradle;
 }
 export interface Slot {
   order: number;
   name: string;
   at: Spot;
   tier?: string;
+  pose?: string;
+  lean?: number;
 }
 export interface Rack {
   frontAt: number;
@@ -355,6 +362,11 @@ export interface Rack {
   held?: boolean;
   post: Profile;
   bar: Profile;
+  brace?: number;
+  bolts?: number;
+  bolt?: number;
+  grade?: string;
+  gauge?: number;
   tiers: {
     [k: string]: Tier;
   };
@@ -363,6 +375,26 @@ export interface Tier {
   order: number;
   up: number;
   length: number;
+}
+export interface Cradle {
+  rollers?: {
+    [k: string]: Roller;
+  };
+  bunks?: Bunks;
+  keel: number;
+  bowStop?: number;
+  winchAt?: number;
+  winchUp?: number;
+  transom?: boolean;
+}
+export interface Roller {
+  order: number;
+  at: number;
+}
+export interface Bunks {
+  from: number;
+  to: number;
+  apart: number;
 }
 export interface Want {
   order: number;
@@ -391,9 +423,13 @@ export interface Outing {
   distance?: number;
   speed?: number;
   road?: string;
+  slip?: Slip;
   layouts: {
     [k: string]: Layout;
   };
+}
+export interface Slip {
+  angle: number;
 }
 export interface Layout {
   axleAt?: number;
@@ -573,6 +609,7 @@ export interface View {
   max: Point;
   shapes: Shape[];
   handles?: Handle[];
+  targets?: Target[];
 }
 export interface Shape {
   form: string;
@@ -602,6 +639,17 @@ export interface Zone {
   to: number;
   length: number;
   level: number;
+}
+export interface Target {
+  thing: string;
+  min: Point;
+  max: Point;
+  label: Sentence;
+  moves: Move[];
+}
+export interface Move {
+  path: string;
+  to: string;
 }
 export interface Next {
   path: string;
@@ -743,6 +791,7 @@ export interface Built {
   mass: Measure;
   pieces: Cut[];
   foam: Measure;
+  cost?: Measure;
 }
 export interface Cut {
   name: string;
@@ -751,12 +800,14 @@ export interface Cut {
   length: Measure;
   mass: Measure;
   holes: number;
+  cost?: Measure;
 }
 export interface Support {
   id: string;
   name: string;
   slides: string;
   later: string;
+  takes: Sentence;
   rows: SupportRow[];
 }
 export interface SupportRow {

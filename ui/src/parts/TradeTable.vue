@@ -21,7 +21,9 @@ const { say, nominal } = useWords()
 /** A way is offered as a fix is: previewed, applied, undone. */
 const fixOf = (w: Way) => w as Fix
 const previewed = (w: Way) => workspace.preview?.fix === fixOf(w)
-const rows = computed(() => [...new Set(props.ways.flatMap((w) => w.figures.map((f) => say(f.name))))])
+const rows = computed(() => [
+  ...new Set(props.ways.flatMap((w) => w.figures.filter((f) => f.was || f.then).map((f) => say(f.name)))),
+])
 const figure = (w: Way, name: string) => w.figures.find((f) => say(f.name) === name)
 const now = (name: string) => props.ways.map((w) => figure(w, name)?.was).find(Boolean)
 </script>

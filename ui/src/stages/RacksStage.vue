@@ -1,18 +1,23 @@
 <script setup lang="ts">
 // Racks: from behind with the hulls in their slots, the side view under it, how
 // each rack is built and cut.
-import { computed } from 'vue'
+import { computed, shallowRef } from 'vue'
 import RigDrawing from '@/drawing/RigDrawing.vue'
-import type { Part } from '@/generated/types'
+import type { Part, Shape } from '@/generated/types'
 import ThingTray from '@/parts/ThingTray.vue'
 import { useWorkspace } from '@/stores/workspace'
+import CutGate from './racks/CutGate.vue'
 import CutList from './racks/CutList.vue'
+import CradlePanel from './racks/CradlePanel.vue'
 import DrawbarFields from './racks/DrawbarFields.vue'
+import OtherOutings from './racks/OtherOutings.vue'
 import RackFields from './racks/RackFields.vue'
 import RackPlanner from './racks/RackPlanner.vue'
 import SupportTable from './racks/SupportTable.vue'
 
 const workspace = useWorkspace()
+const others = shallowRef<Record<string, Shape[]>>({})
+const several = computed(() => Object.keys(workspace.plan?.outings ?? {}).length > 1)
 const racks = computed(() =>
   (workspace.report?.racks ?? []).flatMap((built) => {
     const id = built.part.replace('/parts/', '')
@@ -25,8 +30,9 @@ const racks = computed(() =>
 <template>
   <section class="flex flex-col gap-2 xl:overflow-auto" aria-label="Racks" tabindex="-1">
     <div class="plate shrink-0 overflow-hidden p-2 md:h-[26rem]">
-      <RigDrawing class="h-full" :only="['rear', 'side']" rear-first />
+      <RigDrawing class="h-full" :only="['rear', 'side']" rear-first :others="others" />
     </div>
+    <OtherOutings v-if="several" class="no-print" @shapes="others = $event" />
     <ThingTray class="no-print" />
     <RackPlanner class="no-print" />
     <div v-for="r in racks" :key="r.id" class="plate shrink-0 p-3" :data-rack="r.id">
@@ -37,6 +43,8 @@ const racks = computed(() =>
     <p v-if="!racks.length" class="text-soft px-1">
       No rack that is told piece by piece is on in this outing. Plan one, or put one on at the trailer.
     </p>
+    <CutGate />
+    <CradlePanel />
     <SupportTable />
     <DrawbarFields class="no-print" />
     <p class="text-soft px-1 text-sm">

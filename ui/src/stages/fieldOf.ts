@@ -4,11 +4,12 @@ export function stageOfPath(path: string): string {
     if (path.includes('/drawbar')) return 'racks'
     return /\/(deal|papers)/.test(path) ? 'trailer/money' : 'trailer/details'
   }
-  if (/^\/parts\/[^/]+\/(rack|slots)/.test(path)) return 'racks'
+  if (/^\/parts\/[^/]+\/(rack|slots|cradle)/.test(path)) return 'racks'
   if (path.startsWith('/parts/')) return path.endsWith('/undo') ? 'trailer/details' : 'balance'
   if (path.startsWith('/towVehicles/')) return 'vehicle'
   if (path.startsWith('/wants/')) return 'job'
   if (path.endsWith('/people') || path.endsWith('/gear') || path.endsWith('/vehicle')) return 'job'
+  if (/^\/loads\/[^/]+\/hull\/(draft|eye)/.test(path) || path.includes('/slip')) return 'racks'
   if (path.startsWith('/loads/')) return /\/mass$/.test(path) ? 'balance' : 'job'
   return 'balance'
 }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 // What a rack is cut from.
+import { computed } from 'vue'
 import { api } from '@/api'
 import { download } from '@/download'
 import type { Built } from '@/generated/types'
@@ -10,6 +11,7 @@ const props = defineProps<{ built: Built }>()
 const workspace = useWorkspace()
 const { say, nominal, print } = useWords()
 
+const priced = computed(() => props.built.pieces.some((p) => p.cost))
 const asked = () => ({ plan: workspace.plan!, outing: workspace.outing, trailer: workspace.trailer })
 async function exportTable() {
   download(await api.cutList(asked()), 'cut-list.csv')
@@ -22,7 +24,9 @@ async function exportDrawing(form: 'svg' | 'dxf') {
 <template>
   <section aria-label="Cut list">
     <div class="flex items-center justify-between">
-      <h3 class="font-bold">Before you cut: {{ nominal(built.mass) }} in all</h3>
+      <h3 class="font-bold">
+        Cut list: {{ nominal(built.mass) }}<template v-if="built.cost">, {{ nominal(built.cost) }}</template>
+      </h3>
       <div class="no-print flex gap-1.5">
         <button class="act" @click="exportTable">CSV</button>
         <button class="act" @click="exportDrawing('svg')">SVG</button>
@@ -39,6 +43,7 @@ async function exportDrawing(form: 'svg' | 'dxf') {
             <th class="text-right font-normal">Length</th>
             <th class="text-right font-normal">Weight</th>
             <th class="text-right font-normal">Holes</th>
+            <th v-if="priced" class="text-right font-normal">Cost</th>
           </tr>
         </thead>
         <tbody>
@@ -49,6 +54,7 @@ async function exportDrawing(form: 'svg' | 'dxf') {
             <td class="text-right">{{ nominal(p.length) }}</td>
             <td class="text-right">{{ nominal(p.mass) }}</td>
             <td class="text-right">{{ p.holes }}</td>
+            <td v-if="priced" class="text-right">{{ p.cost ? nominal(p.cost) : '' }}</td>
           </tr>
           <tr class="border-rule border-t">
             <th scope="row" class="py-1 pr-2 text-left font-semibold">padding on the bars</th>
@@ -57,6 +63,7 @@ async function exportDrawing(form: 'svg' | 'dxf') {
             <td class="text-right">{{ print('length', built.foam?.value ?? 0) }}</td>
             <td></td>
             <td></td>
+            <td v-if="priced"></td>
           </tr>
         </tbody>
       </table>

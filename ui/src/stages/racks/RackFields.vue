@@ -3,14 +3,16 @@
 import { PlusIcon, TrashIcon } from '@heroicons/vue/20/solid'
 import { computed } from 'vue'
 import ChoiceField from '@/fields/ChoiceField.vue'
+import CountField from '@/fields/CountField.vue'
 import PlanQuantity from '@/fields/PlanQuantity.vue'
 import ProfileFields from '@/fields/ProfileFields.vue'
 import SwitchField from '@/fields/SwitchField.vue'
 import TextField from '@/fields/TextField.vue'
 import type { Part } from '@/generated/types'
 import { newId } from '@/stores/patch'
+import { useReference } from '@/stores/reference'
 import { useWorkspace } from '@/stores/workspace'
-import { choices, footWords } from '@/words'
+import { choices, footWords, poseWords } from '@/words'
 
 const props = defineProps<{ id: string; part: Part }>()
 const workspace = useWorkspace()
@@ -34,6 +36,8 @@ function addSlot() {
     'add a place',
   )
 }
+const reference = useReference()
+const grades = computed(() => (reference.data?.bolts ?? []).map((b) => ({ value: b.id, name: b.name })))
 const tierNames = computed(() => tiers.value.map(([id], i) => ({ value: id, name: `tier ${i + 1}` })))
 const posts = [1, 2, 3].map((n) => ({ value: n, name: n === 1 ? 'one, a T' : String(n) }))
 </script>
@@ -50,14 +54,26 @@ const posts = [1, 2, 3].map((n) => ({ value: n, name: n === 1 ? 'one, a T' : Str
       <PlanQuantity :path="path('rack/apart')" label="Posts apart" kind="length" />
       <PlanQuantity :path="path('rack/frontAt')" label="Front frame behind its front" kind="length" />
       <PlanQuantity :path="path('rack/rearAt')" label="Rear frame behind its front" kind="length" />
-      <ProfileFields :path="path('rack/bar')" :profile="rack.bar" label="Cross bars" />
-      <ProfileFields :path="path('rack/post')" :profile="rack.post" label="Posts" />
+      <ProfileFields :path="path('rack/bar')" :profile="rack.bar" label="Cross bars" priced />
+      <ProfileFields :path="path('rack/post')" :profile="rack.post" label="Posts" priced />
       <ChoiceField
         label="Feet"
         :value="rack.foot"
         :options="choices(footWords)"
         @chosen="set('rack/foot', $event, 'feet')"
       />
+      <template v-if="rack.foot === 'bolted'">
+        <CountField :path="path('rack/bolts')" label="Bolts to a foot" />
+        <PlanQuantity :path="path('rack/bolt')" label="Bolts’ diameter" kind="length" />
+        <PlanQuantity :path="path('rack/gauge')" label="Between their rows" kind="length" />
+        <ChoiceField
+          label="Their grade"
+          :value="rack.grade"
+          :options="grades"
+          @chosen="set('rack/grade', $event, 'grade')"
+        />
+      </template>
+      <PlanQuantity :path="path('rack/brace')" label="Braces at 45°, leg" kind="length" />
       <TextField :path="path('undo')" label="What is undone to lift it off" />
       <SwitchField
         label="Frame in the middle too"
@@ -91,7 +107,7 @@ const posts = [1, 2, 3].map((n) => ({ value: n, name: n === 1 ? 'one, a T' : Str
         <div
           v-for="[sid, s] in slots"
           :key="sid"
-          class="mt-1 grid grid-cols-[1fr_1fr_1fr_auto] items-end gap-2"
+          class="border-rule mt-1 grid grid-cols-[1fr_1fr_auto] items-end gap-2 border-t pt-2 first-of-type:border-0"
         >
           <ChoiceField
             :label="s.name"
@@ -99,8 +115,12 @@ const posts = [1, 2, 3].map((n) => ({ value: n, name: n === 1 ? 'one, a T' : Str
             :options="tierNames"
             @chosen="set(`slots/${sid}/tier`, $event, 'put in another tier')"
           />
-          <PlanQuantity :path="path(`slots/${sid}/at/right`)" label="right of middle" kind="length" />
-          <PlanQuantity :path="path(`slots/${sid}/at/back`)" label="begins at" kind="length" />
+          <ChoiceField
+            label="hull lies"
+            :value="s.pose || 'down'"
+            :options="choices(poseWords)"
+            @chosen="set(`slots/${sid}/pose`, $event === 'down' ? undefined : $event, 'how the hull lies')"
+          />
           <button
             class="act size-11"
             :aria-label="`Take ${s.name} out`"
@@ -108,6 +128,8 @@ const posts = [1, 2, 3].map((n) => ({ value: n, name: n === 1 ? 'one, a T' : Str
           >
             <TrashIcon class="size-5" />
           </button>
+          <PlanQuantity :path="path(`slots/${sid}/at/right`)" label="right of middle" kind="length" />
+          <PlanQuantity :path="path(`slots/${sid}/at/back`)" label="begins at" kind="length" />
         </div>
         <button class="act mt-2" @click="addSlot"><PlusIcon class="size-5" />Place</button>
       </section>

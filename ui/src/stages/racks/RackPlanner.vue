@@ -27,7 +27,13 @@ watch(
   () => [workspace.outing, workspace.trailer],
   () => (found.value = undefined),
 )
-const titles = { wide: 'Wide and low', tall: 'Narrow and tall', deck: 'Deck and over it' }
+const titles = {
+  wide: 'Wide and low',
+  tall: 'Narrow and tall',
+  deck: 'Deck and over it',
+  edge: 'On edge',
+  kept: 'As it is',
+}
 </script>
 
 <template>

@@ -5,7 +5,7 @@ import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
 
 const workspace = useWorkspace()
-const { nominal } = useWords()
+const { nominal, say } = useWords()
 const ways = computed(() => workspace.report?.schools ?? [])
 const hulls = computed(() => ways.value[0]?.rows.map((r) => r.hull) ?? [])
 </script>
@@ -35,6 +35,10 @@ const hulls = computed(() => ways.value[0]?.rows.map((r) => r.hull) ?? [])
           <tr class="border-rule border-t align-top">
             <th scope="row" class="py-1 pr-2 text-left font-semibold">Sliding</th>
             <td v-for="w in ways" :key="w.id" class="px-2 py-1 text-right">{{ w.slides }}</td>
+          </tr>
+          <tr class="border-rule border-t align-top">
+            <th scope="row" class="py-1 pr-2 text-left font-semibold">Takes</th>
+            <td v-for="w in ways" :key="w.id" class="px-2 py-1 text-right">{{ say(w.takes) }}</td>
           </tr>
           <tr class="border-rule border-t align-top">
             <th scope="row" class="py-1 pr-2 text-left font-semibold">Later</th>
