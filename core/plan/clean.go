@@ -328,6 +328,9 @@ func (c *cleaner) part(path string, t *Part) {
 	if t.Cradle != nil {
 		c.cradle(path+"/cradle", t.Cradle)
 	}
+	if t.Ramp != nil {
+		c.ramp(path+"/ramp", t.Ramp)
+	}
 	t.Slots = entries(c, t.Slots, path+"/slots", c.slot)
 }
 
@@ -374,6 +377,9 @@ func (c *cleaner) outing(path string, o *Outing, p *Plan) {
 
 func (c *cleaner) layout(path string, l *Layout, p *Plan) {
 	number(c, path+"/axleAt", "axle setting", &l.AxleAt, quantity.KindLength, 0, maxLength, true)
+	if l.Loading != nil {
+		c.loading(path+"/loading", l.Loading, p)
+	}
 	c.partsOn(path+"/parts", l.Parts, p)
 	l.Placements = entries(c, l.Placements, path+"/placements", func(path string, pl *Placement) {
 		c.spot(path+"/at", &pl.At)

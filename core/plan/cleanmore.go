@@ -56,6 +56,10 @@ func (c *cleaner) goods(path string, l *Load) {
 		c.length(path+"/rolling/wheelbase", "wheelbase", &r.Wheelbase, 0)
 		c.length(path+"/rolling/track", "track", &r.Track, 0)
 		c.length(path+"/rolling/clearance", "ground clearance", &r.Clearance, 0)
+		number(c, path+"/rolling/wheel", "wheel's diameter", &r.Wheel, quantity.KindLength, 0, 3, true)
+		number(c, path+"/rolling/frontWheel", "front wheel's diameter", &r.FrontWheel, quantity.KindLength, 0, 3, true)
+		number(c, path+"/rolling/tyre", "{tyre}'s width", &r.Tyre, quantity.KindLength, 0, 1, true)
+		number(c, path+"/rolling/nose", "nose's height", &r.Nose, quantity.KindLength, 0, 3, false)
 	}
 	if h := l.Hull; h != nil {
 		c.length(path+"/hull/from", "place of a support", &h.From, -maxLength)

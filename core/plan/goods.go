@@ -67,6 +67,11 @@ type Rolling struct {
 	Wheelbase *LengthEstimate `json:"wheelbase,omitempty"`
 	Track     *LengthEstimate `json:"track,omitempty"`
 	Clearance *LengthEstimate `json:"clearance,omitempty"` // belly above the ground
+
+	Wheel      *length `json:"wheel,omitempty"`      // diameter of the rear wheels, and of the front ones where they are not told
+	FrontWheel *length `json:"frontWheel,omitempty"` // diameter
+	Tyre       *length `json:"tyre,omitempty"`       // width of the widest
+	Nose       *length `json:"nose,omitempty"`       // of what hangs before the front wheels above the ground; nil: the belly
 }
 
 // Hull is where a boat may be held, from its bow. What is nil is taken from the

@@ -322,6 +322,7 @@ type Part struct {
 	Undo   string          `json:"undo,omitempty"` // what holds it: pins, bolts, welded
 	Rack   *Rack           `json:"rack,omitempty"` // how it is built; mass, size and centre follow
 	Cradle *Cradle         `json:"cradle,omitempty"`
+	Ramp   *Ramp           `json:"ramp,omitempty"`
 }
 
 // Slot is a place on a part that takes a load, from the part's front face,
@@ -376,6 +377,7 @@ type Layout struct {
 	Parts      map[string]PartOn      `json:"parts,omitempty"`
 	Placements map[string]Placement   `json:"placements"` // by load id
 	Readings   map[string]LoadReading `json:"readings,omitempty"`
+	Loading    *Loading               `json:"loading,omitempty"` // how a machine gets on
 }
 
 // LoadReading is a reading of the laden rig.

@@ -16,6 +16,7 @@ import (
 	"zygonos/core/plausible"
 	"zygonos/core/quantity"
 	"zygonos/core/rack"
+	"zygonos/core/ramp"
 	"zygonos/core/rig"
 	"zygonos/core/said"
 	"zygonos/core/scene"
@@ -56,6 +57,7 @@ type Report struct {
 	Sway      *sway.Chart           `json:"sway,omitempty"`   // settled
 	Swing     *clearance.Swing      `json:"swing,omitempty"`  // settled
 	Racks     []rack.Built          `json:"racks"`
+	Drive     *ramp.DriveOn         `json:"drive,omitempty"`   // settled
 	Schools   []rack.Support        `json:"schools,omitempty"` // of supporting hulls
 }
 
@@ -181,7 +183,7 @@ type OutingState struct {
 }
 
 // Stages lists the stages built so far, in the order of the work.
-var Stages = []string{"job", "vehicle", "trailer", "balance", "racks"}
+var Stages = []string{"job", "vehicle", "trailer", "balance", "racks", ramp.Stage}
 
 // Review cleans the plan, in place, and judges one outing on one trailer.
 func Review(p *plan.Plan, q Request) *Report {
@@ -254,7 +256,7 @@ func verdict(p *plan.Plan, q Request) (*Report, *rig.Rig) {
 	}
 	racks = append(racks, launch.Check(r)...)
 	rep.Findings = make([]finding.Finding, 0, len(bal.Findings)+len(tow.Findings)+len(clear)+len(wants)+3)
-	for _, fs := range [][]finding.Finding{bal.Findings, tow.Findings, clear, stance.Check(r), sway.Check(r), racks, drawbar.Check(r), fit.Findings(r, wants)} {
+	for _, fs := range [][]finding.Finding{bal.Findings, tow.Findings, clear, stance.Check(r), sway.Check(r), racks, drawbar.Check(r), ramp.Check(r), fit.Findings(r, wants)} {
 		rep.Findings = append(rep.Findings, fs...)
 	}
 	rep.Chain, rep.Payload = tow.Chain, tow.Payload

@@ -37,7 +37,7 @@ const (
 // they sink evenly with their load to the stated figure at their rating. ok is
 // false where that figure or the rating is not stated.
 func Sink(r *rig.Rig) (m float64, ok bool) {
-	k, ok := springRate(r)
+	k, ok := SpringRate(r)
 	empty := r.EmptyMass()
 	if !ok || r.Bears == nil || empty == nil {
 		return 0, false
@@ -49,9 +49,9 @@ func Sink(r *rig.Rig) (m float64, ok bool) {
 	return (r.Bears.OnAxle.Nominal - (empty.Nominal - ball)) / k, true
 }
 
-// springRate is how much all springs together bear for each metre that they
+// SpringRate is how much all springs together bear for each metre that they
 // sink, kg/m.
-func springRate(r *rig.Rig) (kgPerMetre float64, ok bool) {
+func SpringRate(r *rig.Rig) (kgPerMetre float64, ok bool) {
 	t := r.Trailer
 	rating := t.SpringRating
 	if rating == nil {
@@ -261,7 +261,7 @@ func tandem(r *rig.Rig) (finding.Finding, bool) {
 	if t.Axles != 2 || t.Suspension != "torsion" && t.Suspension != "slipper" && t.Suspension != "none" {
 		return f, false
 	}
-	k, ok := springRate(r)
+	k, ok := SpringRate(r)
 	if !ok {
 		f.Outcome, f.Says = finding.Unknown, said.Say("Axles without an equaliser share by the ball's height: tell how far the springs sink at their rating.")
 		f.Needs = []finding.Need{{Path: "/trailers/" + r.Scope.Trailer + "/sinks", Says: said.Say("how far the springs sink"), Where: said.Say("Tape the deck's height empty and at full load.")}}

@@ -8,6 +8,7 @@ import (
 	"zygonos/core/finding"
 	"zygonos/core/fit"
 	"zygonos/core/plan"
+	"zygonos/core/ramp"
 	"zygonos/core/review"
 	"zygonos/core/rig"
 	"zygonos/core/sway"
@@ -27,7 +28,7 @@ func Settled(p *plan.Plan, q review.Request) *review.Report {
 	rep.Settled = true
 	addFixes(p, at, rep)
 	if r := rig.Resolve(p, at.Trailer, at.Outing); r != nil {
-		rep.Sway, rep.Swing = sway.ChartOf(r), clearance.SwingOf(r)
+		rep.Sway, rep.Swing, rep.Drive = sway.ChartOf(r), clearance.SwingOf(r), ramp.DriveOf(r)
 	}
 	rep.Outings = []review.OutingState{}
 	for _, id := range p.OutingIDs() {

@@ -1,0 +1,203 @@
+package ramp
+
+import "math"
+
+// Step is one moment of the drive.
+type Step struct {
+	U         float64 // of the rear wheels
+	Pose      Pose
+	Wheels    Wheels
+	Ball      float64 // kg
+	Clearance float64 // m
+	Touches   float64 // of what comes nearest, ahead of the rear wheels
+	Prop      float64 // kg on the rear props
+	Bending   float64 // greatest in the ramp, both of a pair together, as kg on one metre
+}
+
+// Drive rolls the machine from the ground to its place in n steps, and judges each
+// alone, at rest.
+func (s *Setup) Drive(n int) []Step {
+	n = max(2, n)
+	out := make([]Step, 0, n)
+	guess := 0.0
+	for i := range n {
+		u := s.Start + (s.Home-s.Start)*float64(i)/float64(n-1)
+		st := s.At(u, guess)
+		guess = st.Pose.Front.Centre.U - st.Pose.Rear.Centre.U
+		out = append(out, st)
+	}
+	return out
+}
+
+// At judges the machine with its rear wheels at u.
+func (s *Setup) At(u, guess float64) Step {
+	b := s.riding()
+	q := b.Stand(s.Path, u, guess)
+	st := Step{U: u, Pose: q}
+	st.Clearance, st.Touches = b.Clearance(s.Path, q)
+	w, ok := b.Forces(q, s.All, s.Way, s.Hook(q), s.Winch)
+	if !ok {
+		w, _ = b.Forces(q, s.All, AllWheels, Point{}, Point{})
+	}
+	st.Wheels = w
+	held := 0.0
+	if !s.Loading.Unhitched {
+		held = s.Rig.BallHeight()
+	}
+	front, rear := Carry(w.Front, s.Foot, s.Top), Carry(w.Rear, s.Foot, s.Top)
+	pushes := []Push{front, rear}
+	if w.Line != 0 {
+		hook := s.Hook(q)
+		du, dz := s.Winch.U-hook.U, s.Winch.Z-hook.Z
+		l := math.Hypot(du, dz)
+		// The line pulls the winch toward the machine.
+		pushes = append(pushes, Push{At: s.Winch, Down: w.Line * dz / l, Ahead: -w.Line * du / l})
+	}
+	st.Ball = s.Bare + BallLoad(s.Axle, held, pushes...)
+	st.Prop = s.prop(st.Ball-s.Bare, front.Down+rear.Down)
+	st.Bending = s.bending(w)
+	return st
+}
+
+// riding is the body with its driver on it.
+func (s *Setup) riding() Body {
+	b := s.Body
+	if s.Driver > 0 && s.All > 0 {
+		b.CentreAhead = (b.CentreAhead*s.Mass + driverAhead*b.Base*s.Driver) / s.All
+		b.CentreUp = (b.CentreUp*s.Mass + driverUp*s.Driver) / s.All
+	}
+	return b
+}
+
+// prop is what rear props bear, kg, when the ball bears more by dBall and ball and
+// wheels together by down. Hitched the trailer turns about the ball: its springs (K)
+// bear K·L·φ until the gap is closed at φ = gap/x, the prop what is left of the moment
+// about the ball,
+//
+//	P = (ΣV·x − K·L²·gap/x)/x.
+//
+// Unhitched, where the coupling would lift, it bears P = −R·L/(x − L).
+func (s *Setup) prop(dBall, down float64) float64 {
+	p := s.Loading.Props
+	if p == nil {
+		return 0
+	}
+	front, _ := s.Rig.Deck()
+	x := front + float64(p.Back)
+	if s.Loading.Unhitched {
+		if r := s.Bare + dBall; r < 0 && x > s.Axle {
+			return -r * s.Axle / (x - s.Axle)
+		}
+		return 0
+	}
+	k, ok := s.springs()
+	if !ok || x <= 0 {
+		return math.NaN() // not known
+	}
+	moment := (down - dBall) * s.Axle // about the ball: Σ V·x = (ΣV − ΔR)·L
+	return PropLoad(s.Axle, x, float64(p.Gap), k, moment)
+}
+
+// PropLoad is what props at x with a gap bear, kg, of a moment about the ball (kg·m)
+// beside springs of K kg/m at the axle: max(0, (M − K·L²·gap/x)/x).
+func PropLoad(axle, x, gap, springs, moment float64) float64 {
+	return max(0, (moment-springs*axle*axle*gap/x)/x)
+}
+
+// bending is the greatest moment in ramps that lie on tail and ground under the wheels
+// that stand on them, M(p) = Σ P_i·min(p_i, p)·(l − max(p_i, p))/l at each wheel.
+func (s *Setup) bending(w Wheels) float64 {
+	length := math.Hypot(s.Top.U-s.Foot.U, s.Top.Z-s.Foot.Z)
+	cos, sin := (s.Top.U-s.Foot.U)/length, (s.Top.Z-s.Foot.Z)/length
+	var at, load [2]float64
+	n := 0
+	for _, f := range []Push{w.Front, w.Rear} {
+		if p := (f.At.U - s.Foot.U) / cos; p > 0 && p < length {
+			at[n], load[n] = p, f.Down*cos+f.Ahead*sin
+			n++
+		}
+	}
+	most := 0.0
+	for i := range n {
+		m := 0.0
+		for k := range n {
+			m += load[k] * min(at[i], at[k]) * (length - max(at[i], at[k])) / length
+		}
+		most = max(most, m)
+	}
+	return most
+}
+
+// MovingPair is the greatest moment that two loads a ≥ b, d apart, make on a span l as
+// they roll over it: with both on it, (a + b)/l·((l − e)/2)² for e = b·d/(a + b), the
+// distance from a to their resultant; or a alone in the middle, a·l/4.
+func MovingPair(a, b, d, l float64) float64 {
+	if a < b {
+		a, b = b, a
+	}
+	alone := a * l / 4
+	if d >= l || a+b <= 0 {
+		return alone
+	}
+	e := b * d / (a + b)
+	return max(alone, (a+b)/l*(l-e)/2*(l-e)/2)
+}
+
+// Worst are the steps that the answer hangs on.
+type Worst struct {
+	Ball, Clearance, Prop, Bending, Line int // indices
+	CarUnloads                           float64
+}
+
+// WorstOf finds them.
+func WorstOf(steps []Step) (w Worst) {
+	for i := range steps {
+		if steps[i].Ball < steps[w.Ball].Ball {
+			w.Ball = i
+		}
+		if steps[i].Clearance < steps[w.Clearance].Clearance {
+			w.Clearance = i
+		}
+		if steps[i].Prop > steps[w.Prop].Prop {
+			w.Prop = i
+		}
+		if steps[i].Bending > steps[w.Bending].Bending {
+			w.Bending = i
+		}
+		if steps[i].Wheels.Line > steps[w.Line].Wheels.Line {
+			w.Line = i
+		}
+	}
+	return w
+}
+
+// Shortest is the shortest ramp under which the belly clears by at least least, m: the
+// drive is tried over lengths, halved between; 0 where 6 m do not help.
+func (s *Setup) Shortest(least float64) float64 {
+	clears := func(l float64) bool {
+		t := *s
+		own := *s.Ramp
+		own.Length = length(l)
+		t.Ramp = &own
+		if t.lay() != nil {
+			return false
+		}
+		steps := t.Drive(120)
+		return steps[WorstOf(steps).Clearance].Clearance >= least
+	}
+	lo, hi := float64(s.Ramp.Length), 6.0
+	if clears(lo) {
+		return lo
+	}
+	if !clears(hi) {
+		return 0
+	}
+	for hi-lo > 0.01 {
+		if m := (lo + hi) / 2; clears(m) {
+			hi = m
+		} else {
+			lo = m
+		}
+	}
+	return math.Ceil(hi*20-1e-9) / 20
+}

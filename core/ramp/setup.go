@@ -1,0 +1,241 @@
+package ramp
+
+import (
+	"math"
+	"slices"
+
+	"zygonos/core/catalogue"
+	"zygonos/core/finding"
+	"zygonos/core/plan"
+	"zygonos/core/quantity"
+	"zygonos/core/rig"
+	"zygonos/core/said"
+	"zygonos/core/stance"
+)
+
+// Stage under which the findings stand.
+const Stage = "ramps"
+
+// Figures of practice (confidence C).
+const (
+	driverAhead = 0.5  // of the wheelbase
+	driverUp    = 0.9  // m above the ground
+	jockeyLeast = 25.0 // kg that should stay on it
+	clearLeast  = 0.03 // m under the belly
+	usualTyre   = 0.2  // m wide
+)
+
+// Setup is one machine getting on one trailer.
+type Setup struct {
+	Rig       *rig.Rig
+	Loading   *plan.Loading
+	Item      *rig.Item
+	Ramp      *plan.Ramp
+	RampID    string
+	Body      Body
+	Track     float64
+	Tyre      float64
+	Mass      float64 // of the machine with what rides on it, kg
+	Driver    float64 // kg
+	All       float64 // both
+	Backward  bool    // it stands tail first
+	Axle      float64 // behind the ball, m
+	Path      Path
+	Foot, Top Point   // of the ramp
+	Angle     float64 // of the ramp, rad
+	Home      float64 // u of the rear wheels when it is home
+	Start     float64
+	Bare      float64 // ball load without machine and with half of the ramps hung at the tail, kg
+	Way       Way
+	Winch     Point
+	Rough     []finding.Need // taken from its kind
+}
+
+// pathLeft and pathRight are how far the path reaches beyond foot and headboard, m.
+const pathBeyond = 12.0
+
+// Prepare gathers what the sums take. missing says what is not known; fails says what
+// cannot be, where the ramp does not reach.
+func Prepare(r *rig.Rig) (s *Setup, missing []finding.Need, fails said.Sentence) {
+	if r.Layout == nil || r.Layout.Loading == nil || r.Layout.Loading.Machine == "" {
+		return nil, nil, nil
+	}
+	l := r.Layout.Loading
+	s = &Setup{Rig: r, Loading: l}
+	i := slices.IndexFunc(r.Items, func(o rig.Item) bool { return !o.Part && o.ID == l.Machine })
+	need := func(path, says, where string) {
+		missing = append(missing, finding.Need{Path: path, Says: said.Say(says), Where: said.Say(where)})
+	}
+	if i < 0 {
+		need(r.LayoutPath("/placements/"+l.Machine), "where the machine stands", "Put it on the deck at the Balance stage.")
+		return nil, missing, nil
+	}
+	s.Item = &r.Items[i]
+	if r.DeckFront == nil || r.Trailer.DeckLength == nil {
+		need("/trailers/"+r.Scope.Trailer+"/deckLength", "the deck", "Tape it, and from the ball's middle to the {headboard}.")
+	}
+	if r.Trailer.DeckHeight == nil {
+		need("/trailers/"+r.Scope.Trailer+"/deckHeight", "the deck's height", "Tape it at the tail, empty.")
+	}
+	if r.Axle == nil || r.Axle.Nominal <= 0 || r.Bears == nil {
+		missing = append(missing, r.Needs...)
+		if len(r.Needs) == 0 {
+			need(r.AxlePath, "the balance", "Fill in the Balance stage.")
+		}
+	}
+	part, ok := r.Plan.Parts[l.Ramp]
+	if !ok || part.Ramp == nil || part.Ramp.Length <= 0 {
+		need(r.LayoutPath("/loading/ramp"), "the ramps", "Choose them, and tape their length.")
+	} else {
+		s.Ramp, s.RampID = part.Ramp, l.Ramp
+	}
+	s.Backward = r.Layout.Placements[l.Machine].Turn == 180
+	if !s.body(&missing) || len(missing) > 0 {
+		return nil, missing, nil
+	}
+	s.Axle = r.Axle.Nominal
+	s.Mass = r.Riding()[i]
+	if l.Driver != nil && l.Drive != plan.DriveWinch {
+		s.Driver = float64(l.Driver.Value)
+	}
+	s.All = s.Mass + s.Driver
+	s.Way = map[plan.Drive]Way{plan.DriveRear: OneAxleRear, plan.DriveFront: OneAxleFront, plan.DriveWinch: ByLine}[l.Drive]
+	if s.Backward && (s.Way == OneAxleRear || s.Way == OneAxleFront) {
+		s.Way = OneAxleRear + OneAxleFront - s.Way
+	}
+	if fails = s.lay(); fails != nil {
+		return s, nil, fails
+	}
+	s.bare(i)
+	return s, nil, nil
+}
+
+// body takes the machine's wheels and centre; nose first unless it stands turned.
+func (s *Setup) body(missing *[]finding.Need) bool {
+	it, load := s.Item, s.Item.Load
+	kind, known := catalogue.LoadOf(load.Kind)
+	roll := plan.Rolling{}
+	if load.Rolling != nil {
+		roll = *load.Rolling
+	}
+	typical := catalogue.Rolls{}
+	if known && kind.Rolls != nil {
+		typical = *kind.Rolls
+	}
+	value := func(e *plan.LengthEstimate, usual quantity.Length, field, says string) float64 {
+		switch {
+		case e != nil:
+			return float64(e.Value)
+		case usual > 0:
+			s.Rough = append(s.Rough, finding.Need{Path: it.Path + "/rolling/" + field, Says: said.Say(says), Where: said.Say("Tape it; its kind's usual figure is taken.")})
+			return float64(usual)
+		}
+		*missing = append(*missing, finding.Need{Path: it.Path + "/rolling/" + field, Says: said.Say(says), Where: said.Say("Tape it.")})
+		return 0
+	}
+	front := value(roll.FrontAxle, typical.FrontAxle, "frontAxle", "from the machine's front to its front wheels")
+	b := Body{Base: value(roll.Wheelbase, typical.Wheelbase, "wheelbase", "the machine's wheelbase"), Belly: value(roll.Clearance, typical.Clearance, "clearance", "the machine's ground clearance")}
+	s.Track = float64(typical.Track)
+	if roll.Track != nil {
+		s.Track = float64(roll.Track.Value)
+	}
+	wheel := float64(typical.Wheel) / 2
+	if roll.Wheel != nil {
+		wheel = float64(*roll.Wheel) / 2
+	}
+	if wheel == 0 {
+		wheel = 0.25
+	}
+	b.RearR, b.FrontR = wheel, wheel
+	if roll.FrontWheel != nil {
+		b.FrontR = float64(*roll.FrontWheel) / 2
+	}
+	s.Tyre = usualTyre
+	if roll.Tyre != nil {
+		s.Tyre = float64(*roll.Tyre)
+	}
+	length := it.Length()
+	b.Before, b.Behind = front, length-front-b.Base
+	b.Nose, b.Tail = b.Belly, b.Belly
+	if roll.Nose != nil {
+		b.Nose = float64(*roll.Nose)
+	}
+	if b.Base > 0 && b.Behind < 0 || b.Base > length {
+		b.Behind = 0
+	}
+	// The centre, behind the machine's own front.
+	back := it.X - it.Front
+	if s.Backward {
+		back = it.Rear - it.X
+	}
+	b.CentreAhead, b.CentreUp = front+b.Base-back, it.Z-it.Bottom
+	if s.Backward { // what goes up first is its rear
+		b.Before, b.Behind, b.Nose, b.Tail = b.Behind, b.Before, b.Tail, b.Nose
+		b.FrontR, b.RearR = b.RearR, b.FrontR
+		b.CentreAhead = b.Base - b.CentreAhead
+	}
+	s.Body = b
+	return b.Base > 0 && b.Base > (b.FrontR+b.RearR)/4
+}
+
+// lay makes the path: the ground falls by Fall behind the tail's end and lies Kerb
+// lower; the ramp of its length from the tail's edge meets it; the coupling raised by d
+// lowers the tail by d·(x − L)/L.
+func (s *Setup) lay() said.Sentence {
+	r, l := s.Rig, s.Loading
+	front, tail := r.Deck()
+	deck := func(x float64) float64 { return r.DeckHeight() - float64(l.Raised)*(x-s.Axle)/s.Axle }
+	top, head := Point{-tail, deck(tail)}, Point{-front, deck(front)}
+	length, fall := float64(s.Ramp.Length), math.Tan(l.Fall)
+	h := top.Z + float64(l.Kerb) // of the tail over the ground under it
+	// (top.U − u)² + (h + fall·(top.U − u))² = length²
+	a, b, c := 1+fall*fall, h*fall, h*h-length*length
+	d := b*b - a*c
+	if h <= 0 || c >= 0 || d < 0 {
+		return said.Say("Ramps % long do not reach the ground: the tail is % up. Longer ramps, or lower the tail.", said.Length(length), said.Length(h))
+	}
+	run := (-b + math.Sqrt(d)) / a
+	if run <= 0 {
+		return said.Say("Ramps % long end on the rising ground at the tail: take shorter ones, or none.", said.Length(length))
+	}
+	foot := Point{top.U - run, top.Z - h - fall*run}
+	s.Top, s.Foot, s.Angle = top, foot, math.Atan2(top.Z-foot.Z, run)
+	ground := Point{foot.U - pathBeyond, foot.Z - fall*pathBeyond}
+	slope := (head.Z - top.Z) / (head.U - top.U)
+	s.Path = Path{ground, foot, top, head, {head.U + pathBeyond, head.Z + slope*pathBeyond}}
+	s.Home = -s.Item.Front - s.Body.Before - s.Body.Base
+	s.Start = foot.U - s.Body.Base - s.Body.FrontR - 0.1
+	if w := l.Winch; w != nil {
+		x := front + float64(w.Back)
+		s.Winch = Point{-x, deck(x) + float64(w.Up)}
+	} else {
+		s.Winch = Point{-front, head.Z + 0.3}
+	}
+	return nil
+}
+
+// bare takes the machine off the ball, and the ramps from where they travel to the
+// tail's edge, where half of them hangs.
+func (s *Setup) bare(machine int) {
+	r := s.Rig
+	take := func(i int, mass float64) float64 { return mass * (s.Axle - r.Items[i].X) / s.Axle }
+	s.Bare = r.Bears.Ball.Nominal
+	riding := r.Riding()
+	s.Bare -= take(machine, riding[machine])
+	for i := range r.Items {
+		it := &r.Items[i]
+		if it.Part && it.ID == s.RampID && it.Mass != nil {
+			s.Bare -= take(i, it.Mass.Nominal)
+			s.Bare += it.Mass.Nominal / 2 * (s.Axle + s.Top.U) / s.Axle
+		}
+	}
+}
+
+// Hook is where the line takes the machine: ahead of its front wheels, at their height.
+func (s *Setup) Hook(q Pose) Point {
+	return s.Body.Place(q, s.Body.Base+s.Body.Before, s.Body.FrontR)
+}
+
+// springs is how much they bear for each metre that they sink, kg/m; ok false where it
+// is not told.
+func (s *Setup) springs() (float64, bool) { return stance.SpringRate(s.Rig) }

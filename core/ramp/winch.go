@@ -1,0 +1,219 @@
+package ramp
+
+import (
+	"math"
+
+	"zygonos/core/finding"
+	"zygonos/core/norms"
+	"zygonos/core/plan"
+	"zygonos/core/quantity"
+	"zygonos/core/said"
+	"zygonos/core/section"
+)
+
+// Rolling resistances of a winched machine, shares of its weight (confidence C).
+var rolling = map[plan.WheelState]float64{"": 0.04, plan.RollsHard: 0.04, plan.RollsFlat: 0.15, plan.RollsSoft: 0.25, plan.RollsLocked: 0.8}
+
+// Figures of practice (confidence C).
+const (
+	fromRest    = 1.15  // start from rest over rolling on
+	blockLoses  = 0.1   // of the pull, in a snatch block
+	handPush    = 200.0 // N on a crank
+	reserveLine = 1.25  // rated pull over what is needed
+	drawFrom    = 0.8   // of a battery that may be used before it is flat: half of it
+)
+
+// Incline is the pull along a slope, as a weight: W·(sin θ + c·cos θ).
+func Incline(weight, slope, resistance float64) float64 {
+	return weight * (math.Sin(slope) + resistance*math.Cos(slope))
+}
+
+// Bump is the level pull at axle height that takes a wheel of radius r with its axle's
+// load W over a step h: W·√(2rh − h²)/(r − h). ok is false for a step as high as the axle.
+func Bump(weight, r, h float64) (pull float64, ok bool) {
+	switch {
+	case h <= 0:
+		return 0, true
+	case h >= r:
+		return 0, false
+	}
+	return weight * math.Sqrt(2*r*h-h*h) / (r - h), true
+}
+
+// OnLayer is what a winch pulls with its line on layer n (1 the first), from what it
+// pulls on the first: P·(D + d)/(D + (2n − 1)·d), bare drum D, line d.
+func OnLayer(pull, drum, line float64, n int) float64 {
+	if n <= 1 || drum <= 0 {
+		return pull
+	}
+	return pull * (drum + line) / (drum + float64(2*n-1)*line)
+}
+
+// Handle is the push on a crank, N, for a line's pull F (N) off a drum of radius ρ:
+// F·ρ/(i·c).
+func Handle(force, radius, ratio, crank float64) float64 { return force * radius / (ratio * crank) }
+
+// Current is what an electric winch draws at a pull, a straight line from idle to rated.
+func Current(idle, full, pull, rated float64) float64 { return idle + (full-idle)*pull/rated }
+
+// Needed is the most that the line of a winch pulls on the way, kg: the slope's pull
+// with its resistance and the start from rest, and the hinge's bump; halved with a block
+// and its loss.
+func (s *Setup) Needed(steps []Step) (most, slope, bump float64, climbs bool) {
+	w := s.Loading.Winch
+	c := rolling[w.Wheels]
+	for i := range steps {
+		f := &steps[i].Wheels
+		geo := math.Max(0, f.Line)
+		slope = math.Max(slope, geo+c*(f.Front.Down+f.Rear.Down))
+	}
+	slope *= fromRest
+	r := math.Min(s.Body.FrontR, s.Body.RearR)
+	axle := s.Mass * math.Max(s.Body.CentreAhead, s.Body.Base-s.Body.CentreAhead) / s.Body.Base
+	bump, climbs = Bump(axle, r, hingeStep)
+	most = math.Max(slope, bump)
+	if w.Block {
+		most /= 2 * (1 - blockLoses)
+	}
+	return most, slope, bump, climbs
+}
+
+// hingeStep is the step at a ramp's end, m (C).
+const hingeStep = 0.02
+
+func (s *Setup) winch(steps []Step) []finding.Finding {
+	w := s.Loading.Winch
+	if w == nil || s.Way != ByLine {
+		return nil
+	}
+	path := s.Rig.LayoutPath("/loading/winch")
+	most, slope, bump, climbs := s.Needed(steps)
+	f := s.base(CodeWinch, "Winch")
+	f.Source = norms.Practice("start from rest 1.15, block loses a tenth, a quarter in reserve")
+	f.Figure = finding.Exactly(quantity.KindMass, most)
+	if !climbs {
+		f.Outcome, f.Says = finding.Fails, said.Say("Its wheels are too small for the step at the ramp: fill it.")
+		return []finding.Finding{f}
+	}
+	f.HasWork, f.Work = true, func() []finding.Step {
+		return []finding.Step{{Symbol: "P", Says: said.Say("along the way, from rest"), Formula: "P = 1.15·(line's balance + c·ΣN)", Result: finding.Exactly(quantity.KindMass, slope), Source: f.Source, Terms: []finding.StepTerm{
+			{Symbol: "W", Says: said.Say("the machine"), Measure: finding.Exactly(quantity.KindMass, s.Mass), How: "computed"},
+			{Symbol: "θ", Says: said.Say("the ramp"), Measure: finding.Exactly(quantity.KindAngle, s.Angle), How: "computed"},
+			{Symbol: "c", Says: said.Say("rolling resistance"), Measure: finding.Exactly(quantity.KindShare, rolling[w.Wheels]), How: "rule followed"}}},
+			{Symbol: "F", Says: said.Say("over the hinge, a step of %", said.Length(hingeStep)), Formula: "F = W·√(2rh − h²)/(r − h)", Result: finding.Exactly(quantity.KindMass, bump)}}
+	}
+	if w.Pull == nil {
+		f.Outcome, f.Says = finding.Unknown, said.Say("It takes % on the line. What does the winch pull?", said.Mass(most))
+		f.Needs = []finding.Need{{Path: path + "/pull", Says: said.Say("the winch's rated pull"), Where: said.Say("On its plate, for the first layer on the drum.")}}
+		return []finding.Finding{f}
+	}
+	has := OnLayer(float64(*w.Pull), float64(w.Drum), float64(w.Line), max(1, w.Layer))
+	f.Limit = finding.Exactly(quantity.KindMass, has)
+	margin := (has - most) / has
+	f.Margin = &margin
+	f.Says = said.Say("It takes % on the line, the winch pulls %.", said.Mass(most), said.Mass(has))
+	switch {
+	case most > has:
+		f.Outcome = finding.Fails
+		f.Says = append(f.Says, said.Say(" A block halves it; or longer ramps.")...)
+	case most*reserveLine > has:
+		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+	}
+	out := []finding.Finding{f}
+	weak, name := math.Inf(1), ""
+	for _, l := range []struct {
+		max  *quantity.Mass
+		name string
+		on   float64
+	}{{w.LineMax, "line", most}, {w.HookMax, "hook", most}, {w.TieMax, "shackle", most}} {
+		if l.max != nil && float64(*l.max) < weak {
+			weak, name = float64(*l.max), l.name
+		}
+	}
+	g := s.base(CodeLine, "Line, hook, shackle")
+	g.Figure = finding.Exactly(quantity.KindMass, most)
+	if name == "" {
+		g.Outcome, g.Says = finding.Unknown, said.Say("What do line, hook and shackle take? It pulls %.", said.Mass(most))
+		g.Needs = []finding.Need{{Path: path + "/lineMax", Says: said.Say("the line's working load limit"), Where: said.Say("On its tag.")}}
+	} else {
+		g.Limit = finding.Exactly(quantity.KindMass, weak)
+		g.Says = said.Say("The % is the weakest: % of %.", said.Piece{Text: name}, said.Mass(most), said.Mass(weak))
+		if most > weak {
+			g.Outcome = finding.Fails
+		}
+	}
+	g.Says = append(g.Says, said.Say(" Stand clear of the line, a damper on it.")...)
+	out = append(out, g)
+	if w.Ratio > 0 && w.Crank > 0 && w.Drum > 0 {
+		h := s.base(CodeCrank, "Hand on the crank")
+		push := Handle(most*quantity.Gravity, (float64(w.Drum)+float64(2*max(1, w.Layer)-1)*float64(w.Line))/2, w.Ratio, float64(w.Crank))
+		h.Source = norms.Practice("200 N on a crank")
+		h.Figure, h.Limit = finding.Exactly(quantity.KindForce, push), finding.Exactly(quantity.KindForce, handPush)
+		h.Says = said.Say("The crank takes %.", said.Of(quantity.KindForce, push))
+		if push > handPush {
+			h.Outcome, h.Tight = finding.Tight, finding.LittleRoom
+			h.Says = append(h.Says, said.Say(" Heavy: a block, or a slower gear.")...)
+		}
+		out = append(out, h)
+	}
+	if w.Amps != nil && w.Speed != nil && w.Battery != nil && *w.Speed > 0 {
+		out = append(out, s.battery(most))
+	}
+	if w.Post != nil {
+		out = append(out, s.post(most))
+	}
+	return out
+}
+
+// battery is how often an electric winch pulls the machine on: I·t of half the
+// battery, t the way over the line's speed.
+func (s *Setup) battery(pull float64) finding.Finding {
+	w := s.Loading.Winch
+	f := s.base(CodeBattery, "Winch's battery")
+	f.Source = norms.Practice("half of a lead battery's A·h")
+	idle := 0.0
+	if w.Idle != nil {
+		idle = *w.Idle
+	}
+	rated := pull
+	if w.Pull != nil {
+		rated = float64(*w.Pull)
+	}
+	amps := Current(idle, *w.Amps, pull, rated)
+	way := s.Home - s.Start
+	if w.Block {
+		way *= 2
+	}
+	used := amps * way / *w.Speed / 3600
+	times := math.Floor(*w.Battery / 2 / used)
+	f.Figure, f.Limit = finding.Exactly(quantity.KindCount, times), finding.Exactly(quantity.KindCount, 2.0)
+	f.Says = said.Say("% A for %: half the battery pulls it on % times.", said.Of(quantity.KindCount, math.Round(amps)), said.Of(quantity.KindTime, way / *w.Speed), said.Of(quantity.KindCount, times))
+	if times < 2 {
+		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+	}
+	return f
+}
+
+// post is the winch post bent at its foot by height × pull, both of the line's ends
+// with a block.
+func (s *Setup) post(pull float64) finding.Finding {
+	w := s.Loading.Winch
+	f := s.base(CodePost, "Winch post")
+	f.Source = norms.Practice("reserve 1.5 on yield, no brace counted")
+	size, stock := sizeOf(*w.Post), stockOf(*w.Post)
+	p, err := section.Of(size)
+	if err != nil {
+		f.Outcome, f.Says = finding.Fails, said.Say("The post's section makes no sense: "+err.Error()+".")
+		return f
+	}
+	moment := pull * quantity.Gravity * math.Max(0, float64(w.Up))
+	stress, allowed := moment/p.Wy, stock.Yield/1.5
+	margin := (allowed - stress) / allowed
+	f.Figure, f.Limit, f.Margin = finding.Exactly(quantity.KindStress, stress), finding.Exactly(quantity.KindStress, allowed), &margin
+	f.Says = said.Say("The post's foot is used to %: % on an arm of %.", said.Share(stress/allowed), said.Mass(pull), said.Length(w.Up))
+	if stress > allowed {
+		f.Outcome = finding.Fails
+		f.Says = append(f.Says, said.Say(" Lower, stronger, or braced.")...)
+	}
+	return f
+}
