@@ -48,6 +48,7 @@ func (s *server) routes(api fiber.Router) {
 	api.Post("/scales", scales)
 	api.Post("/arrange", arrange)
 	api.Post("/racks", racks)
+	api.Post("/ramp-places", rampPlaces)
 	api.Post("/cutlist.csv", cutList)
 	api.Post("/drawing.svg", drawing)
 	api.Post("/drawing.dxf", drawing)
@@ -437,6 +438,14 @@ func racks(c fiber.Ctx) error {
 		return err
 	}
 	return c.JSON(studies.PlanRacks(a.Plan, a.Request))
+}
+
+func rampPlaces(c fiber.Ctx) error {
+	a, err := asking(c)
+	if err != nil {
+		return err
+	}
+	return c.JSON(studies.PlaceRamps(a.Plan, a.Request))
 }
 
 func cutList(c fiber.Ctx) error {

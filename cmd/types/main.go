@@ -38,6 +38,7 @@ type carried struct {
 	Import    tables.Import       `json:"import"`
 	Arranging web.Arranging       `json:"arranging"`
 	Racks     studies.RackPlans   `json:"rackPlans"`
+	Ramps     studies.RampPlaces  `json:"rampPlaces"`
 }
 
 func main() {

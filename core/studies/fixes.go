@@ -13,6 +13,7 @@ import (
 	"zygonos/core/plan"
 	"zygonos/core/quantity"
 	"zygonos/core/rack"
+	"zygonos/core/ramp"
 	"zygonos/core/review"
 	"zygonos/core/rig"
 	"zygonos/core/said"
@@ -40,6 +41,8 @@ func candidates(p *plan.Plan, q review.Request, f *finding.Finding) []finding.Va
 		found = acrossDeck(r)
 	case f.Code == rack.CodeBar || f.Code == rack.CodeSag:
 		found = strongerBars(r, f.Subject)
+	case f.Code == ramp.CodeAngle, f.Code == ramp.CodeTip, f.Code == ramp.CodeClear, f.Code == ramp.CodeWinch, f.Code == ramp.CodeHold:
+		found = ontoRamp(r, f)
 	case f.Code == balance.CodeOffDeck:
 		found = ontoDeck(r, f.Subject)
 	case isLink && f.Figure != nil && f.Limit != nil:

@@ -10,6 +10,7 @@ import type {
   Plan,
   ProblemDocument,
   RackPlans,
+  RampPlaces,
   Reference,
   Report,
   Revision,
@@ -116,6 +117,7 @@ export const api = {
   candidates: (asked: Asked, csv: string) => json<Import>('POST', '/candidates', { ...asked, csv }),
   comparisonTable: async (asked: Asked) =>
     (await call('POST', '/comparison.csv', JSON.stringify(asked), asJSON)).blob(),
+  rampPlaces: (asked: Asked) => json<RampPlaces>('POST', '/ramp-places', asked),
   racks: (asked: Asked) => json<RackPlans>('POST', '/racks', asked),
   /** A drawing to scale: of the rack with that path, or the rig's view of that name. */
   drawing: async (asked: Asked, key: string, form: 'svg' | 'dxf') =>

@@ -46,6 +46,7 @@ export const stageWords: Record<string, string> = {
   trailer: 'Trailer',
   balance: 'Balance',
   racks: 'Racks',
+  ramps: 'Ramps',
 }
 
 export const wantWords: Record<string, string> = {
@@ -128,3 +129,26 @@ export const roadWords: Record<string, string> = {
 /** A table of words as the options of a choice. */
 export const choices = (words: Record<string, string>) =>
   Object.entries(words).map(([value, name]) => ({ value, name }))
+
+export const driveWords: Record<string, string> = {
+  all: 'driven, all wheels',
+  rear: 'driven, rear wheels',
+  front: 'driven, front wheels',
+  winch: 'pulled by a winch',
+}
+export const rampKindWords: Record<string, string> = {
+  pair: 'A pair',
+  full: 'Full width',
+  gate: 'The tailgate',
+}
+export const heldWords: Record<string, string> = {
+  pins: 'Pins',
+  chains: 'Chains or straps',
+  lip: 'Its lip alone',
+}
+export const wheelWords: Record<string, string> = {
+  hard: 'rolls on hard ground',
+  flat: 'a flat tyre',
+  soft: 'sinks in soft ground',
+  locked: 'wheels do not turn',
+}

@@ -26,6 +26,7 @@ export interface Carried {
   import: Import;
   arranging: Arranging;
   rackPlans: RackPlans;
+  rampPlaces: RampPlaces;
 }
 export interface Plan {
   format: string;
@@ -150,6 +151,10 @@ export interface Rolling {
   wheelbase?: LengthEstimate;
   track?: LengthEstimate;
   clearance?: LengthEstimate;
+  wheel?: number;
+  frontWheel?: number;
+  tyre?: number;
+  nose?: number;
 }
 export interface Hull {
   from?: LengthEstimate;
@@ -343,6 +348,7 @@ export interface Part {
   undo?: string;
   rack?: Rack;
   cradle?: Cradle;
+  ramp?: Ramp;
 }
 export interface Slot {
   order: number;
@@ -396,6 +402,20 @@ export interface Bunks {
   to: number;
   apart: number;
 }
+export interface Ramp {
+  kind?: string;
+  length: number;
+  width?: number;
+  rating?: number;
+  counts?: string;
+  per?: string;
+  profile?: Profile;
+  sides?: number;
+  middle?: boolean;
+  gap?: number;
+  held?: string;
+  lip?: number;
+}
 export interface Want {
   order: number;
   what: string;
@@ -442,6 +462,7 @@ export interface Layout {
   readings?: {
     [k: string]: LoadReading;
   };
+  loading?: Loading;
 }
 export interface Placement {
   on: string;
@@ -470,6 +491,42 @@ export interface Stood {
     [k: string]: Placement;
   };
 }
+export interface Loading {
+  machine: string;
+  ramp?: string;
+  fall?: number;
+  kerb?: number;
+  raised?: number;
+  unhitched?: boolean;
+  driver?: MassEstimate;
+  drive?: string;
+  props?: Props;
+  winch?: Winch;
+}
+export interface Props {
+  back: number;
+  gap: number;
+}
+export interface Winch {
+  pull?: number;
+  back: number;
+  up: number;
+  drum?: number;
+  line?: number;
+  layer?: number;
+  block?: boolean;
+  wheels?: string;
+  ratio?: number;
+  crank?: number;
+  amps?: number;
+  idle?: number;
+  speed?: number;
+  battery?: number;
+  lineMax?: number;
+  hookMax?: number;
+  tieMax?: number;
+  post?: Profile;
+}
 export interface Report {
   scope: Scope;
   headline: Headline;
@@ -494,6 +551,7 @@ export interface Report {
   sway?: Chart;
   swing?: Swing;
   racks: Built[];
+  drive?: DriveOn;
   schools?: Support[];
 }
 export interface Scope {
@@ -802,6 +860,34 @@ export interface Cut {
   holes: number;
   cost?: Measure;
 }
+export interface DriveOn {
+  view: View;
+  machine: Shape[];
+  steps: DriveStep[];
+  worst: number;
+  why: Sentence;
+  ball: Curve;
+  clear: Curve;
+  line?: Curve;
+  on: CardLine[];
+  off: CardLine[];
+}
+export interface DriveStep {
+  x: number;
+  z: number;
+  pitch: number;
+}
+export interface Curve {
+  kind: string;
+  values: number[];
+  limit?: number;
+  above: boolean;
+  worst: number;
+}
+export interface CardLine {
+  says: Sentence;
+  care?: boolean;
+}
 export interface Support {
   id: string;
   name: string;
@@ -925,6 +1011,7 @@ export interface Rolls {
   wheelbase: number;
   track: number;
   clearance: number;
+  wheel: number;
 }
 export interface Bearing {
   from: number;
@@ -1254,5 +1341,17 @@ export interface RackPlan {
   outcome: string;
   says: Sentence;
   home: string[];
+  figures: Traded[];
+}
+export interface RampPlaces {
+  options: RampPlace[];
+  says: Sentence;
+}
+export interface RampPlace {
+  name: Sentence;
+  patch: Op[];
+  kind: string;
+  outcome: string;
+  says: Sentence;
   figures: Traded[];
 }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 // The stages of the work, each with its worst outcome.
 import {
+  ArrowTrendingUpIcon,
   Bars4Icon,
   HomeModernIcon,
   ScaleIcon,
@@ -20,6 +21,7 @@ const icons = {
   trailer: WrenchScrewdriverIcon,
   balance: ScaleIcon,
   racks: Bars4Icon,
+  ramps: ArrowTrendingUpIcon,
 } as const
 const states = computed(() => new Map((workspace.report?.stages ?? []).map((s) => [s.id, s.outcome])))
 </script>

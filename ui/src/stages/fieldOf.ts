@@ -5,6 +5,8 @@ export function stageOfPath(path: string): string {
     return /\/(deal|papers)/.test(path) ? 'trailer/money' : 'trailer/details'
   }
   if (/^\/parts\/[^/]+\/(rack|slots|cradle)/.test(path)) return 'racks'
+  if (/^\/parts\/[^/]+\/ramp/.test(path) || path.includes('/loading') || path.includes('/rolling/'))
+    return 'ramps'
   if (path.startsWith('/parts/')) return path.endsWith('/undo') ? 'trailer/details' : 'balance'
   if (path.startsWith('/towVehicles/')) return 'vehicle'
   if (path.startsWith('/wants/')) return 'job'

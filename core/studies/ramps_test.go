@@ -1,0 +1,89 @@
+package studies_test
+
+import (
+	"strings"
+	"testing"
+
+	"zygonos/core/finding"
+	"zygonos/core/plan"
+	"zygonos/core/ramp"
+	"zygonos/core/review"
+	"zygonos/core/rig"
+	"zygonos/core/studies"
+	"zygonos/demo"
+)
+
+func hut(t testing.TB) *plan.Plan {
+	t.Helper()
+	data, err := demo.Files.ReadFile("skarrow-hut.zygonos.json")
+	if err != nil {
+		t.Fatal(err)
+	}
+	p, err := plan.Read(data)
+	if err != nil {
+		t.Fatal(err)
+	}
+	return p
+}
+
+// Every place that is offered applies; upright the ramps stand at the tail, so the ball
+// bears least there; what they weigh is the same everywhere.
+func TestPlaceRamps(t *testing.T) {
+	p := hut(t)
+	q := review.Request{Outing: "two-seater-day"}
+	a := studies.PlaceRamps(p, q)
+	if len(a.Options) < 3 {
+		t.Fatalf("%d places: %s", len(a.Options), a.Says.Text(p.Locale()))
+	}
+	ball := map[string]float64{}
+	for _, o := range a.Options {
+		next, err := plan.Apply(p, o.Patch)
+		if err != nil {
+			t.Fatal(err)
+		}
+		r := rig.Resolve(next, "grey-flatbed", "two-seater-day")
+		ball[o.Kind] = r.Bears.Ball.Nominal
+		if got, want := r.Total().Nominal, rig.Resolve(p, "grey-flatbed", "two-seater-day").Total().Nominal; got != want {
+			t.Errorf("%s: the rig weighs %v, not %v", o.Kind, got, want)
+		}
+		// 32 kg with its middle at x: 32·(2.85 − x)/2.85 on the ball, beside the rest.
+		for _, it := range r.Items {
+			if it.ID == "ramps" && o.Figures[0].Then.Value != ball[o.Kind] {
+				t.Errorf("%s: told %v, is %v", o.Kind, o.Figures[0].Then.Value, ball[o.Kind])
+			}
+		}
+	}
+	if !(ball["upright"] < ball["under"] && ball["upright"] < ball["deck"]) {
+		t.Errorf("%v", ball)
+	}
+	if b, ok := ball["drawbar"]; ok {
+		t.Errorf("1.5 m of ramp on a drawbar of 1.25 m: %v", b)
+	}
+	if a := studies.PlaceRamps(p, review.Request{Outing: "gravel-day"}); len(a.Options) != 0 || !strings.Contains(a.Says.Text(p.Locale()), "Not known yet") {
+		t.Error(a.Says.Text(p.Locale()))
+	}
+}
+
+// Steep ramps are offered longer ones, a bare lip its pins; what is offered holds.
+func TestOntoRamp(t *testing.T) {
+	p := hut(t)
+	rep := studies.Settled(p, review.Request{Outing: "two-seater-day"})
+	fixed := map[string]string{}
+	for _, f := range rep.Findings {
+		for _, x := range f.Fixes {
+			fixed[f.Code] += x.Name.Text(p.Locale()) + "; "
+			if x.Outcome == finding.Fails {
+				t.Errorf("%s: %s fails", f.Code, x.Name.Text(p.Locale()))
+			}
+		}
+	}
+	// 0.56 m at 18° takes 1.812 m, in steps of 50 mm 1.85.
+	for code, want := range map[string]string{ramp.CodeAngle: "ramps of 1850 mm", ramp.CodeHold: "pins"} {
+		if !strings.Contains(fixed[code], want) {
+			t.Errorf("%s: %q", code, fixed[code])
+		}
+	}
+	if rep.Drive == nil || len(rep.Drive.Steps) == 0 || len(rep.Drive.On) == 0 {
+		t.Error("no drive in the report")
+	}
+}

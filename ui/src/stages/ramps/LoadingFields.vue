@@ -1,0 +1,154 @@
+<script setup lang="ts">
+// Who gets on, over which ramps, on what ground, hitched or not, with props or not.
+import { PlusIcon, TrashIcon } from '@heroicons/vue/20/solid'
+import { computed } from 'vue'
+import ChoiceField from '@/fields/ChoiceField.vue'
+import EstimateField from '@/fields/EstimateField.vue'
+import PlanQuantity from '@/fields/PlanQuantity.vue'
+import SwitchField from '@/fields/SwitchField.vue'
+import RollingFields from '@/stages/job/RollingFields.vue'
+import { newId } from '@/stores/patch'
+import { useReference } from '@/stores/reference'
+import { useWorkspace } from '@/stores/workspace'
+import { choices, driveWords, useWords } from '@/words'
+
+const workspace = useWorkspace()
+const reference = useReference()
+const { term, print } = useWords()
+const base = computed(() => `/outings/${workspace.outing}/layouts/${workspace.trailer}`)
+const path = (field: string) => `${base.value}/loading/${field}`
+const layout = computed(() => workspace.plan?.outings[workspace.outing]?.layouts[workspace.trailer])
+const loading = computed(() => layout.value?.loading)
+const set = (field: string, value: unknown, label: string) => workspace.setAt(path(field), value, label)
+
+const machines = computed(() =>
+  Object.keys(layout.value?.placements ?? {})
+    .map((id) => ({ id, load: workspace.plan?.loads[id] }))
+    .filter(
+      ({ load }) => load && (load.rolling || reference.data?.loads.find((k) => k.id === load.kind)?.rolls),
+    )
+    .map(({ id, load }) => ({ value: id, name: load!.name || 'A machine' })),
+)
+const ramps = computed(() =>
+  Object.entries(workspace.plan?.parts ?? {})
+    .filter(([, p]) => p.ramp || /^ramp/.test(p.kind ?? '') || /ramp/i.test(p.name))
+    .map(([id, p]) => ({ value: id, name: p.name || 'Ramps' })),
+)
+function begin() {
+  const ramp = ramps.value[0]?.value
+  workspace.setAt(
+    `${base.value}/loading`,
+    { machine: machines.value[0]?.value ?? '', ...(ramp ? { ramp } : {}) },
+    'tell how it gets on',
+  )
+}
+function addRamps() {
+  const id = newId('ramps')
+  const mass = { value: 30, how: 'typical' }
+  const length = { value: 0.18, how: 'guessed' }
+  const part = {
+    order: 150,
+    name: 'Ramps',
+    kind: 'ramps',
+    mass,
+    size: { length },
+    centre: {},
+    ramp: { length: 1.8 },
+  }
+  workspace.edit(
+    [
+      { op: 'add', path: `/parts/${id}`, value: part },
+      { op: 'add', path: path('ramp'), value: id },
+    ],
+    'add ramps',
+  )
+}
+const machine = computed(() => workspace.plan?.loads[loading.value?.machine ?? ''])
+const own = (field: string) => `/loads/${loading.value?.machine}/rolling/${field}`
+const usualWheel = computed(() => {
+  const rolls = reference.data?.loads.find((k) => k.id === machine.value?.kind)?.rolls
+  return rolls ? `typical ${print('length', rolls.wheel)}` : undefined
+})
+const tail = computed(() => workspace.plan?.trailers[workspace.trailer]?.deckLength?.value ?? 2.4)
+</script>
+
+<template>
+  <div class="plate shrink-0 p-3" data-loading>
+    <div class="flex flex-wrap items-center gap-2">
+      <h2 class="mr-auto text-lg font-bold">How it gets on</h2>
+      <button v-if="!loading" class="act-main" :disabled="!machines.length" @click="begin">
+        A machine gets on
+      </button>
+      <button
+        v-else
+        class="act size-11"
+        aria-label="No machine gets on"
+        @click="workspace.setAt(`${base}/loading`, undefined, 'no machine gets on')"
+      >
+        <TrashIcon class="size-5" />
+      </button>
+    </div>
+    <p v-if="!loading" class="text-soft text-sm">
+      {{
+        machines.length
+          ? 'Ramp’s angle, what touches, what tips, what the winch pulls, in one drive.'
+          : 'No load of this outing rolls. Tell of one at Job, and put it on the deck at Balance.'
+      }}
+    </p>
+    <div v-else class="mt-2 grid gap-2 sm:grid-cols-2 lg:grid-cols-4">
+      <ChoiceField
+        label="Machine"
+        :value="loading.machine"
+        :options="machines"
+        @chosen="set('machine', $event, 'machine')"
+      />
+      <div class="flex items-end gap-1.5">
+        <ChoiceField
+          class="flex-1"
+          label="Ramps"
+          :value="loading.ramp"
+          none="none yet"
+          :options="ramps"
+          @chosen="set('ramp', $event, 'ramps')"
+        />
+        <button class="act size-11" aria-label="Add ramps" @click="addRamps">
+          <PlusIcon class="size-5" />
+        </button>
+      </div>
+      <ChoiceField
+        label="It is"
+        :value="loading.drive || 'all'"
+        :options="choices(driveWords)"
+        @chosen="set('drive', $event === 'all' ? undefined : $event, 'drive')"
+      />
+      <EstimateField v-if="loading.drive !== 'winch'" :path="path('driver')" label="Driver" kind="mass" />
+      <PlanQuantity :path="path('fall')" label="Ground falls away by" kind="angle" hint="0°" />
+      <PlanQuantity :path="path('kerb')" label="Foot lies lower by" kind="length" hint="a kerb" />
+      <PlanQuantity :path="path('raised')" :label="`${term('Coupling')} raised by`" kind="length" />
+      <SwitchField
+        label="Unhitched"
+        :value="loading.unhitched"
+        @set="set('unhitched', $event || undefined, 'unhitched')"
+      />
+      <SwitchField
+        label="Rear props down"
+        :value="!!loading.props"
+        @set="set('props', $event ? { back: tail - 0.1, gap: 0.02 } : undefined, 'props')"
+      />
+      <template v-if="loading.props">
+        <PlanQuantity :path="path('props/back')" label="Props behind headboard" kind="length" />
+        <PlanQuantity :path="path('props/gap')" label="Air under them" kind="length" />
+      </template>
+    </div>
+    <template v-if="loading && machine">
+      <h3 class="mt-3 mb-1 font-bold">{{ machine.name || 'The machine' }}</h3>
+      <RollingFields :id="loading.machine" :load="machine" />
+      <div class="mt-2 grid gap-2 sm:grid-cols-2 lg:grid-cols-4">
+        <PlanQuantity :path="own('wheel')" label="Wheels’ diameter" kind="length" :hint="usualWheel" />
+        <PlanQuantity :path="own('frontWheel')" label="Front ones, if smaller" kind="length" />
+        <PlanQuantity :path="own('tyre')" label="Tyres’ width" kind="length" />
+        <PlanQuantity :path="own('nose')" label="Under its nose" kind="length" />
+      </div>
+    </template>
+  </div>
+</template>
