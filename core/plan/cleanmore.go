@@ -154,6 +154,7 @@ func (c *cleaner) candidate(path string, t *Trailer, p *Plan) {
 		c.drawbar(path+"/drawbar", t.Drawbar)
 	}
 	number(c, path+"/turnTo", "angle to turn to", &t.TurnTo, quantity.KindAngle, 0, 1.9, true)
+	number(c, path+"/pivot", "pivot of the bed", &t.Pivot, quantity.KindLength, 0, maxLength, true)
 	number(c, path+"/wheelRoom", "room over the wheel", &t.WheelRoom, quantity.KindLength, 0, 2, false)
 	number(c, path+"/tyreSpeed", "{tyre} speed", &t.TyreSpeed, quantity.KindSpeed, 0, 100, true)
 	number(c, path+"/tyrePressure", "{tyre} pressure", &t.TyrePressure, quantity.KindPressure, 0, 2e6, true)

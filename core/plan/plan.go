@@ -260,6 +260,7 @@ type Trailer struct {
 	Papers         Papers             `json:"papers,omitempty"`
 	Deal           *Deal              `json:"deal,omitempty"`
 	Fitted         map[string]PartOn  `json:"fitted,omitempty"` // parts that are always on
+	Pivot          *length            `json:"pivot,omitempty"`  // of a bed that tilts, behind the ball
 }
 
 // Brakes says what brakes a trailer has; empty is not known.

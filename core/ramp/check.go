@@ -28,6 +28,7 @@ const (
 	CodeHold     = "ramp.hold"
 	CodeWidth    = "ramp.width"
 	CodeLift     = "ramp.lift"
+	CodeBed      = "ramp.bed"
 	CodePerson   = "ramp.person"
 	CodeWinch    = "ramp.winch"
 	CodeLine     = "ramp.line"
@@ -110,7 +111,11 @@ func Check(r *rig.Rig) []finding.Finding {
 			out = append(out, f)
 		}
 	}
-	out = append(out, s.hold(steps))
+	if s.Tilts {
+		out = append(out, s.bed(steps))
+	} else {
+		out = append(out, s.hold(steps))
+	}
 	return append(out, s.winch(steps)...)
 }
 
@@ -345,12 +350,27 @@ func (s *Setup) onMiddle(st *Step, l float64) float64 {
 	return math.Abs(res.Moment)
 }
 
+// bed is where a tilted bed comes down, and that it must be held.
+func (s *Setup) bed(steps []Step) finding.Finding {
+	f := s.base(CodeBed, "Tilting bed")
+	f.Source = norms.Practice("it drops when nothing is left on its tail")
+	at, ok := s.Drops(steps)
+	if !ok {
+		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+		f.Says = said.Say("The bed does not come down by itself before the machine is home: draw it down, then latch it.")
+		return f
+	}
+	f.Figure = finding.Exactly(quantity.KindLength, at)
+	f.Says = said.Say("The bed drops level with the front wheels % from the {headboard}. A damper or a slow hand; latch and pin it before you move.", said.Length(at))
+	return f
+}
+
 // rating holds a bought ramp's number against the machine, as what it counts says.
 // Where that is not told all readings are tried.
 func (s *Setup) rating() (finding.Finding, bool) {
 	ramp, path := s.Ramp, "/parts/"+s.RampID+"/ramp"
 	if ramp.Rating == nil {
-		if ramp.Profile != nil {
+		if s.Tilts || ramp.Profile != nil {
 			return finding.Finding{}, false
 		}
 		f := s.base(CodeRating, "Ramp's rating")

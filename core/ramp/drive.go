@@ -31,10 +31,14 @@ func (s *Setup) Drive(n int) []Step {
 
 // At judges the machine with its rear wheels at u.
 func (s *Setup) At(u, guess float64) Step {
-	b := s.riding()
-	q := b.Stand(s.Path, u, guess)
+	b, path := s.riding(), s.Path
+	q := b.Stand(path, u, guess)
+	if s.Tilts && (u >= s.Home-1e-9 || s.dropped(b.Forces(q, s.All, s.Way, s.Hook(q), s.Winch))) { // drawn down at home
+		path = s.Level
+		q = b.Stand(path, u, guess)
+	}
 	st := Step{U: u, Pose: q}
-	st.Clearance, st.Touches = b.Clearance(s.Path, q)
+	st.Clearance, st.Touches = b.Clearance(path, q)
 	w, ok := b.Forces(q, s.All, s.Way, s.Hook(q), s.Winch)
 	if !ok {
 		w, _ = b.Forces(q, s.All, AllWheels, Point{}, Point{})
@@ -45,6 +49,11 @@ func (s *Setup) At(u, guess float64) Step {
 		held = s.Rig.BallHeight()
 	}
 	front, rear := Carry(w.Front, s.Foot, s.Top), Carry(w.Rear, s.Foot, s.Top)
+	if s.Tilts {
+		if front, rear = w.Front, w.Rear; &path[0] == &s.Path[0] {
+			front, rear = s.onBed(w.Front), s.onBed(w.Rear)
+		}
+	}
 	pushes := []Push{front, rear}
 	if w.Line != 0 {
 		hook := s.Hook(q)
@@ -57,6 +66,41 @@ func (s *Setup) At(u, guess float64) Step {
 	st.Prop = s.prop(st.Ball-s.Bare, front.Down+rear.Down)
 	st.Bending = s.bending(w)
 	return st
+}
+
+// onBed is what a push on a tilted bed comes to at its pivot: all of it on the lever from
+// the tail, beyond the pivot more than itself.
+func (s *Setup) onBed(f Push) Push {
+	if f.At.U <= s.Foot.U {
+		return Push{At: s.Top}
+	}
+	return Push{At: s.Top, Down: f.Down * (f.At.U - s.Foot.U) / (s.Top.U - s.Foot.U), Ahead: f.Ahead}
+}
+
+// dropped reports whether a tilted bed has come down level: nothing is left on its tail.
+func (s *Setup) dropped(w Wheels, ok bool) bool {
+	if !ok {
+		return false
+	}
+	left := 0.0
+	for _, f := range []Push{w.Front, w.Rear} {
+		if f.At.U > s.Foot.U {
+			left += f.Down - s.onBed(f).Down
+		}
+	}
+	return left < 0
+}
+
+// Drops is how far the front wheels have come from the headboard when a tilted bed comes
+// down, m; ok false where it does not on the way.
+func (s *Setup) Drops(steps []Step) (m float64, ok bool) {
+	front, _ := s.Rig.Deck()
+	for i := range steps[:len(steps)-1] {
+		if q := &steps[i].Pose; s.Tilts && q.Pitch < s.Angle/2 && q.Rear.At.U > s.Foot.U && q.Front.At.Z < s.Top.Z+0.01 && q.Front.At.U > s.Top.U {
+			return -front - q.Front.At.U, true
+		}
+	}
+	return 0, false
 }
 
 // riding is the body with its driver on it.
@@ -174,6 +218,9 @@ func WorstOf(steps []Step) (w Worst) {
 // Shortest is the shortest ramp under which the belly clears by at least least, m: the
 // drive is tried over lengths, halved between; 0 where 6 m do not help.
 func (s *Setup) Shortest(least float64) float64 {
+	if s.Tilts {
+		return 0
+	}
 	clears := func(l float64) bool {
 		t := *s
 		own := *s.Ramp

@@ -335,6 +335,47 @@ func TestDriveOf(t *testing.T) {
 	}
 }
 
+// A bed 0.5 m up that pivots 2.4 m behind the ball, tail at 3.5: sin θ = 0.5/1.1, 27.04°. On
+// it the machine's weight stands on the lever from the tail; it drops as its centre
+// passes the pivot, and ends as Balance says: ramps stowed, none laid out.
+func TestTilt(t *testing.T) {
+	r := resolved(t, "/trailers/t/pivot", `2.4`, "/outings/o/layouts/t/loading/ramp", `"gone"`, sample.Crate+"/at/back", `0`)
+	s, missing, _ := ramp.Prepare(r)
+	if s == nil {
+		t.Fatalf("%v", missing)
+	}
+	near(t, "angle", s.Angle, math.Asin(0.5/1.1), 1e-9)
+	steps := s.Drive(400)
+	near(t, "ball at home", steps[399].Ball, r.Bears.Ball.Nominal, 0.01)
+	dropped := 0
+	for i := 1; i < len(steps); i++ {
+		if steps[i-1].Pose.Pitch > 0.4 && steps[i].Pose.Pitch < 0.01 {
+			dropped = i
+		}
+		// The centre, along the bed from the pivot, just before it drops.
+		if dropped == i {
+			g := s.Body.Place(steps[i-1].Pose, s.Body.CentreAhead, s.Body.CentreUp)
+			near(t, "centre over the pivot", g.U, -2.4, 0.02)
+		}
+	}
+	if dropped == 0 {
+		t.Error("the bed never drops")
+	}
+	f := sample.Find(t, ramp.Check(r), ramp.CodeBed)
+	if f.Outcome != finding.Holds || !strings.Contains(f.Says.Text(r.Plan.Locale()), "drops level") {
+		t.Errorf("%s %q", f.Outcome, f.Says.Text(r.Plan.Locale()))
+	}
+	// Standing 0.3 m farther back its centre does not pass the pivot while it leans back.
+	r = resolved(t, "/trailers/t/pivot", `2.4`, "/outings/o/layouts/t/loading/ramp", `"gone"`)
+	if f := sample.Find(t, ramp.Check(r), ramp.CodeBed); f.Outcome != finding.Tight || !strings.Contains(f.Says.Text(r.Plan.Locale()), "draw it down") {
+		t.Errorf("%s %q", f.Outcome, f.Says.Text(r.Plan.Locale()))
+	}
+	short := sample.Find(t, ramp.Check(resolved(t, "/trailers/t/pivot", `3.2`, "/outings/o/layouts/t/loading/ramp", `"gone"`)), ramp.CodeSetup)
+	if short.Outcome != finding.Fails {
+		t.Errorf("%s", short.Says.Text(r.Plan.Locale()))
+	}
+}
+
 func BenchmarkDrive(b *testing.B) {
 	s, _, _ := ramp.Prepare(rig.Resolve(onRamps(b), "t", "o"))
 	for b.Loop() {

@@ -49,6 +49,8 @@ type Setup struct {
 	Way       Way
 	Winch     Point
 	Rough     []finding.Need // taken from its kind
+	Tilts     bool           // the bed itself is the ramp, Top its pivot
+	Level     Path           // of a bed that tilts, once it has dropped level
 }
 
 // pathLeft and pathRight are how far the path reaches beyond foot and headboard, m.
@@ -84,7 +86,9 @@ func Prepare(r *rig.Rig) (s *Setup, missing []finding.Need, fails said.Sentence)
 		}
 	}
 	part, ok := r.Plan.Parts[l.Ramp]
-	if !ok || part.Ramp == nil || part.Ramp.Length <= 0 {
+	if pivot := r.Trailer.Pivot; pivot != nil && l.Ramp == "" {
+		s.Ramp, s.Tilts = &plan.Ramp{Kind: plan.RampFull, Held: plan.HeldPins}, true
+	} else if !ok || part.Ramp == nil || part.Ramp.Length <= 0 {
 		need(r.LayoutPath("/loading/ramp"), "the ramps", "Choose them, and tape their length.")
 	} else {
 		s.Ramp, s.RampID = part.Ramp, l.Ramp
@@ -186,6 +190,9 @@ func (s *Setup) lay() said.Sentence {
 	front, tail := r.Deck()
 	deck := func(x float64) float64 { return r.DeckHeight() - float64(l.Raised)*(x-s.Axle)/s.Axle }
 	top, head := Point{-tail, deck(tail)}, Point{-front, deck(front)}
+	if s.Tilts {
+		return s.tilt()
+	}
 	length, fall := float64(s.Ramp.Length), math.Tan(l.Fall)
 	h := top.Z + float64(l.Kerb) // of the tail over the ground under it
 	// (top.U − u)² + (h + fall·(top.U − u))² = length²
@@ -203,14 +210,39 @@ func (s *Setup) lay() said.Sentence {
 	ground := Point{foot.U - pathBeyond, foot.Z - fall*pathBeyond}
 	slope := (head.Z - top.Z) / (head.U - top.U)
 	s.Path = Path{ground, foot, top, head, {head.U + pathBeyond, head.Z + slope*pathBeyond}}
+	s.ends(deck)
+	return nil
+}
+
+// ends are where the drive begins and ends, and where the line goes.
+func (s *Setup) ends(deck func(float64) float64) {
+	front, _ := s.Rig.Deck()
 	s.Home = -s.Item.Front - s.Body.Before - s.Body.Base
-	s.Start = foot.U - s.Body.Base - s.Body.FrontR - 0.1
-	if w := l.Winch; w != nil {
+	s.Start = s.Foot.U - s.Body.Base - s.Body.FrontR - 0.1
+	s.Winch = Point{-front, deck(front) + 0.3}
+	if w := s.Loading.Winch; w != nil {
 		x := front + float64(w.Back)
 		s.Winch = Point{-x, deck(x) + float64(w.Up)}
-	} else {
-		s.Winch = Point{-front, head.Z + 0.3}
 	}
+}
+
+// tilt turns the bed about its pivot until the tail is on the ground, sin θ = h/(x_t − x_p).
+func (s *Setup) tilt() said.Sentence {
+	front, tail := s.Rig.Deck()
+	pivot, h := float64(*s.Rig.Trailer.Pivot), s.Rig.DeckHeight()
+	if pivot <= front || tail-pivot <= h {
+		return said.Say("A bed that pivots % from the {coupling} does not reach the ground with its tail. Tape the pivot.", said.Length(pivot))
+	}
+	s.Angle = math.Asin(h / (tail - pivot))
+	s.Ramp.Length = length(tail - pivot)
+	cos, sin := math.Cos(s.Angle), math.Sin(s.Angle)
+	on := func(x float64) Point { return Point{-pivot + (pivot-x)*cos, h + (pivot-x)*sin} }
+	s.Foot, s.Top = on(tail), Point{-pivot, h}
+	ground := func(u float64) Point { return Point{u, s.Foot.Z - math.Tan(s.Loading.Fall)*(s.Foot.U-u)} }
+	s.Path = Path{ground(s.Foot.U - pathBeyond), s.Foot, on(front - pathBeyond)}
+	s.Level = Path{{-tail, h}, {-front, h}, {-front + pathBeyond, h}}
+	s.Level = append(Path{{-tail - pathBeyond, h}}, s.Level...)
+	s.ends(func(float64) float64 { return h })
 	return nil
 }
 

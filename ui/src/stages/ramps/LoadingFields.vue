@@ -125,6 +125,12 @@ const tail = computed(() => workspace.plan?.trailers[workspace.trailer]?.deckLen
       <PlanQuantity :path="path('fall')" label="Ground falls away by" kind="angle" hint="0°" />
       <PlanQuantity :path="path('kerb')" label="Foot lies lower by" kind="length" hint="a kerb" />
       <PlanQuantity :path="path('raised')" :label="`${term('Coupling')} raised by`" kind="length" />
+      <PlanQuantity
+        v-if="!loading.ramp"
+        :path="`/trailers/${workspace.trailer}/pivot`"
+        label="The bed tilts; pivot behind ball"
+        kind="length"
+      />
       <SwitchField
         label="Unhitched"
         :value="loading.unhitched"
