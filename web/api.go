@@ -48,6 +48,7 @@ func (s *server) routes(api fiber.Router) {
 	api.Post("/scales", scales)
 	api.Post("/arrange", arrange)
 	api.Post("/racks", racks)
+	api.Post("/ties", ties)
 	api.Post("/ramp-places", rampPlaces)
 	api.Post("/cutlist.csv", cutList)
 	api.Post("/drawing.svg", drawing)
@@ -80,6 +81,7 @@ type Reference struct {
 	Stocks      []catalogue.Stock                   `json:"stocks"`
 	Commons     []catalogue.Common                  `json:"commons"`
 	Bolts       []norms.Bolt                        `json:"bolts"`
+	TieSchools  []norms.TieSchool                   `json:"tieSchools"`
 }
 
 func reference(c fiber.Ctx) error {
@@ -87,7 +89,7 @@ func reference(c fiber.Ctx) error {
 	return c.JSON(Reference{norms.RuleSets, norms.Schools, catalogue.Trailers, norms.BallSizes, catalogue.Loads, plan.DefaultDoubts, said.Terms,
 		catalogue.Groups, catalogue.Materials, catalogue.Fluids, catalogue.Solids, catalogue.Fittings, catalogue.AnchorKinds,
 		catalogue.MustBuys, catalogue.Inspections, norms.Plugs, norms.Roads, norms.HitchClasses,
-		catalogue.Stocks, catalogue.Commons, norms.Bolts})
+		catalogue.Stocks, catalogue.Commons, norms.Bolts, norms.TieSchools})
 }
 
 // Listed is a plan as the list shows it.
@@ -438,6 +440,14 @@ func racks(c fiber.Ctx) error {
 		return err
 	}
 	return c.JSON(studies.PlanRacks(a.Plan, a.Request))
+}
+
+func ties(c fiber.Ctx) error {
+	a, err := asking(c)
+	if err != nil {
+		return err
+	}
+	return c.JSON(studies.PlanTies(a.Plan, a.Request))
 }
 
 func rampPlaces(c fiber.Ctx) error {

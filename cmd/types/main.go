@@ -39,6 +39,7 @@ type carried struct {
 	Arranging web.Arranging       `json:"arranging"`
 	Racks     studies.RackPlans   `json:"rackPlans"`
 	Ramps     studies.RampPlaces  `json:"rampPlaces"`
+	Ties      studies.TiePlan     `json:"tiePlan"`
 }
 
 func main() {

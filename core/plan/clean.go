@@ -53,6 +53,9 @@ func Clean(p *Plan) []Problem {
 	p.Parts = entries(c, p.Parts, "/parts", c.part)
 	p.Trailers = entries(c, p.Trailers, "/trailers", func(path string, t *Trailer) { c.trailer(path, t, p) })
 	p.Outings = entries(c, p.Outings, "/outings", func(path string, o *Outing) { c.outing(path, o, p) })
+	if p.Straps != nil {
+		p.Straps = entries(c, p.Straps, "/straps", c.strap)
+	}
 	if p.Wants != nil {
 		p.Wants = entries(c, p.Wants, "/wants", func(path string, w *Want) { c.want(path, w, p) })
 		maps.DeleteFunc(p.Wants, func(_ string, w Want) bool { return w.What == "" })
@@ -377,6 +380,9 @@ func (c *cleaner) outing(path string, o *Outing, p *Plan) {
 
 func (c *cleaner) layout(path string, l *Layout, p *Plan) {
 	number(c, path+"/axleAt", "axle setting", &l.AxleAt, quantity.KindLength, 0, maxLength, true)
+	if l.Lashings != nil {
+		c.lashings(path+"/lashings", l, p)
+	}
 	if l.Loading != nil {
 		c.loading(path+"/loading", l.Loading, p)
 	}
@@ -384,6 +390,10 @@ func (c *cleaner) layout(path string, l *Layout, p *Plan) {
 	l.Placements = entries(c, l.Placements, path+"/placements", func(path string, pl *Placement) {
 		c.spot(path+"/at", &pl.At)
 		c.turn(path+"/turn", &pl.Turn)
+		if !(pl.Grip >= 0 && pl.Grip <= 1.2) {
+			c.say(path+"/grip", "Friction lies between 0 and 1.2.")
+			pl.Grip = 0
+		}
 	})
 	for _, id := range Ordered(l.Placements, func(Placement) int { return 0 }) {
 		pl, at := l.Placements[id], path+"/placements/"+id

@@ -166,6 +166,9 @@ func (c *cleaner) candidate(path string, t *Trailer, p *Plan) {
 		}
 		c.limit(path+"/rating", "anchor's rating", &a.Rating)
 	})
+	if t.TiePoints != nil {
+		t.TiePoints = entries(c, t.TiePoints, path+"/tiePoints", c.tiePoint)
+	}
 	if t.Folded != nil {
 		c.size(path+"/folded", t.Folded)
 	}

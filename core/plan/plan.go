@@ -42,7 +42,9 @@ type Plan struct {
 	TowVehicles map[string]TowVehicle `json:"towVehicles"`
 	Trailers    map[string]Trailer    `json:"trailers"`
 	Parts       map[string]Part       `json:"parts"`
-	Wants       map[string]Want       `json:"wants,omitempty"` // musts and wishes
+	Wants       map[string]Want       `json:"wants,omitempty"`     // musts and wishes
+	Straps      map[string]Strap      `json:"straps,omitempty"`    // what there is to tie down with
+	TieSchool   string                `json:"tieSchool,omitempty"` // key into norms.TieSchools; empty: the region's usual one
 	Outings     map[string]Outing     `json:"outings"`
 }
 
@@ -261,6 +263,8 @@ type Trailer struct {
 	Deal           *Deal              `json:"deal,omitempty"`
 	Fitted         map[string]PartOn  `json:"fitted,omitempty"` // parts that are always on
 	Pivot          *length            `json:"pivot,omitempty"`  // of a bed that tilts, behind the ball
+
+	TiePoints map[string]TiePoint `json:"tiePoints,omitempty"`
 }
 
 // Brakes says what brakes a trailer has; empty is not known.
@@ -379,6 +383,7 @@ type Layout struct {
 	Placements map[string]Placement   `json:"placements"` // by load id
 	Readings   map[string]LoadReading `json:"readings,omitempty"`
 	Loading    *Loading               `json:"loading,omitempty"` // how a machine gets on
+	Lashings   map[string]Lashing     `json:"lashings,omitempty"`
 }
 
 // LoadReading is a reading of the laden rig.
@@ -404,6 +409,7 @@ func (l *Layout) Is(s *Stood) bool {
 	}
 	same := func(a, b Placement) bool {
 		a.Pinned, b.Pinned, a.Optional, b.Optional = false, false, false, false
+		a.Grip, b.Grip, a.Mat, b.Mat = 0, 0, false, false
 		return a == b
 	}
 	axle := l.AxleAt == s.AxleAt || l.AxleAt != nil && s.AxleAt != nil && *l.AxleAt == *s.AxleAt
@@ -444,4 +450,7 @@ type Placement struct {
 	Turn     int     `json:"turn,omitempty"` // degrees clockwise seen from above: 0, 90, 180, 270
 	Pinned   bool    `json:"pinned,omitempty"`
 	Optional bool    `json:"optional,omitempty"`
+
+	Grip float64 `json:"grip,omitempty"` // friction under it; 0: that of its kind on this floor
+	Mat  bool    `json:"mat,omitempty"`  // an anti-slip mat lies under it
 }

@@ -11,6 +11,7 @@ import (
 	"zygonos/core/drawbar"
 	"zygonos/core/finding"
 	"zygonos/core/fit"
+	"zygonos/core/lashing"
 	"zygonos/core/launch"
 	"zygonos/core/plan"
 	"zygonos/core/plausible"
@@ -58,6 +59,7 @@ type Report struct {
 	Swing     *clearance.Swing      `json:"swing,omitempty"`  // settled
 	Racks     []rack.Built          `json:"racks"`
 	Drive     *ramp.DriveOn         `json:"drive,omitempty"`   // settled
+	Tied      []lashing.Tied        `json:"tied,omitempty"`    // settled
 	Schools   []rack.Support        `json:"schools,omitempty"` // of supporting hulls
 }
 
@@ -183,7 +185,7 @@ type OutingState struct {
 }
 
 // Stages lists the stages built so far, in the order of the work.
-var Stages = []string{"job", "vehicle", "trailer", "balance", "racks", ramp.Stage}
+var Stages = []string{"job", "vehicle", "trailer", "balance", "racks", ramp.Stage, lashing.Stage}
 
 // Review cleans the plan, in place, and judges one outing on one trailer.
 func Review(p *plan.Plan, q Request) *Report {
@@ -256,7 +258,7 @@ func verdict(p *plan.Plan, q Request) (*Report, *rig.Rig) {
 	}
 	racks = append(racks, launch.Check(r)...)
 	rep.Findings = make([]finding.Finding, 0, len(bal.Findings)+len(tow.Findings)+len(clear)+len(wants)+3)
-	for _, fs := range [][]finding.Finding{bal.Findings, tow.Findings, clear, stance.Check(r), sway.Check(r), racks, drawbar.Check(r), ramp.Check(r), fit.Findings(r, wants)} {
+	for _, fs := range [][]finding.Finding{bal.Findings, tow.Findings, clear, stance.Check(r), sway.Check(r), racks, drawbar.Check(r), ramp.Check(r), lashing.Check(r), fit.Findings(r, wants)} {
 		rep.Findings = append(rep.Findings, fs...)
 	}
 	rep.Chain, rep.Payload = tow.Chain, tow.Payload
@@ -294,6 +296,9 @@ func draw(rep *Report, r *rig.Rig) {
 		side.Shapes = append(side.Shapes, s)
 		side.Min[1] = math.Min(side.Min[1], s.Points[0][1]-0.12)
 	}
+	straps, above := lashing.Layer(r)
+	side.Shapes = append(side.Shapes, straps...)
+	rep.Views[1].Shapes = append(rep.Views[1].Shapes, above...)
 	zones(rep, r)
 	rep.Schools = rack.Schools(r)
 	rep.Bare, rep.FitOut = towing.Sold(r.Plan, r.Scope.Trailer)
@@ -420,6 +425,14 @@ func next(r *rig.Rig, fs []finding.Finding) []Next {
 		}
 	}
 	return out
+}
+
+// Settle adds findings that are made only at rest, and what hangs on them.
+func (rep *Report) Settle(fs []finding.Finding) {
+	rep.Findings = append(rep.Findings, fs...)
+	finding.Sort(rep.Findings)
+	rep.Stages = stages(rep.Findings)
+	rep.Headline = HeadlineOf(rep.Findings, func(*finding.Finding) bool { return true })
 }
 
 func stages(fs []finding.Finding) []StageState {

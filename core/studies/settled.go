@@ -7,6 +7,7 @@ import (
 	"zygonos/core/clearance"
 	"zygonos/core/finding"
 	"zygonos/core/fit"
+	"zygonos/core/lashing"
 	"zygonos/core/plan"
 	"zygonos/core/ramp"
 	"zygonos/core/review"
@@ -26,8 +27,14 @@ func Settled(p *plan.Plan, q review.Request) *review.Report {
 	rep := review.Review(p, q)
 	at := review.Request{Outing: rep.Scope.Outing, Trailer: rep.Scope.Trailer}
 	rep.Settled = true
+	r := rig.Resolve(p, at.Trailer, at.Outing)
+	if r != nil {
+		var fs []finding.Finding
+		fs, rep.Tied = lashing.Statics(r)
+		rep.Settle(fs)
+	}
 	addFixes(p, at, rep)
-	if r := rig.Resolve(p, at.Trailer, at.Outing); r != nil {
+	if r != nil {
 		rep.Sway, rep.Swing, rep.Drive = sway.ChartOf(r), clearance.SwingOf(r), ramp.DriveOf(r)
 	}
 	rep.Outings = []review.OutingState{}

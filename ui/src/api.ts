@@ -11,6 +11,7 @@ import type {
   ProblemDocument,
   RackPlans,
   RampPlaces,
+  TiePlan,
   Reference,
   Report,
   Revision,
@@ -118,6 +119,7 @@ export const api = {
   comparisonTable: async (asked: Asked) =>
     (await call('POST', '/comparison.csv', JSON.stringify(asked), asJSON)).blob(),
   rampPlaces: (asked: Asked) => json<RampPlaces>('POST', '/ramp-places', asked),
+  ties: (asked: Asked) => json<TiePlan>('POST', '/ties', asked),
   racks: (asked: Asked) => json<RackPlans>('POST', '/racks', asked),
   /** A drawing to scale: of the rack with that path, or the rig's view of that name. */
   drawing: async (asked: Asked, key: string, form: 'svg' | 'dxf') =>

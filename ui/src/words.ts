@@ -47,6 +47,7 @@ export const stageWords: Record<string, string> = {
   balance: 'Balance',
   racks: 'Racks',
   ramps: 'Ramps',
+  tie: 'Tie-down',
 }
 
 export const wantWords: Record<string, string> = {
@@ -151,4 +152,11 @@ export const wheelWords: Record<string, string> = {
   flat: 'a flat tyre',
   soft: 'sinks in soft ground',
   locked: 'wheels do not turn',
+}
+
+export const strapWords: Record<string, string> = {
+  ratchet: 'Ratchet strap',
+  cam: 'Cam strap',
+  chain: 'Chain',
+  rope: 'Rope',
 }

@@ -27,6 +27,7 @@ export interface Carried {
   arranging: Arranging;
   rackPlans: RackPlans;
   rampPlaces: RampPlaces;
+  tiePlan: TiePlan;
 }
 export interface Plan {
   format: string;
@@ -55,6 +56,10 @@ export interface Plan {
   wants?: {
     [k: string]: Want;
   };
+  straps?: {
+    [k: string]: Strap;
+  };
+  tieSchool?: string;
   outings: {
     [k: string]: Outing;
   };
@@ -246,6 +251,10 @@ export interface Trailer {
   fitted?: {
     [k: string]: PartOn;
   };
+  pivot?: number;
+  tiePoints?: {
+    [k: string]: TiePoint;
+  };
 }
 export interface Rating {
   value: number;
@@ -334,6 +343,12 @@ export interface Buy {
   name: string;
   price?: number;
   hours?: number;
+}
+export interface TiePoint {
+  order: number;
+  kind?: string;
+  at: Spot;
+  rating?: number;
 }
 export interface Part {
   order: number;
@@ -434,6 +449,18 @@ export interface Want {
     [k: string]: boolean;
   };
 }
+export interface Strap {
+  order: number;
+  name: string;
+  kind?: string;
+  width?: number;
+  limit?: number;
+  breaks?: number;
+  length?: number;
+  pull?: number;
+  count: number;
+  retire?: boolean;
+}
 export interface Outing {
   order: number;
   name: string;
@@ -463,6 +490,9 @@ export interface Layout {
     [k: string]: LoadReading;
   };
   loading?: Loading;
+  lashings?: {
+    [k: string]: Lashing;
+  };
 }
 export interface Placement {
   on: string;
@@ -472,6 +502,8 @@ export interface Placement {
   turn?: number;
   pinned?: boolean;
   optional?: boolean;
+  grip?: number;
+  mat?: boolean;
 }
 export interface LoadReading {
   order: number;
@@ -527,6 +559,14 @@ export interface Winch {
   tieMax?: number;
   post?: Profile;
 }
+export interface Lashing {
+  order: number;
+  load: string;
+  strap: string;
+  from: string;
+  to?: string;
+  hold: Spot;
+}
 export interface Report {
   scope: Scope;
   headline: Headline;
@@ -552,6 +592,7 @@ export interface Report {
   swing?: Swing;
   racks: Built[];
   drive?: DriveOn;
+  tied?: Tied[];
   schools?: Support[];
 }
 export interface Scope {
@@ -888,6 +929,47 @@ export interface CardLine {
   says: Sentence;
   care?: boolean;
 }
+export interface Tied {
+  load: string;
+  name: string;
+  grip: number;
+  straps: TiedStrap[];
+  schools: SchoolVerdict[];
+  bars?: GBar[];
+  points: PointOf[];
+}
+export interface TiedStrap {
+  path: string;
+  name: string;
+  over: boolean;
+  limit: Measure;
+  weak: string;
+  long: Measure;
+  floor: Measure;
+}
+export interface SchoolVerdict {
+  id: string;
+  name: string;
+  holds: boolean;
+  has: Measure;
+  needs: Measure;
+  count?: number;
+  least?: number;
+  bound: string;
+  says: string;
+  chosen?: boolean;
+}
+export interface GBar {
+  direction: string;
+  has: number;
+  asked: number;
+  gives: string;
+  known: boolean;
+}
+export interface PointOf {
+  id: string;
+  name: string;
+}
 export interface Support {
   id: string;
   name: string;
@@ -949,6 +1031,7 @@ export interface Reference {
   stocks: Stock[];
   commons: Common[];
   bolts: Bolt[];
+  tieSchools: TieSchool[];
 }
 export interface RuleSet {
   region: string;
@@ -1110,6 +1193,12 @@ export interface Bolt {
   name: string;
   yield: number;
   ultimate: number;
+}
+export interface TieSchool {
+  id: string;
+  name: string;
+  bound: string;
+  source: string;
 }
 export interface Listed {
   id: string;
@@ -1354,4 +1443,16 @@ export interface RampPlace {
   outcome: string;
   says: Sentence;
   figures: Traded[];
+}
+export interface TiePlan {
+  name: Sentence;
+  patch: Op[];
+  says: Sentence;
+  loads: TiedSo[];
+}
+export interface TiedSo {
+  name: string;
+  straps: number;
+  holds: boolean;
+  says: Sentence;
 }

@@ -27,6 +27,7 @@ const stages = {
   balance: BalanceStage,
   racks: defineAsyncComponent(() => import('@/stages/RacksStage.vue')),
   ramps: defineAsyncComponent(() => import('@/stages/RampsStage.vue')),
+  tie: defineAsyncComponent(() => import('@/stages/TieStage.vue')),
 } as const
 const stage = computed(() =>
   props.stage && props.stage in stages ? (props.stage as keyof typeof stages) : 'balance',
@@ -69,7 +70,7 @@ useEventListener(document, 'keydown', (e) => {
   else if (key === 'u')
     workspace.setAt('/units', workspace.locale.units === 'metric' ? 'imperial' : 'metric', 'change units')
   else if (e.key === 'Escape') workspace.hide()
-  else if (/^[1-6]$/.test(e.key))
+  else if (/^[1-7]$/.test(e.key))
     void router.push(`/plan/${props.id}/${Object.keys(stages)[Number(e.key) - 1]}`)
 })
 useEventListener(window, 'beforeunload', (e) => {
@@ -136,7 +137,7 @@ async function go(path: string) {
       >
         <WeakestLink class="mb-3" />
         <NextList @go="go" />
-        <CheckList :own="['racks', 'ramps'].includes(stage) ? stage : undefined" />
+        <CheckList :own="['racks', 'ramps', 'tie'].includes(stage) ? stage : undefined" />
       </aside>
     </main>
     <main v-else class="grid flex-1 place-items-center p-6 text-center">

@@ -4,6 +4,7 @@ import {
   ArrowTrendingUpIcon,
   Bars4Icon,
   HomeModernIcon,
+  LinkIcon,
   ScaleIcon,
   TruckIcon,
   WrenchScrewdriverIcon,
@@ -22,6 +23,7 @@ const icons = {
   balance: ScaleIcon,
   racks: Bars4Icon,
   ramps: ArrowTrendingUpIcon,
+  tie: LinkIcon,
 } as const
 const states = computed(() => new Map((workspace.report?.stages ?? []).map((s) => [s.id, s.outcome])))
 </script>

@@ -1,5 +1,6 @@
 /** The stage, with its tab, on which the field at a path stands. */
 export function stageOfPath(path: string): string {
+  if (/\/(lashings|tiePoints)/.test(path) || path.startsWith('/straps')) return 'tie'
   if (path.startsWith('/trailers/')) {
     if (path.includes('/drawbar')) return 'racks'
     return /\/(deal|papers)/.test(path) ? 'trailer/money' : 'trailer/details'

@@ -1,0 +1,292 @@
+package lashing
+
+import (
+	"math"
+
+	"zygonos/core/finding"
+	"zygonos/core/norms"
+	"zygonos/core/plan"
+	"zygonos/core/quantity"
+	"zygonos/core/rig"
+	"zygonos/core/said"
+	"zygonos/core/scene"
+)
+
+// Codes of the findings made here.
+const (
+	CodeRule     = "tie.rule"
+	CodeStatics  = "tie.statics"
+	CodeLength   = "tie.length"
+	CodePractice = "tie.practice"
+)
+
+// Tied is a load with what the schools and statics say, for the screen.
+type Tied struct {
+	Load    string          `json:"load"` // path
+	Name    string          `json:"name"`
+	Grip    float64         `json:"grip"`
+	Straps  []TiedStrap     `json:"straps"`
+	Schools []SchoolVerdict `json:"schools"`
+	Bars    []GBar          `json:"bars,omitempty"`
+	Points  []PointOf       `json:"points"` // where its straps may be hooked
+}
+
+// PointOf is a tie point by name.
+type PointOf struct {
+	ID   string `json:"id"`
+	Name string `json:"name"`
+}
+
+// TiedStrap is one lashing as it runs.
+type TiedStrap struct {
+	Path  string           `json:"path"`
+	Name  string           `json:"name"`
+	Over  bool             `json:"over"`
+	Limit *finding.Measure `json:"limit"`
+	Weak  string           `json:"weak"`
+	Long  *finding.Measure `json:"long"`
+	Floor *finding.Measure `json:"floor"` // angle to the floor at its first end
+}
+
+// SchoolVerdict is what one school says.
+type SchoolVerdict struct {
+	ID     string           `json:"id"`
+	Name   string           `json:"name"`
+	Holds  bool             `json:"holds"`
+	Has    *finding.Measure `json:"has"`
+	Needs  *finding.Measure `json:"needs"`
+	Count  int              `json:"count,omitempty"`
+	Least  int              `json:"least,omitempty"`
+	Bound  string           `json:"bound"`
+	Says   string           `json:"says"` // its direction that governs
+	Chosen bool             `json:"chosen,omitempty"`
+}
+
+// GBar is how many g a load withstands in a direction against what is asked.
+type GBar struct {
+	Direction string  `json:"direction"`
+	Has       float64 `json:"has"`
+	Asked     float64 `json:"asked"`
+	Gives     string  `json:"gives"`
+	Known     bool    `json:"known"`
+}
+
+func judge(school string, l *Load) Verdict {
+	switch school {
+	case "na":
+		return NorthAmerica(l)
+	case "au":
+		return Guides(l)
+	}
+	return European(l)
+}
+
+// Check judges every load's ties under the chosen school, and practice.
+func Check(r *rig.Rig) []finding.Finding {
+	var out []finding.Finding
+	school := norms.TieSchoolOf(r.Plan.TieSchool, r.Plan.Region)
+	loads := Loads(r)
+	for i := range loads {
+		l := &loads[i]
+		base := func(code, title string) finding.Finding {
+			return finding.Finding{Code: code, Stage: Stage, Scope: r.Scope, Gate: finding.GateGo, Subject: l.Item.Path, Title: said.Say(title), Outcome: finding.Holds}
+		}
+		name := said.Name(l.Item.Name, "a load")
+		f := base(CodeRule, "Tied down")
+		f.Source = &finding.Source{Title: school.Name, Clause: school.Source, AsOf: norms.AsOf, Confidence: "B"}
+		switch {
+		case l.Item.Shape == "heap":
+			f.Says = said.Say("Cover %: a net or tarpaulin over the sides.", name)
+			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+			out = append(out, f)
+			continue
+		case len(l.Broken) > 0:
+			f.Outcome, f.Needs = finding.Unknown, l.Broken
+			f.Says = append(append(said.Say("% is not told to the end: ", name), l.Broken[0].Says...), said.Piece{Text: "."})
+			out = append(out, f)
+			continue
+		case len(l.Ties) == 0:
+			f.Outcome = finding.Unknown
+			f.Says = said.Say("% is not tied down yet.", name)
+			f.Needs = []finding.Need{{Path: r.LayoutPath("/lashings"), Says: said.Say("how % is tied down", name), Where: said.Say("Let it be planned, or draw straps yourself.")}}
+			out = append(out, f)
+			continue
+		}
+		v := judge(school.ID, l)
+		f.Figure, f.Limit = finding.Exactly(quantity.KindMass, v.Has), finding.Exactly(quantity.KindMass, v.Needs)
+		switch {
+		case v.Count < v.Least:
+			f.Outcome, f.Says = finding.Fails, said.Say("% has % tie-downs, by its length and weight it takes %.", name, said.Count(v.Count), said.Count(v.Least))
+		case !v.Holds():
+			f.Outcome, f.Says = finding.Fails, said.Say("% is held by % of %, %. One more, steeper, or a mat under it.", name, said.Mass(v.Has), said.Mass(v.Needs), said.Piece{Text: v.Direction})
+		case guessed(l):
+			f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
+			f.Says = said.Say("% is held, if strap and tie points take what is usual. Look for their tags and plates.", name)
+		default:
+			f.Says = said.Say("% is held: % of % asked.", name, said.Mass(v.Has), said.Mass(v.Needs))
+		}
+		out = append(out, f)
+		for k := range l.Ties {
+			if t := &l.Ties[k]; t.Has != nil && quantity.Exceeds(t.Long, *t.Has) {
+				g := base(CodeLength, "Strap's length")
+				g.Subject = t.Path
+				g.Figure, g.Limit = finding.Exactly(quantity.KindLength, t.Long), finding.Exactly(quantity.KindLength, *t.Has)
+				g.Outcome, g.Says = finding.Fails, said.Say("% is % long, its way %.", said.Name(t.Name, "A strap"), said.Length(*t.Has), said.Length(t.Long))
+				out = append(out, g)
+			}
+		}
+		if g, ok := practice(r, l, base(CodePractice, "As it is done")); ok {
+			out = append(out, g)
+		}
+	}
+	return out
+}
+
+func guessed(l *Load) bool {
+	for i := range l.Ties {
+		if l.Ties[i].Guess {
+			return true
+		}
+	}
+	return false
+}
+
+// practice are the rules that no sum gives: machines at four corners, hulls twice over
+// and, where they reach far or go fast, a line at bow and stern; nothing on the tailgate
+// alone.
+func practice(r *rig.Rig, l *Load, f finding.Finding) (finding.Finding, bool) {
+	f.Source = norms.Practice("four corners for machines, two over a hull")
+	name := said.Name(l.Item.Name, "a load")
+	overs, front, rear := 0, 0, 0
+	for i := range l.Ties {
+		t := &l.Ties[i]
+		if t.Over {
+			overs++
+			continue
+		}
+		if t.Ends[0].Along[0] < -0.2 {
+			front++
+		} else if t.Ends[0].Along[0] > 0.2 {
+			rear++
+		}
+	}
+	tight := func(says said.Sentence) (finding.Finding, bool) {
+		f.Outcome, f.Tight, f.Says = finding.Tight, finding.LittleRoom, says
+		return f, true
+	}
+	_, tail := r.Deck()
+	deck, _ := r.Deck()
+	switch {
+	case l.Item.Shape == "wheels" && (front < 2 || rear < 2):
+		return tight(said.Say("Hold % at four corners: two forward, two back, at its axles or frame.", name))
+	case l.Item.Shape == "hull" && overs < 2:
+		return tight(said.Say("Two straps over %, not one.", name))
+	case l.Item.Shape == "hull" && front+rear < 2 && (l.Item.Rear-tail > 1 || deck-l.Item.Front > 1 || r.Outing.Speed != nil && float64(*r.Outing.Speed) > 22.3):
+		return tight(said.Say("A line at bow and stern of %: it reaches far, or goes fast.", name))
+	}
+	return f, false
+}
+
+// Statics judges every tied load by the programme, and gives its bars.
+func Statics(r *rig.Rig) ([]finding.Finding, []Tied) {
+	var out []finding.Finding
+	var tied []Tied
+	loads := Loads(r)
+	school := norms.TieSchoolOf(r.Plan.TieSchool, r.Plan.Region)
+	for i := range loads {
+		l := &loads[i]
+		if l.Item.Shape == "heap" {
+			continue
+		}
+		t := Tied{Load: l.Item.Path, Name: l.Item.Name, Grip: l.friction(), Straps: []TiedStrap{}, Schools: []SchoolVerdict{}, Points: []PointOf{}}
+		for _, id := range append(OnBars(r, l.Item.ID), plan.Ordered(r.Trailer.TiePoints, func(t plan.TiePoint) int { return t.Order })...) {
+			t.Points = append(t.Points, PointOf{id, PointName(r, id)})
+		}
+		for k := range l.Ties {
+			x := &l.Ties[k]
+			t.Straps = append(t.Straps, TiedStrap{x.Path, x.Name, x.Over, finding.Exactly(quantity.KindMass, x.Limit), x.Weak, finding.Exactly(quantity.KindLength, x.Long),
+				finding.Exactly(quantity.KindAngle, math.Asin(math.Min(1, math.Abs(x.Ends[0].Along[2]))))})
+		}
+		for _, s := range norms.TieSchools {
+			v := judge(s.ID, l)
+			if math.IsInf(v.Has, 0) {
+				v.Has = 0
+			}
+			t.Schools = append(t.Schools, SchoolVerdict{s.ID, s.Name, v.Holds() && len(l.Ties) > 0, finding.Exactly(quantity.KindMass, v.Has), finding.Exactly(quantity.KindMass, v.Needs), v.Count, v.Least, s.Bound, v.Direction, s.ID == school.ID})
+		}
+		if len(l.Ties) > 0 && len(l.Broken) == 0 {
+			f, bars := statics(r, l)
+			out, t.Bars = append(out, f), bars
+		}
+		tied = append(tied, t)
+	}
+	return out, tied
+}
+
+func statics(r *rig.Rig, l *Load) (finding.Finding, []GBar) {
+	f := finding.Finding{Code: CodeStatics, Stage: Stage, Scope: r.Scope, Gate: finding.GateGo, Subject: l.Item.Path, Title: said.Say("Balance of forces"), Outcome: finding.Holds,
+		Source: &finding.Source{Title: "Statics", Clause: "0.8 g forward, 0.5 rearward and sideways, 0.2 upward", AsOf: norms.AsOf, Confidence: "B"}}
+	name := said.Name(l.Item.Name, "a load")
+	var bars []GBar
+	worst, at := math.Inf(1), -1
+	for k, d := range Directions {
+		h, err := Hold(l, d.Push, l.friction())
+		if err != nil {
+			f.Outcome, f.Says = finding.Unknown, said.Say("Not known whether % holds %: the sum found no answer.", name, said.Piece{Text: d.Name})
+			f.Needs = []finding.Need{{Path: l.Item.Path, Says: said.Say("another way to tie it"), Where: said.Say("Move a strap.")}}
+			return f, append(bars, GBar{Direction: d.ID, Asked: d.Asked})
+		}
+		bars = append(bars, GBar{d.ID, h.G, d.Asked, h.Gives, true})
+		if s := h.G / d.Asked; s < worst {
+			worst, at = s, k
+		}
+	}
+	b := bars[at]
+	f.Figure, f.Limit = finding.Exactly(quantity.KindShare, b.Has), finding.Exactly(quantity.KindShare, b.Asked)
+	margin := worst - 1
+	f.Margin = &margin
+	gives := map[string]string{"slips": "then it slips", "tips": "then it tips", "lifts": "then it lifts", "strap": "then a strap is at its limit"}[b.Gives]
+	f.Says = said.Say("% stays to % of its weight "+b.Direction+", % asked; "+gives+".", name, said.Share(b.Has), said.Share(b.Asked))
+	switch {
+	case worst < 1-1e-9:
+		f.Outcome = finding.Fails
+		f.Says = append(f.Says, said.Say(map[string]string{
+			"forward": " A strap that pulls back and down, or the load against the {headboard}.", "rearward": " A strap that pulls forward and down.",
+			"left": " A strap across, low and to the right.", "right": " A strap across, low and to the left.", "up": " A strap that pulls down."}[b.Direction])...)
+	case worst < 1.1:
+		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+	}
+	f.HasWork, f.Work = true, func() []finding.Step {
+		return []finding.Step{{Symbol: "λ", Says: said.Say("the most, %", said.Piece{Text: b.Direction}), Formula: "max λ: Σ forces = 0, Σ moments = 0, |f| ≤ μN, 0 ≤ T ≤ limit", Result: f.Figure, Source: f.Source, Terms: []finding.StepTerm{
+			{Symbol: "m", Says: said.Say("the load"), Measure: finding.Exactly(quantity.KindMass, l.Mass), How: "computed"},
+			{Symbol: "μ", Says: said.Say("friction, the low end"), Measure: finding.Exactly(quantity.KindShare, l.friction()), How: "typical"}}}}
+	}
+	return f, bars
+}
+
+// Layer draws straps as they run, from the side and from above.
+func Layer(r *rig.Rig) (side, above []scene.Shape) {
+	front, _ := r.Deck()
+	for _, id := range plan.Ordered(r.Trailer.TiePoints, func(t plan.TiePoint) int { return t.Order }) {
+		at, _, _, ok := point(r, id)
+		if !ok || at[0] < front-5 {
+			continue
+		}
+		side = append(side, scene.Disc("tie-point", at[0], -at[2], 0.03))
+		above = append(above, scene.Disc("tie-point", at[0], at[1], 0.03))
+	}
+	loads := Loads(r)
+	for i := range loads {
+		for k := range loads[i].Ties {
+			t := &loads[i].Ties[k]
+			for _, e := range t.Ends {
+				side = append(side, scene.Line("strap", e.Hold[0], -e.Hold[2], e.Point[0], -e.Point[2]))
+				above = append(above, scene.Line("strap", e.Hold[0], e.Hold[1], e.Point[0], e.Point[1]))
+			}
+			if t.Over {
+				above = append(above, scene.Line("strap", t.Ends[0].Hold[0], t.Ends[0].Hold[1], t.Ends[1].Hold[0], t.Ends[1].Hold[1]))
+			}
+		}
+	}
+	return side, above
+}

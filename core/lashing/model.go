@@ -1,0 +1,375 @@
+// Package lashing answers whether what is carried stays where it is: each load with its
+// straps under the chosen rules and under statics. Formulas: docs/method/lashing.md.
+//
+// Axes of the rig: x rearward, y to the right, z up.
+package lashing
+
+import (
+	"math"
+	"strconv"
+	"strings"
+
+	"zygonos/core/finding"
+	"zygonos/core/norms"
+	"zygonos/core/parts"
+	"zygonos/core/plan"
+	"zygonos/core/quantity"
+	"zygonos/core/rig"
+	"zygonos/core/said"
+)
+
+// Stage under which the findings stand.
+const Stage = "tie"
+
+// Vector is a place or a direction, m.
+type Vector [3]float64
+
+func (a Vector) minus(b Vector) Vector { return Vector{a[0] - b[0], a[1] - b[1], a[2] - b[2]} }
+func (a Vector) dot(b Vector) float64  { return a[0]*b[0] + a[1]*b[1] + a[2]*b[2] }
+func (a Vector) size() float64         { return math.Sqrt(a.dot(a)) }
+func (a Vector) cross(b Vector) Vector {
+	return Vector{a[1]*b[2] - a[2]*b[1], a[2]*b[0] - a[0]*b[2], a[0]*b[1] - a[1]*b[0]}
+}
+
+// End is a strap's way from where it leaves the load to its tie point.
+type End struct {
+	Hold, Point Vector
+	Along       Vector // of length one, from the load to the point
+	PointID     string
+}
+
+// Tie is one lashing, resolved.
+type Tie struct {
+	ID    string
+	Path  string
+	Name  string
+	Over  bool // over the load, two ends; else one end holds the load directly
+	Ends  []End
+	Limit float64 // least working load limit of strap and tie points, kg
+	Weak  string  // what that limit is of
+	Pull  float64 // that its tightener leaves, kg
+	Long  float64 // m of strap needed
+	Has   *float64
+	Guess bool // some of Limit is by practice
+}
+
+// Load is a load with its ties.
+type Load struct {
+	Item    *rig.Item
+	Mass    float64
+	Centre  Vector
+	Grip    norms.Grip // under it
+	Ties    []Tie
+	Broken  []finding.Need // what some lashing lacks
+	Blocked bool           // in front, by the headboard
+}
+
+// Usual pulls of tighteners, kg (C).
+var usualPull = map[plan.StrapKind]float64{"": 150, plan.StrapRatchet: 250, plan.StrapCam: 40, plan.StrapChain: 250, plan.StrapRope: 25}
+
+// LimitOf is a strap's working load limit, kg: the tag's; else a third of its breaking
+// strength; else that of unmarked webbing of its width. how says which.
+func LimitOf(s plan.Strap) (limit float64, how string) {
+	switch {
+	case s.Retire:
+		return 0, "retired"
+	case s.Limit != nil:
+		return float64(*s.Limit), "tag"
+	case s.Breaks != nil:
+		return float64(*s.Breaks) / 3, "a third of its breaking strength"
+	}
+	return norms.Webbing(float64(s.Width)), "unmarked webbing"
+}
+
+// PullOf is what its tightener leaves in it, kg: stated or usual, never over half of its
+// limit.
+func PullOf(s plan.Strap) float64 {
+	limit, _ := LimitOf(s)
+	pull := usualPull[s.Kind]
+	if s.Pull != nil {
+		pull = float64(*s.Pull)
+	}
+	return math.Min(pull, limit/2)
+}
+
+// barHold is what a strap looped round a rack's bar beside a hull may pull, kg (C): less
+// than the bar itself takes.
+const barHold = 150
+
+// barAside is how far beside the hull it is looped, m.
+const barAside = 0.03
+
+// OnBars are the places where straps are looped round the bars of its rack beside a hull:
+// on each frame left and right, named part.slot.frame.side.
+func OnBars(r *rig.Rig, load string) []string {
+	pl := r.Layout.Placements[load]
+	part, ok := r.Plan.Parts[pl.ID]
+	if pl.On != plan.OnPart || !ok || part.Rack == nil {
+		return nil
+	}
+	if _, ok := part.Rack.Tiers[part.Slots[pl.Slot].Tier]; !ok {
+		return nil
+	}
+	var out []string
+	for i := range parts.FramesAt(part.Rack) {
+		for _, side := range []string{"left", "right"} {
+			out = append(out, pl.ID+"."+pl.Slot+"."+strconv.Itoa(i+1)+"."+side)
+		}
+	}
+	return out
+}
+
+// onBar resolves one of those.
+func onBar(r *rig.Rig, id string) (at Vector, ok bool) {
+	w := strings.Split(id, ".")
+	if len(w) != 4 {
+		return at, false
+	}
+	part, has := r.Plan.Parts[w[0]]
+	frame, err := strconv.Atoi(w[2])
+	if !has || part.Rack == nil || err != nil {
+		return at, false
+	}
+	frames := parts.FramesAt(part.Rack)
+	if frame < 1 || frame > len(frames) {
+		return at, false
+	}
+	var rack, hull *rig.Item
+	for i := range r.Items {
+		it := &r.Items[i]
+		pl := r.Layout.Placements[it.ID]
+		switch {
+		case it.Part && it.ID == w[0]:
+			rack = it
+		case !it.Part && pl.On == plan.OnPart && pl.ID == w[0] && pl.Slot == w[1]:
+			hull = it
+		}
+	}
+	if rack == nil || hull == nil {
+		return at, false
+	}
+	y := hull.Right + barAside
+	if w[3] == "left" {
+		y = hull.Left - barAside
+	}
+	return Vector{rack.Front + frames[frame-1], y, hull.Bottom - float64(part.Rack.Bar.Height)}, true
+}
+
+// PointName tells a tie point in words.
+func PointName(r *rig.Rig, id string) string {
+	if w := strings.Split(id, "."); len(w) == 4 {
+		return "bar of frame " + w[2] + ", " + w[3]
+	}
+	return strings.ReplaceAll(id, "-", " ")
+}
+
+// point is where a tie point stands, and what it takes, kg.
+func point(r *rig.Rig, id string) (at Vector, hold float64, guess, ok bool) {
+	if at, ok := onBar(r, id); ok {
+		return at, barHold, true, true
+	}
+	t, ok := r.Trailer.TiePoints[id]
+	if !ok || r.DeckFront == nil {
+		return at, 0, false, false
+	}
+	front, _ := r.Deck()
+	at = Vector{front + float64(t.At.Back), float64(t.At.Right), r.DeckHeight() + float64(t.At.Up)}
+	if t.Rating != nil {
+		return at, float64(*t.Rating), false, true
+	}
+	return at, norms.TieHold[t.Kind].Low, true, true
+}
+
+// eyeHold is what is left of an eye bolt pulled aside of its shank, taken upright: all
+// in line, 30 % from 45° on.
+func eyeHold(kind string, along Vector) float64 {
+	if kind != "eye-bolt" {
+		return 1
+	}
+	lean := math.Acos(math.Min(1, math.Abs(along[2])))
+	return 1 - 0.7*math.Min(1, lean/(math.Pi/4))
+}
+
+// Loads resolves every load with its ties. Loads that ride in or on another count with
+// what carries them.
+func Loads(r *rig.Rig) []Load {
+	if r.Layout == nil {
+		return nil
+	}
+	riding := r.Riding()
+	var out []Load
+	for i := range r.Items {
+		it := &r.Items[i]
+		if it.Part || it.Mass == nil || it.Mass.Nominal <= 0 {
+			continue
+		}
+		pl := r.Layout.Placements[it.ID]
+		if pl.On == plan.OnLoad {
+			continue
+		}
+		l := Load{Item: it, Mass: riding[i], Centre: Vector{it.X, it.Y, it.Z}, Grip: grip(r, it, pl)}
+		front, _ := r.Deck()
+		l.Blocked = it.OnDeck && it.Front-front < 0.03 && it.Front >= front-1e-6
+		for _, id := range plan.Ordered(r.Layout.Lashings, func(x plan.Lashing) int { return x.Order }) {
+			if x := r.Layout.Lashings[id]; x.Load == it.ID {
+				l.add(r, id, x)
+			}
+		}
+		out = append(out, l)
+	}
+	return out
+}
+
+// grip is the friction under a load.
+func grip(r *rig.Rig, it *rig.Item, pl plan.Placement) norms.Grip {
+	switch {
+	case pl.Grip > 0:
+		return norms.Grip{Low: pl.Grip, High: pl.Grip}
+	case pl.Mat:
+		return norms.Grip{Low: norms.MatGrip, High: norms.MatGrip}
+	}
+	floor := map[plan.Floor]string{"ply": "ply", "boards": "ply", "plate": "steel", "steel": "steel", "mesh": "steel"}[r.Trailer.Floor]
+	if floor == "" {
+		floor = "steel" // the lesser
+	}
+	if pl.On == plan.OnPart {
+		floor = "pads"
+	}
+	g, ok := norms.Grips[floor][it.Shape]
+	if !ok {
+		g = norms.Grips[floor]["box"]
+	}
+	return g
+}
+
+func (l *Load) add(r *rig.Rig, id string, x plan.Lashing) {
+	path := r.LayoutPath("/lashings/" + id)
+	need := func(field, says, where string) {
+		l.Broken = append(l.Broken, finding.Need{Path: path + "/" + field, Says: said.Say(says), Where: said.Say(where)})
+	}
+	strap, ok := r.Plan.Straps[x.Strap]
+	if !ok {
+		need("strap", "which strap it is", "Choose one of those you have.")
+		return
+	}
+	it := l.Item
+	t := Tie{ID: id, Path: path, Name: strap.Name, Over: x.To != "", Weak: "strap", Pull: PullOf(strap)}
+	limit, how := LimitOf(strap)
+	t.Limit, t.Guess = limit, how == "unmarked webbing"
+	if limit <= 0 {
+		need("strap", "what the strap takes", "Its tag tells; without one and without a known width it does not count.")
+		return
+	}
+	across := (it.Left + it.Right) / 2
+	hold := Vector{it.Front + float64(x.Hold.Back), across + float64(x.Hold.Right), it.Bottom + float64(x.Hold.Up)}
+	ends := []struct {
+		id   string
+		from Vector
+	}{{x.From, hold}}
+	if t.Over {
+		hold[2] = it.Top
+		left, right := hold, hold
+		left[1], right[1] = it.Left, it.Right
+		a, _, _, okA := point(r, x.From)
+		b, _, _, okB := point(r, x.To)
+		if okA && okB && a[1] > b[1] {
+			left, right = right, left
+		}
+		ends[0].from = left
+		ends = append(ends, struct {
+			id   string
+			from Vector
+		}{x.To, right})
+		t.Long += it.Right - it.Left
+	}
+	for _, e := range ends {
+		at, takes, guess, ok := point(r, e.id)
+		if !ok {
+			need("from", "where it is hooked", "Choose a tie point of the trailer.")
+			return
+		}
+		v := at.minus(e.from)
+		n := v.size()
+		if n < 1e-6 {
+			need("hold", "where it holds the load", "Its two ends are in one place.")
+			return
+		}
+		end := End{Hold: e.from, Point: at, Along: Vector{v[0] / n, v[1] / n, v[2] / n}, PointID: e.id}
+		takes *= eyeHold(r.Trailer.TiePoints[e.id].Kind, end.Along)
+		if takes < t.Limit {
+			t.Limit, t.Weak, t.Guess = takes, "tie point", guess
+		}
+		t.Ends = append(t.Ends, end)
+		t.Long += n
+	}
+	if t.Limit <= 0 {
+		need("from", "what the tie point takes", "A stake pocket is no tie point; others have a plate, or a known make.")
+		return
+	}
+	t.Pull = math.Min(t.Pull, t.Limit/2)
+	if strap.Length != nil {
+		v := float64(*strap.Length)
+		t.Has = &v
+	}
+	l.Ties = append(l.Ties, t)
+}
+
+// Directions in which a load is tried, and their names.
+var Directions = []struct {
+	ID, Name string
+	Push     Vector
+	Asked    float64
+}{
+	{"forward", "forward", Vector{-1, 0, 0}, norms.Ask.Forward},
+	{"rearward", "rearward", Vector{1, 0, 0}, norms.Ask.Rearward},
+	{"left", "left", Vector{0, -1, 0}, norms.Ask.Sideways},
+	{"right", "right", Vector{0, 1, 0}, norms.Ask.Sideways},
+	{"up", "up", Vector{0, 0, 1}, norms.Ask.Upward},
+}
+
+// With is a load tied by a set of lashings in place of its own; nil where one of them is
+// not told to the end or its strap is too short.
+func With(r *rig.Rig, l *Load, set []plan.Lashing) *Load {
+	next := *l
+	next.Ties, next.Broken = nil, nil
+	for i, x := range set {
+		next.add(r, string(rune('a'+i)), x)
+	}
+	if len(next.Broken) > 0 {
+		return nil
+	}
+	for i := range next.Ties {
+		if t := &next.Ties[i]; t.Has != nil && quantity.Exceeds(t.Long, *t.Has) {
+			return nil
+		}
+	}
+	return &next
+}
+
+// Satisfied reports whether a load is held: by the chosen school, by practice's number and
+// kind of straps, and by statics in every direction.
+func Satisfied(r *rig.Rig, l *Load) bool {
+	if !judge(norms.TieSchoolOf(r.Plan.TieSchool, r.Plan.Region).ID, l).Holds() {
+		return false
+	}
+	if f, tight := practice(r, l, finding.Finding{}); tight && f.Outcome != "" && l.Item.Shape != "hull" {
+		return false
+	}
+	if l.Item.Shape == "hull" {
+		overs := 0
+		for i := range l.Ties {
+			if l.Ties[i].Over {
+				overs++
+			}
+		}
+		if overs < 2 {
+			return false
+		}
+	}
+	for _, d := range Directions {
+		if h, err := Hold(l, d.Push, l.friction()); err != nil || h.G < d.Asked*(1-1e-9) {
+			return false
+		}
+	}
+	return true
+}

@@ -1,0 +1,121 @@
+package lashing
+
+import (
+	"math"
+
+	"zygonos/core/norms"
+)
+
+// Factors of EN 12195-1:2010.
+const (
+	safeForward = 1.25 // f_s of friction lashings, forward …
+	safeOther   = 1.1  // … and in the other directions
+	frictionOf  = 0.75 // f_μ of what is lashed directly
+)
+
+// Verdict is one school's answer for a load: what there is against what it asks, in the
+// worst direction, kg.
+type Verdict struct {
+	Has, Needs float64
+	Direction  string
+	Count      int // North America: tie-downs there are …
+	Least      int // … and must be at least
+}
+
+// Holds reports whether the school is content.
+func (v Verdict) Holds() bool { return v.Has >= v.Needs*(1-1e-9) && v.Count >= v.Least }
+
+// counted is how a tie-down counts (49 CFR 393.106(d)): over the load to its other side in
+// full, from the load to a tie point or back to the same side half.
+func counted(t *Tie) float64 {
+	if t.Over && t.Ends[0].Hold[1] != t.Ends[1].Hold[1] {
+		return t.Limit
+	}
+	return t.Limit / 2
+}
+
+// NorthAmerica is 49 CFR 393.106(d) and 393.110: the tie-downs' aggregate working load limit
+// is half the weight or more, their number by length and weight. Machines on wheels are
+// held at front and rear: four, or two that reach over (393.128, up to 10,000 lb: two).
+func NorthAmerica(l *Load) Verdict {
+	v := Verdict{Needs: l.Mass / 2, Count: len(l.Ties), Direction: "forward"}
+	for i := range l.Ties {
+		v.Has += counted(&l.Ties[i])
+	}
+	v.Least = norms.LeastTies(l.Item.Length(), l.Mass, l.Blocked)
+	if l.Item.Shape == "wheels" {
+		v.Least = max(v.Least, 2)
+	}
+	return v
+}
+
+// restraint is what the ties of a load give in a direction, kg, with friction μ: over it
+// 2·μ·sin α·F_T in sum of both ends, directly LC·(μ_d·sin α + what it pulls against the
+// push) where the push lengthens it.
+func restraint(l *Load, push Vector, mu, direct, share float64) float64 {
+	sum := 0.0
+	for i := range l.Ties {
+		t := &l.Ties[i]
+		for _, e := range t.Ends {
+			against := -e.Along.dot(push)
+			if t.Over {
+				sum += share * mu * math.Max(0, -e.Along[2]) * t.Pull
+				continue
+			}
+			if against > 1e-9 {
+				sum += t.Limit * (direct*math.Max(0, -e.Along[2]) + against)
+			}
+		}
+	}
+	return sum
+}
+
+// anyDirect reports whether a load is lashed directly.
+func (l *Load) anyDirect() bool {
+	for i := range l.Ties {
+		if !l.Ties[i].Over {
+			return true
+		}
+	}
+	return false
+}
+
+// European is EN 12195-1:2010: in each direction m·(c − μ) is held by friction lashings over
+// their factor and by direct ones; with direct ones μ counts three quarters. Friction is the
+// annex's, the low end of its range here.
+func European(l *Load) Verdict {
+	mu := l.Grip.Low
+	direct := mu * frictionOf
+	own := mu
+	if l.anyDirect() {
+		own = direct
+	}
+	worst := Verdict{Needs: 0, Has: math.Inf(1)}
+	for _, d := range Directions[:4] {
+		safe := safeOther
+		if d.ID == "forward" {
+			safe = safeForward
+		}
+		needs := l.Mass * math.Max(0, d.Asked-own)
+		has := restraint(l, d.Push, mu, direct, 1/safe)
+		if has-needs < worst.Has-worst.Needs || math.IsInf(worst.Has, 1) {
+			worst.Has, worst.Needs, worst.Direction = has, needs, d.ID
+		}
+	}
+	return worst
+}
+
+// Guides are the Australian and New Zealand guides' performance: 0.8 g forward, 0.5 g
+// rearward and sideways, while 0.2 of the weight is taken off the floor.
+func Guides(l *Load) Verdict {
+	mu := l.Grip.Low
+	worst := Verdict{Has: math.Inf(1)}
+	for _, d := range Directions[:4] {
+		needs := l.Mass * math.Max(0, d.Asked-mu*(1-norms.Ask.Upward))
+		has := restraint(l, d.Push, mu, mu, 1)
+		if has-needs < worst.Has-worst.Needs || math.IsInf(worst.Has, 1) {
+			worst.Has, worst.Needs, worst.Direction = has, needs, d.ID
+		}
+	}
+	return worst
+}

@@ -1,0 +1,190 @@
+package lashing
+
+import (
+	"errors"
+	"math"
+
+	"gonum.org/v1/gonum/mat"
+	"gonum.org/v1/gonum/optimize/convex/lp"
+)
+
+// ErrNotSolved is of a programme that found no answer: the load's hold is not known.
+var ErrNotSolved = errors.New("the balance of forces found no answer")
+
+// lossOver is what is left of a strap's pull on the far side of a load.
+const lossOver = 0.5
+
+// Held is how many g a load withstands in a direction, and what gives then.
+type Held struct {
+	G     float64
+	Gives string // slips, tips, lifts, strap
+	Tie   int    // of the strap that gives; −1 for none
+}
+
+// Hold is the most g toward push (of length one) that a load withstands with its weight on
+// it, as a linear programme: ropes only pull, each up to its limit where the push lengthens
+// it and else up to what its tightener left; a strap over the top is one rope with at
+// least lossOver of the one end's pull at the other; four corners press and rub within the
+// pyramid |f_x| + |f_y| ≤ μ·N; all six balances hold; λ is the most. Upward what is lifted
+// beyond its weight counts. Straps share as if they did not stretch: it is the optimistic
+// end. All forces are told as shares of the weight.
+func Hold(l *Load, push Vector, mu float64) (Held, error) {
+	if !(l.Mass > 0) {
+		return Held{}, ErrNotSolved
+	}
+	it := l.Item
+	corners := [4]Vector{{it.Front, it.Left, it.Bottom}, {it.Front, it.Right, it.Bottom}, {it.Rear, it.Left, it.Bottom}, {it.Rear, it.Right, it.Bottom}}
+	type rope struct {
+		end *End
+		cap float64
+		tie int
+	}
+	var ropes []rope
+	var pairs [][2]int
+	for i := range l.Ties {
+		t := &l.Ties[i]
+		first := len(ropes)
+		for k := range t.Ends {
+			limit := t.Pull
+			if t.Ends[k].Along.dot(push) < -1e-3 {
+				limit = t.Limit
+			}
+			ropes = append(ropes, rope{&t.Ends[k], limit / l.Mass, i})
+		}
+		if t.Over {
+			pairs = append(pairs, [2]int{first, first + 1})
+		}
+	}
+	// Variables: λ; ropes and their slacks; for each corner N, four ways of rubbing and a
+	// slack; for each strap over the top two slacks.
+	nr := len(ropes)
+	vars := 1 + 2*nr + 4*6 + 2*len(pairs)
+	rows := 6 + nr + 4 + 2*len(pairs)
+	a := make([]float64, rows*vars)
+	b := make([]float64, rows)
+	set := func(r, c int, v float64) { a[r*vars+c] += v }
+	// force adds a force of one kg of variable c at p to the six balances about the centre.
+	force := func(c int, p, f Vector) {
+		m := p.minus(l.Centre).cross(f)
+		for k := range 3 {
+			set(k, c, f[k])
+			set(3+k, c, m[k])
+		}
+	}
+	force(0, l.Centre, push)
+	b[2] = 1 // the weight
+	for i, q := range ropes {
+		force(1+i, q.end.Hold, q.end.Along)
+		set(6+i, 1+i, 1)
+		set(6+i, 1+nr+i, 1)
+		b[6+i] = q.cap
+	}
+	for k, p := range corners {
+		c := 1 + 2*nr + 6*k
+		force(c, p, Vector{0, 0, 1})
+		for d, f := range []Vector{{1, 0, 0}, {-1, 0, 0}, {0, 1, 0}, {0, -1, 0}} {
+			force(c+1+d, p, f)
+			set(6+nr+k, c+1+d, 1)
+		}
+		set(6+nr+k, c+5, 1)
+		set(6+nr+k, c, -mu)
+	}
+	for i, p := range pairs {
+		c, r := 1+2*nr+24+2*i, 6+nr+4+2*i
+		// T_b ≥ loss·T_a and T_a ≥ loss·T_b, with slacks.
+		set(r, 1+p[1], 1)
+		set(r, 1+p[0], -lossOver)
+		set(r, c, -1)
+		set(r+1, 1+p[0], 1)
+		set(r+1, 1+p[1], -lossOver)
+		set(r+1, c+1, -1)
+	}
+	goal := make([]float64, vars)
+	goal[0] = -1
+	// It begins at rest: three corners bear the weight, ropes hang slack, friction is nought.
+	base := make([]int, 0, rows)
+	corner := func(k, d int) int { return 1 + 2*nr + 6*k + d }
+	three, ok := bearing(corners, l.Centre)
+	if ok {
+		for _, k := range three {
+			base = append(base, corner(k, 0))
+		}
+		base = append(base, corner(0, 1), corner(0, 3), corner(3, 1))
+		for i := range nr {
+			base = append(base, 1+nr+i)
+		}
+		for k := range corners {
+			base = append(base, corner(k, 5))
+		}
+		for i := range 2 * len(pairs) {
+			base = append(base, 1+2*nr+24+i)
+		}
+	} else {
+		base = nil // it overhangs its footing: the solver finds a beginning
+	}
+	m := mat.NewDense(rows, vars, a)
+	_, x, err := lp.Simplex(goal, m, b, 1e-9, base)
+	if err != nil && ok {
+		_, x, err = lp.Simplex(goal, m, b, 1e-9, nil)
+	}
+	if err != nil {
+		return Held{}, ErrNotSolved
+	}
+	g := x[0]
+	if push[2] > 0.5 {
+		g--
+	}
+	if math.IsNaN(g) || math.IsInf(g, 0) {
+		return Held{}, ErrNotSolved
+	}
+	h := Held{G: g, Gives: "slips", Tie: -1}
+	normal, rubs, up := 0.0, 0.0, 0
+	for k := range corners {
+		n := x[corner(k, 0)]
+		if normal += n; n < 1e-6 {
+			up++
+		}
+		for d := 1; d < 5; d++ {
+			rubs += x[corner(k, d)]
+		}
+	}
+	switch {
+	case normal < 1e-6:
+		h.Gives = "lifts"
+	case up >= 2 && rubs < mu*normal-1e-6:
+		h.Gives = "tips"
+	}
+	for i, q := range ropes {
+		if x[1+i] > q.cap-1e-6 && q.end.Along.dot(push) < -1e-3 {
+			h.Gives, h.Tie = "strap", q.tie
+			break
+		}
+	}
+	return h, nil
+}
+
+// bearing are three corners of a footing that bear a weight at c between them; ok false
+// where it lies beyond all.
+func bearing(corners [4]Vector, c Vector) (three [3]int, ok bool) {
+	for _, t := range [][3]int{{0, 1, 2}, {1, 3, 2}, {0, 1, 3}, {0, 3, 2}} {
+		a, b, d := corners[t[0]], corners[t[1]], corners[t[2]]
+		area := (b[0]-a[0])*(d[1]-a[1]) - (d[0]-a[0])*(b[1]-a[1])
+		if math.Abs(area) < 1e-9 {
+			continue
+		}
+		u := ((c[0]-a[0])*(d[1]-a[1]) - (d[0]-a[0])*(c[1]-a[1])) / area
+		v := ((b[0]-a[0])*(c[1]-a[1]) - (c[0]-a[0])*(b[1]-a[1])) / area
+		if u >= 0 && v >= 0 && u+v <= 1 {
+			return t, true
+		}
+	}
+	return three, false
+}
+
+// friction is what the programme takes: of directly lashed loads three quarters.
+func (l *Load) friction() float64 {
+	if l.anyDirect() {
+		return l.Grip.Low * frictionOf
+	}
+	return l.Grip.Low
+}

@@ -1,0 +1,35 @@
+// Tie-down: planned from what there is, changed by hand, compared by rule.
+import { accessible, expect, settled, test } from './rig'
+
+test('loads are tied down: planned, loosened, compared', async ({ page, hut }) => {
+  await hut.open('tie')
+  await page.getByRole('button', { name: 'Outing' }).click()
+  await page.getByRole('option', { name: /Boats for the crossing/ }).click()
+  await settled(page)
+  const answer = page.locator('[data-tie-answer]')
+  await expect(answer).toContainText('not tied down yet')
+  await page.getByRole('button', { name: 'Plan straps for me' }).click()
+  const planner = page.locator('[data-tie-planner]')
+  await expect(planner).toContainText('6 straps hold all of it')
+  await planner.getByRole('button', { name: 'Do it' }).click()
+  await settled(page)
+  await expect(answer).toContainText('stay where they are')
+  const canoe = page.locator('[data-tied="green-canoe"]')
+  await expect(canoe.locator('[data-bars] dt')).toHaveText(['Forward', 'Rearward', 'Left', 'Right', 'Up'])
+  await expect(page.locator('[data-view="plan"] .strap')).not.toHaveCount(0)
+  await accessible(page)
+
+  await canoe.getByRole('button', { name: 'Compare the rules' }).click()
+  await expect(canoe.locator('[data-schools] tbody tr')).toHaveCount(3)
+  await canoe.getByRole('button', { name: 'Take the strap off' }).first().click()
+  await settled(page)
+  await expect(answer).not.toContainText('stay where they are')
+  await page.locator('[data-straps] summary').click()
+  await page
+    .locator('[data-straps]')
+    .getByRole('switch', { name: /retired/ })
+    .first()
+    .click()
+  await settled(page)
+  await accessible(page)
+})

@@ -1,0 +1,31 @@
+<script setup lang="ts">
+// Tie-down: the rig with its straps, one answer, each load with its bars, the rings and
+// the straps there are.
+import { computed } from 'vue'
+import RigDrawing from '@/drawing/RigDrawing.vue'
+import { useWorkspace } from '@/stores/workspace'
+import StrapList from './tie/StrapList.vue'
+import TiedLoad from './tie/TiedLoad.vue'
+import TiePlanner from './tie/TiePlanner.vue'
+import TiePointList from './tie/TiePointList.vue'
+
+const workspace = useWorkspace()
+const tied = computed(() => workspace.settledReport?.tied ?? [])
+</script>
+
+<template>
+  <section class="flex flex-col gap-2 xl:overflow-auto" aria-label="Tie-down" tabindex="-1">
+    <div class="plate shrink-0 overflow-hidden p-2 md:h-[24rem]">
+      <RigDrawing class="h-full" :only="['side', 'plan']" />
+    </div>
+    <TiePlanner :tied="tied" />
+    <TiedLoad v-for="t in tied" :key="t.load" :tied="t" />
+    <p v-if="!tied.length" class="text-soft px-1">Nothing stands on the trailer in this outing yet.</p>
+    <TiePointList class="no-print" />
+    <StrapList class="no-print" />
+    <p class="text-soft px-1 text-sm">
+      Protect straps at edges, twist long ones once, tie their ends off. Soft hulls: snug, not hard, and
+      slacker in the heat. Look again after 10 to 20 km. Nothing hangs on the trailer tailgate alone.
+    </p>
+  </section>
+</template>

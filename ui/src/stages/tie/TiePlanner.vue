@@ -1,0 +1,86 @@
+<script setup lang="ts">
+// One answer for the whole, and a set of straps found for it.
+import { computed, ref, shallowRef, watch } from 'vue'
+import { api } from '@/api'
+import OutcomeMark from '@/checks/OutcomeMark.vue'
+import ChoiceField from '@/fields/ChoiceField.vue'
+import type { Fix, Plan, Tied, TiePlan } from '@/generated/types'
+import { useReference } from '@/stores/reference'
+import { useWorkspace } from '@/stores/workspace'
+import { useWords } from '@/words'
+
+defineProps<{ tied: Tied[] }>()
+const workspace = useWorkspace()
+const reference = useReference()
+const { say } = useWords()
+const outcome = computed(() => workspace.report?.stages.find((s) => s.id === 'tie')?.outcome)
+const checks = computed(() => (workspace.settledReport?.findings ?? []).filter((f) => f.stage === 'tie'))
+const answer = computed(() => {
+  const fails = checks.value.filter((f) => f.outcome === 'fails')
+  if (fails.length) return say(fails[0]!.says)
+  const open = checks.value.filter((f) => f.outcome === 'unknown')
+  if (open.length === 1) return say(open[0]!.says)
+  if (open.length) return `${open.length} loads are not tied down yet, or not told to the end.`
+  return checks.value.length ? 'All loads stay where they are, by the rule and by statics.' : ''
+})
+const mark = computed(() =>
+  checks.value.some((f) => f.outcome === 'unknown') && outcome.value !== 'fails' ? 'unknown' : outcome.value,
+)
+const schools = computed(() => [
+  { value: '', name: 'usual in the region' },
+  ...(reference.data?.tieSchools ?? []).map((s) => ({ value: s.id, name: s.name })),
+])
+const found = shallowRef<TiePlan>()
+const foundFor = shallowRef<Plan>()
+const failure = ref('')
+async function plan() {
+  const doc = workspace.plan
+  if (!doc) return
+  failure.value = ''
+  try {
+    found.value = await api.ties({ plan: doc, outing: workspace.outing, trailer: workspace.trailer })
+    foundFor.value = doc
+  } catch (e) {
+    failure.value = e instanceof Error ? e.message : String(e)
+  }
+}
+watch(
+  () => [workspace.outing, workspace.trailer],
+  () => (found.value = undefined),
+)
+const fix = computed(() => found.value as unknown as Fix)
+const stale = computed(() => foundFor.value !== workspace.plan)
+</script>
+
+<template>
+  <div class="plate shrink-0 p-3" data-tie-planner>
+    <div class="flex flex-wrap items-center gap-2">
+      <OutcomeMark v-if="mark" :outcome="mark" />
+      <p class="min-w-48 flex-1 leading-snug font-bold" data-tie-answer>{{ answer }}</p>
+      <ChoiceField
+        class="no-print w-52"
+        label="Rule"
+        tight
+        :value="workspace.plan?.tieSchool || ''"
+        :options="schools"
+        @chosen="workspace.setAt('/tieSchool', $event || undefined, 'rule for tie-downs')"
+      />
+      <button class="act-main no-print" @click="plan">Plan straps for me</button>
+    </div>
+    <p v-if="failure" class="text-fails" role="alert">{{ failure }}</p>
+    <div v-if="found" class="no-print mt-2">
+      <p class="font-semibold">{{ say(found.says) }}</p>
+      <ul v-if="found.loads.length" class="mt-1 text-sm">
+        <li v-for="l in found.loads" :key="l.name">
+          <b>{{ l.name }}</b>: {{ say(l.says) }}
+        </li>
+      </ul>
+      <div v-if="found.loads.some((l) => l.holds)" class="mt-2 flex gap-2">
+        <button class="act" :disabled="stale" @click="workspace.show(fix)">Preview</button>
+        <button class="act-main" :disabled="stale" @click="workspace.apply(fix, say(found.name))">
+          Do it
+        </button>
+      </div>
+    </div>
+  </div>
+</template>

@@ -1,0 +1,92 @@
+<script setup lang="ts">
+// Where straps can be hooked on the trailer.
+import { PlusIcon, TrashIcon } from '@heroicons/vue/20/solid'
+import { computed } from 'vue'
+import ChoiceField from '@/fields/ChoiceField.vue'
+import PlanQuantity from '@/fields/PlanQuantity.vue'
+import { newId } from '@/stores/patch'
+import { useReference } from '@/stores/reference'
+import { useWorkspace } from '@/stores/workspace'
+
+const workspace = useWorkspace()
+const reference = useReference()
+const base = computed(() => `/trailers/${workspace.trailer}/tiePoints`)
+const trailer = computed(() => workspace.plan?.trailers[workspace.trailer])
+const points = computed(() =>
+  Object.entries(trailer.value?.tiePoints ?? {}).sort((a, b) => a[1].order - b[1].order),
+)
+const kinds = computed(() =>
+  (reference.data?.anchorKinds ?? []).map((k) => ({
+    value: k.id,
+    name: k.name,
+    more: `gives first: ${k.weak}`,
+  })),
+)
+const next = () => (points.value.at(-1)?.[1].order ?? 0) + 1
+const add = () =>
+  workspace.setAt(
+    `${base.value}/${newId('ring')}`,
+    { order: next(), kind: 'ring-bolted', at: { back: 0.1, right: 0.6 } },
+    'add a tie point',
+  )
+/** Three each side: front, middle, rear, at the deck's edge. */
+function six() {
+  const long = trailer.value?.deckLength?.value ?? 2.4
+  const half = (trailer.value?.deckWidth?.value ?? 1.25) / 2 - 0.03
+  const all: Record<string, unknown> = { ...trailer.value?.tiePoints }
+  let order = next()
+  for (const [name, back] of [
+    ['front', 0.1],
+    ['middle', long / 2],
+    ['rear', long - 0.1],
+  ] as const) {
+    for (const [side, sign] of [
+      ['left', -1],
+      ['right', 1],
+    ] as const) {
+      const at = { back: Math.round(back * 100) / 100, right: Math.round(sign * half * 100) / 100 }
+      all[`${name}-${side}`] ??= { order: order++, kind: 'ring-bolted', at }
+    }
+  }
+  workspace.setAt(base.value, all, 'six rings')
+}
+</script>
+
+<template>
+  <details v-if="trailer" class="plate shrink-0 p-3" data-tie-points :open="!points.length">
+    <summary class="cursor-pointer text-lg font-bold">Tie points: {{ points.length }}</summary>
+    <div class="mt-2 grid gap-2 lg:grid-cols-2">
+      <div
+        v-for="[pid, p] in points"
+        :key="pid"
+        class="border-rule grid grid-cols-2 items-end gap-2 border-t pt-2"
+      >
+        <ChoiceField
+          :label="pid.replaceAll('-', ' ')"
+          :value="p.kind"
+          :options="kinds"
+          @chosen="workspace.setAt(`${base}/${pid}/kind`, $event, 'kind of tie point')"
+        />
+        <PlanQuantity :path="`${base}/${pid}/rating`" label="Takes, from its plate" kind="mass" />
+        <PlanQuantity :path="`${base}/${pid}/at/back`" label="Behind headboard" kind="length" />
+        <div class="grid grid-cols-[1fr_auto] items-end gap-2">
+          <PlanQuantity :path="`${base}/${pid}/at/right`" label="Right of middle" kind="length" />
+          <button
+            class="act size-11"
+            :aria-label="`Take ${pid.replaceAll('-', ' ')} out`"
+            @click="workspace.setAt(`${base}/${pid}`, undefined, 'take a tie point out')"
+          >
+            <TrashIcon class="size-5" />
+          </button>
+        </div>
+      </div>
+    </div>
+    <div class="mt-2 flex flex-wrap gap-2">
+      <button class="act" @click="add"><PlusIcon class="size-5" />Tie point</button>
+      <button v-if="points.length < 6" class="act" @click="six">Six rings, three a side</button>
+    </div>
+    <p class="text-soft mt-1 text-sm">
+      A stake pocket is made for stakes. Without a plate the low end of what its kind takes is counted.
+    </p>
+  </details>
+</template>

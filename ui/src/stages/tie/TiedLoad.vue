@@ -1,0 +1,169 @@
+<script setup lang="ts">
+// One load: how many g it withstands each way, its straps, the schools side by side.
+import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/vue'
+import { PlusIcon, TrashIcon } from '@heroicons/vue/20/solid'
+import { computed } from 'vue'
+import ChoiceField from '@/fields/ChoiceField.vue'
+import PlanQuantity from '@/fields/PlanQuantity.vue'
+import SwitchField from '@/fields/SwitchField.vue'
+import type { Tied } from '@/generated/types'
+import { newId } from '@/stores/patch'
+import { useWorkspace } from '@/stores/workspace'
+import { useWords } from '@/words'
+
+const props = defineProps<{ tied: Tied }>()
+const workspace = useWorkspace()
+const { nominal, print } = useWords()
+const id = computed(() => props.tied.load.replace('/loads/', ''))
+const base = computed(() => `/outings/${workspace.outing}/layouts/${workspace.trailer}`)
+const layout = computed(() => workspace.plan?.outings[workspace.outing]?.layouts[workspace.trailer])
+const lashings = computed(() =>
+  Object.entries(layout.value?.lashings ?? {})
+    .filter(([, x]) => x.load === id.value)
+    .sort((a, b) => a[1].order - b[1].order),
+)
+const straps = computed(() =>
+  Object.entries(workspace.plan?.straps ?? {}).map(([value, s]) => ({ value, name: s.name || 'Strap' })),
+)
+const points = computed(() => props.tied.points.map((p) => ({ value: p.id, name: p.name })))
+const ends = computed(() => [{ value: '', name: 'holds it directly' }, ...points.value])
+const told = (lid: string) => props.tied.straps.find((s) => s.path.endsWith(`/lashings/${lid}`))
+const set = (lid: string, field: string, value: unknown) =>
+  workspace.setAt(`${base.value}/lashings/${lid}/${field}`, value, 'move a strap')
+function add() {
+  const order = Math.max(0, ...Object.values(layout.value?.lashings ?? {}).map((x) => x.order)) + 1
+  const [from, to] = points.value
+  workspace.setAt(
+    `${base.value}/lashings/${newId('tie')}`,
+    {
+      order,
+      load: id.value,
+      strap: straps.value[0]?.value ?? '',
+      from: from?.value ?? '',
+      ...(to ? { to: to.value } : {}),
+      hold: { back: 0.3 },
+    },
+    'add a strap',
+  )
+}
+const words: Record<string, string> = {
+  forward: 'Forward',
+  rearward: 'Rearward',
+  left: 'Left',
+  right: 'Right',
+  up: 'Up',
+}
+const full = 1.5 // g over the whole bar
+const share = (g: number) => `${Math.max(0, Math.min(1, g / full)) * 100}%`
+</script>
+
+<template>
+  <div class="plate shrink-0 p-3" :data-tied="id">
+    <div class="flex flex-wrap items-center gap-x-4 gap-y-1">
+      <h2 class="mr-auto text-lg font-bold">{{ tied.name || 'A load' }}</h2>
+      <SwitchField
+        class="no-print"
+        label="Mat under it"
+        :value="layout?.placements[id]?.mat"
+        @set="workspace.setAt(`${base}/placements/${id}/mat`, $event || undefined, 'mat')"
+      />
+      <span class="text-soft text-sm">friction {{ print('share', tied.grip) }}</span>
+    </div>
+    <dl v-if="tied.bars?.length" class="mt-1 grid gap-x-6 gap-y-1 sm:grid-cols-2" data-bars>
+      <div
+        v-for="b in tied.bars"
+        :key="b.direction"
+        class="grid grid-cols-[5.5rem_1fr_8.5rem] items-center gap-2 text-sm"
+      >
+        <dt class="font-semibold">{{ words[b.direction] }}</dt>
+        <dd class="bg-wash relative h-4 rounded" aria-hidden="true">
+          <span
+            class="absolute inset-y-0 left-0 rounded"
+            :class="!b.known ? 'bg-unknown' : b.has < b.asked ? 'bg-fails' : 'bg-holds'"
+            :style="{ width: share(b.has) }"
+          ></span>
+          <span class="bg-ink absolute -inset-y-0.5 w-0.5" :style="{ left: share(b.asked) }"></span>
+        </dd>
+        <dd>
+          <b>{{ b.known ? print('share', b.has) : 'Not known' }}</b> of {{ print('share', b.asked) }}
+        </dd>
+      </div>
+    </dl>
+    <p v-else class="text-soft text-sm">Not tied down yet.</p>
+    <ul v-if="lashings.length" class="mt-2 grid gap-2">
+      <li
+        v-for="[lid, x] in lashings"
+        :key="lid"
+        class="border-rule grid grid-cols-2 items-end gap-2 border-t pt-2 lg:grid-cols-[1.3fr_1.2fr_1.2fr_1fr_auto]"
+        :data-lashing="lid"
+      >
+        <ChoiceField label="Strap" :value="x.strap" :options="straps" @chosen="set(lid, 'strap', $event)" />
+        <ChoiceField label="Hooked at" :value="x.from" :options="points" @chosen="set(lid, 'from', $event)" />
+        <ChoiceField
+          label="Over it to"
+          :value="x.to || ''"
+          :options="ends"
+          @chosen="set(lid, 'to', $event || undefined)"
+        />
+        <PlanQuantity :path="`${base}/lashings/${lid}/hold/back`" label="Behind its front" kind="length" />
+        <button
+          class="act no-print size-11"
+          aria-label="Take the strap off"
+          @click="workspace.setAt(`${base}/lashings/${lid}`, undefined, 'take a strap off')"
+        >
+          <TrashIcon class="size-5" />
+        </button>
+        <template v-if="!x.to">
+          <PlanQuantity
+            :path="`${base}/lashings/${lid}/hold/right`"
+            label="Right of its middle"
+            kind="length"
+          />
+          <PlanQuantity :path="`${base}/lashings/${lid}/hold/up`" label="Above its underside" kind="length" />
+        </template>
+        <p v-if="told(lid)" class="text-soft col-span-2 text-sm lg:col-span-full">
+          {{ nominal(told(lid)!.long) }} long, {{ nominal(told(lid)!.floor) }} to the floor, takes
+          {{ nominal(told(lid)!.limit) }} (its {{ told(lid)!.weak }} is the weakest).
+        </p>
+      </li>
+    </ul>
+    <div class="no-print mt-2 flex flex-wrap gap-2">
+      <button class="act" :disabled="!straps.length || !points.length" @click="add">
+        <PlusIcon class="size-5" />Strap
+      </button>
+    </div>
+    <Disclosure v-if="lashings.length">
+      <DisclosureButton class="act no-print mt-2">Compare the rules</DisclosureButton>
+      <DisclosurePanel class="mt-2 overflow-x-auto" tabindex="0">
+        <table class="w-full text-sm" data-schools>
+          <thead>
+            <tr class="text-soft text-left">
+              <th class="font-normal">Rule</th>
+              <th class="px-2 text-right font-normal">Holds by</th>
+              <th class="px-2 text-right font-normal">Asks</th>
+              <th class="px-2 text-right font-normal">Straps</th>
+              <th class="px-2 font-normal">Binds</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="s in tied.schools" :key="s.id" class="border-rule border-t align-top">
+              <th scope="row" class="py-1 text-left font-semibold">
+                {{ s.name }}{{ s.chosen ? ' (chosen)' : '' }}:
+                <span :class="s.holds ? 'text-holds' : 'text-fails'">{{ s.holds ? 'Holds' : 'Fails' }}</span>
+              </th>
+              <td class="px-2 py-1 text-right">{{ nominal(s.has) }}</td>
+              <td class="px-2 py-1 text-right">{{ nominal(s.needs) }} {{ s.says }}</td>
+              <td class="px-2 py-1 text-right">{{ s.least ? `${s.count ?? 0} of ${s.least}` : '' }}</td>
+              <td class="px-2 py-1">{{ s.bound }}</td>
+            </tr>
+          </tbody>
+        </table>
+        <p class="text-soft mt-1 text-sm">
+          They disagree because they count differently: one adds up what straps take and asks for half the
+          weight; the others ask what friction and pull give against each push, at the tightener’s pull for a
+          strap over the top.
+        </p>
+      </DisclosurePanel>
+    </Disclosure>
+  </div>
+</template>
