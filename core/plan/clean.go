@@ -369,6 +369,15 @@ func (c *cleaner) outing(path string, o *Outing, p *Plan) {
 		c.say(path+"/slip/angle", "A slip falls by more than % and less than %.", said.Of(quantity.KindAngle, 0.01), said.Of(quantity.KindAngle, 0.8))
 		o.Slip = nil
 	}
+	if o.Departures != nil {
+		o.Departures = entries(c, o.Departures, path+"/departures", func(path string, d *Departed) {
+			c.date(path+"/on", &d.On)
+			if len(d.Ticks) > maxCount {
+				c.say(path+"/ticks", "More than % ticks: they are left out.", said.Count(maxCount))
+				d.Ticks = nil
+			}
+		})
+	}
 	o.Layouts = entries(c, o.Layouts, path+"/layouts", func(path string, l *Layout) { c.layout(path, l, p) })
 	for _, id := range Ordered(o.Layouts, func(Layout) int { return 0 }) {
 		if _, ok := p.Trailers[id]; !ok {

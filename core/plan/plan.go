@@ -361,6 +361,15 @@ type Outing struct {
 	Road     Road              `json:"road,omitempty"`
 	Slip     *Slip             `json:"slip,omitempty"` // where boats go into the water
 	Layouts  map[string]Layout `json:"layouts"`        // by trailer id
+
+	Departures map[string]Departed `json:"departures,omitempty"` // pages of the road log
+}
+
+// Departed is a departure card as it was ticked.
+type Departed struct {
+	Order int             `json:"order"`
+	On    string          `json:"on"` // day, year-month-day
+	Ticks map[string]bool `json:"ticks,omitempty"`
 }
 
 // Road is the kind of road that an outing takes.

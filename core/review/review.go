@@ -8,6 +8,7 @@ import (
 
 	"zygonos/core/balance"
 	"zygonos/core/clearance"
+	"zygonos/core/departure"
 	"zygonos/core/drawbar"
 	"zygonos/core/finding"
 	"zygonos/core/fit"
@@ -59,6 +60,7 @@ type Report struct {
 	Swing     *clearance.Swing      `json:"swing,omitempty"`  // settled
 	Racks     []rack.Built          `json:"racks"`
 	Drive     *ramp.DriveOn         `json:"drive,omitempty"`   // settled
+	Card      *departure.Card       `json:"card,omitempty"`    // settled
 	Tied      []lashing.Tied        `json:"tied,omitempty"`    // settled
 	Schools   []rack.Support        `json:"schools,omitempty"` // of supporting hulls
 }
@@ -185,7 +187,7 @@ type OutingState struct {
 }
 
 // Stages lists the stages built so far, in the order of the work.
-var Stages = []string{"job", "vehicle", "trailer", "balance", "racks", ramp.Stage, lashing.Stage}
+var Stages = []string{"job", "vehicle", "trailer", "balance", "racks", ramp.Stage, lashing.Stage, "road"}
 
 // Review cleans the plan, in place, and judges one outing on one trailer.
 func Review(p *plan.Plan, q Request) *Report {

@@ -5,6 +5,7 @@ package studies
 import (
 	"zygonos/core/balance"
 	"zygonos/core/clearance"
+	"zygonos/core/departure"
 	"zygonos/core/finding"
 	"zygonos/core/fit"
 	"zygonos/core/lashing"
@@ -35,6 +36,11 @@ func Settled(p *plan.Plan, q review.Request) *review.Report {
 	}
 	addFixes(p, at, rep)
 	if r != nil {
+		var low, high *float64
+		if w := rep.Figures.Window; w != nil {
+			low, high = &w.Low, &w.High
+		}
+		rep.Card = departure.Of(r, rep.Findings, low, high)
 		rep.Sway, rep.Swing, rep.Drive = sway.ChartOf(r), clearance.SwingOf(r), ramp.DriveOf(r)
 	}
 	rep.Outings = []review.OutingState{}

@@ -48,6 +48,7 @@ export const stageWords: Record<string, string> = {
   racks: 'Racks',
   ramps: 'Ramps',
   tie: 'Tie-down',
+  road: 'Road',
 }
 
 export const wantWords: Record<string, string> = {

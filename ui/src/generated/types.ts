@@ -474,6 +474,9 @@ export interface Outing {
   layouts: {
     [k: string]: Layout;
   };
+  departures?: {
+    [k: string]: Departed;
+  };
 }
 export interface Slip {
   angle: number;
@@ -567,6 +570,13 @@ export interface Lashing {
   to?: string;
   hold: Spot;
 }
+export interface Departed {
+  order: number;
+  on: string;
+  ticks?: {
+    [k: string]: boolean;
+  };
+}
 export interface Report {
   scope: Scope;
   headline: Headline;
@@ -592,6 +602,7 @@ export interface Report {
   swing?: Swing;
   racks: Built[];
   drive?: DriveOn;
+  card?: Card;
   tied?: Tied[];
   schools?: Support[];
 }
@@ -928,6 +939,21 @@ export interface Curve {
 export interface CardLine {
   says: Sentence;
   care?: boolean;
+}
+export interface Card {
+  gate: Finding[];
+  sections: Section[];
+  unknown: Sentence[];
+  most?: Measure;
+  because: Sentence;
+}
+export interface Section {
+  name: string;
+  ticks: Tick[];
+}
+export interface Tick {
+  id: string;
+  says: Sentence;
 }
 export interface Tied {
   load: string;

@@ -28,6 +28,7 @@ const stages = {
   racks: defineAsyncComponent(() => import('@/stages/RacksStage.vue')),
   ramps: defineAsyncComponent(() => import('@/stages/RampsStage.vue')),
   tie: defineAsyncComponent(() => import('@/stages/TieStage.vue')),
+  road: defineAsyncComponent(() => import('@/stages/RoadStage.vue')),
 } as const
 const stage = computed(() =>
   props.stage && props.stage in stages ? (props.stage as keyof typeof stages) : 'balance',
@@ -70,7 +71,7 @@ useEventListener(document, 'keydown', (e) => {
   else if (key === 'u')
     workspace.setAt('/units', workspace.locale.units === 'metric' ? 'imperial' : 'metric', 'change units')
   else if (e.key === 'Escape') workspace.hide()
-  else if (/^[1-7]$/.test(e.key))
+  else if (/^[1-8]$/.test(e.key))
     void router.push(`/plan/${props.id}/${Object.keys(stages)[Number(e.key) - 1]}`)
 })
 useEventListener(window, 'beforeunload', (e) => {

@@ -7,7 +7,7 @@ const keys = [
   ['← →', 'move the thing in hand along the deck, 10 mm'],
   ['↑ ↓', 'move it across, in the view from above'],
   ['Shift + arrow', 'the same, 100 mm'],
-  ['1 to 7', 'the stages'],
+  ['1 to 8', 'the stages'],
   ['U', 'the other units'],
   ['Ctrl Z, Ctrl Y', 'undo, redo'],
   ['Ctrl S', 'save now'],

@@ -4,6 +4,7 @@ import {
   ArrowTrendingUpIcon,
   Bars4Icon,
   HomeModernIcon,
+  ClipboardDocumentCheckIcon,
   LinkIcon,
   ScaleIcon,
   TruckIcon,
@@ -24,6 +25,7 @@ const icons = {
   racks: Bars4Icon,
   ramps: ArrowTrendingUpIcon,
   tie: LinkIcon,
+  road: ClipboardDocumentCheckIcon,
 } as const
 const states = computed(() => new Map((workspace.report?.stages ?? []).map((s) => [s.id, s.outcome])))
 </script>

@@ -1,0 +1,236 @@
+// Package departure makes the card for the last look before the road: where things
+// stand, how they are tied, what to read and to do in order, and what may not be open
+// before one goes. It says what other questions found; it judges nothing itself.
+package departure
+
+import (
+	"fmt"
+	"math"
+
+	"zygonos/core/finding"
+	"zygonos/core/lashing"
+	"zygonos/core/plan"
+	"zygonos/core/quantity"
+	"zygonos/core/ramp"
+	"zygonos/core/rig"
+	"zygonos/core/said"
+	"zygonos/core/towing"
+)
+
+// Card is the departure card of one outing on one trailer.
+type Card struct {
+	Gate     []finding.Finding `json:"gate"` // what fails or is not known and must not be before leaving
+	Sections []Section         `json:"sections"`
+	Unknown  []said.Sentence   `json:"unknown"` // what was not known
+	Most     *finding.Measure  `json:"most,omitempty"`
+	Because  said.Sentence     `json:"because"` // of the speed
+}
+
+// Section is a heading with what to tick under it.
+type Section struct {
+	Name  string `json:"name"`
+	Ticks []Tick `json:"ticks"`
+}
+
+// Tick is a line to tick; its id is stable, so that ticks are kept.
+type Tick struct {
+	ID   string        `json:"id"`
+	Says said.Sentence `json:"says"`
+}
+
+// bathroomScale is what a bathroom scale reads at most, kg (practice, C).
+const bathroomScale = 130.0
+
+// Of makes the card from a rig, its findings and the ball load that is aimed at.
+func Of(r *rig.Rig, fs []finding.Finding, low, high *float64) *Card {
+	if r.Layout == nil || r.Outing == nil {
+		return nil
+	}
+	c := &Card{Gate: []finding.Finding{}, Sections: []Section{}, Unknown: []said.Sentence{}}
+	for i := range fs {
+		f := &fs[i]
+		if f.Compares {
+			continue
+		}
+		if f.Outcome == finding.Fails || f.Outcome == finding.Unknown && (f.Essential || f.Stage == lashing.Stage) {
+			if f.Gate == finding.GateGo || f.Essential || f.Outcome == finding.Fails && f.Gate == "" {
+				c.Gate = append(c.Gate, *f)
+			}
+		}
+		if f.Outcome == finding.Unknown {
+			c.Unknown = append(c.Unknown, f.Title)
+		}
+	}
+	c.add("Where it stands", c.places(r))
+	c.add("Tied down", ties(r))
+	c.add("Read", readings(r, low, high))
+	c.add("Walk round", walk(r))
+	c.add("Take off or tie on", loose(r))
+	c.add("On the way", []Tick{
+		{"first-stop", said.Say("After 10 to 20 km stop: straps, hubs by hand for heat, wheel nuts.")},
+		{"wheel-change", said.Say("Spare reachable with the load on, jack and brace that fit; where the jack goes under the axle.")}})
+	c.Most, c.Because = most(r)
+	return c
+}
+
+func (c *Card) add(name string, ticks []Tick) {
+	if len(ticks) > 0 {
+		c.Sections = append(c.Sections, Section{name, ticks})
+	}
+}
+
+// places tells each thing by a distance that one tapes from the headboard.
+func (c *Card) places(r *rig.Rig) []Tick {
+	front, _ := r.Deck()
+	var out []Tick
+	if s, missing, fails := ramp.Prepare(r); s != nil && len(missing) == 0 && fails == nil {
+		out = append(out, Tick{"place-mark", s.Mark()})
+	}
+	for i := range r.Items {
+		it := &r.Items[i]
+		name := said.Name(it.Name, "a thing")
+		d := it.Front - front
+		says := said.Say("%: its front % behind the {headboard}", name, said.Length(d))
+		if d < 0 {
+			says = said.Say("%: its front % before the {headboard}", name, said.Length(-d))
+		}
+		if mid := (it.Left + it.Right) / 2; math.Abs(mid) > 0.005 {
+			side := "right"
+			if mid < 0 {
+				side = "left"
+			}
+			says = append(says, said.Say(", its middle % to the "+side, said.Length(math.Abs(mid)))...)
+		}
+		out = append(out, Tick{"place-" + it.ID, append(says, said.Piece{Text: "."})})
+	}
+	if a := r.Layout.AxleAt; a != nil {
+		out = append(out, Tick{"axle", said.Say("Axle bolted at % from the {coupling}, nuts to torque.", said.Length(*a))})
+	}
+	return out
+}
+
+func ties(r *rig.Rig) []Tick {
+	var out []Tick
+	for _, l := range lashing.Loads(r) {
+		for i := range l.Ties {
+			t := &l.Ties[i]
+			name := said.Name(t.Name, "Strap")
+			from := said.Piece{Text: lashing.PointName(r, t.Ends[0].PointID)}
+			if t.Over {
+				out = append(out, Tick{"tie-" + t.ID, said.Say("%: % over % to %.", name, from, said.Name(l.Item.Name, "the load"), said.Piece{Text: lashing.PointName(r, t.Ends[1].PointID)})})
+			} else {
+				out = append(out, Tick{"tie-" + t.ID, said.Say("%: % to %, % up.", name, from, said.Name(l.Item.Name, "the load"), said.Length(t.Ends[0].Hold[2]-l.Item.Bottom))})
+			}
+		}
+	}
+	return out
+}
+
+// readings are what a scale and a gauge should show.
+func readings(r *rig.Rig, low, high *float64) []Tick {
+	var out []Tick
+	if b := r.Bears; b != nil {
+		says := said.Say("{Ball load}: a scale under the {coupling}, trailer level, should show about %", said.Mass(b.Ball.Nominal))
+		if low != nil && high != nil && *high > *low {
+			says = append(says, said.Say(" (% to % is right)", said.Mass(*low), said.Mass(*high))...)
+		}
+		if b.Ball.High > bathroomScale {
+			// A plank of two metres on a block and the scale, the ball in its middle: half.
+			says = append(says, said.Say(". Over a bathroom scale's %: a plank from block to scale, % long, the {coupling} in its middle: it shows %", said.Mass(bathroomScale), said.Length(2.0), said.Mass(b.Ball.Nominal/2))...)
+		}
+		out = append(out, Tick{"ball", append(says, said.Piece{Text: "."})})
+	}
+	if p := r.Trailer.TyrePressure; p != nil {
+		out = append(out, Tick{"pressure", said.Say("{Tyre}s cold at %, as loaded; car's too, by its door post.", said.Of(quantity.KindPressure, *p))})
+	} else {
+		out = append(out, Tick{"pressure", said.Say("{Tyre}s cold at what their wall and load ask; car's too.")})
+	}
+	if s := r.Trailer.CouplingSize; s != nil {
+		out = append(out, Tick{"ball-size", said.Say("Ball of %, as the {coupling} says.", said.Length(*s))})
+	}
+	if h := r.Trailer.CouplingHeight; h != nil {
+		out = append(out, Tick{"level", said.Say("Level when hitched: the {coupling} near % up.", said.Length(*h))})
+	}
+	return out
+}
+
+// walk is the round, in order.
+func walk(r *rig.Rig) []Tick {
+	t := r.Trailer
+	out := []Tick{{"latch", said.Say("{Coupling} latched and pinned; lift the {drawbar} by hand to try it.")}}
+	if t.Chains != nil && *t.Chains > 0 {
+		out = append(out, Tick{"chains", said.Say("Chains crossed under it, short of the ground.")})
+	}
+	if t.Breakaway != nil && *t.Breakaway {
+		out = append(out, Tick{"breakaway", said.Say("Breakaway cable to the car, not round the ball.")})
+	}
+	out = append(out,
+		Tick{"jack", said.Say("{Jockey wheel} up and locked; chocks away.")},
+		Tick{"lamps", said.Say("Plug in; tail, brake, left, right, fog; {number plate} in sight.")},
+		Tick{"nuts", said.Say("Wheel nuts to torque if a wheel was off.")},
+		Tick{"tyres", said.Say("{Tyre}s: cuts, bulges, age; hubs cool and quiet.")})
+	if l := r.Layout.Loading; l != nil {
+		out = append(out, Tick{"ramps", said.Say("Ramps and props stowed and pinned; machine's brake on, in gear.")})
+	}
+	_, tail := r.Deck()
+	for i := range r.Items {
+		if it := &r.Items[i]; !it.Open && it.Rear > tail+0.9 {
+			out = append(out, Tick{"flag", said.Say("Flag or board at the end of %, lamp by night.", said.Name(it.Name, "what sticks out"))})
+			break
+		}
+	}
+	for i := range r.Items {
+		if r.Items[i].Shape == "heap" {
+			out = append(out, Tick{"cover", said.Say("Net or tarpaulin over the load, tied.")})
+			break
+		}
+	}
+	return append(out, Tick{"locks", said.Say("Tailgate and sides latched; {coupling} lock with you.")})
+}
+
+// loose is what lifts off and is not tied: pins, seats, motors, batteries, ramps.
+func loose(r *rig.Rig) []Tick {
+	var out []Tick
+	for i := range r.Items {
+		it := &r.Items[i]
+		name := said.Name(it.Name, "a thing")
+		if it.Part {
+			if u := r.Plan.Parts[it.ID].Undo; u != "" && u != "welded" {
+				out = append(out, Tick{"part-" + it.ID, said.Say("%: % in and secured.", name, said.Piece{Text: u})})
+			} else if u == "" {
+				out = append(out, Tick{"part-" + it.ID, said.Say("%: held so that it cannot lift off.", name)})
+			}
+			continue
+		}
+		if it.Load == nil {
+			continue
+		}
+		for _, id := range plan.Ordered(it.Load.Contents, func(x plan.Content) int { return x.Order }) {
+			out = append(out, Tick{fmt.Sprintf("in-%s-%s", it.ID, id), said.Say("% in %: tied, or with you in the car.", said.Name(it.Load.Contents[id].Name, "a thing"), name)})
+		}
+	}
+	return out
+}
+
+// most is the speed not to go over: the least of tyres, rule and owner.
+func most(r *rig.Rig) (*finding.Measure, said.Sentence) {
+	least, why := math.Inf(1), ""
+	take := func(v float64, because string) {
+		if v > 0 && v < least {
+			least, why = v, because
+		}
+	}
+	if v, ok := towing.TyreSpeed(r); ok {
+		take(float64(v), "the trailer's {tyre}s")
+	}
+	if v := towing.RoadSpeed(r); v != nil {
+		take(float64(*v), "the rule for trailers")
+	}
+	if v := r.Outing.Speed; v != nil {
+		take(float64(*v), "the outing's own")
+	}
+	if math.IsInf(least, 1) {
+		return nil, said.Say("no limit is known: the rule and the {tyre}s' wall tell it")
+	}
+	return finding.Exactly(quantity.KindSpeed, least), said.Say(why)
+}

@@ -1,0 +1,88 @@
+package departure_test
+
+import (
+	"strings"
+	"testing"
+
+	"zygonos/core/departure"
+	"zygonos/core/finding"
+	"zygonos/core/internal/sample"
+	"zygonos/core/plan"
+	"zygonos/core/review"
+	"zygonos/core/rig"
+	"zygonos/core/studies"
+	"zygonos/demo"
+)
+
+func text(c *departure.Card, p *plan.Plan) string {
+	var b strings.Builder
+	for _, s := range c.Sections {
+		b.WriteString(s.Name + "\n")
+		for _, t := range s.Ticks {
+			b.WriteString(t.ID + ": " + t.Says.Text(p.Locale()) + "\n")
+		}
+	}
+	return b.String()
+}
+
+// The sample's crate stands 750 mm behind the board, on a ball of 50 mm; 60 kg on the ball
+// is the middle of nothing told. No chains are told short: one is.
+func TestCard(t *testing.T) {
+	p := sample.Plan(t, "/trailers/t/couplingHeight", `0.45`, "/trailers/t/breakaway", `true`, "/outings/o/speed", `20`)
+	low, high := 50.0, 70.0
+	c := departure.Of(rig.Resolve(p, "t", "o"), nil, &low, &high)
+	got := text(c, p)
+	for _, want := range []string{"Crate: its front 750 mm behind the front board", "should show about 60 kg (50 kg to 70 kg is right)", "Ball of 50 mm", "Chains crossed", "Breakaway cable to the car", "After 10 to 20 km", "Level when hitched: the coupling head near 450 mm"} {
+		if !strings.Contains(got, want) {
+			t.Errorf("the card does not say %q:\n%s", want, got)
+		}
+	}
+	if c.Most == nil || c.Most.Value != 20 || !strings.Contains(c.Because.Text(p.Locale()), "own") {
+		t.Errorf("%v %s", c.Most, c.Because.Text(p.Locale()))
+	}
+	seen := map[string]bool{}
+	for _, s := range c.Sections {
+		for _, x := range s.Ticks {
+			if seen[x.ID] {
+				t.Errorf("%s stands twice", x.ID)
+			}
+			seen[x.ID] = true
+		}
+	}
+}
+
+// A ball of 200 kg is over a bathroom scale: half of it on a plank's middle.
+func TestPlank(t *testing.T) {
+	p := sample.Plan(t, sample.Crate+"/at/back", `0`, "/trailers/t/empty/ball/mass", `120`)
+	c := departure.Of(rig.Resolve(p, "t", "o"), nil, nil, nil)
+	// 120 + 400·(2.5 − 1.5)/2.5 = 280 kg, 140 on the plank's end.
+	if got := text(c, p); !strings.Contains(got, "about 280 kg") || !strings.Contains(got, "it shows 140 kg") {
+		t.Error(got)
+	}
+	if departure.Of(rig.Resolve(p, "t", ""), nil, nil, nil) != nil {
+		t.Error("a card for no outing")
+	}
+}
+
+// The gate lists what fails and what is not tied; what holds is not in it.
+func TestGate(t *testing.T) {
+	data, _ := demo.Files.ReadFile("skarrow-hut.zygonos.json")
+	p, err := plan.Read(data)
+	if err != nil {
+		t.Fatal(err)
+	}
+	rep := studies.Settled(p, review.Request{Outing: "two-seater-day"})
+	codes := map[string]bool{}
+	for _, f := range rep.Card.Gate {
+		codes[f.Code] = true
+		if f.Outcome == finding.Holds || f.Outcome == finding.Tight {
+			t.Errorf("%s %s stands in the gate", f.Code, f.Outcome)
+		}
+	}
+	if !codes["tie.rule"] {
+		t.Errorf("an untied load does not stand in the gate: %v", codes)
+	}
+	if got := text(rep.Card, p); !strings.Contains(got, "Stop with the front wheels") || !strings.Contains(got, "Ramps and props stowed") {
+		t.Error(got)
+	}
+}
