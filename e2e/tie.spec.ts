@@ -1,7 +1,7 @@
 // Tie-down: planned from what there is, changed by hand, compared by rule.
 import { accessible, expect, settled, test } from './rig'
 
-test('loads are tied down: planned, loosened, compared', async ({ page, hut }) => {
+test('loads are tied down: planned, ticked on the card, loosened, compared', async ({ page, hut }) => {
   await hut.open('tie')
   await page.getByRole('button', { name: 'Outing' }).click()
   await page.getByRole('option', { name: /Boats for the crossing/ }).click()
@@ -18,6 +18,19 @@ test('loads are tied down: planned, loosened, compared', async ({ page, hut }) =
   await expect(canoe.locator('[data-bars] dt')).toHaveText(['Forward', 'Rearward', 'Left', 'Right', 'Up'])
   await expect(page.locator('[data-view="plan"] .strap')).not.toHaveCount(0)
   await accessible(page)
+
+  // The card tells each strap; a tick is kept on the day's page.
+  await page.keyboard.press('8')
+  await settled(page)
+  const card = page.locator('[data-departure]')
+  await expect(card).toContainText('Green canoe')
+  await card.getByRole('checkbox').first().check()
+  await settled(page)
+  await expect(card.locator('[data-done]')).toContainText(/^1 of/)
+  await expect(card.getByRole('checkbox').first()).toBeChecked()
+  await accessible(page)
+  await page.keyboard.press('7')
+  await settled(page)
 
   await canoe.getByRole('button', { name: 'Compare the rules' }).click()
   await expect(canoe.locator('[data-schools] tbody tr')).toHaveCount(3)

@@ -27,6 +27,8 @@ type server struct{ store *store.Store }
 
 func (s *server) routes(api fiber.Router) {
 	api.Get("/health", func(c fiber.Ctx) error { return c.JSON(fiber.Map{"ok": true}) })
+	api.Get("/openapi.json", openAPI)
+	api.Get("/plan.schema.json", planSchema)
 	api.Get("/reference", reference)
 	api.Get("/plans", s.list)
 	api.Post("/plans", s.create)
@@ -51,6 +53,8 @@ func (s *server) routes(api fiber.Router) {
 	api.Post("/ties", ties)
 	api.Post("/ramp-places", rampPlaces)
 	api.Post("/cutlist.csv", cutList)
+	api.Post("/loads.csv", loadTable)
+	api.Post("/lashings.csv", lashingTable)
 	api.Post("/drawing.svg", drawing)
 	api.Post("/drawing.dxf", drawing)
 	api.Get("/candidates.csv", template)
@@ -464,6 +468,22 @@ func cutList(c fiber.Ctx) error {
 		return err
 	}
 	return sendTable(c, fileName(a.Plan.Name)+"-cut-list", tables.CutList(a.Plan, review.Review(a.Plan, a.Request)))
+}
+
+func loadTable(c fiber.Ctx) error {
+	a, err := asking(c)
+	if err != nil {
+		return err
+	}
+	return sendTable(c, fileName(a.Plan.Name)+"-loads", tables.Loads(tables.RigOf(a.Plan, a.Trailer, a.Outing)))
+}
+
+func lashingTable(c fiber.Ctx) error {
+	a, err := asking(c)
+	if err != nil {
+		return err
+	}
+	return sendTable(c, fileName(a.Plan.Name)+"-lashings", tables.Lashings(tables.RigOf(a.Plan, a.Trailer, a.Outing)))
 }
 
 // drawing gives a drawing to scale: of the rack whose part's path is the key, or

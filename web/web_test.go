@@ -268,7 +268,8 @@ func TestStudies(t *testing.T) {
 			t.Errorf("%s: %d %.200s", path, code, text)
 		}
 	}
-	for path, want := range map[string]string{"/api/drawing.svg": "<svg xmlns", "/api/drawing.dxf": "AC1009", "/api/cutlist.csv": "cross bar, top", "/api/racks": `"kind":"tall"`} {
+	for path, want := range map[string]string{"/api/drawing.svg": "<svg xmlns", "/api/drawing.dxf": "AC1009", "/api/cutlist.csv": "cross bar, top", "/api/racks": `"kind":"tall"`, "/api/ties": `"loads":[{"name":"Rowing skiff"`,
+		"/api/ramp-places": `Not known yet`, "/api/loads.csv": "Green canoe,", "/api/lashings.csv": "load,strap,from"} {
 		for _, key := range []string{"/parts/boat-rack", "rear"} {
 			code, head, text := c.do("POST", path, strings.Replace(body, `"back":true`, `"key":"`+key+`"`, 1))
 			if code != 200 || !strings.Contains(text, want) || strings.HasPrefix(path, "/api/drawing") && !strings.Contains(head.Get("Content-Disposition"), "attachment") {

@@ -17,8 +17,6 @@ import (
 
 	"github.com/gofiber/fiber/v3"
 	"github.com/google/uuid"
-	"github.com/invopop/jsonschema"
-
 	"zygonos/core/plan"
 	"zygonos/demo"
 	"zygonos/store"
@@ -171,5 +169,5 @@ func passcode(ctx context.Context, args []string, in io.Reader, out, errs io.Wri
 func schema(out io.Writer) error {
 	enc := json.NewEncoder(out)
 	enc.SetIndent("", "  ")
-	return enc.Encode((&jsonschema.Reflector{}).Reflect(&plan.Plan{}))
+	return enc.Encode(web.PlanSchema())
 }

@@ -202,7 +202,7 @@ func loose(r *rig.Rig) []Tick {
 			}
 			continue
 		}
-		if it.Load == nil {
+		if it.Load == nil || it.Shape != "hull" {
 			continue
 		}
 		for _, id := range plan.Ordered(it.Load.Contents, func(x plan.Content) int { return x.Order }) {

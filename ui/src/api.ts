@@ -124,6 +124,9 @@ export const api = {
   /** A drawing to scale: of the rack with that path, or the rig's view of that name. */
   drawing: async (asked: Asked, key: string, form: 'svg' | 'dxf') =>
     (await call('POST', `/drawing.${form}`, JSON.stringify({ ...asked, key }), asJSON)).blob(),
+  loadTable: async (asked: Asked) => (await call('POST', '/loads.csv', JSON.stringify(asked), asJSON)).blob(),
+  lashingTable: async (asked: Asked) =>
+    (await call('POST', '/lashings.csv', JSON.stringify(asked), asJSON)).blob(),
   cutList: async (asked: Asked) => (await call('POST', '/cutlist.csv', JSON.stringify(asked), asJSON)).blob(),
   /** Line by line: how far it has come, and at last what was found. */
   arrange: async (asked: Asked, signal: AbortSignal, progress: (places: number) => void) => {

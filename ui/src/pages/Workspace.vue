@@ -133,6 +133,7 @@ async function go(path: string) {
       <aside
         v-if="!wide"
         class="plate min-h-0 overflow-auto p-3 md:col-start-2 xl:col-start-auto"
+        :class="{ 'no-print': stage === 'road' }"
         aria-label="Checks"
         tabindex="0"
       >

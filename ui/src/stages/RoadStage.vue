@@ -1,14 +1,15 @@
 <script setup lang="ts">
 // Road: the gate, then the departure card to tick by the trailer. It prints on one side.
 import { PlusIcon, PrinterIcon } from '@heroicons/vue/20/solid'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
+import { api } from '@/api'
 import OutcomeMark from '@/checks/OutcomeMark.vue'
 import RigDrawing from '@/drawing/RigDrawing.vue'
 import ChoiceField from '@/fields/ChoiceField.vue'
+import { download } from '@/download'
 import { newId } from '@/stores/patch'
 import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
-import { ref } from 'vue'
 
 const workspace = useWorkspace()
 const { say, nominal } = useWords()
@@ -44,6 +45,26 @@ function tick(id: string) {
     workspace.setAt(`${base.value}/${p}/ticks/${id}`, ticked(id) ? undefined : true, 'tick', `ticks-${p}`)
 }
 const print = () => window.print()
+const asked = () => ({ plan: workspace.plan!, outing: workspace.outing, trailer: workspace.trailer })
+const files = [
+  { name: 'Loads, CSV', take: async () => download(await api.loadTable(asked()), 'loads.csv') },
+  { name: 'Lashings, CSV', take: async () => download(await api.lashingTable(asked()), 'lashings.csv') },
+  {
+    name: 'Report, JSON',
+    take: async () =>
+      download(
+        new Blob([JSON.stringify(await api.review(asked(), 'settled'), null, 2)], {
+          type: 'application/json',
+        }),
+        'report.json',
+      ),
+  },
+]
+const failure = ref('')
+async function take(f: (typeof files)[number]) {
+  failure.value = ''
+  await f.take().catch((e: unknown) => (failure.value = e instanceof Error ? e.message : String(e)))
+}
 </script>
 
 <template>
@@ -120,6 +141,11 @@ const print = () => window.print()
             <p class="text-soft text-sm">{{ card.unknown.map((u) => say(u)).join(', ') }}.</p>
           </section>
         </div>
+      </div>
+      <div class="plate no-print flex shrink-0 flex-wrap items-center gap-2 p-3" data-files>
+        <h2 class="mr-auto text-lg font-bold">Files</h2>
+        <button v-for="f in files" :key="f.name" class="act" @click="take(f)">{{ f.name }}</button>
+        <p v-if="failure" class="text-fails w-full" role="alert">{{ failure }}</p>
       </div>
       <p class="text-soft px-1 text-sm">
         The card says what the plan says. Plates, local rules and your own eyes come first.
