@@ -13,7 +13,8 @@ test('loads are tied down: planned, ticked on the card, loosened, compared', asy
   await expect(planner).toContainText('6 straps hold all of it')
   await planner.getByRole('button', { name: 'Do it' }).click()
   await settled(page)
-  await expect(answer).toContainText('stay where they are')
+  await expect(planner).toContainText('6 straps hold all of it')
+  await expect(page.locator('[data-bars]')).toHaveCount(3)
   const canoe = page.locator('[data-tied="green-canoe"]')
   await expect(canoe.locator('[data-bars] dt')).toHaveText(['Forward', 'Rearward', 'Left', 'Right', 'Up'])
   await expect(page.locator('[data-view="plan"] .strap')).not.toHaveCount(0)
@@ -32,11 +33,30 @@ test('loads are tied down: planned, ticked on the card, loosened, compared', asy
   await page.keyboard.press('7')
   await settled(page)
 
+  // A strap's end is taken from above and hooked elsewhere.
+  const skiff = page.locator('[data-tied="skiff"] [data-lashing]').first()
+  const hooked = await skiff.getByRole('button', { name: 'Hooked at' }).innerText()
+  const lashing = await skiff.getAttribute('data-lashing')
+  const end = (await page.locator(`[data-moves$="/${lashing}/from"]`).boundingBox())!
+  const points = page.locator('[data-view="plan"] .tie-point')
+  let to = { x: 0, y: 0, width: 0, height: 0 }
+  for (const p of await points.all()) {
+    const b = (await p.boundingBox())!
+    if (Math.hypot(b.x - end.x, b.y - end.y) > 60) to = b
+  }
+  await page.mouse.move(end.x + end.width / 2, end.y + end.height / 2)
+  await page.mouse.down()
+  await page.mouse.move(to.x + to.width / 2, to.y + to.height / 2, { steps: 4 })
+  await page.mouse.up()
+  await settled(page)
+  expect(await skiff.getByRole('button', { name: 'Hooked at' }).innerText()).not.toBe(hooked)
+  await page.getByRole('button', { name: 'Undo' }).click()
+
   await canoe.getByRole('button', { name: 'Compare the rules' }).click()
   await expect(canoe.locator('[data-schools] tbody tr')).toHaveCount(3)
   await canoe.getByRole('button', { name: 'Take the strap off' }).first().click()
   await settled(page)
-  await expect(answer).not.toContainText('stay where they are')
+  await expect(answer).toContainText('Two straps over Green canoe')
   await page.locator('[data-straps] summary').click()
   await page
     .locator('[data-straps]')

@@ -2,6 +2,7 @@ package lashing
 
 import (
 	"math"
+	"strings"
 
 	"zygonos/core/finding"
 	"zygonos/core/norms"
@@ -18,6 +19,7 @@ const (
 	CodeStatics  = "tie.statics"
 	CodeLength   = "tie.length"
 	CodePractice = "tie.practice"
+	CodeWind     = "tie.wind"
 )
 
 // Tied is a load with what the schools and statics say, for the screen.
@@ -134,6 +136,9 @@ func Check(r *rig.Rig) []finding.Finding {
 				g.Outcome, g.Says = finding.Fails, said.Say("% is % long, its way %.", said.Name(t.Name, "A strap"), said.Length(*t.Has), said.Length(t.Long))
 				out = append(out, g)
 			}
+		}
+		if g, ok := wind(r, l, base(CodeWind, "Wind at speed")); ok {
+			out = append(out, g)
 		}
 		if g, ok := practice(r, l, base(CodePractice, "As it is done")); ok {
 			out = append(out, g)
@@ -264,10 +269,12 @@ func statics(r *rig.Rig, l *Load) (finding.Finding, []GBar) {
 	return f, bars
 }
 
-// Layer draws straps as they run, from the side and from above.
-func Layer(r *rig.Rig) (side, above []scene.Shape) {
+// Layer draws straps as they run, from the side and from above; from above their ends may
+// be let go at other tie points.
+func Layer(r *rig.Rig) (side, above []scene.Shape, hooks []scene.Target) {
+	points := plan.Ordered(r.Trailer.TiePoints, func(t plan.TiePoint) int { return t.Order })
 	front, _ := r.Deck()
-	for _, id := range plan.Ordered(r.Trailer.TiePoints, func(t plan.TiePoint) int { return t.Order }) {
+	for _, id := range points {
 		at, _, _, ok := point(r, id)
 		if !ok || at[0] < front-5 {
 			continue
@@ -279,7 +286,19 @@ func Layer(r *rig.Rig) (side, above []scene.Shape) {
 	for i := range loads {
 		for k := range loads[i].Ties {
 			t := &loads[i].Ties[k]
-			for _, e := range t.Ends {
+			for n, e := range t.Ends {
+				path := t.Path + [2]string{"/from", "/to"}[n]
+				if !strings.Contains(e.PointID, ".") { // not round a rack's bar
+					grip := scene.Disc("strap-end", e.Point[0], e.Point[1], 0.06)
+					grip.Thing = path
+					above = append(above, grip)
+					for _, id := range points {
+						if at, _, _, ok := point(r, id); ok && id != e.PointID {
+							hooks = append(hooks, scene.Target{Thing: path, Min: scene.Point{at[0] - hookNear, at[1] - hookNear}, Max: scene.Point{at[0] + hookNear, at[1] + hookNear},
+								Label: said.Say("%", said.Piece{Text: PointName(r, id)}), Moves: []scene.Move{{Path: path, To: id}}})
+						}
+					}
+				}
 				side = append(side, scene.Line("strap", e.Hold[0], -e.Hold[2], e.Point[0], -e.Point[2]))
 				above = append(above, scene.Line("strap", e.Hold[0], e.Hold[1], e.Point[0], e.Point[1]))
 			}
@@ -288,5 +307,53 @@ func Layer(r *rig.Rig) (side, above []scene.Shape) {
 			}
 		}
 	}
-	return side, above
+	return side, above, hooks
+}
+
+// hookNear is how near to a tie point a strap's end hooks in, m.
+const hookNear = 0.12
+
+// Wind at a hull or a flat sheet: lift and drag on its area, ½ρv²·C·A (ρ 1.25 kg/m³; lift 0.3
+// to 1.0 of the area from above, drag 0.6 to 1.1 of the front's; practice, C).
+const (
+	airDensity = 1.25
+	liftMost   = 1.0
+	dragMost   = 1.1
+)
+
+// Wind is lift and drag at their high end, kg.
+func Wind(length, width, height, speed float64) (lift, drag float64) {
+	q := airDensity / 2 * speed * speed / quantity.Gravity
+	return q * liftMost * length * width, q * dragMost * width * height
+}
+
+// wind holds lift and drag against weight and straps.
+func wind(r *rig.Rig, l *Load, f finding.Finding) (finding.Finding, bool) {
+	flat := l.Item.Shape == "hull" || l.Item.Lot != nil && l.Item.Top-l.Item.Bottom < 0.15
+	if !flat || r.Outing.Speed == nil {
+		return f, false
+	}
+	v := float64(*r.Outing.Speed)
+	lift, drag := Wind(l.Item.Length(), l.Item.Right-l.Item.Left, l.Item.Top-l.Item.Bottom, v)
+	down, back := l.Mass, 0.0
+	for i := range l.Ties {
+		t := &l.Ties[i]
+		for _, e := range t.Ends {
+			down += math.Max(0, -e.Along[2]) * t.Limit
+			back += math.Max(0, -e.Along[0]) * t.Limit
+		}
+	}
+	back += l.friction() * math.Max(0, down-lift)
+	f.Code, f.Title, f.Source = CodeWind, said.Say("Wind at speed"), norms.Practice("lift up to 1.0 of its area, drag up to 1.1 of its front")
+	f.Figure, f.Limit = finding.Exactly(quantity.KindMass, lift), finding.Exactly(quantity.KindMass, down)
+	name := said.Name(l.Item.Name, "a load")
+	f.Says = said.Say("At % the wind lifts % by up to % and pushes % back; % holds it down.", said.Of(quantity.KindSpeed, v), name, said.Mass(lift), said.Mass(drag), said.Mass(down))
+	switch {
+	case lift > down || drag > back:
+		f.Outcome = finding.Fails
+		f.Says = append(f.Says, said.Say(" Bow and stern lines, or slower.")...)
+	case lift > 0.7*down:
+		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+	}
+	return f, true
 }

@@ -164,3 +164,14 @@ func TestRules(t *testing.T) {
 	}
 	near(t, "direct counts half", lashing.NorthAmerica(direct).Has, 50, 0)
 }
+
+// At 80 km/h (22.22 m/s) ½·1.25·22.22² = 308.6 Pa, 31.47 kg/m²: a hull of 4.5 × 0.6 × 0.35 m
+// lifts by up to 84.97 kg and is pushed by up to 1.1·0.21·31.47 = 7.27 kg.
+func TestWind(t *testing.T) {
+	lift, drag := lashing.Wind(4.5, 0.6, 0.35, 80/3.6)
+	near(t, "lift", lift, 84.97, 0.02)
+	near(t, "drag", drag, 7.27, 0.01)
+	if l, d := lashing.Wind(4, 1, 1, 0); l != 0 || d != 0 {
+		t.Error("wind at rest")
+	}
+}

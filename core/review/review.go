@@ -298,9 +298,9 @@ func draw(rep *Report, r *rig.Rig) {
 		side.Shapes = append(side.Shapes, s)
 		side.Min[1] = math.Min(side.Min[1], s.Points[0][1]-0.12)
 	}
-	straps, above := lashing.Layer(r)
+	straps, above, hooks := lashing.Layer(r)
 	side.Shapes = append(side.Shapes, straps...)
-	rep.Views[1].Shapes = append(rep.Views[1].Shapes, above...)
+	rep.Views[1].Shapes, rep.Views[1].Targets = append(rep.Views[1].Shapes, above...), hooks
 	zones(rep, r)
 	rep.Schools = rack.Schools(r)
 	rep.Bare, rep.FitOut = towing.Sold(r.Plan, r.Scope.Trailer)

@@ -77,6 +77,9 @@ function targetUnder(e: PointerEvent): Target | undefined {
   )
 }
 
+/** Whether a thing may be let go elsewhere. */
+const moves = (thing: string) => !!thing && !!props.view.targets?.some((t) => t.thing === thing)
+
 let gesture = 0
 let drag: { handles: Handle[]; at: number[]; x: number; y: number; moved: boolean } | undefined
 
@@ -99,7 +102,8 @@ function write(h: Handle, v: number, name: string) {
 }
 
 function grab(e: PointerEvent, g: Group) {
-  if (e.button !== 0 || g.handles.length === 0 || workspace.preview) return
+  if (e.button !== 0 || workspace.preview) return
+  if (!g.handles.length && !moves(g.thing)) return
   ;(e.currentTarget as Element).setPointerCapture(e.pointerId)
   gesture++
   workspace.selected = g.thing
@@ -123,12 +127,12 @@ function move(e: PointerEvent) {
 }
 
 function release() {
-  const moves = over.value?.moves
-  if (drag && moves) {
+  const target = over.value
+  if (drag && target) {
     drag.handles.forEach((h, i) => write(h, drag!.at[i]!, `drag-${props.view.id}-${gesture}`))
     workspace.edit(
-      moves.map((m) => ({ op: 'replace', path: m.path, value: m.to })),
-      `move ${say(drag.handles[0]!.label)}`,
+      target.moves.map((m) => ({ op: 'replace', path: m.path, value: m.to })),
+      `move to ${say(target.label)}`,
     )
   }
   over.value = undefined
@@ -206,8 +210,17 @@ function press(e: KeyboardEvent, g: Group) {
       </g>
       <g
         v-else
-        :class="{ thing: g.thing, chosen: g.thing && workspace.selected === g.thing }"
+        :class="{
+          thing: g.thing,
+          chosen: g.thing && workspace.selected === g.thing,
+          held: g.thing && held === g.thing,
+        }"
+        :data-moves="moves(g.thing) ? g.thing : undefined"
         @click="g.thing && (workspace.selected = g.thing)"
+        @pointerdown="grab($event, g)"
+        @pointermove="move"
+        @pointerup="release"
+        @pointercancel="release"
       >
         <SceneShape v-for="(s, k) in g.shapes" :key="k" :shape="s" :scale="scale" />
       </g>

@@ -51,7 +51,8 @@ watchEffect(() => {
   root.dataset.settled = String(workspace.settled && workspace.shown === workspace.sequence)
 })
 
-const typing = (e: KeyboardEvent) => (e.target as HTMLElement).matches?.('input, textarea, select')
+const typing = (e: KeyboardEvent) =>
+  (e.target as HTMLElement).matches?.('input:not([type=checkbox], [type=range]), textarea, select')
 useEventListener(document, 'keydown', (e) => {
   const ctrl = e.ctrlKey || e.metaKey
   const key = e.key.toLowerCase()

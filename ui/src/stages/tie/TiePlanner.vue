@@ -21,6 +21,8 @@ const answer = computed(() => {
   const open = checks.value.filter((f) => f.outcome === 'unknown')
   if (open.length === 1) return say(open[0]!.says)
   if (open.length) return `${open.length} loads are not tied down yet, or not told to the end.`
+  const little = checks.value.find((f) => f.outcome === 'tight' && f.tight === 'room')
+  if (little) return say(little.says)
   return checks.value.length ? 'All loads stay where they are, by the rule and by statics.' : ''
 })
 const mark = computed(() =>
