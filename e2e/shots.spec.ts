@@ -75,6 +75,25 @@ test('racks', async ({ page }) => {
   await page.screenshot({ path: file('racks') })
 })
 
+for (const stage of ['ramps', 'tie', 'road'] as const) {
+  test(stage, async ({ page }) => {
+    await page.goto(`/plan/skarrow-hut/${stage === 'road' ? 'tie' : stage}`)
+    await settled(page)
+    await page.getByRole('button', { name: 'Outing' }).click()
+    await page.getByRole('option', { name: stage === 'ramps' ? /Two-seater/ : /Boats/ }).click()
+    await settled(page)
+    if (stage !== 'ramps') {
+      await page.getByRole('button', { name: 'Plan straps for me' }).click()
+      await page.getByRole('button', { name: 'Do it' }).first().click()
+      await settled(page)
+    }
+    if (stage === 'road') await page.keyboard.press('8')
+    await settled(page)
+    await page.evaluate(() => document.fonts.ready)
+    await page.screenshot({ path: file(stage) })
+  })
+}
+
 test('working', async ({ page }) => {
   await page.goto('/plan/skarrow-hut/balance')
   await settled(page)
