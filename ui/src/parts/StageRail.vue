@@ -10,12 +10,12 @@ import {
   TruckIcon,
   WrenchScrewdriverIcon,
 } from '@heroicons/vue/24/outline'
-import { computed } from 'vue'
+import { computed, nextTick, useTemplateRef, watch } from 'vue'
 import OutcomeMark from '@/checks/OutcomeMark.vue'
 import { useWorkspace } from '@/stores/workspace'
 import { stageWords } from '@/words'
 
-defineProps<{ stage: string; id: string }>()
+const props = defineProps<{ stage: string; id: string }>()
 const workspace = useWorkspace()
 const icons = {
   job: HomeModernIcon,
@@ -27,12 +27,27 @@ const icons = {
   tie: LinkIcon,
   road: ClipboardDocumentCheckIcon,
 } as const
+/** On a phone the rail is wider than the screen: the open stage comes to its middle. */
+const rail = useTemplateRef<HTMLElement>('rail')
+watch(
+  () => props.stage,
+  async () => {
+    await nextTick()
+    const open = rail.value?.querySelector<HTMLElement>('[aria-current="page"]')
+    if (rail.value && open)
+      rail.value.scrollLeft = open.offsetLeft - (rail.value.clientWidth - open.clientWidth) / 2
+  },
+  { immediate: true, flush: 'post' },
+)
 const states = computed(() => new Map((workspace.report?.stages ?? []).map((s) => [s.id, s.outcome])))
 </script>
 
 <template>
   <nav aria-label="Stages" class="no-print">
-    <ul class="grid auto-cols-fr grid-flow-col gap-1 md:grid-flow-row">
+    <ul
+      ref="rail"
+      class="grid auto-cols-[minmax(4.6rem,1fr)] grid-flow-col gap-1 overflow-x-auto md:auto-cols-auto md:grid-flow-row md:overflow-visible"
+    >
       <li v-for="(icon, s) in icons" :key="s">
         <RouterLink
           :to="`/plan/${id}/${s}`"

@@ -30,7 +30,7 @@ const bad = computed(() => {
   <figure class="border-rule mt-1 border-t pt-1" :data-curve="name">
     <figcaption class="flex flex-wrap gap-x-3 text-sm">
       <b>{{ name }}: {{ print(kind, now) }}</b>
-      <span :class="bad ? 'text-fails font-semibold' : 'text-soft'"
+      <span :class="bad ? 'text-tight font-semibold' : 'text-soft'"
         >{{ curve.above ? 'least' : 'most' }} {{ print(kind, values[curve.worst] ?? 0) }}</span
       >
       <span v-if="curve.limit !== undefined" class="text-soft"
@@ -68,7 +68,7 @@ const bad = computed(() => {
   stroke-dasharray: 3 3;
 }
 .worst {
-  fill: var(--fails);
+  fill: var(--tight);
 }
 .dot {
   fill: var(--panel);

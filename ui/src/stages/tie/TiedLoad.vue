@@ -13,7 +13,7 @@ import { useWords } from '@/words'
 
 const props = defineProps<{ tied: Tied }>()
 const workspace = useWorkspace()
-const { nominal, print } = useWords()
+const { nominal } = useWords()
 const id = computed(() => props.tied.load.replace('/loads/', ''))
 const base = computed(() => `/outings/${workspace.outing}/layouts/${workspace.trailer}`)
 const layout = computed(() => workspace.plan?.outings[workspace.outing]?.layouts[workspace.trailer])
@@ -67,7 +67,7 @@ const share = (g: number) => `${Math.max(0, Math.min(1, g / full)) * 100}%`
         :value="layout?.placements[id]?.mat"
         @set="workspace.setAt(`${base}/placements/${id}/mat`, $event || undefined, 'mat')"
       />
-      <span class="text-soft text-sm">friction {{ print('share', tied.grip) }}</span>
+      <span class="text-soft text-sm">friction {{ tied.grip.toFixed(2) }}</span>
     </div>
     <dl v-if="tied.bars?.length" class="mt-1 grid gap-x-6 gap-y-1 sm:grid-cols-2" data-bars>
       <div
@@ -85,7 +85,7 @@ const share = (g: number) => `${Math.max(0, Math.min(1, g / full)) * 100}%`
           <span class="bg-ink absolute -inset-y-0.5 w-0.5" :style="{ left: share(b.asked) }"></span>
         </dd>
         <dd>
-          <b>{{ b.known ? print('share', b.has) : 'Not known' }}</b> of {{ print('share', b.asked) }}
+          <b>{{ b.known ? `${b.has.toFixed(2)} g` : 'Not known' }}</b> of {{ b.asked }} g
         </dd>
       </div>
     </dl>
