@@ -14,11 +14,13 @@ type Ramp struct {
 	Counts  RampCounts `json:"counts,omitempty"`  // what the rating counts
 	Per     RampPer    `json:"per,omitempty"`     // for how many ramps it counts
 	Profile *Profile   `json:"profile,omitempty"` // own make: of its side sections
+	Tread   *Profile   `json:"tread,omitempty"`   // of its treads; nil: as the sides
 	Sides   int        `json:"sides,omitempty"`   // side sections of one ramp; 0 is 2
 	Middle  bool       `json:"middle,omitempty"`  // a leg under its middle
 	Gap     length     `json:"gap,omitempty"`     // between treads
 	Held    RampHeld   `json:"held,omitempty"`    // what keeps it on the tail
 	Lip     length     `json:"lip,omitempty"`     // how far it lies on the tail
+	Step    length     `json:"step,omitempty"`    // up onto it at its foot, and at its top; 0 is 20 mm
 }
 
 // RampKind is a kind of ramp.
@@ -72,6 +74,7 @@ type Loading struct {
 	Fall      float64       `json:"fall,omitempty"`   // of the ground behind the trailer, away from it, rad
 	Kerb      length        `json:"kerb,omitempty"`   // the ground at the foot lies so much lower
 	Raised    length        `json:"raised,omitempty"` // the coupling over its height level, by the jockey wheel
+	Deck      length        `json:"deck,omitempty"`   // height of a deck that is lowered to load; 0: as it stands
 	Unhitched bool          `json:"unhitched,omitempty"`
 	Driver    *MassEstimate `json:"driver,omitempty"` // who drives it on
 	Drive     Drive         `json:"drive,omitempty"`  // empty: all wheels
@@ -119,6 +122,13 @@ type Winch struct {
 	HookMax *mass      `json:"hookMax,omitempty"`
 	TieMax  *mass      `json:"tieMax,omitempty"` // … of the shackle or strap
 	Post    *Profile   `json:"post,omitempty"`
+
+	Aside length `json:"aside,omitempty"` // of the drum beside the machine's middle
+	Bolts int    `json:"bolts,omitempty"` // of the post's foot, half of them behind
+	Bolt  length `json:"bolt,omitempty"`  // their diameter
+	Gauge length `json:"gauge,omitempty"` // between their rows
+	Grade string `json:"grade,omitempty"` // key into norms.Bolts, of bolts and pin
+	Pin   length `json:"pin,omitempty"`   // diameter of the pin of a winch in a receiver
 }
 
 // WheelState is how a winched machine moves.
@@ -140,6 +150,7 @@ func (c *cleaner) ramp(path string, r *Ramp) {
 	c.bound(path+"/width", "ramp's width", &r.Width, 0, 3)
 	c.bound(path+"/gap", "gap between treads", &r.Gap, 0, 1)
 	c.bound(path+"/lip", "ramp's lip", &r.Lip, 0, 0.5)
+	c.bound(path+"/step", "step at the ramp", &r.Step, 0, 0.5)
 	c.limit(path+"/rating", "ramp's rating", &r.Rating)
 	one(c, path+"/kind", "ramp", &r.Kind, RampKinds)
 	one(c, path+"/counts", "ramp's rating", &r.Counts, []RampCounts{RampAxle, RampVehicle})
@@ -147,6 +158,9 @@ func (c *cleaner) ramp(path string, r *Ramp) {
 	one(c, path+"/held", "hold on the tail", &r.Held, RampHelds)
 	if r.Profile != nil {
 		c.profile(path+"/profile", r.Profile)
+	}
+	if r.Tread != nil {
+		c.profile(path+"/tread", r.Tread)
 	}
 	if r.Sides < 0 || r.Sides > 6 {
 		c.say(path+"/sides", "A ramp has 1 to 6 side sections.")
@@ -168,6 +182,7 @@ func (c *cleaner) loading(path string, l *Loading, p *Plan) {
 		l.Fall = 0
 	}
 	c.bound(path+"/kerb", "kerb", &l.Kerb, -1, 1)
+	c.bound(path+"/deck", "lowered deck's height", &l.Deck, 0, 2)
 	c.bound(path+"/raised", "raised coupling", &l.Raised, -0.6, 0.6)
 	c.mass(path+"/driver", "driver's weight", &l.Driver)
 	one(c, path+"/drive", "drive", &l.Drive, Drives)
@@ -186,6 +201,14 @@ func (c *cleaner) loading(path string, l *Loading, p *Plan) {
 	c.bound(path+"/drum", "drum", &w.Drum, 0, 1)
 	c.bound(path+"/line", "line", &w.Line, 0, 0.1)
 	c.bound(path+"/crank", "crank", &w.Crank, 0, 1)
+	c.bound(path+"/aside", "winch's place aside", &w.Aside, -2, 2)
+	c.bound(path+"/bolt", "bolt's diameter", &w.Bolt, 0, 0.05)
+	c.bound(path+"/gauge", "distance between the bolts", &w.Gauge, 0, 1)
+	c.bound(path+"/pin", "pin's diameter", &w.Pin, 0, 0.05)
+	if w.Bolts < 0 || w.Bolts > 20 {
+		c.say(path+"/bolts", "The number of bolts must lie between 0 and 20.")
+		w.Bolts = 0
+	}
 	one(c, path+"/wheels", "rolling", &w.Wheels, WheelStates)
 	if w.Layer < 0 || w.Layer > 20 {
 		c.say(path+"/layer", "The layer must lie between 1 and 20.")

@@ -19,6 +19,7 @@ const (
 	CodeLift  = "rack.lift"
 	CodeOrder = "rack.order"
 	CodeLamps = "rack.lamps"
+	CodeSide  = "rack.side"
 )
 
 // FrameMass is what one frame of a rack weighs, kg: the piece that lifts off.
@@ -123,6 +124,41 @@ func order(base func(string, string) finding.Finding, r *rig.Rig, hulls []Hull) 
 
 // jockeyLeast is what should stay on the jockey wheel of an unhitched trailer, kg (C).
 const jockeyLeast = 25.0
+
+// aside is a hull put up from the side: half of it hangs at the bar's end beyond the
+// wheel, and the other wheel must keep some load, W·t/2 − m/2·(a − t/2) over t.
+func aside(base func(string, string) finding.Finding, r *rig.Rig, rk *plan.Rack, hulls []Hull) (finding.Finding, bool) {
+	empty := r.EmptyMass()
+	if r.Trailer.Track == nil || empty == nil {
+		return finding.Finding{}, false
+	}
+	track := float64(r.Trailer.Track.Value)
+	worst, left := "", math.Inf(1)
+	for _, h := range hulls {
+		if v := Aside(empty.Nominal, h.Mass, float64(rk.Tiers[h.Tier].Length)/2, track); v < left {
+			worst, left = h.Item.Name, v
+		}
+	}
+	if worst == "" {
+		return finding.Finding{}, false
+	}
+	f := base(CodeSide, "Loading from the side")
+	f.Gate, f.Source = "", norms.Practice("a fifth of the trailer on the far wheel")
+	limit := empty.Nominal / 5
+	f.Figure, f.Limit = finding.Exactly(quantity.KindMass, left), finding.Exactly(quantity.KindMass, limit)
+	f.Says = said.Say("% put up from the side leaves % on the far wheel of the empty trailer.", said.Name(worst, "A hull"), said.Mass(left))
+	if left < limit {
+		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+		f.Says = append(f.Says, said.Say(" Chock it, and somebody on the far side.")...)
+	}
+	return f, true
+}
+
+// Aside is what stays on the far wheel of a trailer of so much when half a hull hangs at a
+// from its middle, kg: (W·t/2 − m/2·(a − t/2))/t.
+func Aside(trailer, hull, a, track float64) float64 {
+	return (trailer*track/2 - hull/2*(a-track/2)) / track
+}
 
 // lampsSeen is how far above a rear lamp it must be seen, rad (UNECE R48, 6.10.5).
 const lampsSeen = 15 * math.Pi / 180

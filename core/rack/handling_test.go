@@ -96,6 +96,10 @@ func TestHandling(t *testing.T) {
 			t.Errorf("%s: %s %q", name, f.Outcome, says)
 		}
 	}
+	// 250 kg on 1.6 m, 60 kg on a bar's end at 0.8: nothing hangs beyond the wheel, 125 kg; at 1.2 m
+	// 30·0.4/1.6 = 7.5 less.
+	near(t, "far wheel", rack.Aside(250, 60, 0.8, 1.6), 125)
+	near(t, "far wheel, long bar", rack.Aside(250, 60, 1.2, 1.6), 117.5)
 	near(t, "a frame", rack.FrameMass(rackOf(t).Plan.Parts["r"].Rack), 20.6122/2)
 }
 

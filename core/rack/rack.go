@@ -226,6 +226,9 @@ func judge(r *rig.Rig, it *rig.Item, part *plan.Part) []finding.Finding {
 	if f, ok := order(base, r, hulls); ok {
 		out = append(out, f)
 	}
+	if f, ok := aside(base, r, rk, hulls); ok {
+		out = append(out, f)
+	}
 	braced := 0.0
 	if barErr == nil {
 		fs, push := bars(base, r, rk, hulls, &bar)

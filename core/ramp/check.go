@@ -17,24 +17,27 @@ import (
 
 // Codes of the findings made here.
 const (
-	CodeSetup    = "ramp.setup"
-	CodeAngle    = "ramp.angle"
-	CodeClear    = "ramp.clearance"
-	CodeTip      = "ramp.tip"
-	CodeCar      = "ramp.car"
-	CodeProps    = "ramp.props"
-	CodeStrength = "ramp.strength"
-	CodeRating   = "ramp.rating"
-	CodeHold     = "ramp.hold"
-	CodeWidth    = "ramp.width"
-	CodeLift     = "ramp.lift"
-	CodeBed      = "ramp.bed"
-	CodePerson   = "ramp.person"
-	CodeWinch    = "ramp.winch"
-	CodeLine     = "ramp.line"
-	CodeCrank    = "ramp.crank"
-	CodeBattery  = "ramp.battery"
-	CodePost     = "ramp.post"
+	CodeSetup     = "ramp.setup"
+	CodeAngle     = "ramp.angle"
+	CodeClear     = "ramp.clearance"
+	CodeTip       = "ramp.tip"
+	CodeCar       = "ramp.car"
+	CodeProps     = "ramp.props"
+	CodeStrength  = "ramp.strength"
+	CodeRating    = "ramp.rating"
+	CodeHold      = "ramp.hold"
+	CodeWidth     = "ramp.width"
+	CodeLift      = "ramp.lift"
+	CodeFleet     = "ramp.fleet"
+	CodePostBolts = "ramp.post-bolts"
+	CodePin       = "ramp.pin"
+	CodeBed       = "ramp.bed"
+	CodePerson    = "ramp.person"
+	CodeWinch     = "ramp.winch"
+	CodeLine      = "ramp.line"
+	CodeCrank     = "ramp.crank"
+	CodeBattery   = "ramp.battery"
+	CodePost      = "ramp.post"
 )
 
 // stepsLive is how many steps the checks take.
@@ -78,6 +81,9 @@ func base(r *rig.Rig, code, title string) finding.Finding {
 	return finding.Finding{Code: code, Stage: Stage, Scope: r.Scope, Gate: finding.GateGo, Subject: subject, Title: said.Say(title), Outcome: finding.Holds}
 }
 
+// CodeCut is of own ramps' pieces.
+const CodeCut = "ramp.cut"
+
 // Check judges how a machine gets on; where none does, what a person at the tail does
 // to the empty trailer.
 func Check(r *rig.Rig) []finding.Finding {
@@ -106,7 +112,7 @@ func Check(r *rig.Rig) []finding.Finding {
 		func() (finding.Finding, bool) { return s.car(&steps[w.Ball]) },
 		func() (finding.Finding, bool) { return s.props(steps, w.Prop) },
 		func() (finding.Finding, bool) { return s.strength(steps, w.Bending) },
-		s.rating, s.width, s.lift} {
+		s.rating, s.width, s.lift, s.cut} {
 		if f, ok := check(); ok {
 			out = append(out, f)
 		}
@@ -327,6 +333,63 @@ func (s *Setup) strength(steps []Step, at int) (finding.Finding, bool) {
 			{Symbol: "M", Says: said.Say("greatest bending of the ramps together, as a weight on one metre"), Measure: finding.Exactly(quantity.KindMass, moment/quantity.Gravity), How: "computed"},
 			{Symbol: "share", Says: said.Say("on the busier ramp"), Measure: finding.Exactly(quantity.KindShare, share), How: "rule followed"},
 			{Symbol: "n", Says: said.Say("sides of a ramp"), Measure: finding.Exactly(quantity.KindCount, sides), How: "stated"}}}}
+	}
+	return f, true
+}
+
+// Pieces are what own ramps are cut from: sides of the ramp's length, treads between them
+// a gap apart; and what they weigh, kg.
+func Pieces(r *plan.Ramp) (sides, treads int, tread, mass float64) {
+	if r.Profile == nil {
+		return 0, 0, 0, 0
+	}
+	ramps := 2
+	if r.Kind != "" && r.Kind != plan.RampPair {
+		ramps = 1
+	}
+	per := r.Sides
+	if per == 0 {
+		per = 2
+	}
+	sides = ramps * per
+	each := func(p plan.Profile, l float64) float64 {
+		s, err := section.Of(sizeOf(p))
+		if err != nil {
+			return 0
+		}
+		return s.Area * l * stockOf(p).Density
+	}
+	mass = float64(sides) * each(*r.Profile, float64(r.Length))
+	of := r.Tread
+	if of == nil {
+		of = r.Profile
+	}
+	broad := float64(max(of.Width, of.Height))
+	tread = float64(r.Width) - 2*float64(max(r.Profile.Width, r.Profile.Height))
+	if tread <= 0 || float64(r.Gap)+broad <= 0 {
+		return sides, 0, 0, mass
+	}
+	treads = ramps * int(math.Floor((float64(r.Length)+float64(r.Gap))/(broad+float64(r.Gap))+1e-9))
+	return sides, treads, tread, mass + float64(treads)*each(*of, tread)
+}
+
+// cut tells the pieces of own ramps.
+func (s *Setup) cut() (finding.Finding, bool) {
+	if s.Ramp.Profile == nil || s.Tilts {
+		return finding.Finding{}, false
+	}
+	sides, treads, tread, mass := Pieces(s.Ramp)
+	f := s.base(CodeCut, "Cutting the ramps")
+	f.Gate, f.Source = finding.GateCut, norms.Practice("treads between the sides")
+	f.Figure = finding.Exactly(quantity.KindMass, mass)
+	f.Says = said.Say("% sides of %", said.Count(sides), said.Length(s.Ramp.Length))
+	if treads > 0 {
+		f.Says = append(f.Says, said.Say(", % treads of %", said.Count(treads), said.Length(tread))...)
+	}
+	f.Says = append(f.Says, said.Say(": % in all.", said.Mass(mass))...)
+	if treads == 0 {
+		f.Outcome, f.Says = finding.Unknown, append(f.Says, said.Say(" Treads: tell the ramp's width.")...)
+		f.Needs = []finding.Need{{Path: "/parts/" + s.RampID + "/ramp/width", Says: said.Say("the width of one ramp"), Where: said.Say("The widest tyre and 60 mm.")}}
 	}
 	return f, true
 }

@@ -7,6 +7,7 @@ import (
 
 	"zygonos/core/finding"
 	"zygonos/core/internal/sample"
+	"zygonos/core/norms"
 	"zygonos/core/plan"
 	"zygonos/core/ramp"
 	"zygonos/core/rig"
@@ -247,6 +248,9 @@ func TestCheck(t *testing.T) {
 		"rising ground":     {[]string{at + "/fall", `-0.5`}, ramp.CodeAngle, "holds", "Ramps of"},
 		"kerb":              {[]string{at + "/kerb", `0.2`}, ramp.CodeAngle, "tight", "rise 700 mm"},
 		"tail lowered":      {[]string{at + "/raised", `0.25`}, ramp.CodeAngle, "holds", "rise 400 mm"},
+		"lowered deck":      {[]string{at + "/deck", `0.2`}, ramp.CodeAngle, "holds", "rise 200 mm"},
+		"cut":               {[]string{part + "/profile", tube, part + "/gap", `0.1`}, ramp.CodeCut, "holds", "4 sides of 2000 mm, 28 treads of 200 mm"},
+		"cut, no width":     {[]string{part + "/profile", tube, part + "/width", "-"}, ramp.CodeCut, "unknown", "tell the ramp's width"},
 		"clears":            {nil, ramp.CodeClear, "holds", "under it at least"},
 		"belly hangs":       {[]string{l + "/clearance/value", `0.06`, l + "/wheelbase/value", `1.4`}, ramp.CodeClear, "fails", "Ramps of"},
 		"usual figures":     {[]string{l, `{}`}, ramp.CodeClear, "tight", "tape them"},
@@ -299,6 +303,21 @@ func TestCheck(t *testing.T) {
 			t.Errorf("%s: no working", name)
 		}
 	}
+	// 4 bolts M10 of 8.8 in rows 100 mm apart under 100 kg of pull 0.4 m up: 392.3 N·m... each of two
+	// 1961 N of 35.29 kN; a pin of 16 mm of SAE 5 shears at 2·0.6·825·0.78·π/4·16²/1.25 N.
+	grade, pin := norms.Bolts[0], norms.Bolts[3]
+	near(t, "bolt", grade.TensionOf(0.01), 35286.4, 0.5)
+	near(t, "pin", 2*pin.ShearOf(0.016), 2*0.6*825e6*0.78*math.Pi/4*0.016*0.016/1.25, 0.5)
+	near(t, "fleet", ramp.Fleet(0.1, 2), 0.0499584, 1e-6)
+	mounted := `{"back":0,"up":0.4,"pull":900,"aside":0.2,"bolts":4,"bolt":0.01,"gauge":0.1,"grade":"8.8","pin":0.016}`
+	r := resolved(t, at+"/drive", `"winch"`, at+"/winch", mounted)
+	fs := ramp.Check(r)
+	pull := sample.Find(t, fs, ramp.CodeWinch).Figure.Value
+	near(t, "bolts pull", sample.Find(t, fs, ramp.CodePostBolts).Figure.Value, pull*9.80665*0.4/(2*0.1), 1e-6)
+	near(t, "pin shears", sample.Find(t, fs, ramp.CodePin).Figure.Value, pull*9.80665, 1e-6)
+	if f := sample.Find(t, fs, ramp.CodeFleet); f.Outcome != finding.Tight || !strings.Contains(f.Says.Text(r.Plan.Locale()), "creeps") {
+		t.Errorf("%s %s", f.Outcome, f.Says.Text(r.Plan.Locale()))
+	}
 	if fs := ramp.Check(rig.Resolve(sample.Plan(t), "t", "o")); len(fs) != 0 {
 		t.Errorf("no machine, and %d findings", len(fs))
 	}
@@ -306,6 +325,23 @@ func TestCheck(t *testing.T) {
 
 // The drive that is shown: its steps lie within the view, the curves have a figure for
 // each, the card says where to stop.
+func TestPieces(t *testing.T) {
+	// A pair of 2 m, 300 mm wide, sides and treads of 50 × 30 × 3 (4.2078 cm², 3.3031 kg/m by the
+	// product standard's corners), treads 100 mm apart: floor(2.1/0.15) = 14 a ramp, 200 mm long:
+	// (4·2 + 28·0.2)·3.3031 = 44.92 kg.
+	tube := plan.Profile{Shape: "tube", Height: 0.05, Width: 0.03, Wall: 0.003, Material: "s235"}
+	sides, treads, tread, mass := ramp.Pieces(&plan.Ramp{Length: 2, Width: 0.3, Gap: 0.1, Profile: &tube})
+	if sides != 4 || treads != 28 {
+		t.Errorf("%d sides, %d treads", sides, treads)
+	}
+	near(t, "tread", tread, 0.2, 1e-9)
+	area := 2*0.003*(0.08-0.006) - (4-math.Pi)*(0.006*0.006-0.003*0.003)
+	near(t, "mass", mass, (8+5.6)*area*7850, 1e-6)
+	if s, _, _, m := ramp.Pieces(&plan.Ramp{Length: 2}); s != 0 || m != 0 {
+		t.Error("a bought ramp is cut")
+	}
+}
+
 func TestDriveOf(t *testing.T) {
 	r := resolved(t, "/outings/o/layouts/t/loading/drive", `"winch"`, "/outings/o/layouts/t/loading/winch", `{"back":0,"up":0.3,"pull":900}`)
 	d := ramp.DriveOf(r)

@@ -188,7 +188,11 @@ func (s *Setup) body(missing *[]finding.Need) bool {
 func (s *Setup) lay() said.Sentence {
 	r, l := s.Rig, s.Loading
 	front, tail := r.Deck()
-	deck := func(x float64) float64 { return r.DeckHeight() - float64(l.Raised)*(x-s.Axle)/s.Axle }
+	height := r.DeckHeight()
+	if l.Deck > 0 {
+		height = float64(l.Deck)
+	}
+	deck := func(x float64) float64 { return height - float64(l.Raised)*(x-s.Axle)/s.Axle }
 	top, head := Point{-tail, deck(tail)}, Point{-front, deck(front)}
 	if s.Tilts {
 		return s.tilt()

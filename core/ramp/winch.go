@@ -70,7 +70,7 @@ func (s *Setup) Needed(steps []Step) (most, slope, bump float64, climbs bool) {
 	slope *= fromRest
 	r := math.Min(s.Body.FrontR, s.Body.RearR)
 	axle := s.Mass * math.Max(s.Body.CentreAhead, s.Body.Base-s.Body.CentreAhead) / s.Body.Base
-	bump, climbs = Bump(axle, r, hingeStep)
+	bump, climbs = Bump(axle, r, s.step())
 	most = math.Max(slope, bump)
 	if w.Block {
 		most /= 2 * (1 - blockLoses)
@@ -78,8 +78,70 @@ func (s *Setup) Needed(steps []Step) (most, slope, bump float64, climbs bool) {
 	return most, slope, bump, climbs
 }
 
-// hingeStep is the step at a ramp's end, m (C).
+// hingeStep is the usual step at a ramp's end, m (C).
 const hingeStep = 0.02
+
+// step is that of the ramp, as told or usual, m.
+func (s *Setup) step() float64 {
+	if v := float64(s.Ramp.Step); v > 0 {
+		return v
+	}
+	return hingeStep
+}
+
+// fleetMost is how far aside a line may run onto its drum before it climbs over itself,
+// and a strap creeps to one side, rad (C).
+const fleetMost = 2 * math.Pi / 180
+
+// Fleet is how far a line runs aside of square to its drum, rad: atan(a/l).
+func Fleet(aside, length float64) float64 { return math.Atan2(math.Abs(aside), length) }
+
+// mount judges how the winch stands: the line's lead, bolts of its post, pin of its
+// receiver.
+func (s *Setup) mount(pull float64) []finding.Finding {
+	w := s.Loading.Winch
+	var out []finding.Finding
+	if w.Aside != 0 {
+		f := s.base(CodeFleet, "Line onto the drum")
+		f.Source = norms.Practice("2° beside square at the shortest")
+		// Worst where the line is shortest: when the machine is home.
+		body := s.riding()
+		q := body.Stand(s.Path, s.Home, 0)
+		hook := s.Hook(q)
+		angle := Fleet(float64(w.Aside), math.Hypot(s.Winch.U-hook.U, s.Winch.Z-hook.Z))
+		f.Figure, f.Limit = finding.Exactly(quantity.KindAngle, angle), finding.Exactly(quantity.KindAngle, fleetMost)
+		f.Says = said.Say("At home the line runs % aside onto the drum.", said.Of(quantity.KindAngle, angle))
+		if angle > fleetMost {
+			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+			f.Says = append(f.Says, said.Say(" It creeps to one side: drum in the middle, or a guide.")...)
+		}
+		out = append(out, f)
+	}
+	grade, known := norms.BoltOf(w.Grade)
+	bolt := func(code, title string, on, limit float64, says string) {
+		f := s.base(code, title)
+		f.Source = &norms.BoltSource
+		margin := (limit - on) / limit
+		f.Figure, f.Limit, f.Margin = finding.Exactly(quantity.KindForce, on), finding.Exactly(quantity.KindForce, limit), &margin
+		f.Says = said.Say(says, said.Of(quantity.KindForce, on), said.Of(quantity.KindForce, limit))
+		switch {
+		case on > limit:
+			f.Outcome = finding.Fails
+		case !known:
+			f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
+			f.Says = append(f.Says, said.Say(" Grade not told: the weakest is taken.")...)
+		}
+		out = append(out, f)
+	}
+	if w.Bolts >= 2 && w.Bolt > 0 && w.Gauge > 0 {
+		moment := pull * quantity.Gravity * math.Max(0, float64(w.Up))
+		bolt(CodePostBolts, "Winch post's bolts", moment/(math.Floor(float64(w.Bolts)/2)*float64(w.Gauge)), grade.TensionOf(float64(w.Bolt)), "Each bolt at the post's foot pulls % of %.")
+	}
+	if w.Pin > 0 {
+		bolt(CodePin, "Receiver's pin", pull*quantity.Gravity, 2*grade.ShearOf(float64(w.Pin)), "The pin shears at two planes: % of %. Wedge it against rattling; room for the hand to the jack.")
+	}
+	return out
+}
 
 func (s *Setup) winch(steps []Step) []finding.Finding {
 	w := s.Loading.Winch
@@ -100,7 +162,7 @@ func (s *Setup) winch(steps []Step) []finding.Finding {
 			{Symbol: "W", Says: said.Say("the machine"), Measure: finding.Exactly(quantity.KindMass, s.Mass), How: "computed"},
 			{Symbol: "θ", Says: said.Say("the ramp"), Measure: finding.Exactly(quantity.KindAngle, s.Angle), How: "computed"},
 			{Symbol: "c", Says: said.Say("rolling resistance"), Measure: finding.Exactly(quantity.KindShare, rolling[w.Wheels]), How: "rule followed"}}},
-			{Symbol: "F", Says: said.Say("over the hinge, a step of %", said.Length(hingeStep)), Formula: "F = W·√(2rh − h²)/(r − h)", Result: finding.Exactly(quantity.KindMass, bump)}}
+			{Symbol: "F", Says: said.Say("over the hinge, a step of %", said.Length(s.step())), Formula: "F = W·√(2rh − h²)/(r − h)", Result: finding.Exactly(quantity.KindMass, bump)}}
 	}
 	if w.Pull == nil {
 		f.Outcome, f.Says = finding.Unknown, said.Say("It takes % on the line. What does the winch pull?", said.Mass(most))
@@ -162,7 +224,7 @@ func (s *Setup) winch(steps []Step) []finding.Finding {
 	if w.Post != nil {
 		out = append(out, s.post(most))
 	}
-	return out
+	return append(out, s.mount(most)...)
 }
 
 // battery is how often an electric winch pulls the machine on: I·t of half the

@@ -425,11 +425,13 @@ export interface Ramp {
   counts?: string;
   per?: string;
   profile?: Profile;
+  tread?: Profile;
   sides?: number;
   middle?: boolean;
   gap?: number;
   held?: string;
   lip?: number;
+  step?: number;
 }
 export interface Want {
   order: number;
@@ -532,6 +534,7 @@ export interface Loading {
   fall?: number;
   kerb?: number;
   raised?: number;
+  deck?: number;
   unhitched?: boolean;
   driver?: MassEstimate;
   drive?: string;
@@ -561,6 +564,12 @@ export interface Winch {
   hookMax?: number;
   tieMax?: number;
   post?: Profile;
+  aside?: number;
+  bolts?: number;
+  bolt?: number;
+  gauge?: number;
+  grade?: string;
+  pin?: number;
 }
 export interface Lashing {
   order: number;

@@ -124,6 +124,7 @@ const tail = computed(() => workspace.plan?.trailers[workspace.trailer]?.deckLen
       <EstimateField v-if="loading.drive !== 'winch'" :path="path('driver')" label="Driver" kind="mass" />
       <PlanQuantity :path="path('fall')" label="Ground falls away by" kind="angle" hint="0°" />
       <PlanQuantity :path="path('kerb')" label="Foot lies lower by" kind="length" hint="a kerb" />
+      <PlanQuantity :path="path('deck')" label="Deck lowered to" kind="length" hint="as it stands" />
       <PlanQuantity :path="path('raised')" :label="`${term('Coupling')} raised by`" kind="length" />
       <PlanQuantity
         v-if="!loading.ramp"

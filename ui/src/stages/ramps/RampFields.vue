@@ -45,6 +45,7 @@ const tube = { shape: 'tube', height: 0.06, width: 0.04, wall: 0.003, material: 
         @chosen="set('held', $event, 'what keeps it')"
       />
       <PlanQuantity :path="path('lip')" label="Lies on the tail by" kind="length" />
+      <PlanQuantity :path="path('step')" label="Step at its ends" kind="length" hint="20 mm" />
       <PlanQuantity :path="path('rating')" label="Rating on its plate" kind="mass" />
       <ChoiceField
         label="Rating counts"
@@ -65,6 +66,12 @@ const tube = { shape: 'tube', height: 0.06, width: 0.04, wall: 0.003, material: 
       />
       <template v-if="ramp?.profile">
         <ProfileFields :path="path('profile')" :profile="ramp.profile" label="Sides" />
+        <SwitchField
+          label="Treads of another section"
+          :value="!!ramp.tread"
+          @set="set('tread', $event ? { ...ramp.profile } : undefined, 'treads')"
+        />
+        <ProfileFields v-if="ramp.tread" :path="path('tread')" :profile="ramp.tread" label="Treads" />
         <CountField :path="path('sides')" label="Sides of one ramp" />
         <PlanQuantity :path="path('gap')" label="Between treads" kind="length" />
         <SwitchField

@@ -6,12 +6,15 @@ import CountField from '@/fields/CountField.vue'
 import PlanQuantity from '@/fields/PlanQuantity.vue'
 import ProfileFields from '@/fields/ProfileFields.vue'
 import SwitchField from '@/fields/SwitchField.vue'
+import { useReference } from '@/stores/reference'
 import { useWorkspace } from '@/stores/workspace'
 import { choices, wheelWords } from '@/words'
 
 const workspace = useWorkspace()
 const base = computed(() => `/outings/${workspace.outing}/layouts/${workspace.trailer}/loading/winch`)
 const path = (field: string) => `${base.value}/${field}`
+const reference = useReference()
+const grades = computed(() => (reference.data?.bolts ?? []).map((b) => ({ value: b.id, name: b.name })))
 const winch = computed(
   () => workspace.plan?.outings[workspace.outing]?.layouts[workspace.trailer]?.loading?.winch,
 )
@@ -58,6 +61,17 @@ const tube = { shape: 'tube', height: 0.06, width: 0.06, wall: 0.003, material: 
       <PlanQuantity :path="path('idle')" label="Electric: A without load" kind="count" />
       <PlanQuantity :path="path('speed')" label="Line’s speed" kind="speed" />
       <PlanQuantity :path="path('battery')" label="Battery, A·h" kind="count" />
+      <PlanQuantity :path="path('aside')" label="Drum beside the middle" kind="length" />
+      <CountField :path="path('bolts')" label="Bolts at its foot" />
+      <PlanQuantity :path="path('bolt')" label="Bolts’ diameter" kind="length" />
+      <PlanQuantity :path="path('gauge')" label="Between their rows" kind="length" />
+      <PlanQuantity :path="path('pin')" label="Receiver’s pin" kind="length" />
+      <ChoiceField
+        label="Grade of bolts and pin"
+        :value="winch.grade"
+        :options="grades"
+        @chosen="set('grade', $event, 'grade')"
+      />
       <SwitchField
         label="Tell of its post"
         :value="!!winch.post"
