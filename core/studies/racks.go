@@ -149,7 +149,7 @@ func PlanRacks(p *plan.Plan, q review.Request) *RackPlans {
 		}
 	}
 	slices.SortStableFunc(out.Options, func(a, b RackPlan) int {
-		return cmp.Or(cmp.Compare(len(a.Home), len(b.Home)), cmp.Compare(b.Outcome.Rank(), a.Outcome.Rank()))
+		return cmp.Or(cmp.Compare(len(a.Home), len(b.Home)), cmp.Compare(b.Outcome.Rank(), a.Outcome.Rank()), cmp.Compare(changes(&a), changes(&b)))
 	})
 	if len(out.Options) == 0 {
 		out.Says = said.Say("No rack under % carries them. Fewer hulls, or two trips.", said.Length(topMost))
@@ -158,6 +158,15 @@ func PlanRacks(p *plan.Plan, q review.Request) *RackPlans {
 	out.Options = out.Options[:min(len(out.Options), mostRacks)]
 	out.Says = said.Say("% hulls, % ways to carry them.", said.Count(len(hulls)), said.Count(len(out.Options)))
 	return out
+}
+
+// changes counts what a layout asks for beside laying hulls on: nothing for a rack that
+// there is.
+func changes(p *RackPlan) int {
+	if p.Kind == "kept" {
+		return 0
+	}
+	return 1
 }
 
 // hullsOf are the outing's hulls, heaviest first.

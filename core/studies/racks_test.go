@@ -149,3 +149,93 @@ func BenchmarkPlanRacks(b *testing.B) {
 		studies.PlanRacks(p, review.Request{Outing: "o", Trailer: "t"})
 	}
 }
+
+// A rack that the plan has, and that takes the hulls, is offered as it is; light hulls on
+// edge make a narrower one; with prices told each has a cost.
+func TestRackWays(t *testing.T) {
+	p := hut(t)
+	q := review.Request{Outing: "boat-day"}
+	kinds := func(p *plan.Plan) map[string]studies.RackPlan {
+		out := map[string]studies.RackPlan{}
+		for _, o := range studies.PlanRacks(p, q).Options {
+			out[o.Kind] = o
+		}
+		return out
+	}
+	of := func(o studies.RackPlan, name string) *finding.Measure {
+		for _, f := range o.Figures {
+			if f.Name.Text(p.Locale()) == name {
+				return f.Then
+			}
+		}
+		return nil
+	}
+	all := kinds(p)
+	edge, ok := all["edge"]
+	if !ok {
+		t.Fatal("no rack for hulls on edge")
+	}
+	next, err := plan.Apply(p, edge.Patch)
+	if err != nil {
+		t.Fatal(err)
+	}
+	r := rig.Resolve(next, "grey-flatbed", "boat-day")
+	turned := 0
+	for i := range r.Items {
+		if it := &r.Items[i]; it.Lean > 0 {
+			turned++
+			// 0.9 × 0.4 m at 75°: 0.619 wide, 0.973 high; its own size may differ a little.
+			if w, h := it.Right-it.Left, it.Top-it.Bottom; !(w < it.Section[0] && h > it.Section[1]) {
+				t.Errorf("%s: %v wide, %v high", it.Name, w, h)
+			}
+		}
+	}
+	if turned == 0 {
+		t.Error("nothing lies on edge")
+	}
+	if of(edge, "Stock costs") != nil {
+		t.Error("a cost without a price")
+	}
+	// Without the skiff the two canoes go onto the rack that there is.
+	light, err := plan.Apply(p, []finding.Op{{Op: "remove", Path: "/outings/boat-day/layouts/grey-flatbed/placements/skiff"}})
+	if err != nil {
+		t.Fatal(err)
+	}
+	kept, ok := kinds(light)["kept"]
+	if !ok {
+		t.Fatal("the rack that there is was not offered")
+	}
+	for _, op := range kept.Patch {
+		if strings.HasPrefix(op.Path, "/parts/") {
+			t.Errorf("it is changed: %s", op.Path)
+		}
+	}
+}
+
+// What a change adds in mass is told, and in money where a metre's price is; another
+// section costs the same for a kilogram.
+func TestStrongerCosts(t *testing.T) {
+	p := hut(t)
+	at := "/parts/boat-rack/rack/"
+	p, err := plan.Apply(p, []finding.Op{{Op: "replace", Path: at + "bar", Value: map[string]any{"shape": "tube", "height": 0.02, "width": 0.02, "wall": 0.0015, "material": "mild", "perMetre": 2.0}},
+		{Op: "add", Path: at + "post/perMetre", Value: 6.0}, {Op: "replace", Path: "/outings/boat-day/road", Value: "track"}})
+	if err != nil {
+		t.Fatal(err)
+	}
+	rep := studies.Settled(p, review.Request{Outing: "boat-day"})
+	// Three bars of 1.9 m at 2 and six posts of 0.90 m (0.92 to the top, less the bar's 20 mm) at 6.
+	if got, want := rep.Racks[0].Cost.Value, 3*1.9*2.0+6*0.90*6; got < want-0.05 || got > want+0.05 {
+		t.Errorf("it costs %v, want %v", got, want)
+	}
+	for i := range rep.Findings {
+		f := &rep.Findings[i]
+		if f.Code != "rack.bar" && f.Code != "rack.sag" {
+			continue
+		}
+		for _, x := range f.Fixes {
+			if says := x.Name.Text(p.Locale()); !strings.Contains(says, "heavier") || !strings.Contains(says, "more") {
+				t.Errorf("%q does not tell mass and cost", says)
+			}
+		}
+	}
+}

@@ -1,0 +1,139 @@
+package lashing_test
+
+import (
+	"strings"
+	"testing"
+
+	"zygonos/core/finding"
+	"zygonos/core/internal/sample"
+	"zygonos/core/lashing"
+	"zygonos/core/plan"
+	"zygonos/core/quantity"
+	"zygonos/core/rig"
+)
+
+// tied gives the sample six rings of 500 kg at the deck's edge, straps of 1000 kg, and the crate
+// of 400 kg two of them over it.
+func tied(t testing.TB, more ...string) *rig.Rig {
+	ring := func(back, right string) string {
+		return `{"order":1,"kind":"ring-welded","rating":500,"at":{"back":` + back + `,"right":` + right + `}}`
+	}
+	over := func(order, from, to, back string) string {
+		return `{"order":` + order + `,"load":"crate","strap":"s","from":"` + from + `","to":"` + to + `","hold":{"back":` + back + `}}`
+	}
+	sets := []string{"/trailers/t/deckHeight", `{"value":0.5,"how":"weighed"}`, "/trailers/t/floor", `"ply"`,
+		"/trailers/t/tiePoints", `{"fl":` + ring("0.8", "-0.68") + `,"fr":` + ring("0.8", "0.68") + `,"rl":` + ring("1.6", "-0.68") + `,"rr":` + ring("1.6", "0.68") + `}`,
+		"/straps", `{"s":{"order":1,"name":"Strap","kind":"ratchet","limit":1000,"length":6,"count":6}}`,
+		"/outings/o/layouts/t/lashings", `{"a":` + over("1", "fl", "fr", "0.1") + `,"b":` + over("2", "rl", "rr", "0.9") + `}`}
+	return rig.Resolve(sample.Plan(t, append(sets, more...)...), "t", "o")
+}
+
+func TestCheck(t *testing.T) {
+	at, lash := sample.Crate, "/outings/o/layouts/t/lashings"
+	for name, c := range map[string]struct {
+		sets                []string
+		code, outcome, says string
+	}{
+		"not tied":        {[]string{lash, `{}`}, lashing.CodeRule, "unknown", "is not tied down yet"},
+		"two over":        {nil, lashing.CodeRule, "fails", "One more, steeper, or a mat"},
+		"with a mat":      {[]string{at + "/mat", `true`}, lashing.CodeRule, "holds", "is held"},
+		"its own grip":    {[]string{at + "/grip", `0.7`}, lashing.CodeRule, "holds", "is held"},
+		"by number":       {[]string{"/tieSchool", `"na"`, lash + "/b", "-", "/loads/crate/mass/value", `600`}, lashing.CodeRule, "fails", "it takes 2"},
+		"half the weight": {[]string{"/tieSchool", `"na"`}, lashing.CodeRule, "holds", "1000 kg of 200 kg"},
+		"guides":          {[]string{"/tieSchool", `"au"`, at + "/mat", `true`}, lashing.CodeRule, "holds", "is held"},
+		"lost ring":       {[]string{lash + "/a/from", `"gone"`}, lashing.CodeRule, "unknown", "where it is hooked"},
+		"lost strap":      {[]string{lash + "/a/strap", `"gone"`}, lashing.CodeRule, "unknown", "which strap"},
+		"no tag":          {[]string{"/straps/s/limit", "-"}, lashing.CodeRule, "unknown", "what the strap takes"},
+		"a stake pocket":  {[]string{"/trailers/t/tiePoints/fl", `{"order":1,"kind":"pocket","at":{"back":0.8,"right":-0.68}}`}, lashing.CodeRule, "unknown", "what the tie point takes"},
+		"usual rings":     {[]string{at + "/mat", `true`, "/trailers/t/tiePoints/fl/rating", "-"}, lashing.CodeRule, "tight", "tags and plates"},
+		"short strap":     {[]string{"/straps/s/length", `1`}, lashing.CodeLength, "fails", "is 1000 mm long"},
+		"machine, over":   {[]string{"/loads/crate/kind", `"quad"`}, lashing.CodePractice, "tight", "at four corners"},
+		"hull, once":      {[]string{"/loads/crate/kind", `"canoe"`, lash + "/b", "-"}, lashing.CodePractice, "tight", "Two straps over"},
+		"hull, fast":      {[]string{"/loads/crate/kind", `"canoe"`, "/outings/o/speed", `27`}, lashing.CodePractice, "tight", "bow and stern"},
+		"hull in wind":    {[]string{"/loads/crate/kind", `"canoe"`, "/outings/o/speed", `22`}, lashing.CodeWind, "holds", "the wind lifts"},
+		"light and loose": {[]string{"/loads/crate/kind", `"canoe"`, "/outings/o/speed", `30`, "/loads/crate/mass/value", `10`, "/straps/s/limit", `8`, "/loads/crate/size/length/value", `4`}, lashing.CodeWind, "fails", "or slower"},
+		"loose material":  {[]string{"/loads/crate/bulk", `{"material":"gravel","by":"mass"}`}, lashing.CodeRule, "tight", "Cover"},
+	} {
+		r := tied(t, c.sets...)
+		f := sample.Find(t, lashing.Check(r), c.code)
+		if says := f.Says.Text(r.Plan.Locale()); string(f.Outcome) != c.outcome || !strings.Contains(says, c.says) {
+			t.Errorf("%s: %s %q", name, f.Outcome, says)
+		}
+		if f.Outcome == finding.Unknown && len(f.Needs) == 0 {
+			t.Errorf("%s: it does not say what is missing", name)
+		}
+	}
+}
+
+// The programme's finding names direction, figure and what gives; bars tell all five ways.
+func TestStatics(t *testing.T) {
+	r := tied(t, sample.Crate+"/mat", `true`)
+	fs, loads := lashing.Statics(r)
+	f := sample.Find(t, fs, lashing.CodeStatics)
+	if len(loads) != 1 || len(loads[0].Bars) != 5 || len(loads[0].Schools) != 3 || len(loads[0].Straps) != 2 || len(f.Work()) == 0 {
+		t.Fatalf("%+v", loads)
+	}
+	// By hand, forward: each of four ends pulls 250 kg over 0.28 across, 0.7 down and 0.05 forward,
+	// 0.755579 m: 0.6·(1 + 2.5·0.926442) − 2.5·0.066174 = 1.82423.
+	near(t, "forward", loads[0].Bars[0].Has, 1.82423, 1e-4)
+	if f.Outcome != finding.Holds {
+		t.Errorf("%s %s", f.Outcome, f.Says.Text(r.Plan.Locale()))
+	}
+	bare := tied(t, "/outings/o/layouts/t/lashings", `{}`)
+	if fs, loads := lashing.Statics(bare); len(fs) != 0 || len(loads) != 1 || loads[0].Schools[0].Holds {
+		t.Error("an untied load holds")
+	}
+	// Slick and loosely tied it fails, and says which way and what to do.
+	r = tied(t, sample.Crate+"/grip", `0.05`, "/straps/s/pull", `5`)
+	fs, _ = lashing.Statics(r)
+	if f := sample.Find(t, fs, lashing.CodeStatics); f.Outcome != finding.Fails || !strings.Contains(f.Says.Text(r.Plan.Locale()), "A strap that pulls") {
+		t.Errorf("%s %s", f.Outcome, f.Says.Text(r.Plan.Locale()))
+	}
+}
+
+// Working load limits: from the tag, a third of the breaking strength, by width; nothing
+// when retired. Pull is at most half of it.
+func TestLimits(t *testing.T) {
+	kg := func(v quantity.Mass) *quantity.Mass { return &v }
+	for name, c := range map[string]struct {
+		strap       plan.Strap
+		limit, pull float64
+	}{
+		"tag":      {plan.Strap{Kind: plan.StrapRatchet, Limit: kg(1000), Breaks: kg(2000)}, 1000, 250},
+		"breaking": {plan.Strap{Kind: plan.StrapRatchet, Breaks: kg(900)}, 300, 150},
+		"2 inch":   {plan.Strap{Kind: plan.StrapRatchet, Width: 0.0508}, 2000 * 0.45359237, 250},
+		"50 mm":    {plan.Strap{Kind: plan.StrapRatchet, Width: 0.050}, 2000 * 0.45359237, 250},
+		"25 mm":    {plan.Strap{Kind: plan.StrapCam, Width: 0.025}, 0, 0},
+		"retired":  {plan.Strap{Limit: kg(1000), Retire: true}, 0, 0},
+		"cam":      {plan.Strap{Kind: plan.StrapCam, Limit: kg(250)}, 250, 40},
+		"rope":     {plan.Strap{Kind: plan.StrapRope, Limit: kg(30)}, 30, 15},
+		"own pull": {plan.Strap{Limit: kg(1000), Pull: kg(320)}, 1000, 320},
+	} {
+		limit, _ := lashing.LimitOf(c.strap)
+		near(t, name+", limit", limit, c.limit, 1e-6)
+		near(t, name+", pull", lashing.PullOf(c.strap), c.pull, 1e-6)
+	}
+}
+
+// A strap runs as it is told: over 0.8 m and down to rings 0.28 m beside, 0.7 m under its edge,
+// 0.05 m along: 2·√(0.28² + 0.7² + 0.05²) + 0.8 = 2.3109 m; its weakest link is the ring.
+func TestRuns(t *testing.T) {
+	l := lashing.Loads(tied(t))[0]
+	near(t, "long", l.Ties[0].Long, 2.31125, 1e-3)
+	if l.Ties[0].Weak != "tie point" || l.Ties[0].Limit != 500 {
+		t.Errorf("%s %v", l.Ties[0].Weak, l.Ties[0].Limit)
+	}
+	// An eye bolt pulled 45° or more off its shank keeps 30 %.
+	l = lashing.Loads(tied(t, "/trailers/t/tiePoints/fl", `{"order":1,"kind":"eye-bolt","rating":500,"at":{"back":0.1,"right":-1.5}}`))[0]
+	near(t, "eye bolt", l.Ties[0].Limit, 150, 1e-6)
+	side, above, hooks := lashing.Layer(tied(t))
+	straps := 0
+	for _, s := range append(side, above...) {
+		if s.Class == "strap" {
+			straps++
+		}
+	}
+	if straps != 4+6 || len(hooks) != 4*3 {
+		t.Errorf("%d lines, %d places to hook", straps, len(hooks))
+	}
+}
