@@ -38,6 +38,9 @@ type Tick struct {
 	Says said.Sentence `json:"says"`
 }
 
+// firstStop is how far to drive before the first look, m (practice, C).
+const firstStop = 10_000.0
+
 // bathroomScale is what a bathroom scale reads at most, kg (practice, C).
 const bathroomScale = 130.0
 
@@ -67,7 +70,7 @@ func Of(r *rig.Rig, fs []finding.Finding, low, high *float64) *Card {
 	c.add("Walk round", walk(r))
 	c.add("Take off or tie on", loose(r))
 	c.add("On the way", []Tick{
-		{"first-stop", said.Say("After 10 to 20 km stop: straps, hubs by hand for heat, wheel nuts.")},
+		{"first-stop", said.Say("After % to % stop: straps, hubs by hand for heat, wheel nuts.", said.Of(quantity.KindDistance, firstStop), said.Of(quantity.KindDistance, 2*firstStop))},
 		{"wheel-change", said.Say("Spare reachable with the load on, jack and brace that fit; where the jack goes under the axle.")}})
 	c.Most, c.Because = most(r)
 	return c

@@ -48,7 +48,7 @@ const print = () => window.print()
 const asked = () => ({ plan: workspace.plan!, outing: workspace.outing, trailer: workspace.trailer })
 const files = [
   { name: 'Loads, CSV', take: async () => download(await api.loadTable(asked()), 'loads.csv') },
-  { name: 'Lashings, CSV', take: async () => download(await api.lashingTable(asked()), 'lashings.csv') },
+  { name: 'Straps, CSV', take: async () => download(await api.lashingTable(asked()), 'straps.csv') },
   {
     name: 'Report, JSON',
     take: async () =>

@@ -25,7 +25,7 @@ const tied = computed(() => workspace.settledReport?.tied ?? [])
     <StrapList class="no-print" />
     <p class="text-soft px-1 text-sm">
       Protect straps at edges, twist long ones once, tie their ends off. Soft hulls: snug, not hard, and
-      slacker in the heat. Look again after 10 to 20 km. Nothing hangs on the trailer tailgate alone.
+      slacker in the heat. Look again at the first stop. Nothing hangs on the trailer tailgate alone.
     </p>
   </section>
 </template>
