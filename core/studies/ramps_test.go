@@ -87,3 +87,51 @@ func TestOntoRamp(t *testing.T) {
 		t.Error("no drive in the report")
 	}
 }
+
+// Each check of getting on has its own way out, and it mends what it says.
+func TestWaysOntoRamp(t *testing.T) {
+	at := "/outings/two-seater-day/layouts/grey-flatbed/loading"
+	winch := map[string]any{"back": 0.0, "up": 0.3, "pull": 150.0}
+	for name, c := range map[string]struct {
+		patch      []finding.Op
+		code, ways string
+	}{
+		"unhitched":   {[]finding.Op{{Op: "add", Path: at + "/unhitched", Value: true}}, ramp.CodeTip, "hitch it first"},
+		"tips, props": {[]finding.Op{{Op: "add", Path: at + "/unhitched", Value: true}}, ramp.CodeTip, "rear props"},
+		"weak winch":  {[]finding.Op{{Op: "add", Path: at + "/drive", Value: "winch"}, {Op: "add", Path: at + "/winch", Value: winch}}, ramp.CodeWinch, "block"},
+		"low belly":   {[]finding.Op{{Op: "add", Path: "/loads/two-seater/rolling", Value: map[string]any{"clearance": map[string]any{"value": 0.14, "how": "weighed"}}}}, ramp.CodeClear, "ramps of"},
+	} {
+		p, err := plan.Apply(hut(t), c.patch)
+		if err != nil {
+			t.Fatal(err)
+		}
+		q := review.Request{Outing: "two-seater-day"}
+		rep := studies.Settled(p, q)
+		found := false
+		for i := range rep.Findings {
+			f := &rep.Findings[i]
+			if f.Code != c.code {
+				continue
+			}
+			for _, x := range f.Fixes {
+				if !strings.Contains(x.Name.Text(p.Locale()), c.ways) {
+					continue
+				}
+				found = true
+				next, err := plan.Apply(p, x.Patch)
+				if err != nil {
+					t.Fatal(err)
+				}
+				after := review.Again(next, q)
+				for k := range after.Findings {
+					if g := &after.Findings[k]; g.Code == c.code && g.Outcome.Rank() <= f.Outcome.Rank() {
+						t.Errorf("%s: %s before, %s after %q", name, f.Outcome, g.Outcome, x.Name.Text(p.Locale()))
+					}
+				}
+			}
+		}
+		if !found {
+			t.Errorf("%s: %q is not offered", name, c.ways)
+		}
+	}
+}

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 // One answer for the whole, and a set of straps found for it.
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed } from 'vue'
 import { api } from '@/api'
 import OutcomeMark from '@/checks/OutcomeMark.vue'
 import ChoiceField from '@/fields/ChoiceField.vue'
-import type { Fix, Plan, Tied, TiePlan } from '@/generated/types'
+import type { Fix, Tied } from '@/generated/types'
+import { useAsked } from '@/stores/asked'
 import { useReference } from '@/stores/reference'
 import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
@@ -32,26 +33,8 @@ const schools = computed(() => [
   { value: '', name: 'usual in the region' },
   ...(reference.data?.tieSchools ?? []).map((s) => ({ value: s.id, name: s.name })),
 ])
-const found = shallowRef<TiePlan>()
-const foundFor = shallowRef<Plan>()
-const failure = ref('')
-async function plan() {
-  const doc = workspace.plan
-  if (!doc) return
-  failure.value = ''
-  try {
-    found.value = await api.ties({ plan: doc, outing: workspace.outing, trailer: workspace.trailer })
-    foundFor.value = doc
-  } catch (e) {
-    failure.value = e instanceof Error ? e.message : String(e)
-  }
-}
-watch(
-  () => [workspace.outing, workspace.trailer],
-  () => (found.value = undefined),
-)
+const { found, failure, stale, ask } = useAsked(api.ties)
 const fix = computed(() => found.value as unknown as Fix)
-const stale = computed(() => foundFor.value !== workspace.plan)
 </script>
 
 <template>
@@ -67,7 +50,7 @@ const stale = computed(() => foundFor.value !== workspace.plan)
         :options="schools"
         @chosen="workspace.setAt('/tieSchool', $event || undefined, 'rule for tie-downs')"
       />
-      <button class="act-main no-print" @click="plan">Plan straps for me</button>
+      <button class="act-main no-print" @click="ask">Plan straps for me</button>
     </div>
     <p v-if="failure" class="text-fails" role="alert">{{ failure }}</p>
     <div v-if="found" class="no-print mt-2">

@@ -1,0 +1,30 @@
+package ramp_test
+
+import (
+	"fmt"
+	"math"
+
+	"zygonos/core/ramp"
+)
+
+// A body on four wheels rolls over the crest of a ramp of 15°: how far its belly stays above.
+func ExampleBody_Clearance() {
+	rise := math.Tan(15 * math.Pi / 180)
+	path := ramp.Path{{U: -10, Z: 0}, {U: 0, Z: 0}, {U: 0.5 / rise, Z: 0.5}, {U: 10, Z: 0.5}}
+	quad := ramp.Body{Base: 1.28, FrontR: 0.3, RearR: 0.3, Before: 0.35, Behind: 0.4, Belly: 0.26, Nose: 0.3, Tail: 0.3}
+	least := math.Inf(1)
+	for u := -3.0; u < 3; u += 0.01 {
+		c, _ := quad.Clearance(path, quad.Stand(path, u, 0))
+		least = math.Min(least, c)
+	}
+	// By hand, wheels as points: 0.26 − 0.64·tan 7.5° = 0.176; their roundness gives a little back.
+	fmt.Println(least > 0.176, least < 0.19)
+	// Output: true true
+}
+
+// A winch's pull on a plain slope of 10°, wheels that roll at 4 %.
+func ExampleIncline() {
+	// 500·(0.17365 + 0.04·0.98481)
+	fmt.Printf("%.1f kg\n", ramp.Incline(500, 10*math.Pi/180, 0.04))
+	// Output: 106.5 kg
+}
