@@ -86,3 +86,21 @@ func TestGate(t *testing.T) {
 		t.Error(got)
 	}
 }
+
+// Loose material asks for its cover, what reaches far for its flag, a bolted rack for its pins.
+func TestWalk(t *testing.T) {
+	data, _ := demo.Files.ReadFile("skarrow-hut.zygonos.json")
+	p, err := plan.Read(data)
+	if err != nil {
+		t.Fatal(err)
+	}
+	plan.Clean(p)
+	for outing, want := range map[string]string{"gravel-day": "Net or tarpaulin over the load", "boat-day": "six pins in and secured"} {
+		if got := text(departure.Of(rig.Resolve(p, "grey-flatbed", outing), nil, nil, nil), p); !strings.Contains(got, want) {
+			t.Errorf("%s does not say %q:\n%s", outing, want, got)
+		}
+	}
+	if got := text(departure.Of(rig.Resolve(p, "grey-flatbed", "boat-day"), nil, nil, nil), p); !strings.Contains(got, "Flag or board at the end of") {
+		t.Error(got)
+	}
+}
