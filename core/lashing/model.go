@@ -348,7 +348,10 @@ func With(r *rig.Rig, l *Load, set []plan.Lashing) *Load {
 
 // Satisfied reports whether a load is held: by the chosen school, by practice's number and
 // kind of straps, and by statics in every direction.
-func Satisfied(r *rig.Rig, l *Load) bool {
+func Satisfied(r *rig.Rig, l *Load) bool { return ByRule(r, l) && ByStatics(l) }
+
+// ByRule reports whether the chosen school and practice are content.
+func ByRule(r *rig.Rig, l *Load) bool {
 	if !judge(norms.TieSchoolOf(r.Plan.TieSchool, r.Plan.Region).ID, l).Holds() {
 		return false
 	}
@@ -366,6 +369,11 @@ func Satisfied(r *rig.Rig, l *Load) bool {
 			return false
 		}
 	}
+	return true
+}
+
+// ByStatics reports whether a load stays in every direction.
+func ByStatics(l *Load) bool {
 	for _, d := range Directions {
 		if h, err := Hold(l, d.Push, l.friction()); err != nil || h.G < d.Asked*(1-1e-9) {
 			return false

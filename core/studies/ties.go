@@ -34,8 +34,9 @@ type TiedSo struct {
 
 // Limits of the search.
 const (
-	mostTies       = 6  // of one load
-	mostCandidates = 12 // ways for a strap that are tried for one load
+	mostTies       = 6   // of one load
+	mostSums       = 400 // sets of an outing that are held against statics
+	mostCandidates = 12  // ways for a strap that are tried for one load
 	tiltLeast      = 0.15
 )
 
@@ -65,14 +66,14 @@ func PlanTies(p *plan.Plan, q review.Request) *TiePlan {
 	lashings := map[string]plan.Lashing{}
 	loads := lashing.Loads(r)
 	slices.SortStableFunc(loads, func(a, b lashing.Load) int { return cmp.Compare(b.Mass, a.Mass) })
-	missing, used := 0, 0
+	missing, used, sums := 0, 0, mostSums
 	for i := range loads {
 		l := &loads[i]
 		if l.Item.Shape == "heap" {
 			continue
 		}
 		row := TiedSo{Name: l.Item.Name}
-		chosen, enough := tieDown(r, l, left)
+		chosen, enough := tieDown(r, l, left, &sums)
 		for _, x := range chosen {
 			used++
 			x.Order = used
@@ -86,6 +87,9 @@ func PlanTies(p *plan.Plan, q review.Request) *TiePlan {
 		case !enough:
 			missing++
 			row.Says = said.Say("Not enough straps are left for it.")
+		case sums <= 0:
+			missing++
+			row.Says = said.Say("The search ended before a set was found: tie it by hand, or add rings.")
 		default:
 			missing++
 			row.Says = said.Say("No set of up to % straps holds it from these tie points: more rings, a mat, or stronger straps.", said.Count(mostTies))
@@ -116,8 +120,8 @@ func onRacks(r *rig.Rig) bool {
 }
 
 // tieDown gives the fewest lashings that hold a load; nil where none do. enough is false
-// where straps ran out first.
-func tieDown(r *rig.Rig, l *lashing.Load, left map[string]int) (best []plan.Lashing, enough bool) {
+// where straps ran out first. sums is how many sets may still be held against statics.
+func tieDown(r *rig.Rig, l *lashing.Load, left map[string]int, sums *int) (best []plan.Lashing, enough bool) {
 	ways := waysFor(r, l)
 	straps := strongest(r.Plan, left)
 	for n := 1; n <= min(mostTies, len(ways)); n++ {
@@ -133,7 +137,7 @@ func tieDown(r *rig.Rig, l *lashing.Load, left map[string]int) (best []plan.Lash
 					set[i] = ways[w]
 					set[i].Strap = straps[i]
 				}
-				if holds(r, l, set) {
+				if holds(r, l, set, sums) {
 					best = set
 					return true
 				}
@@ -175,9 +179,13 @@ func strongest(p *plan.Plan, left map[string]int) []string {
 }
 
 // holds reports whether a set of lashings holds a load, rules first, then every direction.
-func holds(r *rig.Rig, l *lashing.Load, set []plan.Lashing) bool {
+func holds(r *rig.Rig, l *lashing.Load, set []plan.Lashing, sums *int) bool {
 	with := lashing.With(r, l, set)
-	return with != nil && lashing.Satisfied(r, with)
+	if with == nil || !lashing.ByRule(r, with) || *sums <= 0 {
+		return false
+	}
+	*sums--
+	return lashing.ByStatics(with)
 }
 
 // waysFor lists ways for a strap on a load: machines from corner to tie point ahead or
