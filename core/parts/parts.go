@@ -76,6 +76,22 @@ func BracesAt(r *plan.Rack, t plan.Tier) []float64 {
 	return out
 }
 
+// BraceLines are a tier's braces from behind, each from its post to its bar: right of the
+// middle and up of the part's underside, m.
+func BraceLines(r *plan.Rack, t plan.Tier) [][2][2]float64 {
+	under, leg := float64(t.Up-r.Bar.Height), float64(r.Brace)
+	var out [][2][2]float64
+	for _, y := range BracesAt(r, t) {
+		for _, post := range PostsAt(r) {
+			if math.Abs(math.Abs(y-post)-leg) < 1e-9 {
+				out = append(out, [2][2]float64{{post, under - leg}, {y, under}})
+				break
+			}
+		}
+	}
+	return out
+}
+
 // Members lists a rack's pieces: for each frame its posts, up to the highest
 // tier, and for each tier a cross bar. A section that makes no sense weighs
 // nothing here; the rack's check says so.

@@ -42,6 +42,9 @@ func Drawing(part *plan.Part) scene.View {
 		t := rk.Tiers[id]
 		half, up := float64(t.Length)/2, float64(t.Up)
 		add(scene.Rect("bar", "", -half, -up, half, -(up - bar)))
+		for _, b := range parts.BraceLines(rk, t) {
+			add(scene.Line("brace", b[0][0], -b[0][1], b[1][0], -b[1][1]))
+		}
 		for _, x := range frames {
 			add(scene.Rect("bar", "", aside+x-post/2, -up, aside+x+post/2, -(up - bar)))
 		}

@@ -23,6 +23,15 @@ func TestBraces(t *testing.T) {
 	rk := r.Plan.Parts["r"].Rack
 	tier := rk.Tiers["one"]
 	near(t, "outermost", parts.BracesAt(rk, tier)[0], -0.7)
+	lines := parts.BraceLines(rk, tier)
+	if len(lines) != 4 {
+		t.Errorf("%d braces are drawn", len(lines))
+	}
+	for _, b := range lines { // at 45°, from a post to the bar's underside 0.76 m up
+		if math.Abs(math.Abs(b[0][0])-0.5) > 1e-9 || math.Abs(math.Abs(b[1][0]-b[0][0])-0.2) > 1e-9 || math.Abs(b[1][1]-0.76) > 1e-9 || math.Abs(b[1][1]-b[0][1]-0.2) > 1e-9 {
+			t.Errorf("a brace runs %v", b)
+		}
+	}
 	for name, c := range map[string]struct {
 		leg, apart float64
 		want       int

@@ -49,6 +49,9 @@ func (r *Rig) upright(it *Item, rk *plan.Rack, side bool) []scene.Shape {
 		if !side {
 			half := float64(t.Length) / 2
 			out = append(out, scene.Rect("bar", path, mid-half, -z, mid+half, -(z-bar)))
+			for _, b := range parts.BraceLines(rk, t) {
+				out = append(out, scene.Line("brace", mid+b[0][0], -(it.Bottom+b[0][1]), mid+b[1][0], -(it.Bottom+b[1][1])))
+			}
 			continue
 		}
 		wide := max(float64(rk.Bar.Width), bar)
