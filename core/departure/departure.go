@@ -55,10 +55,10 @@ func Of(r *rig.Rig, fs []finding.Finding, low, high *float64) *Card {
 		if f.Compares {
 			continue
 		}
-		if f.Outcome == finding.Fails || f.Outcome == finding.Unknown && (f.Essential || f.Stage == lashing.Stage) {
-			if f.Gate == finding.GateGo || f.Essential || f.Outcome == finding.Fails && f.Gate == "" {
-				c.Gate = append(c.Gate, *f)
-			}
+		// A must that fails is a matter of buying; whatever else fails stands against leaving.
+		fails := f.Outcome == finding.Fails && (f.Stage != "job" || f.Gate == finding.GateGo)
+		if fails || f.Outcome == finding.Unknown && (f.Essential || f.Stage == lashing.Stage) {
+			c.Gate = append(c.Gate, *f)
 		}
 		if f.Outcome == finding.Unknown {
 			c.Unknown = append(c.Unknown, f.Title)

@@ -79,6 +79,17 @@ func TestGate(t *testing.T) {
 			t.Errorf("%s %s stands in the gate", f.Code, f.Outcome)
 		}
 	}
+	thin, err := plan.Apply(p, []finding.Op{{Op: "replace", Path: "/parts/boat-rack/rack/bar", Value: plan.Profile{Shape: "tube", Height: 0.016, Width: 0.016, Wall: 0.001, Material: "mild"}}})
+	if err != nil {
+		t.Fatal(err)
+	}
+	bars := false
+	for _, f := range studies.Settled(thin, review.Request{Outing: "boat-day"}).Card.Gate {
+		bars = bars || f.Code == "rack.bar"
+	}
+	if !bars {
+		t.Error("bars that fail do not stand against leaving")
+	}
 	if !codes["tie.rule"] {
 		t.Errorf("an untied load does not stand in the gate: %v", codes)
 	}

@@ -71,6 +71,7 @@ type GBar struct {
 	Asked     float64 `json:"asked"`
 	Gives     string  `json:"gives"`
 	Known     bool    `json:"known"`
+	Holds     bool    `json:"holds"`
 }
 
 func judge(school string, l *Load) Verdict {
@@ -87,6 +88,16 @@ func judge(school string, l *Load) Verdict {
 func Check(r *rig.Rig) []finding.Finding {
 	var out []finding.Finding
 	school := norms.TieSchoolOf(r.Plan.TieSchool, r.Plan.Region)
+	for i := range r.Items { // what weighs nobody knows how much is held by nobody knows what
+		it := &r.Items[i]
+		if it.Part || it.Mass != nil && it.Mass.Nominal > 0 {
+			continue
+		}
+		name := said.Name(it.Name, "a load")
+		out = append(out, finding.Finding{Code: CodeRule, Stage: Stage, Scope: r.Scope, Gate: finding.GateGo, Subject: it.Path, Title: said.Say("Tied down"), Outcome: finding.Unknown,
+			Says:  said.Say("Not known whether % stays: its weight is not known.", name),
+			Needs: []finding.Need{{Path: it.Path + "/mass", Says: said.Say("the weight of %", name), Where: said.Say("Weigh it, or look at its plate or papers.")}}})
+	}
 	loads := Loads(r)
 	for i := range loads {
 		l := &loads[i]
@@ -241,7 +252,7 @@ func statics(r *rig.Rig, l *Load) (finding.Finding, []GBar) {
 			f.Needs = []finding.Need{{Path: l.Item.Path, Says: said.Say("another way to tie it"), Where: said.Say("Move a strap.")}}
 			return f, append(bars, GBar{Direction: d.ID, Asked: d.Asked})
 		}
-		bars = append(bars, GBar{d.ID, h.G, d.Asked, h.Gives, true})
+		bars = append(bars, GBar{d.ID, h.G, d.Asked, h.Gives, true, h.G >= d.Asked*(1-1e-9)})
 		if s := h.G / d.Asked; s < worst {
 			worst, at = s, k
 		}

@@ -44,6 +44,8 @@ func TestCheck(t *testing.T) {
 		"lost ring":       {[]string{lash + "/a/from", `"gone"`}, lashing.CodeRule, "unknown", "where it is hooked"},
 		"lost strap":      {[]string{lash + "/a/strap", `"gone"`}, lashing.CodeRule, "unknown", "which strap"},
 		"no tag":          {[]string{"/straps/s/limit", "-"}, lashing.CodeRule, "unknown", "what the strap takes"},
+		"one side":        {[]string{lash + "/a/to", `"rl"`}, lashing.CodeRule, "unknown", "a tie point on its other side"},
+		"no weight":       {[]string{"/loads/crate/mass", "-", "/loads/crate/kind", `"odd"`}, lashing.CodeRule, "unknown", "its weight is not known"},
 		"a stake pocket":  {[]string{"/trailers/t/tiePoints/fl", `{"order":1,"kind":"pocket","at":{"back":0.8,"right":-0.68}}`}, lashing.CodeRule, "unknown", "what the tie point takes"},
 		"usual rings":     {[]string{at + "/mat", `true`, "/trailers/t/tiePoints/fl/rating", "-"}, lashing.CodeRule, "tight", "tags and plates"},
 		"short strap":     {[]string{"/straps/s/length", `1`}, lashing.CodeLength, "fails", "is 1000 mm long"},
@@ -135,5 +137,33 @@ func TestRuns(t *testing.T) {
 	}
 	if straps != 4+6 || len(hooks) != 4*3 {
 		t.Errorf("%d lines, %d places to hook", straps, len(hooks))
+	}
+}
+
+// A box of 100 kg on the crate of 400: a load of its own, not tied; the crate bears 500 kg with
+// its centre at (400·0.315 + 100·(0.7 + 0.45·0.5))/500 = 0.437 m over the deck.
+func TestStacked(t *testing.T) {
+	r := tied(t, "/loads/box", `{"order":2,"name":"Box","kind":"box","mass":{"value":100,"how":"weighed"},"centre":{},"size":{"length":{"value":0.5,"how":"weighed"},"width":{"value":0.5,"how":"weighed"},"height":{"value":0.5,"how":"weighed"}}}`,
+		"/outings/o/layouts/t/placements/box", `{"on":"load","id":"crate","at":{"back":0.25}}`)
+	for _, l := range lashing.Loads(r) {
+		switch l.Item.ID {
+		case "crate":
+			near(t, "mass", l.Mass, 500, 1e-9)
+			near(t, "centre", l.Centre[2], 0.5+0.437, 1e-6)
+		case "box":
+			near(t, "its own", l.Mass, 100, 1e-9)
+			if len(l.Ties) != 0 {
+				t.Error("the box is tied by the crate's straps")
+			}
+		}
+	}
+	untied := 0
+	for _, f := range lashing.Check(r) {
+		if f.Subject == "/loads/box" && f.Outcome == finding.Unknown {
+			untied++
+		}
+	}
+	if untied != 1 {
+		t.Errorf("%d findings ask for the box", untied)
 	}
 }

@@ -190,8 +190,8 @@ func eyeHold(kind string, along Vector) float64 {
 	return 1 - 0.7*math.Min(1, lean/(math.Pi/4))
 }
 
-// Loads resolves every load with its ties. Loads that ride in or on another count with
-// what carries them.
+// Loads resolves every load with its ties. What stands on another is a load of its own
+// and counts with what carries it too, mass and centre.
 func Loads(r *rig.Rig) []Load {
 	if r.Layout == nil {
 		return nil
@@ -204,10 +204,7 @@ func Loads(r *rig.Rig) []Load {
 			continue
 		}
 		pl := r.Layout.Placements[it.ID]
-		if pl.On == plan.OnLoad {
-			continue
-		}
-		l := Load{Item: it, Mass: riding[i], Centre: Vector{it.X, it.Y, it.Z}, Grip: grip(r, it, pl)}
+		l := Load{Item: it, Mass: riding[i], Centre: centre(r, it), Grip: grip(r, it, pl)}
 		front, _ := r.Deck()
 		l.Blocked = it.OnDeck && it.Front-front < 0.03 && it.Front >= front-1e-6
 		for _, id := range plan.Ordered(r.Layout.Lashings, func(x plan.Lashing) int { return x.Order }) {
@@ -220,6 +217,36 @@ func Loads(r *rig.Rig) []Load {
 	return out
 }
 
+// centre is that of a load with all that stands on it, at whatever height.
+func centre(r *rig.Rig, it *rig.Item) Vector {
+	var sum Vector
+	mass := 0.0
+	for i := range r.Items {
+		o := &r.Items[i]
+		if o.Part || o.Mass == nil {
+			continue
+		}
+		id := o.ID
+		for range len(r.Items) {
+			if id == it.ID {
+				m := o.Mass.Nominal
+				mass += m
+				sum[0], sum[1], sum[2] = sum[0]+m*o.X, sum[1]+m*o.Y, sum[2]+m*o.Z
+				break
+			}
+			pl := r.Layout.Placements[id]
+			if pl.On != plan.OnLoad {
+				break
+			}
+			id = pl.ID
+		}
+	}
+	if mass <= 0 {
+		return Vector{it.X, it.Y, it.Z}
+	}
+	return Vector{sum[0] / mass, sum[1] / mass, sum[2] / mass}
+}
+
 // grip is the friction under a load.
 func grip(r *rig.Rig, it *rig.Item, pl plan.Placement) norms.Grip {
 	switch {
@@ -229,7 +256,7 @@ func grip(r *rig.Rig, it *rig.Item, pl plan.Placement) norms.Grip {
 		return norms.Grip{Low: norms.MatGrip, High: norms.MatGrip}
 	}
 	floor := map[plan.Floor]string{"ply": "ply", "boards": "ply", "plate": "steel", "steel": "steel", "mesh": "steel"}[r.Trailer.Floor]
-	if floor == "" {
+	if floor == "" || pl.On == plan.OnLoad {
 		floor = "steel" // the lesser
 	}
 	if pl.On == plan.OnPart {
@@ -272,6 +299,10 @@ func (l *Load) add(r *rig.Rig, id string, x plan.Lashing) {
 		left[1], right[1] = it.Left, it.Right
 		a, _, _, okA := point(r, x.From)
 		b, _, _, okB := point(r, x.To)
+		if okA && okB && (a[1]-across)*(b[1]-across) >= 0 {
+			need("to", "a tie point on its other side", "A strap over a load runs to its other side; on one side it holds nothing.")
+			return
+		}
 		if okA && okB && a[1] > b[1] {
 			left, right = right, left
 		}

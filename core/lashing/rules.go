@@ -26,9 +26,9 @@ type Verdict struct {
 func (v Verdict) Holds() bool { return v.Has >= v.Needs*(1-1e-9) && v.Count >= v.Least }
 
 // counted is how a tie-down counts (49 CFR 393.106(d)): over the load to its other side in
-// full, from the load to a tie point or back to the same side half.
+// full, from the load to a tie point half. One that comes back to the same side is no Tie.
 func counted(t *Tie) float64 {
-	if t.Over && t.Ends[0].Hold[1] != t.Ends[1].Hold[1] {
+	if t.Over {
 		return t.Limit
 	}
 	return t.Limit / 2

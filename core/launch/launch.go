@@ -11,10 +11,13 @@ import (
 	"zygonos/core/norms"
 	"zygonos/core/plan"
 	"zygonos/core/quantity"
-	"zygonos/core/rack"
 	"zygonos/core/rig"
 	"zygonos/core/said"
+	"zygonos/core/statics"
 )
+
+// Stage under which the findings stand: cradles are told beside racks.
+const Stage = "racks"
 
 // Codes of the findings made here.
 const (
@@ -108,7 +111,7 @@ type boat struct {
 }
 
 func (b *boat) base(code, title string) finding.Finding {
-	return finding.Finding{Code: code, Stage: rack.Stage, Scope: b.r.Scope, Subject: b.it.Path, Title: said.Say(title), Outcome: finding.Holds}
+	return finding.Finding{Code: code, Stage: Stage, Scope: b.r.Scope, Subject: b.it.Path, Title: said.Say(title), Outcome: finding.Holds}
 }
 
 func (b *boat) name() said.Piece { return said.Name(b.it.Name, "The boat") }
@@ -131,7 +134,7 @@ func (b *boat) support() finding.Finding {
 		f.Outcome, f.Says = finding.Unknown, said.Say("On what does the keel lie? Add rollers, or bunks.")
 		f.Needs = []finding.Need{{Path: b.path + "/rollers", Says: said.Say("rollers or bunks"), Where: said.Say("Tape them from the cradle's front.")}}
 	case len(places) > 1:
-		on := rack.Shares(b.mass, at, places)
+		on := statics.Shares(b.mass, at, places)
 		least, most := slices.Min(on), slices.Max(on)
 		f.Figure, f.Limit = finding.Exactly(quantity.KindMass, least), finding.Exactly(quantity.KindMass, leastShare*b.mass)
 		f.Says = said.Say("% rollers bear from % to % of %.", said.Count(len(on)), said.Mass(least), said.Mass(most), b.name())

@@ -19,6 +19,7 @@ import (
 	"zygonos/core/rig"
 	"zygonos/core/said"
 	"zygonos/core/section"
+	"zygonos/core/statics"
 )
 
 // Stage under which the findings stand.
@@ -80,28 +81,6 @@ type Built struct {
 	Pieces []Cut            `json:"pieces"`
 	Foam   *finding.Measure `json:"foam"`           // m of padding on the bars
 	Cost   *finding.Measure `json:"cost,omitempty"` // of its stock, where all prices are told
-}
-
-// Shares are what frames at places bear of a mass m with its centre at c, all in
-// m behind one face: by levers on two; on three alike ones under a stiff hull
-// m·(1/n + (c − x̄)(x − x̄)/Σ(x − x̄)²), which is the same for two.
-func Shares(m, c float64, frames []float64) []float64 {
-	n := float64(len(frames))
-	mean, squares := 0.0, 0.0
-	for _, x := range frames {
-		mean += x / n
-	}
-	for _, x := range frames {
-		squares += (x - mean) * (x - mean)
-	}
-	out := make([]float64, len(frames))
-	for i, x := range frames {
-		out[i] = m / n
-		if squares > 0 {
-			out[i] += m * (c - mean) * (x - mean) / squares
-		}
-	}
-	return out
 }
 
 // Check judges the racks of a rig.
@@ -177,7 +156,7 @@ func Hulls(r *rig.Rig, it *rig.Item, part *plan.Part) []Hull {
 			continue
 		}
 		h := Hull{Item: o, Mass: riding[i], Slot: pl.Slot, Tier: part.Slots[pl.Slot].Tier, At: o.X - it.Front}
-		h.Frames = Shares(h.Mass, h.At, frames)
+		h.Frames = statics.Shares(h.Mass, h.At, frames)
 		out = append(out, h)
 	}
 	return out

@@ -11,6 +11,7 @@ import (
 	"zygonos/core/quantity"
 	"zygonos/core/rack"
 	"zygonos/core/rig"
+	"zygonos/core/statics"
 )
 
 type length = quantity.Length
@@ -28,16 +29,16 @@ func near(t *testing.T, what string, got, want float64) {
 
 func TestShares(t *testing.T) {
 	// 40 kg, centre 0.8 m behind the front of two frames 2 m apart: 24 and 16.
-	two := rack.Shares(40, 0.8, []float64{0, 2})
+	two := statics.Shares(40, 0.8, []float64{0, 2})
 	near(t, "front", two[0], 24)
 	near(t, "rear", two[1], 16)
 	// Three frames, centre in the middle: a third each; off it by 0.2: Σ(x − x̄)² = 2.
-	three := rack.Shares(30, 1.2, []float64{0, 1, 2})
+	three := statics.Shares(30, 1.2, []float64{0, 1, 2})
 	near(t, "first of three", three[0], 7)
 	near(t, "last of three", three[2], 13)
 	for c := -1.0; c < 3; c += 0.3 { // equilibrium
 		sum, moment := 0.0, 0.0
-		for i, v := range rack.Shares(50, c, []float64{0.2, 1.1, 2.4}) {
+		for i, v := range statics.Shares(50, c, []float64{0.2, 1.1, 2.4}) {
 			sum, moment = sum+v, moment+v*[]float64{0.2, 1.1, 2.4}[i]
 		}
 		near(t, "sum", sum, 50)

@@ -134,7 +134,7 @@ func (s *Setup) prop(dBall, down float64) float64 {
 		}
 		return 0
 	}
-	k, ok := s.springs()
+	k, ok := s.Rig.SpringRate()
 	if !ok || x <= 0 {
 		return math.NaN() // not known
 	}
@@ -190,7 +190,6 @@ func MovingPair(a, b, d, l float64) float64 {
 // Worst are the steps that the answer hangs on.
 type Worst struct {
 	Ball, Clearance, Prop, Bending, Line int // indices
-	CarUnloads                           float64
 }
 
 // WorstOf finds them.

@@ -245,6 +245,7 @@ func TestCheck(t *testing.T) {
 		"flat enough":       {nil, ramp.CodeAngle, "holds", "rise 500 mm at 14.5°"},
 		"steep":             {[]string{part + "/length", `1.2`}, ramp.CodeAngle, "tight", "it takes 1462 mm"},
 		"too short":         {[]string{part + "/length", `0.45`}, ramp.CodeSetup, "fails", "do not reach the ground"},
+		"a loading bank":    {[]string{at + "/kerb", `-0.6`}, ramp.CodeSetup, "fails", "no ramp is needed"},
 		"rising ground":     {[]string{at + "/fall", `-0.5`}, ramp.CodeAngle, "holds", "Ramps of"},
 		"kerb":              {[]string{at + "/kerb", `0.2`}, ramp.CodeAngle, "tight", "rise 700 mm"},
 		"tail lowered":      {[]string{at + "/raised", `0.25`}, ramp.CodeAngle, "holds", "rise 400 mm"},

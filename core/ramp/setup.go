@@ -10,7 +10,6 @@ import (
 	"zygonos/core/quantity"
 	"zygonos/core/rig"
 	"zygonos/core/said"
-	"zygonos/core/stance"
 )
 
 // Stage under which the findings stand.
@@ -202,13 +201,13 @@ func (s *Setup) lay() said.Sentence {
 	// (top.U − u)² + (h + fall·(top.U − u))² = length²
 	a, b, c := 1+fall*fall, h*fall, h*h-length*length
 	d := b*b - a*c
-	if h <= 0 || c >= 0 || d < 0 {
+	if h <= 0 {
+		return said.Say("The ground there is as high as the tail: no ramp is needed. Mind the gap.")
+	}
+	if c >= 0 || d < 0 {
 		return said.Say("Ramps % long do not reach the ground: the tail is % up. Longer ramps, or lower the tail.", said.Length(length), said.Length(h))
 	}
-	run := (-b + math.Sqrt(d)) / a
-	if run <= 0 {
-		return said.Say("Ramps % long end on the rising ground at the tail: take shorter ones, or none.", said.Length(length))
-	}
+	run := (-b + math.Sqrt(d)) / a // above nought, as c is below it
 	foot := Point{top.U - run, top.Z - h - fall*run}
 	s.Top, s.Foot, s.Angle = top, foot, math.Atan2(top.Z-foot.Z, run)
 	ground := Point{foot.U - pathBeyond, foot.Z - fall*pathBeyond}
@@ -271,7 +270,3 @@ func (s *Setup) bare(machine int) {
 func (s *Setup) Hook(q Pose) Point {
 	return s.Body.Place(q, s.Body.Base+s.Body.Before, s.Body.FrontR)
 }
-
-// springs is how much they bear for each metre that they sink, kg/m; ok false where it
-// is not told.
-func (s *Setup) springs() (float64, bool) { return stance.SpringRate(s.Rig) }

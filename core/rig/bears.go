@@ -128,3 +128,17 @@ func subscript(n int) string {
 	}
 	return subscript(n/10) + string(subscripts[n%10])
 }
+
+// SpringRate is how much all springs together bear for each metre that they
+// sink, kg/m.
+func (r *Rig) SpringRate() (kgPerMetre float64, ok bool) {
+	t := r.Trailer
+	rating := t.SpringRating
+	if rating == nil {
+		rating = t.AxleRating
+	}
+	if t.Sinks == nil || rating == nil || !(*t.Sinks > 0) {
+		return 0, false
+	}
+	return float64(*rating) / float64(*t.Sinks), true
+}

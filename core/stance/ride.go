@@ -37,7 +37,7 @@ const (
 // they sink evenly with their load to the stated figure at their rating. ok is
 // false where that figure or the rating is not stated.
 func Sink(r *rig.Rig) (m float64, ok bool) {
-	k, ok := SpringRate(r)
+	k, ok := r.SpringRate()
 	empty := r.EmptyMass()
 	if !ok || r.Bears == nil || empty == nil {
 		return 0, false
@@ -47,20 +47,6 @@ func Sink(r *rig.Rig) (m float64, ok bool) {
 		ball = float64(b.Range(r.Plan).Nominal)
 	}
 	return (r.Bears.OnAxle.Nominal - (empty.Nominal - ball)) / k, true
-}
-
-// SpringRate is how much all springs together bear for each metre that they
-// sink, kg/m.
-func SpringRate(r *rig.Rig) (kgPerMetre float64, ok bool) {
-	t := r.Trailer
-	rating := t.SpringRating
-	if rating == nil {
-		rating = t.AxleRating
-	}
-	if t.Sinks == nil || rating == nil || !(*t.Sinks > 0) {
-		return 0, false
-	}
-	return float64(*rating) / float64(*t.Sinks), true
 }
 
 // Pitch is how far the trailer rides nose up, rad: (h_ball − (h_coupling − sink))/L,
@@ -261,7 +247,7 @@ func tandem(r *rig.Rig) (finding.Finding, bool) {
 	if t.Axles != 2 || t.Suspension != "torsion" && t.Suspension != "slipper" && t.Suspension != "none" {
 		return f, false
 	}
-	k, ok := SpringRate(r)
+	k, ok := r.SpringRate()
 	if !ok {
 		f.Outcome, f.Says = finding.Unknown, said.Say("Axles without an equaliser share by the ball's height: tell how far the springs sink at their rating.")
 		f.Needs = []finding.Need{{Path: "/trailers/" + r.Scope.Trailer + "/sinks", Says: said.Say("how far the springs sink"), Where: said.Say("Tape the deck's height empty and at full load.")}}

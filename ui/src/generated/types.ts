@@ -1000,6 +1000,7 @@ export interface GBar {
   asked: number;
   gives: string;
   known: boolean;
+  holds: boolean;
 }
 export interface PointOf {
   id: string;

@@ -79,7 +79,7 @@ const share = (g: number) => `${Math.max(0, Math.min(1, g / full)) * 100}%`
         <dd class="bg-wash relative h-4 rounded" aria-hidden="true">
           <span
             class="absolute inset-y-0 left-0 rounded"
-            :class="!b.known ? 'bg-unknown' : b.has < b.asked ? 'bg-fails' : 'bg-holds'"
+            :class="!b.known ? 'bg-unknown' : b.holds ? 'bg-holds' : 'bg-fails'"
             :style="{ width: share(b.has) }"
           ></span>
           <span class="bg-ink absolute -inset-y-0.5 w-0.5" :style="{ left: share(b.asked) }"></span>
