@@ -10,6 +10,7 @@ require (
 	golang.org/x/crypto v0.58.0
 	gonum.org/v1/gonum v0.17.0
 	modernc.org/sqlite v1.62.0
+	rsc.io/qr v0.2.0
 )
 
 require (

@@ -6,7 +6,6 @@ import (
 	"slices"
 
 	"gonum.org/v1/gonum/mat"
-	"gonum.org/v1/gonum/optimize/convex/lp"
 
 	"zygonos/core/quantity"
 )
@@ -110,7 +109,7 @@ func (b *Beam) Agree(readings []Reading) ([]quantity.Range[float64], error) {
 	for v, i := range p.free {
 		if x, err := p.extreme(v, 1); err == nil {
 			out[i].Low = math.Max(out[i].Low, b.Terms[i].Amount.Low+x)
-		} else if errors.Is(err, lp.ErrInfeasible) {
+		} else if errors.Is(err, ErrInfeasible) {
 			return out, ErrDisagree
 		}
 		if x, err := p.extreme(v, -1); err == nil {
@@ -320,7 +319,7 @@ func (p programme) feasible() (bool, error) {
 		return true, nil
 	}
 	_, err := p.extreme(0, 1)
-	if errors.Is(err, lp.ErrInfeasible) {
+	if errors.Is(err, ErrInfeasible) {
 		return false, nil
 	}
 	return err == nil, err
@@ -338,17 +337,16 @@ func (p programme) extreme(v int, sign float64) (float64, error) {
 }
 
 // least is where Σ cost·u is least.
-func (p programme) least(cost []float64) (u []float64, err error) {
-	defer func() { // the solver gives up by panicking on some degenerate bases
-		if recover() != nil {
-			err = lp.ErrSingular
-		}
-	}()
-	_, cols := p.a.Dims()
-	c := make([]float64, cols)
-	copy(c, cost)
-	_, u, err = lp.Simplex(c, p.a, p.b, 1e-10, nil)
-	return u, err
+func (p programme) least(cost []float64) ([]float64, error) {
+	rows, cols := p.a.Dims()
+	c, a := make([]float64, cols), make([][]float64, rows)
+	for i, v := range cost {
+		c[i] = -v
+	}
+	for i := range a {
+		a[i] = p.a.RawRowView(i)
+	}
+	return Maximise(c, a, p.b)
 }
 
 // nearest projects the stated amounts onto what agrees, in turn onto each
