@@ -57,6 +57,8 @@ var AnchorKinds = []AnchorKind{
 	{"ring-ply", "ring through plywood with a washer", "the plywood round the washer", true},
 	{"eye-bolt", "eye bolt", "the shank, when pulled sideways", true},
 	{"track", "slotted track", "the screws of the track", true},
+	{"receiver", "receiver tube or hitch eye", "the pin", true},
+	{"chain", "chain link or safety-chain eye", "the open link or the tab it hangs on", true},
 	{"rail", "rope rail or hook", "bends outward", true},
 	{"pocket", "stake pocket", "sheet metal: made for stakes, not for straps", false},
 }

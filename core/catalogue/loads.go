@@ -29,6 +29,9 @@ type Rolls struct {
 	Track     length `json:"track"`
 	Clearance length `json:"clearance"`
 	Wheel     length `json:"wheel"` // diameter
+
+	FrontTrack length `json:"frontTrack,omitempty"` // where the front wheels are others: casters
+	FrontWheel length `json:"frontWheel,omitempty"`
 }
 
 // Bearing is where a hull is firm enough to be held: shares of its length from
@@ -80,20 +83,20 @@ var Loads = []LoadKind{
 	hull("watercraft", "personal watercraft", "sail and motor", 180, 420, 3.2, 1.2, 1.1, 0.5, 0.6, Bearing{0.2, 0.95, 0.5}),
 	hull("watercraft-small", "personal watercraft, light", "sail and motor", 130, 210, 2.7, 1.15, 1.0, 0.5, 0.6, Bearing{0.2, 0.95, 0.5}),
 
-	wheels("quad", "quad", 180, 420, 2.05, 1.15, 1.2, 0.45, 0.53, 0.42, Rolls{0.35, 1.28, 0.92, 0.26, 0.6}),
-	wheels("quad-child", "quad, child's", 70, 140, 1.55, 0.9, 0.95, 0.45, 0.55, 0.42, Rolls{0.28, 0.98, 0.7, 0.13, 0.42}),
-	wheels("utv", "side-by-side, two seats", 380, 800, 2.8, 1.5, 1.85, 0.48, 0.58, 0.36, Rolls{0.45, 1.95, 1.2, 0.28, 0.66}),
-	wheels("utv-four", "side-by-side, four seats", 550, 1000, 3.7, 1.6, 1.9, 0.48, 0.56, 0.36, Rolls{0.5, 2.7, 1.3, 0.3, 0.68}),
-	wheels("ride-on", "ride-on mower", 150, 300, 1.8, 1.1, 1.1, 0.5, 0.6, 0.4, Rolls{0.35, 1.25, 0.75, 0.08, 0.45}),
-	wheels("zero-turn", "zero-turn mower", 220, 620, 1.95, 1.35, 1.2, 0.55, 0.68, 0.38, Rolls{0.3, 1.25, 0.95, 0.08, 0.48}),
-	wheels("motorcycle", "motorcycle, road", 130, 280, 2.15, 0.85, 1.15, 0.45, 0.55, 0.45, Rolls{0.33, 1.43, 0, 0.14, 0.62}),
-	wheels("motocross", "motorcycle, off-road", 95, 130, 2.15, 0.83, 1.25, 0.45, 0.55, 0.48, Rolls{0.35, 1.48, 0, 0.32, 0.64}),
-	wheels("moped", "scooter or moped", 75, 150, 1.85, 0.7, 1.15, 0.5, 0.6, 0.4, Rolls{0.28, 1.3, 0, 0.12, 0.45}),
-	wheels("tractor", "compact tractor", 500, 1200, 2.9, 1.3, 2.1, 0.5, 0.62, 0.33, Rolls{0.55, 1.55, 1.0, 0.25, 0.75}),
-	wheels("tractor-loader", "compact tractor with loader", 800, 1600, 3.9, 1.4, 2.2, 0.42, 0.55, 0.33, Rolls{1.4, 1.6, 1.05, 0.25, 0.75}),
-	wheels("golf-cart", "golf cart", 300, 550, 2.4, 1.2, 1.8, 0.5, 0.6, 0.32, Rolls{0.4, 1.65, 0.9, 0.11, 0.45}),
-	wheels("car-small", "small car", 700, 1200, 3.7, 1.65, 1.45, 0.38, 0.48, 0.36, Rolls{0.7, 2.4, 1.4, 0.13, 0.58}),
-	wheels("excavator", "micro excavator", 750, 1200, 2.8, 0.95, 2.2, 0.35, 0.55, 0.35, Rolls{0.6, 1.0, 0.7, 0.15, 0.45}),
+	wheels("quad", "quad", 180, 420, 2.05, 1.15, 1.2, 0.45, 0.53, 0.42, Rolls{0.35, 1.28, 0.92, 0.26, 0.6, 0, 0}),
+	wheels("quad-child", "quad, child's", 70, 140, 1.55, 0.9, 0.95, 0.45, 0.55, 0.42, Rolls{0.28, 0.98, 0.7, 0.13, 0.42, 0, 0}),
+	wheels("utv", "side-by-side, two seats", 380, 800, 2.8, 1.5, 1.85, 0.48, 0.58, 0.36, Rolls{0.45, 1.95, 1.2, 0.28, 0.66, 0, 0}),
+	wheels("utv-four", "side-by-side, four seats", 550, 1000, 3.7, 1.6, 1.9, 0.48, 0.56, 0.36, Rolls{0.5, 2.7, 1.3, 0.3, 0.68, 0, 0}),
+	wheels("ride-on", "ride-on mower", 150, 300, 1.8, 1.1, 1.1, 0.5, 0.6, 0.4, Rolls{0.35, 1.25, 0.75, 0.08, 0.45, 0, 0}),
+	wheels("zero-turn", "zero-turn mower", 220, 620, 1.95, 1.35, 1.2, 0.55, 0.68, 0.38, Rolls{0.3, 1.25, 0.95, 0.08, 0.48, 0.78, 0.28}),
+	wheels("motorcycle", "motorcycle, road", 130, 280, 2.15, 0.85, 1.15, 0.45, 0.55, 0.45, Rolls{0.33, 1.43, 0, 0.14, 0.62, 0, 0}),
+	wheels("motocross", "motorcycle, off-road", 95, 130, 2.15, 0.83, 1.25, 0.45, 0.55, 0.48, Rolls{0.35, 1.48, 0, 0.32, 0.64, 0, 0}),
+	wheels("moped", "scooter or moped", 75, 150, 1.85, 0.7, 1.15, 0.5, 0.6, 0.4, Rolls{0.28, 1.3, 0, 0.12, 0.45, 0, 0}),
+	wheels("tractor", "compact tractor", 500, 1200, 2.9, 1.3, 2.1, 0.5, 0.62, 0.33, Rolls{0.55, 1.55, 1.0, 0.25, 0.75, 0, 0}),
+	wheels("tractor-loader", "compact tractor with loader", 800, 1600, 3.9, 1.4, 2.2, 0.42, 0.55, 0.33, Rolls{1.4, 1.6, 1.05, 0.25, 0.75, 0, 0}),
+	wheels("golf-cart", "golf cart", 300, 550, 2.4, 1.2, 1.8, 0.5, 0.6, 0.32, Rolls{0.4, 1.65, 0.9, 0.11, 0.45, 0, 0}),
+	wheels("car-small", "small car", 700, 1200, 3.7, 1.65, 1.45, 0.38, 0.48, 0.36, Rolls{0.7, 2.4, 1.4, 0.13, 0.58, 0, 0}),
+	wheels("excavator", "micro excavator", 750, 1200, 2.8, 0.95, 2.2, 0.35, 0.55, 0.35, Rolls{0.6, 1.0, 0.7, 0.15, 0.45, 0, 0}),
 
 	box("sheets", "sheet goods", "building", 5, 900, 2.44, 1.22, 0.1),
 	box("timber", "timber pack", "building", 20, 900, 3.6, 0.6, 0.3),

@@ -4,6 +4,7 @@
 package departure
 
 import (
+	"cmp"
 	"fmt"
 	"math"
 
@@ -44,8 +45,12 @@ const firstStop = 10_000.0
 // bathroomScale is what a bathroom scale reads at most, kg (practice, C).
 const bathroomScale = 130.0
 
-// Of makes the card from a rig, its findings and the ball load that is aimed at.
-func Of(r *rig.Rig, fs []finding.Finding, low, high *float64) *Card {
+// plank is how long the one is that shares a ball load with a block, m.
+const plank = 2.0
+
+// Of makes the card from a rig, its findings, the ball load that is aimed at, and the
+// speed (m/s) from which its snaking dies down too slowly at the guesses' worst.
+func Of(r *rig.Rig, fs []finding.Finding, low, high, calm *float64) *Card {
 	if r.Layout == nil || r.Outing == nil {
 		return nil
 	}
@@ -64,6 +69,7 @@ func Of(r *rig.Rig, fs []finding.Finding, low, high *float64) *Card {
 			c.Unknown = append(c.Unknown, f.Title)
 		}
 	}
+	c.add("Getting it on", loading(r))
 	c.add("Where it stands", c.places(r))
 	c.add("Tied down", ties(r))
 	c.add("Read", readings(r, low, high))
@@ -72,7 +78,7 @@ func Of(r *rig.Rig, fs []finding.Finding, low, high *float64) *Card {
 	c.add("On the way", []Tick{
 		{"first-stop", said.Say("After % to % stop: straps, hubs by hand for heat, wheel nuts.", said.Of(quantity.KindDistance, firstStop), said.Of(quantity.KindDistance, 2*firstStop))},
 		{"wheel-change", said.Say("Spare reachable with the load on, jack and brace that fit; where the jack goes under the axle.")}})
-	c.Most, c.Because = most(r)
+	c.Most, c.Because = most(r, calm)
 	return c
 }
 
@@ -80,6 +86,25 @@ func (c *Card) add(name string, ticks []Tick) {
 	if len(ticks) > 0 {
 		c.Sections = append(c.Sections, Section{name, ticks})
 	}
+}
+
+// cardSteps is how many places of the drive the card looks at.
+const cardSteps = 60
+
+// loading is the loading card's way on; the floor mark stands with the places.
+func loading(r *rig.Rig) []Tick {
+	s, missing, fails := ramp.Prepare(r)
+	if s == nil || len(missing) > 0 || fails != nil {
+		return nil
+	}
+	on, _ := s.Card(s.Drive(cardSteps))
+	var out []Tick
+	for _, l := range on {
+		if l.ID != "mark" && l.ID != "stow" {
+			out = append(out, Tick{"load-" + l.ID, l.Says})
+		}
+	}
+	return out
 }
 
 // places tells each thing by a distance that one tapes from the headboard.
@@ -115,15 +140,27 @@ func (c *Card) places(r *rig.Rig) []Tick {
 func ties(r *rig.Rig) []Tick {
 	var out []Tick
 	for _, l := range lashing.Loads(r) {
+		if r.Layout.Placements[l.Item.ID].Mat {
+			out = append(out, Tick{"mat-" + l.Item.ID, said.Say("Anti-slip mat under %.", said.Name(l.Item.Name, "the load"))})
+		}
+		if l.Blocks != [4]float64{} {
+			out = append(out, Tick{"blocked-" + l.Item.ID, said.Say("% stands against what blocks it.", said.Name(l.Item.Name, "The load"))})
+		}
 		for i := range l.Ties {
 			t := &l.Ties[i]
 			name := said.Name(t.Name, "Strap")
-			from := said.Piece{Text: lashing.PointName(r, t.Ends[0].PointID)}
-			if t.Over {
-				out = append(out, Tick{"tie-" + t.ID, said.Say("%: % over % to %.", name, from, said.Name(l.Item.Name, "the load"), said.Piece{Text: lashing.PointName(r, t.Ends[1].PointID)})})
-			} else {
-				out = append(out, Tick{"tie-" + t.ID, said.Say("%: % to %, % up.", name, from, said.Name(l.Item.Name, "the load"), said.Length(t.Ends[0].Hold[2]-l.Item.Bottom))})
+			if t.Hook != "" {
+				name = said.Piece{Name: fmt.Sprintf("%s (%s)", cmp.Or(t.Name, "Strap"), t.Hook)}
 			}
+			from := said.Piece{Text: lashing.PointName(r, t.Ends[0].PointID)}
+			says := said.Say("%: % to %, % behind its front, % up.", name, from, said.Name(l.Item.Name, "the load"), said.Length(t.Ends[0].Hold[0]-l.Item.Front), said.Length(t.Ends[0].Hold[2]-l.Item.Bottom))
+			if t.Over {
+				says = said.Say("%: % over % to %.", name, from, said.Name(l.Item.Name, "the load"), said.Piece{Text: lashing.PointName(r, t.Ends[1].PointID)})
+			}
+			if t.Eased > 0 {
+				says = append(says, said.Say(" Draw to %, no more.", said.Mass(t.Pull))...)
+			}
+			out = append(out, Tick{"tie-" + t.ID, says})
 		}
 	}
 	return out
@@ -137,9 +174,10 @@ func readings(r *rig.Rig, low, high *float64) []Tick {
 		if low != nil && high != nil && *high > *low {
 			says = append(says, said.Say(" (% to % is right)", said.Mass(*low), said.Mass(*high))...)
 		}
-		if b.Ball.High > bathroomScale {
-			// A plank of two metres on a block and the scale, the ball in its middle: half.
-			says = append(says, said.Say(". Over a bathroom scale's %: a plank from block to scale, % long, the {coupling} in its middle: it shows %", said.Mass(bathroomScale), said.Length(2.0), said.Mass(b.Ball.Nominal/2))...)
+		if n := math.Ceil(b.Ball.High / bathroomScale); n > 1 {
+			// A plank from a block to the scale, the ball the n-th part of it from the block: the
+			// scale bears 1/n.
+			says = append(says, said.Say(". Over a bathroom scale's %: a plank, % from block to scale, the {coupling} % from the block: it shows %, the plank tared", said.Mass(bathroomScale), said.Length(plank), said.Length(plank/n), said.Mass(b.Ball.Nominal/n))...)
 		}
 		out = append(out, Tick{"ball", append(says, said.Piece{Text: "."})})
 	}
@@ -215,8 +253,11 @@ func loose(r *rig.Rig) []Tick {
 	return out
 }
 
-// most is the speed not to go over: the least of tyres, rule and owner.
-func most(r *rig.Rig) (*finding.Measure, said.Sentence) {
+// speedStep is how finely a speed from a sum is told, m/s: 5 km/h.
+const speedStep = 5 / 3.6
+
+// most is the speed not to go over: the least of tyres, rule, sway and owner.
+func most(r *rig.Rig, calm *float64) (*finding.Measure, said.Sentence) {
 	least, why := math.Inf(1), ""
 	take := func(v float64, because string) {
 		if v > 0 && v < least {
@@ -228,6 +269,9 @@ func most(r *rig.Rig) (*finding.Measure, said.Sentence) {
 	}
 	if v := towing.RoadSpeed(r); v != nil {
 		take(float64(*v), "the rule for trailers")
+	}
+	if calm != nil {
+		take(math.Floor(*calm/speedStep+1e-9)*speedStep, "snaking dies down slowly above it")
 	}
 	if v := r.Outing.Speed; v != nil {
 		take(float64(*v), "the outing's own")

@@ -100,3 +100,76 @@ func TestOverAgainstBruteForce(t *testing.T) {
 		near(t, "right", got.G, best, 0.01)
 	}
 }
+
+// Random forces that are allowed and in balance: ropes within their caps, corners that press
+// and rub, mirrored about the middle plane. Weight, push and centre are what they balance;
+// the programme must find at least as much.
+func TestHoldFindsWhatIsFeasible(t *testing.T) {
+	r := rand.New(rand.NewPCG(14, 92))
+	compared, less := 0, 0
+	for range 4000 {
+		mu, p := 0.1+0.6*r.Float64(), float64(2*r.IntN(2)-1) // the push is p along x
+		var ties []lashing.Tie
+		var sumX, sumZ, moment float64 // of what holds it, about y
+		force := func(x, z, fx, fz float64) {
+			sumX, sumZ, moment = sumX+fx, sumZ+fz, moment+z*fx-x*fz
+		}
+		for _, x := range []float64{2, 3} {
+			n := 100 * r.Float64()
+			rubs := mu * n * (2*r.Float64() - 1) // what is left of the pyramid rubs across, left against right
+			force(x, 0.5, 2*rubs, 2*n)
+		}
+		for range 1 + r.IntN(3) {
+			hx, hy, hz := 2+r.Float64(), 0.4*r.Float64(), 0.5+r.Float64()
+			px, py := 1+3*r.Float64(), 0.5+0.5*r.Float64()
+			tie := lashing.Tie{Limit: 20 + 100*r.Float64()}
+			tie.Pull = tie.Limit * r.Float64() / 2
+			left, right := tie, tie
+			left.Ends = []lashing.End{end(lashing.Vector{hx, -hy, hz}, lashing.Vector{px, -py, 0.45})}
+			right.Ends = []lashing.End{end(lashing.Vector{hx, hy, hz}, lashing.Vector{px, py, 0.45})}
+			ties = append(ties, left, right)
+			along := right.Ends[0].Along
+			most := tie.Pull
+			if along[0]*p < -1e-3 {
+				most = tie.Limit
+			}
+			pull := most * r.Float64()
+			force(hx, hz, 2*pull*along[0], 2*pull*along[2])
+		}
+		mass, lambda := sumZ, -sumX*p/sumZ
+		if mass < 10 || lambda < 0.02 {
+			continue
+		}
+		cx := 2.1 + 0.8*r.Float64()
+		cz := -(moment + cx*mass) / (lambda * mass * p)
+		if cz < 0.55 || cz > 1.5 {
+			continue
+		}
+		l := block(0, mu, ties...)
+		l.Mass, l.Centre = mass, lashing.Vector{cx, 0, cz}
+		got, err := lashing.Hold(l, lashing.Vector{p, 0, 0}, mu)
+		if err != nil {
+			t.Fatal(err)
+		}
+		if compared++; got.G < lambda-1e-6 {
+			t.Errorf("forces hold %v, the programme %v", lambda, got.G)
+		} else if got.G > lambda+1e-3 {
+			less++
+		}
+	}
+	if compared < 150 || less == 0 {
+		t.Errorf("%d cases were compared, %d held more", compared, less)
+	}
+}
+
+// One load with four straps over it, one direction.
+func BenchmarkHold(b *testing.B) {
+	over := lashing.Tie{Over: true, Limit: 500, Pull: 200, Ends: []lashing.End{
+		end(lashing.Vector{2.5, -0.4, 1.5}, lashing.Vector{2.5, -0.6, 0.5}), end(lashing.Vector{2.5, 0.4, 1.5}, lashing.Vector{2.5, 0.6, 0.5})}}
+	l := block(0.4, 0.3, over, over, over, over)
+	for b.Loop() {
+		if _, err := lashing.Hold(l, forward, 0.3); err != nil {
+			b.Fatal(err)
+		}
+	}
+}

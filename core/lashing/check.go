@@ -20,6 +20,7 @@ const (
 	CodeLength   = "tie.length"
 	CodePractice = "tie.practice"
 	CodeWind     = "tie.wind"
+	CodePress    = "tie.press"
 )
 
 // Tied is a load with what the schools and statics say, for the screen.
@@ -30,13 +31,15 @@ type Tied struct {
 	Straps  []TiedStrap     `json:"straps"`
 	Schools []SchoolVerdict `json:"schools"`
 	Bars    []GBar          `json:"bars,omitempty"`
-	Points  []PointOf       `json:"points"` // where its straps may be hooked
+	Weak    string          `json:"weak,omitempty"` // path of the strap that gives first, in the direction that governs
+	Points  []PointOf       `json:"points"`         // where its straps may be hooked
 }
 
-// PointOf is a tie point by name.
+// PointOf is a tie point by name, with what it takes.
 type PointOf struct {
-	ID   string `json:"id"`
-	Name string `json:"name"`
+	ID   string        `json:"id"`
+	Name string        `json:"name"`
+	Says said.Sentence `json:"says"`
 }
 
 // TiedStrap is one lashing as it runs.
@@ -47,7 +50,9 @@ type TiedStrap struct {
 	Limit *finding.Measure `json:"limit"`
 	Weak  string           `json:"weak"`
 	Long  *finding.Measure `json:"long"`
-	Floor *finding.Measure `json:"floor"` // angle to the floor at its first end
+	Floor *finding.Measure `json:"floor"`           // angle to the floor at its first end
+	Pull  *finding.Measure `json:"pull"`            // that its tightener leaves
+	Eased bool             `json:"eased,omitempty"` // … no more, for the hull's sake
 }
 
 // SchoolVerdict is what one school says.
@@ -60,6 +65,7 @@ type SchoolVerdict struct {
 	Count  int              `json:"count,omitempty"`
 	Least  int              `json:"least,omitempty"`
 	Bound  string           `json:"bound"`
+	Source string           `json:"source"`
 	Says   string           `json:"says"` // its direction that governs
 	Chosen bool             `json:"chosen,omitempty"`
 }
@@ -148,6 +154,9 @@ func Check(r *rig.Rig) []finding.Finding {
 				out = append(out, g)
 			}
 		}
+		if g, ok := press(r, l, base(CodePress, "Not too tight")); ok {
+			out = append(out, g)
+		}
 		if g, ok := wind(r, l, base(CodeWind, "Wind at speed")); ok {
 			out = append(out, g)
 		}
@@ -158,6 +167,25 @@ func Check(r *rig.Rig) []finding.Finding {
 	return out
 }
 
+// press says how far straps over a hull are drawn, where their tighteners would draw more
+// than it bears: 2·T·sin α of a strap down to both sides.
+func press(r *rig.Rig, l *Load, f finding.Finding) (finding.Finding, bool) {
+	for i := range l.Ties {
+		t := &l.Ties[i]
+		if t.Eased == 0 {
+			continue
+		}
+		f.Source = norms.Practice("100 kg of a strap's press, or 1.5 times the hull's weight")
+		f.Figure, f.Limit = finding.Exactly(quantity.KindMass, t.Pull*t.down()), finding.Exactly(quantity.KindMass, l.press())
+		f.Says = said.Say("% over % could press it with %; it bears %. Draw it to %, no more; slacker in the heat.", said.Name(t.Name, "A strap"), said.Name(l.Item.Name, "the hull"), said.Mass(t.Eased*t.down()), said.Mass(l.press()), said.Mass(t.Pull))
+		if p := r.Plan.Straps[r.Layout.Lashings[t.ID].Strap].Pull; p != nil { // told, not usual
+			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+		}
+		return f, true
+	}
+	return f, false
+}
+
 func guessed(l *Load) bool {
 	for i := range l.Ties {
 		if l.Ties[i].Guess {
@@ -166,6 +194,12 @@ func guessed(l *Load) bool {
 	}
 	return false
 }
+
+// A pack thinner and longer than that, m, is sheets: they lift and slide (practice, C).
+const (
+	sheetThick = 0.15
+	sheetLong  = 2.0
+)
 
 // practice are the rules that no sum gives: machines at four corners, hulls twice over
 // and, where they reach far or go fast, a line at bow and stern; nothing on the tailgate
@@ -195,9 +229,11 @@ func practice(r *rig.Rig, l *Load, f finding.Finding) (finding.Finding, bool) {
 	switch {
 	case l.Item.Shape == "wheels" && (front < 2 || rear < 2):
 		return tight(said.Say("Hold % at four corners: two forward, two back, at its axles or frame.", name))
+	case l.Item.Lot != nil && l.Item.Top-l.Item.Bottom < sheetThick && l.Item.Length() > sheetLong && !l.Blocked:
+		return tight(said.Say("Something before % too: long sheets slide out from under straps. One strap down their belly.", name))
 	case l.Item.Shape == "hull" && overs < 2:
 		return tight(said.Say("Two straps over %, not one.", name))
-	case l.Item.Shape == "hull" && front+rear < 2 && (l.Item.Rear-tail > 1 || deck-l.Item.Front > 1 || r.Outing.Speed != nil && float64(*r.Outing.Speed) > 22.3):
+	case l.Item.Shape == "hull" && !l.NoLines && front+rear < 2 && (l.Item.Rear-tail > 1 || deck-l.Item.Front > 1 || r.Outing.Speed != nil && float64(*r.Outing.Speed) > 22.3):
 		return tight(said.Say("A line at bow and stern of %: it reaches far, or goes fast.", name))
 	}
 	return f, false
@@ -216,45 +252,61 @@ func Statics(r *rig.Rig) ([]finding.Finding, []Tied) {
 		}
 		t := Tied{Load: l.Item.Path, Name: l.Item.Name, Grip: l.friction(), Straps: []TiedStrap{}, Schools: []SchoolVerdict{}, Points: []PointOf{}}
 		for _, id := range append(OnBars(r, l.Item.ID), plan.Ordered(r.Trailer.TiePoints, func(t plan.TiePoint) int { return t.Order })...) {
-			t.Points = append(t.Points, PointOf{id, PointName(r, id)})
+			h := holdAt(r, id, Vector{math.Sqrt2 / 2, 0, -math.Sqrt2 / 2})
+			says := said.Say("% at 45°", said.Mass(h.Low))
+			switch {
+			case h.High <= 0:
+				says = said.Say("not known: tell its kind, or what its plate says")
+			case h.High > h.Low:
+				says = said.Say("% to % at 45°; gives first: %", said.Mass(h.Low), said.Mass(h.High), said.Piece{Text: h.Gives})
+			}
+			t.Points = append(t.Points, PointOf{id, PointName(r, id), says})
 		}
 		for k := range l.Ties {
 			x := &l.Ties[k]
 			t.Straps = append(t.Straps, TiedStrap{x.Path, x.Name, x.Over, finding.Exactly(quantity.KindMass, x.Limit), x.Weak, finding.Exactly(quantity.KindLength, x.Long),
-				finding.Exactly(quantity.KindAngle, math.Asin(math.Min(1, math.Abs(x.Ends[0].Along[2]))))})
+				finding.Exactly(quantity.KindAngle, math.Asin(math.Min(1, math.Abs(x.Ends[0].Along[2])))),
+				finding.Exactly(quantity.KindMass, x.Pull), x.Eased > 0})
 		}
 		for _, s := range norms.TieSchools {
 			v := judge(s.ID, l)
 			if math.IsInf(v.Has, 0) {
 				v.Has = 0
 			}
-			t.Schools = append(t.Schools, SchoolVerdict{s.ID, s.Name, v.Holds() && len(l.Ties) > 0, finding.Exactly(quantity.KindMass, v.Has), finding.Exactly(quantity.KindMass, v.Needs), v.Count, v.Least, s.Bound, v.Direction, s.ID == school.ID})
+			t.Schools = append(t.Schools, SchoolVerdict{s.ID, s.Name, v.Holds() && len(l.Ties) > 0, finding.Exactly(quantity.KindMass, v.Has), finding.Exactly(quantity.KindMass, v.Needs), v.Count, v.Least, s.Bound, s.Source, v.Direction, s.ID == school.ID})
+		}
+		if v := Performance(l); len(l.Ties) > 0 {
+			t.Schools = append(t.Schools, SchoolVerdict{ID: "na-g", Name: "North America in g", Holds: v.Holds(), Has: finding.Exactly(quantity.KindMass, v.Has), Needs: finding.Exactly(quantity.KindMass, v.Needs), Bound: "what meets the rules above is held to meet it", Source: "49 CFR 393.102", Says: v.Direction})
 		}
 		if len(l.Ties) > 0 && len(l.Broken) == 0 {
-			f, bars := statics(r, l)
-			out, t.Bars = append(out, f), bars
+			f, bars, weak := balance(r, l)
+			out, t.Bars, t.Weak = append(out, f), bars, weak
 		}
 		tied = append(tied, t)
 	}
 	return out, tied
 }
 
-func statics(r *rig.Rig, l *Load) (finding.Finding, []GBar) {
+// balance judges one load by the programme, gives its bars and the path of the strap that gives first.
+func balance(r *rig.Rig, l *Load) (finding.Finding, []GBar, string) {
 	f := finding.Finding{Code: CodeStatics, Stage: Stage, Scope: r.Scope, Gate: finding.GateGo, Subject: l.Item.Path, Title: said.Say("Balance of forces"), Outcome: finding.Holds,
 		Source: &finding.Source{Title: "Statics", Clause: "0.8 g forward, 0.5 rearward and sideways, 0.2 upward", AsOf: norms.AsOf, Confidence: "B"}}
 	name := said.Name(l.Item.Name, "a load")
 	var bars []GBar
-	worst, at := math.Inf(1), -1
+	worst, at, weak := math.Inf(1), -1, ""
 	for k, d := range Directions {
 		h, err := Hold(l, d.Push, l.friction())
 		if err != nil {
 			f.Outcome, f.Says = finding.Unknown, said.Say("Not known whether % holds %: the sum found no answer.", name, said.Piece{Text: d.Name})
 			f.Needs = []finding.Need{{Path: l.Item.Path, Says: said.Say("another way to tie it"), Where: said.Say("Move a strap.")}}
-			return f, append(bars, GBar{Direction: d.ID, Asked: d.Asked})
+			return f, append(bars, GBar{Direction: d.ID, Asked: d.Asked}), ""
 		}
 		bars = append(bars, GBar{d.ID, h.G, d.Asked, h.Gives, true, h.G >= d.Asked*(1-1e-9)})
 		if s := h.G / d.Asked; s < worst {
-			worst, at = s, k
+			worst, at, weak = s, k, ""
+			if h.Tie >= 0 {
+				weak = l.Ties[h.Tie].Path
+			}
 		}
 	}
 	b := bars[at]
@@ -266,9 +318,7 @@ func statics(r *rig.Rig, l *Load) (finding.Finding, []GBar) {
 	switch {
 	case worst < 1-1e-9:
 		f.Outcome = finding.Fails
-		f.Says = append(f.Says, said.Say(map[string]string{
-			"forward": " A strap that pulls back and down, or the load against the {headboard}.", "rearward": " A strap that pulls forward and down.",
-			"left": " A strap across, low and to the right.", "right": " A strap across, low and to the left.", "up": " A strap that pulls down."}[b.Direction])...)
+		f.Says = append(f.Says, advice(r, l, at, &f)...)
 	case worst < 1.1:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	}
@@ -277,7 +327,67 @@ func statics(r *rig.Rig, l *Load) (finding.Finding, []GBar) {
 			{Symbol: "m", Says: said.Say("the load"), Measure: finding.Exactly(quantity.KindMass, l.Mass), How: "computed"},
 			{Symbol: "μ", Says: said.Say("friction, the low end"), Measure: finding.Exactly(quantity.KindShare, l.friction()), How: "typical"}}}}
 	}
-	return f, bars
+	return f, bars, weak
+}
+
+// advice tells the cheapest change that holds, or the one that helps most and that it takes
+// more; what the plan tells of becomes a fix.
+func advice(r *rig.Rig, l *Load, k int, f *finding.Finding) said.Sentence {
+	ways := Improve(r, l, k)
+	asked := Directions[k].Asked
+	for _, w := range ways {
+		if w.Patch != nil && w.G >= asked*(1-1e-9) && len(f.Fixes) < 2 {
+			f.Fixes = append(f.Fixes, finding.Fix{Variant: finding.Variant{Name: w.Says, Patch: w.Patch}, Outcome: finding.Holds, Figure: finding.Exactly(quantity.KindShare, w.G)})
+		}
+	}
+	if len(ways) == 0 || ways[0].G < f.Figure.Value+0.01 {
+		return said.Say([...]string{" A strap that pulls back and down.", " A strap that pulls forward and down.", " A strap across, low and to the right.", " A strap across, low and to the left.", " A strap that pulls straight down."}[k])
+	}
+	says := append(said.Say(" Cheapest: "), ways[0].Says...)
+	if ways[0].G < asked*(1-1e-9) {
+		says = append(said.Say(" Most helps: "), ways[0].Says...)
+	}
+	return append(says, said.Say(", then %.", said.Share(ways[0].G))...)
+}
+
+// Answer is the stage's one answer from its findings: what fails, what is open, what is
+// tight, or that all stays.
+func Answer(fs []finding.Finding) said.Sentence {
+	var open, little *finding.Finding
+	guess := false
+	n, seen := 0, false
+	for i := range fs {
+		f := &fs[i]
+		if f.Stage != Stage || f.Compares {
+			continue
+		}
+		seen = true
+		switch {
+		case f.Outcome == finding.Fails:
+			return f.Says
+		case f.Outcome == finding.Unknown:
+			if n++; open == nil {
+				open = f
+			}
+		case f.Tight == finding.LittleRoom && little == nil:
+			little = f
+		case f.Tight == finding.GuessTooRough:
+			guess = true
+		}
+	}
+	switch {
+	case n == 1:
+		return open.Says
+	case n > 1:
+		return said.Say("% loads are not tied down yet, or not told to the end.", said.Count(n))
+	case little != nil:
+		return little.Says
+	case guess:
+		return said.Say("All loads stay, if straps and tie points take what is usual: look for tags and plates.")
+	case seen:
+		return said.Say("All loads stay where they are, by the rule and by statics.")
+	}
+	return said.Say("Nothing stands on the trailer yet.")
 }
 
 // Layer draws straps as they run, from the side and from above; from above their ends may
@@ -286,7 +396,7 @@ func Layer(r *rig.Rig) (side, above []scene.Shape, hooks []scene.Target) {
 	points := plan.Ordered(r.Trailer.TiePoints, func(t plan.TiePoint) int { return t.Order })
 	front, _ := r.Deck()
 	for _, id := range points {
-		at, _, _, ok := point(r, id)
+		at, ok := point(r, id)
 		if !ok || at[0] < front-5 {
 			continue
 		}
@@ -304,17 +414,20 @@ func Layer(r *rig.Rig) (side, above []scene.Shape, hooks []scene.Target) {
 					grip.Thing = path
 					above = append(above, grip)
 					for _, id := range points {
-						if at, _, _, ok := point(r, id); ok && id != e.PointID {
+						if at, ok := point(r, id); ok && id != e.PointID {
 							hooks = append(hooks, scene.Target{Thing: path, Min: scene.Point{at[0] - hookNear, at[1] - hookNear}, Max: scene.Point{at[0] + hookNear, at[1] + hookNear},
 								Label: said.Say("%", said.Piece{Text: PointName(r, id)}), Moves: []scene.Move{{Path: path, To: id}}})
 						}
 					}
 				}
-				side = append(side, scene.Line("strap", e.Hold[0], -e.Hold[2], e.Point[0], -e.Point[2]))
-				above = append(above, scene.Line("strap", e.Hold[0], e.Hold[1], e.Point[0], e.Point[1]))
+				run := [2]scene.Shape{scene.Line("strap", e.Hold[0], -e.Hold[2], e.Point[0], -e.Point[2]), scene.Line("strap", e.Hold[0], e.Hold[1], e.Point[0], e.Point[1])}
+				run[0].Thing, run[1].Thing = t.Path, t.Path
+				side, above = append(side, run[0]), append(above, run[1])
 			}
 			if t.Over {
-				above = append(above, scene.Line("strap", t.Ends[0].Hold[0], t.Ends[0].Hold[1], t.Ends[1].Hold[0], t.Ends[1].Hold[1]))
+				across := scene.Line("strap", t.Ends[0].Hold[0], t.Ends[0].Hold[1], t.Ends[1].Hold[0], t.Ends[1].Hold[1])
+				across.Thing = t.Path
+				above = append(above, across)
 			}
 		}
 	}
@@ -340,7 +453,7 @@ func Wind(length, width, height, speed float64) (lift, drag float64) {
 
 // wind holds lift and drag against weight and straps.
 func wind(r *rig.Rig, l *Load, f finding.Finding) (finding.Finding, bool) {
-	flat := l.Item.Shape == "hull" || l.Item.Lot != nil && l.Item.Top-l.Item.Bottom < 0.15
+	flat := l.Item.Shape == "hull" || l.Item.Lot != nil && l.Item.Top-l.Item.Bottom < sheetThick
 	if !flat || r.Outing.Speed == nil {
 		return f, false
 	}

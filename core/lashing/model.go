@@ -6,6 +6,7 @@ package lashing
 
 import (
 	"math"
+	"slices"
 	"strconv"
 	"strings"
 
@@ -43,14 +44,26 @@ type Tie struct {
 	ID    string
 	Path  string
 	Name  string
-	Over  bool // over the load, two ends; else one end holds the load directly
+	Hook  string // of its ends
+	Over  bool   // over the load, two ends; else one end holds the load directly
 	Ends  []End
 	Limit float64 // least working load limit of strap and tie points, kg
 	Weak  string  // what that limit is of
 	Pull  float64 // that its tightener leaves, kg
 	Long  float64 // m of strap needed
 	Has   *float64
-	Guess bool // some of Limit is by practice
+	Guess bool    // some of Limit is by practice
+	Break float64 // least breaking strength of strap and tie points, kg
+	Eased float64 // what its tightener would leave, where a hull does not bear that
+}
+
+// down is how much of a pull of one presses the load, both ends together.
+func (t *Tie) down() float64 {
+	sum := 0.0
+	for _, e := range t.Ends {
+		sum += math.Max(0, -e.Along[2])
+	}
+	return sum
 }
 
 // Load is a load with its ties.
@@ -61,14 +74,33 @@ type Load struct {
 	Grip    norms.Grip // under it
 	Ties    []Tie
 	Broken  []finding.Need // what some lashing lacks
-	Blocked bool           // in front, by the headboard
+	Blocked bool           // in front, by the headboard or as told
+	Blocks  [4]float64     // what stands against its front, rear, left and right face bears, kg
+	NoLines bool           // practice's lines at a hull's bow and stern are not asked for
+	uses    map[string]int // how many straps end at a tie point
+}
+
+// What a strap may press a hull with: 100 kg, or one and a half times its own weight, that
+// it bears on its rack on every bump (practice, C).
+const (
+	hullPress = 100.0
+	hullBears = 1.5
+)
+
+// press is what a strap may press a hull with, kg.
+func (l *Load) press() float64 {
+	if o := l.Item.Load; o != nil && o.Hull != nil && o.Hull.Press != nil {
+		return float64(*o.Hull.Press)
+	}
+	return math.Max(hullPress, hullBears*l.Mass)
 }
 
 // Usual pulls of tighteners, kg (C).
 var usualPull = map[plan.StrapKind]float64{"": 150, plan.StrapRatchet: 250, plan.StrapCam: 40, plan.StrapChain: 250, plan.StrapRope: 25}
 
 // LimitOf is a strap's working load limit, kg: the tag's; else a third of its breaking
-// strength; else that of unmarked webbing of its width. how says which.
+// strength; else that of a chain of its grade and size, or of unmarked webbing of its width.
+// how says which.
 func LimitOf(s plan.Strap) (limit float64, how string) {
 	switch {
 	case s.Retire:
@@ -77,6 +109,10 @@ func LimitOf(s plan.Strap) (limit float64, how string) {
 		return float64(*s.Limit), "tag"
 	case s.Breaks != nil:
 		return float64(*s.Breaks) / 3, "a third of its breaking strength"
+	case s.Kind == plan.StrapChain:
+		return norms.Chain(s.Grade, float64(s.Width)), "grade and size"
+	case s.Kind == plan.StrapRope: // no rule gives a rope's by its thickness
+		return 0, "unmarked rope"
 	}
 	return norms.Webbing(float64(s.Width)), "unmarked webbing"
 }
@@ -163,31 +199,25 @@ func PointName(r *rig.Rig, id string) string {
 	return strings.ReplaceAll(id, "-", " ")
 }
 
-// point is where a tie point stands, and what it takes, kg.
-func point(r *rig.Rig, id string) (at Vector, hold float64, guess, ok bool) {
+// point is where a tie point stands.
+func point(r *rig.Rig, id string) (at Vector, ok bool) {
 	if at, ok := onBar(r, id); ok {
-		return at, barHold, true, true
+		return at, true
 	}
 	t, ok := r.Trailer.TiePoints[id]
 	if !ok || r.DeckFront == nil {
-		return at, 0, false, false
+		return at, false
 	}
 	front, _ := r.Deck()
-	at = Vector{front + float64(t.At.Back), float64(t.At.Right), r.DeckHeight() + float64(t.At.Up)}
-	if t.Rating != nil {
-		return at, float64(*t.Rating), false, true
-	}
-	return at, norms.TieHold[t.Kind].Low, true, true
+	return Vector{front + float64(t.At.Back), float64(t.At.Right), r.DeckHeight() + float64(t.At.Up)}, true
 }
 
-// eyeHold is what is left of an eye bolt pulled aside of its shank, taken upright: all
-// in line, 30 % from 45° on.
-func eyeHold(kind string, along Vector) float64 {
-	if kind != "eye-bolt" {
-		return 1
+// holdAt is what a tie point takes of a pull along a strap; its shank is taken upright.
+func holdAt(r *rig.Rig, id string, along Vector) PointHold {
+	if t, ok := r.Trailer.TiePoints[id]; ok {
+		return HoldOf(t, math.Acos(math.Min(1, math.Abs(along[2]))))
 	}
-	lean := math.Acos(math.Min(1, math.Abs(along[2])))
-	return 1 - 0.7*math.Min(1, lean/(math.Pi/4))
+	return PointHold{barHold, barHold, "the bar", true}
 }
 
 // Loads resolves every load with its ties. What stands on another is a load of its own
@@ -197,6 +227,10 @@ func Loads(r *rig.Rig) []Load {
 		return nil
 	}
 	riding := r.Riding()
+	uses := map[string]int{}
+	for _, x := range r.Layout.Lashings {
+		count(uses, x)
+	}
 	var out []Load
 	for i := range r.Items {
 		it := &r.Items[i]
@@ -204,9 +238,19 @@ func Loads(r *rig.Rig) []Load {
 			continue
 		}
 		pl := r.Layout.Placements[it.ID]
-		l := Load{Item: it, Mass: riding[i], Centre: centre(r, it), Grip: grip(r, it, pl)}
+		l := Load{Item: it, Mass: riding[i], Centre: centre(r, it), Grip: grip(r, it, pl), uses: uses}
 		front, _ := r.Deck()
 		l.Blocked = it.OnDeck && it.Front-front < 0.03 && it.Front >= front-1e-6
+		if b := pl.Blocked; b != nil {
+			l.Blocked = l.Blocked || b.Front
+			if b.Takes != nil {
+				for k, on := range []bool{b.Front, b.Rear, b.Left, b.Right} {
+					if on {
+						l.Blocks[k] = float64(*b.Takes)
+					}
+				}
+			}
+		}
 		for _, id := range plan.Ordered(r.Layout.Lashings, func(x plan.Lashing) int { return x.Order }) {
 			if x := r.Layout.Lashings[id]; x.Load == it.ID {
 				l.add(r, id, x)
@@ -255,6 +299,9 @@ func grip(r *rig.Rig, it *rig.Item, pl plan.Placement) norms.Grip {
 	case pl.Mat:
 		return norms.Grip{Low: norms.MatGrip, High: norms.MatGrip}
 	}
+	if s, ok := norms.SurfaceOf(pl.Surface); ok {
+		return norms.Grip{Low: s.Low, High: s.High}
+	}
 	floor := map[plan.Floor]string{"ply": "ply", "boards": "ply", "plate": "steel", "steel": "steel", "mesh": "steel"}[r.Trailer.Floor]
 	if floor == "" || pl.On == plan.OnLoad {
 		floor = "steel" // the lesser
@@ -280,9 +327,12 @@ func (l *Load) add(r *rig.Rig, id string, x plan.Lashing) {
 		return
 	}
 	it := l.Item
-	t := Tie{ID: id, Path: path, Name: strap.Name, Over: x.To != "", Weak: "strap", Pull: PullOf(strap)}
+	t := Tie{ID: id, Path: path, Name: strap.Name, Hook: strap.Hook, Over: x.To != "", Weak: "strap", Pull: PullOf(strap)}
 	limit, how := LimitOf(strap)
 	t.Limit, t.Guess = limit, how == "unmarked webbing"
+	if t.Break = 3 * limit; strap.Breaks != nil {
+		t.Break = float64(*strap.Breaks)
+	}
 	if limit <= 0 {
 		need("strap", "what the strap takes", "Its tag tells; without one and without a known width it does not count.")
 		return
@@ -297,8 +347,8 @@ func (l *Load) add(r *rig.Rig, id string, x plan.Lashing) {
 		hold[2] = it.Top
 		left, right := hold, hold
 		left[1], right[1] = it.Left, it.Right
-		a, _, _, okA := point(r, x.From)
-		b, _, _, okB := point(r, x.To)
+		a, okA := point(r, x.From)
+		b, okB := point(r, x.To)
 		if okA && okB && (a[1]-across)*(b[1]-across) >= 0 {
 			need("to", "a tie point on its other side", "A strap over a load runs to its other side; on one side it holds nothing.")
 			return
@@ -314,7 +364,7 @@ func (l *Load) add(r *rig.Rig, id string, x plan.Lashing) {
 		t.Long += it.Right - it.Left
 	}
 	for _, e := range ends {
-		at, takes, guess, ok := point(r, e.id)
+		at, ok := point(r, e.id)
 		if !ok {
 			need("from", "where it is hooked", "Choose a tie point of the trailer.")
 			return
@@ -326,10 +376,11 @@ func (l *Load) add(r *rig.Rig, id string, x plan.Lashing) {
 			return
 		}
 		end := End{Hold: e.from, Point: at, Along: Vector{v[0] / n, v[1] / n, v[2] / n}, PointID: e.id}
-		takes *= eyeHold(r.Trailer.TiePoints[e.id].Kind, end.Along)
-		if takes < t.Limit {
-			t.Limit, t.Weak, t.Guess = takes, "tie point", guess
+		h := holdAt(r, e.id, end.Along)
+		if h.Low /= float64(max(1, l.uses[e.id])); h.Low < t.Limit { // straps at one point share it alike
+			t.Limit, t.Weak, t.Guess = h.Low, "tie point", h.Guess
 		}
+		t.Break = math.Min(t.Break, 3*h.Low)
 		t.Ends = append(t.Ends, end)
 		t.Long += n
 	}
@@ -338,6 +389,11 @@ func (l *Load) add(r *rig.Rig, id string, x plan.Lashing) {
 		return
 	}
 	t.Pull = math.Min(t.Pull, t.Limit/2)
+	if down := t.down(); it.Shape == "hull" && t.Over && down > 0 { // drawn as far as the hull bears
+		if most := l.press() / down; most < t.Pull {
+			t.Eased, t.Pull = t.Pull, most
+		}
+	}
 	if strap.Length != nil {
 		v := float64(*strap.Length)
 		t.Has = &v
@@ -358,11 +414,23 @@ var Directions = []struct {
 	{"up", "up", Vector{0, 0, 1}, norms.Ask.Upward},
 }
 
-// With is a load tied by a set of lashings in place of its own; nil where one of them is
-// not told to the end or its strap is too short.
-func With(r *rig.Rig, l *Load, set []plan.Lashing) *Load {
+// count adds a lashing's ends to how many straps end at each tie point.
+func count(uses map[string]int, x plan.Lashing) {
+	uses[x.From]++
+	if x.To != "" {
+		uses[x.To]++
+	}
+}
+
+// With is a load tied by a set of lashings in place of its own, beside others that end at
+// the same tie points; nil where one of them is not told to the end or its strap is too
+// short.
+func With(r *rig.Rig, l *Load, set, others []plan.Lashing) *Load {
 	next := *l
-	next.Ties, next.Broken = nil, nil
+	next.Ties, next.Broken, next.uses = nil, nil, map[string]int{}
+	for _, x := range slices.Concat(set, others) {
+		count(next.uses, x)
+	}
 	for i, x := range set {
 		next.add(r, string(rune('a'+i)), x)
 	}
@@ -386,21 +454,11 @@ func ByRule(r *rig.Rig, l *Load) bool {
 	if !judge(norms.TieSchoolOf(r.Plan.TieSchool, r.Plan.Region).ID, l).Holds() {
 		return false
 	}
-	if f, tight := practice(r, l, finding.Finding{}); tight && f.Outcome != "" && l.Item.Shape != "hull" {
+	if f, windy := wind(r, l, finding.Finding{}); windy && f.Outcome == finding.Fails {
 		return false
 	}
-	if l.Item.Shape == "hull" {
-		overs := 0
-		for i := range l.Ties {
-			if l.Ties[i].Over {
-				overs++
-			}
-		}
-		if overs < 2 {
-			return false
-		}
-	}
-	return true
+	f, tight := practice(r, l, finding.Finding{})
+	return !tight || f.Outcome == ""
 }
 
 // ByStatics reports whether a load stays in every direction.

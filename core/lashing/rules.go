@@ -81,8 +81,9 @@ func (l *Load) anyDirect() bool {
 }
 
 // European is EN 12195-1:2010: in each direction m·(c − μ) is held by friction lashings over
-// their factor and by direct ones; with direct ones μ counts three quarters. Friction is the
-// annex's, the low end of its range here.
+// their factor, by direct ones and by what blocks it; with direct ones μ counts three
+// quarters. Friction is the annex's, the low end of its range here. Against tipping see
+// tilt.
 func European(l *Load) Verdict {
 	mu := l.Grip.Low
 	direct := mu * frictionOf
@@ -91,17 +92,92 @@ func European(l *Load) Verdict {
 		own = direct
 	}
 	worst := Verdict{Needs: 0, Has: math.Inf(1)}
-	for _, d := range Directions[:4] {
+	take := func(v Verdict) {
+		if v.Has-v.Needs < worst.Has-worst.Needs || math.IsInf(worst.Has, 1) {
+			worst = v
+		}
+	}
+	for k, d := range Directions[:4] {
 		safe := safeOther
 		if d.ID == "forward" {
 			safe = safeForward
 		}
-		needs := l.Mass * math.Max(0, d.Asked-own)
-		has := restraint(l, d.Push, mu, direct, 1/safe)
-		if has-needs < worst.Has-worst.Needs || math.IsInf(worst.Has, 1) {
-			worst.Has, worst.Needs, worst.Direction = has, needs, d.ID
+		take(Verdict{Has: restraint(l, d.Push, mu, direct, 1/safe) + l.Blocks[k], Needs: l.Mass * math.Max(0, d.Asked-own), Direction: d.ID})
+		if v := tilt(l, k, safe); v.Needs > 0 {
+			take(v)
 		}
 	}
+	return worst
+}
+
+// tilt is EN 12195-1 against tipping about the lower edge ahead: m·(c·d − b) is held by the
+// straps' moments about that edge over the factor, b from the centre to the edge, d its
+// height; told as a force at that height. Straps over it count their tightener's pull, also
+// where it tips the load further, c sideways then 0.6; direct ones their limit where it holds.
+func tilt(l *Load, k int, safe float64) Verdict {
+	d := Directions[k]
+	it := l.Item
+	edge := Vector{it.Front, it.Left, it.Bottom}
+	if d.Push[0] > 0 || d.Push[1] > 0 {
+		edge = Vector{it.Rear, it.Right, it.Bottom}
+	}
+	asked := d.Asked
+	if d.Push[1] != 0 {
+		asked = norms.Tilt
+	}
+	up := l.Centre[2] - it.Bottom
+	if up <= 0 {
+		return Verdict{}
+	}
+	behind := edge.minus(l.Centre).dot(d.Push)
+	v := Verdict{Needs: l.Mass * math.Max(0, asked-behind/up), Direction: d.ID + ", against tipping"}
+	for i := range l.Ties {
+		t := &l.Ties[i]
+		sum := 0.0
+		for _, e := range t.Ends {
+			arm := e.Hold.minus(edge)
+			// Turning back about the edge: what pulls down behind it, what pulls back above it.
+			sum += e.Along[2]*arm.dot(d.Push) - e.Along.dot(d.Push)*arm[2]
+		}
+		switch {
+		case t.Over && sum < 0: // drawn tight it pulls over the edge: no factor makes that less
+			v.Has += sum * t.Pull / up
+		case t.Over:
+			v.Has += sum * t.Pull / up / safe
+		case sum > 0:
+			v.Has += sum * t.Limit / up / safe
+		}
+	}
+	return v
+}
+
+// Performance is 49 CFR 393.102 in figures: straps against 0.8, 0.5 and 0.5 g by their
+// breaking strength, against 0.435, 0.5 and 0.25 g by their limits, friction counted, and
+// their pull presses it down by a fifth of its weight where nothing contains it. What
+// meets 393.106 to 393.136 is held to meet this (393.102(c)).
+func Performance(l *Load) Verdict {
+	mu := l.Grip.Low
+	worst := Verdict{Has: math.Inf(1)}
+	take := func(v Verdict) {
+		if v.Has-v.Needs < worst.Has-worst.Needs || math.IsInf(worst.Has, 1) {
+			worst = v
+		}
+	}
+	broken := *l
+	broken.Ties = append([]Tie(nil), l.Ties...)
+	for i := range broken.Ties {
+		broken.Ties[i].Limit = broken.Ties[i].Break
+	}
+	for k, d := range Directions[:4] {
+		of := func(a norms.Asked) float64 { return [4]float64{a.Forward, a.Rearward, a.Sideways, a.Sideways}[k] }
+		take(Verdict{Has: restraint(&broken, d.Push, mu, mu, 1) + l.Blocks[k], Needs: l.Mass * math.Max(0, of(norms.AskBreaking)-mu), Direction: d.ID + ", breaking"})
+		take(Verdict{Has: restraint(l, d.Push, mu, mu, 1) + l.Blocks[k], Needs: l.Mass * math.Max(0, of(norms.AskWorking)-mu), Direction: d.ID + ", working"})
+	}
+	down := Verdict{Needs: norms.HoldDown * l.Mass, Direction: "down"}
+	for i := range l.Ties {
+		down.Has += l.Ties[i].Pull * l.Ties[i].down()
+	}
+	take(down)
 	return worst
 }
 
@@ -110,9 +186,9 @@ func European(l *Load) Verdict {
 func Guides(l *Load) Verdict {
 	mu := l.Grip.Low
 	worst := Verdict{Has: math.Inf(1)}
-	for _, d := range Directions[:4] {
+	for k, d := range Directions[:4] {
 		needs := l.Mass * math.Max(0, d.Asked-mu*(1-norms.Ask.Upward))
-		has := restraint(l, d.Push, mu, mu, 1)
+		has := restraint(l, d.Push, mu, mu, 1) + l.Blocks[k]
 		if has-needs < worst.Has-worst.Needs || math.IsInf(worst.Has, 1) {
 			worst.Has, worst.Needs, worst.Direction = has, needs, d.ID
 		}

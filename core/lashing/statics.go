@@ -4,8 +4,7 @@ import (
 	"errors"
 	"math"
 
-	"gonum.org/v1/gonum/mat"
-	"gonum.org/v1/gonum/optimize/convex/lp"
+	"zygonos/core/statics"
 )
 
 // ErrNotSolved is of a programme that found no answer: the load's hold is not known.
@@ -23,7 +22,8 @@ type Held struct {
 
 // Hold is the most g toward push (of length one) that a load withstands with its weight on
 // it, as a linear programme: ropes only pull, each up to its limit where the push lengthens
-// it and else up to what its tightener left; a strap over the top is one rope with at
+// it and else up to what its tightener left; what blocks a face presses level at its lower
+// corners, up to what it bears; a strap over the top is one rope with at
 // least lossOver of the one end's pull at the other; four corners press and rub within the
 // pyramid |f_x| + |f_y| ≤ μ·N; all six balances hold; λ is the most. Upward what is lifted
 // beyond its weight counts. Straps share as if they did not stretch: it is the optimistic
@@ -55,14 +55,25 @@ func Hold(l *Load, push Vector, mu float64) (Held, error) {
 			pairs = append(pairs, [2]int{first, first + 1})
 		}
 	}
+	// Faces that are blocked, each at two corners of the footing.
+	var blocks []int
+	for k, takes := range l.Blocks {
+		if takes > 0 {
+			blocks = append(blocks, k)
+		}
+	}
 	// Variables: λ; ropes and their slacks; for each corner N, four ways of rubbing and a
-	// slack; for each strap over the top two slacks.
+	// slack; for each strap over the top two slacks; for each blocked face two presses and a
+	// slack.
 	nr := len(ropes)
-	vars := 1 + 2*nr + 4*6 + 2*len(pairs)
-	rows := 6 + nr + 4 + 2*len(pairs)
-	a := make([]float64, rows*vars)
+	vars := 1 + 2*nr + 4*6 + 2*len(pairs) + 3*len(blocks)
+	rows := 6 + nr + 4 + 2*len(pairs) + len(blocks)
+	a, cells := make([][]float64, rows), make([]float64, rows*vars)
+	for r := range a {
+		a[r] = cells[r*vars : (r+1)*vars]
+	}
 	b := make([]float64, rows)
-	set := func(r, c int, v float64) { a[r*vars+c] += v }
+	set := func(r, c int, v float64) { a[r][c] += v }
 	// force adds a force of one kg of variable c at p to the six balances about the centre.
 	force := func(c int, p, f Vector) {
 		m := p.minus(l.Centre).cross(f)
@@ -91,42 +102,28 @@ func Hold(l *Load, push Vector, mu float64) (Held, error) {
 	}
 	for i, p := range pairs {
 		c, r := 1+2*nr+24+2*i, 6+nr+4+2*i
-		// T_b ≥ loss·T_a and T_a ≥ loss·T_b, with slacks.
-		set(r, 1+p[1], 1)
-		set(r, 1+p[0], -lossOver)
-		set(r, c, -1)
-		set(r+1, 1+p[0], 1)
-		set(r+1, 1+p[1], -lossOver)
-		set(r+1, c+1, -1)
+		// loss·T_a ≤ T_b and loss·T_b ≤ T_a, with slacks.
+		set(r, 1+p[0], lossOver)
+		set(r, 1+p[1], -1)
+		set(r, c, 1)
+		set(r+1, 1+p[1], lossOver)
+		set(r+1, 1+p[0], -1)
+		set(r+1, c+1, 1)
+	}
+	firstBlock, blockRow := vars-3*len(blocks), rows-len(blocks)
+	for i, k := range blocks {
+		c, face := firstBlock+3*i, faces[k]
+		for n, corner := range face.corners {
+			force(c+n, corners[corner], face.press)
+			set(blockRow+i, c+n, 1)
+		}
+		set(blockRow+i, c+2, 1)
+		b[blockRow+i] = l.Blocks[k] / l.Mass
 	}
 	goal := make([]float64, vars)
-	goal[0] = -1
-	// It begins at rest: three corners bear the weight, ropes hang slack, friction is nought.
-	base := make([]int, 0, rows)
+	goal[0] = 1
 	corner := func(k, d int) int { return 1 + 2*nr + 6*k + d }
-	three, ok := bearing(corners, l.Centre)
-	if ok {
-		for _, k := range three {
-			base = append(base, corner(k, 0))
-		}
-		base = append(base, corner(0, 1), corner(0, 3), corner(3, 1))
-		for i := range nr {
-			base = append(base, 1+nr+i)
-		}
-		for k := range corners {
-			base = append(base, corner(k, 5))
-		}
-		for i := range 2 * len(pairs) {
-			base = append(base, 1+2*nr+24+i)
-		}
-	} else {
-		base = nil // it overhangs its footing: the solver finds a beginning
-	}
-	m := mat.NewDense(rows, vars, a)
-	_, x, err := lp.Simplex(goal, m, b, 1e-9, base)
-	if err != nil && ok {
-		_, x, err = lp.Simplex(goal, m, b, 1e-9, nil)
-	}
+	x, err := statics.Maximise(goal, a, b)
 	if err != nil {
 		return Held{}, ErrNotSolved
 	}
@@ -163,23 +160,12 @@ func Hold(l *Load, push Vector, mu float64) (Held, error) {
 	return h, nil
 }
 
-// bearing are three corners of a footing that bear a weight at c between them; ok false
-// where it lies beyond all.
-func bearing(corners [4]Vector, c Vector) (three [3]int, ok bool) {
-	for _, t := range [][3]int{{0, 1, 2}, {1, 3, 2}, {0, 1, 3}, {0, 3, 2}} {
-		a, b, d := corners[t[0]], corners[t[1]], corners[t[2]]
-		area := (b[0]-a[0])*(d[1]-a[1]) - (d[0]-a[0])*(b[1]-a[1])
-		if math.Abs(area) < 1e-9 {
-			continue
-		}
-		u := ((c[0]-a[0])*(d[1]-a[1]) - (d[0]-a[0])*(c[1]-a[1])) / area
-		v := ((b[0]-a[0])*(c[1]-a[1]) - (c[0]-a[0])*(b[1]-a[1])) / area
-		if u >= 0 && v >= 0 && u+v <= 1 {
-			return t, true
-		}
-	}
-	return three, false
-}
+// faces are a load's, in the order of Load.Blocks: the footing's corners there, and which
+// way what stands against it presses.
+var faces = [4]struct {
+	corners [2]int
+	press   Vector
+}{{[2]int{0, 1}, Vector{1, 0, 0}}, {[2]int{2, 3}, Vector{-1, 0, 0}}, {[2]int{0, 2}, Vector{0, 1, 0}}, {[2]int{1, 3}, Vector{0, -1, 0}}}
 
 // friction is what the programme takes: of directly lashed loads three quarters.
 func (l *Load) friction() float64 {

@@ -399,6 +399,9 @@ func (c *cleaner) layout(path string, l *Layout, p *Plan) {
 	l.Placements = entries(c, l.Placements, path+"/placements", func(path string, pl *Placement) {
 		c.spot(path+"/at", &pl.At)
 		c.turn(path+"/turn", &pl.Turn)
+		if pl.Blocked != nil {
+			c.limit(path+"/blocked/takes", "what the blocking bears", &pl.Blocked.Takes)
+		}
 		if !(pl.Grip >= 0 && pl.Grip <= 1.2) {
 			c.say(path+"/grip", "Friction lies between 0 and 1.2.")
 			pl.Grip = 0

@@ -59,9 +59,12 @@ func (c *cleaner) goods(path string, l *Load) {
 		number(c, path+"/rolling/wheel", "wheel's diameter", &r.Wheel, quantity.KindLength, 0, 3, true)
 		number(c, path+"/rolling/frontWheel", "front wheel's diameter", &r.FrontWheel, quantity.KindLength, 0, 3, true)
 		number(c, path+"/rolling/tyre", "{tyre}'s width", &r.Tyre, quantity.KindLength, 0, 1, true)
+		number(c, path+"/rolling/frontTrack", "front track", &r.FrontTrack, quantity.KindLength, 0, 3, true)
+		number(c, path+"/rolling/frontTyre", "front {tyre}'s width", &r.FrontTyre, quantity.KindLength, 0, 1, true)
 		number(c, path+"/rolling/nose", "nose's height", &r.Nose, quantity.KindLength, 0, 3, false)
 	}
 	if h := l.Hull; h != nil {
+		c.limit(path+"/hull/press", "what a strap may press the hull with", &h.Press)
 		c.length(path+"/hull/from", "place of a support", &h.From, -maxLength)
 		c.length(path+"/hull/to", "place of a support", &h.To, -maxLength)
 		c.length(path+"/hull/apart", "distance of the lines that bear", &h.Apart, 0)

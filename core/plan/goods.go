@@ -71,6 +71,8 @@ type Rolling struct {
 	Wheel      *length `json:"wheel,omitempty"`      // diameter of the rear wheels, and of the front ones where they are not told
 	FrontWheel *length `json:"frontWheel,omitempty"` // diameter
 	Tyre       *length `json:"tyre,omitempty"`       // width of the widest
+	FrontTrack *length `json:"frontTrack,omitempty"` // of the front wheels, where it is another
+	FrontTyre  *length `json:"frontTyre,omitempty"`  // width
 	Nose       *length `json:"nose,omitempty"`       // of what hangs before the front wheels above the ground; nil: the belly
 }
 
@@ -84,6 +86,8 @@ type Hull struct {
 	Draft *length `json:"draft,omitempty"` // of keel under water, at the stern
 	EyeAt *length `json:"eyeAt,omitempty"` // of the bow eye, behind the stem
 	EyeUp *length `json:"eyeUp,omitempty"` // above the keel
+
+	Press *mass `json:"press,omitempty"` // that a strap may press it with
 }
 
 // VolumeEstimate is a stated volume, m³, with how it is known.

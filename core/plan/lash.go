@@ -9,6 +9,40 @@ type TiePoint struct {
 	Kind   string `json:"kind,omitempty"` // key into catalogue.AnchorKinds
 	At     Spot   `json:"at"`
 	Rating *mass  `json:"rating,omitempty"` // working load limit
+
+	Fastening *Fastening `json:"fastening,omitempty"` // where it has no plate
+}
+
+// Fastening is how a tie point is bolted to what.
+type Fastening struct {
+	Bolts  int     `json:"bolts,omitempty"` // 0 is one
+	Bolt   length  `json:"bolt"`            // diameter
+	Grade  string  `json:"grade,omitempty"` // key into norms.Bolts
+	In     FixedIn `json:"in,omitempty"`    // empty: a cross-member
+	Thick  length  `json:"thick,omitempty"` // of the plate, the member's wall or the plywood
+	Washer length  `json:"washer,omitempty"`
+}
+
+// FixedIn is what a tie point is bolted to.
+type FixedIn string
+
+// What a tie point may be bolted to.
+const (
+	InMember FixedIn = "member" // through a cross-member, both walls
+	InPlate  FixedIn = "plate"  // a steel plate or a single wall
+	InPly    FixedIn = "ply"
+)
+
+// FixedIns lists them.
+var FixedIns = []FixedIn{InMember, InPlate, InPly}
+
+// Blocked are the faces of a load against which something stands that cannot give way.
+type Blocked struct {
+	Front bool  `json:"front,omitempty"`
+	Rear  bool  `json:"rear,omitempty"`
+	Left  bool  `json:"left,omitempty"`
+	Right bool  `json:"right,omitempty"`
+	Takes *mass `json:"takes,omitempty"` // what each of them bears
 }
 
 // Strap is a kind of strap, chain or rope that the owner has, and how many.
@@ -16,7 +50,9 @@ type Strap struct {
 	Order  int       `json:"order"`
 	Name   string    `json:"name"`
 	Kind   StrapKind `json:"kind,omitempty"`
-	Width  length    `json:"width,omitempty"`
+	Hook   string    `json:"hook,omitempty"`   // its ends: S, J, flat, snap, loop
+	Grade  string    `json:"grade,omitempty"`  // of a chain: key into norms.ChainGrades
+	Width  length    `json:"width,omitempty"`  // of webbing; of a chain's link its thickness
 	Limit  *mass     `json:"limit,omitempty"`  // working load limit, lashing capacity, from its tag
 	Breaks *mass     `json:"breaks,omitempty"` // breaking strength, where that is all that is known
 	Length *length   `json:"length,omitempty"`
@@ -53,6 +89,7 @@ type Lashing struct {
 
 func (c *cleaner) strap(path string, s *Strap) {
 	s.Name = c.name(path+"/name", s.Name)
+	s.Hook = c.name(path+"/hook", s.Hook)
 	one(c, path+"/kind", "strap", &s.Kind, StrapKinds)
 	c.bound(path+"/width", "strap's width", &s.Width, 0, 0.3)
 	c.limit(path+"/limit", "working load limit", &s.Limit)
@@ -72,6 +109,19 @@ func (c *cleaner) strap(path string, s *Strap) {
 func (c *cleaner) tiePoint(path string, t *TiePoint) {
 	c.spot(path+"/at", &t.At)
 	c.limit(path+"/rating", "tie point's rating", &t.Rating)
+	f := t.Fastening
+	if f == nil {
+		return
+	}
+	path += "/fastening"
+	if f.Bolts < 0 || f.Bolts > 12 {
+		c.say(path+"/bolts", "A tie point has 1 to 12 bolts.")
+		f.Bolts = 0
+	}
+	c.bound(path+"/bolt", "bolt's diameter", &f.Bolt, 0, 0.05)
+	c.bound(path+"/thick", "thickness of what it is bolted to", &f.Thick, 0, 0.1)
+	c.bound(path+"/washer", "washer's diameter", &f.Washer, 0, 0.3)
+	one(c, path+"/in", "what it is bolted to", &f.In, FixedIns)
 }
 
 func (c *cleaner) lashings(path string, l *Layout, p *Plan) {

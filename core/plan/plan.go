@@ -370,6 +370,8 @@ type Departed struct {
 	Order int             `json:"order"`
 	On    string          `json:"on"` // day, year-month-day
 	Ticks map[string]bool `json:"ticks,omitempty"`
+
+	Revision int64 `json:"revision,omitempty"` // of the plan, when the page was begun
 }
 
 // Road is the kind of road that an outing takes.
@@ -418,7 +420,8 @@ func (l *Layout) Is(s *Stood) bool {
 	}
 	same := func(a, b Placement) bool {
 		a.Pinned, b.Pinned, a.Optional, b.Optional = false, false, false, false
-		a.Grip, b.Grip, a.Mat, b.Mat = 0, 0, false, false
+		a.Grip, b.Grip, a.Mat, b.Mat, a.Blocked, b.Blocked = 0, 0, false, false, nil, nil
+		a.Surface, b.Surface = "", ""
 		return a == b
 	}
 	axle := l.AxleAt == s.AxleAt || l.AxleAt != nil && s.AxleAt != nil && *l.AxleAt == *s.AxleAt
@@ -462,4 +465,7 @@ type Placement struct {
 
 	Grip float64 `json:"grip,omitempty"` // friction under it; 0: that of its kind on this floor
 	Mat  bool    `json:"mat,omitempty"`  // an anti-slip mat lies under it
+
+	Surface string   `json:"surface,omitempty"` // key into norms.Surfaces
+	Blocked *Blocked `json:"blocked,omitempty"`
 }

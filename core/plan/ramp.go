@@ -20,6 +20,7 @@ type Ramp struct {
 	Gap     length     `json:"gap,omitempty"`     // between treads
 	Held    RampHeld   `json:"held,omitempty"`    // what keeps it on the tail
 	Lip     length     `json:"lip,omitempty"`     // how far it lies on the tail
+	Play    length     `json:"play,omitempty"`    // of its tongues behind a strip
 	Step    length     `json:"step,omitempty"`    // up onto it at its foot, and at its top; 0 is 20 mm
 }
 
@@ -61,11 +62,12 @@ type RampHeld string
 const (
 	HeldPins   RampHeld = "pins"
 	HeldChains RampHeld = "chains" // or straps
+	HeldStrip  RampHeld = "strip"  // tongues behind a strip on the tail
 	HeldLip    RampHeld = "lip"    // it only lies on
 )
 
 // RampHelds lists them.
-var RampHelds = []RampHeld{HeldPins, HeldChains, HeldLip}
+var RampHelds = []RampHeld{HeldPins, HeldChains, HeldStrip, HeldLip}
 
 // Loading is how a machine gets on the trailer.
 type Loading struct {
@@ -122,6 +124,7 @@ type Winch struct {
 	HookMax *mass      `json:"hookMax,omitempty"`
 	TieMax  *mass      `json:"tieMax,omitempty"` // … of the shackle or strap
 	Post    *Profile   `json:"post,omitempty"`
+	Brace   length     `json:"brace,omitempty"` // where a brace at 45° meets the post, above the deck
 
 	Aside length `json:"aside,omitempty"` // of the drum beside the machine's middle
 	Bolts int    `json:"bolts,omitempty"` // of the post's foot, half of them behind
@@ -150,6 +153,7 @@ func (c *cleaner) ramp(path string, r *Ramp) {
 	c.bound(path+"/width", "ramp's width", &r.Width, 0, 3)
 	c.bound(path+"/gap", "gap between treads", &r.Gap, 0, 1)
 	c.bound(path+"/lip", "ramp's lip", &r.Lip, 0, 0.5)
+	c.bound(path+"/play", "play of the ramp's tongues", &r.Play, 0, 0.5)
 	c.bound(path+"/step", "step at the ramp", &r.Step, 0, 0.5)
 	c.limit(path+"/rating", "ramp's rating", &r.Rating)
 	one(c, path+"/kind", "ramp", &r.Kind, RampKinds)
@@ -202,6 +206,7 @@ func (c *cleaner) loading(path string, l *Loading, p *Plan) {
 	c.bound(path+"/line", "line", &w.Line, 0, 0.1)
 	c.bound(path+"/crank", "crank", &w.Crank, 0, 1)
 	c.bound(path+"/aside", "winch's place aside", &w.Aside, -2, 2)
+	c.bound(path+"/brace", "brace's height", &w.Brace, 0, 3)
 	c.bound(path+"/bolt", "bolt's diameter", &w.Bolt, 0, 0.05)
 	c.bound(path+"/gauge", "distance between the bolts", &w.Gauge, 0, 1)
 	c.bound(path+"/pin", "pin's diameter", &w.Pin, 0, 0.05)

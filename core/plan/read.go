@@ -64,7 +64,39 @@ func Read(data []byte) (*Plan, error) {
 	if err := json.Unmarshal(bytes.TrimPrefix(data, []byte("\xef\xbb\xbf")), p); err != nil {
 		return nil, &ShapeError{Reason: "The plan cannot be read: " + err.Error() + "."}
 	}
+	whole(reflect.ValueOf(p).Elem())
 	return p, nil
+}
+
+// whole makes the collections that a document left out, so that they go out as {} or []
+// and not as null.
+func whole(v reflect.Value) {
+	switch v.Kind() {
+	case reflect.Pointer:
+		if !v.IsNil() {
+			whole(v.Elem())
+		}
+	case reflect.Struct:
+		for i := range v.NumField() {
+			f := v.Field(i)
+			if kept := !strings.Contains(v.Type().Field(i).Tag.Get("json"), ",omitempty"); kept && f.Kind() == reflect.Map && f.IsNil() {
+				f.Set(reflect.MakeMap(f.Type()))
+			} else if kept && f.Kind() == reflect.Slice && f.IsNil() {
+				f.Set(reflect.MakeSlice(f.Type(), 0, 0))
+			}
+			whole(f)
+		}
+	case reflect.Map:
+		if k := v.Type().Elem().Kind(); k != reflect.Struct && k != reflect.Pointer {
+			return
+		}
+		for _, key := range v.MapKeys() {
+			e := reflect.New(v.Type().Elem()).Elem()
+			e.Set(v.MapIndex(key))
+			whole(e)
+			v.SetMapIndex(key, e)
+		}
+	}
 }
 
 // Write encodes the plan as a file: indented, keys sorted, one newline at the end.

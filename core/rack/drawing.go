@@ -63,7 +63,7 @@ func Drawing(part *plan.Part) scene.View {
 	for i := 1; i < len(frames); i++ {
 		across(aside+frames[i-1], aside+frames[i], 0.07)
 	}
-	add(scene.Label("note", "start", -wide/2, 0.2, append(said.Say("Bars: "), SectionText(rk.Bar)...)), scene.Label("note", "start", -wide/2, 0.27, append(said.Say("Posts: "), SectionText(rk.Post)...)))
+	add(scene.Label("note", "start", -wide/2, 0.2, append(said.Say("Bars: "), parts.SectionText(rk.Bar)...)), scene.Label("note", "start", -wide/2, 0.27, append(said.Say("Posts: "), parts.SectionText(rk.Post)...)))
 	v.Min = scene.Point{-wide/2 - 0.3 - 0.12*float64(len(ids)), -high - 0.15}
 	v.Max = scene.Point{aside + frames[len(frames)-1] + 0.25, 0.35}
 	for _, p := range []*float64{&v.Min[0], &v.Min[1], &v.Max[0], &v.Max[1]} {

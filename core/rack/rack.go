@@ -102,22 +102,6 @@ func Check(r *rig.Rig) ([]Built, []finding.Finding) {
 	return built, out
 }
 
-// SectionText tells a profile as the trade writes it, in mm.
-func SectionText(p plan.Profile) said.Sentence {
-	mm := func(v quantity.Length) said.Piece { return said.Length(v) }
-	stock, _ := catalogue.StockOf(p.Material)
-	name := said.Piece{Text: stock.Name}
-	switch section.Shape(p.Shape) {
-	case section.Round:
-		return said.Say("round % × %, %", mm(p.Height), mm(p.Wall), name)
-	case section.Rod:
-		return said.Say("rod %, %", mm(p.Height), name)
-	case section.Bar:
-		return said.Say("% × %, %", mm(p.Width), mm(p.Height), name)
-	}
-	return said.Say("% % × % × %, %", said.Piece{Text: p.Shape}, mm(p.Height), mm(p.Width), mm(p.Wall), name)
-}
-
 func listed(it *rig.Item, part *plan.Part) Built {
 	b := Built{Part: it.Path, Name: part.Name, Pieces: []Cut{}}
 	sum, foam, cost, priced := 0.0, 0.0, 0.0, true
@@ -128,7 +112,7 @@ func listed(it *rig.Item, part *plan.Part) Built {
 			foam += float64(m.Count) * m.Length
 			holes = m.Count * (len(parts.PostsAt(part.Rack)) + len(parts.BracesAt(part.Rack, part.Rack.Tiers[m.Tier])))
 		}
-		c := Cut{Name: m.Name, Section: SectionText(m.Profile), Count: m.Count, Length: finding.Exactly(quantity.KindLength, m.Length), Mass: finding.Exactly(quantity.KindMass, m.Mass()), Holes: holes}
+		c := Cut{Name: m.Name, Section: parts.SectionText(m.Profile), Count: m.Count, Length: finding.Exactly(quantity.KindLength, m.Length), Mass: finding.Exactly(quantity.KindMass, m.Mass()), Holes: holes}
 		if p := m.Profile.PerMetre; p != nil {
 			v := float64(*p) * m.Length * float64(m.Count)
 			cost += v

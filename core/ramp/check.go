@@ -3,16 +3,13 @@ package ramp
 import (
 	"math"
 
-	"zygonos/core/beam"
 	"zygonos/core/catalogue"
 	"zygonos/core/finding"
 	"zygonos/core/norms"
-	"zygonos/core/parts"
 	"zygonos/core/plan"
 	"zygonos/core/quantity"
 	"zygonos/core/rig"
 	"zygonos/core/said"
-	"zygonos/core/section"
 )
 
 // Codes of the findings made here.
@@ -38,6 +35,10 @@ const (
 	CodeCrank     = "ramp.crank"
 	CodeBattery   = "ramp.battery"
 	CodePost      = "ramp.post"
+	CodeCut       = "ramp.cut"    // own ramps' pieces
+	CodeTreads    = "ramp.treads" // … and their treads' strength
+	CodeSmall     = "ramp.small-wheels"
+	CodeHome      = "ramp.home"
 )
 
 // stepsLive is how many steps the checks take.
@@ -51,21 +52,18 @@ const (
 	offCentre  = 0.1 // m that a machine is driven off the ramps' middle
 	friction   = 0.8 // rubber on a dry ramp
 	lipLeast   = 0.06
-	gapMost    = 0.4 // of a wheel's radius
 	liftEasy   = 25.0
 	personMass = 90.0
 )
 
 // steepest are the angles that practice recommends at most, rad, by what goes up (C).
 var steepest = map[string]float64{
-	"ride-on": 15, "zero-turn": 15, "motorcycle": 15, "moped": 15, "golf-cart": 15, "car-small": 10,
-	"quad": 20, "quad-child": 20, "utv": 18, "utv-four": 18, "motocross": 20, "tractor": 18, "tractor-loader": 18, "excavator": 18,
+	"ride-on": 15, "zero-turn": 15, "motorcycle": 18, "moped": 18, "golf-cart": 15, "car-small": 8,
+	"quad": 18, "quad-child": 18, "utv": 18, "utv-four": 18, "motocross": 18, "tractor": 18, "tractor-loader": 18, "excavator": 18,
 }
 
 // usualSteepest is that of a kind that is not listed, degrees.
 const usualSteepest = 15.0
-
-func sizeOf(p plan.Profile) section.Size { return parts.SizeOf(p) }
 
 func stockOf(p plan.Profile) catalogue.Stock {
 	s, _ := catalogue.StockOf(p.Material)
@@ -80,9 +78,6 @@ func base(r *rig.Rig, code, title string) finding.Finding {
 	subject := r.LayoutPath("/loading")
 	return finding.Finding{Code: code, Stage: Stage, Scope: r.Scope, Gate: finding.GateGo, Subject: subject, Title: said.Say(title), Outcome: finding.Holds}
 }
-
-// CodeCut is of own ramps' pieces.
-const CodeCut = "ramp.cut"
 
 // Check judges how a machine gets on; where none does, what a person at the tail does
 // to the empty trailer.
@@ -107,12 +102,13 @@ func Check(r *rig.Rig) []finding.Finding {
 	}
 	steps := s.Drive(stepsLive)
 	w := WorstOf(steps)
-	out = append(out, s.angle(), s.clearance(&steps[w.Clearance]), s.tip(&steps[w.Ball]))
+	out = append(out, s.angle(steps), s.clearance(&steps[w.Clearance]), s.tip(&steps[w.Ball]))
 	for _, check := range []func() (finding.Finding, bool){
 		func() (finding.Finding, bool) { return s.car(&steps[w.Ball]) },
 		func() (finding.Finding, bool) { return s.props(steps, w.Prop) },
 		func() (finding.Finding, bool) { return s.strength(steps, w.Bending) },
-		s.rating, s.width, s.lift, s.cut} {
+		func() (finding.Finding, bool) { return s.treads(steps) },
+		s.rating, s.width, s.small, s.home, s.lift, s.cut} {
 		if f, ok := check(); ok {
 			out = append(out, f)
 		}
@@ -125,17 +121,28 @@ func Check(r *rig.Rig) []finding.Finding {
 	return append(out, s.winch(steps)...)
 }
 
-func (s *Setup) angle() finding.Finding {
+// steepest is the usual steepest angle for the machine, rad.
+func (s *Setup) steepest() float64 {
+	most := usualSteepest
+	if s.Item.Load != nil && steepest[s.Item.Load.Kind] > 0 {
+		most = steepest[s.Item.Load.Kind]
+	}
+	return most * math.Pi / 180
+}
+
+// Wanted is the ramp's length for that angle from the tail to level ground, the kerb
+// counted, m; it holds too where the ramps there are do not reach.
+func (s *Setup) Wanted() float64 {
+	up := s.Rig.DeckHeight()
+	if d := float64(s.Loading.Deck); d > 0 {
+		up = d
+	}
+	return math.Max(0, up+float64(s.Loading.Kerb)) / math.Sin(s.steepest())
+}
+
+func (s *Setup) angle(steps []Step) finding.Finding {
 	f := s.base(CodeAngle, "Ramp's angle")
-	kind := ""
-	if s.Item.Load != nil {
-		kind = s.Item.Load.Kind
-	}
-	most, ok := steepest[kind]
-	if !ok {
-		most = usualSteepest
-	}
-	limit := most * math.Pi / 180
+	limit := s.steepest()
 	f.Source = norms.Practice("usual steepest angle by kind of machine")
 	f.Figure, f.Limit = finding.Exactly(quantity.KindAngle, s.Angle), finding.Exactly(quantity.KindAngle, limit)
 	margin := (limit - s.Angle) / limit
@@ -145,6 +152,13 @@ func (s *Setup) angle() finding.Finding {
 	if s.Angle > limit {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = append(f.Says, said.Say(" For % it takes %.", said.Of(quantity.KindAngle, limit), said.Length(h/math.Sin(limit)))...)
+	}
+	if sinks := s.sinks(steps); sinks > 0.005 {
+		f.Says = append(f.Says, said.Say(" The springs let the tail down by % as it comes on.", said.Length(sinks))...)
+	}
+	if l := float64(s.Ramp.Length); 2*min(s.Body.FrontR, s.Body.RearR) > l {
+		f.Outcome, f.Tight = finding.Worse(f.Outcome, finding.Tight), finding.LittleRoom
+		f.Says = append(f.Says, said.Say(" Its wheels are larger than the ramps are long: it leaps from ground to deck. Longer ones.")...)
 	}
 	f.HasWork, f.Work = true, func() []finding.Step {
 		return []finding.Step{{Symbol: "θ", Says: said.Say("ramp to level"), Formula: "θ = asin(h/l)", Result: f.Figure, Source: f.Source, Terms: []finding.StepTerm{
@@ -174,10 +188,16 @@ func (s *Setup) clearance(at *Step) finding.Finding {
 		} else {
 			f.Says = append(said.Say("It hangs by %, ", said.Length(-at.Clearance)), place...)
 		}
-		if l := s.Shortest(clearLeast); l > 0 {
+		l, up := s.Shortest(clearLeast), s.LeastRaise(clearLeast)
+		switch {
+		case l > 0 && up > 0:
+			f.Says = append(f.Says, said.Say(". Ramps of % clear, or the {coupling} % higher: "+s.raises()+".", said.Length(l), said.Length(up))...)
+		case l > 0:
 			f.Says = append(f.Says, said.Say(". Ramps of % clear.", said.Length(l))...)
-		} else {
-			f.Says = append(f.Says, said.Say(". Blocks under the ramp's foot, or raise the {coupling}.")...)
+		case up > 0:
+			f.Says = append(f.Says, said.Say(". The {coupling} % higher clears: "+s.raises()+".", said.Length(up))...)
+		default:
+			f.Says = append(f.Says, said.Say(". Neither longer ramps nor a raised {coupling} clear it: planks under its wheels over the crest.")...)
 		}
 	default:
 		f.Says = append(append(said.Say("% under it at least, ", said.Length(at.Clearance)), place...), said.Piece{Text: "."})
@@ -272,147 +292,6 @@ func (s *Setup) props(steps []Step, at int) (finding.Finding, bool) {
 	return f, true
 }
 
-// strength is the ramp's own: side sections bent by the wheels of one track, shock
-// counted, the machine driven a little off the middle.
-func (s *Setup) strength(steps []Step, at int) (finding.Finding, bool) {
-	p := s.Ramp.Profile
-	if p == nil {
-		return finding.Finding{}, false
-	}
-	f := s.base(CodeStrength, "Ramp's sides")
-	f.Gate = finding.GateCut
-	f.Source = norms.Practice("shock 1.5, 100 mm off the middle; reserve 1.5 on yield, 2.5 on timber")
-	sec, err := section.Of(sizeOf(*p))
-	if err != nil {
-		f.Outcome, f.Says = finding.Fails, said.Say("The ramp's section makes no sense: "+err.Error()+".")
-		return f, true
-	}
-	stock := stockOf(*p)
-	allowed := stock.Yield / reserve
-	if stock.Timber {
-		allowed = stock.Yield / timber
-	}
-	share := 1.0
-	if s.Ramp.Kind == "" || s.Ramp.Kind == plan.RampPair {
-		if share = 0.5; s.Track > 0 {
-			share = 0.5 + offCentre/s.Track
-		}
-	}
-	sides := float64(s.Ramp.Sides)
-	if sides == 0 {
-		sides = 2
-	}
-	moment := steps[at].Bending * quantity.Gravity
-	length := float64(s.Ramp.Length)
-	if s.Ramp.Middle { // on three supports, at the worst of the steps
-		moment = 0
-		for i := range steps {
-			moment = max(moment, s.onMiddle(&steps[i], length))
-		}
-	}
-	w, inertia := sec.Weak(true)
-	stress := shock * share * moment / (sides * w)
-	margin := (allowed - stress) / allowed
-	f.Figure, f.Limit, f.Margin = finding.Exactly(quantity.KindStress, stress), finding.Exactly(quantity.KindStress, allowed), &margin
-	// Taken as loaded in the middle by what bends it as much: w = M·l²/(12·E·I).
-	sag := share * moment * length * length / (12 * sides * stock.Modulus * inertia)
-	f.Says = said.Say("The ramp's sides are used to % and bend % as it rolls over.", said.Share(stress/allowed), said.Length(sag))
-	switch {
-	case stress > allowed:
-		f.Outcome = finding.Fails
-		f.Says = append(f.Says, said.Say(" A stronger section, or a leg under the middle.")...)
-	case margin < 0.1:
-		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-	}
-	if s.Ramp.Gap > 0 && float64(s.Ramp.Gap) > gapMost*min(s.Body.FrontR, s.Body.RearR) {
-		f.Outcome = finding.Worse(f.Outcome, finding.Tight)
-		f.Says = append(f.Says, said.Say(" Treads % apart swallow its small wheels.", said.Length(s.Ramp.Gap))...)
-	}
-	f.HasWork, f.Work = true, func() []finding.Step {
-		return []finding.Step{{Symbol: "σ", Says: said.Say("greatest stress in a side"), Formula: "σ = 1.5·share·M/(n·W)", Result: f.Figure, Source: f.Source, Terms: []finding.StepTerm{
-			{Symbol: "M", Says: said.Say("greatest bending of the ramps together, as a weight on one metre"), Measure: finding.Exactly(quantity.KindMass, moment/quantity.Gravity), How: "computed"},
-			{Symbol: "share", Says: said.Say("on the busier ramp"), Measure: finding.Exactly(quantity.KindShare, share), How: "rule followed"},
-			{Symbol: "n", Says: said.Say("sides of a ramp"), Measure: finding.Exactly(quantity.KindCount, sides), How: "stated"}}}}
-	}
-	return f, true
-}
-
-// Pieces are what own ramps are cut from: sides of the ramp's length, treads between them
-// a gap apart; and what they weigh, kg.
-func Pieces(r *plan.Ramp) (sides, treads int, tread, mass float64) {
-	if r.Profile == nil {
-		return 0, 0, 0, 0
-	}
-	ramps := 2
-	if r.Kind != "" && r.Kind != plan.RampPair {
-		ramps = 1
-	}
-	per := r.Sides
-	if per == 0 {
-		per = 2
-	}
-	sides = ramps * per
-	each := func(p plan.Profile, l float64) float64 {
-		s, err := section.Of(sizeOf(p))
-		if err != nil {
-			return 0
-		}
-		return s.Area * l * stockOf(p).Density
-	}
-	mass = float64(sides) * each(*r.Profile, float64(r.Length))
-	of := r.Tread
-	if of == nil {
-		of = r.Profile
-	}
-	broad := float64(max(of.Width, of.Height))
-	tread = float64(r.Width) - 2*float64(max(r.Profile.Width, r.Profile.Height))
-	if tread <= 0 || float64(r.Gap)+broad <= 0 {
-		return sides, 0, 0, mass
-	}
-	treads = ramps * int(math.Floor((float64(r.Length)+float64(r.Gap))/(broad+float64(r.Gap))+1e-9))
-	return sides, treads, tread, mass + float64(treads)*each(*of, tread)
-}
-
-// cut tells the pieces of own ramps.
-func (s *Setup) cut() (finding.Finding, bool) {
-	if s.Ramp.Profile == nil || s.Tilts {
-		return finding.Finding{}, false
-	}
-	sides, treads, tread, mass := Pieces(s.Ramp)
-	f := s.base(CodeCut, "Cutting the ramps")
-	f.Gate, f.Source = finding.GateCut, norms.Practice("treads between the sides")
-	f.Figure = finding.Exactly(quantity.KindMass, mass)
-	f.Says = said.Say("% sides of %", said.Count(sides), said.Length(s.Ramp.Length))
-	if treads > 0 {
-		f.Says = append(f.Says, said.Say(", % treads of %", said.Count(treads), said.Length(tread))...)
-	}
-	f.Says = append(f.Says, said.Say(": % in all.", said.Mass(mass))...)
-	if treads == 0 {
-		f.Outcome, f.Says = finding.Unknown, append(f.Says, said.Say(" Treads: tell the ramp's width.")...)
-		f.Needs = []finding.Need{{Path: "/parts/" + s.RampID + "/ramp/width", Says: said.Say("the width of one ramp"), Where: said.Say("The widest tyre and 60 mm.")}}
-	}
-	return f, true
-}
-
-// onMiddle is the greatest moment of a ramp with a leg under its middle, N·m.
-func (s *Setup) onMiddle(st *Step, l float64) float64 {
-	b := beam.Beam{Length: l, Stiffness: 1, Supports: []beam.Support{{At: 0}, {At: l / 2}, {At: l}}}
-	cos := math.Cos(s.Angle)
-	for _, f := range []Push{st.Wheels.Front, st.Wheels.Rear} {
-		if p := (f.At.U - s.Foot.U) / cos; p > 0 && p < l {
-			b.Loads = append(b.Loads, beam.Load{At: p, Force: (f.Down*cos + f.Ahead*math.Sin(s.Angle)) * quantity.Gravity})
-		}
-	}
-	if len(b.Loads) == 0 {
-		return 0
-	}
-	res, err := b.Solve()
-	if err != nil {
-		return 0
-	}
-	return math.Abs(res.Moment)
-}
-
 // bed is where a tilted bed comes down, and that it must be held.
 func (s *Setup) bed(steps []Step) finding.Finding {
 	f := s.base(CodeBed, "Tilting bed")
@@ -421,6 +300,10 @@ func (s *Setup) bed(steps []Step) finding.Finding {
 	if !ok {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say("The bed does not come down by itself before the machine is home: draw it down, then latch it.")
+		if pull := s.Hand(&steps[len(steps)-1]); pull > 0 {
+			f.Figure = finding.Exactly(quantity.KindMass, pull)
+			f.Says = said.Say("Home, the machine leaves % to draw down at the {headboard}, the bed's own weight aside; then latch it.", said.Mass(pull))
+		}
 		return f
 	}
 	f.Figure = finding.Exactly(quantity.KindLength, at)
@@ -499,6 +382,13 @@ func (s *Setup) hold(steps []Step) finding.Finding {
 	switch s.Ramp.Held {
 	case plan.HeldPins, plan.HeldChains:
 		f.Says = said.Say("Driving or braking pulls up to % along the ramp; its pins or chains take that.", said.Mass(most))
+	case plan.HeldStrip:
+		f.Says = said.Say("Up to % pulls along the ramp; its tongues behind the strip take that.", said.Mass(most))
+		if s.Ramp.Lip <= 0 {
+			f.Outcome, f.Says = finding.Unknown, said.Say("Up to % pulls along the ramp. How far do its tongues reach behind the strip?", said.Mass(most))
+			f.Needs = []finding.Need{{Path: "/parts/" + s.RampID + "/ramp/lip", Says: said.Say("how far the tongues reach behind the strip"), Where: said.Say("Tape a tongue, less its play.")}}
+		}
+		f.Says = append(f.Says, said.Say(" Bent by a knock in reversing it lets them out: try both ramps first. Holes in it drain.")...)
 	case plan.HeldLip:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say("Up to % along the ramp kicks it off a bare lip: pin or strap it to the tail.", said.Mass(most))
@@ -506,39 +396,11 @@ func (s *Setup) hold(steps []Step) finding.Finding {
 		f.Outcome, f.Says = finding.Unknown, said.Say("Up to % pulls along the ramp. What keeps it on the tail?", said.Mass(most))
 		f.Needs = []finding.Need{{Path: "/parts/" + s.RampID + "/ramp/held", Says: said.Say("how the ramp is kept on the tail"), Where: said.Say("Pins, chains or straps; a lip alone slips.")}}
 	}
-	if s.Ramp.Lip > 0 && s.Ramp.Lip < lipLeast && f.Outcome == finding.Holds {
+	if on := float64(s.Ramp.Lip - s.Ramp.Play); s.Ramp.Lip > 0 && on < lipLeast && f.Outcome != finding.Unknown {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = append(f.Says, said.Say(" The lip lies on by only %.", said.Length(s.Ramp.Lip))...)
+		f.Says = append(f.Says, said.Say(" It lies on by only %, play taken off.", said.Length(max(0, on)))...)
 	}
 	return f
-}
-
-func (s *Setup) width() (finding.Finding, bool) {
-	if s.Track <= 0 || s.Rig.Trailer.DeckWidth == nil {
-		return finding.Finding{}, false
-	}
-	f := s.base(CodeWidth, "Between the sides")
-	f.Source = norms.Practice("50 mm beside each tyre")
-	wide, deck := s.Track+s.Tyre, s.Rig.DeckWidth()
-	left := (deck - wide) / 2
-	f.Figure, f.Limit = finding.Exactly(quantity.KindLength, left), finding.Exactly(quantity.KindLength, 0.05)
-	switch {
-	case left < 0:
-		f.Outcome, f.Says = finding.Fails, said.Say("Over its tyres it is % wide, the deck %.", said.Length(wide), said.Length(deck))
-	case left < 0.05:
-		f.Outcome, f.Tight, f.Says = finding.Tight, finding.LittleRoom, said.Say("Only % beside each tyre.", said.Length(left))
-	default:
-		f.Says = said.Say("% beside each tyre.", said.Length(left))
-	}
-	if w := float64(s.Ramp.Width); w > 0 && w < s.Tyre+2*0.03 && s.Ramp.Kind != plan.RampFull && s.Ramp.Kind != plan.RampGate {
-		f.Outcome = finding.Worse(f.Outcome, finding.Tight)
-		f.Says = append(f.Says, said.Say(" Ramps % wide leave little beside a tyre of %.", said.Length(w), said.Length(s.Tyre))...)
-	}
-	f.Says = append(f.Says, said.Say(" Set the ramps % apart, middle to middle.", said.Length(s.Track))...)
-	if left < 0.3 {
-		f.Says = append(f.Says, said.Say(" The driver steps off over the front.")...)
-	}
-	return f, true
 }
 
 func (s *Setup) lift() (finding.Finding, bool) {

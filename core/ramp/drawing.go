@@ -42,8 +42,9 @@ type Curve struct {
 	Worst  int           `json:"worst"`
 }
 
-// CardLine is a line of the loading card.
+// CardLine is a line of the loading card; its id is stable, so that a tick is kept.
 type CardLine struct {
+	ID   string        `json:"id"`
 	Says said.Sentence `json:"says"`
 	Care bool          `json:"care,omitempty"` // a caution
 }
@@ -114,12 +115,12 @@ func (s *Setup) view() scene.View {
 	}
 	v.Title = said.Say("Getting it on")
 	if s.Path == nil {
-		return v
+		return s.hanging(v)
 	}
 	reach := -s.Foot.U + s.Body.Base + s.Body.Before + s.Body.Behind + 0.5
 	low := -s.Foot.Z
 	v.Shapes = append(v.Shapes, scene.Shape{Form: scene.Polyline, Class: "ramp", Points: []scene.Point{{-s.Top.U, -s.Top.Z}, {-s.Foot.U, -s.Foot.Z}}},
-		scene.Shape{Form: scene.Polyline, Class: "ground", Points: []scene.Point{{-s.Foot.U, low}, {reach, -s.Path.ground(-reach)}}})
+		scene.Shape{Form: scene.Polyline, Class: "ground", Points: []scene.Point{{-s.Top.U, -(s.Foot.Z + math.Tan(s.Loading.Fall)*(s.Top.U-s.Foot.U))}, {-s.Foot.U, low}, {reach, -s.Path.ground(-reach)}}})
 	if p := s.Loading.Props; p != nil {
 		front, _ := r.Deck()
 		x := front + float64(p.Back)
@@ -128,6 +129,21 @@ func (s *Setup) view() scene.View {
 	v.Max[0] = max(v.Max[0], reach)
 	v.Max[1] = max(v.Max[1], low+0.12, -s.Path.ground(-reach)+0.12)
 	v.Min[1] = min(v.Min[1], -(s.Top.Z + s.Item.Top - s.Item.Bottom + 0.35))
+	return v
+}
+
+// hanging draws ramps that do not reach: down from the tail, over the ground under it.
+func (s *Setup) hanging(v scene.View) scene.View {
+	_, tail := s.Rig.Deck()
+	up, low := s.Rig.DeckHeight(), float64(s.Loading.Kerb)
+	if d := float64(s.Loading.Deck); d > 0 {
+		up = d
+	}
+	v.Shapes = append(v.Shapes, scene.Shape{Form: scene.Polyline, Class: "ground", Points: []scene.Point{{tail + 0.05, low}, {tail + 1.5, low}}})
+	if s.Ramp != nil && !s.Tilts {
+		v.Shapes = append(v.Shapes, scene.Shape{Form: scene.Polyline, Class: "ramp", Points: []scene.Point{{tail, -up}, {tail, -up + min(float64(s.Ramp.Length), up+low)}}})
+	}
+	v.Max[0], v.Max[1] = max(v.Max[0], tail+1.5), max(v.Max[1], low+0.12)
 	return v
 }
 
@@ -175,38 +191,50 @@ func (s *Setup) Card(steps []Step) (on, off []CardLine) {
 	l := s.Loading
 	name := said.Name(s.Item.Name, "the machine")
 	w := WorstOf(steps)
-	add := func(care bool, says said.Sentence) { on = append(on, CardLine{says, care}) }
-	back := func(care bool, says said.Sentence) { off = append(off, CardLine{says, care}) }
-	start := func(add func(bool, said.Sentence)) {
+	add := func(id string, care bool, says said.Sentence) { on = append(on, CardLine{id, says, care}) }
+	back := func(id string, care bool, says said.Sentence) { off = append(off, CardLine{id, says, care}) }
+	start := func(add func(string, bool, said.Sentence)) {
 		if l.Unhitched {
-			add(true, said.Say("It stands unhitched: better hitch it. Chock both wheels, jockey wheel down and locked."))
+			add("stand", true, said.Say("It stands unhitched: better hitch it. Chock both wheels, jockey wheel down and locked."))
 		} else {
-			add(false, said.Say("Hitched, coupling latched and pinned; car in gear, handbrake on, wheels chocked."))
+			add("stand", false, said.Say("Hitched, coupling latched and pinned; car in gear, handbrake on, wheels chocked."))
 		}
 		if p := l.Props; p != nil {
-			add(false, said.Say("Props down with % of air under them, plates on soft ground.", said.Length(p.Gap)))
+			add("props", false, said.Say("Props down with % of air under them, plates on soft ground.", said.Length(p.Gap)))
 		} else if steps[w.Ball].Ball < 0 {
-			add(true, said.Say("The tail is pushed down and % lifted in front: nobody at the tail or the {coupling}.", said.Mass(-steps[w.Ball].Ball)))
+			add("lifts", true, said.Say("The tail is pushed down and % lifted in front: nobody at the tail or the {coupling}.", said.Mass(-steps[w.Ball].Ball)))
 		}
-		add(false, said.Say("Ramps % apart, middle to middle, hooked, pinned or strapped to the tail. Hands clear of the hinge.", said.Length(s.Track)))
+		if s.Tilts {
+			add("ramps", false, said.Say("Unlatch the bed, let its tail down slowly. Hands clear of the pivot."))
+			return
+		}
+		if s.Apart() <= 0 {
+			add("ramps", false, said.Say("The ramp in the middle, hooked, pinned or strapped to the tail; a step beside it for your feet."))
+			return
+		}
+		add("ramps", false, said.Say("Ramps % apart, middle to middle, hooked, pinned or strapped to the tail. Hands clear of the hinge.", said.Length(s.Apart())))
 	}
 	start(add)
 	if s.Way == ByLine {
-		add(false, said.Say("Pay out the line, hook it low and in the middle, neutral, take up the slack. Only then release %'s brake.", name))
-		add(true, said.Say("Stand aside of the line, a damper on it; nobody behind % on the ramp.", name))
+		add("line", false, said.Say("Pay out the line, hook it low and in the middle, neutral, take up the slack. Only then release %'s brake.", name))
+		add("clear", true, said.Say("Stand aside of the line, a damper on it; nobody behind % on the ramp.", name))
 	} else {
-		add(false, said.Say("Helmet and belt on; drive up slowly and straight, without stopping on the ramp."))
-		add(true, said.Say("Nobody beside or behind the ramp."))
+		add("drive", false, said.Say("Helmet and belt on; drive up slowly and straight, without stopping on the ramp."))
+		add("clear", true, said.Say("Nobody beside or behind the ramp."))
 	}
-	add(false, s.Mark())
-	add(false, said.Say("Parking brake on, in gear; tie it down before you let the line go."))
-	add(false, said.Say("Ramps and props stowed and locked; jockey wheel up."))
+	add("mark", false, s.Mark())
+	if s.Way == ByLine {
+		add("brake", false, said.Say("Parking brake on, in gear; tie it down before you let the line go."))
+	} else {
+		add("brake", false, said.Say("Parking brake on, in gear; then tie it down, before the ramps go away."))
+	}
+	add("stow", false, said.Say("Ramps and props stowed and locked; jockey wheel up."))
 	start(back)
 	if s.Way == ByLine {
-		back(false, said.Say("Line hooked and tight before the lashings come off; brake off last; let it down by the winch."))
+		back("line", false, said.Say("Line hooked and tight before the lashings come off; brake off last; let it down by the winch."))
 	} else {
-		back(false, said.Say("Lashings off with the brake on; drive down slowly and straight, in low gear."))
+		back("drive", false, said.Say("Lashings off with the brake on; drive down slowly and straight, in low gear."))
 	}
-	back(false, said.Say("Ramps and props stowed; look under and behind before you drive off."))
+	back("stow", false, said.Say("Ramps and props stowed; look under and behind before you drive off."))
 	return on, off
 }

@@ -11,6 +11,7 @@ type Step struct {
 	Clearance float64 // m
 	Touches   float64 // of what comes nearest, ahead of the rear wheels
 	Prop      float64 // kg on the rear props
+	Sinks     float64 // of the tail on its springs, m; 0 where they are not known
 	Bending   float64 // greatest in the ramp, both of a pair together, as kg on one metre
 }
 
@@ -64,6 +65,10 @@ func (s *Setup) At(u, guess float64) Step {
 	}
 	st.Ball = s.Bare + BallLoad(s.Axle, held, pushes...)
 	st.Prop = s.prop(st.Ball-s.Bare, front.Down+rear.Down)
+	if s.Springs > 0 { // the axle's part of what came on, on the lever about the coupling
+		_, tail := s.Rig.Deck()
+		st.Sinks = max(0, (front.Down+rear.Down-(st.Ball-s.Bare))/s.Springs) * tail / s.Axle
+	}
 	st.Bending = s.bending(w)
 	return st
 }
@@ -172,19 +177,32 @@ func (s *Setup) bending(w Wheels) float64 {
 	return most
 }
 
-// MovingPair is the greatest moment that two loads a ≥ b, d apart, make on a span l as
-// they roll over it: with both on it, (a + b)/l·((l − e)/2)² for e = b·d/(a + b), the
-// distance from a to their resultant; or a alone in the middle, a·l/4.
-func MovingPair(a, b, d, l float64) float64 {
-	if a < b {
-		a, b = b, a
+// sinks is how far the tail goes down at most while a wheel is on the ramp, m.
+func (s *Setup) sinks(steps []Step) float64 {
+	most := 0.0
+	for i := range steps {
+		st := &steps[i]
+		if u := st.Pose.Rear.At.U; u < s.Top.U && st.Pose.Front.At.U > s.Foot.U {
+			most = max(most, st.Sinks)
+		}
 	}
-	alone := a * l / 4
-	if d >= l || a+b <= 0 {
-		return alone
+	return most
+}
+
+// Hand is what draws a tilted bed down at its headboard with the machine where a step has
+// it, as a weight: what is left on the tail, on the lever about the pivot. The bed's own
+// weight is not in it.
+func (s *Setup) Hand(st *Step) float64 {
+	b := s.riding()
+	q := b.Stand(s.Path, st.U, 0)
+	w, _ := b.Forces(q, s.All, AllWheels, Point{}, Point{})
+	left := 0.0
+	for _, f := range []Push{w.Front, w.Rear} {
+		left += f.Down - s.onBed(f).Down
 	}
-	e := b * d / (a + b)
-	return max(alone, (a+b)/l*(l-e)/2*(l-e)/2)
+	front, tail := s.Rig.Deck()
+	pivot := -s.Top.U
+	return max(0, left*(tail-pivot)/(pivot-front))
 }
 
 // Worst are the steps that the answer hangs on.
@@ -214,28 +232,55 @@ func WorstOf(steps []Step) (w Worst) {
 	return w
 }
 
-// Shortest is the shortest ramp under which the belly clears by at least least, m: the
-// drive is tried over lengths, halved between; 0 where 6 m do not help.
+// Shortest is the shortest ramp under which the belly clears by at least least, m; 0
+// where 6 m do not help.
 func (s *Setup) Shortest(least float64) float64 {
 	if s.Tilts {
 		return 0
 	}
-	clears := func(l float64) bool {
-		t := *s
+	l := s.leastThat(least, float64(s.Ramp.Length), 6, func(t *Setup, v float64) {
 		own := *s.Ramp
-		own.Length = length(l)
+		own.Length = length(v)
 		t.Ramp = &own
+	})
+	return math.Ceil(l*20-1e-9) / 20
+}
+
+// raiseMost is how far a coupling is raised at most to load, by a jockey wheel or by
+// blocks under the car's wheels, m (C).
+const raiseMost = 0.35
+
+// LeastRaise is how much higher the coupling clears the belly by at least least, m, in
+// steps of 10 mm; 0 where 350 mm over its level do not.
+func (s *Setup) LeastRaise(least float64) float64 {
+	if s.Tilts {
+		return 0
+	}
+	now := float64(s.Loading.Raised)
+	up := s.leastThat(least, now, raiseMost, func(t *Setup, v float64) {
+		own := *s.Loading
+		own.Raised = length(v)
+		t.Loading = &own
+	})
+	return math.Max(0, math.Ceil((up-now)*100-1e-9)/100)
+}
+
+// leastThat is the least value between lo and hi under which the drive clears, halved
+// between; lo where that clears, 0 where hi does not.
+func (s *Setup) leastThat(clear, lo, hi float64, set func(*Setup, float64)) float64 {
+	clears := func(v float64) bool {
+		t := *s
+		set(&t, v)
 		if t.lay() != nil {
 			return false
 		}
 		steps := t.Drive(120)
-		return steps[WorstOf(steps).Clearance].Clearance >= least
+		return steps[WorstOf(steps).Clearance].Clearance >= clear
 	}
-	lo, hi := float64(s.Ramp.Length), 6.0
 	if clears(lo) {
 		return lo
 	}
-	if !clears(hi) {
+	if hi <= lo || !clears(hi) {
 		return 0
 	}
 	for hi-lo > 0.01 {
@@ -245,5 +290,13 @@ func (s *Setup) Shortest(least float64) float64 {
 			lo = m
 		}
 	}
-	return math.Ceil(hi*20-1e-9) / 20
+	return hi
+}
+
+// raises says what raises the coupling.
+func (s *Setup) raises() string {
+	if s.Loading.Unhitched {
+		return "wind the jockey wheel down"
+	}
+	return "blocks under the car's wheels"
 }

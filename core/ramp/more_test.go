@@ -56,6 +56,38 @@ func TestShortest(t *testing.T) {
 	}
 }
 
+// The least that the coupling is raised clears, and 20 mm less does not.
+func TestLeastRaise(t *testing.T) {
+	sets := []string{"/loads/crate/rolling/clearance/value", `0.1`}
+	s, _, _ := ramp.Prepare(resolved(t, sets...))
+	up := s.LeastRaise(0.03)
+	if up <= 0.02 {
+		t.Fatalf("%v", up)
+	}
+	for raised, want := range map[float64]bool{up: true, up - 0.02: false} {
+		s, _, _ := ramp.Prepare(resolved(t, append(sets, "/outings/o/layouts/t/loading/raised", ftoa(raised))...))
+		steps := s.Drive(300)
+		if got := steps[ramp.WorstOf(steps).Clearance].Clearance; got >= 0.0295 != want {
+			t.Errorf("raised by %v it leaves %v", raised, got)
+		}
+	}
+}
+
+// What draws a tilted bed down: the machine's weight on the lever of its centre behind the
+// pivot, over that of the headboard, both level.
+func TestHand(t *testing.T) {
+	s, _, _ := ramp.Prepare(resolved(t, "/outings/o/layouts/t/loading/ramp", "-", "/trailers/t/pivot", `2.4`))
+	u := -3.4
+	q := s.Body.Stand(s.Path, u, 0)
+	centre := s.Body.Place(q, s.Body.CentreAhead, s.Body.CentreUp)
+	want := 300 * (-2.4 - centre.U) / (1.4 * math.Cos(s.Angle))
+	if want < 20 {
+		t.Fatalf("a poor case: %v", want)
+	}
+	near(t, "hand", s.Hand(&ramp.Step{U: u}), want, 0.01)
+	near(t, "past the pivot", s.Hand(&ramp.Step{U: -2.2}), 0, 0)
+}
+
 // What the winch needs: from rest 1.15 times what holds it on the slope and its rolling; a
 // block halves it and loses a tenth.
 func TestNeeded(t *testing.T) {

@@ -26,14 +26,18 @@ const (
 
 // Setup is one machine getting on one trailer.
 type Setup struct {
-	Rig       *rig.Rig
-	Loading   *plan.Loading
-	Item      *rig.Item
-	Ramp      *plan.Ramp
-	RampID    string
-	Body      Body
-	Track     float64
-	Tyre      float64
+	Rig     *rig.Rig
+	Loading *plan.Loading
+	Item    *rig.Item
+	Ramp    *plan.Ramp
+	RampID  string
+	Body    Body
+	Track   float64
+	Tyre    float64
+
+	FrontTrack, FrontTyre float64 // of its front axle
+
+	Springs   float64 // kg/m, of all; 0 where they are not known
 	Mass      float64 // of the machine with what rides on it, kg
 	Driver    float64 // kg
 	All       float64 // both
@@ -97,6 +101,7 @@ func Prepare(r *rig.Rig) (s *Setup, missing []finding.Need, fails said.Sentence)
 		return nil, missing, nil
 	}
 	s.Axle = r.Axle.Nominal
+	s.Springs, _ = r.SpringRate()
 	s.Mass = r.Riding()[i]
 	if l.Driver != nil && l.Drive != plan.DriveWinch {
 		s.Driver = float64(l.Driver.Value)
@@ -150,8 +155,11 @@ func (s *Setup) body(missing *[]finding.Need) bool {
 		wheel = 0.25
 	}
 	b.RearR, b.FrontR = wheel, wheel
-	if roll.FrontWheel != nil {
+	switch {
+	case roll.FrontWheel != nil:
 		b.FrontR = float64(*roll.FrontWheel) / 2
+	case roll.Wheel == nil && typical.FrontWheel > 0:
+		b.FrontR = float64(typical.FrontWheel) / 2
 	}
 	s.Tyre = usualTyre
 	if roll.Tyre != nil {
@@ -177,8 +185,24 @@ func (s *Setup) body(missing *[]finding.Need) bool {
 		b.FrontR, b.RearR = b.RearR, b.FrontR
 		b.CentreAhead = b.Base - b.CentreAhead
 	}
+	s.fronts(roll, typical)
 	s.Body = b
 	return b.Base > 0 && b.Base > (b.FrontR+b.RearR)/4
+}
+
+// fronts are the tracks and tyres of both axles: the front ones as the rear where they are
+// not told.
+func (s *Setup) fronts(roll plan.Rolling, typical catalogue.Rolls) {
+	s.FrontTrack, s.FrontTyre = s.Track, s.Tyre
+	switch {
+	case roll.FrontTrack != nil:
+		s.FrontTrack = float64(*roll.FrontTrack)
+	case roll.Track == nil && typical.FrontTrack > 0:
+		s.FrontTrack = float64(typical.FrontTrack)
+	}
+	if roll.FrontTyre != nil {
+		s.FrontTyre = float64(*roll.FrontTyre)
+	}
 }
 
 // lay makes the path: the ground falls by Fall behind the tail's end and lies Kerb

@@ -5,6 +5,7 @@ import (
 
 	"zygonos/core/finding"
 	"zygonos/core/norms"
+	"zygonos/core/parts"
 	"zygonos/core/plan"
 	"zygonos/core/quantity"
 	"zygonos/core/said"
@@ -134,8 +135,14 @@ func (s *Setup) mount(pull float64) []finding.Finding {
 		out = append(out, f)
 	}
 	if w.Bolts >= 2 && w.Bolt > 0 && w.Gauge > 0 {
+		// A brace at 45° stands as far before the foot as it meets the post high: the foot is
+		// drawn or pushed by P·h/b, on all its bolts.
 		moment := pull * quantity.Gravity * math.Max(0, float64(w.Up))
-		bolt(CodePostBolts, "Winch post's bolts", moment/(math.Floor(float64(w.Bolts)/2)*float64(w.Gauge)), grade.TensionOf(float64(w.Bolt)), "Each bolt at the post's foot pulls % of %.")
+		each := moment / (math.Floor(float64(w.Bolts)/2) * float64(w.Gauge))
+		if w.Brace > 0 {
+			each = moment / float64(w.Brace) / float64(w.Bolts)
+		}
+		bolt(CodePostBolts, "Winch post's bolts", each, grade.TensionOf(float64(w.Bolt)), "Each bolt at the post's foot pulls % of %.")
 	}
 	if w.Pin > 0 {
 		bolt(CodePin, "Receiver's pin", pull*quantity.Gravity, 2*grade.ShearOf(float64(w.Pin)), "The pin shears at two planes: % of %. Wedge it against rattling; room for the hand to the jack.")
@@ -261,18 +268,27 @@ func (s *Setup) battery(pull float64) finding.Finding {
 func (s *Setup) post(pull float64) finding.Finding {
 	w := s.Loading.Winch
 	f := s.base(CodePost, "Winch post")
-	f.Source = norms.Practice("reserve 1.5 on yield, no brace counted")
-	size, stock := sizeOf(*w.Post), stockOf(*w.Post)
+	f.Source = norms.Practice("reserve 1.5 on yield; a brace holds the post where it meets it")
+	size, stock := parts.SizeOf(*w.Post), stockOf(*w.Post)
 	p, err := section.Of(size)
 	if err != nil {
 		f.Outcome, f.Says = finding.Fails, said.Say("The post's section makes no sense: "+err.Error()+".")
 		return f
 	}
-	moment := pull * quantity.Gravity * math.Max(0, float64(w.Up))
+	up, brace := math.Max(0, float64(w.Up)), float64(w.Brace)
+	arm := up - brace // above the brace, or above the deck
+	if up < brace {   // held at foot and brace, drawn between them
+		arm = up * (brace - up) / brace
+	}
+	moment := pull * quantity.Gravity * arm
 	stress, allowed := moment/p.Wy, stock.Yield/1.5
 	margin := (allowed - stress) / allowed
 	f.Figure, f.Limit, f.Margin = finding.Exactly(quantity.KindStress, stress), finding.Exactly(quantity.KindStress, allowed), &margin
-	f.Says = said.Say("The post's foot is used to %: % on an arm of %.", said.Share(stress/allowed), said.Mass(pull), said.Length(w.Up))
+	at := "foot"
+	if w.Brace > 0 {
+		at = "middle, at the brace,"
+	}
+	f.Says = said.Say("The post's "+at+" is used to %: % on an arm of %.", said.Share(stress/allowed), said.Mass(pull), said.Length(arm))
 	if stress > allowed {
 		f.Outcome = finding.Fails
 		f.Says = append(f.Says, said.Say(" Lower, stronger, or braced.")...)

@@ -62,6 +62,7 @@ type Report struct {
 	Drive     *ramp.DriveOn         `json:"drive,omitempty"`   // settled
 	Card      *departure.Card       `json:"card,omitempty"`    // settled
 	Tied      []lashing.Tied        `json:"tied,omitempty"`    // settled
+	TieSays   said.Sentence         `json:"tieSays,omitempty"` // settled: Tie-down's one answer
 	Schools   []rack.Support        `json:"schools,omitempty"` // of supporting hulls
 }
 

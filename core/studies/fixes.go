@@ -41,7 +41,7 @@ func candidates(p *plan.Plan, q review.Request, f *finding.Finding) []finding.Va
 		found = acrossDeck(r)
 	case f.Code == rack.CodeBar || f.Code == rack.CodeSag:
 		found = strongerBars(r, f.Subject)
-	case f.Code == ramp.CodeAngle, f.Code == ramp.CodeTip, f.Code == ramp.CodeClear, f.Code == ramp.CodeWinch, f.Code == ramp.CodeHold:
+	case f.Code == ramp.CodeSetup, f.Code == ramp.CodeAngle, f.Code == ramp.CodeTip, f.Code == ramp.CodeClear, f.Code == ramp.CodeWinch, f.Code == ramp.CodeHold:
 		found = ontoRamp(r, f)
 	case f.Code == balance.CodeOffDeck:
 		found = ontoDeck(r, f.Subject)

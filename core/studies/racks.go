@@ -548,7 +548,7 @@ func strongerBars(r *rig.Rig, path string) []candidate {
 		next := plan.Profile{Shape: c.Shape, Height: c.Height, Width: c.Width, Wall: c.Wall, Lip: c.Lip, Material: rk.Bar.Material}
 		next.PerMetre = likePrice(rk.Bar, next)
 		change := finding.Op{Op: "replace", Path: path + "/rack/bar", Value: next}
-		out = append(out, candidate{stronger(rk, said.Say("bars of "), rack.SectionText(next), change, func(k *plan.Rack) { k.Bar = next }), float64(seen)})
+		out = append(out, candidate{stronger(rk, said.Say("bars of "), parts.SectionText(next), change, func(k *plan.Rack) { k.Bar = next }), float64(seen)})
 	}
 	if rk.Posts == 0 || rk.Posts == 2 {
 		out = append(out, candidate{stronger(rk, said.Say("a third post in the middle of each frame"), nil, finding.Op{Op: "add", Path: path + "/rack/posts", Value: 3}, func(k *plan.Rack) { k.Posts = 3 }), 1.8})

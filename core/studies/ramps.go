@@ -127,7 +127,7 @@ func outline(r *rig.Rig, rep *review.Report) [4]*finding.Measure {
 // a block, pins.
 func ontoRamp(r *rig.Rig, f *finding.Finding) []candidate {
 	s, missing, fails := ramp.Prepare(r)
-	if s == nil || len(missing) > 0 || fails != nil {
+	if s == nil || len(missing) > 0 || s.Tilts && fails != nil {
 		return nil
 	}
 	loading, part := r.LayoutPath("/loading"), "/parts/"+s.RampID+"/ramp"
@@ -140,6 +140,10 @@ func ontoRamp(r *rig.Rig, f *finding.Finding) []candidate {
 	}
 	var out []candidate
 	switch f.Code {
+	case ramp.CodeSetup:
+		if l := s.Wanted(); l > float64(s.Ramp.Length) {
+			out = append(out, longer(l))
+		}
 	case ramp.CodeAngle:
 		out = append(out, longer((s.Top.Z-s.Foot.Z)/math.Sin(f.Limit.Value)))
 		if r.Layout.Loading.Raised == 0 {
@@ -148,6 +152,9 @@ func ontoRamp(r *rig.Rig, f *finding.Finding) []candidate {
 	case ramp.CodeClear:
 		if l := s.Shortest(f.Limit.Value); l > float64(s.Ramp.Length) {
 			out = append(out, longer(l))
+		}
+		if up := s.LeastRaise(f.Limit.Value); up > 0 {
+			out = append(out, one(1, said.Say("the {coupling} raised by %", said.Length(up)), loading+"/raised", round10(float64(r.Layout.Loading.Raised)+up)))
 		}
 	case ramp.CodeTip:
 		if r.Layout.Loading.Unhitched {

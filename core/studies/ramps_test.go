@@ -96,10 +96,12 @@ func TestWaysOntoRamp(t *testing.T) {
 		patch      []finding.Op
 		code, ways string
 	}{
-		"unhitched":   {[]finding.Op{{Op: "add", Path: at + "/unhitched", Value: true}}, ramp.CodeTip, "hitch it first"},
-		"tips, props": {[]finding.Op{{Op: "add", Path: at + "/unhitched", Value: true}}, ramp.CodeTip, "rear props"},
-		"weak winch":  {[]finding.Op{{Op: "add", Path: at + "/drive", Value: "winch"}, {Op: "add", Path: at + "/winch", Value: winch}}, ramp.CodeWinch, "block"},
-		"low belly":   {[]finding.Op{{Op: "add", Path: "/loads/two-seater/rolling", Value: map[string]any{"clearance": map[string]any{"value": 0.14, "how": "weighed"}}}}, ramp.CodeClear, "ramps of"},
+		"unhitched":         {[]finding.Op{{Op: "add", Path: at + "/unhitched", Value: true}}, ramp.CodeTip, "hitch it first"},
+		"tips, props":       {[]finding.Op{{Op: "add", Path: at + "/unhitched", Value: true}}, ramp.CodeTip, "rear props"},
+		"weak winch":        {[]finding.Op{{Op: "add", Path: at + "/drive", Value: "winch"}, {Op: "add", Path: at + "/winch", Value: winch}}, ramp.CodeWinch, "block"},
+		"low belly":         {[]finding.Op{{Op: "add", Path: "/loads/two-seater/rolling", Value: map[string]any{"clearance": map[string]any{"value": 0.14, "how": "weighed"}}}}, ramp.CodeClear, "ramps of"},
+		"low belly, raised": {[]finding.Op{{Op: "add", Path: "/loads/two-seater/rolling", Value: map[string]any{"clearance": map[string]any{"value": 0.18, "how": "weighed"}}}}, ramp.CodeClear, "raised by"},
+		"too short":         {[]finding.Op{{Op: "add", Path: "/parts/ramps/ramp/length", Value: 0.4}}, ramp.CodeSetup, "ramps of"},
 	} {
 		p, err := plan.Apply(hut(t), c.patch)
 		if err != nil {

@@ -33,6 +33,7 @@ func Settled(p *plan.Plan, q review.Request) *review.Report {
 		var fs []finding.Finding
 		fs, rep.Tied = lashing.Statics(r)
 		rep.Settle(fs)
+		rep.TieSays = lashing.Answer(rep.Findings)
 	}
 	addFixes(p, at, rep)
 	if r != nil {
@@ -40,14 +41,18 @@ func Settled(p *plan.Plan, q review.Request) *review.Report {
 		if w := rep.Figures.Window; w != nil {
 			low, high = &w.Low, &w.High
 		}
-		rep.Card = departure.Of(r, rep.Findings, low, high)
 		rep.Sway, rep.Swing, rep.Drive = sway.ChartOf(r), clearance.SwingOf(r), ramp.DriveOf(r)
+		var calm *float64
+		if rep.Sway != nil && rep.Sway.Little != nil {
+			calm = rep.Sway.Little.Low
+		}
+		rep.Card = departure.Of(r, rep.Findings, low, high, calm)
 	}
 	rep.Outings = []review.OutingState{}
 	for _, id := range p.OutingIDs() {
 		of := rep
 		if id != at.Outing {
-			of = review.Again(p, review.Request{Outing: id, Trailer: at.Trailer})
+			of = whole(p, review.Request{Outing: id, Trailer: at.Trailer})
 		}
 		rep.Outings = append(rep.Outings, review.OutingState{ID: id, Outcome: of.Headline.Outcome})
 		carried := review.HeadlineOf(of.Findings, notMust)
@@ -56,6 +61,16 @@ func Settled(p *plan.Plan, q review.Request) *review.Report {
 				w.Outcome, w.Says = carried.Outcome, carried.Says
 			}
 		}
+	}
+	return rep
+}
+
+// whole is a plan's review with the balance of forces of what is tied down.
+func whole(p *plan.Plan, q review.Request) *review.Report {
+	rep := review.Again(p, q)
+	if r := rig.Resolve(p, rep.Scope.Trailer, rep.Scope.Outing); r != nil {
+		fs, _ := lashing.Statics(r)
+		rep.Settle(fs)
 	}
 	return rep
 }
@@ -94,13 +109,13 @@ func tryFix(p *plan.Plan, q review.Request, before *review.Report, f *finding.Fi
 	if problems := plan.Clean(patched); len(problems) > 0 {
 		return finding.Fix{}, false
 	}
-	after := review.Again(patched, q)
+	after := whole(patched, q)
 	was := map[string]*finding.Finding{}
 	for i := range before.Findings {
 		was[before.Findings[i].Key()] = &before.Findings[i]
 	}
 	fix := finding.Fix{Variant: v}
-	better := false
+	better, gone, news := false, true, finding.Holds
 	for i := range after.Findings {
 		a := &after.Findings[i]
 		if a.Code == balance.CodeReading || a.Compares { // a scale spoke of how it stood before
@@ -112,7 +127,9 @@ func tryFix(p *plan.Plan, q review.Request, before *review.Report, f *finding.Fi
 			if a.Outcome == finding.Fails {
 				return fix, false
 			}
+			news = finding.Worse(news, a.Outcome)
 		case a.Key() == f.Key():
+			gone = false
 			better = a.Outcome.Rank() > b.Outcome.Rank()
 			fix.Outcome, fix.Figure = a.Outcome, a.Figure
 		case a.Outcome.Rank() < b.Outcome.Rank():
@@ -120,6 +137,9 @@ func tryFix(p *plan.Plan, q review.Request, before *review.Report, f *finding.Fi
 		case a.Outcome == finding.Fails && a.Margin != nil && b.Margin != nil && *a.Margin < *b.Margin-1e-9:
 			return fix, false
 		}
+	}
+	if gone { // what could not be judged for it is judged now
+		better, fix.Outcome = true, news
 	}
 	return fix, better
 }

@@ -5,10 +5,12 @@ import (
 	"fmt"
 	"math"
 	"slices"
+	"strings"
 
 	"zygonos/core/catalogue"
 	"zygonos/core/finding"
 	"zygonos/core/lashing"
+	"zygonos/core/norms"
 	"zygonos/core/parts"
 	"zygonos/core/plan"
 	"zygonos/core/quantity"
@@ -20,8 +22,9 @@ import (
 // TiePlan is how an outing's loads are tied down with what there is.
 type TiePlan struct {
 	finding.Variant
-	Says  said.Sentence `json:"says"`
-	Loads []TiedSo      `json:"loads"`
+	Says   said.Sentence     `json:"says"`
+	Loads  []TiedSo          `json:"loads"`
+	Others []finding.Variant `json:"others"` // as many straps, otherwise
 }
 
 // TiedSo is one load of it.
@@ -37,6 +40,8 @@ const (
 	mostTies       = 6   // of one load
 	mostSums       = 400 // sets of an outing that are held against statics
 	mostCandidates = 12  // ways for a strap that are tried for one load
+	mostOthers     = 2   // other sets of as many straps that are shown
+	mostBeyond     = 40  // sets that are held against statics for them, of one load
 	tiltLeast      = 0.15
 )
 
@@ -45,7 +50,7 @@ const (
 // tried in order of their number. What is pinned by hand is replaced too.
 func PlanTies(p *plan.Plan, q review.Request) *TiePlan {
 	plan.Clean(p)
-	out := &TiePlan{Loads: []TiedSo{}}
+	out := &TiePlan{Loads: []TiedSo{}, Others: []finding.Variant{}}
 	before := review.Again(p, q)
 	r := rig.Resolve(p, before.Scope.Trailer, before.Scope.Outing)
 	switch {
@@ -63,27 +68,51 @@ func PlanTies(p *plan.Plan, q review.Request) *TiePlan {
 	for id, s := range p.Straps {
 		left[id] = s.Count
 	}
-	lashings := map[string]plan.Lashing{}
 	loads := lashing.Loads(r)
 	slices.SortStableFunc(loads, func(a, b lashing.Load) int { return cmp.Compare(b.Mass, a.Mass) })
-	missing, used, sums := 0, 0, mostSums
+	missing, sums := 0, mostSums
+	var placed []plan.Lashing
+	var mats []finding.Op
+	var sets [][][]plan.Lashing // of each load that is held: the set, and others
 	for i := range loads {
 		l := &loads[i]
 		if l.Item.Shape == "heap" {
 			continue
 		}
 		row := TiedSo{Name: l.Item.Name}
-		chosen, enough := tieDown(r, l, left, &sums)
-		for _, x := range chosen {
-			used++
-			x.Order = used
-			lashings[fmt.Sprintf("tie-%d", used)] = x
-			left[x.Strap]--
+		found, enough := tieDown(r, l, left, placed, &sums)
+		mat, bare := false, false
+		if found == nil && l.Item.Shape == "hull" { // held, if not as practice has it
+			on := *l
+			on.NoLines = true
+			if found, _ = tieDown(r, &on, left, placed, &sums); found != nil {
+				bare, enough = true, true
+			}
 		}
-		row.Straps, row.Holds = len(chosen), chosen != nil
+		if pl := r.Layout.Placements[l.Item.ID]; found == nil && sums > 0 && l.Grip.Low < norms.MatGrip && pl.Grip == 0 && pl.On != plan.OnPart {
+			on := *l
+			on.Grip = norms.Grip{Low: norms.MatGrip, High: norms.MatGrip}
+			if found, enough = tieDown(r, &on, left, placed, &sums); found != nil {
+				mat = true
+				mats = append(mats, finding.Op{Op: "add", Path: l.Item.PlacePath + "/mat", Value: true})
+			}
+		}
+		row.Holds = found != nil
 		switch {
-		case chosen != nil:
-			row.Says = said.Say("% straps.", said.Count(len(chosen)))
+		case found != nil:
+			for _, x := range found[0] {
+				left[x.Strap]--
+			}
+			placed = append(placed, found[0]...)
+			sets = append(sets, found)
+			row.Straps = len(found[0])
+			row.Says = said.Say("% straps.", said.Count(row.Straps))
+			if bare {
+				row.Says = said.Say("% straps; none left, or no ring, for lines at bow and stern.", said.Count(row.Straps))
+			}
+			if mat {
+				row.Says = said.Say("% straps and an anti-slip mat under it.", said.Count(row.Straps))
+			}
 		case !enough:
 			missing++
 			row.Says = said.Say("Not enough straps are left for it.")
@@ -96,17 +125,85 @@ func PlanTies(p *plan.Plan, q review.Request) *TiePlan {
 		}
 		out.Loads = append(out.Loads, row)
 	}
+	used := len(placed)
+	out.Variant = finding.Variant{Name: said.Say("tie down with % straps", said.Count(used)), Patch: append(lashed(r, sets, 0), mats...)}
+	for k := 1; k <= mostOthers && missing == 0; k++ {
+		var name said.Sentence
+		for _, s := range sets {
+			if len(s) <= k {
+				continue
+			}
+			if name != nil {
+				name = append(name, said.Piece{Text: "; "})
+			}
+			name = append(name, otherwise(r, s[k])...)
+		}
+		if name == nil {
+			break
+		}
+		if v := (finding.Variant{Name: name, Patch: append(lashed(r, sets, k), mats...)}); stays(p, r, v) {
+			out.Others = append(out.Others, v)
+		}
+	}
+	switch {
+	case missing > 0:
+		out.Says = said.Say("% of % loads are not held yet.", said.Count(missing), said.Count(len(out.Loads)))
+	case !stays(p, r, out.Variant):
+		out.Says = said.Say("% straps, but some share a ring and it gives: more rings.", said.Count(used))
+	default:
+		out.Says = said.Say("% straps hold all of it.", said.Count(used))
+	}
+	return out
+}
+
+// lashed is the patch that ties each load by the k-th of its sets, or the last there is.
+func lashed(r *rig.Rig, sets [][][]plan.Lashing, k int) []finding.Op {
+	all := map[string]plan.Lashing{}
+	for _, s := range sets {
+		for _, x := range s[min(k, len(s)-1)] {
+			x.Order = len(all) + 1
+			all[fmt.Sprintf("tie-%d", x.Order)] = x
+		}
+	}
 	op := "add"
 	if r.Layout.Lashings != nil {
 		op = "replace"
 	}
-	out.Variant = finding.Variant{Name: said.Say("tie down with % straps", said.Count(used)), Patch: []finding.Op{{Op: op, Path: r.LayoutPath("/lashings"), Value: lashings}}}
-	if missing == 0 {
-		out.Says = said.Say("% straps hold all of it.", said.Count(used))
-	} else {
-		out.Says = said.Say("% of % loads are not held yet.", said.Count(missing), said.Count(len(out.Loads)))
+	return []finding.Op{{Op: op, Path: r.LayoutPath("/lashings"), Value: all}}
+}
+
+// otherwise names another set of a load by where its straps are hooked.
+func otherwise(r *rig.Rig, set []plan.Lashing) said.Sentence {
+	name := "the load"
+	if o, ok := r.Plan.Loads[set[0].Load]; ok && o.Name != "" {
+		name = o.Name
 	}
-	return out
+	points := make([]string, len(set))
+	for i, x := range set {
+		points[i] = lashing.PointName(r, x.From)
+		if w := strings.Split(x.From, "."); len(w) == 4 {
+			points[i] = "frame " + w[2]
+		}
+	}
+	return said.Say("% from %", said.Piece{Name: name}, said.Piece{Text: strings.Join(points, ", ")})
+}
+
+// stays reports whether all tied loads are held with a variant, straps that share a tie
+// point counted together.
+func stays(p *plan.Plan, r *rig.Rig, v finding.Variant) bool {
+	next, err := plan.Apply(p, v.Patch)
+	if err != nil {
+		return false
+	}
+	on := rig.Resolve(next, r.Scope.Trailer, r.Scope.Outing)
+	loads := lashing.Loads(on)
+	for i := range loads {
+		l := &loads[i]
+		if l.NoLines = true; len(l.Ties) > 0 && !lashing.Satisfied(on, l) {
+			return false
+		}
+	}
+	return true
 }
 
 // onRacks reports whether a load lies on a rack, where straps go round its bars.
@@ -119,43 +216,79 @@ func onRacks(r *rig.Rig) bool {
 	return false
 }
 
-// tieDown gives the fewest lashings that hold a load; nil where none do. enough is false
-// where straps ran out first. sums is how many sets may still be held against statics.
-func tieDown(r *rig.Rig, l *lashing.Load, left map[string]int, sums *int) (best []plan.Lashing, enough bool) {
-	ways := waysFor(r, l)
+// tieDown gives the fewest lashings that hold a load, and other sets of as many; nil where
+// none do. Tie points that are taken come in only where the free ones do not hold it. enough
+// is false where straps ran out first. sums is how many sets may still be held against
+// statics.
+func tieDown(r *rig.Rig, l *lashing.Load, left map[string]int, placed []plan.Lashing, sums *int) (sets [][]plan.Lashing, enough bool) {
+	all, taken := waysFor(r, l), map[string]bool{}
+	for _, x := range placed {
+		taken[x.From], taken[x.To] = true, x.To != ""
+	}
+	free := slices.DeleteFunc(slices.Clone(all), func(x plan.Lashing) bool { return taken[x.From] || x.To != "" && taken[x.To] })
 	straps := strongest(r.Plan, left)
-	for n := 1; n <= min(mostTies, len(ways)); n++ {
-		if n > len(straps) {
-			return nil, false
-		}
-		pick := make([]int, n)
-		var try func(from, k int) bool
-		try = func(from, k int) bool {
-			if k == n {
-				set := make([]plan.Lashing, n)
-				for i, w := range pick {
-					set[i] = ways[w]
-					set[i].Strap = straps[i]
-				}
-				if holds(r, l, set, sums) {
-					best = set
-					return true
-				}
-				return false
+	for _, ways := range [][]plan.Lashing{free, all} {
+		for n := 1; n <= min(mostTies, len(ways)) && sets == nil; n++ {
+			if n > len(straps) {
+				return nil, false
 			}
-			for w := from; w <= len(ways)-(n-k); w++ {
-				pick[k] = w
-				if try(w+1, k+1) {
-					return true
-				}
-			}
-			return false
+			sets = ofNumber(r, l, ways, straps[:n], placed, sums)
 		}
-		if try(0, 0) {
-			return best, true
+		if sets != nil || len(free) == len(all) {
+			break
 		}
 	}
-	return nil, true
+	return sets, true
+}
+
+// ofNumber gives a set of as many ways as there are straps that holds a load, and up to
+// mostOthers more; nil where none does.
+func ofNumber(r *rig.Rig, l *lashing.Load, ways []plan.Lashing, straps []string, placed []plan.Lashing, sums *int) (sets [][]plan.Lashing) {
+	n := len(straps)
+	pick, beyond := make([]int, n), mostBeyond
+	var try func(from, k int) bool
+	try = func(from, k int) bool {
+		if k == n {
+			set := make([]plan.Lashing, n)
+			for i, w := range pick {
+				set[i] = ways[w]
+				set[i].Strap = straps[i]
+			}
+			budget := sums
+			if sets != nil {
+				budget = &beyond
+			}
+			if holds(r, l, set, placed, budget) {
+				sets = append(sets, set)
+			}
+			return len(sets) > mostOthers || *budget <= 0
+		}
+		for w := from; w <= len(ways)-(n-k); w++ {
+			pick[k] = w
+			if try(w+1, k+1) {
+				return true
+			}
+		}
+		return false
+	}
+	try(0, 0)
+	// Straps far apart hold a load from turning: the widest of the sets comes first.
+	slices.SortStableFunc(sets, func(a, b []plan.Lashing) int { return cmp.Compare(spread(b), spread(a)) })
+	return sets
+}
+
+// spread is how far apart along a load the first and the last of its straps hold it, m;
+// where some run over it, of those.
+func spread(set []plan.Lashing) float64 {
+	low, high := math.Inf(1), math.Inf(-1)
+	over := slices.ContainsFunc(set, func(x plan.Lashing) bool { return x.To != "" })
+	for _, x := range set {
+		if over && x.To == "" {
+			continue
+		}
+		low, high = math.Min(low, float64(x.Hold.Back)), math.Max(high, float64(x.Hold.Back))
+	}
+	return high - low
 }
 
 // strongest lists the straps that are left, one entry each, the strongest first.
@@ -179,13 +312,41 @@ func strongest(p *plan.Plan, left map[string]int) []string {
 }
 
 // holds reports whether a set of lashings holds a load, rules first, then every direction.
-func holds(r *rig.Rig, l *lashing.Load, set []plan.Lashing, sums *int) bool {
-	with := lashing.With(r, l, set)
+func holds(r *rig.Rig, l *lashing.Load, set, placed []plan.Lashing, sums *int) bool {
+	with := lashing.With(r, l, set, placed)
 	if with == nil || !lashing.ByRule(r, with) || *sums <= 0 {
 		return false
 	}
 	*sums--
 	return lashing.ByStatics(with)
+}
+
+// lines are a hull's at bow and stern, each down to the tie point nearest below that pulls
+// it back toward the trailer or out.
+func lines(r *rig.Rig, l *lashing.Load) []plan.Lashing {
+	it := l.Item
+	front, _ := r.Deck()
+	across := (it.Left + it.Right) / 2
+	var out []plan.Lashing
+	for _, end := range []float64{0.03, 0.97} {
+		x := it.Front + end*it.Length()
+		best, least := "", math.Inf(1)
+		for _, id := range plan.Ordered(r.Trailer.TiePoints, func(t plan.TiePoint) int { return t.Order }) {
+			at := r.Trailer.TiePoints[id].At
+			along, aside := front+float64(at.Back)-x, float64(at.Right)-across
+			down := it.Bottom - r.DeckHeight() - float64(at.Up)
+			n := math.Sqrt(along*along + aside*aside + down*down)
+			// It leans at least so much along that it holds that way.
+			if n < 0.2 || math.Abs(along) < 0.25*n || n >= least {
+				continue
+			}
+			best, least = id, n
+		}
+		if best != "" {
+			out = append(out, plan.Lashing{Load: it.ID, From: best, Hold: plan.Spot{Back: quantity.Length(round10(end * it.Length())), Up: quantity.Length(round10(0.3 * (it.Top - it.Bottom)))}})
+		}
+	}
+	return out
 }
 
 // waysFor lists ways for a strap on a load: machines from corner to tie point ahead or
@@ -206,7 +367,7 @@ func waysFor(r *rig.Rig, l *lashing.Load) []plan.Lashing {
 		for i, x := range parts.FramesAt(part.Rack) {
 			out = append(out, plan.Lashing{Load: it.ID, From: bars[2*i], To: bars[2*i+1], Hold: plan.Spot{Back: quantity.Length(round10(at + x - it.Front))}})
 		}
-		return out
+		return append(out, lines(r, l)...)
 	}
 	over := func() {
 		for i, a := range points {
@@ -254,7 +415,11 @@ func waysFor(r *rig.Rig, l *lashing.Load) []plan.Lashing {
 		corners()
 	} else {
 		over()
-		corners()
+		if it.Shape == "hull" {
+			out = append(out[:min(len(out), mostCandidates-2)], lines(r, l)...)
+		} else {
+			corners()
+		}
 	}
 	return out[:min(len(out), mostCandidates)]
 }

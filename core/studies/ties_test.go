@@ -9,6 +9,7 @@ import (
 	"zygonos/core/internal/sample"
 	"zygonos/core/lashing"
 	"zygonos/core/plan"
+	"zygonos/core/quantity"
 	"zygonos/core/review"
 	"zygonos/core/rig"
 	"zygonos/core/studies"
@@ -47,18 +48,20 @@ func TestPlanTies(t *testing.T) {
 			if l.Item.Shape == "heap" {
 				continue
 			}
-			all := []plan.Lashing{}
+			all, others := []plan.Lashing{}, []plan.Lashing{}
 			for _, x := range next.Outings[outing].Layouts["grey-flatbed"].Lashings {
 				if x.Load == l.Item.ID {
 					all = append(all, x)
+				} else {
+					others = append(others, x)
 				}
 			}
-			if with := lashing.With(r, &l, all); with == nil || !lashing.Satisfied(r, with) {
+			if with := lashing.With(r, &l, all, others); with == nil || !lashing.Satisfied(r, with) {
 				t.Errorf("%s: the planned set does not hold %s", outing, l.Item.Name)
 			}
 			for i := range all {
 				less := append(append([]plan.Lashing{}, all[:i]...), all[i+1:]...)
-				if with := lashing.With(r, &l, less); with != nil && lashing.Satisfied(r, with) {
+				if with := lashing.With(r, &l, less, others); with != nil && lashing.Satisfied(r, with) {
 					t.Errorf("%s: %s holds with one strap less", outing, l.Item.Name)
 				}
 			}
@@ -101,4 +104,50 @@ func BenchmarkPlanTies(b *testing.B) {
 	for b.Loop() {
 		studies.PlanTies(p, review.Request{Outing: "boat-day"})
 	}
+}
+
+// Exhaustively: no set with one strap fewer than planned holds the crate, whatever pairs of
+// rings and corners are taken.
+func TestNoneFewer(t *testing.T) {
+	sets := []string{"/trailers/t/tiePoints", `{}`, "/trailers/t/floor", `"ply"`, "/straps", `{"s":{"order":1,"name":"Strap","kind":"ratchet","limit":1000,"count":6}}`, "/trailers/t/deckHeight", `{"value":0.5,"how":"weighed"}`}
+	for _, c := range [][3]string{{"a", "0.7", "-0.68"}, {"b", "0.7", "0.68"}, {"c", "1.8", "-0.68"}, {"d", "1.8", "0.68"}, {"e", "1.2", "-0.68"}, {"f", "1.2", "0.68"}} {
+		sets = append(sets, "/trailers/t/tiePoints/"+c[0], `{"order":1,"kind":"ring-welded","rating":500,"at":{"back":`+c[1]+`,"right":`+c[2]+`}}`)
+	}
+	p := sample.Plan(t, sets...)
+	a := studies.PlanTies(p, review.Request{Outing: "o", Trailer: "t"})
+	if len(a.Loads) != 1 || !a.Loads[0].Holds || a.Loads[0].Straps < 2 {
+		t.Fatalf("%+v %s", a.Loads, a.Says.Text(p.Locale()))
+	}
+	r := rig.Resolve(p, "t", "o")
+	l := lashing.Loads(r)[0]
+	points := []string{"a", "b", "c", "d", "e", "f"}
+	var ways []plan.Lashing
+	for i, from := range points {
+		for _, to := range points[i+1:] {
+			for _, back := range []quantity.Length{0.1, 0.5, 0.9} {
+				ways = append(ways, plan.Lashing{Load: "crate", Strap: "s", From: from, To: to, Hold: plan.Spot{Back: back}})
+			}
+		}
+		for _, back := range []quantity.Length{0.1, 0.9} {
+			for _, right := range []quantity.Length{-0.35, 0.35} {
+				ways = append(ways, plan.Lashing{Load: "crate", Strap: "s", From: from, Hold: plan.Spot{Back: back, Right: right, Up: 0.2}})
+			}
+		}
+	}
+	tried := 0
+	var try func(set []plan.Lashing, from int)
+	try = func(set []plan.Lashing, from int) {
+		if len(set) == a.Loads[0].Straps-1 {
+			tried++
+			if with := lashing.With(r, &l, set, nil); with != nil && lashing.Satisfied(r, with) {
+				t.Errorf("%d straps hold it: %+v", len(set), set)
+			}
+			return
+		}
+		for w := from; w < len(ways) && !t.Failed(); w++ {
+			try(append(slices.Clip(set), ways[w]), w+1)
+		}
+	}
+	try(nil, 0)
+	t.Logf("%d planned, %d sets tried", a.Loads[0].Straps, tried)
 }

@@ -65,3 +65,60 @@ func TestStudiesAreTotal(t *testing.T) {
 		t.Errorf("only %d members", len(paths))
 	}
 }
+
+// The same of what is tied down: every second member of straps, tie points, lashings and
+// placements missing or odd, the report at rest and the planning of straps answer.
+func TestTiesAreTotal(t *testing.T) {
+	p := hut(t)
+	const at = "/outings/boat-day/layouts/grey-flatbed"
+	q := review.Request{Outing: "boat-day", Trailer: "grey-flatbed"}
+	planned := studies.PlanTies(p, q)
+	p, err := plan.Apply(p, append(planned.Patch, finding.Op{Op: "add", Path: at + "/placements/skiff/blocked", Value: map[string]any{"front": true, "takes": 40.0}},
+		finding.Op{Op: "add", Path: "/trailers/grey-flatbed/tiePoints/front-left/fastening", Value: map[string]any{"bolt": 0.008, "in": "ply", "thick": 0.012, "washer": 0.03}}))
+	if err != nil {
+		t.Fatal(err)
+	}
+	data, err := plan.Write(p)
+	if err != nil {
+		t.Fatal(err)
+	}
+	var doc any
+	if err := json.Unmarshal(data, &doc); err != nil {
+		t.Fatal(err)
+	}
+	var paths []string
+	var walk func(v any, path string)
+	walk = func(v any, path string) {
+		m, _ := v.(map[string]any)
+		for k, x := range m {
+			if next := path + "/" + k; strings.HasPrefix(next, "/straps") || strings.Contains(next, "tiePoints") || strings.HasPrefix(next, at+"/lashings/tie-1") || strings.HasPrefix(next, at+"/placements/skiff") {
+				paths = append(paths, next)
+			}
+			walk(x, path+"/"+k)
+		}
+	}
+	walk(doc, "")
+	slices.Sort(paths)
+	for i := 0; i < len(paths); i += 2 {
+		path := paths[i]
+		for _, op := range []finding.Op{{Op: "remove", Path: path}, {Op: "replace", Path: path, Value: 0.0}, {Op: "replace", Path: path, Value: 1e7}} {
+			odd, err := plan.Apply(p, []finding.Op{op})
+			if err != nil {
+				continue
+			}
+			rep := studies.Settled(odd, q)
+			b, err := json.Marshal(rep)
+			if err != nil || strings.Contains(string(b), "NaN") || len(rep.TieSays) == 0 {
+				t.Errorf("%s %s: %v, %q", op.Op, path, err, rep.TieSays.Text(odd.Locale()))
+			}
+			if i%12 == 0 {
+				if a := studies.PlanTies(odd, q); len(a.Says) == 0 {
+					t.Errorf("%s %s: nothing is said", op.Op, path)
+				}
+			}
+		}
+	}
+	if len(paths) < 40 {
+		t.Errorf("only %d members", len(paths))
+	}
+}

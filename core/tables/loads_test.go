@@ -6,6 +6,7 @@ import (
 	"testing"
 
 	"zygonos/core/internal/sample"
+	"zygonos/core/review"
 	"zygonos/core/tables"
 )
 
@@ -47,7 +48,7 @@ func TestLashings(t *testing.T) {
 		t.Fatalf("%v", rows)
 	}
 	// Over 0.8 m and down twice by √(0.28² + 0.7²) = 0.7539: 2308 mm.
-	for i, w := range []string{"Crate", "Strap", "front left", "over to front right", "2308", "500", "tie point", "250"} {
+	for i, w := range []string{"Crate", "Strap", "front left", "over to front right", "2308", "250", "tie point", "125"} {
 		if rows[1][i] != w {
 			t.Errorf("%s: %q, want %q", rows[0][i], rows[1][i], w)
 		}
@@ -57,5 +58,20 @@ func TestLashings(t *testing.T) {
 	}
 	if got := rowsOf(t, tables.Lashings(nil)); len(got) != 1 {
 		t.Error("rows of nothing")
+	}
+}
+
+// Own ramps stand in the cut list, bought ones do not.
+func TestRampPieces(t *testing.T) {
+	p := sample.Plan(t, "/parts/ramps", `{"order":1,"name":"Ramps","mass":{"value":30,"how":"weighed"},"centre":{},"ramp":{"length":2,"width":0.3,"gap":0.1,"profile":{"shape":"tube","height":0.05,"width":0.03,"wall":0.003,"material":"s235"}}}`,
+		"/outings/o/layouts/t/loading", `{"machine":"crate","ramp":"ramps"}`)
+	rep := review.Review(p, review.Request{Outing: "o", Trailer: "t"})
+	rows := rowsOf(t, tables.CutList(p, rep))
+	if len(rows) != 4 || strings.Join(rows[1][:2], " ") != "Ramps side" || rows[1][3] != "4" || rows[1][4] != "2000" || rows[2][3] != "28" || rows[2][4] != "200" || rows[3][1] != "in all" {
+		t.Errorf("%v", rows)
+	}
+	delete(p.Parts, "ramps")
+	if rows := rowsOf(t, tables.CutList(p, rep)); len(rows) != 1 {
+		t.Errorf("%v", rows)
 	}
 }
