@@ -31,7 +31,7 @@ var (
 )
 
 // newest is the migration that this program is made for.
-const newest = 1
+const newest = 2
 
 // Store is an open database. It may be used by several goroutines.
 type Store struct {

@@ -9,6 +9,7 @@ import (
 	"path/filepath"
 	"sync"
 	"testing"
+	"time"
 
 	"zygonos/store"
 )
@@ -254,5 +255,46 @@ func TestSettings(t *testing.T) {
 	_ = s.SetSetting(t.Context(), "k", "two")
 	if v, _ := s.Setting(t.Context(), "k"); v != "two" {
 		t.Errorf("%q", v)
+	}
+}
+
+// A session is kept over a restart, for its time.
+func TestSessions(t *testing.T) {
+	path := filepath.Join(t.TempDir(), "s.db")
+	s, err := store.Open(t.Context(), path)
+	if err != nil {
+		t.Fatal(err)
+	}
+	if err := s.Sessions().Set("a", []byte("in"), time.Hour); err != nil {
+		t.Fatal(err)
+	}
+	if err := s.Sessions().Set("late", []byte("in"), time.Nanosecond); err != nil {
+		t.Fatal(err)
+	}
+	s.Close()
+	if s, err = store.Open(t.Context(), path); err != nil {
+		t.Fatal(err)
+	}
+	defer s.Close()
+	of := s.Sessions()
+	if v, err := of.Get("a"); err != nil || string(v) != "in" {
+		t.Errorf("%q %v", v, err)
+	}
+	for _, key := range []string{"late", "none"} {
+		if v, err := of.Get(key); err != nil || v != nil {
+			t.Errorf("%s: %q %v", key, v, err)
+		}
+	}
+	if err := errors.Join(of.Set("b", []byte("in"), 0), of.Set("", nil, 0), of.Delete("a")); err != nil {
+		t.Error(err)
+	}
+	if v, _ := of.Get("a"); v != nil {
+		t.Error("an ended session goes on")
+	}
+	if err := errors.Join(of.Reset(), of.Close()); err != nil {
+		t.Error(err)
+	}
+	if v, _ := of.Get("b"); v != nil {
+		t.Error("a session goes on after all were ended")
 	}
 }

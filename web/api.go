@@ -42,19 +42,28 @@ func (s *server) routes(api fiber.Router) {
 	api.Get("/plans/:id/revisions/:n", s.revision)
 	api.Post("/review", reviewPlan)
 	api.Post("/working", working)
-	api.Post("/compare", compare)
-	api.Post("/comparison.csv", comparisonTable)
-	api.Post("/tows", tows)
-	api.Post("/buy", buy)
-	api.Post("/axle", axle)
-	api.Post("/scales", scales)
+	api.Post("/compare", answers(func(a *Asking) *studies.Comparison { return studies.Compare(a.Plan, a.Request, a.Back) }))
+	api.Post("/comparison.csv", tabled("comparison", func(a *Asking) []byte {
+		return tables.Comparison(a.Plan, studies.Compare(a.Plan, a.Request, true))
+	}))
+	api.Post("/tows", answers(func(a *Asking) []studies.Tow { return studies.Tows(a.Plan) }))
+	api.Post("/buy", answers(func(a *Asking) *studies.Buying { return studies.Buy(a.Plan, a.Trailer) }))
+	api.Post("/axle", answers(func(a *Asking) *studies.AxlePlace { return studies.PlaceAxle(a.Plan, a.Trailer) }))
+	api.Post("/scales", answers(func(a *Asking) *studies.Scales { return studies.ReadScales(a.Plan, a.Request) }))
 	api.Post("/arrange", arrange)
-	api.Post("/racks", racks)
-	api.Post("/ties", ties)
-	api.Post("/ramp-places", rampPlaces)
-	api.Post("/cutlist.csv", cutList)
-	api.Post("/loads.csv", loadTable)
-	api.Post("/lashings.csv", lashingTable)
+	api.Post("/racks", answers(func(a *Asking) *studies.RackPlans { return studies.PlanRacks(a.Plan, a.Request) }))
+	api.Post("/ties", answers(func(a *Asking) *studies.TiePlan { return studies.PlanTies(a.Plan, a.Request) }))
+	api.Post("/ramp-places", answers(func(a *Asking) *studies.RampPlaces { return studies.PlaceRamps(a.Plan, a.Request) }))
+	api.Post("/cutlist.csv", tabled("cut-list", func(a *Asking) []byte {
+		return tables.CutList(a.Plan, review.Review(a.Plan, a.Request))
+	}))
+	api.Post("/loads.csv", tabled("loads", func(a *Asking) []byte {
+		return tables.Loads(tables.RigOf(a.Plan, a.Trailer, a.Outing))
+	}))
+	api.Post("/lashings.csv", tabled("lashings", func(a *Asking) []byte {
+		return tables.Lashings(tables.RigOf(a.Plan, a.Trailer, a.Outing))
+	}))
+	api.Post("/card.html", departureCard)
 	api.Post("/drawing.svg", drawing)
 	api.Post("/drawing.dxf", drawing)
 	api.Get("/candidates.csv", template)
@@ -86,6 +95,7 @@ type Reference struct {
 	Commons     []catalogue.Common                  `json:"commons"`
 	Bolts       []norms.Bolt                        `json:"bolts"`
 	TieSchools  []norms.TieSchool                   `json:"tieSchools"`
+	Surfaces    []norms.Surface                     `json:"surfaces"`
 }
 
 func reference(c fiber.Ctx) error {
@@ -93,7 +103,7 @@ func reference(c fiber.Ctx) error {
 	return c.JSON(Reference{norms.RuleSets, norms.Schools, catalogue.Trailers, norms.BallSizes, catalogue.Loads, plan.DefaultDoubts, said.Terms,
 		catalogue.Groups, catalogue.Materials, catalogue.Fluids, catalogue.Solids, catalogue.Fittings, catalogue.AnchorKinds,
 		catalogue.MustBuys, catalogue.Inspections, norms.Plugs, norms.Roads, norms.HitchClasses,
-		catalogue.Stocks, catalogue.Commons, norms.Bolts, norms.TieSchools})
+		catalogue.Stocks, catalogue.Commons, norms.Bolts, norms.TieSchools, norms.Surfaces})
 }
 
 // Listed is a plan as the list shows it.
@@ -348,42 +358,32 @@ func working(c fiber.Ctx) error {
 	return c.JSON(steps)
 }
 
-func compare(c fiber.Ctx) error {
-	a, err := asking(c)
-	if err != nil {
-		return err
+// answers is a call that studies a plan and sends what it finds.
+func answers[T any](study func(a *Asking) T) fiber.Handler {
+	return func(c fiber.Ctx) error {
+		a, err := asking(c)
+		if err != nil {
+			return err
+		}
+		return c.JSON(study(&a))
 	}
-	return c.JSON(studies.Compare(a.Plan, a.Request, a.Back))
 }
 
-func comparisonTable(c fiber.Ctx) error {
-	a, err := asking(c)
-	if err != nil {
-		return err
+// tabled is one that sends a table, named after the plan.
+func tabled(name string, table func(a *Asking) []byte) fiber.Handler {
+	return func(c fiber.Ctx) error {
+		a, err := asking(c)
+		if err != nil {
+			return err
+		}
+		return sendTable(c, fileName(a.Plan.Name)+"-"+name, table(&a))
 	}
-	return sendTable(c, fileName(a.Plan.Name)+"-comparison", tables.Comparison(a.Plan, studies.Compare(a.Plan, a.Request, true)))
 }
 
 func sendTable(c fiber.Ctx, name string, table []byte) error {
 	c.Set(fiber.HeaderContentType, "text/csv; charset=utf-8")
 	c.Set(fiber.HeaderContentDisposition, `attachment; filename="`+name+`.csv"`)
 	return c.Send(table)
-}
-
-func tows(c fiber.Ctx) error {
-	a, err := asking(c)
-	if err != nil {
-		return err
-	}
-	return c.JSON(studies.Tows(a.Plan))
-}
-
-func buy(c fiber.Ctx) error {
-	a, err := asking(c)
-	if err != nil {
-		return err
-	}
-	return c.JSON(studies.Buy(a.Plan, a.Trailer))
 }
 
 func template(c fiber.Ctx) error { return sendTable(c, "candidates", tables.Template()) }
@@ -398,14 +398,6 @@ func candidates(c fiber.Ctx) error {
 		return fiber.NewError(fiber.StatusUnprocessableEntity, err.Error())
 	}
 	return c.JSON(read)
-}
-
-func axle(c fiber.Ctx) error {
-	a, err := asking(c)
-	if err != nil {
-		return err
-	}
-	return c.JSON(studies.PlaceAxle(a.Plan, a.Trailer))
 }
 
 // Arranging is one line of the answer to an arrangement: how far it has come, and
@@ -438,54 +430,6 @@ func arrange(c fiber.Ctx) error {
 	})
 }
 
-func racks(c fiber.Ctx) error {
-	a, err := asking(c)
-	if err != nil {
-		return err
-	}
-	return c.JSON(studies.PlanRacks(a.Plan, a.Request))
-}
-
-func ties(c fiber.Ctx) error {
-	a, err := asking(c)
-	if err != nil {
-		return err
-	}
-	return c.JSON(studies.PlanTies(a.Plan, a.Request))
-}
-
-func rampPlaces(c fiber.Ctx) error {
-	a, err := asking(c)
-	if err != nil {
-		return err
-	}
-	return c.JSON(studies.PlaceRamps(a.Plan, a.Request))
-}
-
-func cutList(c fiber.Ctx) error {
-	a, err := asking(c)
-	if err != nil {
-		return err
-	}
-	return sendTable(c, fileName(a.Plan.Name)+"-cut-list", tables.CutList(a.Plan, review.Review(a.Plan, a.Request)))
-}
-
-func loadTable(c fiber.Ctx) error {
-	a, err := asking(c)
-	if err != nil {
-		return err
-	}
-	return sendTable(c, fileName(a.Plan.Name)+"-loads", tables.Loads(tables.RigOf(a.Plan, a.Trailer, a.Outing)))
-}
-
-func lashingTable(c fiber.Ctx) error {
-	a, err := asking(c)
-	if err != nil {
-		return err
-	}
-	return sendTable(c, fileName(a.Plan.Name)+"-lashings", tables.Lashings(tables.RigOf(a.Plan, a.Trailer, a.Outing)))
-}
-
 // drawing gives a drawing to scale: of the rack whose part's path is the key, or
 // the rig's view of that name.
 func drawing(c fiber.Ctx) error {
@@ -506,12 +450,4 @@ func drawing(c fiber.Ctx) error {
 	c.Set(fiber.HeaderContentType, "image/svg+xml")
 	c.Set(fiber.HeaderContentDisposition, `attachment; filename="`+name+`.svg"`)
 	return c.Send(v.SVG(a.Plan.Locale()))
-}
-
-func scales(c fiber.Ctx) error {
-	a, err := asking(c)
-	if err != nil {
-		return err
-	}
-	return c.JSON(studies.ReadScales(a.Plan, a.Request))
 }

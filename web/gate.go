@@ -15,13 +15,21 @@ func HashPasscode(code string) (string, error) {
 	return string(h), err
 }
 
-// gate asks for the passcode before any other call of the API.
-type gate struct{ hash []byte }
+// gate asks for the passcode, or a short code that pairs a phone, before any other call of
+// the API.
+type gate struct {
+	hash     []byte
+	codes    codes
+	sessions fiber.Storage
+}
 
-func newGate(hash string) *gate { return &gate{[]byte(hash)} }
+func newGate(hash string, sessions fiber.Storage) *gate {
+	return &gate{[]byte(hash), codes{until: map[string]time.Time{}, now: time.Now}, sessions}
+}
 
 func (g *gate) mount(api fiber.Router) {
 	api.Use(session.New(session.Config{
+		Storage:         g.sessions,
 		CookieHTTPOnly:  true,
 		CookieSameSite:  "Strict",
 		IdleTimeout:     12 * time.Hour,
@@ -40,6 +48,7 @@ func (g *gate) mount(api fiber.Router) {
 		}
 		return c.Next()
 	})
+	api.Post("/pair", g.codes.pair)
 }
 
 func (g *gate) enter(c fiber.Ctx) error {
@@ -49,8 +58,10 @@ func (g *gate) enter(c fiber.Ctx) error {
 	if err := c.Bind().JSON(&in); err != nil {
 		return fiber.NewError(fiber.StatusBadRequest, "The request is not readable JSON.")
 	}
-	if len(in.Passcode) > 72 || bcrypt.CompareHashAndPassword(g.hash, []byte(in.Passcode)) != nil {
-		return fiber.NewError(fiber.StatusUnauthorized, "That is not the passcode.")
+	// A passcode has eight characters or more: six are a short code.
+	paired := len(in.Passcode) == 6 && g.codes.take(in.Passcode)
+	if !paired && (len(in.Passcode) > 72 || bcrypt.CompareHashAndPassword(g.hash, []byte(in.Passcode)) != nil) {
+		return fiber.NewError(fiber.StatusUnauthorized, "That is not the passcode. A short code is good once, for ten minutes.")
 	}
 	s := session.FromContext(c)
 	if err := s.Regenerate(); err != nil {

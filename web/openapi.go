@@ -55,6 +55,8 @@ var operations = []operation{
 	{"POST", "/cutlist.csv", "The racks' cut list", Asking{}, nil, "text/csv"},
 	{"POST", "/loads.csv", "What stands on the trailer", Asking{}, nil, "text/csv"},
 	{"POST", "/lashings.csv", "How it is tied down", Asking{}, nil, "text/csv"},
+	{"POST", "/pair", "How a phone comes to a page: address, short code, QR code", PairingAsked{}, Pairing{}, ""},
+	{"POST", "/card.html", "The departure card as one file", Asking{}, nil, "text/html"},
 	{"POST", "/drawing.svg", "A drawing to scale", Asking{}, nil, "image/svg+xml"},
 	{"POST", "/drawing.dxf", "A drawing to scale", Asking{}, nil, "image/vnd.dxf"},
 	{"GET", "/candidates.csv", "An empty table of candidates", nil, nil, "text/csv"},

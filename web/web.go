@@ -55,7 +55,9 @@ func New(cfg Config) *fiber.App {
 	app.Use(guard(cfg.Hosts))
 	api := app.Group("/api")
 	if cfg.Passcode != "" {
-		newGate(cfg.Passcode).mount(api)
+		newGate(cfg.Passcode, cfg.Store.Sessions()).mount(api)
+	} else {
+		api.Post("/pair", closed)
 	}
 	s := &server{store: cfg.Store}
 	s.routes(api)

@@ -245,7 +245,28 @@ func TestPasscode(t *testing.T) {
 	if code, _, _ := c.do("GET", "/api/plans", ""); code != 200 {
 		t.Errorf("with: %d", code)
 	}
+	// A phone pairs with a short code, once, under the address that the server is called by.
+	code, _, text := c.do("POST", "/api/pair", `{"path":"/plan/x/road"}`, "Host", "192.168.1.20:8484")
+	var p web.Pairing
+	if err := json.Unmarshal([]byte(text), &p); err != nil || code != 200 || len(p.Code) != 6 || p.Minutes != 10 || p.Addresses[0] != "http://192.168.1.20:8484" || !strings.HasPrefix(p.QR, "data:image/svg+xml;base64,") {
+		t.Fatalf("%d %.200s", code, text)
+	}
 	c.cookie = ""
+	if code, head, _ = c.do("POST", "/api/session", `{"passcode":"`+p.Code+`"}`); code != 204 {
+		t.Errorf("short code: %d", code)
+	}
+	phone, _, _ := strings.Cut(head.Get("Set-Cookie"), ";")
+	c.cookie = phone
+	if code, _, _ := c.do("GET", "/api/plans", ""); code != 200 {
+		t.Errorf("the phone: %d", code)
+	}
+	c.cookie = ""
+	if code, _, _ = c.do("POST", "/api/session", `{"passcode":"`+p.Code+`"}`); code != 401 {
+		t.Errorf("the code again: %d", code)
+	}
+	if code, _, _ := c.do("POST", "/api/pair", `{}`); code != 401 {
+		t.Errorf("pairing without the passcode: %d", code)
+	}
 	for range 6 {
 		code, _, _ = c.do("POST", "/api/session", `{"passcode":"guess"}`)
 	}
@@ -269,7 +290,8 @@ func TestStudies(t *testing.T) {
 		}
 	}
 	for path, want := range map[string]string{"/api/drawing.svg": "<svg xmlns", "/api/drawing.dxf": "AC1009", "/api/cutlist.csv": "cross bar, top", "/api/racks": `"kind":"tall"`, "/api/ties": `"loads":[{"name":"Rowing skiff"`,
-		"/api/ramp-places": `Not known yet`, "/api/loads.csv": "Green canoe,", "/api/lashings.csv": "load,strap,from"} {
+		"/api/ramp-places": `Not known yet`, "/api/loads.csv": "Green canoe,", "/api/lashings.csv": "load,strap,from",
+		"/api/pair": `"addresses":[]`, "/api/card.html": "<h1>"} {
 		for _, key := range []string{"/parts/boat-rack", "rear"} {
 			code, head, text := c.do("POST", path, strings.Replace(body, `"back":true`, `"key":"`+key+`"`, 1))
 			if code != 200 || !strings.Contains(text, want) || strings.HasPrefix(path, "/api/drawing") && !strings.Contains(head.Get("Content-Disposition"), "attachment") {

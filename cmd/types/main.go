@@ -37,6 +37,7 @@ type carried struct {
 	Scales    studies.Scales      `json:"scales"`
 	Import    tables.Import       `json:"import"`
 	Arranging web.Arranging       `json:"arranging"`
+	Pairing   web.Pairing         `json:"pairing"`
 	Racks     studies.RackPlans   `json:"rackPlans"`
 	Ramps     studies.RampPlaces  `json:"rampPlaces"`
 	Ties      studies.TiePlan     `json:"tiePlan"`

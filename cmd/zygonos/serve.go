@@ -72,7 +72,16 @@ func serve(ctx context.Context, args []string, withDemo bool, out, errs io.Write
 	go func() {
 		done <- app.Listener(ln, fiber.ListenConfig{DisableStartupMessage: true})
 	}()
-	fmt.Fprintf(out, "Zygonos serves on http://%s\n", ln.Addr())
+	at := ln.Addr().String()
+	if host, port, err := net.SplitHostPort(at); err == nil && net.ParseIP(host).IsUnspecified() {
+		at = net.JoinHostPort("127.0.0.1", port)
+	}
+	fmt.Fprintf(out, "Zygonos serves on http://%s\n", at)
+	if !loopback(*addr) {
+		for _, a := range web.Addresses(at) {
+			fmt.Fprintf(out, "In the home network: %s\n", a)
+		}
+	}
 	select {
 	case err := <-done:
 		return err
@@ -160,6 +169,9 @@ func passcode(ctx context.Context, args []string, in io.Reader, out, errs io.Wri
 	}
 	defer s.Close()
 	if err := s.SetSetting(ctx, passcodeKey, hash); err != nil {
+		return err
+	}
+	if err := s.Sessions().ResetWithContext(ctx); err != nil { // who came in by the old one asks anew
 		return err
 	}
 	fmt.Fprintln(out, "The passcode is set.")

@@ -1,0 +1,72 @@
+package store
+
+import (
+	"context"
+	"database/sql"
+	"errors"
+	"time"
+)
+
+// Sessions keeps who came in with the passcode, so that a restart asks nobody anew. Keys
+// and values are those of the session layer above.
+type Sessions struct{ db *sql.DB }
+
+// Sessions gives the store's.
+func (s *Store) Sessions() *Sessions { return &Sessions{s.db} }
+
+// GetWithContext gives a session's value; nil where there is none or it has run out.
+func (s *Sessions) GetWithContext(ctx context.Context, key string) ([]byte, error) {
+	var v []byte
+	err := s.db.QueryRowContext(ctx, "SELECT value FROM sessions WHERE key = ? AND expires > ?", key, time.Now().Unix()).Scan(&v)
+	if errors.Is(err, sql.ErrNoRows) {
+		return nil, nil
+	}
+	return v, err
+}
+
+// SetWithContext keeps a session's value for a time, and drops what has run out.
+func (s *Sessions) SetWithContext(ctx context.Context, key string, value []byte, lasts time.Duration) error {
+	if key == "" || len(value) == 0 {
+		return nil
+	}
+	if lasts <= 0 {
+		lasts = 24 * time.Hour
+	}
+	now := time.Now()
+	if _, err := s.db.ExecContext(ctx, "DELETE FROM sessions WHERE expires <= ?", now.Unix()); err != nil {
+		return err
+	}
+	_, err := s.db.ExecContext(ctx, "INSERT INTO sessions (key, value, expires) VALUES (?, ?, ?) ON CONFLICT (key) DO UPDATE SET value = excluded.value, expires = excluded.expires", key, value, now.Add(lasts).Unix())
+	return err
+}
+
+// DeleteWithContext ends a session.
+func (s *Sessions) DeleteWithContext(ctx context.Context, key string) error {
+	_, err := s.db.ExecContext(ctx, "DELETE FROM sessions WHERE key = ?", key)
+	return err
+}
+
+// ResetWithContext ends all sessions.
+func (s *Sessions) ResetWithContext(ctx context.Context) error {
+	_, err := s.db.ExecContext(ctx, "DELETE FROM sessions")
+	return err
+}
+
+// Get, Set, Delete and Reset are the same without a context.
+func (s *Sessions) Get(key string) ([]byte, error) {
+	return s.GetWithContext(context.Background(), key)
+}
+
+// Set keeps a session's value for a time.
+func (s *Sessions) Set(key string, value []byte, lasts time.Duration) error {
+	return s.SetWithContext(context.Background(), key, value, lasts)
+}
+
+// Delete ends a session.
+func (s *Sessions) Delete(key string) error { return s.DeleteWithContext(context.Background(), key) }
+
+// Reset ends all sessions.
+func (s *Sessions) Reset() error { return s.ResetWithContext(context.Background()) }
+
+// Close does nothing: the store closes the database.
+func (s *Sessions) Close() error { return nil }
