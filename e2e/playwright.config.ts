@@ -16,6 +16,8 @@ export default defineConfig({
   fullyParallel: true,
   workers: 2,
   retries: 0,
+  timeout: 90_000, // a slow machine takes three times as long as a quick one
+  expect: { timeout: 20_000 },
   forbidOnly: !!process.env.CI,
   reporter: [['list']],
   testIgnore: process.env.SHOTS || process.env.SPEED ? [] : ['shots.spec.ts', 'speed.spec.ts'],

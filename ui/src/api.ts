@@ -7,6 +7,7 @@ import type {
   Comparison,
   Import,
   Listed,
+  Pairing,
   Plan,
   ProblemDocument,
   RackPlans,
@@ -146,5 +147,7 @@ export const api = {
       if (ended) return done
     }
   },
+  pair: (path: string) => json<Pairing>('POST', '/pair', { path }),
+  card: async (asked: Asked) => (await call('POST', '/card.html', JSON.stringify(asked), asJSON)).blob(),
   enter: (passcode: string) => json<void>('POST', '/session', { passcode }),
 }

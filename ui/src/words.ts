@@ -146,7 +146,13 @@ export const rampKindWords: Record<string, string> = {
 export const heldWords: Record<string, string> = {
   pins: 'Pins',
   chains: 'Chains or straps',
+  strip: 'A strip on the tail',
   lip: 'Its lip alone',
+}
+export const fixedWords: Record<string, string> = {
+  member: 'through a cross-member',
+  plate: 'a plate or one wall',
+  ply: 'plywood',
 }
 export const wheelWords: Record<string, string> = {
   hard: 'rolls on hard ground',

@@ -8,7 +8,12 @@ import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
 import SceneView from './SceneView.vue'
 
-const props = defineProps<{ only?: string[]; rearFirst?: boolean; others?: Record<string, Shape[]> }>()
+const props = defineProps<{
+  only?: string[]
+  rearFirst?: boolean
+  others?: Record<string, Shape[]>
+  weak?: string[]
+}>()
 const workspace = useWorkspace()
 const { say } = useWords()
 
@@ -77,7 +82,7 @@ const columnScale = computed(() => {
           {{ id === 'beam' ? 'Beam' : say(named(id)?.title).replace(' view', '') }}
         </button>
       </div>
-      <SceneView v-if="one" :view="one" :scale="scale" :others="others?.[one.id]" />
+      <SceneView v-if="one" :view="one" :scale="scale" :others="others?.[one.id]" :weak="weak" />
     </template>
     <div
       v-else
@@ -85,7 +90,14 @@ const columnScale = computed(() => {
       :class="{ 'flex-row-reverse justify-end': rearFirst }"
     >
       <div>
-        <SceneView v-for="v in column" :key="v.id" :view="v" :scale="columnScale" :others="others?.[v.id]" />
+        <SceneView
+          v-for="v in column"
+          :key="v.id"
+          :view="v"
+          :scale="columnScale"
+          :others="others?.[v.id]"
+          :weak="weak"
+        />
       </div>
       <div v-if="rear">
         <SceneView :view="rear" :scale="rearScale" :others="others?.rear" />

@@ -2,13 +2,13 @@
 // One drawing to scale. Things with handles are taken by pointer or arrow keys;
 // moving one writes a patch at the handle's path.
 import { computed, ref, shallowRef, useTemplateRef } from 'vue'
-import type { Handle, Shape, Target, View } from '@/generated/types'
+import type { Fix, Handle, Op, Shape, Target, View } from '@/generated/types'
 import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
 import './drawing.css'
 import SceneShape from './SceneShape.vue'
 
-const props = defineProps<{ view: View; scale: number; others?: Shape[] }>()
+const props = defineProps<{ view: View; scale: number; others?: Shape[]; weak?: string[] }>()
 const workspace = useWorkspace()
 const { say, print } = useWords()
 
@@ -72,7 +72,7 @@ function targetUnder(e: PointerEvent): Target | undefined {
   if (!frame) return
   const u = props.view.min[0] + (e.clientX - frame.left) / props.scale
   const v = props.view.min[1] + (e.clientY - frame.top) / props.scale
-  return props.view.targets?.find(
+  return (drag?.targets ?? []).find(
     (t) => t.thing === held.value && u > t.min[0] && u < t.max[0] && v > t.min[1] && v < t.max[1],
   )
 }
@@ -81,7 +81,15 @@ function targetUnder(e: PointerEvent): Target | undefined {
 const moves = (thing: string) => !!thing && !!props.view.targets?.some((t) => t.thing === thing)
 
 let gesture = 0
-let drag: { handles: Handle[]; at: number[]; x: number; y: number; moved: boolean } | undefined
+interface Drag {
+  handles: Handle[]
+  at: number[]
+  targets: Target[] // as they were when it was taken: a preview moves them
+  x: number
+  y: number
+  moved: boolean
+}
+let drag: Drag | undefined
 
 function snap(h: Handle, v: number): number {
   const near = 7 / props.scale
@@ -109,7 +117,15 @@ function grab(e: PointerEvent, g: Group) {
   workspace.selected = g.thing
   held.value = g.thing
   ghost.value = g.shapes.filter((s) => s.form === 'polygon')
-  drag = { handles: g.handles, at: g.handles.map((h) => h.at), x: e.clientX, y: e.clientY, moved: false }
+  const targets = props.view.targets ?? []
+  drag = {
+    handles: g.handles,
+    at: g.handles.map((h) => h.at),
+    targets,
+    x: e.clientX,
+    y: e.clientY,
+    moved: false,
+  }
 }
 
 function move(e: PointerEvent) {
@@ -118,7 +134,9 @@ function move(e: PointerEvent) {
   const v = (e.clientY - drag.y) / props.scale
   if (!drag.moved && Math.hypot(e.clientX - drag.x, e.clientY - drag.y) < 3) return
   drag.moved = true
+  const was = over.value
   over.value = targetUnder(e)
+  if (over.value !== was) tryStrap(over.value)
   if (over.value) return
   drag.handles.forEach((h, i) => {
     const along = u * h.direction[0] + v * h.direction[1]
@@ -126,14 +144,21 @@ function move(e: PointerEvent) {
   })
 }
 
+const opsOf = (t: Target): Op[] => t.moves.map((m) => ({ op: 'replace', path: m.path, value: m.to }))
+
+/** A strap's end is tried where it is held, so that its load's bars follow; it is hooked when let go. */
+function tryStrap(t: Target | undefined) {
+  if (!held.value.includes('/lashings/')) return
+  if (t) workspace.show({ name: t.label, patch: opsOf(t) } as Fix)
+  else workspace.hide()
+}
+
 function release() {
   const target = over.value
+  if (target) tryStrap(undefined)
   if (drag && target) {
     drag.handles.forEach((h, i) => write(h, drag!.at[i]!, `drag-${props.view.id}-${gesture}`))
-    workspace.edit(
-      target.moves.map((m) => ({ op: 'replace', path: m.path, value: m.to })),
-      `move to ${say(target.label)}`,
-    )
+    workspace.edit(opsOf(target), `move to ${say(target.label)}`)
   }
   over.value = undefined
   ghost.value = []
@@ -214,6 +239,7 @@ function press(e: KeyboardEvent, g: Group) {
           thing: g.thing,
           chosen: g.thing && workspace.selected === g.thing,
           held: g.thing && held === g.thing,
+          weak: weak?.includes(g.thing),
         }"
         :data-moves="moves(g.thing) ? g.thing : undefined"
         @click="g.thing && (workspace.selected = g.thing)"

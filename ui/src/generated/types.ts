@@ -25,6 +25,7 @@ export interface Carried {
   scales: Scales;
   import: Import;
   arranging: Arranging;
+  pairing: Pairing;
   rackPlans: RackPlans;
   rampPlaces: RampPlaces;
   tiePlan: TiePlan;
@@ -159,6 +160,8 @@ export interface Rolling {
   wheel?: number;
   frontWheel?: number;
   tyre?: number;
+  frontTrack?: number;
+  frontTyre?: number;
   nose?: number;
 }
 export interface Hull {
@@ -168,6 +171,7 @@ export interface Hull {
   draft?: number;
   eyeAt?: number;
   eyeUp?: number;
+  press?: number;
 }
 export interface TowVehicle {
   order: number;
@@ -349,6 +353,15 @@ export interface TiePoint {
   kind?: string;
   at: Spot;
   rating?: number;
+  fastening?: Fastening;
+}
+export interface Fastening {
+  bolts?: number;
+  bolt: number;
+  grade?: string;
+  in?: string;
+  thick?: number;
+  washer?: number;
 }
 export interface Part {
   order: number;
@@ -431,6 +444,7 @@ export interface Ramp {
   gap?: number;
   held?: string;
   lip?: number;
+  play?: number;
   step?: number;
 }
 export interface Want {
@@ -455,6 +469,8 @@ export interface Strap {
   order: number;
   name: string;
   kind?: string;
+  hook?: string;
+  grade?: string;
   width?: number;
   limit?: number;
   breaks?: number;
@@ -509,6 +525,15 @@ export interface Placement {
   optional?: boolean;
   grip?: number;
   mat?: boolean;
+  surface?: string;
+  blocked?: Blocked;
+}
+export interface Blocked {
+  front?: boolean;
+  rear?: boolean;
+  left?: boolean;
+  right?: boolean;
+  takes?: number;
 }
 export interface LoadReading {
   order: number;
@@ -564,6 +589,7 @@ export interface Winch {
   hookMax?: number;
   tieMax?: number;
   post?: Profile;
+  brace?: number;
   aside?: number;
   bolts?: number;
   bolt?: number;
@@ -585,6 +611,7 @@ export interface Departed {
   ticks?: {
     [k: string]: boolean;
   };
+  revision?: number;
 }
 export interface Report {
   scope: Scope;
@@ -613,6 +640,7 @@ export interface Report {
   drive?: DriveOn;
   card?: Card;
   tied?: Tied[];
+  tieSays?: Sentence;
   schools?: Support[];
 }
 export interface Scope {
@@ -946,6 +974,7 @@ export interface Curve {
   worst: number;
 }
 export interface CardLine {
+  id: string;
   says: Sentence;
   care?: boolean;
 }
@@ -971,6 +1000,7 @@ export interface Tied {
   straps: TiedStrap[];
   schools: SchoolVerdict[];
   bars?: GBar[];
+  weak?: string;
   points: PointOf[];
 }
 export interface TiedStrap {
@@ -981,6 +1011,8 @@ export interface TiedStrap {
   weak: string;
   long: Measure;
   floor: Measure;
+  pull: Measure;
+  eased?: boolean;
 }
 export interface SchoolVerdict {
   id: string;
@@ -991,6 +1023,7 @@ export interface SchoolVerdict {
   count?: number;
   least?: number;
   bound: string;
+  source: string;
   says: string;
   chosen?: boolean;
 }
@@ -1005,6 +1038,7 @@ export interface GBar {
 export interface PointOf {
   id: string;
   name: string;
+  says: Sentence;
 }
 export interface Support {
   id: string;
@@ -1068,6 +1102,7 @@ export interface Reference {
   commons: Common[];
   bolts: Bolt[];
   tieSchools: TieSchool[];
+  surfaces: Surface[];
 }
 export interface RuleSet {
   region: string;
@@ -1131,6 +1166,8 @@ export interface Rolls {
   track: number;
   clearance: number;
   wheel: number;
+  frontTrack?: number;
+  frontWheel?: number;
 }
 export interface Bearing {
   from: number;
@@ -1235,6 +1272,13 @@ export interface TieSchool {
   name: string;
   bound: string;
   source: string;
+}
+export interface Surface {
+  id: string;
+  name: string;
+  low: number;
+  high: number;
+  sure: string;
 }
 export interface Listed {
   id: string;
@@ -1454,6 +1498,12 @@ export interface Traded {
   was?: Measure;
   then?: Measure;
 }
+export interface Pairing {
+  addresses: string[];
+  code?: string;
+  minutes?: number;
+  qr?: string;
+}
 export interface RackPlans {
   options: RackPlan[];
   says: Sentence;
@@ -1485,6 +1535,7 @@ export interface TiePlan {
   patch: Op[];
   says: Sentence;
   loads: TiedSo[];
+  others: Variant[];
 }
 export interface TiedSo {
   name: string;

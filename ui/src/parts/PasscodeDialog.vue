@@ -9,7 +9,16 @@ const emit = defineEmits<{ entered: [] }>()
 const open = ref(false)
 const code = ref('')
 const wrong = ref('')
-useEventListener(window, 'passcode-asked', () => (open.value = true))
+/** A phone that took the picture brings its short code in the address. */
+let brought = new URLSearchParams(location.search).get('pair') ?? ''
+useEventListener(window, 'passcode-asked', async () => {
+  if (!brought) return void (open.value = true)
+  code.value = brought
+  brought = ''
+  if (await enter())
+    location.replace(location.pathname) // the code is used up
+  else open.value = true
+})
 
 async function enter() {
   wrong.value = ''
@@ -18,8 +27,10 @@ async function enter() {
     open.value = false
     code.value = ''
     emit('entered')
+    return true
   } catch (e) {
     wrong.value = e instanceof Error ? e.message : String(e)
+    return false
   }
 }
 </script>
@@ -32,7 +43,9 @@ async function enter() {
         <DialogTitle class="text-lg font-bold">Passcode</DialogTitle>
         <form class="mt-3 space-y-3" @submit.prevent="enter">
           <label class="block">
-            <span class="text-soft text-sm">The one that was set where the server runs</span>
+            <span class="text-soft text-sm"
+              >The one that was set where the server runs, or the short code</span
+            >
             <input v-model="code" type="password" class="box" autocomplete="current-password" />
           </label>
           <p v-if="wrong" class="text-fails" role="alert">{{ wrong }}</p>

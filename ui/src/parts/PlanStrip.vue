@@ -10,12 +10,14 @@ import { useWorkspace } from '@/stores/workspace'
 import { outcomeWord, useWords } from '@/words'
 import BrandMark from './BrandMark.vue'
 import HistoryDialog from './HistoryDialog.vue'
+import PairDialog from './PairDialog.vue'
 import SaveMark from './SaveMark.vue'
 
 const emit = defineEmits<{ help: [] }>()
 const workspace = useWorkspace()
 const { say } = useWords()
 const history = ref(false)
+const pairing = ref(false)
 
 const byOrder = <T extends { order: number; name: string }>(m: Record<string, T> | undefined) =>
   Object.entries(m ?? {}).sort((a, b) => a[1].order - b[1].order)
@@ -56,6 +58,7 @@ const print = () => window.print()
 const items = [
   { name: 'Save as a file', act: () => void saveFile() },
   { name: 'Print', act: print },
+  { name: 'Tick on a phone', act: () => (pairing.value = true) },
   { name: 'Earlier versions', act: () => (history.value = true) },
   { name: 'Light or dark', act: theme },
   { name: 'Keys', act: () => emit('help') },
@@ -153,5 +156,6 @@ const items = [
       </Menu>
     </div>
     <HistoryDialog :open="history" @closed="history = false" />
+    <PairDialog :open="pairing" @close="pairing = false" />
   </header>
 </template>

@@ -101,7 +101,9 @@ function addOuting() {
 
 <template>
   <section class="flex flex-col gap-2 xl:overflow-auto" aria-label="Job" tabindex="-1">
-    <div class="plate h-56 shrink-0 p-2"><RigDrawing class="h-full" :only="['side']" /></div>
+    <div class="plate shrink-0 overflow-hidden p-2 md:h-56">
+      <RigDrawing class="h-full" :only="['side']" />
+    </div>
     <div v-if="outing" class="plate p-3">
       <div class="flex items-center justify-between gap-2">
         <h2 class="text-lg font-bold">This outing</h2>

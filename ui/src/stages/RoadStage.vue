@@ -1,6 +1,6 @@
 <script setup lang="ts">
 // Road: the gate, then the departure card to tick by the trailer. It prints on one side.
-import { PlusIcon, PrinterIcon } from '@heroicons/vue/20/solid'
+import { DevicePhoneMobileIcon, PlusIcon, PrinterIcon } from '@heroicons/vue/20/solid'
 import { computed, ref } from 'vue'
 import { api } from '@/api'
 import OutcomeMark from '@/checks/OutcomeMark.vue'
@@ -8,8 +8,10 @@ import RigDrawing from '@/drawing/RigDrawing.vue'
 import ChoiceField from '@/fields/ChoiceField.vue'
 import { download } from '@/download'
 import { newId } from '@/stores/patch'
+import PairDialog from '@/parts/PairDialog.vue'
 import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
+import ReadingsPanel from './road/ReadingsPanel.vue'
 
 const workspace = useWorkspace()
 const { say, nominal } = useWords()
@@ -35,7 +37,11 @@ function today(): string {
 function begin() {
   const id = newId('departure')
   const order = (pages.value[0]?.[1].order ?? 0) + 1
-  workspace.setAt(`${base.value}/${id}`, { order, on: today() }, 'a new departure')
+  workspace.setAt(
+    `${base.value}/${id}`,
+    { order, on: today(), revision: workspace.revision },
+    'a new departure',
+  )
   chosen.value = id
 }
 function tick(id: string) {
@@ -45,8 +51,16 @@ function tick(id: string) {
     workspace.setAt(`${base.value}/${p}/ticks/${id}`, ticked(id) ? undefined : true, 'tick', `ticks-${p}`)
 }
 const print = () => window.print()
+const pairing = ref(false)
+/** Since when the figures stand, while there is no server to make new ones. */
+const asOf = computed(() =>
+  workspace.away || workspace.saveState === 'offline'
+    ? workspace.settledAt?.toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })
+    : undefined,
+)
 const asked = () => ({ plan: workspace.plan!, outing: workspace.outing, trailer: workspace.trailer })
 const files = [
+  { name: 'Card, HTML', take: async () => download(await api.card(asked()), 'departure-card.html') },
   { name: 'Loads, CSV', take: async () => download(await api.loadTable(asked()), 'loads.csv') },
   { name: 'Straps, CSV', take: async () => download(await api.lashingTable(asked()), 'straps.csv') },
   {
@@ -68,7 +82,7 @@ async function take(f: (typeof files)[number]) {
 </script>
 
 <template>
-  <section class="flex flex-col gap-2 xl:overflow-auto" aria-label="Road" tabindex="-1">
+  <section class="flex flex-col gap-2 xl:overflow-auto print:gap-0" aria-label="Road" tabindex="-1">
     <p v-if="!card" class="plate p-3">Nothing is planned for the road yet: choose an outing, load it.</p>
     <template v-else>
       <div class="plate shrink-0 p-3" data-gate>
@@ -93,7 +107,7 @@ async function take(f: (typeof files)[number]) {
           </ul>
         </template>
       </div>
-      <div class="plate shrink-0 overflow-hidden p-2 md:h-56">
+      <div class="plate shrink-0 overflow-hidden p-2 md:h-56 print:h-40 print:p-0">
         <RigDrawing class="h-full" :only="['side']" />
       </div>
       <div class="plate shrink-0 p-3" data-departure>
@@ -109,25 +123,37 @@ async function take(f: (typeof files)[number]) {
             :options="options"
             @chosen="chosen = $event"
           />
+          <button class="act no-print" @click="pairing = true">
+            <DevicePhoneMobileIcon class="size-5" />Phone
+          </button>
           <button class="act no-print" @click="begin"><PlusIcon class="size-5" />New page</button>
           <button class="act no-print" @click="print"><PrinterIcon class="size-5" />Print</button>
         </div>
-        <div class="mt-2 gap-x-6 md:columns-2 print:columns-2">
+        <p v-if="asOf" class="text-tight font-semibold" role="status" data-as-of>
+          The server does not answer: figures as of {{ asOf }}. Ticks and readings are kept here and sent
+          later.
+        </p>
+        <p v-if="page?.[1].revision" class="text-soft text-sm" data-page-revision>
+          Begun on the plan’s revision {{ page[1].revision }}.
+        </p>
+        <div
+          class="mt-2 gap-x-6 md:columns-2 print:mt-0 print:columns-2 print:text-[12.5px] print:leading-tight"
+        >
           <section
             v-for="s in card.sections"
             :key="s.name"
-            class="mb-3 break-inside-avoid"
+            class="mb-3 break-inside-avoid print:mb-1"
             :aria-label="s.name"
           >
             <h3 class="font-bold">{{ s.name }}</h3>
             <ul>
               <li v-for="t in s.ticks" :key="t.id">
                 <label
-                  class="hover:bg-wash flex min-h-11 cursor-pointer items-center gap-3 rounded-lg px-1 leading-snug print:min-h-0"
+                  class="hover:bg-wash flex min-h-11 cursor-pointer items-center gap-3 rounded-lg px-1 py-1 leading-snug print:min-h-0 print:py-0 print:gap-1.5 print:leading-tight"
                 >
                   <input
                     type="checkbox"
-                    class="accent-deep size-6 shrink-0"
+                    class="accent-deep size-6 shrink-0 print:size-3.5"
                     :checked="ticked(t.id)"
                     @change="tick(t.id)"
                   />
@@ -142,6 +168,7 @@ async function take(f: (typeof files)[number]) {
           </section>
         </div>
       </div>
+      <ReadingsPanel />
       <div class="plate no-print flex shrink-0 flex-wrap items-center gap-2 p-3" data-files>
         <h2 class="mr-auto text-lg font-bold">Files</h2>
         <button v-for="f in files" :key="f.name" class="act" @click="take(f)">{{ f.name }}</button>
@@ -151,5 +178,6 @@ async function take(f: (typeof files)[number]) {
         The card says what the plan says. Plates, local rules and your own eyes come first.
       </p>
     </template>
+    <PairDialog :open="pairing" @close="pairing = false" />
   </section>
 </template>

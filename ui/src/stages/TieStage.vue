@@ -10,13 +10,15 @@ import TiePlanner from './tie/TiePlanner.vue'
 import TiePointList from './tie/TiePointList.vue'
 
 const workspace = useWorkspace()
-const tied = computed(() => workspace.settledReport?.tied ?? [])
+// A preview's own bars, once they are made; else those of the plan at rest.
+const tied = computed(() => workspace.report?.tied ?? workspace.settledReport?.tied ?? [])
+const weak = computed(() => tied.value.map((t) => t.weak ?? '').filter(Boolean))
 </script>
 
 <template>
   <section class="flex flex-col gap-2 xl:overflow-auto" aria-label="Tie-down" tabindex="-1">
     <div class="plate shrink-0 overflow-hidden p-2 md:h-[24rem]">
-      <RigDrawing class="h-full" :only="['side', 'plan']" />
+      <RigDrawing class="h-full" :only="['side', 'plan']" :weak="weak" />
     </div>
     <TiePlanner :tied="tied" />
     <TiedLoad v-for="t in tied" :key="t.load" :tied="t" />

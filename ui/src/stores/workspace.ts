@@ -8,6 +8,7 @@ import type { Fix, Op, Plan, Report } from '@/generated/types'
 import type { Locale } from '@/quantities'
 import { drafts, type Draft } from './drafts'
 import { at, put, uuid } from './patch'
+import { together } from './ticks'
 
 interface Entry {
   label: string
@@ -26,6 +27,7 @@ export const useWorkspace = defineStore('workspace', () => {
   const id = ref('')
   const plan = shallowRef<Plan>()
   const report = shallowRef<Report>()
+  const away = ref(false) // no answer at all from the server
   const failure = ref('') // why there is no plan, or no fresh report
   const outing = ref('')
   const trailer = ref('')
@@ -137,6 +139,7 @@ export const useWorkspace = defineStore('workspace', () => {
   const shown = ref(0) // sequence of the report on screen
   const settled = ref(false)
   const settledReport = shallowRef<Report>()
+  const settledAt = shallowRef<Date>() // when its figures were made
 
   const review = (() => {
     let flying = false
@@ -167,6 +170,7 @@ export const useWorkspace = defineStore('workspace', () => {
           const answer = await api.review({ plan: asked, outing: forOuting, trailer: forTrailer }, want)
           if (id.value !== forPlan) continue
           failure.value = ''
+          away.value = false
           report.value = answer
           // The core picks where nothing was chosen; a choice made meanwhile stands.
           if (outing.value === forOuting) outing.value = answer.scope.outing ?? ''
@@ -174,11 +178,15 @@ export const useWorkspace = defineStore('workspace', () => {
           shown.value = seq
           if (want === 'settled' && seq === sequence.value) {
             settled.value = true
-            if (!preview.value) settledReport.value = answer // a preview keeps the plan's own fixes
+            if (!preview.value) {
+              settledReport.value = answer // a preview keeps the plan's own fixes
+              settledAt.value = new Date()
+            }
           }
         } catch (e) {
           if (id.value !== forPlan) continue
           failure.value = e instanceof Error ? e.message : String(e)
+          away.value = e instanceof Unreachable
           clearTimeout(rest)
           rest = setTimeout(() => send('settled'), 2000)
         }
@@ -266,7 +274,7 @@ export const useWorkspace = defineStore('workspace', () => {
         }
       } catch (e) {
         if (planId !== id.value) return
-        if (e instanceof ApiError && e.status === 412) saveState.value = 'conflict'
+        if (e instanceof ApiError && e.status === 412) await meet(doc)
         else if (e instanceof ApiError && e.status < 500 && e.status !== 401) {
           tried = tried.filter((t) => t !== own)
           saveState.value = 'refused'
@@ -280,6 +288,28 @@ export const useWorkspace = defineStore('workspace', () => {
       } finally {
         flying = false
       }
+    }
+
+    /** The plan was saved elsewhere: where one side only ticked, both go together. */
+    async function meet(doc: Plan) {
+      const planId = id.value
+      try {
+        const [base, stored] = await Promise.all([api.revision(planId, revision.value), api.plan(planId)])
+        const next = plan.value === doc && planId === id.value && together(base.plan, doc, stored.plan)
+        if (next) {
+          revision.value = stored.revision
+          past.value = []
+          future.value = []
+          before = undefined
+          saveState.value = 'waiting'
+          change(next)
+          return
+        }
+      } catch {
+        // the way to the server is gone again, or the base: told as a conflict below
+      }
+      if (planId === id.value) saveState.value = plan.value === doc ? 'conflict' : 'waiting'
+      if (saveState.value === 'waiting') timer = setTimeout(() => void send(), saveMs)
     }
 
     /** Takes up a draft with the save id that it was sent with, if it was. */
@@ -369,8 +399,8 @@ export const useWorkspace = defineStore('workspace', () => {
   }
 
   return {
-    ...{ id, plan, report, failure, outing, trailer, selected, opened, preview, locale, kept },
-    ...{ past, future, sequence, shown, settled, settledReport },
+    ...{ id, plan, report, failure, away, outing, trailer, selected, opened, preview, locale, kept },
+    ...{ past, future, sequence, shown, settled, settledReport, settledAt },
     ...{ saveState, saveProblem, revision },
     ...{
       edit,

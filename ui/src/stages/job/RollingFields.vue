@@ -3,6 +3,7 @@
 // empty is taken from its kind.
 import { computed } from 'vue'
 import EstimateField from '@/fields/EstimateField.vue'
+import PlanQuantity from '@/fields/PlanQuantity.vue'
 import type { Load } from '@/generated/types'
 import { useReference } from '@/stores/reference'
 import { useWords } from '@/words'
@@ -59,6 +60,7 @@ const long = computed(() => props.load.size.length?.value ?? kind.value?.length 
         kind="length"
         :hint="typical(kind.bears.apart)"
       />
+      <PlanQuantity :path="path('hull/press')" label="A strap may press it with" kind="mass" hint="usual" />
     </template>
   </div>
 </template>

@@ -95,7 +95,7 @@ const tail = computed(() => workspace.plan?.trailers[workspace.trailer]?.deckLen
           : 'No load of this outing rolls. Tell of one at Job, and put it on the deck at Balance.'
       }}
     </p>
-    <div v-else class="mt-2 grid gap-2 sm:grid-cols-2 lg:grid-cols-4">
+    <div v-else class="mt-2 grid grid-cols-2 items-end gap-2 lg:grid-cols-4">
       <ChoiceField
         label="Machine"
         :value="loading.machine"
@@ -121,7 +121,13 @@ const tail = computed(() => workspace.plan?.trailers[workspace.trailer]?.deckLen
         :options="choices(driveWords)"
         @chosen="set('drive', $event === 'all' ? undefined : $event, 'drive')"
       />
-      <EstimateField v-if="loading.drive !== 'winch'" :path="path('driver')" label="Driver" kind="mass" />
+      <EstimateField
+        v-if="loading.drive !== 'winch'"
+        class="col-span-2 sm:col-span-1"
+        :path="path('driver')"
+        label="Driver"
+        kind="mass"
+      />
       <PlanQuantity :path="path('fall')" label="Ground falls away by" kind="angle" hint="0°" />
       <PlanQuantity :path="path('kerb')" label="Foot lies lower by" kind="length" hint="a kerb" />
       <PlanQuantity :path="path('deck')" label="Deck lowered to" kind="length" hint="as it stands" />
@@ -150,10 +156,12 @@ const tail = computed(() => workspace.plan?.trailers[workspace.trailer]?.deckLen
     <template v-if="loading && machine">
       <h3 class="mt-3 mb-1 font-bold">{{ machine.name || 'The machine' }}</h3>
       <RollingFields :id="loading.machine" :load="machine" />
-      <div class="mt-2 grid gap-2 sm:grid-cols-2 lg:grid-cols-4">
+      <div class="mt-2 grid grid-cols-2 items-end gap-2 lg:grid-cols-4">
         <PlanQuantity :path="own('wheel')" label="Wheels’ diameter" kind="length" :hint="usualWheel" />
         <PlanQuantity :path="own('frontWheel')" label="Front ones, if smaller" kind="length" />
         <PlanQuantity :path="own('tyre')" label="Tyres’ width" kind="length" />
+        <PlanQuantity :path="own('frontTrack')" label="Front track, if another" kind="length" />
+        <PlanQuantity :path="own('frontTyre')" label="Front tyres’ width" kind="length" />
         <PlanQuantity :path="own('nose')" label="Under its nose" kind="length" />
       </div>
     </template>

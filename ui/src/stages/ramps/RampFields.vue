@@ -1,6 +1,8 @@
 <script setup lang="ts">
 // The ramps: bought with a rating, or made of own sections.
 import { computed } from 'vue'
+import { api } from '@/api'
+import { download } from '@/download'
 import ChoiceField from '@/fields/ChoiceField.vue'
 import CountField from '@/fields/CountField.vue'
 import PlanQuantity from '@/fields/PlanQuantity.vue'
@@ -23,13 +25,20 @@ const per = [
   { value: 'pair', name: 'the pair' },
   { value: 'each', name: 'each ramp' },
 ]
+async function exportPieces() {
+  const asked = { plan: workspace.plan!, outing: workspace.outing, trailer: workspace.trailer }
+  download(await api.cutList(asked), 'cut-list.csv')
+}
 const tube = { shape: 'tube', height: 0.06, width: 0.04, wall: 0.003, material: 's235' }
 </script>
 
 <template>
   <div class="plate shrink-0 p-3" data-ramp>
-    <h2 class="text-lg font-bold">{{ part.name || 'Ramps' }}</h2>
-    <div class="mt-2 grid gap-2 sm:grid-cols-2 lg:grid-cols-4">
+    <div class="flex items-center justify-between">
+      <h2 class="text-lg font-bold">{{ part.name || 'Ramps' }}</h2>
+      <button v-if="ramp?.profile" class="act" @click="exportPieces">Cut list as CSV</button>
+    </div>
+    <div class="mt-2 grid grid-cols-2 items-end gap-2 lg:grid-cols-4">
       <ChoiceField
         label="Kind"
         :value="ramp?.kind || 'pair'"
@@ -45,6 +54,13 @@ const tube = { shape: 'tube', height: 0.06, width: 0.04, wall: 0.003, material: 
         @chosen="set('held', $event, 'what keeps it')"
       />
       <PlanQuantity :path="path('lip')" label="Lies on the tail by" kind="length" />
+      <PlanQuantity
+        v-if="ramp?.held === 'strip'"
+        :path="path('play')"
+        label="Play behind the strip"
+        kind="length"
+      />
+      <PlanQuantity :path="path('gap')" label="Between treads" kind="length" />
       <PlanQuantity :path="path('step')" label="Step at its ends" kind="length" hint="20 mm" />
       <PlanQuantity :path="path('rating')" label="Rating on its plate" kind="mass" />
       <ChoiceField
@@ -73,7 +89,6 @@ const tube = { shape: 'tube', height: 0.06, width: 0.04, wall: 0.003, material: 
         />
         <ProfileFields v-if="ramp.tread" :path="path('tread')" :profile="ramp.tread" label="Treads" />
         <CountField :path="path('sides')" label="Sides of one ramp" />
-        <PlanQuantity :path="path('gap')" label="Between treads" kind="length" />
         <SwitchField
           label="Leg under the middle"
           :value="ramp.middle"

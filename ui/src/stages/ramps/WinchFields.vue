@@ -34,7 +34,7 @@ const tube = { shape: 'tube', height: 0.06, width: 0.06, wall: 0.003, material: 
         Tell of the winch
       </button>
     </div>
-    <div v-if="winch" class="mt-2 grid gap-2 sm:grid-cols-2 lg:grid-cols-4">
+    <div v-if="winch" class="mt-2 grid grid-cols-2 items-end gap-2 lg:grid-cols-4">
       <PlanQuantity :path="path('pull')" label="Rated pull, first layer" kind="mass" />
       <PlanQuantity :path="path('back')" label="Drum behind headboard" kind="length" />
       <PlanQuantity :path="path('up')" label="Line over the deck" kind="length" />
@@ -78,6 +78,13 @@ const tube = { shape: 'tube', height: 0.06, width: 0.06, wall: 0.003, material: 
         @set="set('post', $event ? tube : undefined, 'winch post')"
       />
       <ProfileFields v-if="winch.post" :path="path('post')" :profile="winch.post" label="Post" />
+      <PlanQuantity
+        v-if="winch.post"
+        :path="path('brace')"
+        label="Brace meets it at"
+        kind="length"
+        hint="no brace"
+      />
     </div>
     <p class="text-soft mt-2 text-sm">
       A line under tension kills when it parts: stand aside, hang a damper on it, gloves on.

@@ -15,6 +15,7 @@ const workspace = useWorkspace()
 const straps = computed(() =>
   Object.entries(workspace.plan?.straps ?? {}).sort((a, b) => a[1].order - b[1].order),
 )
+const grades = ['43', '70'].map((g) => ({ value: g, name: `grade ${g}` }))
 function add() {
   const order = (straps.value.at(-1)?.[1].order ?? 0) + 1
   workspace.setAt(
@@ -42,12 +43,30 @@ function add() {
         :options="choices(strapWords)"
         @chosen="workspace.setAt(`/straps/${sid}/kind`, $event, 'kind of strap')"
       />
+      <TextField :path="`/straps/${sid}/hook`" label="Its hooks" />
       <CountField :path="`/straps/${sid}/count`" label="How many" />
       <PlanQuantity :path="`/straps/${sid}/limit`" label="Working limit (LC) on its tag" kind="mass" />
       <PlanQuantity :path="`/straps/${sid}/breaks`" label="or breaking strength" kind="mass" />
-      <PlanQuantity :path="`/straps/${sid}/width`" label="or its width" kind="length" />
+      <ChoiceField
+        v-if="s.kind === 'chain'"
+        label="or its grade"
+        none="not told"
+        :value="s.grade"
+        :options="grades"
+        @chosen="workspace.setAt(`/straps/${sid}/grade`, $event, 'grade of chain')"
+      />
+      <PlanQuantity
+        :path="`/straps/${sid}/width`"
+        :label="s.kind === 'chain' ? 'and its link’s thickness' : 'or its width'"
+        kind="length"
+      />
       <PlanQuantity :path="`/straps/${sid}/length`" label="Its length" kind="length" />
-      <PlanQuantity :path="`/straps/${sid}/pull`" label="Pull of its tightener" kind="mass" hint="usual" />
+      <PlanQuantity
+        :path="`/straps/${sid}/pull`"
+        label="Pull it is drawn to (S_TF)"
+        kind="mass"
+        hint="usual"
+      />
       <SwitchField
         label="Cut, frayed, bleached: retired"
         :value="s.retire"
@@ -64,6 +83,7 @@ function add() {
     <button class="act mt-2" @click="add"><PlusIcon class="size-5" />Straps</button>
     <p class="text-soft mt-1 text-sm">
       The working limit counts, not the breaking strength: a third of it where that is all the tag says.
+      Retire one that is cut, frayed, burnt, bleached stiff, or with a bent hook or a ratchet that slips.
     </p>
   </details>
 </template>

@@ -16,16 +16,7 @@ const reference = useReference()
 const { say } = useWords()
 const outcome = computed(() => workspace.report?.stages.find((s) => s.id === 'tie')?.outcome)
 const checks = computed(() => (workspace.settledReport?.findings ?? []).filter((f) => f.stage === 'tie'))
-const answer = computed(() => {
-  const fails = checks.value.filter((f) => f.outcome === 'fails')
-  if (fails.length) return say(fails[0]!.says)
-  const open = checks.value.filter((f) => f.outcome === 'unknown')
-  if (open.length === 1) return say(open[0]!.says)
-  if (open.length) return `${open.length} loads are not tied down yet, or not told to the end.`
-  const little = checks.value.find((f) => f.outcome === 'tight' && f.tight === 'room')
-  if (little) return say(little.says)
-  return checks.value.length ? 'All loads stay where they are, by the rule and by statics.' : ''
-})
+const answer = computed(() => say(workspace.settledReport?.tieSays ?? []))
 const mark = computed(() =>
   checks.value.some((f) => f.outcome === 'unknown') && outcome.value !== 'fails' ? 'unknown' : outcome.value,
 )
@@ -34,7 +25,7 @@ const schools = computed(() => [
   ...(reference.data?.tieSchools ?? []).map((s) => ({ value: s.id, name: s.name })),
 ])
 const { found, failure, stale, ask } = useAsked(api.ties)
-const fix = computed(() => found.value as unknown as Fix)
+const sets = computed(() => (found.value ? ([found.value, ...found.value.others] as unknown as Fix[]) : []))
 </script>
 
 <template>
@@ -60,12 +51,13 @@ const fix = computed(() => found.value as unknown as Fix)
           <b>{{ l.name }}</b>: {{ say(l.says) }}
         </li>
       </ul>
-      <div v-if="found.loads.some((l) => l.holds)" class="mt-2 flex gap-2">
-        <button class="act" :disabled="stale" @click="workspace.show(fix)">Preview</button>
-        <button class="act-main" :disabled="stale" @click="workspace.apply(fix, say(found.name))">
-          Do it
-        </button>
-      </div>
+      <ul v-if="!stale && found.loads.some((l) => l.holds)" class="mt-2 grid gap-2" data-tie-sets>
+        <li v-for="(f, i) in sets" :key="i" class="flex flex-wrap items-center gap-2">
+          <button class="act" @click="workspace.show(f)">Preview</button>
+          <button :class="i ? 'act' : 'act-main'" @click="workspace.apply(f, say(f.name))">Do it</button>
+          <span v-if="i" class="text-soft min-w-40 flex-1 text-sm">or {{ say(f.name) }}</span>
+        </li>
+      </ul>
     </div>
   </div>
 </template>

@@ -3,13 +3,17 @@
 import { PlusIcon, TrashIcon } from '@heroicons/vue/20/solid'
 import { computed } from 'vue'
 import ChoiceField from '@/fields/ChoiceField.vue'
+import CountField from '@/fields/CountField.vue'
 import PlanQuantity from '@/fields/PlanQuantity.vue'
+import SwitchField from '@/fields/SwitchField.vue'
 import { newId } from '@/stores/patch'
 import { useReference } from '@/stores/reference'
 import { useWorkspace } from '@/stores/workspace'
+import { choices, fixedWords, useWords } from '@/words'
 
 const workspace = useWorkspace()
 const reference = useReference()
+const { say } = useWords()
 const base = computed(() => `/trailers/${workspace.trailer}/tiePoints`)
 const trailer = computed(() => workspace.plan?.trailers[workspace.trailer])
 const points = computed(() =>
@@ -22,6 +26,12 @@ const kinds = computed(() =>
     more: `gives first: ${k.weak}`,
   })),
 )
+const grades = computed(() => (reference.data?.bolts ?? []).map((b) => ({ value: b.id, name: b.name })))
+/** What each takes, as the core says it. */
+const takes = computed(() => {
+  const all = workspace.settledReport?.tied?.flatMap((t) => t.points) ?? []
+  return Object.fromEntries(all.map((p) => [p.id, say(p.says)]))
+})
 const next = () => (points.value.at(-1)?.[1].order ?? 0) + 1
 const add = () =>
   workspace.setAt(
@@ -79,6 +89,42 @@ function six() {
             <TrashIcon class="size-5" />
           </button>
         </div>
+        <SwitchField
+          label="No plate, but I know its bolts"
+          class="col-span-2"
+          :value="!!p.fastening"
+          @set="
+            workspace.setAt(
+              `${base}/${pid}/fastening`,
+              $event ? { bolt: 0.008, in: 'member' } : undefined,
+              'bolts of a tie point',
+            )
+          "
+        />
+        <template v-if="p.fastening">
+          <ChoiceField
+            label="Bolted to"
+            :value="p.fastening.in"
+            :options="choices(fixedWords)"
+            @chosen="workspace.setAt(`${base}/${pid}/fastening/in`, $event, 'what it is bolted to')"
+          />
+          <PlanQuantity :path="`${base}/${pid}/fastening/bolt`" label="Bolts’ diameter" kind="length" />
+          <CountField :path="`${base}/${pid}/fastening/bolts`" label="How many" />
+          <ChoiceField
+            label="Grade"
+            none="not told"
+            :value="p.fastening.grade"
+            :options="grades"
+            @chosen="workspace.setAt(`${base}/${pid}/fastening/grade`, $event || undefined, 'grade')"
+          />
+          <template v-if="p.fastening.in !== 'member'">
+            <PlanQuantity :path="`${base}/${pid}/fastening/thick`" label="Its thickness" kind="length" />
+            <PlanQuantity :path="`${base}/${pid}/fastening/washer`" label="Washer’s diameter" kind="length" />
+          </template>
+        </template>
+        <p v-if="takes[pid]" class="text-soft col-span-2 text-sm" :data-takes="pid">
+          Takes {{ takes[pid] }}.
+        </p>
       </div>
     </div>
     <div class="mt-2 flex flex-wrap gap-2">

@@ -8,11 +8,13 @@ import PlanQuantity from '@/fields/PlanQuantity.vue'
 import SwitchField from '@/fields/SwitchField.vue'
 import type { Tied } from '@/generated/types'
 import { newId } from '@/stores/patch'
+import { useReference } from '@/stores/reference'
 import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
 
 const props = defineProps<{ tied: Tied }>()
 const workspace = useWorkspace()
+const reference = useReference()
 const { nominal } = useWords()
 const id = computed(() => props.tied.load.replace('/loads/', ''))
 const base = computed(() => `/outings/${workspace.outing}/layouts/${workspace.trailer}`)
@@ -46,6 +48,21 @@ function add() {
     'add a strap',
   )
 }
+const surfaces = computed(() => [
+  { value: '', name: 'usual for its kind' },
+  ...(reference.data?.surfaces ?? []).map((s) => ({
+    value: s.id,
+    name: s.name,
+    more: s.low === s.high ? String(s.low) : `${s.low} to ${s.high}`,
+  })),
+])
+const blocked = computed(() => layout.value?.placements[id.value]?.blocked)
+const faces = [
+  { id: 'front', name: 'in front' },
+  { id: 'rear', name: 'behind' },
+  { id: 'left', name: 'on its left' },
+  { id: 'right', name: 'on its right' },
+] as const
 const words: Record<string, string> = {
   forward: 'Forward',
   rearward: 'Rearward',
@@ -67,7 +84,35 @@ const share = (g: number) => `${Math.max(0, Math.min(1, g / full)) * 100}%`
         :value="layout?.placements[id]?.mat"
         @set="workspace.setAt(`${base}/placements/${id}/mat`, $event || undefined, 'mat')"
       />
+      <SwitchField
+        class="no-print"
+        label="Blocked"
+        :value="!!blocked"
+        @set="workspace.setAt(`${base}/placements/${id}/blocked`, $event ? {} : undefined, 'blocking')"
+      />
+      <ChoiceField
+        class="no-print w-44"
+        label="On what"
+        tight
+        none="usual for its kind"
+        :value="layout?.placements[id]?.surface || ''"
+        :options="surfaces"
+        @chosen="workspace.setAt(`${base}/placements/${id}/surface`, $event || undefined, 'surface')"
+      />
       <span class="text-soft text-sm">friction {{ tied.grip.toFixed(2) }}</span>
+    </div>
+    <div v-if="blocked" class="no-print mt-1 grid grid-cols-2 items-end gap-2 lg:grid-cols-5" data-blocked>
+      <SwitchField
+        v-for="face in faces"
+        :key="face.id"
+        :label="face.name"
+        :value="blocked[face.id]"
+        @set="workspace.setAt(`${base}/placements/${id}/blocked/${face.id}`, $event || undefined, 'blocking')"
+      />
+      <PlanQuantity :path="`${base}/placements/${id}/blocked/takes`" label="Each bears" kind="mass" />
+      <p v-if="!blocked.takes" class="text-soft col-span-2 text-sm lg:col-span-5">
+        It counts once it is told what it bears.
+      </p>
     </div>
     <dl v-if="tied.bars?.length" class="mt-1 grid gap-x-6 gap-y-1 sm:grid-cols-2" data-bars>
       <div
@@ -89,7 +134,9 @@ const share = (g: number) => `${Math.max(0, Math.min(1, g / full)) * 100}%`
         </dd>
       </div>
     </dl>
-    <p v-else class="text-soft text-sm">Not tied down yet.</p>
+    <p v-else class="text-soft text-sm">
+      {{ lashings.length ? 'A strap holds nothing so: see the checks.' : 'Not tied down yet.' }}
+    </p>
     <ul v-if="lashings.length" class="mt-2 grid gap-2">
       <li
         v-for="[lid, x] in lashings"
@@ -123,7 +170,9 @@ const share = (g: number) => `${Math.max(0, Math.min(1, g / full)) * 100}%`
         </template>
         <p v-if="told(lid)" class="text-soft col-span-2 text-sm lg:col-span-full">
           {{ nominal(told(lid)!.long) }} long, {{ nominal(told(lid)!.floor) }} to the floor, takes
-          {{ nominal(told(lid)!.limit) }} (its {{ told(lid)!.weak }} is the weakest).
+          {{ nominal(told(lid)!.limit) }} (its {{ told(lid)!.weak }} is the weakest), drawn to
+          {{ nominal(told(lid)!.pull) }}{{ told(lid)!.eased ? ', no more, for the hull' : '' }}.
+          <b v-if="told(lid)!.path === tied.weak" class="text-tight" data-weak>It gives first.</b>
         </p>
       </li>
     </ul>
@@ -154,7 +203,7 @@ const share = (g: number) => `${Math.max(0, Math.min(1, g / full)) * 100}%`
               <td class="px-2 py-1 text-right">{{ nominal(s.has) }}</td>
               <td class="px-2 py-1 text-right">{{ nominal(s.needs) }} {{ s.says }}</td>
               <td class="px-2 py-1 text-right">{{ s.least ? `${s.count ?? 0} of ${s.least}` : '' }}</td>
-              <td class="px-2 py-1">{{ s.bound }}</td>
+              <td class="px-2 py-1">{{ s.source }}: {{ s.bound }}</td>
             </tr>
           </tbody>
         </table>

@@ -93,7 +93,7 @@ function add() {
 </script>
 
 <template>
-  <div class="plate h-56 shrink-0 p-2"><RigDrawing class="h-full" :only="['side']" /></div>
+  <div class="plate shrink-0 overflow-hidden p-2 md:h-56"><RigDrawing class="h-full" :only="['side']" /></div>
   <div v-if="trailer" class="plate p-3">
     <div class="flex flex-wrap items-center justify-between gap-2">
       <h2 class="text-lg font-bold">Its ratings</h2>

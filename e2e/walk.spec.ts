@@ -1,0 +1,38 @@
+// The whole way from Job to Road by keyboard alone: on a phone's width, and on a plan that
+// knows nothing yet.
+import { accessible, expect, settled, test } from './rig'
+
+const stages = ['job', 'vehicle', 'trailer', 'balance', 'racks', 'ramps', 'tie', 'road']
+
+test('the story walked by keys at 390 px: nothing runs over, all is named', async ({ page, hut }) => {
+  test.slow()
+  await page.setViewportSize({ width: 390, height: 844 })
+  await hut.open('job')
+  for (const [i, stage] of stages.entries()) {
+    await page.keyboard.press(String(i + 1))
+    await expect(page).toHaveURL(new RegExp(`/${stage}`))
+    await settled(page)
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+    if (i > 4) await accessible(page) // the others' own stories look
+    // Tab comes into the stage itself, past the strip above it.
+    let inside = false
+    for (let n = 0; n < 40 && !inside; n++) {
+      await page.keyboard.press('Tab')
+      inside = await page.evaluate(() => !!document.activeElement?.closest('main section'))
+    }
+    expect(inside, stage).toBe(true)
+    await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur())
+  }
+})
+
+test('no stage needs another to be filled first', async ({ page, server }) => {
+  const bare = { format: 'zygonos-plan', version: 1, name: 'Bare' }
+  const answer = await fetch(`${server.url}/api/plans/import`, { method: 'POST', body: JSON.stringify(bare) })
+  const { id } = (await answer.json()) as { id: string }
+  for (const stage of stages) {
+    await page.goto(`/plan/${id}/${stage}`)
+    await settled(page)
+    await expect(page.locator('main section').first()).toHaveText(/\S{4}/)
+    await expect(page.locator('[data-headline]')).not.toHaveAttribute('data-outcome', 'holds')
+  }
+})
