@@ -52,10 +52,13 @@ go-test: $(PAGE)
 	go test ./...
 
 browser:
-	@command -v chromium >/dev/null || { \
-	  echo "Chromium is missing: installing Debian's package."; \
-	  if [ "$$(id -u)" = 0 ]; then apt-get update -qq && DEBIAN_FRONTEND=noninteractive apt-get install -y -qq chromium >/dev/null; \
-	  else echo "Install it, then run again: sudo apt-get install chromium"; exit 1; fi; }
+	@command -v chromium-headless-shell >/dev/null || { \
+	  if [ "$$(id -u)" = 0 ]; then \
+	    echo "Installing Debian's headless Chromium."; \
+	    apt-get update -qq && DEBIAN_FRONTEND=noninteractive apt-get install -y -qq chromium-headless-shell >/dev/null || command -v chromium >/dev/null; \
+	  elif ! command -v chromium >/dev/null; then \
+	    echo "A browser is missing. Install it, then run again: sudo apt-get install chromium-headless-shell"; exit 1; \
+	  fi; }
 
 e2e: $(BIN) $(DEPS) browser
 	npm run -s e2e

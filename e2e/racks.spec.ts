@@ -2,7 +2,6 @@
 import { accessible, expect, settled, test } from './rig'
 
 test('a rack is planned, taken, typed and cut', async ({ page, hut }) => {
-  test.slow()
   await hut.open('racks')
   await page.getByRole('button', { name: 'Outing' }).click()
   await page.getByRole('option', { name: /Boats for the crossing/ }).click()

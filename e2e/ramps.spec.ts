@@ -2,7 +2,6 @@
 import { accessible, expect, settled, test } from './rig'
 
 test('a machine gets on: scrubbed, mended, winched', async ({ page, hut }) => {
-  test.slow()
   await hut.open('ramps')
   await page.getByRole('button', { name: 'Outing' }).click()
   await page.getByRole('option', { name: /Two-seater/ }).click()

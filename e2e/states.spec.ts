@@ -66,7 +66,6 @@ test('without a server the figures stand and the work is kept', async ({ page, h
 })
 
 test('a phone pairs, ticks without the server, and sends its ticks later', async ({ browser }) => {
-  test.slow()
   const server = new Server()
   server.setPasscode('tarn and heather')
   await server.start('0', '0.0.0.0')

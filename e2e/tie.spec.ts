@@ -2,7 +2,6 @@
 import { accessible, expect, settled, test } from './rig'
 
 test('loads are tied down: planned, ticked on the card, loosened, compared', async ({ page, hut }) => {
-  test.slow()
   await hut.open('tie')
   await page.getByRole('button', { name: 'Outing' }).click()
   await page.getByRole('option', { name: /Boats for the crossing/ }).click()

@@ -5,7 +5,6 @@ import { accessible, expect, settled, test } from './rig'
 const stages = ['job', 'vehicle', 'trailer', 'balance', 'racks', 'ramps', 'tie', 'road']
 
 test('the story walked by keys at 390 px: nothing runs over, all is named', async ({ page, hut }) => {
-  test.slow()
   await page.setViewportSize({ width: 390, height: 844 })
   await hut.open('job')
   for (const [i, stage] of stages.entries()) {
