@@ -137,12 +137,17 @@ func Check(r *rig.Rig) []finding.Finding {
 		case v.Count < v.Least:
 			f.Outcome, f.Says = finding.Fails, said.Say("% has % tie-downs, by its length and weight it takes %.", name, said.Count(v.Count), said.Count(v.Least))
 		case !v.Holds():
-			f.Outcome, f.Says = finding.Fails, said.Say("% is held by % of %, %. One more, steeper, or a mat under it.", name, said.Mass(v.Has), said.Mass(v.Needs), said.Piece{Text: v.Direction})
+			f.Outcome, f.Says = finding.Fails, said.Say("% is held by % of %"+v.toward()+".", name, said.Mass(v.Has), said.Mass(v.Needs))
+			advice := advise(ImproveRule(r, l, school.ID), &f, quantity.KindMass, func(w Better) said.Sentence { return said.Say("% of %", said.Mass(w.Has), said.Mass(w.Needs)) })
+			if advice == nil {
+				advice = said.Say(" Straps that take more, or other tie points.")
+			}
+			f.Says = append(f.Says, advice...)
 		case guessed(l):
 			f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 			f.Says = said.Say("% is held, if strap and tie points take what is usual. Look for their tags and plates.", name)
 		default:
-			f.Says = said.Say("% is held: % of % asked.", name, said.Mass(v.Has), said.Mass(v.Needs))
+			f.Says = said.Say("% is held: % of % asked"+v.toward()+".", name, said.Mass(v.Has), said.Mass(v.Needs))
 		}
 		out = append(out, f)
 		for k := range l.Ties {
@@ -318,7 +323,12 @@ func balance(r *rig.Rig, l *Load) (finding.Finding, []GBar, string) {
 	switch {
 	case worst < 1-1e-9:
 		f.Outcome = finding.Fails
-		f.Says = append(f.Says, advice(r, l, at, &f)...)
+		ways := Improve(r, l, at)
+		advice := advise(ways, &f, quantity.KindShare, func(w Better) said.Sentence { return said.Say("%", said.Share(w.Has)) })
+		if advice == nil {
+			advice = said.Say([...]string{" A strap that pulls back and down.", " A strap that pulls forward and down.", " A strap across, low and to the right.", " A strap across, low and to the left.", " A strap that pulls straight down."}[at])
+		}
+		f.Says = append(f.Says, advice...)
 	case worst < 1.1:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	}
@@ -328,26 +338,6 @@ func balance(r *rig.Rig, l *Load) (finding.Finding, []GBar, string) {
 			{Symbol: "μ", Says: said.Say("friction, the low end"), Measure: finding.Exactly(quantity.KindShare, l.friction()), How: "typical"}}}}
 	}
 	return f, bars, weak
-}
-
-// advice tells the cheapest change that holds, or the one that helps most and that it takes
-// more; what the plan tells of becomes a fix.
-func advice(r *rig.Rig, l *Load, k int, f *finding.Finding) said.Sentence {
-	ways := Improve(r, l, k)
-	asked := Directions[k].Asked
-	for _, w := range ways {
-		if w.Patch != nil && w.G >= asked*(1-1e-9) && len(f.Fixes) < 2 {
-			f.Fixes = append(f.Fixes, finding.Fix{Variant: finding.Variant{Name: w.Says, Patch: w.Patch}, Outcome: finding.Holds, Figure: finding.Exactly(quantity.KindShare, w.G)})
-		}
-	}
-	if len(ways) == 0 || ways[0].G < f.Figure.Value+0.01 {
-		return said.Say([...]string{" A strap that pulls back and down.", " A strap that pulls forward and down.", " A strap across, low and to the right.", " A strap across, low and to the left.", " A strap that pulls straight down."}[k])
-	}
-	says := append(said.Say(" Cheapest: "), ways[0].Says...)
-	if ways[0].G < asked*(1-1e-9) {
-		says = append(said.Say(" Most helps: "), ways[0].Says...)
-	}
-	return append(says, said.Say(", then %.", said.Share(ways[0].G))...)
 }
 
 // Answer is the stage's one answer from its findings: what fails, what is open, what is

@@ -47,7 +47,8 @@ type Tie struct {
 	Hook  string // of its ends
 	Over  bool   // over the load, two ends; else one end holds the load directly
 	Ends  []End
-	Limit float64 // least working load limit of strap and tie points, kg
+	Strap float64 // the strap's own working load limit, kg
+	Limit float64 // least of that and of its tie points', kg
 	Weak  string  // what that limit is of
 	Pull  float64 // that its tightener leaves, kg
 	Long  float64 // m of strap needed
@@ -329,7 +330,7 @@ func (l *Load) add(r *rig.Rig, id string, x plan.Lashing) {
 	it := l.Item
 	t := Tie{ID: id, Path: path, Name: strap.Name, Hook: strap.Hook, Over: x.To != "", Weak: "strap", Pull: PullOf(strap)}
 	limit, how := LimitOf(strap)
-	t.Limit, t.Guess = limit, how == "unmarked webbing"
+	t.Strap, t.Limit, t.Guess = limit, limit, how == "unmarked webbing"
 	if t.Break = 3 * limit; strap.Breaks != nil {
 		t.Break = float64(*strap.Breaks)
 	}

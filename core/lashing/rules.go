@@ -17,9 +17,18 @@ const (
 // worst direction, kg.
 type Verdict struct {
 	Has, Needs float64
-	Direction  string
-	Count      int // North America: tie-downs there are …
-	Least      int // … and must be at least
+	Toward     int    // into Directions; −1 where it asks for a sum, whatever the direction
+	Direction  string // in words
+	Count      int    // North America: tie-downs there are …
+	Least      int    // … and must be at least
+}
+
+// toward is the direction as a sentence goes on.
+func (v Verdict) toward() string {
+	if v.Direction == "" {
+		return ""
+	}
+	return ", " + v.Direction
 }
 
 // Holds reports whether the school is content.
@@ -38,7 +47,7 @@ func counted(t *Tie) float64 {
 // is half the weight or more, their number by length and weight. Machines on wheels are
 // held at front and rear: four, or two that reach over (393.128, up to 10,000 lb: two).
 func NorthAmerica(l *Load) Verdict {
-	v := Verdict{Needs: l.Mass / 2, Count: len(l.Ties), Direction: "forward"}
+	v := Verdict{Needs: l.Mass / 2, Count: len(l.Ties), Toward: -1}
 	for i := range l.Ties {
 		v.Has += counted(&l.Ties[i])
 	}
@@ -102,7 +111,7 @@ func European(l *Load) Verdict {
 		if d.ID == "forward" {
 			safe = safeForward
 		}
-		take(Verdict{Has: restraint(l, d.Push, mu, direct, 1/safe) + l.Blocks[k], Needs: l.Mass * math.Max(0, d.Asked-own), Direction: d.ID})
+		take(Verdict{Has: restraint(l, d.Push, mu, direct, 1/safe) + l.Blocks[k], Needs: l.Mass * math.Max(0, d.Asked-own), Toward: k, Direction: d.Name})
 		if v := tilt(l, k, safe); v.Needs > 0 {
 			take(v)
 		}
@@ -130,7 +139,7 @@ func tilt(l *Load, k int, safe float64) Verdict {
 		return Verdict{}
 	}
 	behind := edge.minus(l.Centre).dot(d.Push)
-	v := Verdict{Needs: l.Mass * math.Max(0, asked-behind/up), Direction: d.ID + ", against tipping"}
+	v := Verdict{Needs: l.Mass * math.Max(0, asked-behind/up), Toward: k, Direction: d.Name + ", against tipping"}
 	for i := range l.Ties {
 		t := &l.Ties[i]
 		sum := 0.0
@@ -170,10 +179,10 @@ func Performance(l *Load) Verdict {
 	}
 	for k, d := range Directions[:4] {
 		of := func(a norms.Asked) float64 { return [4]float64{a.Forward, a.Rearward, a.Sideways, a.Sideways}[k] }
-		take(Verdict{Has: restraint(&broken, d.Push, mu, mu, 1) + l.Blocks[k], Needs: l.Mass * math.Max(0, of(norms.AskBreaking)-mu), Direction: d.ID + ", breaking"})
-		take(Verdict{Has: restraint(l, d.Push, mu, mu, 1) + l.Blocks[k], Needs: l.Mass * math.Max(0, of(norms.AskWorking)-mu), Direction: d.ID + ", working"})
+		take(Verdict{Has: restraint(&broken, d.Push, mu, mu, 1) + l.Blocks[k], Needs: l.Mass * math.Max(0, of(norms.AskBreaking)-mu), Toward: k, Direction: d.Name + ", breaking"})
+		take(Verdict{Has: restraint(l, d.Push, mu, mu, 1) + l.Blocks[k], Needs: l.Mass * math.Max(0, of(norms.AskWorking)-mu), Toward: k, Direction: d.Name + ", working"})
 	}
-	down := Verdict{Needs: norms.HoldDown * l.Mass, Direction: "down"}
+	down := Verdict{Needs: norms.HoldDown * l.Mass, Toward: -1, Direction: "down"}
 	for i := range l.Ties {
 		down.Has += l.Ties[i].Pull * l.Ties[i].down()
 	}
@@ -190,7 +199,7 @@ func Guides(l *Load) Verdict {
 		needs := l.Mass * math.Max(0, d.Asked-mu*(1-norms.Ask.Upward))
 		has := restraint(l, d.Push, mu, mu, 1) + l.Blocks[k]
 		if has-needs < worst.Has-worst.Needs || math.IsInf(worst.Has, 1) {
-			worst.Has, worst.Needs, worst.Direction = has, needs, d.ID
+			worst = Verdict{Has: has, Needs: needs, Toward: k, Direction: d.Name}
 		}
 	}
 	return worst
