@@ -21,7 +21,7 @@ type Ramp struct {
 	Held    RampHeld   `json:"held,omitempty"`    // what keeps it on the tail
 	Lip     length     `json:"lip,omitempty"`     // how far it lies on the tail
 	Play    length     `json:"play,omitempty"`    // of its tongues behind a strip
-	Step    length     `json:"step,omitempty"`    // up onto it at its foot, and at its top; 0 is 20 mm
+	Step    *length    `json:"step,omitempty"`    // up onto it at its foot, and at its top; 20 mm where not told
 }
 
 // RampKind is a kind of ramp.
@@ -154,7 +154,7 @@ func (c *cleaner) ramp(path string, r *Ramp) {
 	c.bound(path+"/gap", "gap between treads", &r.Gap, 0, 1)
 	c.bound(path+"/lip", "ramp's lip", &r.Lip, 0, 0.5)
 	c.bound(path+"/play", "play of the ramp's tongues", &r.Play, 0, 0.5)
-	c.bound(path+"/step", "step at the ramp", &r.Step, 0, 0.5)
+	number(c, path+"/step", "step at the ramp", &r.Step, quantity.KindLength, 0, 0.5, false)
 	c.limit(path+"/rating", "ramp's rating", &r.Rating)
 	one(c, path+"/kind", "ramp", &r.Kind, RampKinds)
 	one(c, path+"/counts", "ramp's rating", &r.Counts, []RampCounts{RampAxle, RampVehicle})

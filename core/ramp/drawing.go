@@ -79,11 +79,15 @@ func DriveOf(r *rig.Rig) *DriveOn {
 		d.Steps = append(d.Steps, DriveStep{-st.U, st.Pose.Rear.Centre.Z, st.Pose.Pitch})
 		d.Ball.Values = append(d.Ball.Values, st.Ball)
 		d.Clear.Values = append(d.Clear.Values, st.Clearance)
-		line.Values = append(line.Values, st.Wheels.Line)
+		if st.Lifts && i > 0 { // no figure there: the finding says why
+			line.Values = append(line.Values, line.Values[i-1])
+		} else {
+			line.Values = append(line.Values, s.Pull(st))
+		}
 	}
 	if s.Way == ByLine {
 		if p := s.Loading.Winch; p != nil && p.Pull != nil {
-			v := float64(*p.Pull)
+			v := onLayerTold(p)
 			line.Limit = &v
 		}
 		d.Line = line

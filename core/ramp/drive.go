@@ -13,6 +13,7 @@ type Step struct {
 	Prop      float64 // kg on the rear props
 	Sinks     float64 // of the tail on its springs, m; 0 where they are not known
 	Bending   float64 // greatest in the ramp, both of a pair together, as kg on one metre
+	Lifts     bool    // the line would lift an axle here: Wheels are those without it
 }
 
 // Drive rolls the machine from the ground to its place in n steps, and judges each
@@ -34,15 +35,16 @@ func (s *Setup) Drive(n int) []Step {
 func (s *Setup) At(u, guess float64) Step {
 	b, path := s.riding(), s.Path
 	q := b.Stand(path, u, guess)
-	if s.Tilts && (u >= s.Home-1e-9 || s.dropped(b.Forces(q, s.All, s.Way, s.Hook(q), s.Winch))) { // drawn down at home
+	if s.Tilts && (u >= s.Home-1e-9 || s.dropped(b.Forces(q, s.All, s.Way, s.line(q)))) { // drawn down at home
 		path = s.Level
 		q = b.Stand(path, u, guess)
 	}
 	st := Step{U: u, Pose: q}
 	st.Clearance, st.Touches = b.Clearance(path, q)
-	w, ok := b.Forces(q, s.All, s.Way, s.Hook(q), s.Winch)
+	w, ok := b.Forces(q, s.All, s.Way, s.line(q))
 	if !ok {
-		w, _ = b.Forces(q, s.All, AllWheels, Point{}, Point{})
+		w, _ = b.Forces(q, s.All, AllWheels, Line{})
+		st.Lifts = s.Way == ByLine
 	}
 	st.Wheels = w
 	held := 0.0
@@ -195,7 +197,7 @@ func (s *Setup) sinks(steps []Step) float64 {
 func (s *Setup) Hand(st *Step) float64 {
 	b := s.riding()
 	q := b.Stand(s.Path, st.U, 0)
-	w, _ := b.Forces(q, s.All, AllWheels, Point{}, Point{})
+	w, _ := b.Forces(q, s.All, AllWheels, Line{})
 	left := 0.0
 	for _, f := range []Push{w.Front, w.Rear} {
 		left += f.Down - s.onBed(f).Down

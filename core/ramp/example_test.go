@@ -22,9 +22,9 @@ func ExampleBody_Clearance() {
 	// Output: true true
 }
 
-// A winch's pull on a plain slope of 10°, wheels that roll at 4 %.
-func ExampleIncline() {
-	// 500·(0.17365 + 0.04·0.98481)
-	fmt.Printf("%.1f kg\n", ramp.Incline(500, 10*math.Pi/180, 0.04))
-	// Output: 106.5 kg
+// A wheel of 600 mm with 200 kg on it against a step of 20 mm.
+func ExampleBump() {
+	pull, climbs := ramp.Bump(200, 0.3, 0.02)
+	fmt.Printf("%.1f kg %v\n", pull, climbs)
+	// Output: 76.9 kg true
 }

@@ -18,11 +18,43 @@ type Wheels struct {
 // vector of a contact's upright.
 func (c *Contact) normal() (u, z float64) { return -math.Sin(c.Slope), math.Cos(c.Slope) }
 
+// Line is what pulls a machine, and what holds its wheels back.
+type Line struct {
+	Hook, Winch Point // it runs from the one to the other
+	Front, Rear Resistance
+}
+
+// Resistance is what holds a wheel back, as shares of what presses it.
+type Resistance struct {
+	Rolls  float64 // along its surface
+	Bump   float64 // of a step before it: the slope of its rim where it touches that
+	Locked bool    // it drags; else it turns, and what acts on it passes through its axle
+}
+
+// leans is how far what acts on the wheel leans back from its surface's upright, rad: the
+// bump turns that, the rolling leans it further.
+func (r Resistance) leans() float64 { return math.Atan(r.Bump) + math.Atan(r.Rolls) }
+
+// acts is where what acts on a wheel of a pulled machine meets its rim, and the way that it
+// acts (of length one).
+func (r Resistance) acts(c Contact, radius float64) (at Point, u, z float64) {
+	tu, tz := math.Cos(c.Slope), math.Sin(c.Slope)
+	nu, nz := c.normal()
+	sin, cos := math.Sincos(r.leans())
+	u, z = nu*cos-tu*sin, nz*cos-tz*sin
+	if !r.Locked { // through the axle
+		return Point{c.Centre.U - radius*u, c.Centre.Z - radius*z}, u, z
+	}
+	sin, cos = math.Sincos(math.Atan(r.Bump))
+	return Point{c.Centre.U + radius*(sin*tu-cos*nu), c.Centre.Z + radius*(sin*tz-cos*nz)}, u, z
+}
+
 // Forces balances a body of m kg that stands on the path without speed. Driven by all
 // wheels each bears straight up; driven by one axle the other bears along its
-// surface's upright and the driven one the rest; pulled by a line from hook toward
-// winch both bear along their uprights. ok is false where nothing balances it.
-func (b *Body) Forces(q Pose, m float64, way Way, hook, winch Point) (w Wheels, ok bool) {
+// surface's upright and the driven one the rest; pulled by a line both bear along their
+// uprights, leaning back by their resistance. ok is false where nothing balances it: the line
+// would lift an axle.
+func (b *Body) Forces(q Pose, m float64, way Way, line Line) (w Wheels, ok bool) {
 	g := b.Place(q, b.CentreAhead, b.CentreUp)
 	f, r := q.Front.At, q.Rear.At
 	w.Front.At, w.Rear.At = f, r
@@ -51,14 +83,16 @@ func (b *Body) Forces(q Pose, m float64, way Way, hook, winch Point) (w Wheels, 
 		w.Rear.Down, w.Rear.Ahead = n*nrz, -n*nru
 		w.Front.Down, w.Front.Ahead = m-n*nrz, n*nru
 	case ByLine:
-		du, dz := winch.U-hook.U, winch.Z-hook.Z
+		du, dz := line.Winch.U-line.Hook.U, line.Winch.Z-line.Hook.Z
 		l := math.Hypot(du, dz)
 		if l == 0 {
 			return w, false
 		}
 		du, dz = du/l, dz/l
+		f, nfu, nfz = line.Front.acts(q.Front, b.FrontR)
+		r, nru, nrz = line.Rear.acts(q.Rear, b.RearR)
 		// Σu, Σz and moments about the rear contact for N_f, N_r, P (Cramer).
-		a := [3][3]float64{{nfu, nru, du}, {nfz, nrz, dz}, {cross(f, r, nfu, nfz), 0, cross(hook, r, du, dz)}}
+		a := [3][3]float64{{nfu, nru, du}, {nfz, nrz, dz}, {cross(f, r, nfu, nfz), 0, cross(line.Hook, r, du, dz)}}
 		rhs := [3]float64{0, m, m * (g.U - r.U)}
 		det := det3(a)
 		if math.Abs(det) < 1e-9 {
@@ -72,8 +106,11 @@ func (b *Body) Forces(q Pose, m float64, way Way, hook, winch Point) (w Wheels, 
 			}
 			x[i] = det3(c) / det
 		}
-		w.Front.Down, w.Front.Ahead = x[0]*nfz, -x[0]*nfu
-		w.Rear.Down, w.Rear.Ahead = x[1]*nrz, -x[1]*nru
+		if x[0] < 0 || x[1] < 0 {
+			return w, false
+		}
+		w.Front = Push{At: f, Down: x[0] * nfz, Ahead: -x[0] * nfu}
+		w.Rear = Push{At: r, Down: x[1] * nrz, Ahead: -x[1] * nru}
 		w.Line = x[2]
 	default:
 		share := (g.U - r.U) / lever

@@ -105,11 +105,12 @@ func TestAgainstSampling(t *testing.T) {
 func TestForcesBalance(t *testing.T) {
 	b := ramp.Body{Base: 1.95, FrontR: 0.3, RearR: 0.33, Before: 0.4, Behind: 0.4, Belly: 0.25, Nose: 0.3, Tail: 0.3, CentreAhead: 0.9, CentreUp: 0.65}
 	winch := ramp.Point{U: 2.1, Z: 0.9}
+	front, rear := ramp.Resistance{Rolls: 0.04, Bump: 0.38}, ramp.Resistance{Rolls: 0.25}
 	for _, way := range []ramp.Way{ramp.AllWheels, ramp.OneAxleRear, ramp.OneAxleFront, ramp.ByLine} {
 		for u := -6.0; u < -0.6; u += 0.11 {
 			q := b.Stand(path, u, 0)
 			hook := b.Place(q, 2.35, 0.3)
-			w, ok := b.Forces(q, 500, way, hook, winch)
+			w, ok := b.Forces(q, 500, way, ramp.Line{Hook: hook, Winch: winch, Front: front, Rear: rear})
 			if !ok {
 				t.Fatalf("%v at %v: no balance", way, u)
 			}
@@ -124,21 +125,41 @@ func TestForcesBalance(t *testing.T) {
 			}
 			moment += hook.U*dz - hook.Z*du
 			near(t, "moment", moment, 0, 1e-6)
+			if way == ramp.ByLine { // what acts on a wheel that turns passes through its axle
+				c := q.Front.Centre
+				near(t, "about the axle", (c.U-w.Front.At.U)*w.Front.Down+(c.Z-w.Front.At.Z)*w.Front.Ahead, 0, 1e-6)
+			}
 		}
 	}
 	// On a straight slope of 20°, by hand: 500·sin 20° = 171.01 kg on a line along it.
 	slope := ramp.Path{{-20, -20 * math.Tan(20*math.Pi/180)}, {20, 20 * math.Tan(20*math.Pi/180)}}
 	q := b.Stand(slope, 0, 0)
 	at := b.Place(q, 2.35, 0.3)
-	w, _ := b.Forces(q, 500, ramp.ByLine, at, ramp.Point{U: at.U + math.Cos(20*math.Pi/180), Z: at.Z + math.Sin(20*math.Pi/180)})
+	w, _ := b.Forces(q, 500, ramp.ByLine, ramp.Line{Hook: at, Winch: ramp.Point{U: at.U + math.Cos(20*math.Pi/180), Z: at.Z + math.Sin(20*math.Pi/180)}})
 	near(t, "pull on a slope", w.Line, 500*math.Sin(20*math.Pi/180), 0.2)
 }
 
 // Limits of the winch's sums, by hand.
 func TestWinchSums(t *testing.T) {
-	near(t, "flat", ramp.Incline(500, 0, 0.04), 20, 1e-9)
-	near(t, "upright", ramp.Incline(500, math.Pi/2, 0.04), 500, 1e-9)
-	near(t, "locked on 15°", ramp.Incline(500, 15*math.Pi/180, 0.8), 500*(0.2588190+0.8*0.9659258), 1e-3)
+	// Along a slope W(sin θ + c·cos θ): flat, nearly upright, locked on 15°.
+	b := ramp.Body{Base: 1.95, FrontR: 0.3, RearR: 0.3, CentreAhead: 0.9, CentreUp: 0.3}
+	for _, c := range []struct {
+		degrees, want float64
+		resists       ramp.Resistance
+	}{
+		{0, 20, ramp.Resistance{Rolls: 0.04}},
+		{85, 500 * (0.9961947 + 0.04*0.0871557), ramp.Resistance{Rolls: 0.04}},
+		{15, 500 * (0.2588190 + 0.8*0.9659258), ramp.Resistance{Rolls: 0.8, Locked: true}},
+	} {
+		sin, cos := math.Sincos(c.degrees * math.Pi / 180)
+		slope := ramp.Path{{-20, -20 * sin / cos}, {20, 20 * sin / cos}}
+		q := b.Stand(slope, 0, 0)
+		at := b.Place(q, 2.35, 0.3)
+		w, ok := b.Forces(q, 500, ramp.ByLine, ramp.Line{Hook: at, Winch: ramp.Point{U: at.U + cos, Z: at.Z + sin}, Front: c.resists, Rear: c.resists})
+		if near(t, "along a slope", w.Line, c.want, 0.01); !ok {
+			t.Errorf("%v° lifts an axle", c.degrees)
+		}
+	}
 	for _, c := range []struct {
 		h, want float64
 		ok      bool
@@ -209,8 +230,13 @@ func TestEndsAsBalance(t *testing.T) {
 		steps := s.Drive(200)
 		want := r.Bears.Ball.Nominal + 30*0.9/2.5 - 15*1.0/2.5
 		near(t, "ball at home "+drive, steps[199].Ball, want, 0.01)
-		// Before it: on the ground the trailer bears only the ramps.
-		near(t, "ball before "+drive, steps[0].Ball, 20-15*1.0/2.5, 0.01)
+		// Before it: on the ground the trailer bears only the ramps; and the line, which pulls
+		// 12.025 kg at 6.641° down over 4.4665 m: (1.5·1.391 − 0.38·11.944)/2.5.
+		before := 20 - 15*1.0/2.5
+		if drive == `"winch"` {
+			before -= 0.981
+		}
+		near(t, "ball before "+drive, steps[0].Ball, before, 0.01)
 	}
 	// By hand: the machine's rear wheels at the tail's edge, all wheels driven. Half the
 	// ramp's angle is none of it: V_r at 3.5, V_f at the deck.

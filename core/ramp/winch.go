@@ -2,6 +2,7 @@ package ramp
 
 import (
 	"math"
+	"slices"
 
 	"zygonos/core/finding"
 	"zygonos/core/norms"
@@ -23,11 +24,6 @@ const (
 	reserveLine = 1.25  // rated pull over what is needed
 	drawFrom    = 0.8   // of a battery that may be used before it is flat: half of it
 )
-
-// Incline is the pull along a slope, as a weight: W·(sin θ + c·cos θ).
-func Incline(weight, slope, resistance float64) float64 {
-	return weight * (math.Sin(slope) + resistance*math.Cos(slope))
-}
 
 // Bump is the level pull at axle height that takes a wheel of radius r with its axle's
 // load W over a step h: W·√(2rh − h²)/(r − h). ok is false for a step as high as the axle.
@@ -57,26 +53,64 @@ func Handle(force, radius, ratio, crank float64) float64 { return force * radius
 // Current is what an electric winch draws at a pull, a straight line from idle to rated.
 func Current(idle, full, pull, rated float64) float64 { return idle + (full-idle)*pull/rated }
 
-// Needed is the most that the line of a winch pulls on the way, kg: the slope's pull
-// with its resistance and the start from rest, and the hinge's bump; halved with a block
-// and its loss.
-func (s *Setup) Needed(steps []Step) (most, slope, bump float64, climbs bool) {
-	w := s.Loading.Winch
-	c := rolling[w.Wheels]
-	for i := range steps {
-		f := &steps[i].Wheels
-		geo := math.Max(0, f.Line)
-		slope = math.Max(slope, geo+c*(f.Front.Down+f.Rear.Down))
+// line is that of a winched machine where it stands: its wheels roll as they are told to, and
+// where one comes against the step at a ramp's end that holds it back too.
+func (s *Setup) line(q Pose) Line {
+	if s.Way != ByLine {
+		return Line{}
 	}
-	slope *= fromRest
-	r := math.Min(s.Body.FrontR, s.Body.RearR)
-	axle := s.Mass * math.Max(s.Body.CentreAhead, s.Body.Base-s.Body.CentreAhead) / s.Body.Base
-	bump, climbs = Bump(axle, r, s.step())
-	most = math.Max(slope, bump)
-	if w.Block {
-		most /= 2 * (1 - blockLoses)
+	var wheels plan.WheelState
+	if w := s.Loading.Winch; w != nil {
+		wheels = w.Wheels
 	}
-	return most, slope, bump, climbs
+	rolls := func(c Contact, r float64) Resistance {
+		return Resistance{Rolls: rolling[wheels], Bump: s.bumpAt(c.Centre, r), Locked: wheels == plan.RollsLocked}
+	}
+	return Line{Hook: s.Hook(q), Winch: s.Winch, Front: rolls(q.Front, s.Body.FrontR), Rear: rolls(q.Rear, s.Body.RearR)}
+}
+
+// bumpNear is how far before the step its bump counts already, m, so that no drive steps
+// over it.
+const bumpNear = 0.05
+
+// bumpAt is the bump of a wheel at c as a share of what presses it, nought where it is at
+// no step: √(2rh − h²) before the ramp's foot or hinge it touches it.
+func (s *Setup) bumpAt(c Point, r float64) float64 {
+	h := s.step()
+	share, climbs := Bump(1, r, h)
+	if !climbs {
+		return 0
+	}
+	touches := math.Sqrt(2*r*h-h*h) + bumpNear
+	for k, edge := range []Point{s.Foot, s.Top} {
+		if before := edge.U - c.U; before > 0 && before <= touches && !(k == 1 && s.Tilts) {
+			return share
+		}
+	}
+	return 0
+}
+
+// Pull is what the winch's line bears at a step of the drive when it starts from rest there,
+// kg; with a block half of it and the block's loss.
+func (s *Setup) Pull(st *Step) float64 {
+	pull := fromRest * math.Max(0, st.Wheels.Line)
+	if w := s.Loading.Winch; w != nil && w.Block {
+		pull /= 2 * (1 - blockLoses)
+	}
+	return pull
+}
+
+// Needed is the most that the line bears on the way, kg, and at which step; climbs is false
+// where the wheels are too small for the step at the ramp's ends.
+func (s *Setup) Needed(steps []Step) (most float64, at int, climbs bool) {
+	at = WorstOf(steps).Line
+	_, climbs = Bump(1, math.Min(s.Body.FrontR, s.Body.RearR), s.step())
+	return s.Pull(&steps[at]), at, climbs
+}
+
+// onLayerTold is what the winch pulls with its line on the layer that is told, kg.
+func onLayerTold(w *plan.Winch) float64 {
+	return OnLayer(float64(*w.Pull), float64(w.Drum), float64(w.Line), max(1, w.Layer))
 }
 
 // hingeStep is the usual step at a ramp's end, m (C).
@@ -84,8 +118,8 @@ const hingeStep = 0.02
 
 // step is that of the ramp, as told or usual, m.
 func (s *Setup) step() float64 {
-	if v := float64(s.Ramp.Step); v > 0 {
-		return v
+	if s.Ramp.Step != nil {
+		return float64(*s.Ramp.Step)
 	}
 	return hingeStep
 }
@@ -98,7 +132,7 @@ const fleetMost = 2 * math.Pi / 180
 func Fleet(aside, length float64) float64 { return math.Atan2(math.Abs(aside), length) }
 
 // mount judges how the winch stands: the line's lead, bolts of its post, pin of its
-// receiver.
+// receiver, under what its line pulls it with.
 func (s *Setup) mount(pull float64) []finding.Finding {
 	w := s.Loading.Winch
 	var out []finding.Finding
@@ -156,7 +190,7 @@ func (s *Setup) winch(steps []Step) []finding.Finding {
 		return nil
 	}
 	path := s.Rig.LayoutPath("/loading/winch")
-	most, slope, bump, climbs := s.Needed(steps)
+	most, at, climbs := s.Needed(steps)
 	f := s.base(CodeWinch, "Winch")
 	f.Source = norms.Practice("start from rest 1.15, block loses a tenth, a quarter in reserve")
 	f.Figure = finding.Exactly(quantity.KindMass, most)
@@ -164,50 +198,71 @@ func (s *Setup) winch(steps []Step) []finding.Finding {
 		f.Outcome, f.Says = finding.Fails, said.Say("Its wheels are too small for the step at the ramp: fill it.")
 		return []finding.Finding{f}
 	}
+	if i := slices.IndexFunc(steps, func(st Step) bool { return st.Lifts }); i >= 0 {
+		f.Outcome, f.Says = finding.Fails, said.Say("The line lifts an axle before it comes on: fill the step, let its wheels turn, lead the line lower.")
+		return []finding.Finding{f}
+	}
 	f.HasWork, f.Work = true, func() []finding.Step {
-		return []finding.Step{{Symbol: "P", Says: said.Say("along the way, from rest"), Formula: "P = 1.15·(line's balance + c·ΣN)", Result: finding.Exactly(quantity.KindMass, slope), Source: f.Source, Terms: []finding.StepTerm{
-			{Symbol: "W", Says: said.Say("the machine"), Measure: finding.Exactly(quantity.KindMass, s.Mass), How: "computed"},
-			{Symbol: "θ", Says: said.Say("the ramp"), Measure: finding.Exactly(quantity.KindAngle, s.Angle), How: "computed"},
-			{Symbol: "c", Says: said.Say("rolling resistance"), Measure: finding.Exactly(quantity.KindShare, rolling[w.Wheels]), How: "rule followed"}}},
-			{Symbol: "F", Says: said.Say("over the hinge, a step of %", said.Length(s.step())), Formula: "F = W·√(2rh − h²)/(r − h)", Result: finding.Exactly(quantity.KindMass, bump)}}
+		l := s.line(steps[at].Pose)
+		share := func(v float64) *finding.Measure { return finding.Exactly(quantity.KindShare, v) }
+		formula := "P = 1.15·(balance of W, both wheels' forces leaning back by α, and the line)"
+		if w.Block {
+			formula += "/1.8"
+		}
+		return []finding.Step{
+			{Symbol: "b", Says: said.Say("a step of % before a wheel", said.Length(s.step())), Formula: "b = √(2rh − h²)/(r − h)", Result: share(math.Max(l.Front.Bump, l.Rear.Bump))},
+			{Symbol: "α", Says: said.Say("how far a wheel's force leans back there"), Formula: "α = atan b + atan c", Result: finding.Exactly(quantity.KindAngle, math.Max(l.Front.leans(), l.Rear.leans())), Terms: []finding.StepTerm{
+				{Symbol: "c", Says: said.Say("rolling resistance"), Measure: share(l.Front.Rolls), How: "rule followed"}}},
+			{Symbol: "P", Says: said.Say("at its worst place, from rest"), Formula: formula, Result: f.Figure, Source: f.Source, Terms: []finding.StepTerm{
+				{Symbol: "W", Says: said.Say("the machine"), Measure: finding.Exactly(quantity.KindMass, s.Mass), How: "computed"},
+				{Symbol: "θ", Says: said.Say("the ramp"), Measure: finding.Exactly(quantity.KindAngle, s.Angle), How: "computed"}}}}
+	}
+	takes := said.Say("It takes % on the line", said.Mass(most))
+	if l := s.line(steps[at].Pose); l.Front.Bump > 0 || l.Rear.Bump > 0 {
+		takes = append(takes, said.Say(", over a step of %", said.Length(s.step()))...)
 	}
 	if w.Pull == nil {
-		f.Outcome, f.Says = finding.Unknown, said.Say("It takes % on the line. What does the winch pull?", said.Mass(most))
+		f.Outcome, f.Says = finding.Unknown, append(takes, said.Say(". What does the winch pull?")...)
 		f.Needs = []finding.Need{{Path: path + "/pull", Says: said.Say("the winch's rated pull"), Where: said.Say("On its plate, for the first layer on the drum.")}}
 		return []finding.Finding{f}
 	}
-	has := OnLayer(float64(*w.Pull), float64(w.Drum), float64(w.Line), max(1, w.Layer))
+	has := onLayerTold(w)
 	f.Limit = finding.Exactly(quantity.KindMass, has)
 	margin := (has - most) / has
 	f.Margin = &margin
-	f.Says = said.Say("It takes % on the line, the winch pulls %.", said.Mass(most), said.Mass(has))
+	f.Says = append(takes, said.Say("; the winch pulls %.", said.Mass(has))...)
 	switch {
 	case most > has:
 		f.Outcome = finding.Fails
-		f.Says = append(f.Says, said.Say(" A block halves it; or longer ramps.")...)
+		f.Says = append(f.Says, said.Say(" Fill the step, put a block at the machine, or take longer ramps.")...)
 	case most*reserveLine > has:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	}
 	out := []finding.Finding{f}
-	weak, name := math.Inf(1), ""
+	both := most // what a block's shackle bears, and what both of its line's ends hang on
+	if w.Block {
+		both = 2 * most
+	}
+	var weak *quantity.Mass
+	name, on := "", 0.0
 	for _, l := range []struct {
 		max  *quantity.Mass
 		name string
 		on   float64
-	}{{w.LineMax, "line", most}, {w.HookMax, "hook", most}, {w.TieMax, "shackle", most}} {
-		if l.max != nil && float64(*l.max) < weak {
-			weak, name = float64(*l.max), l.name
+	}{{w.LineMax, "line", most}, {w.HookMax, "hook", most}, {w.TieMax, "shackle", both}} {
+		if l.max != nil && (weak == nil || float64(*weak)*l.on > float64(*l.max)*on) {
+			weak, name, on = l.max, l.name, l.on
 		}
 	}
 	g := s.base(CodeLine, "Line, hook, shackle")
-	g.Figure = finding.Exactly(quantity.KindMass, most)
-	if name == "" {
+	if weak == nil {
+		g.Figure = finding.Exactly(quantity.KindMass, most)
 		g.Outcome, g.Says = finding.Unknown, said.Say("What do line, hook and shackle take? It pulls %.", said.Mass(most))
 		g.Needs = []finding.Need{{Path: path + "/lineMax", Says: said.Say("the line's working load limit"), Where: said.Say("On its tag.")}}
 	} else {
-		g.Limit = finding.Exactly(quantity.KindMass, weak)
-		g.Says = said.Say("The % is the weakest: % of %.", said.Piece{Text: name}, said.Mass(most), said.Mass(weak))
-		if most > weak {
+		g.Figure, g.Limit = finding.Exactly(quantity.KindMass, on), finding.Exactly(quantity.KindMass, float64(*weak))
+		g.Says = said.Say("The % is the weakest: % of %.", said.Piece{Text: name}, said.Mass(on), said.Mass(float64(*weak)))
+		if on > float64(*weak) {
 			g.Outcome = finding.Fails
 		}
 	}
@@ -229,9 +284,9 @@ func (s *Setup) winch(steps []Step) []finding.Finding {
 		out = append(out, s.battery(most))
 	}
 	if w.Post != nil {
-		out = append(out, s.post(most))
+		out = append(out, s.post(both))
 	}
-	return append(out, s.mount(most)...)
+	return append(out, s.mount(both)...)
 }
 
 // battery is how often an electric winch pulls the machine on: I·t of half the

@@ -124,7 +124,7 @@ func outline(r *rig.Rig, rep *review.Report) [4]*finding.Measure {
 }
 
 // ontoRamp mends how a machine gets on: longer ramps, the coupling raised, hitched, props,
-// a block, pins.
+// a block, filled steps, pins.
 func ontoRamp(r *rig.Rig, f *finding.Finding) []candidate {
 	s, missing, fails := ramp.Prepare(r)
 	if s == nil || len(missing) > 0 || s.Tilts && fails != nil {
@@ -164,7 +164,15 @@ func ontoRamp(r *rig.Rig, f *finding.Finding) []candidate {
 			out = append(out, one(2, said.Say("rear props with % of air", said.Length(0.02)), loading+"/props", plan.Props{Back: quantity.Length(r.DeckLength() - 0.1), Gap: 0.02}))
 		}
 	case ramp.CodeWinch:
-		out = append(out, one(1, said.Say("a block at the machine"), loading+"/winch/block", true))
+		if !r.Layout.Loading.Winch.Block {
+			out = append(out, one(2, said.Say("a block at the machine"), loading+"/winch/block", true))
+		}
+		if s.RampID != "" && (s.Ramp.Step == nil || *s.Ramp.Step > 0) {
+			out = append(out, one(1, said.Say("the steps at the ramps' ends filled"), part+"/step", 0))
+		}
+		if r.Layout.Loading.Winch.Wheels == plan.RollsLocked {
+			out = append(out, one(3, said.Say("its wheels freed to turn"), loading+"/winch/wheels", plan.RollsHard))
+		}
 	case ramp.CodeHold:
 		out = append(out, one(1, said.Say("pins through the ramps' hooks"), part+"/held", plan.HeldPins))
 	}

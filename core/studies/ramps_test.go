@@ -92,13 +92,17 @@ func TestOntoRamp(t *testing.T) {
 func TestWaysOntoRamp(t *testing.T) {
 	at := "/outings/two-seater-day/layouts/grey-flatbed/loading"
 	winch := map[string]any{"back": 0.0, "up": 0.3, "pull": 150.0}
+	strong := map[string]any{"back": 0.0, "up": 0.3, "pull": 240.0}
+	locked := map[string]any{"back": 0.0, "up": 0.3, "pull": 2000.0, "wheels": "locked"}
 	for name, c := range map[string]struct {
 		patch      []finding.Op
 		code, ways string
 	}{
 		"unhitched":         {[]finding.Op{{Op: "add", Path: at + "/unhitched", Value: true}}, ramp.CodeTip, "hitch it first"},
 		"tips, props":       {[]finding.Op{{Op: "add", Path: at + "/unhitched", Value: true}}, ramp.CodeTip, "rear props"},
-		"weak winch":        {[]finding.Op{{Op: "add", Path: at + "/drive", Value: "winch"}, {Op: "add", Path: at + "/winch", Value: winch}}, ramp.CodeWinch, "block"},
+		"weak winch":        {[]finding.Op{{Op: "add", Path: at + "/drive", Value: "winch"}, {Op: "add", Path: at + "/winch", Value: winch}}, ramp.CodeWinch, "filled"},
+		"little in reserve": {[]finding.Op{{Op: "add", Path: at + "/drive", Value: "winch"}, {Op: "add", Path: at + "/winch", Value: strong}}, ramp.CodeWinch, "block"},
+		"locked wheels":     {[]finding.Op{{Op: "add", Path: at + "/drive", Value: "winch"}, {Op: "add", Path: at + "/winch", Value: locked}}, ramp.CodeWinch, "freed"},
 		"low belly":         {[]finding.Op{{Op: "add", Path: "/loads/two-seater/rolling", Value: map[string]any{"clearance": map[string]any{"value": 0.14, "how": "weighed"}}}}, ramp.CodeClear, "ramps of"},
 		"low belly, raised": {[]finding.Op{{Op: "add", Path: "/loads/two-seater/rolling", Value: map[string]any{"clearance": map[string]any{"value": 0.18, "how": "weighed"}}}}, ramp.CodeClear, "raised by"},
 		"too short":         {[]finding.Op{{Op: "add", Path: "/parts/ramps/ramp/length", Value: 0.4}}, ramp.CodeSetup, "ramps of"},

@@ -132,6 +132,9 @@ export const roadWords: Record<string, string> = {
 export const choices = (words: Record<string, string>) =>
   Object.entries(words).map(([value, name]) => ({ value, name }))
 
+/** The steel tube that own makes begin with, 60 mm high and so wide, m. */
+export const tube = (width: number) => ({ shape: 'tube', height: 0.06, width, wall: 0.003, material: 's235' })
+
 export const driveWords: Record<string, string> = {
   all: 'driven, all wheels',
   rear: 'driven, rear wheels',
@@ -143,6 +146,8 @@ export const rampKindWords: Record<string, string> = {
   full: 'Full width',
   gate: 'The tailgate',
 }
+export const rampCountWords: Record<string, string> = { axle: 'an axle', vehicle: 'the vehicle' }
+export const rampPerWords: Record<string, string> = { pair: 'the pair', each: 'each ramp' }
 export const heldWords: Record<string, string> = {
   pins: 'Pins',
   chains: 'Chains or straps',

@@ -89,6 +89,8 @@ async function go(path: string) {
       (e) => path.startsWith(e.dataset.path!) || e.dataset.path!.startsWith(path),
     )
     if (field) {
+      const folded = field.closest('details')
+      if (folded) folded.open = true
       field.scrollIntoView({ block: 'center' })
       field.focus()
       return

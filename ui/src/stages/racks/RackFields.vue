@@ -3,11 +3,11 @@
 import { PlusIcon, TrashIcon } from '@heroicons/vue/20/solid'
 import { computed } from 'vue'
 import ChoiceField from '@/fields/ChoiceField.vue'
-import CountField from '@/fields/CountField.vue'
+import PlanFields from '@/fields/PlanFields.vue'
 import PlanQuantity from '@/fields/PlanQuantity.vue'
 import ProfileFields from '@/fields/ProfileFields.vue'
-import SwitchField from '@/fields/SwitchField.vue'
 import TextField from '@/fields/TextField.vue'
+import type { PlanField } from '@/fields/planField'
 import type { Part } from '@/generated/types'
 import { newId } from '@/stores/patch'
 import { useReference } from '@/stores/reference'
@@ -37,54 +37,45 @@ function addSlot() {
   )
 }
 const reference = useReference()
-const grades = computed(() => (reference.data?.bolts ?? []).map((b) => ({ value: b.id, name: b.name })))
-const tierNames = computed(() => tiers.value.map(([id], i) => ({ value: id, name: `tier ${i + 1}` })))
+const base = computed(() => path('rack'))
 const posts = [1, 2, 3].map((n) => ({ value: n, name: n === 1 ? 'one, a T' : String(n) }))
+const frames: PlanField[] = [
+  { at: 'posts', label: 'Posts to a frame', options: posts, usual: 2 },
+  { at: 'apart', label: 'Posts apart', kind: 'length' },
+  { at: 'frontAt', label: 'Front frame behind its front', kind: 'length' },
+  { at: 'rearAt', label: 'Rear frame behind its front', kind: 'length' },
+]
+const bolted = computed<PlanField[]>(() => [
+  { at: 'bolts', label: 'Bolts to a foot', whole: true },
+  { at: 'bolt', label: 'Bolts’ diameter', kind: 'length' },
+  { at: 'gauge', label: 'Between their rows', kind: 'length' },
+  {
+    at: 'grade',
+    label: 'Their grade',
+    options: (reference.data?.bolts ?? []).map((b) => ({ value: b.id, name: b.name })),
+  },
+])
+const feet = computed<PlanField[]>(() => [
+  { at: 'foot', label: 'Feet', options: choices(footWords) },
+  ...(rack.value.foot === 'bolted' ? bolted.value : []),
+  { at: 'brace', label: 'Braces at 45°, leg', kind: 'length' },
+])
+const ways: PlanField[] = [
+  { at: 'middle', label: 'Frame in the middle too', on: true },
+  { at: 'held', label: 'Bars held upright', on: true },
+]
+const tierNames = computed(() => tiers.value.map(([id], i) => ({ value: id, name: `tier ${i + 1}` })))
 </script>
 
 <template>
   <div class="grid gap-3">
     <div class="grid gap-2 sm:grid-cols-2 lg:grid-cols-4">
-      <ChoiceField
-        label="Posts to a frame"
-        :value="rack.posts || 2"
-        :options="posts"
-        @chosen="set('rack/posts', $event, 'posts')"
-      />
-      <PlanQuantity :path="path('rack/apart')" label="Posts apart" kind="length" />
-      <PlanQuantity :path="path('rack/frontAt')" label="Front frame behind its front" kind="length" />
-      <PlanQuantity :path="path('rack/rearAt')" label="Rear frame behind its front" kind="length" />
+      <PlanFields :base="base" :fields="frames" />
       <ProfileFields :path="path('rack/bar')" :profile="rack.bar" label="Cross bars" priced />
       <ProfileFields :path="path('rack/post')" :profile="rack.post" label="Posts" priced />
-      <ChoiceField
-        label="Feet"
-        :value="rack.foot"
-        :options="choices(footWords)"
-        @chosen="set('rack/foot', $event, 'feet')"
-      />
-      <template v-if="rack.foot === 'bolted'">
-        <CountField :path="path('rack/bolts')" label="Bolts to a foot" />
-        <PlanQuantity :path="path('rack/bolt')" label="Bolts’ diameter" kind="length" />
-        <PlanQuantity :path="path('rack/gauge')" label="Between their rows" kind="length" />
-        <ChoiceField
-          label="Their grade"
-          :value="rack.grade"
-          :options="grades"
-          @chosen="set('rack/grade', $event, 'grade')"
-        />
-      </template>
-      <PlanQuantity :path="path('rack/brace')" label="Braces at 45°, leg" kind="length" />
+      <PlanFields :base="base" :fields="feet" />
       <TextField :path="path('undo')" label="What is undone to lift it off" />
-      <SwitchField
-        label="Frame in the middle too"
-        :value="rack.middle"
-        @set="set('rack/middle', $event || undefined, 'middle frame')"
-      />
-      <SwitchField
-        label="Bars held upright"
-        :value="rack.held"
-        @set="set('rack/held', $event || undefined, 'held')"
-      />
+      <PlanFields :base="base" :fields="ways" />
     </div>
     <div class="grid gap-x-6 gap-y-3 lg:grid-cols-2">
       <section aria-label="Tiers">

@@ -4,8 +4,11 @@ import { PlusIcon, TrashIcon } from '@heroicons/vue/20/solid'
 import { computed } from 'vue'
 import ChoiceField from '@/fields/ChoiceField.vue'
 import EstimateField from '@/fields/EstimateField.vue'
+import FieldGroup from '@/fields/FieldGroup.vue'
+import PlanFields from '@/fields/PlanFields.vue'
 import PlanQuantity from '@/fields/PlanQuantity.vue'
 import SwitchField from '@/fields/SwitchField.vue'
+import type { PlanField } from '@/fields/planField'
 import RollingFields from '@/stages/job/RollingFields.vue'
 import { newId } from '@/stores/patch'
 import { useReference } from '@/stores/reference'
@@ -64,11 +67,25 @@ function addRamps() {
   )
 }
 const machine = computed(() => workspace.plan?.loads[loading.value?.machine ?? ''])
-const own = (field: string) => `/loads/${loading.value?.machine}/rolling/${field}`
 const usualWheel = computed(() => {
   const rolls = reference.data?.loads.find((k) => k.id === machine.value?.kind)?.rolls
   return rolls ? `typical ${print('length', rolls.wheel)}` : undefined
 })
+const wheels = computed<PlanField[]>(() => [
+  { at: 'wheel', label: 'Wheels’ diameter', kind: 'length', hint: usualWheel.value },
+  { at: 'frontWheel', label: 'Front ones, if smaller', kind: 'length' },
+  { at: 'tyre', label: 'Tyres’ width', kind: 'length' },
+  { at: 'frontTrack', label: 'Front track, if another', kind: 'length' },
+  { at: 'frontTyre', label: 'Front tyres’ width', kind: 'length' },
+  { at: 'nose', label: 'Under its nose', kind: 'length' },
+])
+const ground = computed<PlanField[]>(() => [
+  { at: 'fall', label: 'Ground falls away by', kind: 'angle', hint: '0°' },
+  { at: 'kerb', label: 'Foot lies lower by', kind: 'length', hint: 'a kerb' },
+  { at: 'deck', label: 'Deck lowered to', kind: 'length', hint: 'as it stands' },
+  { at: 'raised', label: `${term('Coupling')} raised by`, kind: 'length' },
+  { at: 'unhitched', label: 'Unhitched', on: true },
+])
 const tail = computed(() => workspace.plan?.trailers[workspace.trailer]?.deckLength?.value ?? 2.4)
 </script>
 
@@ -128,20 +145,12 @@ const tail = computed(() => workspace.plan?.trailers[workspace.trailer]?.deckLen
         label="Driver"
         kind="mass"
       />
-      <PlanQuantity :path="path('fall')" label="Ground falls away by" kind="angle" hint="0°" />
-      <PlanQuantity :path="path('kerb')" label="Foot lies lower by" kind="length" hint="a kerb" />
-      <PlanQuantity :path="path('deck')" label="Deck lowered to" kind="length" hint="as it stands" />
-      <PlanQuantity :path="path('raised')" :label="`${term('Coupling')} raised by`" kind="length" />
+      <PlanFields :base="`${base}/loading`" :fields="ground" />
       <PlanQuantity
         v-if="!loading.ramp"
         :path="`/trailers/${workspace.trailer}/pivot`"
         label="The bed tilts; pivot behind ball"
         kind="length"
-      />
-      <SwitchField
-        label="Unhitched"
-        :value="loading.unhitched"
-        @set="set('unhitched', $event || undefined, 'unhitched')"
       />
       <SwitchField
         label="Rear props down"
@@ -156,14 +165,12 @@ const tail = computed(() => workspace.plan?.trailers[workspace.trailer]?.deckLen
     <template v-if="loading && machine">
       <h3 class="mt-3 mb-1 font-bold">{{ machine.name || 'The machine' }}</h3>
       <RollingFields :id="loading.machine" :load="machine" />
-      <div class="mt-2 grid grid-cols-2 items-end gap-2 lg:grid-cols-4">
-        <PlanQuantity :path="own('wheel')" label="Wheels’ diameter" kind="length" :hint="usualWheel" />
-        <PlanQuantity :path="own('frontWheel')" label="Front ones, if smaller" kind="length" />
-        <PlanQuantity :path="own('tyre')" label="Tyres’ width" kind="length" />
-        <PlanQuantity :path="own('frontTrack')" label="Front track, if another" kind="length" />
-        <PlanQuantity :path="own('frontTyre')" label="Front tyres’ width" kind="length" />
-        <PlanQuantity :path="own('nose')" label="Under its nose" kind="length" />
-      </div>
+      <FieldGroup
+        class="mt-3"
+        title="Its wheels and nose"
+        :base="`/loads/${loading.machine}/rolling`"
+        :fields="wheels"
+      />
     </template>
   </div>
 </template>

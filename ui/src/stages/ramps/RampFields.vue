@@ -3,33 +3,45 @@
 import { computed } from 'vue'
 import { api } from '@/api'
 import { download } from '@/download'
-import ChoiceField from '@/fields/ChoiceField.vue'
-import CountField from '@/fields/CountField.vue'
-import PlanQuantity from '@/fields/PlanQuantity.vue'
+import FieldGroup from '@/fields/FieldGroup.vue'
+import PlanFields from '@/fields/PlanFields.vue'
 import ProfileFields from '@/fields/ProfileFields.vue'
 import SwitchField from '@/fields/SwitchField.vue'
+import type { PlanField } from '@/fields/planField'
 import type { Part } from '@/generated/types'
 import { useWorkspace } from '@/stores/workspace'
-import { choices, heldWords, rampKindWords } from '@/words'
+import { choices, heldWords, rampCountWords, rampKindWords, rampPerWords, tube } from '@/words'
 
 const props = defineProps<{ id: string; part: Part }>()
 const workspace = useWorkspace()
-const path = (field: string) => `/parts/${props.id}/ramp/${field}`
+const base = computed(() => `/parts/${props.id}/ramp`)
 const ramp = computed(() => props.part.ramp)
-const set = (field: string, value: unknown, label: string) => workspace.setAt(path(field), value, label)
-const counts = [
-  { value: 'axle', name: 'an axle' },
-  { value: 'vehicle', name: 'the vehicle' },
+const first: PlanField[] = [
+  { at: 'length', label: 'Length along it', kind: 'length' },
+  { at: 'width', label: 'Width of one', kind: 'length' },
+  { at: 'kind', label: 'Kind', options: choices(rampKindWords), usual: 'pair' },
+  { at: 'held', label: 'Kept on the tail by', options: choices(heldWords) },
+  { at: 'rating', label: 'Rating on its plate', kind: 'mass' },
+  { at: 'counts', label: 'Rating counts', options: choices(rampCountWords) },
+  { at: 'per', label: '… for', options: choices(rampPerWords) },
 ]
-const per = [
-  { value: 'pair', name: 'the pair' },
-  { value: 'each', name: 'each ramp' },
+const edges = computed<PlanField[]>(() => [
+  { at: 'lip', label: 'Lies on the tail by', kind: 'length' },
+  ...(ramp.value?.held === 'strip'
+    ? [{ at: 'play', label: 'Play behind the strip', kind: 'length' } as const]
+    : []),
+  { at: 'gap', label: 'Between treads', kind: 'length' },
+  { at: 'step', label: 'Step at its ends', kind: 'length', hint: '20 mm' },
+])
+const own: PlanField[] = [
+  { at: 'sides', label: 'Sides of one ramp', whole: true },
+  { at: 'middle', label: 'Leg under the middle', on: true },
 ]
+const make: PlanField[] = [{ at: 'profile', label: 'Own make', on: tube(0.04) }]
 async function exportPieces() {
   const asked = { plan: workspace.plan!, outing: workspace.outing, trailer: workspace.trailer }
   download(await api.cutList(asked), 'cut-list.csv')
 }
-const tube = { shape: 'tube', height: 0.06, width: 0.04, wall: 0.003, material: 's235' }
 </script>
 
 <template>
@@ -39,62 +51,19 @@ const tube = { shape: 'tube', height: 0.06, width: 0.04, wall: 0.003, material: 
       <button v-if="ramp?.profile" class="act" @click="exportPieces">Cut list as CSV</button>
     </div>
     <div class="mt-2 grid grid-cols-2 items-end gap-2 lg:grid-cols-4">
-      <ChoiceField
-        label="Kind"
-        :value="ramp?.kind || 'pair'"
-        :options="choices(rampKindWords)"
-        @chosen="set('kind', $event === 'pair' ? undefined : $event, 'kind of ramp')"
-      />
-      <PlanQuantity :path="path('length')" label="Length along it" kind="length" />
-      <PlanQuantity :path="path('width')" label="Width of one" kind="length" />
-      <ChoiceField
-        label="Kept on the tail by"
-        :value="ramp?.held"
-        :options="choices(heldWords)"
-        @chosen="set('held', $event, 'what keeps it')"
-      />
-      <PlanQuantity :path="path('lip')" label="Lies on the tail by" kind="length" />
-      <PlanQuantity
-        v-if="ramp?.held === 'strip'"
-        :path="path('play')"
-        label="Play behind the strip"
-        kind="length"
-      />
-      <PlanQuantity :path="path('gap')" label="Between treads" kind="length" />
-      <PlanQuantity :path="path('step')" label="Step at its ends" kind="length" hint="20 mm" />
-      <PlanQuantity :path="path('rating')" label="Rating on its plate" kind="mass" />
-      <ChoiceField
-        label="Rating counts"
-        :value="ramp?.counts"
-        :options="counts"
-        @chosen="set('counts', $event, 'what the rating counts')"
-      />
-      <ChoiceField
-        label="… for"
-        :value="ramp?.per"
-        :options="per"
-        @chosen="set('per', $event, 'for how many it counts')"
-      />
-      <SwitchField
-        label="Own make"
-        :value="!!ramp?.profile"
-        @set="set('profile', $event ? tube : undefined, 'own make')"
-      />
+      <PlanFields :base="base" :fields="first" />
+      <PlanFields :base="base" :fields="make" />
       <template v-if="ramp?.profile">
-        <ProfileFields :path="path('profile')" :profile="ramp.profile" label="Sides" />
+        <ProfileFields :path="`${base}/profile`" :profile="ramp.profile" label="Sides" />
+        <PlanFields :base="base" :fields="own" />
         <SwitchField
           label="Treads of another section"
           :value="!!ramp.tread"
-          @set="set('tread', $event ? { ...ramp.profile } : undefined, 'treads')"
+          @set="workspace.setAt(`${base}/tread`, $event ? { ...ramp.profile } : undefined, 'treads')"
         />
-        <ProfileFields v-if="ramp.tread" :path="path('tread')" :profile="ramp.tread" label="Treads" />
-        <CountField :path="path('sides')" label="Sides of one ramp" />
-        <SwitchField
-          label="Leg under the middle"
-          :value="ramp.middle"
-          @set="set('middle', $event || undefined, 'middle leg')"
-        />
+        <ProfileFields v-if="ramp.tread" :path="`${base}/tread`" :profile="ramp.tread" label="Treads" />
       </template>
+      <FieldGroup title="Its ends and treads" :base="base" :fields="edges" />
     </div>
   </div>
 </template>
