@@ -38,6 +38,21 @@ test('a machine gets on: scrubbed, mended, winched', async ({ page, hut }) => {
   await expect(page.locator('[data-code="ramp.winch"]')).toContainText('What does the winch pull?')
   await expect(drive.locator('[data-curve="On the line"]')).toBeVisible()
   await expect(page.locator('[data-loading-card]')).toContainText('Only then release')
+  // What is asked next lies in a folded group: it opens, and the field is ready to type in.
+  await page.getByLabel('Rated pull, first layer').fill('900 kg')
+  await page.getByLabel('Rated pull, first layer').press('Enter')
+  await settled(page)
+  await expect(page.getByLabel('Line’s working limit')).toBeHidden()
+  const more = page.getByRole('button', { name: /^\d more$/ })
+  if (await more.isVisible()) await more.click()
+  await page.getByRole('button', { name: /line's working load limit/ }).click()
+  await expect(page.getByLabel('Line’s working limit')).toBeFocused()
+  await page.keyboard.type('500 kg')
+  await page.keyboard.press('Enter')
+  await settled(page)
+  await expect(page.locator('[data-code="ramp.line"]')).toContainText(
+    /The line is the weakest: \d+\s+kg of 500\s+kg/,
+  )
   await page.getByRole('button', { name: 'Compare places' }).click()
   await expect(page.locator('[data-ramp-places]')).toContainText('places for the ramps')
   await page.getByLabel('Length along it').fill('400 mm')

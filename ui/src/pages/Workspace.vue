@@ -85,9 +85,10 @@ async function go(path: string) {
   workspace.selected = path.match(/^\/(loads|parts)\/[^/]+/)?.[0] ?? workspace.selected
   // The stage may still be on its way: look for the field at each frame, for a while.
   for (let frame = 0; frame < 180; frame++) {
-    const field = [...document.querySelectorAll<HTMLElement>('[data-path]')].find(
-      (e) => path.startsWith(e.dataset.path!) || e.dataset.path!.startsWith(path),
-    )
+    const fields = [...document.querySelectorAll<HTMLElement>('[data-path]')]
+    const field =
+      fields.find((e) => e.dataset.path === path) ??
+      fields.find((e) => path.startsWith(e.dataset.path + '/') || e.dataset.path!.startsWith(path + '/'))
     if (field) {
       const folded = field.closest('details')
       if (folded) folded.open = true
