@@ -35,8 +35,10 @@ test('loads are tied down: planned, ticked on the card, loosened, compared', asy
 
   // A strap's end is taken from above and hooked elsewhere.
   const skiff = page.locator('[data-tied="skiff"] [data-lashing]').first()
+  await skiff.locator('summary').click()
   const hooked = await skiff.getByRole('button', { name: 'Hooked at' }).innerText()
   const lashing = await skiff.getAttribute('data-lashing')
+  await page.locator('[data-view="plan"]').scrollIntoViewIfNeeded()
   const end = (await page.locator(`[data-moves$="/${lashing}/from"]`).boundingBox())!
   const points = page.locator('[data-view="plan"] .tie-point')
   let to = { x: 0, y: 0, width: 0, height: 0 }
@@ -57,6 +59,7 @@ test('loads are tied down: planned, ticked on the card, loosened, compared', asy
 
   await canoe.getByRole('button', { name: 'Compare the rules' }).click()
   await expect(canoe.locator('[data-schools] tbody tr')).toHaveCount(4)
+  await canoe.locator('[data-lashing] summary').first().click()
   await canoe.getByRole('button', { name: 'Take the strap off' }).first().click()
   await settled(page)
   await expect(answer).toContainText('Two straps over Green canoe')

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 // One load: how many g it withstands each way, its straps, the schools side by side.
 import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/vue'
-import { PlusIcon, TrashIcon } from '@heroicons/vue/20/solid'
-import { computed } from 'vue'
+import { PlusIcon } from '@heroicons/vue/20/solid'
+import { computed, ref } from 'vue'
 import ChoiceField from '@/fields/ChoiceField.vue'
 import PlanQuantity from '@/fields/PlanQuantity.vue'
 import SwitchField from '@/fields/SwitchField.vue'
@@ -11,6 +11,7 @@ import { newId } from '@/stores/patch'
 import { useReference } from '@/stores/reference'
 import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
+import StrapRow from './StrapRow.vue'
 
 const props = defineProps<{ tied: Tied }>()
 const workspace = useWorkspace()
@@ -24,25 +25,21 @@ const lashings = computed(() =>
     .filter(([, x]) => x.load === id.value)
     .sort((a, b) => a[1].order - b[1].order),
 )
-const straps = computed(() =>
-  Object.entries(workspace.plan?.straps ?? {}).map(([value, s]) => ({ value, name: s.name || 'Strap' })),
-)
-const points = computed(() => props.tied.points.map((p) => ({ value: p.id, name: p.name })))
-const ends = computed(() => [{ value: '', name: 'holds it directly' }, ...points.value])
+const straps = computed(() => Object.keys(workspace.plan?.straps ?? {}))
+const fresh = ref('') // the strap just added: open
 const told = (lid: string) => props.tied.straps.find((s) => s.path.endsWith(`/lashings/${lid}`))
-const set = (lid: string, field: string, value: unknown) =>
-  workspace.setAt(`${base.value}/lashings/${lid}/${field}`, value, 'move a strap')
 function add() {
   const order = Math.max(0, ...Object.values(layout.value?.lashings ?? {}).map((x) => x.order)) + 1
-  const [from, to] = points.value
+  const [from, to] = props.tied.points
+  fresh.value = newId('tie')
   workspace.setAt(
-    `${base.value}/lashings/${newId('tie')}`,
+    `${base.value}/lashings/${fresh.value}`,
     {
       order,
       load: id.value,
-      strap: straps.value[0]?.value ?? '',
-      from: from?.value ?? '',
-      ...(to ? { to: to.value } : {}),
+      strap: straps.value[0] ?? '',
+      from: from?.id ?? '',
+      ...(to ? { to: to.id } : {}),
       hold: { back: 0.3 },
     },
     'add a strap',
@@ -137,47 +134,20 @@ const share = (g: number) => `${Math.max(0, Math.min(1, g / full)) * 100}%`
     <p v-else class="text-soft text-sm">
       {{ lashings.length ? 'A strap holds nothing so: see the checks.' : 'Not tied down yet.' }}
     </p>
-    <ul v-if="lashings.length" class="mt-2 grid gap-2">
-      <li
-        v-for="[lid, x] in lashings"
-        :key="lid"
-        class="border-rule grid grid-cols-2 items-end gap-2 border-t pt-2 lg:grid-cols-[1.3fr_1.2fr_1.2fr_1fr_auto]"
-        :data-lashing="lid"
-      >
-        <ChoiceField label="Strap" :value="x.strap" :options="straps" @chosen="set(lid, 'strap', $event)" />
-        <ChoiceField label="Hooked at" :value="x.from" :options="points" @chosen="set(lid, 'from', $event)" />
-        <ChoiceField
-          label="Over it to"
-          :value="x.to || ''"
-          :options="ends"
-          @chosen="set(lid, 'to', $event || undefined)"
+    <ul v-if="lashings.length" class="mt-2">
+      <li v-for="[lid, x] in lashings" :key="lid" :data-lashing="lid">
+        <StrapRow
+          :path="`${base}/lashings/${lid}`"
+          :lashing="x"
+          :points="tied.points"
+          :told="told(lid)"
+          :first="!!tied.weak && told(lid)?.path === tied.weak"
+          :fresh="lid === fresh"
         />
-        <PlanQuantity :path="`${base}/lashings/${lid}/hold/back`" label="Behind its front" kind="length" />
-        <button
-          class="act no-print size-11"
-          aria-label="Take the strap off"
-          @click="workspace.setAt(`${base}/lashings/${lid}`, undefined, 'take a strap off')"
-        >
-          <TrashIcon class="size-5" />
-        </button>
-        <template v-if="!x.to">
-          <PlanQuantity
-            :path="`${base}/lashings/${lid}/hold/right`"
-            label="Right of its middle"
-            kind="length"
-          />
-          <PlanQuantity :path="`${base}/lashings/${lid}/hold/up`" label="Above its underside" kind="length" />
-        </template>
-        <p v-if="told(lid)" class="text-soft col-span-2 text-sm lg:col-span-full">
-          {{ nominal(told(lid)!.long) }} long, {{ nominal(told(lid)!.floor) }} to the floor, takes
-          {{ nominal(told(lid)!.limit) }} (its {{ told(lid)!.weak }} is the weakest), drawn to
-          {{ nominal(told(lid)!.pull) }}{{ told(lid)!.eased ? ', no more, for the hull' : '' }}.
-          <b v-if="told(lid)!.path === tied.weak" class="text-tight" data-weak>It gives first.</b>
-        </p>
       </li>
     </ul>
     <div class="no-print mt-2 flex flex-wrap gap-2">
-      <button class="act" :disabled="!straps.length || !points.length" @click="add">
+      <button class="act" :disabled="!straps.length || !tied.points.length" @click="add">
         <PlusIcon class="size-5" />Strap
       </button>
     </div>

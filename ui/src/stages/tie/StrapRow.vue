@@ -1,0 +1,73 @@
+<script setup lang="ts">
+// One strap on a load: how it runs and what it takes; opened, where it is hooked.
+import { ChevronDownIcon, TrashIcon } from '@heroicons/vue/20/solid'
+import { computed } from 'vue'
+import ChoiceField from '@/fields/ChoiceField.vue'
+import PlanQuantity from '@/fields/PlanQuantity.vue'
+import type { Lashing, PointOf, TiedStrap } from '@/generated/types'
+import { useWorkspace } from '@/stores/workspace'
+import { useWords } from '@/words'
+
+const props = defineProps<{
+  path: string
+  lashing: Lashing
+  points: PointOf[]
+  told: TiedStrap | undefined // undefined: not told to the end
+  first: boolean // it gives first
+  fresh: boolean
+}>()
+const workspace = useWorkspace()
+const { nominal } = useWords()
+const straps = computed(() =>
+  Object.entries(workspace.plan?.straps ?? {}).map(([value, s]) => ({ value, name: s.name || 'Strap' })),
+)
+const points = computed(() => props.points.map((p) => ({ value: p.id, name: p.name })))
+const ends = computed(() => [{ value: '', name: 'holds it directly' }, ...points.value])
+const name = (point: string | undefined) => points.value.find((p) => p.value === point)?.name
+const runs = computed(() => {
+  const from = name(props.lashing.from) ?? 'Not hooked'
+  return props.lashing.to ? `${from}, over it to ${name(props.lashing.to) ?? 'nothing'}` : from
+})
+const set = (field: string, value: unknown) =>
+  workspace.setAt(`${props.path}/${field}`, value, 'move a strap')
+</script>
+
+<template>
+  <details class="border-rule group border-t" :open="fresh || !told">
+    <summary class="flex min-h-11 cursor-pointer items-center gap-2 py-1">
+      <span class="min-w-0 flex-1 leading-tight">
+        <b class="first-letter:uppercase inline-block">{{ runs }}</b>
+        <b v-if="first" class="text-tight" data-weak> · gives first</b>
+        <span v-if="told" class="text-soft block text-sm">
+          {{ nominal(told.long) }} long, {{ nominal(told.floor) }} to the floor, takes
+          {{ nominal(told.limit) }} (its {{ told.weak }} is the weakest), drawn to {{ nominal(told.pull)
+          }}{{ told.eased ? ', no more, for the hull' : '' }}
+        </span>
+        <span v-else class="text-unknown block text-sm font-semibold">Not told to the end</span>
+      </span>
+      <ChevronDownIcon class="no-print size-5 shrink-0 group-open:rotate-180" aria-hidden="true" />
+    </summary>
+    <div class="grid grid-cols-2 items-end gap-2 pt-1 pb-3 lg:grid-cols-[1.3fr_1.2fr_1.2fr_1fr_auto]">
+      <ChoiceField label="Strap" :value="lashing.strap" :options="straps" @chosen="set('strap', $event)" />
+      <ChoiceField label="Hooked at" :value="lashing.from" :options="points" @chosen="set('from', $event)" />
+      <ChoiceField
+        label="Over it to"
+        :value="lashing.to || ''"
+        :options="ends"
+        @chosen="set('to', $event || undefined)"
+      />
+      <PlanQuantity :path="`${path}/hold/back`" label="Behind its front" kind="length" />
+      <button
+        class="act no-print size-11"
+        aria-label="Take the strap off"
+        @click="workspace.setAt(path, undefined, 'take a strap off')"
+      >
+        <TrashIcon class="size-5" />
+      </button>
+      <template v-if="!lashing.to">
+        <PlanQuantity :path="`${path}/hold/right`" label="Right of its middle" kind="length" />
+        <PlanQuantity :path="`${path}/hold/up`" label="Above its underside" kind="length" />
+      </template>
+    </div>
+  </details>
+</template>
