@@ -5,6 +5,6 @@ import type { Kind } from '@/quantities'
 export type PlanField = { at: string; label: string; hint?: string } & (
   | { kind: Kind }
   | { whole: true }
-  | { options: { value: string | number; name: string }[]; usual?: string | number } // usual: what none told means
+  | { options: { value: string | number; name: string; more?: string }[]; usual?: string | number } // usual: what none told means
   | { on: unknown } // what it is when switched on
 )

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 // One strap on a load: how it runs and what it takes; opened, where it is hooked.
-import { ChevronDownIcon, TrashIcon } from '@heroicons/vue/20/solid'
+import { TrashIcon } from '@heroicons/vue/20/solid'
 import { computed } from 'vue'
 import ChoiceField from '@/fields/ChoiceField.vue'
 import PlanQuantity from '@/fields/PlanQuantity.vue'
 import type { Lashing, PointOf, TiedStrap } from '@/generated/types'
+import FoldedPart from '@/parts/FoldedPart.vue'
 import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
 
@@ -33,20 +34,17 @@ const set = (field: string, value: unknown) =>
 </script>
 
 <template>
-  <details class="border-rule group border-t" :open="fresh || !told">
-    <summary class="flex min-h-11 cursor-pointer items-center gap-2 py-1">
-      <span class="min-w-0 flex-1 leading-tight">
-        <b class="first-letter:uppercase inline-block">{{ runs }}</b>
-        <b v-if="first" class="text-tight" data-weak> · gives first</b>
-        <span v-if="told" class="text-soft block text-sm">
-          {{ nominal(told.long) }} long, {{ nominal(told.floor) }} to the floor, takes
-          {{ nominal(told.limit) }} (its {{ told.weak }} is the weakest), drawn to {{ nominal(told.pull)
-          }}{{ told.eased ? ', no more, for the hull' : '' }}
-        </span>
-        <span v-else class="text-unknown block text-sm font-semibold">Not told to the end</span>
+  <FoldedPart class="border-rule border-t" :open="fresh || !told">
+    <template #heading>
+      <b class="first-letter:uppercase inline-block leading-tight">{{ runs }}</b>
+      <b v-if="first" class="text-tight" data-weak> · gives first</b>
+      <span v-if="told" class="text-soft block text-sm leading-tight">
+        {{ nominal(told.long) }} long, {{ nominal(told.floor) }} to the floor, takes
+        {{ nominal(told.limit) }} (its {{ told.weak }} is the weakest), drawn to {{ nominal(told.pull)
+        }}{{ told.eased ? ', no more, for the hull' : '' }}
       </span>
-      <ChevronDownIcon class="no-print size-5 shrink-0 group-open:rotate-180" aria-hidden="true" />
-    </summary>
+      <span v-else class="text-unknown block text-sm font-semibold">Not told to the end</span>
+    </template>
     <div class="grid grid-cols-2 items-end gap-2 pt-1 pb-3 lg:grid-cols-[1.3fr_1.2fr_1.2fr_1fr_auto]">
       <ChoiceField label="Strap" :value="lashing.strap" :options="straps" @chosen="set('strap', $event)" />
       <ChoiceField label="Hooked at" :value="lashing.from" :options="points" @chosen="set('from', $event)" />
@@ -69,5 +67,5 @@ const set = (field: string, value: unknown) =>
         <PlanQuantity :path="`${path}/hold/up`" label="Above its underside" kind="length" />
       </template>
     </div>
-  </details>
+  </FoldedPart>
 </template>

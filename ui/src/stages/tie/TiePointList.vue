@@ -2,10 +2,10 @@
 // Where straps can be hooked on the trailer.
 import { PlusIcon, TrashIcon } from '@heroicons/vue/20/solid'
 import { computed } from 'vue'
-import ChoiceField from '@/fields/ChoiceField.vue'
-import CountField from '@/fields/CountField.vue'
+import PlanFields from '@/fields/PlanFields.vue'
 import PlanQuantity from '@/fields/PlanQuantity.vue'
-import SwitchField from '@/fields/SwitchField.vue'
+import type { PlanField } from '@/fields/planField'
+import FoldedPart from '@/parts/FoldedPart.vue'
 import { newId } from '@/stores/patch'
 import { useReference } from '@/stores/reference'
 import { useWorkspace } from '@/stores/workspace'
@@ -26,7 +26,27 @@ const kinds = computed(() =>
     more: `gives first: ${k.weak}`,
   })),
 )
+const place = (pid: string): PlanField[] => [
+  { at: 'kind', label: pid.replaceAll('-', ' '), options: kinds.value },
+  { at: 'rating', label: 'Takes, from its plate', kind: 'mass' },
+  { at: 'at/back', label: 'Behind headboard', kind: 'length' },
+]
+const bolted: PlanField[] = [
+  { at: 'fastening', label: 'I know its bolts', on: { bolt: 0.008, in: 'member' } },
+]
 const grades = computed(() => (reference.data?.bolts ?? []).map((b) => ({ value: b.id, name: b.name })))
+const fastening = (into: string | undefined): PlanField[] => [
+  { at: 'in', label: 'Bolted to', options: choices(fixedWords) },
+  { at: 'bolt', label: 'Bolts’ diameter', kind: 'length' },
+  { at: 'bolts', label: 'How many', whole: true },
+  { at: 'grade', label: 'Grade', options: grades.value, hint: 'not told' },
+  ...(into === 'member'
+    ? []
+    : ([
+        { at: 'thick', label: 'Its thickness', kind: 'length' },
+        { at: 'washer', label: 'Washer’s diameter', kind: 'length' },
+      ] as const)),
+]
 /** What each takes, as the core says it. */
 const takes = computed(() => {
   const all = workspace.settledReport?.tied?.flatMap((t) => t.points) ?? []
@@ -63,22 +83,17 @@ function six() {
 </script>
 
 <template>
-  <details v-if="trailer" class="plate shrink-0 p-3" data-tie-points :open="!points.length">
-    <summary class="cursor-pointer text-lg font-bold">Tie points: {{ points.length }}</summary>
+  <FoldedPart v-if="trailer" class="plate shrink-0 px-3 py-1" data-tie-points :open="!points.length">
+    <template #heading
+      ><b class="text-lg">Tie points: {{ points.length }}</b></template
+    >
     <div class="mt-2 grid gap-2 lg:grid-cols-2">
       <div
         v-for="[pid, p] in points"
         :key="pid"
-        class="border-rule grid grid-cols-2 items-end gap-2 border-t pt-2"
+        class="border-rule grid grid-cols-2 content-start items-end gap-2 border-t pt-2"
       >
-        <ChoiceField
-          :label="pid.replaceAll('-', ' ')"
-          :value="p.kind"
-          :options="kinds"
-          @chosen="workspace.setAt(`${base}/${pid}/kind`, $event, 'kind of tie point')"
-        />
-        <PlanQuantity :path="`${base}/${pid}/rating`" label="Takes, from its plate" kind="mass" />
-        <PlanQuantity :path="`${base}/${pid}/at/back`" label="Behind headboard" kind="length" />
+        <PlanFields :base="`${base}/${pid}`" :fields="place(pid)" />
         <div class="grid grid-cols-[1fr_auto] items-end gap-2">
           <PlanQuantity :path="`${base}/${pid}/at/right`" label="Right of middle" kind="length" />
           <button
@@ -89,39 +104,12 @@ function six() {
             <TrashIcon class="size-5" />
           </button>
         </div>
-        <SwitchField
-          label="No plate, but I know its bolts"
-          class="col-span-2"
-          :value="!!p.fastening"
-          @set="
-            workspace.setAt(
-              `${base}/${pid}/fastening`,
-              $event ? { bolt: 0.008, in: 'member' } : undefined,
-              'bolts of a tie point',
-            )
-          "
+        <PlanFields :base="`${base}/${pid}`" :fields="bolted" />
+        <PlanFields
+          v-if="p.fastening"
+          :base="`${base}/${pid}/fastening`"
+          :fields="fastening(p.fastening.in)"
         />
-        <template v-if="p.fastening">
-          <ChoiceField
-            label="Bolted to"
-            :value="p.fastening.in"
-            :options="choices(fixedWords)"
-            @chosen="workspace.setAt(`${base}/${pid}/fastening/in`, $event, 'what it is bolted to')"
-          />
-          <PlanQuantity :path="`${base}/${pid}/fastening/bolt`" label="Bolts’ diameter" kind="length" />
-          <CountField :path="`${base}/${pid}/fastening/bolts`" label="How many" />
-          <ChoiceField
-            label="Grade"
-            none="not told"
-            :value="p.fastening.grade"
-            :options="grades"
-            @chosen="workspace.setAt(`${base}/${pid}/fastening/grade`, $event || undefined, 'grade')"
-          />
-          <template v-if="p.fastening.in !== 'member'">
-            <PlanQuantity :path="`${base}/${pid}/fastening/thick`" label="Its thickness" kind="length" />
-            <PlanQuantity :path="`${base}/${pid}/fastening/washer`" label="Washer’s diameter" kind="length" />
-          </template>
-        </template>
         <p v-if="takes[pid]" class="text-soft col-span-2 text-sm" :data-takes="pid">
           Takes {{ takes[pid] }}.
         </p>
@@ -134,5 +122,5 @@ function six() {
     <p class="text-soft mt-1 text-sm">
       A stake pocket is made for stakes. Without a plate the low end of what its kind takes is counted.
     </p>
-  </details>
+  </FoldedPart>
 </template>
