@@ -12,28 +12,25 @@ const root = join(import.meta.dirname, '..')
 export class Server {
   private process?: ChildProcess
   private readonly dir = mkdtempSync(join(tmpdir(), 'zygonos-e2e-'))
+  private asks = false
   url = ''
 
-  /** Any address beside loopback needs the passcode that was set before. */
+  /** From now on it asks for a passcode. */
   setPasscode(code: string) {
+    this.asks = true
     execFileSync(join(root, 'bin/zygonos'), ['passcode', '-db', join(this.dir, 'plans.db')], {
       input: code + '\n',
     })
   }
 
-  async start(port = '0', host = '127.0.0.1') {
-    const child = spawn(join(root, 'bin/zygonos'), [
-      'demo',
-      '-addr',
-      `${host}:${port}`,
-      '-db',
-      join(this.dir, 'plans.db'),
-    ])
+  async start(port = '0') {
+    const args = ['demo', '-addr', `127.0.0.1:${port}`, '-db', join(this.dir, 'plans.db')]
+    const child = spawn(join(root, 'bin/zygonos'), this.asks ? [...args, '-ask'] : args)
     this.process = child
     this.url = await new Promise<string>((resolve, reject) => {
       child.stdout.on('data', (d: Buffer) => {
         const m = /http:\/\/\S+/.exec(String(d))
-        if (m) resolve(m[0].replace(/\/\/(0\.0\.0\.0|\[::\])/, '//127.0.0.1'))
+        if (m) resolve(m[0])
       })
       child.stderr.on('data', (d: Buffer) => reject(new Error(String(d))))
       child.on('exit', (code) => reject(new Error(`the server ended with ${code}`)))

@@ -68,7 +68,7 @@ test('without a server the figures stand and the work is kept', async ({ page, h
 test('a phone pairs, ticks without the server, and sends its ticks later', async ({ browser }) => {
   const server = new Server()
   server.setPasscode('tarn and heather')
-  await server.start('0', '0.0.0.0')
+  await server.start()
   try {
     const context = await browser.newContext({ baseURL: server.url })
     const page = await context.newPage()
@@ -106,7 +106,7 @@ test('a phone pairs, ticks without the server, and sends its ticks later', async
 
     // At home the plan itself is changed before the phone answers again: both go together.
     await pocket.setOffline(true)
-    await server.start(port, '0.0.0.0')
+    await server.start(port)
     await page.keyboard.press('u')
     await saved(page)
     await pocket.setOffline(false)

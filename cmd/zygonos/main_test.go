@@ -92,6 +92,9 @@ func TestPasscodeForOpenAddress(t *testing.T) {
 	if code, _, errs := call(t, "", "serve", "-addr", "0.0.0.0:0", "-db", db); code != exitFails || !strings.Contains(errs, "needs a passcode") {
 		t.Errorf("without: %d %s", code, errs)
 	}
+	if code, _, errs := call(t, "", "serve", "-addr", "127.0.0.1:0", "-ask", "-db", db); code != exitFails || !strings.Contains(errs, "needs a passcode") {
+		t.Errorf("asking without one: %d %q", code, errs)
+	}
 	if code, _, errs := call(t, "short\n", "passcode", "-db", db); code != exitFails || !strings.Contains(errs, "8 to 72") {
 		t.Errorf("short: %d %s", code, errs)
 	}

@@ -41,6 +41,7 @@ func serve(ctx context.Context, args []string, withDemo bool, out, errs io.Write
 	addr := flags.String("addr", "127.0.0.1:8484", "address to listen on; one beside loopback needs a passcode")
 	file := flags.String("db", dataFile(), "database file")
 	host := flags.String("host", "", "host name, or names with commas, under which it may be reached")
+	ask := flags.Bool("ask", false, "ask for the passcode on loopback too, as behind a proxy on this machine")
 	if flags.Parse(args) != nil {
 		return errUsage
 	}
@@ -53,10 +54,11 @@ func serve(ctx context.Context, args []string, withDemo bool, out, errs io.Write
 	if err != nil {
 		return err
 	}
-	if loopback(*addr) {
+	switch asks := *ask || !loopback(*addr); {
+	case !asks:
 		hash = ""
-	} else if hash == "" {
-		return errors.New("an address that others can reach needs a passcode: set one with zygonos passcode")
+	case hash == "":
+		return errors.New("an address that others can reach, or -ask, needs a passcode: set one with zygonos passcode")
 	}
 	if withDemo {
 		if err := fillDemo(ctx, s); err != nil {
