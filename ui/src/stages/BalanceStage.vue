@@ -1,10 +1,11 @@
 <script setup lang="ts">
 // Where the weight presses: the rig, the beam under it, the thing in hand.
-import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue'
+import { TabGroup, TabPanel, TabPanels } from '@headlessui/vue'
 import { computed } from 'vue'
 import BallGauge from '@/checks/BallGauge.vue'
 import FigureButton from '@/checks/FigureButton.vue'
 import RigDrawing from '@/drawing/RigDrawing.vue'
+import TabBar from '@/parts/TabBar.vue'
 import ThingTray from '@/parts/ThingTray.vue'
 import ArrangePanel from './balance/ArrangePanel.vue'
 import AxlePanel from './balance/AxlePanel.vue'
@@ -54,19 +55,7 @@ const figures = computed(() => {
     </div>
     <ThingTray class="no-print" />
     <TabGroup>
-      <TabList
-        class="plate no-print flex max-w-full shrink-0 overflow-x-auto p-1"
-        aria-label="More of the balance"
-      >
-        <Tab v-for="t in tabs" :key="t.name" v-slot="{ selected }" as="template">
-          <button
-            class="min-h-11 flex-1 rounded-lg px-3 font-semibold whitespace-nowrap"
-            :class="selected ? 'bg-deep text-deep-ink' : 'hover:bg-wash'"
-          >
-            {{ t.name }}
-          </button>
-        </Tab>
-      </TabList>
+      <TabBar class="*:flex-1" :names="tabs.map((t) => t.name)" label="More of the balance" />
       <TabPanels>
         <TabPanel v-for="t in tabs" :key="t.name" tabindex="-1"><component :is="t.panel" /></TabPanel>
       </TabPanels>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 // The trailer: candidates side by side, one of them in detail, its money and
 // hours, and what must hold before it is bought.
-import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue'
+import { TabGroup, TabPanel, TabPanels } from '@headlessui/vue'
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
+import TabBar from '@/parts/TabBar.vue'
 import { useWorkspace } from '@/stores/workspace'
 import BuyTab from './trailer/BuyTab.vue'
 import CompareTab from './trailer/CompareTab.vue'
@@ -24,16 +25,7 @@ const name = computed(() => workspace.plan?.trailers[workspace.trailer]?.name)
   <section class="flex flex-col gap-2 xl:overflow-auto" aria-label="Trailer" tabindex="-1">
     <TabGroup :selected-index="index" @change="choose">
       <div class="flex flex-wrap items-center gap-x-4 gap-y-1">
-        <TabList class="plate no-print flex max-w-full overflow-x-auto p-1">
-          <Tab v-for="t in trailerTabs" :key="t.id" v-slot="{ selected }" as="template">
-            <button
-              class="min-h-11 rounded-lg px-3.5 font-semibold whitespace-nowrap"
-              :class="selected ? 'bg-deep text-deep-ink' : 'hover:bg-wash'"
-            >
-              {{ t.name }}
-            </button>
-          </Tab>
-        </TabList>
+        <TabBar :names="trailerTabs.map((t) => t.name)" label="The trailer" />
         <p v-if="now !== 'compare' && name" class="font-semibold">{{ name }}</p>
       </div>
       <TabPanels class="flex min-h-0 flex-1 flex-col gap-2">

@@ -37,8 +37,9 @@ const band = (c: Chart) =>
     .join('') + 'Z'
 const speeds = computed(() => {
   const unit = workspace.locale.units === 'imperial' ? 0.44704 : 1 / 3.6
+  const step = width.value < 480 ? 40 : 20 // as many as have room
   const out: number[] = []
-  for (let v = Math.ceil(slowest.value / unit / 20) * 20; v * unit <= fastest.value; v += 20)
+  for (let v = Math.ceil(slowest.value / unit / step) * step; v * unit <= fastest.value; v += step)
     out.push(v * unit)
   return out
 })
@@ -79,7 +80,7 @@ const signed = (d: number) => (d > 0 ? '+' : '') + print('share', d)
           </g>
           <path :d="band(chart)" class="band" />
           <path :d="`M${room.left} ${y(0.1)}H${width - room.right}`" class="limit" />
-          <text :x="width - room.right" :y="y(0.1) - 5" text-anchor="end">dies out slowly below</text>
+          <text :x="room.left + 4" :y="y(0.1) - 5">dies out slowly below</text>
           <path v-if="kept" :d="line(kept)" class="kept" />
           <path :d="line(chart)" class="now" />
           <path :d="`M${x(chart.speed)} ${room.top}V${height - room.bottom}`" class="outing" />

@@ -18,8 +18,14 @@ const rows = computed(() => {
     on: r.meant,
     at: part(r.mark),
     part,
+    top,
   }))
 })
+/** What stands in a part of the bar: as much as it has room for. */
+function word(of: string, kg: number, top: number): string {
+  if (kg < 0.13 * top) return ''
+  return kg < 0.3 * top ? print('mass', kg) : `${of} ${print('mass', kg)}`
+}
 </script>
 
 <template>
@@ -33,20 +39,18 @@ const rows = computed(() => {
       </p>
       <div
         class="bg-wash relative mt-1 flex overflow-hidden rounded"
-        :class="r.on ? 'h-7' : 'h-2 text-[0]'"
+        :class="r.on ? 'h-7' : 'h-2'"
         aria-hidden="true"
       >
         <span
           class="grid place-items-center overflow-hidden bg-[var(--steel)] whitespace-nowrap text-white dark:text-black"
-          :class="{ 'text-xs': r.on }"
           :style="{ width: r.part(r.own) }"
-          >trailer {{ print('mass', r.own) }}</span
+          ><span v-if="r.on" class="text-xs">{{ word('trailer', r.own, r.top) }}</span></span
         >
         <span
           class="grid place-items-center overflow-hidden bg-[var(--load)] whitespace-nowrap text-black"
-          :class="{ 'text-xs': r.on }"
           :style="{ width: r.part(r.load) }"
-          >load {{ print('mass', r.load) }}</span
+          ><span v-if="r.on" class="text-xs">{{ word('load', r.load, r.top) }}</span></span
         >
         <span class="bg-ink absolute inset-y-0 w-1" :style="{ left: r.at }" />
       </div>
