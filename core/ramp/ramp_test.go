@@ -332,13 +332,15 @@ func TestCheck(t *testing.T) {
 		"long wheelbase":    {[]string{l + "/wheelbase/value", `3.4`, l + "/clearance/value", `0.12`}, ramp.CodeClear, "fails", "hangs"},
 		"winch unknown":     {[]string{at + "/drive", `"winch"`, at + "/winch", `{"back":0,"up":0.3}`}, ramp.CodeWinch, "unknown", "What does the winch pull"},
 		"winch strong":      {[]string{at + "/drive", `"winch"`, at + "/winch", `{"back":0,"up":0.3,"pull":900}`}, ramp.CodeWinch, "holds", "the winch pulls 900 kg"},
-		"winch weak":        {[]string{at + "/drive", `"winch"`, at + "/winch", `{"back":0,"up":0.3,"pull":60}`}, ramp.CodeWinch, "fails", "A block halves it"},
+		"winch weak":        {[]string{at + "/drive", `"winch"`, at + "/winch", `{"back":0,"up":0.3,"pull":60}`}, ramp.CodeWinch, "fails", "over a step of 20 mm; the winch pulls 60 kg. Fill the step, put a block at the machine"},
 		"line weak":         {[]string{at + "/drive", `"winch"`, at + "/winch", `{"back":0,"up":0.3,"pull":900,"lineMax":500,"tieMax":50}`}, ramp.CodeLine, "fails", "The shackle is the weakest"},
 		"crank":             {[]string{at + "/drive", `"winch"`, at + "/winch", `{"back":0,"up":0.3,"pull":900,"drum":0.06,"line":0.006,"ratio":4,"crank":0.2}`}, ramp.CodeCrank, "holds", "The crank takes"},
 		"battery":           {[]string{at + "/drive", `"winch"`, at + "/winch", `{"back":0,"up":0.3,"pull":900,"amps":150,"idle":20,"speed":0.03,"battery":40}`}, ramp.CodeBattery, "holds", "half the battery"},
-		"post":              {[]string{at + "/drive", `"winch"`, at + "/winch", `{"back":0,"up":0.6,"pull":900,"post":{"shape":"tube","height":0.02,"width":0.02,"wall":0.002,"material":"s235"}}`}, ramp.CodePost, "fails", "Lower, stronger, or braced"},
-		"brace above line":  {[]string{at + "/drive", `"winch"`, at + "/winch", `{"back":0,"up":0.3,"brace":0.6,"pull":900,"post":{"shape":"tube","height":0.04,"width":0.04,"wall":0.003,"material":"s235"}}`}, ramp.CodePost, "holds", "on an arm of 150 mm"},
-		"braced post":       {[]string{at + "/drive", `"winch"`, at + "/winch", `{"back":0,"up":0.6,"brace":0.55,"pull":900,"post":{"shape":"tube","height":0.02,"width":0.02,"wall":0.002,"material":"s235"}}`}, ramp.CodePost, "holds", "on an arm of 50 mm"},
+		// 0.13·900 = 117 A at 900 kg, 20 without: 41 at 192 kg.
+		"usual battery":    {[]string{at + "/drive", `"winch"`, at + "/winch", `{"back":-0.5,"up":0.3,"pull":900,"battery":40}`}, ramp.CodeBattery, "tight", "41 A for "},
+		"post":             {[]string{at + "/drive", `"winch"`, at + "/winch", `{"back":0,"up":0.6,"pull":900,"post":{"shape":"tube","height":0.02,"width":0.02,"wall":0.002,"material":"s235"}}`}, ramp.CodePost, "fails", "Lower, stronger, or braced"},
+		"brace above line": {[]string{at + "/drive", `"winch"`, at + "/winch", `{"back":0,"up":0.3,"brace":0.6,"pull":900,"post":{"shape":"tube","height":0.04,"width":0.04,"wall":0.003,"material":"s235"}}`}, ramp.CodePost, "holds", "on an arm of 150 mm"},
+		"braced post":      {[]string{at + "/drive", `"winch"`, at + "/winch", `{"back":0,"up":0.6,"brace":0.55,"pull":900,"post":{"shape":"tube","height":0.02,"width":0.02,"wall":0.002,"material":"s235"}}`}, ramp.CodePost, "holds", "on an arm of 50 mm"},
 	} {
 		r := resolved(t, c.sets...)
 		f := sample.Find(t, ramp.Check(r), c.code)

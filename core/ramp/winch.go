@@ -22,7 +22,9 @@ const (
 	blockLoses  = 0.1   // of the pull, in a snatch block
 	handPush    = 200.0 // N on a crank
 	reserveLine = 1.25  // rated pull over what is needed
-	drawFrom    = 0.8   // of a battery that may be used before it is flat: half of it
+	usualDraw   = 0.13  // A at rated pull for each kg of it, an electric winch on 12 V
+	usualIdle   = 20.0  // A without load
+	usualSpeed  = 0.03  // m/s of its line
 )
 
 // Bump is the level pull at axle height that takes a wheel of radius r with its axle's
@@ -280,7 +282,7 @@ func (s *Setup) winch(steps []Step) []finding.Finding {
 		}
 		out = append(out, h)
 	}
-	if w.Amps != nil && w.Speed != nil && w.Battery != nil && *w.Speed > 0 {
+	if w.Battery != nil {
 		out = append(out, s.battery(most))
 	}
 	if w.Post != nil {
@@ -290,30 +292,43 @@ func (s *Setup) winch(steps []Step) []finding.Finding {
 }
 
 // battery is how often an electric winch pulls the machine on: I·t of half the
-// battery, t the way over the line's speed.
+// battery, t the way over the line's speed. What is not told of the winch is usual.
 func (s *Setup) battery(pull float64) finding.Finding {
 	w := s.Loading.Winch
 	f := s.base(CodeBattery, "Winch's battery")
-	f.Source = norms.Practice("half of a lead battery's A·h")
-	idle := 0.0
+	f.Source = norms.Practice("half of a lead battery's A·h; 0.13 A a kg of rated pull, 20 A without load, 30 mm/s where not told")
+	rated := float64(*w.Pull)
+	full, idle, speed := usualDraw*rated, usualIdle, usualSpeed
+	told := w.Amps != nil && w.Speed != nil && *w.Speed > 0
+	if w.Amps != nil {
+		full, idle = *w.Amps, min(idle, *w.Amps)
+	}
 	if w.Idle != nil {
 		idle = *w.Idle
 	}
-	rated := pull
-	if w.Pull != nil {
-		rated = float64(*w.Pull)
+	if w.Speed != nil && *w.Speed > 0 {
+		speed = float64(*w.Speed)
 	}
-	amps := Current(idle, *w.Amps, pull, rated)
+	amps := Current(idle, full, pull, rated)
 	way := s.Home - s.Start
 	if w.Block {
 		way *= 2
 	}
-	used := amps * way / *w.Speed / 3600
+	used := amps * way / speed / 3600
+	if !(used > 0) {
+		f.Outcome, f.Says = finding.Unknown, said.Say("A winch that draws nothing pulls nothing.")
+		f.Needs = []finding.Need{{Path: s.Rig.LayoutPath("/loading/winch/amps"), Says: said.Say("what the winch draws at its rated pull"), Where: said.Say("On its plate.")}}
+		return f
+	}
 	times := math.Floor(*w.Battery / 2 / used)
 	f.Figure, f.Limit = finding.Exactly(quantity.KindCount, times), finding.Exactly(quantity.KindCount, 2.0)
-	f.Says = said.Say("% A for %: half the battery pulls it on % times.", said.Of(quantity.KindCount, math.Round(amps)), said.Of(quantity.KindTime, way / *w.Speed), said.Of(quantity.KindCount, times))
-	if times < 2 {
+	f.Says = said.Say("% A for %: half the battery pulls it on % times.", said.Of(quantity.KindCount, math.Round(amps)), said.Of(quantity.KindTime, way/speed), said.Of(quantity.KindCount, times))
+	switch {
+	case times < 2:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+	case !told:
+		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
+		f.Says = append(f.Says, said.Say(" Its current and speed are usual ones: look at its plate.")...)
 	}
 	return f
 }

@@ -37,10 +37,10 @@ const hand: PlanField[] = [
   { at: 'crank', label: 'Crank’s length', kind: 'length' },
 ]
 const electric: PlanField[] = [
-  { at: 'amps', label: 'A at rated pull', kind: 'count' },
-  { at: 'idle', label: 'A without load', kind: 'count' },
-  { at: 'speed', label: 'Line’s speed', kind: 'speed' },
   { at: 'battery', label: 'Battery, A·h', kind: 'count' },
+  { at: 'amps', label: 'A at rated pull', kind: 'count', hint: 'usual' },
+  { at: 'idle', label: 'A without load', kind: 'count', hint: '20' },
+  { at: 'speed', label: 'Line’s speed', kind: 'speed', hint: 'usual' },
 ]
 const mount = computed<PlanField[]>(() => [
   { at: 'bolts', label: 'Bolts at its foot', whole: true },
