@@ -366,17 +366,20 @@ func (s *Setup) rating() (finding.Finding, bool) {
 	return f, true
 }
 
-// hold is what kicks the ramp off the tail: at most μ·N of the heavier axle on it.
+// hold is what kicks the ramp off the tail: at most μ·N of what stands on it, driven or
+// braked.
 func (s *Setup) hold(steps []Step) finding.Finding {
 	f := s.base(CodeHold, "Ramp kept on the tail")
 	f.Source = norms.Practice("rubber on a dry ramp grips 0.8; lip of 60 mm")
 	most := 0.0
 	for i := range steps {
+		on := 0.0
 		for _, p := range []Push{steps[i].Wheels.Front, steps[i].Wheels.Rear} {
 			if p.At.U > s.Foot.U && p.At.U < s.Top.U {
-				most = max(most, friction*(p.Down*math.Cos(s.Angle)+p.Ahead*math.Sin(s.Angle)))
+				on += p.Down*math.Cos(s.Angle) + p.Ahead*math.Sin(s.Angle)
 			}
 		}
+		most = max(most, friction*on)
 	}
 	f.Figure = finding.Exactly(quantity.KindMass, most)
 	switch s.Ramp.Held {

@@ -152,6 +152,17 @@ func TestNeeded(t *testing.T) {
 	near(t, "locked", w.Line, 400, 1e-9)
 }
 
+// Both axles stand on 2 m ramps with 1.2 m between them: 0.8·300·cos 14.478° kick them off; on
+// 0.9 m ramps one does, at most all of it.
+func TestHoldCountsBothAxles(t *testing.T) {
+	f := sample.Find(t, ramp.Check(resolved(t)), ramp.CodeHold)
+	near(t, "along the ramp", f.Figure.Value, 0.8*300*0.9682458, 0.01)
+	short := sample.Find(t, ramp.Check(resolved(t, "/parts/ramps/ramp/length", `0.9`)), ramp.CodeHold)
+	if !(short.Figure.Value > 0.8*300*0.5*0.8 && short.Figure.Value < 0.8*300*0.8314794) {
+		t.Errorf("one axle on short ramps: %v", short.Figure.Value)
+	}
+}
+
 // With a block its shackle bears both parts of the line, and so does what they hang on.
 func TestBlockBearsBoth(t *testing.T) {
 	loading := "/outings/o/layouts/t/loading"
