@@ -342,7 +342,11 @@ func (s *Setup) rating() (finding.Finding, bool) {
 			if counts == plan.RampVehicle {
 				on = s.All
 			}
-			if per == plan.PerEach && (ramp.Kind == "" || ramp.Kind == plan.RampPair) {
+			switch {
+			case !s.paired():
+			case s.Track == 0 && per == plan.PerPair: // all of it on one, which bears half of the number
+				on *= 2
+			case s.Track > 0 && per == plan.PerEach:
 				on /= 2
 			}
 			worst, best = max(worst, on), min(best, on)
@@ -362,6 +366,9 @@ func (s *Setup) rating() (finding.Finding, bool) {
 		f.Outcome, f.Tight, f.Says = finding.Tight, finding.LittleRoom, said.Say("% on ramps for %.", said.Mass(worst), said.Mass(limit))
 	default:
 		f.Says = said.Say("% on ramps for %.", said.Mass(worst), said.Mass(limit))
+	}
+	if s.paired() && s.Track == 0 {
+		f.Says = append(f.Says, said.Say(" In one track it rides on one ramp alone, half of the pair.")...)
 	}
 	return f, true
 }

@@ -152,6 +152,26 @@ func TestNeeded(t *testing.T) {
 	near(t, "locked", w.Line, 400, 1e-9)
 }
 
+// A motorcycle rides on one ramp of a pair: a number for the pair counts half, one for each in
+// full; sides bear all of it, not half and a little more.
+func TestOneTrack(t *testing.T) {
+	part := "/parts/ramps/ramp"
+	bike := []string{"/loads/crate/kind", `"motorcycle"`, "/loads/crate/rolling/track", "-"}
+	for per, want := range map[string]float64{`"pair"`: 600, `"each"`: 300} {
+		f := sample.Find(t, ramp.Check(resolved(t, append(bike, part+"/per", per)...)), ramp.CodeRating)
+		near(t, per, f.Figure.Value, want, 1e-9)
+		if says := f.Says.Text(resolved(t).Plan.Locale()); !strings.Contains(says, "one ramp alone") {
+			t.Error(says)
+		}
+	}
+	sides := []string{part + "/profile", `{"shape":"tube","height":0.06,"width":0.04,"wall":0.003,"material":"s235"}`}
+	one := sample.Find(t, ramp.Check(resolved(t, append(sides, bike...)...)), ramp.CodeStrength)
+	two := sample.Find(t, ramp.Check(resolved(t, sides...)), ramp.CodeStrength)
+	near(t, "of the sides", one.Figure.Value/two.Figure.Value, 1/(0.5+0.1/0.9), 1e-6)
+	narrow := sample.Find(t, ramp.Check(resolved(t, append(sides, "/loads/crate/rolling/track", `{"value":0.12,"how":"weighed"}`)...)), ramp.CodeStrength)
+	near(t, "never more than all", narrow.Figure.Value, one.Figure.Value, one.Figure.Value*1e-9)
+}
+
 // Both axles stand on 2 m ramps with 1.2 m between them: 0.8·300·cos 14.478° kick them off; on
 // 0.9 m ramps one does, at most all of it.
 func TestHoldCountsBothAxles(t *testing.T) {

@@ -29,11 +29,9 @@ func (s *Setup) strength(steps []Step, at int) (finding.Finding, bool) {
 		return f, true
 	}
 	allowed := allowed(*p)
-	share := 1.0
-	if s.Ramp.Kind == "" || s.Ramp.Kind == plan.RampPair {
-		if share = 0.5; s.Track > 0 {
-			share = 0.5 + offCentre/s.Track
-		}
+	share := 1.0 // of what stands on them, on the busier one
+	if s.paired() && s.Track > 0 {
+		share = min(1, 0.5+offCentre/s.Track)
 	}
 	sides := float64(sidesOf(s.Ramp))
 	moment := steps[at].Bending * quantity.Gravity
@@ -66,6 +64,9 @@ func (s *Setup) strength(steps []Step, at int) (finding.Finding, bool) {
 	}
 	return f, true
 }
+
+// paired reports whether there are two ramps, one to a track.
+func (s *Setup) paired() bool { return s.Ramp.Kind == "" || s.Ramp.Kind == plan.RampPair }
 
 // onMiddle is the greatest moment of a ramp with a leg under its middle, N·m.
 func (s *Setup) onMiddle(st *Step, l float64) float64 {
