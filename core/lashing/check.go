@@ -449,23 +449,30 @@ func wind(r *rig.Rig, l *Load, f finding.Finding) (finding.Finding, bool) {
 	}
 	v := float64(*r.Outing.Speed)
 	lift, drag := Wind(l.Item.Length(), l.Item.Right-l.Item.Left, l.Item.Top-l.Item.Bottom, v)
-	down, back := l.Mass, 0.0
+	// Lift and drag draw the straps up to their limits; it rubs only on what presses it: its
+	// weight and what the tighteners left.
+	down, pressed, back := l.Mass, l.Mass, 0.0
 	for i := range l.Ties {
 		t := &l.Ties[i]
-		for _, e := range t.Ends {
-			down += math.Max(0, -e.Along[2]) * t.Limit
-			back += math.Max(0, -e.Along[0]) * t.Limit
+		pressed += t.down() * t.Pull
+		down += t.down() * t.Limit
+		for k, e := range t.Ends {
+			back += math.Max(0, -e.Along[0]) * t.bears(k, Vector{1, 0, 0})
 		}
 	}
-	back += l.friction() * math.Max(0, down-lift)
+	back += l.friction() * math.Max(0, pressed-lift)
 	f.Code, f.Title, f.Source = CodeWind, said.Say("Wind at speed"), norms.Practice("lift up to 1.0 of its area, drag up to 1.1 of its front")
 	f.Figure, f.Limit = finding.Exactly(quantity.KindMass, lift), finding.Exactly(quantity.KindMass, down)
 	name := said.Name(l.Item.Name, "a load")
 	f.Says = said.Say("At % the wind lifts % by up to % and pushes % back; % holds it down.", said.Of(quantity.KindSpeed, v), name, said.Mass(lift), said.Mass(drag), said.Mass(down))
 	switch {
-	case lift > down || drag > back:
+	case lift > down:
 		f.Outcome = finding.Fails
-		f.Says = append(f.Says, said.Say(" Bow and stern lines, or slower.")...)
+		f.Says = append(f.Says, said.Say(" Straps that take more, or slower.")...)
+	case drag > back:
+		f.Outcome = finding.Fails
+		f.Figure, f.Limit = finding.Exactly(quantity.KindMass, drag), finding.Exactly(quantity.KindMass, back)
+		f.Says = append(f.Says, said.Say(" Only % hold it back: a line from its bow forward, or slower.", said.Mass(back))...)
 	case lift > 0.7*down:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	}

@@ -40,12 +40,20 @@ func TestHold(t *testing.T) {
 	back := lashing.Tie{Limit: 50, Pull: 10, Ends: []lashing.End{end(lashing.Vector{3, 0, 0.5}, lashing.Vector{4, 0, 0.5})}}
 	// One at 45°, rearward and down from the floor's height of the rear edge: 70.7 each way.
 	steep := lashing.Tie{Limit: 100, Pull: 10, Ends: []lashing.End{end(lashing.Vector{3, 0, 0.5}, lashing.Vector{3.4, 0, 0.1})}}
+	// Over the top, leaning rearward by so much on one metre down: webbing holds its place on the
+	// load up to 0.2, beyond it slides along it and gives its pull.
+	leaning := func(by float64) lashing.Tie {
+		return lashing.Tie{Over: true, Limit: 40, Pull: 30, Ends: []lashing.End{
+			end(lashing.Vector{2.5, -0.4, 1.5}, lashing.Vector{2.5 + by, -0.4, 0.5}), end(lashing.Vector{2.5, 0.4, 1.5}, lashing.Vector{2.5 + by, 0.4, 0.5})}}
+	}
 	for name, c := range map[string]struct {
 		l     *lashing.Load
 		push  lashing.Vector
 		mu, g float64
 		gives string
 	}{
+		"over, leaning too far":        {block(0.1, 0.4, leaning(0.5)), forward, 0.4, 0.4*(1+0.6*0.894427) + 0.6*0.447214, "slips"},
+		"over, leaning a little":       {block(0.1, 0.4, leaning(0.15)), forward, 0.4, 0.4*(1+0.8*0.988936) + 0.8*0.148340, "strap"},
 		"slips on friction alone":      {block(0.3, 0.4), forward, 0.4, 0.4, "slips"},
 		"tips before it slips":         {block(0.8, 0.9), forward, 0.9, 0.5 / 0.8, "tips"},
 		"tips sideways":                {block(0.8, 0.9), right, 0.9, 0.4 / 0.8, "tips"},

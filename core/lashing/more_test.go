@@ -212,8 +212,7 @@ func TestImproveRule(t *testing.T) {
 // What helps is tried by its effect: on friction 0.2 with slack straps, drawing them comes first;
 // where they are tight, the mat; a patch for it holds when it is applied.
 func TestImprove(t *testing.T) {
-	level := []string{"/straps/s/pull", `60`, "/trailers/t/tiePoints/fl/at/back", `0.85`, "/trailers/t/tiePoints/fr/at/back", `0.85`, "/trailers/t/tiePoints/rl/at/back", `1.65`, "/trailers/t/tiePoints/rr/at/back", `1.65`}
-	r := tied(t, level...)
+	r := tied(t, append([]string{"/straps/s/pull", `60`}, level...)...)
 	l := lashing.Loads(r)[0]
 	ways := lashing.Improve(r, &l, 0)
 	if len(ways) < 3 || !ways[0].Holds || ways[0].Has < 0.8 {

@@ -13,6 +13,24 @@ var ErrNotSolved = errors.New("the balance of forces found no answer")
 // lossOver is what is left of a strap's pull on the far side of a load.
 const lossOver = 0.5
 
+// strapGrips is how far a strap over the top may lean along the load, as tan, before it
+// slides along it instead of drawing tight (webbing on paint or plastic, C).
+const strapGrips = 0.2
+
+// bears is what end k of a tie may pull while its load is pushed toward push, kg: its limit
+// where that lengthens it, what its tightener left where not, or where a strap over the top
+// leans so far along the push that it slides along the load.
+func (t *Tie) bears(k int, push Vector) float64 {
+	a := t.Ends[k].Along
+	if a.dot(push) > -1e-3 {
+		return t.Pull
+	}
+	if t.Over && math.Abs(push[0]) > 0.5 && math.Abs(a[0]) > strapGrips*math.Hypot(a[1], a[2]) {
+		return t.Pull
+	}
+	return t.Limit
+}
+
 // Held is how many g a load withstands in a direction, and what gives then.
 type Held struct {
 	G     float64
@@ -45,11 +63,7 @@ func Hold(l *Load, push Vector, mu float64) (Held, error) {
 		t := &l.Ties[i]
 		first := len(ropes)
 		for k := range t.Ends {
-			limit := t.Pull
-			if t.Ends[k].Along.dot(push) < -1e-3 {
-				limit = t.Limit
-			}
-			ropes = append(ropes, rope{&t.Ends[k], limit / l.Mass, i})
+			ropes = append(ropes, rope{&t.Ends[k], t.bears(k, push) / l.Mass, i})
 		}
 		if t.Over {
 			pairs = append(pairs, [2]int{first, first + 1})
@@ -152,7 +166,7 @@ func Hold(l *Load, push Vector, mu float64) (Held, error) {
 		h.Gives = "tips"
 	}
 	for i, q := range ropes {
-		if x[1+i] > q.cap-1e-6 && q.end.Along.dot(push) < -1e-3 {
+		if x[1+i] > l.Ties[q.tie].Limit/l.Mass-1e-6 && q.end.Along.dot(push) < -1e-3 {
 			h.Gives, h.Tie = "strap", q.tie
 			break
 		}
