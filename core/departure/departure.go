@@ -243,7 +243,7 @@ func loose(r *rig.Rig) []Tick {
 			}
 			continue
 		}
-		if it.Load == nil || it.Shape != "hull" {
+		if it.Load == nil || it.Shape != "hull" && it.Shape != "wheels" { // a chest keeps what is in it
 			continue
 		}
 		for _, id := range plan.Ordered(it.Load.Contents, func(x plan.Content) int { return x.Order }) {
