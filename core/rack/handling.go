@@ -208,7 +208,7 @@ func Lamps(r *rig.Rig) (finding.Finding, bool) {
 
 // foot is the bolts of a bolted foot: half of them pull against the edge of the foot,
 // T = M/(n/2·e), against F = 0.9·f_ub·A_s/1.25.
-func foot(base func(string, string) finding.Finding, rk *plan.Rack, hulls []Hull, path string) finding.Finding {
+func foot(base func(string, string) finding.Finding, rk *plan.Rack, hulls []Hull, shock float64, path string) finding.Finding {
 	f := base(CodeFoot, "Feet's bolts")
 	f.Source = &norms.BoltSource
 	if rk.Bolts < 2 || rk.Bolt <= 0 || rk.Gauge <= 0 {
@@ -216,14 +216,18 @@ func foot(base func(string, string) finding.Finding, rk *plan.Rack, hulls []Hull
 		f.Needs = []finding.Need{{Path: path + "/rack/bolts", Says: said.Say("the feet's bolts"), Where: said.Say("Four to a foot is usual; the grade stands on the head.")}}
 		return f
 	}
-	arm, posts := arms(rk, hulls)
-	moment := forward * arm * quantity.Gravity / posts
-	pull := moment / (math.Floor(float64(rk.Bolts)/2) * float64(rk.Gauge))
+	worst := bend{}
+	for _, b := range atFoot(rk, hulls, shock) {
+		if b.moment > worst.moment {
+			worst = b
+		}
+	}
+	pull := worst.moment / (math.Floor(float64(rk.Bolts)/2) * float64(rk.Gauge))
 	grade, known := norms.BoltOf(rk.Grade)
 	limit := grade.TensionOf(float64(rk.Bolt))
 	margin := (limit - pull) / limit
 	f.Figure, f.Limit, f.Margin = finding.Exactly(quantity.KindForce, pull), finding.Exactly(quantity.KindForce, limit), &margin
-	f.Says = said.Say("Each of % bolts pulls % of % when braking hard; big washers or a plate under the deck.", said.Count(rk.Bolts), said.Of(quantity.KindForce, pull), said.Of(quantity.KindForce, limit))
+	f.Says = said.Say("Each of % bolts pulls % of % "+worst.when+"; big washers or a plate under the deck.", said.Count(rk.Bolts), said.Of(quantity.KindForce, pull), said.Of(quantity.KindForce, limit))
 	switch {
 	case pull > limit*(1+1e-9):
 		f.Outcome = finding.Fails
@@ -234,8 +238,8 @@ func foot(base func(string, string) finding.Finding, rk *plan.Rack, hulls []Hull
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	}
 	f.HasWork, f.Work = true, func() []finding.Step {
-		return []finding.Step{{Symbol: "T", Says: said.Say("pull of one bolt"), Formula: "T = 0.8·g·Σm·h/(posts·(n/2)·e)", Result: f.Figure, Source: f.Source, Terms: []finding.StepTerm{
-			{Symbol: "Σm·h", Says: said.Say("all on it, as a weight on one metre"), Measure: finding.Exactly(quantity.KindMass, arm), How: "computed"},
+		return []finding.Step{{Symbol: "T", Says: said.Say("pull of one bolt"), Formula: "T = M/((n/2)·e)", Result: f.Figure, Source: f.Source, Terms: []finding.StepTerm{
+			{Symbol: "M", Says: said.Say("at a post's foot, as a weight on one metre"), Measure: finding.Exactly(quantity.KindMass, worst.moment/quantity.Gravity), How: "computed"},
 			{Symbol: "e", Says: said.Say("between the rows"), Measure: finding.Exactly(quantity.KindLength, rk.Gauge), How: "stated", Path: path + "/rack/gauge"}}}}
 	}
 	return f

@@ -198,10 +198,10 @@ func judge(r *rig.Rig, it *rig.Item, part *plan.Part) []finding.Finding {
 		out, braced = append(out, fs...), push
 	}
 	if postErr == nil {
-		out = append(out, posts(base, rk, hulls, &post, braced*r.Shock()))
+		out = append(out, posts(base, rk, hulls, &post, braced*r.Shock(), r.Shock()))
 	}
 	if rk.Foot == plan.FootBolted {
-		out = append(out, foot(base, rk, hulls, it.Path))
+		out = append(out, foot(base, rk, hulls, r.Shock(), it.Path))
 	}
 	return out
 }
@@ -443,21 +443,74 @@ func arms(rk *plan.Rack, hulls []Hull) (arm, posts float64) {
 	return arm, float64(len(parts.FramesAt(rk)) * len(parts.PostsAt(rk)))
 }
 
-// posts are cantilevers out of their feet: M = Σ m_tier·a·h over all posts alike. A
-// brace that bears push (N, shocks counted) bends its post across by at most
-// push·leg, as at 45° it pushes aside as hard as it bears.
-func posts(base func(string, string) finding.Finding, rk *plan.Rack, hulls []Hull, s *section.Properties, push float64) finding.Finding {
+// aslant is what the hulls on a single post's arms bend it with across at rest, kg·m, at its
+// busiest frame: all of them, and those of one side alone, as they are while one loads.
+func aslant(rk *plan.Rack, hulls []Hull) (all, oneSide float64) {
+	if rk.Posts != 1 {
+		return 0, 0
+	}
+	for k := range parts.FramesAt(rk) {
+		left, right := 0.0, 0.0
+		for _, h := range hulls {
+			if y := (h.Item.Left + h.Item.Right) / 2; y < 0 {
+				left -= h.Frames[k] * y
+			} else {
+				right += h.Frames[k] * y
+			}
+		}
+		all, oneSide = max(all, math.Abs(right-left)), max(oneSide, left, right)
+	}
+	return all, oneSide
+}
+
+// A bend is a moment on a post, N·m.
+type bend struct {
+	moment float64
+	across bool // else along the trailer
+	when   string
+}
+
+// atFoot are the moments at a post's foot, M = g·Σ m·a·h/n over all posts alike. A single
+// post also bears what its arms carry aslant, and in a hard bend the hulls' own height over
+// their bars.
+func atFoot(rk *plan.Rack, hulls []Hull, shock float64) []bend {
+	arm, count := arms(rk, hulls)
+	across := arm
+	if rk.Posts == 1 {
+		for _, h := range hulls {
+			across += h.Mass * (h.Item.Z - h.Item.Bottom)
+		}
+	}
+	all, oneSide := aslant(rk, hulls)
+	return []bend{
+		{forward * arm / count * quantity.Gravity, false, "when braking hard"},
+		{(sideways*across/count + all) * quantity.Gravity, true, "in a hard bend"},
+		{shock * all * quantity.Gravity, true, "on a bump, loaded aslant"},
+		{oneSide * quantity.Gravity, true, "with one side loaded"},
+	}
+}
+
+// posts are cantilevers out of their feet. A brace that bears push (N, shocks counted) bends
+// its post across by at most push·leg, as at 45° it pushes aside as hard as it bears.
+func posts(base func(string, string) finding.Finding, rk *plan.Rack, hulls []Hull, s *section.Properties, push, shock float64) finding.Finding {
 	f := base(CodePost, "Posts")
 	stock, _ := catalogue.StockOf(rk.Post.Material)
-	arm, count := arms(rk, hulls)
-	moment := arm * quantity.Gravity / count
 	// Braking bends them along the trailer, a bend across: the section stands with its
 	// height along.
 	wy, wz := s.Wy, s.Wz
 	if s.FreeBendsAside && !rk.Held {
 		wy, wz = s.WMinor, s.WMinor
 	}
-	stress := max(forward*moment/wy, sideways*moment/wz, push*float64(rk.Brace)/wz)
+	stress, worst := 0.0, bend{}
+	for _, b := range append(atFoot(rk, hulls, shock), bend{push * float64(rk.Brace), true, "by their braces"}) {
+		w := wy
+		if b.across {
+			w = wz
+		}
+		if b.moment/w > stress {
+			stress, worst = b.moment/w, b
+		}
+	}
 	yield, safety := stock.Yield, reserve
 	if stock.Timber {
 		safety = timber
@@ -469,7 +522,7 @@ func posts(base func(string, string) finding.Finding, rk *plan.Rack, hulls []Hul
 	margin := (allowed - stress) / allowed
 	f.Figure, f.Limit, f.Margin = finding.Exactly(quantity.KindStress, stress), finding.Exactly(quantity.KindStress, allowed), &margin
 	f.Source = norms.Practice("0.8 g forward, 0.5 g sideways; reserve 1.5 on yield, 2.5 on timber")
-	f.Says = said.Say("Posts at their feet are used to % when braking hard: % on an arm of % each.", said.Share(stress/allowed), said.Mass(forward*moment/quantity.Gravity), said.Length(1.0))
+	f.Says = said.Say("Posts at their feet are used to % "+worst.when+": % on an arm of % each.", said.Share(stress/allowed), said.Mass(worst.moment/quantity.Gravity), said.Length(1.0))
 	switch {
 	case stress > allowed*(1+1e-9):
 		f.Outcome = finding.Fails
@@ -484,8 +537,12 @@ func posts(base func(string, string) finding.Finding, rk *plan.Rack, hulls []Hul
 		f.Says = append(f.Says, said.Say(" Have the weld made by a competent welder for that.")...)
 	}
 	f.HasWork, f.Work = true, func() []finding.Step {
-		return []finding.Step{{Symbol: "σ", Says: said.Say("stress at a post's foot"), Formula: "σ = max(0.8·M/W_y, 0.5·M/W_z, V·leg/W_z),  M = g·Σ m·h/n", Result: f.Figure, Source: f.Source, Terms: []finding.StepTerm{
+		arm, count := arms(rk, hulls)
+		all, oneSide := aslant(rk, hulls)
+		return []finding.Step{{Symbol: "σ", Says: said.Say("stress at a post's foot"), Formula: "σ = max(0.8·M/W_y, (0.5·M + S)/W_z, k·S/W_z, S₁/W_z, V·leg/W_z),  M = g·Σ m·h/n", Result: f.Figure, Source: f.Source, Terms: []finding.StepTerm{
 			{Symbol: "Σm·h", Says: said.Say("all on it, as a weight on one metre"), Measure: finding.Exactly(quantity.KindMass, arm), How: "computed"},
+			{Symbol: "S", Says: said.Say("aslant on a single post, as a weight on one metre"), Measure: finding.Exactly(quantity.KindMass, all), How: "computed"},
+			{Symbol: "S₁", Says: said.Say("one side alone"), Measure: finding.Exactly(quantity.KindMass, oneSide), How: "computed"},
 			{Symbol: "n", Says: said.Say("posts"), Measure: finding.Exactly(quantity.KindCount, count), How: "stated"}}}}
 	}
 	return f

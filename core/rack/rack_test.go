@@ -104,6 +104,29 @@ func TestBar(t *testing.T) {
 	near(t, "posts", post.Figure.Value/1e6, 0.8*9.80665*(48+3.3031*(3.2*0.78+3.04*0.38))/4/4.66178e-6/1e6)
 }
 
+// A hull of 60 kg 0.4 m right of single posts bends each by 30·0.4 = 12 kg·m at rest. In a hard
+// bend Σ m·h = 48 + 3.3031·(3.2·0.78 + 1.52·0.38) + 60·0.15 = 67.152, half of it on each of two:
+// 0.5·33.576 + 12 = 28.788 kg·m, over 0.8·29.076 when braking and 2·12 on a bump; on a track 3·12.
+// Four bolts in rows 80 mm apart: 28.788·9.80665/(2·0.08) = 1764.5 N.
+func TestAslant(t *testing.T) {
+	at := "/parts/r/rack"
+	sets := []string{at + "/posts", `1`, "/parts/r/slots/s/at/right", `0.4`, "/loads/crate/centre/up", `{"value":0.15,"how":"weighed"}`,
+		at + "/foot", `"bolted"`, at + "/bolts", `4`, at + "/bolt", `0.01`, at + "/gauge", `0.08`}
+	for road, c := range map[string]struct {
+		moment float64
+		when   string
+	}{`"road"`: {28.788, "in a hard bend"}, `"track"`: {36, "on a bump, loaded aslant"}} {
+		r := rackOf(t, append(sets, "/outings/o/road", road)...)
+		_, fs := rack.Check(r)
+		f := sample.Find(t, fs, rack.CodePost)
+		near(t, "post on the "+road, f.Figure.Value, c.moment*9.80665/4.66178e-6)
+		if says := f.Says.Text(r.Plan.Locale()); !strings.Contains(says, c.when) {
+			t.Error(says)
+		}
+		near(t, "bolts on the "+road, sample.Find(t, fs, rack.CodeFoot).Figure.Value, c.moment*9.80665/(2*0.08))
+	}
+}
+
 func TestOutcomes(t *testing.T) {
 	at := "/parts/r/rack"
 	for name, c := range map[string]struct {
