@@ -23,8 +23,9 @@ type Better struct {
 	effort     int
 }
 
-// At most so many straps more are tried.
+// At most so many straps more are tried; one of them is more work than aStrap.
 const (
+	aStrap        = 3
 	moreInStatics = 4
 	moreInRules   = 12
 )
@@ -50,53 +51,41 @@ func ImproveRule(r *rig.Rig, l *Load, school string) []Better {
 	})
 }
 
-// improve tries straps drawn tighter, a mat, points as strong as their straps, hooked
-// lower, something against it toward k (−1: nowhere), and up to most straps more, each
-// alone; unit is what one of the judge's measure is in kg.
+// A change is one thing that an owner would do to a tied load.
+type change struct {
+	Better
+	apply func(Load) Load
+}
+
+// improve tries changes, each alone; where none holds, two at a time. unit is what one of
+// the judge's measure is in kg, most how many straps more are tried.
 func improve(r *rig.Rig, l *Load, k int, unit float64, most int, judge func(*Load) (Better, bool)) []Better {
 	now, ok := judge(l)
 	if !ok {
 		return nil
 	}
+	tried := func(c change) (change, bool) {
+		next := c.apply(*l)
+		b, ok := judge(&next)
+		c.Has, c.Needs, c.Holds = b.Has, b.Needs, b.Holds
+		return c, ok && b.Has-b.Needs > now.Has-now.Needs+1e-6
+	}
 	var out []Better
-	try := func(effort int, next Load, says said.Sentence, patch []finding.Op) {
-		if b, ok := judge(&next); ok && b.Has-b.Needs > now.Has-now.Needs+1e-6 {
-			b.Says, b.Patch, b.effort = says, patch, effort
-			out = append(out, b)
+	var single []change
+	holds := false
+	for _, c := range append(changes(r, l, k, unit*(now.Needs-now.Has)), more(l, most, judge)...) {
+		if c, helps := tried(c); helps {
+			out, single = append(out, c.Better), append(single, c)
+			holds = holds || c.Holds
 		}
 	}
-	place, pl := l.Item.PlacePath, r.Layout.Placements[l.Item.ID]
-	if tight, drawn := l.tightened(); drawn > 0 {
-		try(0, tight, said.Say("straps drawn to %", said.Mass(drawn)), nil)
-	}
-	if !pl.Mat && pl.Grip == 0 && pl.On != plan.OnPart {
-		next := *l
-		next.Grip = norms.Grip{Low: norms.MatGrip, High: norms.MatGrip}
-		try(1, next, said.Say("a mat under it"), []finding.Op{{Op: "add", Path: place + "/mat", Value: true}})
-	}
-	if next, takes := l.wellHooked(); takes > 0 {
-		try(2, next, said.Say("tie points that take %, as the strap does", said.Mass(takes)), nil)
-	}
-	if next, ok := l.lower(); ok {
-		try(2, next, said.Say("hooked half as high on it"), nil)
-	}
-	if k >= 0 && k < 4 && l.Blocks[k] == 0 && pl.On != plan.OnPart {
-		next := *l
-		takes := math.Ceil(math.Max(0.1*l.Mass, unit*(now.Needs-now.Has))/10) * 10
-		next.Blocks[k] = takes
-		b := plan.Blocked{}
-		*[]*bool{&b.Front, &b.Rear, &b.Left, &b.Right}[k] = true
-		m := quantity.Mass(takes)
-		b.Takes = &m
-		face := [4]string{"in front of it", "behind it", "on its left", "on its right"}[k]
-		var patch []finding.Op
-		if pl.Blocked == nil { // else its number would speak for other faces too
-			patch = []finding.Op{{Op: "add", Path: place + "/blocked", Value: b}}
+	if !holds {
+		for _, both := range pairs(single) {
+			if c, helps := tried(both); helps && c.Holds {
+				out = append(out, c.Better)
+				break
+			}
 		}
-		try(3, next, said.Say("something that bears % "+face, said.Mass(takes)), patch)
-	}
-	if b, ok := l.more(most, judge); ok && b.Has-b.Needs > now.Has-now.Needs+1e-6 {
-		out = append(out, b)
 	}
 	slices.SortStableFunc(out, func(a, b Better) int {
 		switch {
@@ -112,37 +101,108 @@ func improve(r *rig.Rig, l *Load, k int, unit float64, most int, judge func(*Loa
 	return out
 }
 
-// more is the load with straps more like that of its own which helps most: the fewest that
-// hold, or most of them.
-func (l *Load) more(most int, judge func(*Load) (Better, bool)) (best Better, ok bool) {
-	with := func(i, n int) (Better, bool) {
-		next := *l
-		next.Ties = slices.Clone(l.Ties)
-		for range n {
-			next.Ties = append(next.Ties, l.Ties[i])
+// pairs are changes two at a time, the least effort first.
+func pairs(single []change) []change {
+	var out []change
+	for i, a := range single {
+		for _, b := range single[i+1:] {
+			if a.effort > aStrap { // straps more, both
+				continue
+			}
+			both := change{Better{Says: slices.Concat(a.Says, said.Say(" and "), b.Says), effort: a.effort + b.effort}, func(l Load) Load { return b.apply(a.apply(l)) }}
+			if a.Patch != nil && b.Patch != nil {
+				both.Patch = slices.Concat(a.Patch, b.Patch)
+			}
+			out = append(out, both)
 		}
-		return judge(&next)
 	}
-	like := -1
+	slices.SortStableFunc(out, func(a, b change) int { return cmp.Compare(a.effort, b.effort) })
+	return out
+}
+
+// changes are straps drawn tighter, a mat, points as strong as their straps, hooked lower,
+// and something against it toward k (−1: nowhere) that bears what is lacking, kg.
+func changes(r *rig.Rig, l *Load, k int, lacking float64) []change {
+	var out []change
+	can := func(effort int, says said.Sentence, patch []finding.Op, apply func(Load) Load) {
+		out = append(out, change{Better{Says: says, Patch: patch, effort: effort}, apply})
+	}
+	place, pl := l.Item.PlacePath, r.Layout.Placements[l.Item.ID]
+	if _, drawn := l.tightened(); drawn > 0 {
+		can(0, said.Say("straps drawn to %", said.Mass(drawn)), nil, func(l Load) Load { next, _ := l.tightened(); return next })
+	}
+	if !pl.Mat && pl.Grip == 0 && pl.On != plan.OnPart {
+		can(1, said.Say("a mat under it"), []finding.Op{{Op: "add", Path: place + "/mat", Value: true}}, func(l Load) Load {
+			l.Grip = norms.Grip{Low: norms.MatGrip, High: norms.MatGrip}
+			return l
+		})
+	}
+	if _, takes := l.wellHooked(); takes > 0 {
+		can(2, said.Say("tie points that take %, as the strap does", said.Mass(takes)), nil, func(l Load) Load { next, _ := l.wellHooked(); return next })
+	}
+	if _, ok := l.lower(); ok {
+		can(2, said.Say("hooked half as high on it"), nil, func(l Load) Load { next, _ := l.lower(); return next })
+	}
+	if k >= 0 && k < 4 && l.Blocks[k] == 0 && pl.On != plan.OnPart {
+		takes := math.Ceil(math.Max(0.1*l.Mass, lacking)/10) * 10
+		b := plan.Blocked{}
+		*[]*bool{&b.Front, &b.Rear, &b.Left, &b.Right}[k] = true
+		m := quantity.Mass(takes)
+		b.Takes = &m
+		face := [4]string{"in front of it", "behind it", "on its left", "on its right"}[k]
+		var patch []finding.Op
+		if pl.Blocked == nil { // else its number would speak for other faces too
+			patch = []finding.Op{{Op: "add", Path: place + "/blocked", Value: b}}
+		}
+		can(3, said.Say("something that bears % "+face, said.Mass(takes)), patch, func(l Load) Load { l.Blocks[k] = takes; return l })
+	}
+	return out
+}
+
+// more is straps more like that of the load's own which helps most: one, and the fewest
+// that hold or most of them.
+func more(l *Load, most int, judge func(*Load) (Better, bool)) []change {
+	with := func(i, n int) change {
+		name := said.Name(l.Ties[i].Name, "this one")
+		says := said.Say("% more straps like %, at rings of their own", said.Count(n), name)
+		if n == 1 {
+			says = said.Say("one more strap like %, at rings of its own", name)
+		}
+		return change{Better{Says: says, effort: aStrap + n}, func(l Load) Load {
+			l.Ties = slices.Clone(l.Ties)
+			for range n {
+				l.Ties = append(l.Ties, l.Ties[i])
+			}
+			return l
+		}}
+	}
+	short := func(c change) (float64, bool, bool) {
+		next := c.apply(*l)
+		b, ok := judge(&next)
+		return b.Needs - b.Has, b.Holds, ok
+	}
+	like, least, holds := -1, math.Inf(1), false
 	for i := range l.Ties {
-		if b, solved := with(i, 1); solved && (like < 0 || b.Has-b.Needs > best.Has-best.Needs) {
-			best, like = b, i
+		if v, h, ok := short(with(i, 1)); ok && v < least {
+			like, least, holds = i, v, h
 		}
 	}
 	if like < 0 {
-		return best, false
+		return nil
 	}
-	name := said.Name(l.Ties[like].Name, "this one")
-	best.Says, best.effort = said.Say("one more strap like %, at rings of its own", name), 4
-	for n := 2; n <= most && !best.Holds; n++ {
-		b, solved := with(like, n)
-		if !solved || b.Has-b.Needs <= best.Has-best.Needs+1e-6 {
+	out := []change{with(like, 1)}
+	n := 1
+	for !holds && n < most {
+		v, h, ok := short(with(like, n+1))
+		if !ok || v >= least-1e-6 {
 			break
 		}
-		b.Says, b.effort = said.Say("% more straps like %, at rings of their own", said.Count(n), name), 3+n
-		best = b
+		n, least, holds = n+1, v, h
 	}
-	return best, true
+	if n > 1 {
+		out = append(out, with(like, n))
+	}
+	return out
 }
 
 // tightened is the load with its straps over the top drawn to half of their limit, and how
