@@ -6,15 +6,10 @@ import (
 
 	"zygonos/core/finding"
 	"zygonos/core/norms"
-	"zygonos/core/parts"
 	"zygonos/core/plan"
 	"zygonos/core/quantity"
 	"zygonos/core/said"
-	"zygonos/core/section"
 )
-
-// Rolling resistances of a winched machine, shares of its weight (confidence C).
-var rolling = map[plan.WheelState]float64{"": 0.04, plan.RollsHard: 0.04, plan.RollsFlat: 0.15, plan.RollsSoft: 0.25, plan.RollsLocked: 0.8}
 
 // Figures of practice (confidence C).
 const (
@@ -26,18 +21,6 @@ const (
 	usualIdle   = 20.0  // A without load
 	usualSpeed  = 0.03  // m/s of its line
 )
-
-// Bump is the level pull at axle height that takes a wheel of radius r with its axle's
-// load W over a step h: W·√(2rh − h²)/(r − h). ok is false for a step as high as the axle.
-func Bump(weight, r, h float64) (pull float64, ok bool) {
-	switch {
-	case h <= 0:
-		return 0, true
-	case h >= r:
-		return 0, false
-	}
-	return weight * math.Sqrt(2*r*h-h*h) / (r - h), true
-}
 
 // OnLayer is what a winch pulls with its line on layer n (1 the first), from what it
 // pulls on the first: P·(D + d)/(D + (2n − 1)·d), bare drum D, line d.
@@ -55,135 +38,9 @@ func Handle(force, radius, ratio, crank float64) float64 { return force * radius
 // Current is what an electric winch draws at a pull, a straight line from idle to rated.
 func Current(idle, full, pull, rated float64) float64 { return idle + (full-idle)*pull/rated }
 
-// line is that of a winched machine where it stands: its wheels roll as they are told to, and
-// where one comes against the step at a ramp's end that holds it back too.
-func (s *Setup) line(q Pose) Line {
-	if s.Way != ByLine {
-		return Line{}
-	}
-	var wheels plan.WheelState
-	if w := s.Loading.Winch; w != nil {
-		wheels = w.Wheels
-	}
-	rolls := func(c Contact, r float64) Resistance {
-		return Resistance{Rolls: rolling[wheels], Bump: s.bumpAt(c.Centre, r), Locked: wheels == plan.RollsLocked}
-	}
-	return Line{Hook: s.Hook(q), Winch: s.Winch, Front: rolls(q.Front, s.Body.FrontR), Rear: rolls(q.Rear, s.Body.RearR)}
-}
-
-// bumpNear is how far before the step its bump counts already, m, so that no drive steps
-// over it.
-const bumpNear = 0.05
-
-// bumpAt is the bump of a wheel at c as a share of what presses it, nought where it is at
-// no step: √(2rh − h²) before the ramp's foot or hinge it touches it.
-func (s *Setup) bumpAt(c Point, r float64) float64 {
-	h := s.step()
-	share, climbs := Bump(1, r, h)
-	if !climbs {
-		return 0
-	}
-	touches := math.Sqrt(2*r*h-h*h) + bumpNear
-	for k, edge := range []Point{s.Foot, s.Top} {
-		if before := edge.U - c.U; before > 0 && before <= touches && !(k == 1 && s.Tilts) {
-			return share
-		}
-	}
-	return 0
-}
-
-// Pull is what the winch's line bears at a step of the drive when it starts from rest there,
-// kg; with a block half of it and the block's loss.
-func (s *Setup) Pull(st *Step) float64 {
-	pull := fromRest * math.Max(0, st.Wheels.Line)
-	if w := s.Loading.Winch; w != nil && w.Block {
-		pull /= 2 * (1 - blockLoses)
-	}
-	return pull
-}
-
-// Needed is the most that the line bears on the way, kg, and at which step; climbs is false
-// where the wheels are too small for the step at the ramp's ends.
-func (s *Setup) Needed(steps []Step) (most float64, at int, climbs bool) {
-	at = WorstOf(steps).Line
-	_, climbs = Bump(1, math.Min(s.Body.FrontR, s.Body.RearR), s.step())
-	return s.Pull(&steps[at]), at, climbs
-}
-
 // onLayerTold is what the winch pulls with its line on the layer that is told, kg.
 func onLayerTold(w *plan.Winch) float64 {
 	return OnLayer(float64(*w.Pull), float64(w.Drum), float64(w.Line), max(1, w.Layer))
-}
-
-// hingeStep is the usual step at a ramp's end, m (C).
-const hingeStep = 0.02
-
-// step is that of the ramp, as told or usual, m.
-func (s *Setup) step() float64 {
-	if s.Ramp.Step != nil {
-		return float64(*s.Ramp.Step)
-	}
-	return hingeStep
-}
-
-// fleetMost is how far aside a line may run onto its drum before it climbs over itself,
-// and a strap creeps to one side, rad (C).
-const fleetMost = 2 * math.Pi / 180
-
-// Fleet is how far a line runs aside of square to its drum, rad: atan(a/l).
-func Fleet(aside, length float64) float64 { return math.Atan2(math.Abs(aside), length) }
-
-// mount judges how the winch stands: the line's lead, bolts of its post, pin of its
-// receiver, under what its line pulls it with.
-func (s *Setup) mount(pull float64) []finding.Finding {
-	w := s.Loading.Winch
-	var out []finding.Finding
-	if w.Aside != 0 {
-		f := s.base(CodeFleet, "Line onto the drum")
-		f.Source = norms.Practice("2° beside square at the shortest")
-		// Worst where the line is shortest: when the machine is home.
-		body := s.riding()
-		q := body.Stand(s.Path, s.Home, 0)
-		hook := s.Hook(q)
-		angle := Fleet(float64(w.Aside), math.Hypot(s.Winch.U-hook.U, s.Winch.Z-hook.Z))
-		f.Figure, f.Limit = finding.Exactly(quantity.KindAngle, angle), finding.Exactly(quantity.KindAngle, fleetMost)
-		f.Says = said.Say("At home the line runs % aside onto the drum.", said.Of(quantity.KindAngle, angle))
-		if angle > fleetMost {
-			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-			f.Says = append(f.Says, said.Say(" It creeps to one side: drum in the middle, or a guide.")...)
-		}
-		out = append(out, f)
-	}
-	grade, known := norms.BoltOf(w.Grade)
-	bolt := func(code, title string, on, limit float64, says string) {
-		f := s.base(code, title)
-		f.Source = &norms.BoltSource
-		margin := (limit - on) / limit
-		f.Figure, f.Limit, f.Margin = finding.Exactly(quantity.KindForce, on), finding.Exactly(quantity.KindForce, limit), &margin
-		f.Says = said.Say(says, said.Of(quantity.KindForce, on), said.Of(quantity.KindForce, limit))
-		switch {
-		case on > limit:
-			f.Outcome = finding.Fails
-		case !known:
-			f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
-			f.Says = append(f.Says, said.Say(" Grade not told: the weakest is taken.")...)
-		}
-		out = append(out, f)
-	}
-	if w.Bolts >= 2 && w.Bolt > 0 && w.Gauge > 0 {
-		// A brace at 45° stands as far before the foot as it meets the post high: the foot is
-		// drawn or pushed by P·h/b, on all its bolts.
-		moment := pull * quantity.Gravity * math.Max(0, float64(w.Up))
-		each := moment / (math.Floor(float64(w.Bolts)/2) * float64(w.Gauge))
-		if w.Brace > 0 {
-			each = moment / float64(w.Brace) / float64(w.Bolts)
-		}
-		bolt(CodePostBolts, "Winch post's bolts", each, grade.TensionOf(float64(w.Bolt)), "Each bolt at the post's foot pulls % of %.")
-	}
-	if w.Pin > 0 {
-		bolt(CodePin, "Receiver's pin", pull*quantity.Gravity, 2*grade.ShearOf(float64(w.Pin)), "The pin shears at two planes: % of %. Wedge it against rattling; room for the hand to the jack.")
-	}
-	return out
 }
 
 func (s *Setup) winch(steps []Step) []finding.Finding {
@@ -329,39 +186,6 @@ func (s *Setup) battery(pull float64) finding.Finding {
 	case !told:
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 		f.Says = append(f.Says, said.Say(" Its current and speed are usual ones: look at its plate.")...)
-	}
-	return f
-}
-
-// post is the winch post bent at its foot by height × pull, both of the line's ends
-// with a block.
-func (s *Setup) post(pull float64) finding.Finding {
-	w := s.Loading.Winch
-	f := s.base(CodePost, "Winch post")
-	f.Source = norms.Practice("reserve 1.5 on yield; a brace holds the post where it meets it")
-	size, stock := parts.SizeOf(*w.Post), stockOf(*w.Post)
-	p, err := section.Of(size)
-	if err != nil {
-		f.Outcome, f.Says = finding.Fails, said.Say("The post's section makes no sense: "+err.Error()+".")
-		return f
-	}
-	up, brace := math.Max(0, float64(w.Up)), float64(w.Brace)
-	arm := up - brace // above the brace, or above the deck
-	if up < brace {   // held at foot and brace, drawn between them
-		arm = up * (brace - up) / brace
-	}
-	moment := pull * quantity.Gravity * arm
-	stress, allowed := moment/p.Wy, stock.Yield/1.5
-	margin := (allowed - stress) / allowed
-	f.Figure, f.Limit, f.Margin = finding.Exactly(quantity.KindStress, stress), finding.Exactly(quantity.KindStress, allowed), &margin
-	at := "foot"
-	if w.Brace > 0 {
-		at = "middle, at the brace,"
-	}
-	f.Says = said.Say("The post's "+at+" is used to %: % on an arm of %.", said.Share(stress/allowed), said.Mass(pull), said.Length(arm))
-	if stress > allowed {
-		f.Outcome = finding.Fails
-		f.Says = append(f.Says, said.Say(" Lower, stronger, or braced.")...)
 	}
 	return f
 }
