@@ -410,8 +410,8 @@ var Directions = []struct {
 }{
 	{"forward", "forward", Vector{-1, 0, 0}, norms.Ask.Forward},
 	{"rearward", "rearward", Vector{1, 0, 0}, norms.Ask.Rearward},
-	{"left", "left", Vector{0, -1, 0}, norms.Ask.Sideways},
-	{"right", "right", Vector{0, 1, 0}, norms.Ask.Sideways},
+	{"left", "to the left", Vector{0, -1, 0}, norms.Ask.Sideways},
+	{"right", "to the right", Vector{0, 1, 0}, norms.Ask.Sideways},
 	{"up", "up", Vector{0, 0, 1}, norms.Ask.Upward},
 }
 

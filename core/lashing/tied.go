@@ -143,7 +143,7 @@ func balance(r *rig.Rig, l *Load) (finding.Finding, []GBar, string) {
 	margin := worst - 1
 	f.Margin = &margin
 	gives := map[string]string{"slips": "then it slips", "tips": "then it tips", "lifts": "then it lifts", "strap": "then a strap is at its limit"}[b.Gives]
-	f.Says = said.Say("% stays to % of its weight "+b.Direction+", % asked; "+gives+".", name, said.Share(b.Has), said.Share(b.Asked))
+	f.Says = said.Say("% stays to % of its weight "+Directions[at].Name+", % asked; "+gives+".", name, said.Share(b.Has), said.Share(b.Asked))
 	switch {
 	case worst < 1-1e-9:
 		f.Outcome = finding.Fails
@@ -157,7 +157,7 @@ func balance(r *rig.Rig, l *Load) (finding.Finding, []GBar, string) {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	}
 	f.HasWork, f.Work = true, func() []finding.Step {
-		return []finding.Step{{Symbol: "λ", Says: said.Say("the most, %", said.Piece{Text: b.Direction}), Formula: "max λ: Σ forces = 0, Σ moments = 0, |f| ≤ μN, 0 ≤ T ≤ limit", Result: f.Figure, Source: f.Source, Terms: []finding.StepTerm{
+		return []finding.Step{{Symbol: "λ", Says: said.Say("the most, %", said.Piece{Text: Directions[at].Name}), Formula: "max λ: Σ forces = 0, Σ moments = 0, |f| ≤ μN, 0 ≤ T ≤ limit", Result: f.Figure, Source: f.Source, Terms: []finding.StepTerm{
 			{Symbol: "m", Says: said.Say("the load"), Measure: finding.Exactly(quantity.KindMass, l.Mass), How: "computed"},
 			{Symbol: "μ", Says: said.Say("friction, the low end"), Measure: finding.Exactly(quantity.KindShare, l.friction()), How: "typical"}}}}
 	}

@@ -171,7 +171,7 @@ const share = (g: number) => `${Math.max(0, Math.min(1, g / full)) * 100}%`
                 <span :class="s.holds ? 'text-holds' : 'text-fails'">{{ s.holds ? 'Holds' : 'Fails' }}</span>
               </th>
               <td class="px-2 py-1 text-right">{{ nominal(s.has) }}</td>
-              <td class="px-2 py-1 text-right">{{ nominal(s.needs) }} {{ s.says }}</td>
+              <td class="px-2 py-1 text-right">{{ nominal(s.needs) }}{{ s.says ? `, ${s.says}` : '' }}</td>
               <td class="px-2 py-1 text-right">{{ s.least ? `${s.count ?? 0} of ${s.least}` : '' }}</td>
               <td class="px-2 py-1">{{ s.source }}: {{ s.bound }}</td>
             </tr>
