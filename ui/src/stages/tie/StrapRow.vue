@@ -36,9 +36,9 @@ const set = (field: string, value: unknown) =>
 <template>
   <FoldedPart class="border-rule border-t" :open="fresh || !told">
     <template #heading>
-      <b class="first-letter:uppercase inline-block leading-tight">{{ runs }}</b>
+      <b class="first-letter:uppercase inline-block pt-1.5 leading-tight">{{ runs }}</b>
       <b v-if="first" class="text-tight" data-weak> · gives first</b>
-      <span v-if="told" class="text-soft block text-sm leading-tight">
+      <span v-if="told" class="text-soft block pb-1.5 text-sm leading-tight">
         {{ nominal(told.long) }} long, {{ nominal(told.floor) }} to the floor, takes
         {{ nominal(told.limit) }} (its {{ told.weak }} is the weakest), drawn to {{ nominal(told.pull)
         }}{{ told.eased ? ', no more, for the hull' : '' }}
