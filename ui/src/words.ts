@@ -113,6 +113,15 @@ export const footWords: Record<string, string> = {
   welded: 'Welded on',
 }
 
+export const brakeWords: Record<string, string> = {
+  none: 'None',
+  overrun: 'Overrun (surge)',
+  electric: 'Electric',
+  fitted: 'Fitted, kind not known',
+}
+
+export const lampWords: Record<string, string> = { filament: 'Bulbs', led: 'LED' }
+
 export const papersWords: Record<string, string> = {
   complete: 'Complete',
   new: 'New: first registration',

@@ -7,7 +7,7 @@ import PlanFields from '@/fields/PlanFields.vue'
 import PlanQuantity from '@/fields/PlanQuantity.vue'
 import ProfileFields from '@/fields/ProfileFields.vue'
 import TextField from '@/fields/TextField.vue'
-import type { PlanField } from '@/fields/planField'
+import { where, type PlanField } from '@/fields/planField'
 import type { Part } from '@/generated/types'
 import { newId } from '@/stores/patch'
 import { useReference } from '@/stores/reference'
@@ -57,7 +57,7 @@ const bolted = computed<PlanField[]>(() => [
 ])
 const feet = computed<PlanField[]>(() => [
   { at: 'foot', label: 'Feet', options: choices(footWords) },
-  ...(rack.value.foot === 'bolted' ? bolted.value : []),
+  ...where(rack.value.foot === 'bolted', ...bolted.value),
   { at: 'brace', label: 'Braces at 45°, leg', kind: 'length' },
 ])
 const ways: PlanField[] = [

@@ -7,7 +7,7 @@ import FieldGroup from '@/fields/FieldGroup.vue'
 import PlanFields from '@/fields/PlanFields.vue'
 import ProfileFields from '@/fields/ProfileFields.vue'
 import SwitchField from '@/fields/SwitchField.vue'
-import type { PlanField } from '@/fields/planField'
+import { where, type PlanField } from '@/fields/planField'
 import type { Part } from '@/generated/types'
 import { useWorkspace } from '@/stores/workspace'
 import { choices, heldWords, rampCountWords, rampKindWords, rampPerWords, tube } from '@/words'
@@ -27,9 +27,7 @@ const first: PlanField[] = [
 ]
 const edges = computed<PlanField[]>(() => [
   { at: 'lip', label: 'Lies on the tail by', kind: 'length' },
-  ...(ramp.value?.held === 'strip'
-    ? [{ at: 'play', label: 'Play behind the strip', kind: 'length' } as const]
-    : []),
+  ...where(ramp.value?.held === 'strip', { at: 'play', label: 'Play behind the strip', kind: 'length' }),
   { at: 'gap', label: 'Between treads', kind: 'length' },
   { at: 'step', label: 'Step at its ends', kind: 'length', hint: '20 mm' },
 ])

@@ -4,7 +4,7 @@ import { PlusIcon, TrashIcon } from '@heroicons/vue/20/solid'
 import { computed } from 'vue'
 import PlanFields from '@/fields/PlanFields.vue'
 import TextField from '@/fields/TextField.vue'
-import type { PlanField } from '@/fields/planField'
+import { where, type PlanField } from '@/fields/planField'
 import FoldedPart from '@/parts/FoldedPart.vue'
 import { newId } from '@/stores/patch'
 import { useWorkspace } from '@/stores/workspace'
@@ -20,7 +20,7 @@ const fields = (kind: string | undefined): PlanField[] => [
   { at: 'count', label: 'How many', whole: true },
   { at: 'limit', label: 'Working limit (LC) on its tag', kind: 'mass' },
   { at: 'breaks', label: 'or breaking strength', kind: 'mass' },
-  ...(kind === 'chain' ? [{ at: 'grade', label: 'or its grade', options: grades, hint: 'not told' }] : []),
+  ...where(kind === 'chain', { at: 'grade', label: 'or its grade', options: grades, hint: 'not told' }),
   { at: 'width', label: kind === 'chain' ? 'and its link’s thickness' : 'or its width', kind: 'length' },
   { at: 'length', label: 'Its length', kind: 'length' },
   { at: 'pull', label: 'Pull it is drawn to (S_TF)', kind: 'mass', hint: 'usual' },

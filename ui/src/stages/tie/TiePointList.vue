@@ -4,7 +4,7 @@ import { PlusIcon, TrashIcon } from '@heroicons/vue/20/solid'
 import { computed } from 'vue'
 import PlanFields from '@/fields/PlanFields.vue'
 import PlanQuantity from '@/fields/PlanQuantity.vue'
-import type { PlanField } from '@/fields/planField'
+import { where, type PlanField } from '@/fields/planField'
 import FoldedPart from '@/parts/FoldedPart.vue'
 import { newId } from '@/stores/patch'
 import { useReference } from '@/stores/reference'
@@ -40,12 +40,11 @@ const fastening = (into: string | undefined): PlanField[] => [
   { at: 'bolt', label: 'Bolts’ diameter', kind: 'length' },
   { at: 'bolts', label: 'How many', whole: true },
   { at: 'grade', label: 'Grade', options: grades.value, hint: 'not told' },
-  ...(into === 'member'
-    ? []
-    : ([
-        { at: 'thick', label: 'Its thickness', kind: 'length' },
-        { at: 'washer', label: 'Washer’s diameter', kind: 'length' },
-      ] as const)),
+  ...where(
+    into !== 'member',
+    { at: 'thick', label: 'Its thickness', kind: 'length' },
+    { at: 'washer', label: 'Washer’s diameter', kind: 'length' },
+  ),
 ]
 /** What each takes, as the core says it. */
 const takes = computed(() => {

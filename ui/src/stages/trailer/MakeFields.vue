@@ -1,0 +1,50 @@
+<script setup lang="ts">
+// How the trailer is made: floor, tail, springs, plug, lamps, how it folds, its tie points.
+import { computed } from 'vue'
+import PlanFields from '@/fields/PlanFields.vue'
+import { where, type PlanField } from '@/fields/planField'
+import { useReference } from '@/stores/reference'
+import { useWorkspace } from '@/stores/workspace'
+import { choices, comesWords, floorWords, lampWords, springWords, tailWords, useWords } from '@/words'
+import AnchorList from './AnchorList.vue'
+
+const workspace = useWorkspace()
+const reference = useReference()
+const { term } = useWords()
+const trailer = computed(() => workspace.plan?.trailers[workspace.trailer])
+const fields = computed<PlanField[]>(() => [
+  { at: 'comes', label: 'How it comes', options: choices(comesWords) },
+  { at: 'floor', label: 'Floor', options: choices(floorWords) },
+  { at: 'tail', label: 'Tail', options: choices(tailWords) },
+  { at: 'suspension', label: 'Suspension', options: choices(springWords) },
+  { at: 'travel', label: 'Spring travel to the stop', kind: 'length' },
+  { at: 'sinks', label: 'Springs sink at their rating', kind: 'length', hint: 'tape deck empty, full' },
+  ...where((trailer.value?.axles ?? 1) > 1, {
+    at: 'axleGap',
+    label: 'Between the axles',
+    kind: 'length',
+    hint: 'tape',
+  }),
+  { at: 'wheelRoom', label: `Room over the ${term('tyre')}, empty`, kind: 'length', hint: 'tape' },
+  {
+    at: 'plug',
+    label: 'Plug',
+    options: (reference.data?.plugs ?? []).map((p) => ({ value: p.id, name: p.name })),
+  },
+  { at: 'lights', label: 'Lamps', options: choices(lampWords) },
+  ...['length', 'width', 'height'].map((side): PlanField => ({
+    at: `folded/${side}`,
+    label: `Folded: ${side}`,
+    estimate: 'length',
+    hint: 'does not fold',
+  })),
+  { at: 'onEdge', label: 'May be stood on its edge', on: true },
+])
+</script>
+
+<template>
+  <div class="grid gap-x-4 gap-y-3 md:grid-cols-2">
+    <PlanFields :base="`/trailers/${workspace.trailer}`" :fields="fields" />
+    <AnchorList />
+  </div>
+</template>
