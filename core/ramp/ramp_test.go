@@ -334,6 +334,10 @@ func TestCheck(t *testing.T) {
 		"winch strong":      {[]string{at + "/drive", `"winch"`, at + "/winch", `{"back":0,"up":0.3,"pull":900}`}, ramp.CodeWinch, "holds", "the winch pulls 900 kg"},
 		"winch weak":        {[]string{at + "/drive", `"winch"`, at + "/winch", `{"back":0,"up":0.3,"pull":60}`}, ramp.CodeWinch, "fails", "over a step of 20 mm; the winch pulls 60 kg. Fill the step, put a block at the machine"},
 		"line weak":         {[]string{at + "/drive", `"winch"`, at + "/winch", `{"back":0,"up":0.3,"pull":900,"lineMax":500,"tieMax":50}`}, ramp.CodeLine, "fails", "The shackle is the weakest"},
+		"line only":         {[]string{at + "/drive", `"winch"`, at + "/winch", `{"back":0,"up":0.3,"pull":900,"lineMax":500}`}, ramp.CodeLine, "tight", "Not told: the hook's working load limit"},
+		"hook only":         {[]string{at + "/drive", `"winch"`, at + "/winch", `{"back":0,"up":0.3,"pull":900,"hookMax":500}`}, ramp.CodeLine, "unknown", "What do line, hook"},
+		"all told":          {[]string{at + "/drive", `"winch"`, at + "/winch", `{"back":0,"up":0.3,"pull":900,"lineMax":500,"hookMax":450,"tieMax":800}`}, ramp.CodeLine, "holds", "The hook is the weakest"},
+		"weak hook":         {[]string{at + "/drive", `"winch"`, at + "/winch", `{"back":0,"up":0.3,"pull":900,"hookMax":50}`}, ramp.CodeLine, "fails", "of 50 kg"},
 		"crank":             {[]string{at + "/drive", `"winch"`, at + "/winch", `{"back":0,"up":0.3,"pull":900,"drum":0.06,"line":0.006,"ratio":4,"crank":0.2}`}, ramp.CodeCrank, "holds", "The crank takes"},
 		"battery":           {[]string{at + "/drive", `"winch"`, at + "/winch", `{"back":0,"up":0.3,"pull":900,"amps":150,"idle":20,"speed":0.03,"battery":40}`}, ramp.CodeBattery, "holds", "half the battery"},
 		// 0.13·900 = 117 A at 900 kg, 20 without: 41 at 192 kg.

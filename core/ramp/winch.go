@@ -102,31 +102,7 @@ func (s *Setup) winch(steps []Step) []finding.Finding {
 	if w.Block {
 		both = 2 * most
 	}
-	var weak *quantity.Mass
-	name, on := "", 0.0
-	for _, l := range []struct {
-		max  *quantity.Mass
-		name string
-		on   float64
-	}{{w.LineMax, "line", most}, {w.HookMax, "hook", most}, {w.TieMax, "shackle", both}} {
-		if l.max != nil && (weak == nil || float64(*weak)*l.on > float64(*l.max)*on) {
-			weak, name, on = l.max, l.name, l.on
-		}
-	}
-	g := s.base(CodeLine, "Line, hook, shackle")
-	if weak == nil {
-		g.Figure = finding.Exactly(quantity.KindMass, most)
-		g.Outcome, g.Says = finding.Unknown, said.Say("What do line, hook and shackle take? It pulls %.", said.Mass(most))
-		g.Needs = []finding.Need{{Path: path + "/lineMax", Says: said.Say("the line's working load limit"), Where: said.Say("On its tag.")}}
-	} else {
-		g.Figure, g.Limit = finding.Exactly(quantity.KindMass, on), finding.Exactly(quantity.KindMass, float64(*weak))
-		g.Says = said.Say("The % is the weakest: % of %.", said.Piece{Text: name}, said.Mass(on), said.Mass(float64(*weak)))
-		if on > float64(*weak) {
-			g.Outcome = finding.Fails
-		}
-	}
-	g.Says = append(g.Says, said.Say(" Stand clear of the line, a damper on it.")...)
-	out = append(out, g)
+	out = append(out, s.tackle(most, both))
 	if w.Ratio > 0 && w.Crank > 0 && w.Drum > 0 {
 		h := s.base(CodeCrank, "Hand on the crank")
 		push := Handle(most*quantity.Gravity, (float64(w.Drum)+float64(2*max(1, w.Layer)-1)*float64(w.Line))/2, w.Ratio, float64(w.Crank))
@@ -146,6 +122,45 @@ func (s *Setup) winch(steps []Step) []finding.Finding {
 		out = append(out, s.post(both))
 	}
 	return append(out, s.mount(both)...)
+}
+
+// tackle holds the pull against the working load limits of line, hook and shackle; what is
+// not told of them is asked for, the line's first.
+func (s *Setup) tackle(most, both float64) finding.Finding {
+	w := s.Loading.Winch
+	f := s.base(CodeLine, "Line, hook, shackle")
+	path := s.Rig.LayoutPath("/loading/winch")
+	used := -1.0
+	for _, l := range []struct {
+		max               *quantity.Mass
+		name, path, where string
+		on                float64
+	}{
+		{w.LineMax, "line", "/lineMax", "On its tag.", most},
+		{w.HookMax, "hook", "/hookMax", "Stamped on it.", most},
+		{w.TieMax, "shackle", "/tieMax", "Stamped on it.", both},
+	} {
+		switch {
+		case l.max == nil:
+			f.Needs = append(f.Needs, finding.Need{Path: path + l.path, Says: said.Say("the " + l.name + "'s working load limit"), Where: said.Say(l.where)})
+		case l.on > used*float64(*l.max):
+			used = l.on / float64(*l.max)
+			f.Figure, f.Limit = finding.Exactly(quantity.KindMass, l.on), finding.Exactly(quantity.KindMass, float64(*l.max))
+			f.Says = said.Say("The % is the weakest: % of %.", said.Piece{Text: l.name}, said.Mass(l.on), said.Mass(float64(*l.max)))
+		}
+	}
+	switch {
+	case used > 1:
+		f.Outcome, f.Needs = finding.Fails, nil
+	case w.LineMax == nil:
+		f.Outcome, f.Figure, f.Limit = finding.Unknown, finding.Exactly(quantity.KindMass, most), nil
+		f.Says = said.Say("What do line, hook and shackle take? It pulls %.", said.Mass(most))
+	case len(f.Needs) > 0:
+		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
+		f.Says = append(append(append(f.Says, said.Say(" Not told: ")...), f.Needs[0].Says...), said.Piece{Text: "."})
+	}
+	f.Says = append(f.Says, said.Say(" Stand clear of the line, a damper on it.")...)
+	return f
 }
 
 // battery is how often an electric winch pulls the machine on: I·t of half the
