@@ -96,6 +96,7 @@ func Check(r *rig.Rig) []finding.Finding {
 	if f.Outcome == finding.Fails {
 		f.Says = append(f.Says, said.Say(" Stiffen it, or shorter.")...)
 	}
+	parts.Unsure(&f, d.Profile)
 	f.HasWork, f.Work = true, func() []finding.Step {
 		return []finding.Step{{Symbol: "σ", Says: said.Say("bending at the deck's front"), Formula: "σ = k·R·g·l/(n·W)", Result: f.Figure, Source: f.Source, Terms: []finding.StepTerm{
 			{Symbol: "R", Says: said.Say("{ball load} at most, R·L/(L + d) where it is longer by d"), Measure: finding.Exactly(quantity.KindMass, ball), How: "computed"},

@@ -34,8 +34,7 @@ const (
 )
 
 // practice are the rules that no sum gives: machines at four corners, hulls twice over
-// and, where they reach far or go fast, a line at bow and stern; nothing on the tailgate
-// alone.
+// and, where they reach far or go fast, a line at bow and stern; something before sheets.
 func practice(r *rig.Rig, l *Load, f finding.Finding) (finding.Finding, bool) {
 	f.Source = norms.Practice("four corners for machines, two over a hull")
 	name := said.Name(l.Item.Name, "a load")
@@ -56,8 +55,7 @@ func practice(r *rig.Rig, l *Load, f finding.Finding) (finding.Finding, bool) {
 		f.Outcome, f.Tight, f.Says = finding.Tight, finding.LittleRoom, says
 		return f, true
 	}
-	_, tail := r.Deck()
-	deck, _ := r.Deck()
+	deck, tail := r.Deck()
 	switch {
 	case l.Item.Shape == "wheels" && (front < 2 || rear < 2):
 		return tight(said.Say("Hold % at four corners: two forward, two back, at its axles or frame.", name))

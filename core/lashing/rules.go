@@ -34,6 +34,13 @@ func (v Verdict) toward() string {
 // Holds reports whether the school is content.
 func (v Verdict) Holds() bool { return v.Has >= v.Needs*(1-1e-9) && v.Count >= v.Least }
 
+// take puts another verdict in its place where that has less to spare.
+func (v *Verdict) take(other Verdict) {
+	if other.Has-other.Needs < v.Has-v.Needs {
+		*v = other
+	}
+}
+
 // counted is how a tie-down counts (49 CFR 393.106(d)): over the load to its other side in
 // full, from the load to a tie point half. One that comes back to the same side is no Tie.
 func counted(t *Tie) float64 {
@@ -100,20 +107,15 @@ func European(l *Load) Verdict {
 	if l.anyDirect() {
 		own = direct
 	}
-	worst := Verdict{Needs: 0, Has: math.Inf(1)}
-	take := func(v Verdict) {
-		if v.Has-v.Needs < worst.Has-worst.Needs || math.IsInf(worst.Has, 1) {
-			worst = v
-		}
-	}
+	worst := Verdict{Has: math.Inf(1)}
 	for k, d := range Directions[:4] {
 		safe := safeOther
 		if d.ID == "forward" {
 			safe = safeForward
 		}
-		take(Verdict{Has: restraint(l, d.Push, mu, direct, 1/safe) + l.Blocks[k], Needs: l.Mass * math.Max(0, d.Asked-own), Toward: k, Direction: d.Name})
+		worst.take(Verdict{Has: restraint(l, d.Push, mu, direct, 1/safe) + l.Blocks[k], Needs: l.Mass * math.Max(0, d.Asked-own), Toward: k, Direction: d.Name})
 		if v := tilt(l, k, safe); v.Needs > 0 {
-			take(v)
+			worst.take(v)
 		}
 	}
 	return worst
@@ -167,11 +169,6 @@ func tilt(l *Load, k int, safe float64) Verdict {
 func Performance(l *Load) Verdict {
 	mu := l.Grip.Low
 	worst := Verdict{Has: math.Inf(1)}
-	take := func(v Verdict) {
-		if v.Has-v.Needs < worst.Has-worst.Needs || math.IsInf(worst.Has, 1) {
-			worst = v
-		}
-	}
 	broken := *l
 	broken.Ties = append([]Tie(nil), l.Ties...)
 	for i := range broken.Ties {
@@ -179,14 +176,14 @@ func Performance(l *Load) Verdict {
 	}
 	for k, d := range Directions[:4] {
 		of := func(a norms.Asked) float64 { return [4]float64{a.Forward, a.Rearward, a.Sideways, a.Sideways}[k] }
-		take(Verdict{Has: restraint(&broken, d.Push, mu, mu, 1) + l.Blocks[k], Needs: l.Mass * math.Max(0, of(norms.AskBreaking)-mu), Toward: k, Direction: d.Name + ", breaking"})
-		take(Verdict{Has: restraint(l, d.Push, mu, mu, 1) + l.Blocks[k], Needs: l.Mass * math.Max(0, of(norms.AskWorking)-mu), Toward: k, Direction: d.Name + ", working"})
+		worst.take(Verdict{Has: restraint(&broken, d.Push, mu, mu, 1) + l.Blocks[k], Needs: l.Mass * math.Max(0, of(norms.AskBreaking)-mu), Toward: k, Direction: d.Name + ", breaking"})
+		worst.take(Verdict{Has: restraint(l, d.Push, mu, mu, 1) + l.Blocks[k], Needs: l.Mass * math.Max(0, of(norms.AskWorking)-mu), Toward: k, Direction: d.Name + ", working"})
 	}
 	down := Verdict{Needs: norms.HoldDown * l.Mass, Toward: -1, Direction: "down"}
 	for i := range l.Ties {
 		down.Has += l.Ties[i].Pull * l.Ties[i].down()
 	}
-	take(down)
+	worst.take(down)
 	return worst
 }
 
@@ -197,10 +194,7 @@ func Guides(l *Load) Verdict {
 	worst := Verdict{Has: math.Inf(1)}
 	for k, d := range Directions[:4] {
 		needs := l.Mass * math.Max(0, d.Asked-mu*(1-norms.Ask.Upward))
-		has := restraint(l, d.Push, mu, mu, 1) + l.Blocks[k]
-		if has-needs < worst.Has-worst.Needs || math.IsInf(worst.Has, 1) {
-			worst = Verdict{Has: has, Needs: needs, Toward: k, Direction: d.Name}
-		}
+		worst.take(Verdict{Has: restraint(l, d.Push, mu, mu, 1) + l.Blocks[k], Needs: needs, Toward: k, Direction: d.Name})
 	}
 	return worst
 }

@@ -339,7 +339,7 @@ func reach(base func(string, string) finding.Finding, r *rig.Rig, hulls []Hull) 
 // a brace bears at rest, N.
 func bars(base func(string, string) finding.Finding, r *rig.Rig, rk *plan.Rack, hulls []Hull, s *section.Properties) (out []finding.Finding, push float64) {
 	f, sag := base(CodeBar, "Cross bars"), base(CodeSag, "Sag of the bars")
-	stock, known := catalogue.StockOf(rk.Bar.Material)
+	stock, _ := catalogue.StockOf(rk.Bar.Material)
 	w, i := s.Weak(rk.Held)
 	allowed, safety := stock.Yield/reserve, reserve
 	if stock.Timber {
@@ -402,11 +402,10 @@ func bars(base func(string, string) finding.Finding, r *rig.Rig, rk *plan.Rack, 
 	case stress > allowed*(1+1e-9):
 		f.Outcome = finding.Fails
 		f.Says = append(f.Says, said.Say(" Next section up, or a mid post.")...)
-	case !known:
-		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 	case margin < 0.1:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	}
+	parts.Unsure(&f, rk.Bar)
 	if s.FreeBendsAside && !rk.Held {
 		f.Says = append(f.Says, said.Say(" The angle is not held, so it bends about its weak axis.")...)
 	}
@@ -530,6 +529,7 @@ func posts(base func(string, string) finding.Finding, rk *plan.Rack, hulls []Hul
 	case margin < 0.1:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	}
+	parts.Unsure(&f, rk.Post)
 	switch rk.Foot {
 	case plan.FootPocket:
 		f.Says = append(f.Says, said.Say(" The pocket must bear that too: sheet-metal pockets often do not.")...)

@@ -146,6 +146,8 @@ func TestOutcomes(t *testing.T) {
 		"high":         {rack.CodeReach, "tight", "step and care", []string{at + "/tiers/one/up", `1.3`, "/loads/crate/mass/value", `40`}},
 		"heavy":        {rack.CodeReach, "tight", "Two people", []string{"/loads/crate/mass/value", `90`}},
 		"weak posts":   {rack.CodePost, "fails", "brace", []string{at + "/post", `{"shape":"round","height":0.025,"wall":0.002,"material":"mild"}`}},
+		"some post":    {rack.CodePost, "tight", "mild steel is taken", []string{at + "/post/material", `"found"`}},
+		"some bar":     {rack.CodeBar, "tight", "mild steel is taken", []string{at + "/bar/material", `"found"`}},
 		"welded":       {rack.CodePost, "holds", "competent welder", []string{at + "/foot", `"welded"`}},
 		"posts beyond": {rack.CodeBar, "fails", "cannot stand", []string{at + "/apart", `2`}},
 		"lost tier":    {rack.CodeTier, "unknown", "lies on no tier", []string{"/parts/r/slots/s/tier", `"gone"`}},

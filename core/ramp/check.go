@@ -133,11 +133,7 @@ func (s *Setup) steepest() float64 {
 // Wanted is the ramp's length for that angle from the tail to level ground, the kerb
 // counted, m; it holds too where the ramps there are do not reach.
 func (s *Setup) Wanted() float64 {
-	up := s.Rig.DeckHeight()
-	if d := float64(s.Loading.Deck); d > 0 {
-		up = d
-	}
-	return math.Max(0, up+float64(s.Loading.Kerb)) / math.Sin(s.steepest())
+	return math.Max(0, s.deckUp()+float64(s.Loading.Kerb)) / math.Sin(s.steepest())
 }
 
 func (s *Setup) angle(steps []Step) finding.Finding {

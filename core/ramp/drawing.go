@@ -139,10 +139,7 @@ func (s *Setup) view() scene.View {
 // hanging draws ramps that do not reach: down from the tail, over the ground under it.
 func (s *Setup) hanging(v scene.View) scene.View {
 	_, tail := s.Rig.Deck()
-	up, low := s.Rig.DeckHeight(), float64(s.Loading.Kerb)
-	if d := float64(s.Loading.Deck); d > 0 {
-		up = d
-	}
+	up, low := s.deckUp(), float64(s.Loading.Kerb)
 	v.Shapes = append(v.Shapes, scene.Shape{Form: scene.Polyline, Class: "ground", Points: []scene.Point{{tail + 0.05, low}, {tail + 1.5, low}}})
 	if s.Ramp != nil && !s.Tilts {
 		v.Shapes = append(v.Shapes, scene.Shape{Form: scene.Polyline, Class: "ramp", Points: []scene.Point{{tail, -up}, {tail, -up + min(float64(s.Ramp.Length), up+low)}}})

@@ -101,5 +101,6 @@ func (s *Setup) post(pull float64) finding.Finding {
 		f.Outcome = finding.Fails
 		f.Says = append(f.Says, said.Say(" Lower, stronger, or braced.")...)
 	}
+	parts.Unsure(&f, *w.Post)
 	return f
 }

@@ -316,6 +316,7 @@ func TestCheck(t *testing.T) {
 		"a gate":            {[]string{part + "/rating", "-", part + "/kind", `"gate"`}, ramp.CodeRating, "unknown", "hinges and latch"},
 		"own make":          {[]string{part + "/profile", tube}, ramp.CodeStrength, "holds", "sides are used to"},
 		"thin sides":        {[]string{part + "/profile", `{"shape":"tube","height":0.03,"width":0.03,"wall":0.002,"material":"s235"}`}, ramp.CodeStrength, "fails", "stronger section"},
+		"some material":     {[]string{part + "/profile", `{"shape":"tube","height":0.06,"width":0.04,"wall":0.003,"material":"found"}`}, ramp.CodeStrength, "tight", "mild steel is taken"},
 		"leg in the middle": {[]string{part + "/profile", `{"shape":"tube","height":0.03,"width":0.03,"wall":0.002,"material":"s235"}`, part + "/middle", `true`}, ramp.CodeStrength, "holds", "used to"},
 		"pinned":            {nil, ramp.CodeHold, "holds", "pins or chains take that"},
 		"bare lip":          {[]string{part + "/held", `"lip"`}, ramp.CodeHold, "tight", "kicks it off"},

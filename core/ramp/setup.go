@@ -205,16 +205,21 @@ func (s *Setup) fronts(roll plan.Rolling, typical catalogue.Rolls) {
 	}
 }
 
+// deckUp is the deck's height while it is loaded: as lowered, or as it stands, m.
+func (s *Setup) deckUp() float64 {
+	if d := float64(s.Loading.Deck); d > 0 {
+		return d
+	}
+	return s.Rig.DeckHeight()
+}
+
 // lay makes the path: the ground falls by Fall behind the tail's end and lies Kerb
 // lower; the ramp of its length from the tail's edge meets it; the coupling raised by d
 // lowers the tail by d·(x − L)/L.
 func (s *Setup) lay() said.Sentence {
 	r, l := s.Rig, s.Loading
 	front, tail := r.Deck()
-	height := r.DeckHeight()
-	if l.Deck > 0 {
-		height = float64(l.Deck)
-	}
+	height := s.deckUp()
 	deck := func(x float64) float64 { return height - float64(l.Raised)*(x-s.Axle)/s.Axle }
 	top, head := Point{-tail, deck(tail)}, Point{-front, deck(front)}
 	if s.Tilts {

@@ -56,6 +56,7 @@ func (s *Setup) strength(steps []Step, at int) (finding.Finding, bool) {
 	case margin < 0.1:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	}
+	parts.Unsure(&f, *p)
 	f.HasWork, f.Work = true, func() []finding.Step {
 		return []finding.Step{{Symbol: "σ", Says: said.Say("greatest stress in a side"), Formula: "σ = 1.5·share·M/(n·W)", Result: f.Figure, Source: f.Source, Terms: []finding.StepTerm{
 			{Symbol: "M", Says: said.Say("greatest bending of the ramps together, as a weight on one metre"), Measure: finding.Exactly(quantity.KindMass, moment/quantity.Gravity), How: "computed"},
@@ -81,8 +82,8 @@ func (s *Setup) onMiddle(st *Step, l float64) float64 {
 		return 0
 	}
 	res, err := b.Solve()
-	if err != nil {
-		return 0
+	if err != nil { // as if the leg were not there
+		return st.Bending * quantity.Gravity
 	}
 	return math.Abs(res.Moment)
 }
@@ -190,6 +191,7 @@ func (s *Setup) treads(steps []Step) (finding.Finding, bool) {
 	case margin < 0.1:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	}
+	parts.Unsure(&f, of)
 	f.HasWork, f.Work = true, func() []finding.Step {
 		return []finding.Step{{Symbol: "σ", Says: said.Say("greatest stress in a tread"), Formula: "σ = 1.5·P·(2l − c)/(8·W)", Result: f.Figure, Source: f.Source, Terms: []finding.StepTerm{
 			{Symbol: "P", Says: said.Say("the busiest wheel"), Measure: finding.Exactly(quantity.KindMass, wheel), How: "computed"},

@@ -90,8 +90,7 @@ async function go(path: string) {
       fields.find((e) => e.dataset.path === path) ??
       fields.find((e) => path.startsWith(e.dataset.path + '/') || e.dataset.path!.startsWith(path + '/'))
     if (field) {
-      const folded = field.closest('details')
-      if (folded) folded.open = true
+      for (let f = field.closest('details'); f; f = f.parentElement!.closest('details')) f.open = true
       field.scrollIntoView({ block: 'center' })
       field.focus()
       return

@@ -34,7 +34,7 @@ const set = (field: string, value: unknown) =>
 </script>
 
 <template>
-  <FoldedPart class="border-rule border-t" :open="fresh || !told">
+  <FoldedPart class="border-rule border-t" :open="fresh">
     <template #heading>
       <b class="first-letter:uppercase inline-block pt-1.5 leading-tight">{{ runs }}</b>
       <b v-if="first" class="text-tight" data-weak> · gives first</b>
@@ -43,7 +43,7 @@ const set = (field: string, value: unknown) =>
         {{ nominal(told.limit) }} (its {{ told.weak }} is the weakest), drawn to {{ nominal(told.pull)
         }}{{ told.eased ? ', no more, for the hull' : '' }}
       </span>
-      <span v-else class="text-unknown block text-sm font-semibold">Not told to the end</span>
+      <span v-else-if="workspace.settled" class="text-unknown block text-sm font-semibold">Not told to the end</span>
     </template>
     <div class="grid grid-cols-2 items-end gap-2 pt-1 pb-3 lg:grid-cols-[1.3fr_1.2fr_1.2fr_1fr_auto]">
       <ChoiceField label="Strap" :value="lashing.strap" :options="straps" @chosen="set('strap', $event)" />
