@@ -43,7 +43,9 @@ const set = (field: string, value: unknown) =>
         {{ nominal(told.limit) }} (its {{ told.weak }} is the weakest), drawn to {{ nominal(told.pull)
         }}{{ told.eased ? ', no more, for the hull' : '' }}
       </span>
-      <span v-else-if="workspace.settled" class="text-unknown block text-sm font-semibold">Not told to the end</span>
+      <span v-else-if="workspace.settled" class="text-unknown block text-sm font-semibold"
+        >Not told to the end</span
+      >
     </template>
     <div class="grid grid-cols-2 items-end gap-2 pt-1 pb-3 lg:grid-cols-[1.3fr_1.2fr_1.2fr_1fr_auto]">
       <ChoiceField label="Strap" :value="lashing.strap" :options="straps" @chosen="set('strap', $event)" />
