@@ -227,7 +227,6 @@ func Loads(r *rig.Rig) []Load {
 	if r.Layout == nil {
 		return nil
 	}
-	riding := r.Riding()
 	uses := map[string]int{}
 	for _, x := range r.Layout.Lashings {
 		count(uses, x)
@@ -239,7 +238,8 @@ func Loads(r *rig.Rig) []Load {
 			continue
 		}
 		pl := r.Layout.Placements[it.ID]
-		l := Load{Item: it, Mass: riding[i], Centre: centre(r, it), Grip: grip(r, it, pl), uses: uses}
+		body := r.Moves(i)
+		l := Load{Item: it, Mass: body.Mass, Centre: Vector{body.X, body.Y, body.Z}, Grip: grip(r, it, pl), uses: uses}
 		front, _ := r.Deck()
 		l.Blocked = it.OnDeck && it.Front-front < 0.03 && it.Front >= front-1e-6
 		if b := pl.Blocked; b != nil {
@@ -260,36 +260,6 @@ func Loads(r *rig.Rig) []Load {
 		out = append(out, l)
 	}
 	return out
-}
-
-// centre is that of a load with all that stands on it, at whatever height.
-func centre(r *rig.Rig, it *rig.Item) Vector {
-	var sum Vector
-	mass := 0.0
-	for i := range r.Items {
-		o := &r.Items[i]
-		if o.Part || o.Mass == nil {
-			continue
-		}
-		id := o.ID
-		for range len(r.Items) {
-			if id == it.ID {
-				m := o.Mass.Nominal
-				mass += m
-				sum[0], sum[1], sum[2] = sum[0]+m*o.X, sum[1]+m*o.Y, sum[2]+m*o.Z
-				break
-			}
-			pl := r.Layout.Placements[id]
-			if pl.On != plan.OnLoad {
-				break
-			}
-			id = pl.ID
-		}
-	}
-	if mass <= 0 {
-		return Vector{it.X, it.Y, it.Z}
-	}
-	return Vector{sum[0] / mass, sum[1] / mass, sum[2] / mass}
 }
 
 // grip is the friction under a load.

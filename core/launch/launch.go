@@ -86,7 +86,8 @@ func Check(r *rig.Rig) []finding.Finding {
 			b.hull = *it.Load.Hull
 		}
 		if it.Mass != nil {
-			b.mass = r.Riding()[i]
+			b.body = r.Moves(i)
+			b.mass = b.body.Mass
 		}
 		out = append(out, b.support(), b.bow(), b.stern())
 		for _, check := range []func() (finding.Finding, bool){b.width, b.winch} {
@@ -107,7 +108,8 @@ type boat struct {
 	cradle *plan.Cradle
 	front  float64 // of the cradle behind the ball, m
 	path   string
-	mass   float64 // with what rides in it; nought where not known
+	body   rig.Body // with what rides in it
+	mass   float64  // … its mass; nought where not known
 }
 
 func (b *boat) base(code, title string) finding.Finding {
@@ -124,7 +126,7 @@ func (b *boat) support() finding.Finding {
 		f.Needs = []finding.Need{{Path: b.it.Path + "/mass", Says: said.Say("the weight of %", b.name()), Where: said.Say("Weigh it, or look at its papers.")}}
 		return f
 	}
-	at := b.it.X - b.front
+	at := b.body.X - b.front
 	var places []float64
 	for _, id := range plan.Ordered(b.cradle.Rollers, func(r plan.Roller) int { return r.Order }) {
 		places = append(places, float64(b.cradle.Rollers[id].At))

@@ -86,7 +86,7 @@ func order(base func(string, string) finding.Finding, r *rig.Rig, hulls []Hull) 
 	l := r.Axle.Nominal
 	ball := r.Bears.Ball.Nominal
 	for _, h := range up { // with none on
-		ball -= h.Mass * (l - h.Item.X) / l
+		ball -= h.Mass * (l - h.X) / l
 	}
 	start := ball
 	least, most, at := ball, ball, ""
@@ -99,9 +99,9 @@ func order(base func(string, string) finding.Finding, r *rig.Rig, hulls []Hull) 
 	for _, h := range up {
 		part := r.Plan.Parts[r.Layout.Placements[h.Item.ID].ID]
 		frames := parts.FramesAt(part.Rack)
-		rear := h.Item.X - h.At + frames[len(frames)-1]
+		rear := h.X - h.At + frames[len(frames)-1]
 		see(ball+h.Mass/2*(l-rear)/l, h.Item.Name)
-		ball += h.Mass * (l - h.Item.X) / l
+		ball += h.Mass * (l - h.X) / l
 		see(ball, h.Item.Name)
 	}
 	f.Figure, f.Limit = finding.Exactly(quantity.KindMass, least), finding.Exactly(quantity.KindMass, 0.0)

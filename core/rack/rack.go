@@ -58,7 +58,9 @@ type Hull struct {
 	Mass   float64 // with what rides on it, kg
 	Slot   string
 	Tier   string
-	At     float64   // of its centre behind the part's front face, m
+	X      float64   // of its centre behind the ball, m
+	At     float64   // … behind the part's front face, m
+	Up     float64   // … above its underside, m
 	Frames []float64 // kg
 }
 
@@ -132,14 +134,15 @@ func listed(it *rig.Item, part *plan.Part) Built {
 // Hulls are the loads that lie on a rack, with what each frame bears.
 func Hulls(r *rig.Rig, it *rig.Item, part *plan.Part) []Hull {
 	var out []Hull
-	frames, riding := parts.FramesAt(part.Rack), r.Riding()
+	frames := parts.FramesAt(part.Rack)
 	for i := range r.Items {
 		o := &r.Items[i]
 		pl := r.Layout.Placements[o.ID]
 		if o.Part || pl.On != plan.OnPart || pl.ID != it.ID || o.Mass == nil {
 			continue
 		}
-		h := Hull{Item: o, Mass: riding[i], Slot: pl.Slot, Tier: part.Slots[pl.Slot].Tier, At: o.X - it.Front}
+		b := r.Moves(i)
+		h := Hull{Item: o, Mass: b.Mass, Slot: pl.Slot, Tier: part.Slots[pl.Slot].Tier, X: b.X, At: b.X - it.Front, Up: b.Z - o.Bottom}
 		h.Frames = statics.Shares(h.Mass, h.At, frames)
 		out = append(out, h)
 	}
@@ -477,7 +480,7 @@ func atFoot(rk *plan.Rack, hulls []Hull, shock float64) []bend {
 	across := arm
 	if rk.Posts == 1 {
 		for _, h := range hulls {
-			across += h.Mass * (h.Item.Z - h.Item.Bottom)
+			across += h.Mass * h.Up
 		}
 	}
 	all, oneSide := aslant(rk, hulls)

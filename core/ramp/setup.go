@@ -48,6 +48,7 @@ type Setup struct {
 	Angle     float64 // of the ramp, rad
 	Home      float64 // u of the rear wheels when it is home
 	Start     float64
+	whole     rig.Body // the machine with what is in it and on it
 	Bare      float64 // ball load without machine and with half of the ramps hung at the tail, kg
 	Way       Way
 	Winch     Point
@@ -97,12 +98,13 @@ func Prepare(r *rig.Rig) (s *Setup, missing []finding.Need, fails said.Sentence)
 		s.Ramp, s.RampID = part.Ramp, l.Ramp
 	}
 	s.Backward = r.Layout.Placements[l.Machine].Turn == 180
+	s.whole = r.Moves(i)
 	if !s.body(&missing) || len(missing) > 0 {
 		return nil, missing, nil
 	}
 	s.Axle = r.Axle.Nominal
 	s.Springs, _ = r.SpringRate()
-	s.Mass = r.Riding()[i]
+	s.Mass = s.whole.Mass
 	if l.Driver != nil && l.Drive != plan.DriveWinch {
 		s.Driver = float64(l.Driver.Value)
 	}
@@ -175,11 +177,11 @@ func (s *Setup) body(missing *[]finding.Need) bool {
 		b.Behind = 0
 	}
 	// The centre, behind the machine's own front.
-	back := it.X - it.Front
+	back := s.whole.X - it.Front
 	if s.Backward {
-		back = it.Rear - it.X
+		back = it.Rear - s.whole.X
 	}
-	b.CentreAhead, b.CentreUp = front+b.Base-back, it.Z-it.Bottom
+	b.CentreAhead, b.CentreUp = front+b.Base-back, s.whole.Z-it.Bottom
 	if s.Backward { // what goes up first is its rear
 		b.Before, b.Behind, b.Nose, b.Tail = b.Behind, b.Before, b.Tail, b.Nose
 		b.FrontR, b.RearR = b.RearR, b.FrontR
@@ -282,14 +284,12 @@ func (s *Setup) tilt() said.Sentence {
 // tail's edge, where half of them hangs.
 func (s *Setup) bare(machine int) {
 	r := s.Rig
-	take := func(i int, mass float64) float64 { return mass * (s.Axle - r.Items[i].X) / s.Axle }
-	s.Bare = r.Bears.Ball.Nominal
-	riding := r.Riding()
-	s.Bare -= take(machine, riding[machine])
+	take := func(b rig.Body) float64 { return b.Mass * (s.Axle - b.X) / s.Axle }
+	s.Bare = r.Bears.Ball.Nominal - take(r.Moves(machine))
 	for i := range r.Items {
 		it := &r.Items[i]
 		if it.Part && it.ID == s.RampID && it.Mass != nil {
-			s.Bare -= take(i, it.Mass.Nominal)
+			s.Bare -= take(r.Moves(i))
 			s.Bare += it.Mass.Nominal / 2 * (s.Axle + s.Top.U) / s.Axle
 		}
 	}

@@ -38,7 +38,6 @@ func zones(rep *Report, r *rig.Rig) {
 	if !ok {
 		return
 	}
-	riding := r.Riding()
 	handles := map[string][]*scene.Handle{}
 	for v := range rep.Views {
 		for h := range rep.Views[v].Handles {
@@ -49,7 +48,7 @@ func zones(rep *Report, r *rig.Rig) {
 	}
 	for i := range r.Items {
 		it := &r.Items[i]
-		m := riding[i]
+		m := r.Moves(i).Mass
 		if it.Pinned || m <= 0 {
 			continue
 		}

@@ -132,19 +132,11 @@ func (r *Rig) place(t thing, frame point, at plan.Spot, turn int) (it Item, x, y
 	if t.centre.Right != nil {
 		right = t.centre.Right.Range().Floats()
 	}
-	up := section[1] * centreHeight
-	if t.centreUp > 0 {
-		up = section[1] * t.centreUp
-	}
-	if t.centre.Up != nil {
-		up = float64(t.centre.Up.Value)
-	}
-	if t.lean != 0 { // about the middle of its section, its top to the right
-		c, over := math.Cos(t.lean), up-section[1]/2
-		aside := right.Nominal*c + over*s
-		d := max(right.High-right.Nominal, right.Nominal-right.Low) * math.Abs(c)
-		up = h/2 + over*c - right.Nominal*s
-		right = quantity.Range[float64]{Nominal: aside, Low: aside - d, High: aside + d}
+	up := t.up(section[1])
+	if t.lean != 0 {
+		aside, z := lay(right.Nominal, up, section[1], t.lean, h)
+		d := max(right.High-right.Nominal, right.Nominal-right.Low) * math.Abs(math.Cos(t.lean))
+		right, up = quantity.Range[float64]{Nominal: aside, Low: aside - d, High: aside + d}, z
 	}
 	switch turn {
 	case 90:
@@ -166,19 +158,27 @@ func (r *Rig) place(t thing, frame point, at plan.Spot, turn int) (it Item, x, y
 	return it, x, y
 }
 
-// spot is the place in the rig of a spot in the item's own frame.
-func (i *Item) spot(s plan.Spot, turn int) (x, y float64) {
-	b, r := float64(s.Back), float64(s.Right)
-	mx, my := (i.Front+i.Rear)/2, (i.Left+i.Right)/2
-	switch turn {
-	case 90:
-		return mx + r, i.Right - b
-	case 180:
-		return i.Rear - b, my - r
-	case 270:
-		return mx - r, i.Left + b
+// up is how high the bare thing's centre lies in its section of height h, m.
+func (t *thing) up(h float64) float64 {
+	switch {
+	case t.centre.Up != nil:
+		return float64(t.centre.Up.Value)
+	case t.centreUp > 0:
+		return h * t.centreUp
 	}
-	return i.Front + b, my + r
+	return h * centreHeight
+}
+
+// lay turns a spot in a section of height h about the section's middle, its top to the
+// right: how far it then lies aside and how high in the box of height boxed that the
+// section fills.
+func lay(right, up, h, lean, boxed float64) (aside, z float64) {
+	if lean == 0 {
+		return right, up
+	}
+	over := up - h/2
+	c, s := math.Cos(lean), math.Sin(lean)
+	return right*c + over*s, boxed/2 + over*c - right*s
 }
 
 func negative(r span) span { return span{Nominal: -r.Nominal, Low: -r.High, High: -r.Low} }

@@ -45,6 +45,8 @@ type Rig struct {
 	Bears *statics.Bears // nil where something that it takes is not known
 	Needs []finding.Need // what keeps Bears from being known
 	Rough []finding.Need // what was filled in with a typical figure
+
+	moves []Body // of each item with all that moves with it
 }
 
 // Item is a load or part in its place.
@@ -56,7 +58,7 @@ type Item struct {
 	Front, Rear    float64
 	Left, Right    float64
 	Bottom, Top    float64
-	X, Y, Z        float64    // centre of mass
+	X, Y, Z        float64    // centre of mass, with what is in it
 	Lean           float64    // of a hull in its place, rad about its length
 	Section        [2]float64 // width and height before it leans
 	Mass           *span
@@ -67,6 +69,7 @@ type Item struct {
 	Carrier        string // what it stands on, where it is not the deck
 	Load           *plan.Load
 	Lot            *goods.Lot // loose material, tank or pack
+	Lumps          []Lump     // what it is made of: itself and what is in it
 }
 
 // Tyre is what the text on the tyre's wall tells.
@@ -101,40 +104,6 @@ func (r *Rig) EmptyMass() *span {
 		return &span{Nominal: float64(k.Low+k.High) / 2, Low: float64(k.Low), High: float64(k.High)}
 	}
 	return nil
-}
-
-// Riding is for each item the mass that moves with it: its own and that of all
-// that stands on it, kg.
-func (r *Rig) Riding() []float64 {
-	type key struct {
-		id   string
-		part bool
-	}
-	at := make(map[key]int, len(r.Items))
-	for i := range r.Items {
-		at[key{r.Items[i].ID, r.Items[i].Part}] = i
-	}
-	sums := make([]float64, len(r.Items))
-	for i := range r.Items {
-		it := &r.Items[i]
-		if it.Mass == nil {
-			continue
-		}
-		k := key{it.ID, it.Part}
-		for range len(r.Items) {
-			n, ok := at[k]
-			if !ok {
-				break
-			}
-			sums[n] += it.Mass.Nominal
-			pl, placed := r.Layout.Placements[k.id]
-			if k.part || !placed || pl.On == plan.OnDeck {
-				break
-			}
-			k = key{pl.ID, pl.On == plan.OnPart}
-		}
-	}
-	return sums
 }
 
 // Length of the item along the trailer, m.
@@ -177,6 +146,7 @@ func Resolve(p *plan.Plan, trailerID, outingID string) *Rig {
 	r.empty()
 	r.parts()
 	r.loads()
+	r.join()
 	r.Beam.Track = 0
 	if t.Track != nil {
 		r.Beam.Track = float64(t.Track.Value)
@@ -413,6 +383,7 @@ func (r *Rig) parts() {
 			if part.Mass != nil {
 				it.Mass = &term.Amount
 			}
+			it.Lumps = []Lump{it.bare(term.Amount.Nominal)}
 			r.Items = append(r.Items, it)
 			term.InMass, term.Arm, term.Side = 1, arm, side
 			if on.Optional {
@@ -477,153 +448,4 @@ func (r *Rig) loads() {
 	for _, id := range plan.Ordered(r.Layout.Placements, func(plan.Placement) int { return 0 }) {
 		add(id)
 	}
-}
-
-func (r *Rig) load(id string, pl plan.Placement, done map[string]*Item) *Item {
-	l := r.Plan.Loads[id]
-	path := "/loads/" + id
-	kind, known := catalogue.LoadOf(l.Kind)
-	th := thing{size: l.Size, centre: l.Centre, shape: "box"}
-	if known {
-		th.shape, th.typical = kind.Shape, [3]float64{float64(kind.Length), float64(kind.Width), float64(kind.Height)}
-		th.centreLow, th.centreHigh, th.centreUp = kind.CentreLow, kind.CentreHigh, kind.CentreUp
-	}
-	lot := goods.Of(r.Plan, path, &l, r.Bed())
-	if lot != nil {
-		th.shape, th.centreUp = lot.Shape, 0.5
-		if lot.Length > 0 { // a heap fills its bed; a cone, a pack and bags have their own size
-			th.size, th.own = plan.Size{}, [3]float64{lot.Length, lot.Width, lot.Height}
-		}
-	}
-	if l.Size.Length == nil && (lot == nil || lot.Length == 0) {
-		r.rough(path+"/size/length", said.Say("the length of %", said.Name(l.Name, "a load")), said.Say("Tape it."))
-	}
-	if r.DeckFront == nil {
-		r.needDeckFront()
-	}
-	frame := r.deckFrame()
-	carrier := ""
-	switch pl.On {
-	case plan.OnPart:
-		part := r.Plan.Parts[pl.ID]
-		carrier = part.Name
-		on := r.Layout.Parts[pl.ID]
-		slot := part.Slots[pl.Slot]
-		at := slot.At
-		if part.Rack != nil {
-			if tier, ok := part.Rack.Tiers[slot.Tier]; ok {
-				at.Up = tier.Up
-			}
-		}
-		if part.Cradle != nil && pl.Slot == "" {
-			at.Up = part.Cradle.Keel
-		}
-		frame, th.lean = frame.at(on.At).at(at), slot.Leans()
-	case plan.OnLoad:
-		if c := done[pl.ID]; c != nil {
-			carrier = c.Name
-			frame = point{c.Front, (c.Left + c.Right) / 2, c.Top}
-		}
-	}
-	it, arm, side := r.place(th, frame, pl.At, pl.Turn)
-	it.ID, it.Name, it.Path, it.Pinned = id, l.Name, path, pl.Pinned
-	it.At, it.OnDeck, it.Carrier = pl.At, pl.On == plan.OnDeck, carrier
-	it.Load, it.Lot = &l, lot
-	it.PlacePath = r.LayoutPath("/placements/" + id)
-
-	face, centre := it.Front, (it.Left+it.Right)/2
-	term := func(p, place string, how plan.How, amount span, inMass float64, arm, side span) {
-		group := ""
-		if pl.Optional {
-			group = id
-		}
-		r.Beam.Terms = append(r.Beam.Terms, statics.Term{Path: p, Name: l.Name, How: string(how), Amount: amount, InMass: inMass, Arm: arm, Side: side, Place: place, Group: group})
-		if inMass == 1 {
-			if it.Mass == nil {
-				it.Mass = new(span)
-			}
-			it.Mass.Nominal += amount.Nominal
-			if !pl.Optional {
-				it.Mass.Low += amount.Low
-			}
-			it.Mass.High += amount.High
-		}
-	}
-	placed := func(x float64) span {
-		d := float64(plan.PlaceDoubt)
-		return span{Nominal: x, Low: x - d, High: x + d}
-	}
-	if e := l.Ends; e != nil && (pl.Turn == 0 || pl.Turn == 180) && (!e.One || l.Mass != nil) {
-		f, b := float64(e.FrontAt), float64(e.RearAt)
-		if pl.Turn == 180 {
-			f, b = it.Length()-f, it.Length()-b
-		}
-		front, rear := e.Front.Range(r.Plan).Floats(), e.Rear.Range(r.Plan).Floats()
-		if e.One { // the reading is within the stated mass: it moves from the rear support to the front one
-			whole := l.Mass.Range(r.Plan).Floats()
-			term(path+"/mass", "", l.Mass.How, whole, 1, placed(face+b), quantity.Exactly(centre))
-			term(path+"/ends/front", "", e.Front.How, front, 0, quantity.Exactly(f-b), span{})
-			rear.Nominal = whole.Nominal - front.Nominal
-		} else {
-			term(path+"/ends/front", "", e.Front.How, front, 1, placed(face+f), quantity.Exactly(centre))
-			term(path+"/ends/rear", "", e.Rear.How, rear, 1, placed(face+b), quantity.Exactly(centre))
-		}
-		if m := it.Mass.Nominal; m > 0 {
-			it.X = face + (f*front.Nominal+b*rear.Nominal)/m
-		}
-	} else {
-		amount, how := span{}, plan.Typical
-		switch {
-		case lot != nil && lot.Mass == nil:
-			r.Needs = append(r.Needs, lot.Needs...)
-			r.Items = append(r.Items, it)
-			return &r.Items[len(r.Items)-1]
-		case lot != nil:
-			amount, how = *lot.Mass, lot.How
-		case l.Mass != nil:
-			amount, how = l.Mass.Range(r.Plan).Floats(), l.Mass.How
-		case l.Ends != nil && !l.Ends.One: // turned across: only the sum of the ends is of use
-			f, b := l.Ends.Front.Range(r.Plan).Floats(), l.Ends.Rear.Range(r.Plan).Floats()
-			amount = span{Nominal: f.Nominal + b.Nominal, Low: f.Low + b.Low, High: f.High + b.High}
-			how = plan.Weighed
-		case known:
-			amount = span{Nominal: float64(kind.Low+kind.High) / 2, Low: float64(kind.Low), High: float64(kind.High)}
-			r.rough(path+"/mass", said.Say("the weight of %", said.Name(l.Name, "a load")), said.Say("Weigh it, one end after the other if it is long."))
-		default:
-			r.need(path+"/mass", said.Say("the weight of %", said.Name(l.Name, "a load")), said.Say("Weigh it, or look at its plate or papers."))
-			r.Items = append(r.Items, it)
-			return &r.Items[len(r.Items)-1]
-		}
-		place, at := path+"/centre/back", path+"/mass"
-		if l.Bulk != nil && l.Bulk.By != plan.ByMass {
-			at = path + "/bulk"
-		}
-		term(at, place, how, amount, 1, arm, side)
-		if lot != nil && lot.Contents != nil {
-			x := (it.Front + it.Rear) / 2 // a level fluid lies about the tank's middle
-			term(path+"/tank/fill", "", plan.Typical, lot.Contents.Mass, 1, placed(x), quantity.Exactly(centre))
-			if l.Tank != nil && l.Tank.Drains && !pl.Optional {
-				r.Beam.Terms[len(r.Beam.Terms)-1].Group = id + "/fluid"
-				it.Mass.Low -= lot.Contents.Mass.Low
-			}
-		}
-		for _, cid := range plan.Ordered(l.Contents, func(c plan.Content) int { return c.Order }) {
-			c := l.Contents[cid]
-			cp := path + "/contents/" + cid + "/mass"
-			if c.Mass == nil {
-				r.need(cp, said.Say("the weight of % in %", said.Name(c.Name, "a thing"), said.Name(l.Name, "a load")), said.Say("Weigh it or look at its label."))
-				continue
-			}
-			x, y := it.spot(c.At, pl.Turn)
-			in := c.Mass.Range(r.Plan).Floats()
-			if l.MassCounts == plan.MassWhole {
-				// Counted in the whole: it lies at its place and not at the body's centre.
-				term(cp, "", c.Mass.How, in, 0, minus(placed(x), arm), minus(quantity.Exactly(y), side))
-			} else {
-				term(cp, "", c.Mass.How, in, 1, placed(x), quantity.Exactly(y))
-			}
-		}
-	}
-	r.Items = append(r.Items, it)
-	return &r.Items[len(r.Items)-1]
 }

@@ -63,7 +63,7 @@ func CentreHeight(r *rig.Rig) *span {
 			return nil
 		}
 		doubt := 0.0
-		if it.Load == nil || it.Load.Centre.Up == nil {
+		if !heightKnown(it) {
 			doubt = loadHeightDoubt * (it.Top - it.Bottom)
 		}
 		k := it.Mass.Nominal
@@ -76,6 +76,20 @@ func CentreHeight(r *rig.Rig) *span {
 		return nil
 	}
 	return &span{Nominal: sum.Nominal / m, Low: sum.Low / m, High: sum.High / m}
+}
+
+// heightKnown reports whether the heights of a load's centre and of all that is in it are
+// stated.
+func heightKnown(it *rig.Item) bool {
+	if it.Load == nil || it.Load.Centre.Up == nil {
+		return false
+	}
+	for _, c := range it.Load.Contents {
+		if c.At.Up <= 0 {
+			return false
+		}
+	}
+	return true
 }
 
 // WheelLift is the sideways acceleration, as a share of g, at which the inner

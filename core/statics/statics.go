@@ -24,6 +24,10 @@ import (
 // {InMass: 1}, an axle reading {InMass: 1, OnAxle: 1}: where the axle has not
 // moved since, no length enters. InMass is 0 for a mass that is counted in
 // another term and only lies elsewhere, and −1 for a thing taken off.
+//
+// Low and High of a place are its two ends, not sorted: where two terms share one
+// doubt, as a body and what is counted in it, the low ends of both belong together, and
+// so do the high ones.
 type Term struct {
 	Path   string // the guess: what a weighing would settle
 	Name   string
@@ -366,15 +370,24 @@ type Guess struct {
 func (b *Beam) Guesses() []Guess {
 	var out []Guess
 	l := b.Axle.Nominal
+	at := map[string]int{} // of a place in out: terms of one place widen it together
 	for i := range b.Terms {
 		t := &b.Terms[i]
 		a := ballOf(t, l)
 		if w := math.Abs(a.Nominal) * t.Amount.Width(); w > 0 {
 			out = append(out, Guess{t.Path, t.Name, w, false})
 		}
-		if w := a.Width() * t.Amount.Nominal; w > 0 && t.Place != "" {
-			out = append(out, Guess{t.Place, t.Name, w, true})
+		if w := a.Width() * t.Amount.Nominal; w != 0 && t.Place != "" {
+			k, ok := at[t.Place]
+			if !ok {
+				k = len(out)
+				at[t.Place], out = k, append(out, Guess{t.Place, t.Name, 0, true})
+			}
+			out[k].Width += w
 		}
+	}
+	for i := range out {
+		out[i].Width = math.Abs(out[i].Width)
 	}
 	slices.SortStableFunc(out, func(a, b Guess) int { return cmp.Compare(b.Width, a.Width) })
 	return out

@@ -87,10 +87,11 @@ func slideTo(r *rig.Rig, target float64) []candidate {
 	var out []candidate
 	for i := range r.Items {
 		it := &r.Items[i]
-		if it.Part || it.Pinned || it.Mass == nil || it.Mass.Nominal <= 0 {
+		m := r.Moves(i).Mass
+		if it.Part || it.Pinned || it.Mass == nil || m <= 0 {
 			continue
 		}
-		d := (r.Bears.Ball.Nominal - target) * r.Axle.Nominal / it.Mass.Nominal
+		d := (r.Bears.Ball.Nominal - target) * r.Axle.Nominal / m
 		from, to := r.Free(it)
 		at := float64(it.At.Back)
 		goal := min(max(at+d, from), to)
@@ -110,7 +111,7 @@ func slideTo(r *rig.Rig, target float64) []candidate {
 		out = append(out, candidate{finding.Variant{
 			Name:  said.Say("slide % % "+word, said.Name(it.Name, "the load"), said.Length(math.Abs(d))),
 			Patch: setPlace(it, "back", float64(it.At.Back), goal),
-		}, math.Abs(d) * (1 + it.Mass.Nominal/500)})
+		}, math.Abs(d) * (1 + m/500)})
 	}
 	return out
 }
@@ -204,12 +205,13 @@ func acrossDeck(r *rig.Rig) []candidate {
 	var out []candidate
 	for i := range r.Items {
 		it := &r.Items[i]
-		if it.Part || it.Pinned || it.Mass == nil || it.Mass.Nominal <= 0 {
+		m := r.Moves(i).Mass
+		if it.Part || it.Pinned || it.Mass == nil || m <= 0 {
 			continue
 		}
 		edge := max(0, r.DeckWidth()/2-(it.Right-it.Left)/2)
 		at := float64(it.At.Right)
-		goal := at - side/it.Mass.Nominal
+		goal := at - side/m
 		if it.OnDeck {
 			goal = min(max(goal, min(-edge, at)), max(edge, at))
 		}
@@ -225,7 +227,7 @@ func acrossDeck(r *rig.Rig) []candidate {
 		out = append(out, candidate{finding.Variant{
 			Name:  said.Say("slide % % to the "+word, said.Name(it.Name, "the load"), said.Length(math.Abs(d))),
 			Patch: setPlace(it, "right", at, goal),
-		}, math.Abs(d) * (1 + it.Mass.Nominal/500)})
+		}, math.Abs(d) * (1 + m/500)})
 	}
 	return out
 }

@@ -144,7 +144,6 @@ func Shift(r *rig.Rig) (d float64, patch []finding.Op, reached bool) {
 	if r.Layout == nil {
 		return 0, nil, false
 	}
-	riding := r.Riding()
 	for i := range r.Items {
 		it := &r.Items[i]
 		if it.Part || it.Pinned || !it.OnDeck || it.Mass == nil {
@@ -152,7 +151,7 @@ func Shift(r *rig.Rig) (d float64, patch []finding.Op, reached bool) {
 		}
 		from, to := r.Room(it)
 		lo, hi = max(lo, from-float64(it.At.Back)), min(hi, to-float64(it.At.Back))
-		group += riding[i]
+		group += r.Moves(i).Mass
 		free = append(free, it)
 	}
 	if group <= 0 || lo > hi {

@@ -177,7 +177,8 @@ func hullsOf(r *rig.Rig) []hullLoad {
 		if it.Part || it.Shape != "hull" || it.Mass == nil || it.Pinned {
 			continue
 		}
-		h := hullLoad{id: it.ID, name: it.Name, length: it.Length(), width: it.Right - it.Left, height: it.Top - it.Bottom, mass: it.Mass.Nominal, centre: it.X - it.Front}
+		body := r.Moves(i)
+		h := hullLoad{id: it.ID, name: it.Name, length: it.Length(), width: it.Right - it.Left, height: it.Top - it.Bottom, mass: body.Mass, centre: body.X - it.Front}
 		if pl := r.Layout.Placements[it.ID]; pl.Turn == 90 || pl.Turn == 270 {
 			continue
 		} else if pl.Turn == 180 {
@@ -363,7 +364,7 @@ func slideRack(r *rig.Rig, patch []finding.Op, layout *plan.Layout, id string, b
 	carried := 0.0
 	for i, it := range on.Items {
 		if it.Part && it.ID == id {
-			carried = on.Riding()[i]
+			carried = on.Moves(i).Mass
 		}
 	}
 	if w := rep.Figures.Window; w != nil && w.High > w.Low && carried > 0 {

@@ -162,11 +162,11 @@ func Spread(r *rig.Rig) (whole, own float64) {
 		if it.Mass == nil {
 			continue
 		}
-		k := it.Mass.Nominal
-		empty, moment = empty-k, moment-k*it.X
-		box := k * (square(it.Length()) + square(it.Right-it.Left)) / 12
-		own += box
-		whole += box + k*(square(it.X-x)+square(it.Y-y))
+		for _, l := range it.Lumps {
+			empty, moment = empty-l.Mass, moment-l.Mass*l.X
+			own += l.Own
+			whole += l.Own + l.Mass*(square(l.X-x)+square(l.Y-y))
+		}
 	}
 	if empty <= 0 {
 		return whole, own

@@ -47,25 +47,35 @@ function weighEnds(one?: true) {
 
 <template>
   <div class="grid gap-3">
-    <div
-      v-for="[cid, c] in contents"
-      :key="cid"
-      class="grid items-end gap-2 md:grid-cols-[1fr_1.4fr_1fr_auto]"
-    >
-      <TextField :path="path(`contents/${cid}/name`)" label="In it" />
-      <EstimateField :path="path(`contents/${cid}/mass`)" :label="`Weight of ${c.name}`" kind="mass" />
-      <PlanQuantity
-        :path="path(`contents/${cid}/at/back`)"
-        :label="`${c.name} behind the front`"
-        kind="length"
-      />
-      <button
-        class="act"
-        :aria-label="`Take out ${c.name}`"
-        @click="workspace.setAt(path(`contents/${cid}`), undefined, 'take out contents')"
-      >
-        <TrashIcon class="size-5" />
-      </button>
+    <div v-for="[cid, c] in contents" :key="cid" class="grid gap-2">
+      <div class="grid items-end gap-2 md:grid-cols-[1fr_1.6fr_auto]">
+        <TextField :path="path(`contents/${cid}/name`)" label="In it" />
+        <EstimateField :path="path(`contents/${cid}/mass`)" :label="`Weight of ${c.name}`" kind="mass" />
+        <button
+          class="act"
+          :aria-label="`Take out ${c.name}`"
+          @click="workspace.setAt(path(`contents/${cid}`), undefined, 'take out contents')"
+        >
+          <TrashIcon class="size-5" />
+        </button>
+      </div>
+      <div class="grid items-end gap-2 sm:grid-cols-3">
+        <PlanQuantity
+          :path="path(`contents/${cid}/at/back`)"
+          :label="`${c.name} behind the front`"
+          kind="length"
+        />
+        <PlanQuantity
+          :path="path(`contents/${cid}/at/right`)"
+          :label="`${c.name} right of the middle`"
+          kind="length"
+        />
+        <PlanQuantity
+          :path="path(`contents/${cid}/at/up`)"
+          :label="`${c.name} above its underside`"
+          kind="length"
+        />
+      </div>
     </div>
     <div v-if="load.ends" class="grid gap-2 md:grid-cols-2">
       <EstimateField :path="path('ends/front')" label="Front end reads" kind="mass" />
