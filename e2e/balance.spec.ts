@@ -88,7 +88,7 @@ test('figures are typed as people write them', async ({ page, hut }) => {
   await expect(tray.getByText('Which ton? Write 1 t or 1 us ton or 1 uk ton.')).toBeVisible()
   await weight.fill('-3')
   await settled(page)
-  await expect(tray.getByText('The weight cannot be less than nought: −3 kg.')).toBeVisible()
+  await expect(tray.getByText('The weight cannot be less than zero: −3 kg.')).toBeVisible()
   await expect(page.locator('[data-headline]')).toBeVisible()
   await weight.fill('640')
   await settled(page)

@@ -115,10 +115,10 @@ func number[Q ~float64](c *cleaner, path, what string, v **Q, k quantity.Kind, m
 	switch {
 	case !quantity.Finite(float64(x)):
 		c.say(path, "The "+what+" must be a number.")
-	case open && x <= min && min == 0:
-		c.say(path, "The "+what+" must be more than nought, not %.", said.Of(k, x))
+	case open && x == 0 && min == 0:
+		c.say(path, "The "+what+" must be more than zero, not %.", said.Of(k, x))
 	case x < min && min == 0:
-		c.say(path, "The "+what+" cannot be less than nought: %.", said.Of(k, x))
+		c.say(path, "The "+what+" cannot be less than zero: %.", said.Of(k, x))
 	case x < min, x > max:
 		c.say(path, "The "+what+" must lie between % and %, not %.", said.Of(k, min), said.Of(k, max), said.Of(k, x))
 	default:
@@ -131,12 +131,17 @@ func (c *cleaner) limit(path, what string, v **mass) {
 	number(c, path, what, v, quantity.KindMass, 0, maxMass, true)
 }
 
-func (c *cleaner) mass(path, what string, e **MassEstimate) {
+// mass clears a weight that nothing has: none, less, or too much. A weight of zero is one
+// that nobody filled in.
+func (c *cleaner) mass(path, what string, e **MassEstimate) { c.weight(path, what, e, true) }
+
+// weight is mass where open; else zero is a weight too, as of luggage that stays at home.
+func (c *cleaner) weight(path, what string, e **MassEstimate, open bool) {
 	if *e == nil {
 		return
 	}
 	v := &(*e).Value
-	if number(c, path, what, &v, quantity.KindMass, 0, maxMass, false); v == nil {
+	if number(c, path, what, &v, quantity.KindMass, 0, maxMass, open); v == nil {
 		*e = nil
 		return
 	}
@@ -201,7 +206,7 @@ func (c *cleaner) load(path string, l *Load) {
 	if l.Ends != nil {
 		front, rear := &l.Ends.Front, &l.Ends.Rear
 		c.mass(path+"/ends/front", "front reading", &front)
-		c.mass(path+"/ends/rear", "rear reading", &rear)
+		c.weight(path+"/ends/rear", "rear reading", &rear, !l.Ends.One)
 		if front == nil || rear == nil {
 			l.Ends = nil
 		} else if l.Ends.RearAt <= l.Ends.FrontAt {
@@ -295,7 +300,7 @@ func (c *cleaner) trailer(path string, t *Trailer, p *Plan) {
 		name, what string
 		v          **Reading
 	}{{"ball", "{ball load} reading", &e.Ball}, {"axle", "axle reading", &e.Axle}, {"left", "left wheel's reading", &e.Left}, {"right", "right wheel's reading", &e.Right}} {
-		c.reading(path+"/empty/"+r.name, r.what, r.v)
+		c.reading(path+"/empty/"+r.name, r.what, r.v, r.name != "ball") // a ball may bear nothing
 	}
 	c.length(path+"/empty/centre", "place of the empty trailer's centre", &e.Centre, 0)
 	number(c, path+"/empty/axleAt", "axle position at the weighing", &e.AxleAt, quantity.KindLength, 0, maxLength, true)
@@ -303,12 +308,12 @@ func (c *cleaner) trailer(path string, t *Trailer, p *Plan) {
 	c.candidate(path, t, p)
 }
 
-func (c *cleaner) reading(path, what string, r **Reading) {
+func (c *cleaner) reading(path, what string, r **Reading, open bool) {
 	if *r == nil {
 		return
 	}
 	v := &(*r).Mass
-	if number(c, path+"/mass", what, &v, quantity.KindMass, 0, maxMass, false); v == nil {
+	if number(c, path+"/mass", what, &v, quantity.KindMass, 0, maxMass, open); v == nil {
 		*r = nil
 		return
 	}
@@ -358,7 +363,7 @@ func (c *cleaner) outing(path string, o *Outing, p *Plan) {
 		o.Vehicle = ""
 	}
 	c.mass(path+"/people", "weight of the people", &o.People)
-	c.mass(path+"/gear", "weight of the luggage", &o.Gear)
+	c.weight(path+"/gear", "weight of the luggage", &o.Gear, false)
 	number(c, path+"/distance", "distance", &o.Distance, quantity.KindDistance, 0, 20_000_000, false)
 	number(c, path+"/speed", "speed", &o.Speed, quantity.KindSpeed, 0, maxSpeed, true)
 	one(c, path+"/road", "road", &o.Road, Roads)
@@ -436,7 +441,7 @@ func (c *cleaner) layout(path string, l *Layout, p *Plan) {
 			*s = Stood{was.AxleAt, was.Parts, was.Placements}
 		}
 		v := &r.Reading
-		if c.reading(path, "reading", &v); v == nil {
+		if c.reading(path, "reading", &v, r.What == ReadAxle || r.What == ReadWhole); v == nil {
 			r.What = unusable
 		}
 	})

@@ -81,7 +81,7 @@ func (c *cleaner) volume(path, what string, e **VolumeEstimate) {
 		return
 	}
 	v := &(*e).Value
-	if number(c, path, what, &v, quantity.KindVolume, 0, maxVolume, false); v == nil {
+	if number(c, path, what, &v, quantity.KindVolume, 0, maxVolume, true); v == nil {
 		*e = nil
 		return
 	}

@@ -23,7 +23,7 @@ func TestCleanOfBuiltThings(t *testing.T) {
 		path, value, at, says string
 	}{
 		"brace too long":        {"/parts/p", rack(`,"brace":3`), "/parts/p/rack/brace", "brace must lie between"},
-		"brace below nought":    {"/parts/p", rack(`,"brace":-1`), "/parts/p/rack/brace", "cannot be less than nought"},
+		"brace below nought":    {"/parts/p", rack(`,"brace":-1`), "/parts/p/rack/brace", "cannot be less than zero"},
 		"many bolts":            {"/parts/p", rack(`,"bolts":99`), "/parts/p/rack/bolts", "number of bolts"},
 		"thick bolt":            {"/parts/p", rack(`,"bolt":0.2`), "/parts/p/rack/bolt", "bolt's diameter"},
 		"far rows":              {"/parts/p", rack(`,"gauge":3`), "/parts/p/rack/gauge", "distance between the bolts"},

@@ -188,7 +188,7 @@ func (c *cleaner) loading(path string, l *Loading, p *Plan) {
 	c.bound(path+"/kerb", "kerb", &l.Kerb, -1, 1)
 	c.bound(path+"/deck", "lowered deck's height", &l.Deck, 0, 2)
 	c.bound(path+"/raised", "raised coupling", &l.Raised, -0.6, 0.6)
-	c.mass(path+"/driver", "driver's weight", &l.Driver)
+	c.weight(path+"/driver", "driver's weight", &l.Driver, false)
 	one(c, path+"/drive", "drive", &l.Drive, Drives)
 	if q := l.Props; q != nil {
 		c.bound(path+"/props/back", "props' place", &q.Back, -5, maxLength)

@@ -183,9 +183,6 @@ func trailer(p *plan.Plan, path string, t *plan.Trailer) (out []Question) {
 		}
 	}
 	m := t.Empty.Mass
-	if m != nil && m.Value == 0 {
-		return append(out, Question{Code: "plausible.no-weight", Path: path + "/empty/mass", Says: said.Say("% weighs nothing empty. Was its own weight forgotten?", name)})
-	}
 	if m != nil {
 		if k, ok := catalogue.TrailerOf(t.Kind); ok {
 			out = slipOfMass(out, path+"/empty/mass", name, float64(m.Value), float64(k.Low), float64(k.High))

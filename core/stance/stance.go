@@ -92,16 +92,24 @@ func heightKnown(it *rig.Item) bool {
 	return true
 }
 
-// WheelLift is the sideways acceleration, as a share of g, at which the inner
-// wheel of a coupled trailer lifts: (t/2)(1 − β)/(h − β·h_c), with the ball's
-// share β and the coupling's height h_c; infinite where the centre lies under
-// the line from coupling to wheels.
-func WheelLift(track, share, height, coupling float64) float64 {
+// sidewaysMost is the greatest sideways acceleration that is told: a centre so low lifts no
+// wheel.
+const sidewaysMost = 5.0
+
+// WheelLift is the sideways acceleration, as a share of g, at which the lighter wheel of a
+// coupled trailer lifts when it is pushed away from it: w·t/(h − β·h_c), with the share w
+// of the mass on that wheel, the ball's share β and the coupling's height h_c. For an
+// evenly loaded one w = (1 − β)/2. It is at most sidewaysMost, as where the centre lies under
+// the line from coupling to wheels. Zero where that wheel bears nothing.
+func WheelLift(track, wheel, share, height, coupling float64) float64 {
 	den := height - share*coupling
-	if den <= 0 {
-		return math.Inf(1)
+	if wheel <= 0 {
+		return 0
 	}
-	return track / 2 * (1 - share) / den
+	if den <= 0 {
+		return sidewaysMost
+	}
+	return math.Min(sidewaysMost, wheel*track/den)
 }
 
 // WheelShift is what each wheel of the pair gains or loses, kg, sideways by a/g:
@@ -167,17 +175,26 @@ func side(r *rig.Rig, h *span, coupling float64) finding.Finding {
 	f := base(r, CodeSlope, "Side slope and bends")
 	f.Source = norms.Practice("half of g sideways to plan for")
 	t, b := r.Beam.Track, r.Bears.Share.Nominal
-	lift := span{Nominal: WheelLift(t, b, h.Nominal, coupling), Low: WheelLift(t, b, h.High, coupling), High: WheelLift(t, b, h.Low, coupling)}
+	left, right, ok := r.Beam.WheelShares()
+	if !ok {
+		f.Outcome, f.Says, f.Needs = finding.Unknown, said.Say("Not known yet: the weight on each wheel."), r.Needs
+		return f
+	}
+	light := span{Nominal: math.Min(left.Nominal, right.Nominal), Low: math.Min(left.Low, right.Low), High: math.Min(left.High, right.High)}
+	lift := span{Nominal: WheelLift(t, light.Nominal, b, h.Nominal, coupling), Low: WheelLift(t, light.Low, r.Bears.Share.High, h.High, coupling),
+		High: WheelLift(t, light.High, r.Bears.Share.Low, h.Low, coupling)}
 	angle := span{Nominal: math.Atan(lift.Nominal), Low: math.Atan(lift.Low), High: math.Atan(lift.High)}
 	f.Figure, f.Limit = finding.Of(quantity.KindAngle, angle), finding.Exactly(quantity.KindAngle, math.Atan(sideways))
 	margin := (lift.Nominal - sideways) / sideways
 	f.Margin = &margin
-	alone := math.Atan(t / 2 / h.Nominal)
+	alone := math.Atan(uncoupled(r, light.Nominal, h.Nominal))
 	f.Says = said.Say("A wheel lifts at a side slope of % (empty %, uncoupled %). Centre % up.", said.Of(quantity.KindAngle, angle.Nominal),
 		said.Of(quantity.KindAngle, emptySlope(r, coupling)), said.Of(quantity.KindAngle, alone), said.Length(h.Nominal))
 	shift := WheelShift(r.Bears.Mass.Nominal, bend, h.Nominal, b, coupling, t)
 	if l := r.Bears.Left; l != nil {
-		f.Says = append(f.Says, said.Say(" In a brisk bend left and right bear % and %, or the other way.", said.Mass(l.Nominal-shift), said.Mass(r.Bears.Right.Nominal+shift))...)
+		right := r.Bears.Right.Nominal
+		f.Says = append(f.Says, said.Say(" In a brisk left bend the wheels bear % left and % right, in a right one % and %.",
+			said.Mass(l.Nominal-shift), said.Mass(right+shift), said.Mass(l.Nominal+shift), said.Mass(right-shift))...)
 	}
 	switch {
 	case lift.Nominal < sideways:
@@ -188,9 +205,10 @@ func side(r *rig.Rig, h *span, coupling float64) finding.Finding {
 		f.Says = append(f.Says, said.Say(" Find the loads' centres first.")...)
 	}
 	f.HasWork, f.Work = true, func() []finding.Step {
-		return []finding.Step{{Symbol: "a_y/g", Says: said.Say("sideways, when the inner wheel lifts"), Formula: "a_y/g = (t/2)(1 − β)/(h − β·h_c);  slope = arctan(a_y/g)", Result: f.Figure, Source: f.Source,
+		return []finding.Step{{Symbol: "a_y/g", Says: said.Say("sideways, when the inner wheel lifts"), Formula: "a_y/g = w·t/(h − β·h_c);  slope = arctan(a_y/g)", Result: f.Figure, Source: f.Source,
 			Terms: []finding.StepTerm{
 				{Symbol: "t", Says: said.Say("track"), Measure: finding.Exactly(quantity.KindLength, t), How: string(r.Trailer.Track.How)},
+				{Symbol: "w", Says: said.Say("share on the lighter wheel"), Measure: finding.Of(quantity.KindShare, light), How: "computed"},
 				{Symbol: "β", Says: said.Say("ball's share"), Measure: finding.Of(quantity.KindShare, *r.Bears.Share), How: "computed"},
 				heightTerm(h),
 				{Symbol: "h_c", Says: said.Say("{coupling} height"), Measure: finding.Exactly(quantity.KindLength, coupling), How: "stated or usual"}}},
@@ -201,13 +219,30 @@ func side(r *rig.Rig, h *span, coupling float64) finding.Finding {
 	return f
 }
 
+// uncoupled is the sideways acceleration, as a share of g, at which a wheel of the trailer
+// on its jockey wheel lifts: as coupled, with the jockey wheel's foot on the ground in the
+// coupling's stead. What stands on that wheel, R·L/(L − x_j), comes off both others alike.
+func uncoupled(r *rig.Rig, wheel, height float64) float64 {
+	l := r.Axle.Nominal
+	share := r.Bears.Share.Nominal
+	more := share*l/math.Max(0.1, l-jockeyAt) - share
+	return WheelLift(r.Beam.Track, wheel-more/2, share+more, height, 0)
+}
+
 // emptySlope is the side slope at which a wheel of the empty trailer lifts, rad.
 func emptySlope(r *rig.Rig, coupling float64) float64 {
-	share := emptyBall
-	if e := r.EmptyMass(); e != nil && r.Trailer.Empty.Ball != nil && e.Nominal > 0 {
-		share = float64(r.Trailer.Empty.Ball.Range(r.Plan).Nominal) / e.Nominal
+	share, wheel := emptyBall, (1-emptyBall)/2
+	if e := r.EmptyMass(); e != nil && e.Nominal > 0 {
+		t := &r.Trailer.Empty
+		if t.Ball != nil {
+			share = float64(t.Ball.Range(r.Plan).Nominal) / e.Nominal
+			wheel = (1 - share) / 2
+		}
+		if t.Ball != nil && t.Left != nil && t.Right != nil {
+			wheel = float64(min(t.Left.Range(r.Plan).Nominal, t.Right.Range(r.Plan).Nominal)) / e.Nominal
+		}
 	}
-	return math.Atan(WheelLift(r.Beam.Track, share, float64(r.Trailer.DeckHeight.Value)*emptyHeight.Nominal, coupling))
+	return math.Atan(WheelLift(r.Beam.Track, wheel, share, float64(r.Trailer.DeckHeight.Value)*emptyHeight.Nominal, coupling))
 }
 
 func brake(r *rig.Rig, h *span, coupling float64) finding.Finding {

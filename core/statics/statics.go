@@ -44,7 +44,7 @@ type Term struct {
 // Beam is the loaded trailer on ball and axle.
 type Beam struct {
 	Terms []Term
-	Axle  quantity.Range[float64] // L, m behind the ball, more than nought
+	Axle  quantity.Range[float64] // L, m behind the ball, more than zero
 	Track float64                 // m between the tyres' middles; 0 where not known
 }
 
@@ -67,7 +67,7 @@ func (b *Beam) Solve() (out Bears, ok bool) {
 	out.Ball = b.overAxle(ballOf)
 	out.OnAxle = b.overAxle(axleOf)
 	if out.Mass.Low > 0 {
-		s := b.share()
+		s := b.shareOf(ballOf)
 		out.Share = &s
 	}
 	if b.Track > 0 {
@@ -151,27 +151,36 @@ func (b *Beam) overAxle(c coefficient) quantity.Range[float64] {
 	}
 }
 
-// share gives the range of Σcᵢpᵢ/Σdᵢpᵢ.
-func (b *Beam) share() quantity.Range[float64] {
-	n := b.sum(b.Axle.Nominal, ballOf).Nominal / b.sum(b.Axle.Nominal, massOf).Nominal
+// WheelShares are the shares of the mass that the left and the right wheels bear, with
+// their exact ranges; ok is false where the track is not known or the mass may be zero.
+func (b *Beam) WheelShares() (left, right quantity.Range[float64], ok bool) {
+	if !(b.Track > 0) || !(b.Axle.Low > 0) || len(b.Terms) == 0 || b.sum(b.Axle.Nominal, massOf).Low <= 0 {
+		return left, right, false
+	}
+	return b.shareOf(wheelOf(b.Track, -1)), b.shareOf(wheelOf(b.Track, 1)), true
+}
+
+// shareOf gives the range of Σcᵢpᵢ/Σdᵢpᵢ, c as asked and d the mass.
+func (b *Beam) shareOf(c coefficient) quantity.Range[float64] {
+	n := b.sum(b.Axle.Nominal, c).Nominal / b.sum(b.Axle.Nominal, massOf).Nominal
 	r := quantity.Range[float64]{Nominal: n, Low: n, High: n}
 	terms := make([]fraction, len(b.Terms))
 	for _, l := range []float64{b.Axle.Low, b.Axle.High} {
-		r.High = max(r.High, greatestRatio(b.fractions(terms, l, 1)))
-		r.Low = min(r.Low, -greatestRatio(b.fractions(terms, l, -1)))
+		r.High = max(r.High, greatestRatio(b.fractions(terms, c, l, 1)))
+		r.Low = min(r.Low, -greatestRatio(b.fractions(terms, c, l, -1)))
 	}
 	return r
 }
 
 // fractions are the terms of the greatest share (sign 1) or of the negative of
 // the least (sign −1), at L.
-func (b *Beam) fractions(terms []fraction, l, sign float64) []fraction {
+func (b *Beam) fractions(terms []fraction, of coefficient, l, sign float64) []fraction {
 	terms = terms[:len(b.Terms)]
 	for i := range b.Terms {
 		t := &b.Terms[i]
-		c := ballOf(t, l).High
+		c := of(t, l).High
 		if sign < 0 {
-			c = -ballOf(t, l).Low
+			c = -of(t, l).Low
 		}
 		terms[i] = fraction{t.Amount.Low, t.Amount.High, c, t.InMass, t.Group}
 	}
@@ -203,12 +212,12 @@ func (b *Beam) Absent(greatest bool) []string {
 	if !b.Optional() || b.sum(b.Axle.Nominal, massOf).Low <= 0 {
 		return nil
 	}
-	s := b.share()
+	s := b.shareOf(ballOf)
 	sign, lambda := -1.0, -s.Low
 	if greatest {
 		sign, lambda = 1, s.High
 	}
-	terms := b.fractions(make([]fraction, len(b.Terms)), b.Axle.Nominal, sign)
+	terms := b.fractions(make([]fraction, len(b.Terms)), ballOf, b.Axle.Nominal, sign)
 	var out []string
 	for i := 0; i < len(terms); {
 		j, gain := i, 0.0

@@ -68,7 +68,7 @@ func read[Q ~float64](k quantity.Kind, into func(*plan.Trailer, Q)) func(quantit
 			return err
 		}
 		if v.Value < 0 {
-			return Refusal("This cannot be less than nought.")
+			return Refusal("This cannot be less than zero.")
 		}
 		into(t, Q(v.Value))
 		return nil
