@@ -49,7 +49,7 @@ type Setup struct {
 	Home      float64 // u of the rear wheels when it is home
 	Start     float64
 	whole     rig.Body // the machine with what is in it and on it
-	Bare      float64 // ball load without machine and with half of the ramps hung at the tail, kg
+	Bare      float64  // ball load without machine and with half of the ramps hung at the tail, kg
 	Way       Way
 	Winch     Point
 	Rough     []finding.Need // taken from its kind

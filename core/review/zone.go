@@ -74,9 +74,9 @@ func bound(l *towing.Link, r *rig.Rig, k, lo, hi float64) (float64, float64) {
 	room := l.Limit.Value - l.Figure.Value
 	switch l.Reads {
 	case norms.ReadsWheels:
-		hi = math.Min(hi, room/k)
+		hi = math.Min(hi, room/k/l.Part)
 	case norms.ReadsSide:
-		hi = math.Min(hi, 2*room/k)
+		hi = math.Min(hi, 2*room/k/l.Part)
 	case norms.ReadsBall, norms.ReadsCar:
 		lo = math.Max(lo, -room/k)
 	case norms.ReadsRear:

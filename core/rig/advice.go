@@ -14,6 +14,16 @@ func (r *Rig) PlaceAdvice(g statics.Guess) said.Sentence {
 	if strings.HasSuffix(g.Path, "/empty/ball") {
 		return said.Say("put a scale under the {coupling} of %, empty", name)
 	}
+	if r.Group != nil {
+		for _, n := range r.Group.Needs {
+			if n.Path == g.Path {
+				return append(said.Say("find out "), n.Says...)
+			}
+		}
+		if strings.HasSuffix(g.Path, "/sinks") {
+			return said.Say("tape the heights of ball and {coupling} again")
+		}
+	}
 	for i := range r.Items {
 		if it := &r.Items[i]; it.Shape == "heap" && strings.HasPrefix(g.Path, it.Path+"/") {
 			return said.Say("rake % level and tape its two ends", name)

@@ -45,6 +45,20 @@ func (r *Rig) Total() *span {
 // Tyres is how many tyres the trailer stands on.
 func (r *Rig) Tyres() int { return 2 * max(1, r.Trailer.Axles) }
 
+// HeaviestWheel is the most that one wheel may bear, kg: the heavier side's, of the heavier
+// axle. It takes Bears.
+func (r *Rig) HeaviestWheel() float64 {
+	b := r.Bears
+	load := b.OnAxle.High / 2
+	if b.Left != nil {
+		load = max(b.Left.High, b.Right.High)
+	}
+	if g := r.Group; g != nil && b.OnAxle.Low > 0 {
+		return load * g.Heaviest().High / b.OnAxle.Low
+	}
+	return load / float64(max(1, r.Trailer.Axles))
+}
+
 // MassSteps is the working of the loaded trailer's mass.
 func (r *Rig) MassSteps() []finding.Step {
 	total := r.Total()
@@ -82,6 +96,12 @@ func (r *Rig) SupportSteps() []finding.Step {
 	}
 	for i := range r.Beam.Terms {
 		t := &r.Beam.Terms[i]
+		if t.Shift {
+			moments.Formula = "R_axle = Σ mᵢ·xᵢ / L − C"
+			moments.Terms = append(moments.Terms, finding.StepTerm{Symbol: "C", Says: said.Say("from the axles to the ball, without an equaliser, as the ball's height has it"),
+				Measure: finding.Of(quantity.KindMass, negative(t.OnAxle)), How: t.How, Path: t.Path})
+			continue
+		}
 		arm := span{
 			Nominal: t.OnAxle.Nominal*r.Beam.Axle.Nominal + t.Arm.Nominal,
 			Low:     t.OnAxle.Low*r.Beam.Axle.Nominal + t.Arm.Low,
@@ -95,7 +115,7 @@ func (r *Rig) SupportSteps() []finding.Step {
 			Measure: finding.Of(quantity.KindLength, arm), How: t.How, Path: t.Path})
 	}
 	ball := finding.Step{
-		Symbol: "R_ball", Says: said.Say("{ball load}"), Formula: "R_ball = m − R_axle = Σ mᵢ·(L − xᵢ) / L",
+		Symbol: "R_ball", Says: said.Say("{ball load}"), Formula: "R_ball = m − R_axle",
 		Result: finding.Of(quantity.KindMass, r.Bears.Ball),
 		Terms: []finding.StepTerm{
 			{Symbol: "m", Says: said.Say("the loaded trailer"), Measure: finding.Of(quantity.KindMass, r.Bears.Mass), How: "computed"},

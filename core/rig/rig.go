@@ -41,6 +41,7 @@ type Rig struct {
 	Items     []Item
 	EmptyWay  string // how the empty trailer is known, for the working
 
+	Group *Group // axles without an equaliser; nil for one axle, and where they share evenly
 	Beam  statics.Beam
 	Bears *statics.Bears // nil where something that it takes is not known
 	Needs []finding.Need // what keeps Bears from being known
@@ -147,6 +148,7 @@ func Resolve(p *plan.Plan, trailerID, outingID string) *Rig {
 	r.parts()
 	r.loads()
 	r.join()
+	r.group()
 	r.Beam.Track = 0
 	if t.Track != nil {
 		r.Beam.Track = float64(t.Track.Value)

@@ -8,6 +8,7 @@ import (
 	"zygonos/core/quantity"
 	"zygonos/core/rig"
 	"zygonos/core/said"
+	"zygonos/core/statics"
 )
 
 // Codes of how it sits.
@@ -163,10 +164,7 @@ func pressure(r *rig.Rig) (finding.Finding, bool) {
 	if kg == nil || full == nil {
 		return f, false
 	}
-	load := r.Bears.OnAxle.High / float64(r.Tyres())
-	if b := r.Bears; b.Left != nil {
-		load = max(b.Left.High, b.Right.High) / float64(r.Tyres()) * 2
-	}
+	load := r.HeaviestWheel()
 	low, high := TyrePressure(float64(*full), load, *kg, trailerPower), TyrePressure(float64(*full), load, *kg, carPower)
 	f.Figure = finding.Of(quantity.KindPressure, span{Nominal: max(low, high), Low: min(low, high), High: max(low, high)})
 	f.Limit = finding.Exactly(quantity.KindPressure, *full)
@@ -218,77 +216,48 @@ func angles(r *rig.Rig) (finding.Finding, bool) {
 	return f, true
 }
 
-// Tandem is what two axles on springs of their own bear, kg, and the ball with
-// them, when the ball stands dz above where the trailer rides level: with the
-// moment M of all masses about the ball, the springs' rate k of one axle (kg/m),
-// and the axles at x₁ and x₂,
-//
-//	F_i = M/Σx − k·dz·(1 − x_i·Σx/Σx²),  R_ball = m − F₁ − F₂
-//
-// An axle that would have to pull lifts off, and the other bears M/x alone.
-// Derived in docs/method/stance.md.
-func Tandem(mass, moment, rate, x1, x2, dz float64) (front, rear, ball float64) {
-	sum, squares := x1+x2, x1*x1+x2*x2
-	front = moment/sum - rate*dz*(1-x1*sum/squares)
-	rear = moment/sum - rate*dz*(1-x2*sum/squares)
-	switch {
-	case front < 0:
-		front, rear = 0, moment/x2
-	case rear < 0:
-		front, rear = moment/x1, 0
-	}
-	return front, rear, mass - front - rear
-}
-
+// tandem tells how axles without an equaliser share. What each may bear is a link of the
+// chain.
 func tandem(r *rig.Rig) (finding.Finding, bool) {
 	f := base(r, CodeTandem, "How the axles share")
 	f.Source = norms.Practice("axles without an equaliser, ball 50 mm high or low")
-	t := r.Trailer
-	if t.Axles != 2 || t.Suspension != "torsion" && t.Suspension != "slipper" && t.Suspension != "none" {
+	g := r.Group
+	if g == nil {
 		return f, false
 	}
-	k, ok := r.SpringRate()
-	if !ok {
-		f.Outcome, f.Says = finding.Unknown, said.Say("Axles without an equaliser share by the ball's height: tell how far the springs sink at their rating.")
-		f.Needs = []finding.Need{{Path: "/trailers/" + r.Scope.Trailer + "/sinks", Says: said.Say("how far the springs sink"), Where: said.Say("Tape the deck's height empty and at full load.")}}
+	heavy := g.Heaviest()
+	f.Figure = finding.Of(quantity.KindMass, heavy)
+	first, last := g.Axles[0], g.Axles[len(g.Axles)-1]
+	if len(g.Needs) > 0 {
+		f.Outcome, f.Needs = finding.Unknown, g.Needs
+		f.Says = append(append(said.Say("Without an equaliser the axles share by the ball's height: front % to %, rear % to %, {ball load} % to %. It takes ",
+			said.Mass(first.Low), said.Mass(first.High), said.Mass(last.Low), said.Mass(last.High), said.Mass(r.Bears.Ball.Low), said.Mass(r.Bears.Ball.High)),
+			g.Needs[0].Says...), said.Piece{Text: "."})
 		return f, true
 	}
-	axles := r.AxlesAt()
-	m, moment := r.Bears.Mass.Nominal, r.Bears.OnAxle.Nominal*r.Axle.Nominal
-	sink, _ := Sink(r)
-	dz := 0.0
-	level := usualCoupling
-	if t.CouplingHeight != nil {
-		level = float64(*t.CouplingHeight)
+	m, moment, at := r.Bears.Mass.Nominal, 0.0, r.AxlesAt()
+	for i, a := range g.Axles {
+		moment += a.Nominal * at[i]
 	}
-	if v := r.Vehicle; v != nil && v.BallHeight != nil && t.CouplingHeight != nil {
-		dz = float64(*v.BallHeight) - (level - sink)
-	}
-	front, rear, ball := Tandem(m, moment, k/2, axles[0], axles[1], dz)
-	highFront, highRear, _ := Tandem(m, moment, k/2, axles[0], axles[1], 0.05)
-	lowFront, lowRear, _ := Tandem(m, moment, k/2, axles[0], axles[1], -0.05)
-	f.Figure = finding.Exactly(quantity.KindMass, max(front, rear))
+	high, _ := statics.Tandem(m, moment, g.Rate, at, 0.05)
+	low, _ := statics.Tandem(m, moment, g.Rate, at, -0.05)
 	f.Says = said.Say("No equaliser: front axle %, rear %, ball %. Ball 50 mm high % and %, low % and %. Even with the ball at %.",
-		said.Mass(front), said.Mass(rear), said.Mass(ball), said.Mass(highFront), said.Mass(highRear), said.Mass(lowFront), said.Mass(lowRear), said.Length(level-sink))
-	if a := t.AxleRating; a != nil {
-		limit := float64(*a) / 2
-		f.Limit = finding.Exactly(quantity.KindMass, limit)
-		margin := (limit - max(front, rear)) / limit
-		f.Margin = &margin
-		if margin < 0 {
+		said.Mass(first.Nominal), said.Mass(last.Nominal), said.Mass(r.Bears.Ball.Nominal), said.Mass(high[0]), said.Mass(high[len(high)-1]), said.Mass(low[0]), said.Mass(low[len(low)-1]), said.Length(g.Even))
+	for _, a := range g.Axles {
+		if a.Nominal <= 0 {
 			f.Outcome = finding.Fails
-			f.Says = append(f.Says, said.Say(" One axle is over its half of the rating.")...)
+			f.Says = append(f.Says, said.Say(" An axle lifts off.")...)
+			break
 		}
 	}
-	if min(front, rear) <= 0 {
-		f.Outcome = finding.Fails
-		f.Says = append(f.Says, said.Say(" An axle lifts off.")...)
-	}
 	f.HasWork, f.Work = true, func() []finding.Step {
-		return []finding.Step{{Symbol: "F", Says: said.Say("the heavier axle"), Formula: "F_i = M/Σx − k·dz·(1 − x_i·Σx/Σx²)", Result: f.Figure, Source: f.Source, Terms: []finding.StepTerm{
-			lengthTerm("x₁", "front axle behind the ball", "stated or usual", axles[0]), lengthTerm("x₂", "rear axle behind the ball", "stated or usual", axles[1]),
-			lengthTerm("dz", "ball over level", "computed", dz),
-			{Symbol: "k", Says: said.Say("one axle's springs, for each metre"), Measure: finding.Exactly(quantity.KindMass, k/2), How: "computed"}}}}
+		terms := []finding.StepTerm{}
+		for i, x := range at {
+			terms = append(terms, lengthTerm("x"+string("₁₂₃"[3*i:3*i+3]), "an axle behind the ball", "stated or usual", x))
+		}
+		terms = append(terms, finding.StepTerm{Symbol: "dz", Says: said.Say("ball over level"), Measure: finding.Of(quantity.KindLength, g.High), How: "computed"},
+			finding.StepTerm{Symbol: "k", Says: said.Say("one axle's springs, for each metre"), Measure: finding.Exactly(quantity.KindMass, g.Rate), How: "computed"})
+		return []finding.Step{{Symbol: "F", Says: said.Say("the heaviest axle"), Formula: "F_i = M/Σx − k·dz·(1 − x_i·Σx/Σx²)", Result: f.Figure, Source: f.Source, Terms: terms}}
 	}
 	return f, true
 }

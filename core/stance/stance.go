@@ -44,7 +44,7 @@ var emptyHeight = span{Nominal: 0.8, Low: 0.6, High: 1.0}
 
 const loadHeightDoubt = 0.10
 
-// couplingHeight of a trailer for which none is stated, m.
+// usualCoupling is the coupling's height of a trailer for which none is stated, m.
 const usualCoupling = 0.43
 
 // CentreHeight is the height of the loaded rig's centre above the ground, m:

@@ -39,6 +39,7 @@ type Term struct {
 	Side   quantity.Range[float64] // m
 	Place  string                  // the guess behind Arm
 	Group  string                  // of an optional thing: all terms of a group are there, or none
+	Shift  bool                    // no mass: OnAxle is a weight, kg, that goes from ball to axle
 }
 
 // Beam is the loaded trailer on ball and axle.

@@ -218,8 +218,9 @@ func newTask(p *plan.Plan, q review.Request, own plan.Layout) (*task, said.Sente
 		if l.Reads == norms.ReadsSide && l.Limit != nil && r.Beam.Track > 0 {
 			// A wheel bears R_axle/2 ± S/t: most room is where the axle bears least.
 			axle := r.Bears.OnAxle.Nominal + low/r.Axle.Nominal
-			t.sides = min(t.sides, max(0, r.Beam.Track*(l.Limit.Value-axle/2)))
-			t.wheel = min(t.wheel, l.Limit.Value)
+			most := l.Limit.Value / l.Part // of all on that side
+			t.sides = min(t.sides, max(0, r.Beam.Track*(most-axle/2)))
+			t.wheel = min(t.wheel, most)
 		}
 	}
 	roots := rootsOf(r)

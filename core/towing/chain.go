@@ -48,6 +48,7 @@ type Link struct {
 	Essential bool             `json:"essential"`
 	Weakest   bool             `json:"weakest,omitempty"`
 	Key       string           `json:"key"` // of its finding
+	Part      float64          `json:"-"`   // of what comes on the axles that it reads: 1, or one axle's share
 }
 
 // Result is what towing finds of a rig.
@@ -65,7 +66,7 @@ func Check(r *rig.Rig) Result {
 	out.Chain, out.Findings = make([]Link, 0, len(all)), make([]finding.Finding, 0, len(all)+12)
 	for _, l := range all {
 		f := l.judge(r)
-		link := Link{ID: l.id, Stage: l.stage, Name: l.name, Reads: l.reads, Figure: f.Figure, Limit: f.Limit, Outcome: f.Outcome, Essential: l.essential, Key: f.Key()}
+		link := Link{ID: l.id, Stage: l.stage, Name: l.name, Reads: l.reads, Figure: f.Figure, Limit: f.Limit, Outcome: f.Outcome, Essential: l.essential, Key: f.Key(), Part: l.part()}
 		if f.Figure != nil && f.Limit != nil && f.Limit.Value > 0 {
 			s := measureSpan(f.Figure).Over(f.Limit.Value)
 			link.Share = finding.Of(quantity.KindShare, s)
@@ -117,6 +118,7 @@ type link struct {
 	essential       bool
 	gate            finding.Gate
 	limit           *float64
+	axles           int            // that share what it reads; 0: it reads all of it
 	figure          *span // nil: not known
 	where           said.Sentence
 	needs           []finding.Need // what the figure takes
@@ -130,6 +132,9 @@ type link struct {
 	alternative *link
 	unclear     func() (said.Sentence, finding.Need)
 }
+
+// part is the share of what comes on the axles that the link reads.
+func (l *link) part() float64 { return 1 / float64(max(1, l.axles)) }
 
 // known reports whether there is a rating and what stands on it.
 func (l *link) known() bool { return l != nil && l.limit != nil && l.figure != nil }
@@ -247,8 +252,20 @@ func links(r *rig.Rig) []*link {
 		add(&link{id: "on-wheels", stage: "trailer", path: tp + "/onWheels", name: said.Say("{On wheels}"), reads: norms.ReadsWheels,
 			limit: num(t.OnWheels), figure: wheels, where: plateOf, act: lighten, steps: beamSteps})
 	}
-	add(&link{id: "axle", stage: "trailer", path: tp + "/axleRating", name: said.Say("Axle"), reads: norms.ReadsWheels, essential: true,
-		limit: num(t.AxleRating), figure: wheels, where: said.Say("Read the axle's plate, at the middle of the tube or behind a wheel."), act: lighten, steps: beamSteps})
+	axle := said.Say("Read the axle's plate, at the middle of the tube or behind a wheel.")
+	if n := t.Axles; n > 1 {
+		axle = said.Say("Read each axle's plate, at the middle of the tube or behind a wheel, and add up all %.", said.Count(n))
+	}
+	add(&link{id: "axle", stage: "trailer", path: tp + "/axleRating", name: said.Say(map[bool]string{false: "Axle", true: "Axles together"}[t.Axles > 1]), reads: norms.ReadsWheels, essential: true,
+		limit: num(t.AxleRating), figure: wheels, where: axle, act: lighten, steps: beamSteps})
+	group, n := r.Group, max(1, t.Axles)
+	var heavy *span
+	if group != nil {
+		h := group.Heaviest()
+		heavy = &h
+		add(&link{id: "axle-heavier", stage: "trailer", path: tp + "/axleRating", name: said.Say("The heavier axle"), reads: norms.ReadsWheels, axles: n,
+			limit: shareOf(t.AxleRating, n), figure: heavy, where: axle, act: "Without an equaliser the ball's height shares them: bring it level, or take weight off.", steps: beamSteps})
+	}
 	if t.SpringRating != nil {
 		add(&link{id: "springs", stage: "trailer", path: tp + "/springRating", name: said.Say("Springs"), reads: norms.ReadsWheels,
 			limit: num(t.SpringRating), figure: wheels, where: plateOf, act: lighten, steps: beamSteps})
@@ -263,15 +280,25 @@ func links(r *rig.Rig) []*link {
 		f := *v * float64(n)
 		return &f
 	}
-	add(&link{id: "tyres", stage: "trailer", path: tyrePath, name: said.Say("{Tyre}s"), reads: norms.ReadsWheels, essential: true,
-		limit: times(tyre, r.Tyres()), figure: wheels, where: wall, act: lighten, steps: beamSteps, source: tyreSource})
+	tyres := &link{id: "tyres", stage: "trailer", path: tyrePath, name: said.Say("{Tyre}s"), reads: norms.ReadsWheels, essential: true,
+		limit: times(tyre, r.Tyres()), figure: wheels, where: wall, act: lighten, steps: beamSteps, source: tyreSource}
+	if heavy != nil { // the heavier axle's bear most
+		tyres.name, tyres.limit, tyres.figure, tyres.axles = said.Say("{Tyre}s of the heavier axle"), times(tyre, 2), heavy, n
+	}
+	add(tyres)
 	if r.Bears != nil && r.Bears.Left != nil && tyre != nil {
 		for _, s := range []struct {
 			id, name string
 			bears    *span
 		}{{"tyres-left", "{Tyre}s on the left", r.Bears.Left}, {"tyres-right", "{Tyre}s on the right", r.Bears.Right}} {
-			add(&link{id: s.id, stage: "trailer", path: tyrePath, name: said.Say(s.name), reads: norms.ReadsSide,
-				limit: times(tyre, r.Tyres()/2), figure: s.bears, where: wall, act: "Move weight across.", steps: beamSteps, source: tyreSource})
+			side := &link{id: s.id, stage: "trailer", path: tyrePath, name: said.Say(s.name), reads: norms.ReadsSide,
+				limit: times(tyre, r.Tyres()/2), figure: s.bears, where: wall, act: "Move weight across.", steps: beamSteps, source: tyreSource}
+			if b := r.Bears.OnAxle; heavy != nil && b.Nominal > 0 && b.Low > 0 { // as uneven on each axle
+				most := span{Nominal: s.bears.Nominal * heavy.Nominal / b.Nominal, Low: s.bears.Low * heavy.Low / b.High, High: s.bears.High * heavy.High / b.Low}
+				side.limit, side.figure, side.axles = tyre, &most, n
+				side.name = append(side.name, said.Say(", the heavier axle's")...)
+			}
+			add(side)
 		}
 	}
 	add(&link{id: "coupling", stage: "trailer", path: tp + "/couplingRating", name: said.Say("{Coupling}"), reads: norms.ReadsTotal, essential: true,
@@ -284,6 +311,15 @@ func links(r *rig.Rig) []*link {
 		return out
 	}
 	return append(out, carLinks(r, total, ball, wheels)...)
+}
+
+// shareOf is what one of n axles may bear of a rating for all of them.
+func shareOf(rating *quantity.Mass, n int) *float64 {
+	if rating == nil {
+		return nil
+	}
+	f := float64(*rating) / float64(n)
+	return &f
 }
 
 // label is the trailer's own rating as printed: gross, load alone, or unsure.
@@ -552,9 +588,9 @@ func room(r *rig.Rig, all []*link, x float64, lenient bool) (best float64, rulin
 		case k.reads == norms.ReadsTotal || k.reads == norms.ReadsTrain:
 			take(k, room)
 		case k.reads == norms.ReadsWheels && l > 0 && x > 0:
-			take(k, room*l/x)
+			take(k, room*l/x/k.part())
 		case k.reads == norms.ReadsSide && l > 0 && x > 0:
-			take(k, room*2*l/x)
+			take(k, room*2*l/x/k.part())
 		case (k.reads == norms.ReadsBall || k.reads == norms.ReadsCar) && l > x:
 			take(k, room*l/(l-x))
 		case k.reads == norms.ReadsRear && l > x:

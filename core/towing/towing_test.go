@@ -256,3 +256,51 @@ func TestWorkings(t *testing.T) {
 		}
 	}
 }
+
+// Two axles on torsion springs: the chain, the window and the tyres read what the ball's
+// height makes of them, not the middle. 10 000 kg/m an axle at 2.1 and 2.9 m, the ball 100 mm
+// high: 650 kg, moment 1475 about it, dz 0.118 with the springs 18 mm down: front
+// 295 − 1180·(1 − 10.5/12.82) = 81.45, rear 295 + 1180·(14.5/12.82 − 1) = 449.63, 118.91 on
+// the ball, where the middle says 60.
+func TestUnevenAxles(t *testing.T) {
+	two := []string{"/trailers/t/axles", `2`, "/trailers/t/suspension", `"torsion"`, "/trailers/t/axleGap", `0.8`, "/trailers/t/sinks", `0.04`,
+		"/trailers/t/couplingHeight", `0.45`, "/towVehicles/car/ballHeight", `0.55`, "/trailers/t/tyreRating", `200`}
+	get := func(id string, more ...string) (towing.Link, *rig.Rig) {
+		r := rig.Resolve(sample.Plan(t, append(two, more...)...), "t", "o")
+		for _, l := range towing.Check(r).Chain {
+			if l.ID == id {
+				return l, r
+			}
+		}
+		t.Fatalf("no link %s", id)
+		return towing.Link{}, nil
+	}
+	for id, want := range map[string]struct {
+		figure, limit float64
+		outcome       finding.Outcome
+	}{
+		"axle-heavier": {449.63, 400, finding.Fails},
+		"tyres":        {449.63, 400, finding.Fails},
+		"tyres-left":   {449.63 / 2, 200, finding.Fails},
+		"ball-limit":   {118.91, 75, finding.Fails},
+		"axle":         {531.09, 800, finding.Holds},
+	} {
+		l, _ := get(id)
+		if math.Abs(l.Figure.Value-want.figure) > 0.01 || l.Limit.Value != want.limit || l.Outcome != want.outcome {
+			t.Errorf("%s: %v of %v, %s", id, l.Figure.Value, l.Limit.Value, l.Outcome)
+		}
+	}
+	// Without the springs' rate, or how they are hung, nothing holds by the middle alone: a
+	// range about the even 60 kg, from the ball 50 mm low to 50 mm high.
+	for _, blank := range [][]string{{"/trailers/t/sinks", "-"}, {"/trailers/t/suspension", "-"}, {"/trailers/t/couplingHeight", "-"}} {
+		l, r := get("ball-limit", append(blank, "/towVehicles/car/ballLimit", `65`)...)
+		if l.Outcome != finding.Tight || r.Bears.Ball.Low >= 50 || r.Bears.Ball.High <= 70 || math.Abs(r.Bears.Ball.Nominal-60) > 1e-9 {
+			t.Errorf("%v: %s, ball %v", blank, l.Outcome, r.Bears.Ball)
+		}
+	}
+	// On an equaliser it is the middle.
+	l, _ := get("ball-limit", "/trailers/t/suspension", `"leaf"`)
+	if math.Abs(l.Figure.Value-60) > 1e-9 {
+		t.Errorf("leaf: %v", l.Figure.Value)
+	}
+}

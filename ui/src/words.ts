@@ -96,8 +96,8 @@ export const tailWords: Record<string, string> = {
 }
 
 export const springWords: Record<string, string> = {
-  leaf: 'Leaf springs',
-  slipper: 'Slipper springs',
+  leaf: 'Leaf springs (a pair: joined by a rocker)',
+  slipper: 'Slipper springs, no rocker',
   torsion: 'Torsion axle',
   none: 'None',
 }

@@ -46,7 +46,9 @@ const plates = computed<PlanField[]>(() => [
     kind: 'mass',
     hint: 'plate',
   }),
-  { at: 'axleRating', label: 'Axle rating', kind: 'mass', hint: 'on the axle' },
+  (trailer.value?.axles ?? 1) > 1
+    ? { at: 'axleRating', label: 'Axle rating, all axles', kind: 'mass', hint: 'add up their plates' }
+    : { at: 'axleRating', label: 'Axle rating', kind: 'mass', hint: 'on the axle' },
   { at: 'springRating', label: 'Springs, both sides', kind: 'mass', hint: 'if marked' },
   {
     at: 'tyreText',
