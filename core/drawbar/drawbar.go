@@ -122,9 +122,13 @@ func Check(r *rig.Rig) []finding.Finding {
 		return append(out, sl)
 	}
 	inner, _ := section.Of(section.Size{Shape: section.Tube, H: float64(in.Height), B: float64(in.Width), T: float64(in.Wall)})
-	moment := force * longer
-	judge(&sl, moment/inner.Wy)
 	need := overlaps * float64(d.Profile.Height)
+	overlap := float64(d.Overlap)
+	if overlap <= 0 {
+		overlap = need
+	}
+	moment := force * (longer + (1-lever)/2*overlap) // at the bolts nearest to the mouth
+	judge(&sl, moment/inner.Wy)
 	sl.Says = said.Say("% slides in, % shims above and below, % at the sides; at the joint it is used to %. Overlap % or more; chains, cable and breakaway % longer.",
 		said.Piece{Text: in.Name}, said.Length(high/2), said.Length(wide/2), said.Share(moment/inner.Wy/allowed), said.Length(need), said.Length(longer))
 	if max(high, wide)/2 > shimMost && sl.Outcome == finding.Holds {
@@ -135,16 +139,15 @@ func Check(r *rig.Rig) []finding.Finding {
 		sl.Outcome = finding.Fails
 		sl.Says = append(sl.Says, said.Say(" Stated overlap %: too short.", said.Length(d.Overlap))...)
 	}
-	overlap := float64(d.Overlap)
-	if overlap <= 0 {
-		overlap = need
-	}
-	return append(out, sl, bolts(base, d, moment, overlap, path))
+	return append(out, sl, bolts(base, d, force, longer, overlap, path))
 }
 
-// bolts hold the sleeve by a couple over its overlap, each in two shear planes:
-// F = M/(0.67·overlap) on the bolts of one end.
-func bolts(base func(string, string) finding.Finding, d *plan.Drawbar, moment, overlap float64, path string) finding.Finding {
+// bolts hold the sleeve by two groups, 0.67 of the overlap o apart about its middle, each
+// bolt in two shear planes. The force P at the ball's end, d beyond the mouth, acts on an arm
+// of d + o/2 about their middle, and half of it on either group besides:
+//
+//	F = P·((d + o/2)/(0.67·o) + 1/2) on the group nearer the mouth
+func bolts(base func(string, string) finding.Finding, d *plan.Drawbar, end, longer, overlap float64, path string) finding.Finding {
 	f := base(CodeBolts, "Sleeve's bolts")
 	f.Source = &norms.BoltSource
 	if d.Bolts == 0 || d.Bolt <= 0 {
@@ -154,7 +157,7 @@ func bolts(base func(string, string) finding.Finding, d *plan.Drawbar, moment, o
 	}
 	grade, known := norms.BoltOf(d.Grade)
 	each := math.Max(1, math.Floor(float64(d.Bolts)/2))
-	force := moment / (lever * overlap) / each
+	force := end * ((longer+overlap/2)/(lever*overlap) + 0.5) / each
 	limit := 2 * grade.ShearOf(float64(d.Bolt))
 	margin := (limit - force) / limit
 	f.Figure, f.Limit, f.Margin = finding.Exactly(quantity.KindForce, force), finding.Exactly(quantity.KindForce, limit), &margin

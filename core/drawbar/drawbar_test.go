@@ -45,16 +45,17 @@ func TestDrawbar(t *testing.T) {
 	}
 	long := check(bar + `,"longer":0.5,"way":"sleeve","overlap":0.2,"bolts":4,"bolt":0.012,"grade":"8.8"}`)
 	outcome, says, v := long(drawbar.CodeSleeve)
-	near(t, "at the joint", v, 2*61.6*2.5/3*9.80665*0.5/7.78685e-6)
+	// P = 1006.8 N; at the bolts 0.165·0.2 m behind the mouth.
+	near(t, "at the joint", v, 2*61.6*2.5/3*9.80665*(0.5+0.165*0.2)/7.78685e-6)
 	if outcome != "holds" || !strings.Contains(says, "50 × 50 × 3 slides in, 2 mm shims") || !strings.Contains(says, "Overlap 180 mm or more") {
 		t.Errorf("%s %q", outcome, says)
 	}
-	// Four bolts M12 8.8: 503.4/(0.67·0.2)/2 = 1878 N each, of 2·0.6·800·0.78·113.10/1.25 = 67.75 kN.
+	// Four bolts M12 8.8, groups 0.134 m apart: 1006.8·(0.6/0.134 + 1/2)/2 = 2506 N each, of 2·0.6·800·0.78·113.10/1.25 = 67.75 kN.
 	_, _, v = long(drawbar.CodeBolts)
-	near(t, "bolt", v, 2*61.6*2.5/3*9.80665*0.5/(0.67*0.2)/2)
-	// Half the overlap, twice the force: a short one is not taken for the one it should be.
+	near(t, "bolt", v, 2*61.6*2.5/3*9.80665*(0.6/0.134+0.5)/2)
+	// Half the overlap, nearly twice the force: a short one is not taken for the one it should be.
 	_, _, v = check(bar + `,"longer":0.5,"overlap":0.1,"bolts":4,"bolt":0.012,"grade":"8.8"}`)(drawbar.CodeBolts)
-	near(t, "bolt, short overlap", v, 2*61.6*2.5/3*9.80665*0.5/(0.67*0.1)/2)
+	near(t, "bolt, short overlap", v, 2*61.6*2.5/3*9.80665*(0.55/0.067+0.5)/2)
 	for name, c := range map[string]struct{ json, code, want, says string }{
 		"too long":    {bar + `,"longer":2}`, drawbar.CodeBend, "fails", "Stiffen"},
 		"overlap":     {bar + `,"longer":0.3,"overlap":0.1}`, drawbar.CodeSleeve, "fails", "too short"},
