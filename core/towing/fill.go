@@ -1,6 +1,7 @@
 package towing
 
 import (
+	"maps"
 	"math"
 
 	"zygonos/core/catalogue"
@@ -20,7 +21,7 @@ type Fill struct {
 	Name    string           `json:"name"`
 	Mass    *finding.Measure `json:"mass"`    // as planned
 	Volume  *finding.Measure `json:"volume"`  // as planned
-	Allowed *finding.Measure `json:"allowed"` // kg
+	Allowed *finding.Measure `json:"allowed"` // kg; of what a loader drops in one place, once it is raked level
 	By      said.Sentence    `json:"by"`      // the rating that rules
 	Dry     FillLine         `json:"dry"`
 	Wet     FillLine         `json:"wet"`
@@ -52,8 +53,14 @@ func fills(r *rig.Rig, all []*link) (out []Fill, fs []finding.Finding) {
 		if !ok || !known {
 			continue
 		}
-		allowed := math.Max(0, it.Lot.Mass.Nominal+left)
+		now := math.Max(0, it.Lot.Mass.Nominal+left) // where it lies
+		allowed := now
 		foot := goods.Footprint(it.Load, r.Bed())
+		if b.By == plan.ByScoops { // the depth is that of the bed, so the room is asked there too
+			if at, by, ok := leveled(r, it, foot); ok {
+				allowed, ruling = at, by
+			}
+		}
 		fill := Fill{Load: it.Path, Name: it.Name, Mass: finding.Of(quantity.KindMass, *it.Lot.Mass), Volume: finding.Of(quantity.KindVolume, it.Lot.Volume),
 			Allowed: finding.Exactly(quantity.KindMass, allowed), By: ruling.name, Side: foot.Side, Spills: it.Lot.Spills, Open: open}
 		slope := goods.Tan((m.ReposeLow + m.ReposeHigh) / 2)
@@ -72,6 +79,9 @@ func fills(r *rig.Rig, all []*link) (out []Fill, fs []finding.Finding) {
 					l.Depth = foot.Side + h
 				}
 			}
+			if it.Shape != "heap" { // bags have no depth
+				l.Depth = 0
+			}
 			if b.Heap != nil && l.Volume > 0 {
 				l.Trips = int(math.Ceil(float64(b.Heap.Value)/l.Volume - 1e-9))
 			}
@@ -85,14 +95,52 @@ func fills(r *rig.Rig, all []*link) (out []Fill, fs []finding.Finding) {
 			fill.Level = finding.Of(quantity.KindMass, span{Nominal: v * (low + high) / 2, Low: v * low, High: v * high})
 		}
 		out = append(out, fill)
-		fs = append(fs, fillFinding(r, it, &fill, &m, allowed, own, all))
+		fs = append(fs, fillFinding(r, it, &fill, &m, now, own, all))
 	}
 	return out, fs
 }
 
+// leveled is what may go of a load that a loader drops in one place once it is raked level
+// over its bed, and the rating that rules: the rig is resolved anew with it so laid, since
+// both supports and sides bear otherwise then.
+func leveled(r *rig.Rig, it *rig.Item, foot goods.Bed) (allowed float64, ruling *link, ok bool) {
+	p := *r.Plan
+	p.Loads, p.Outings = maps.Clone(p.Loads), maps.Clone(p.Outings)
+	l := p.Loads[it.ID]
+	bulk := *l.Bulk
+	exact := quantity.Volume(0)
+	bulk.By, bulk.Count, bulk.Volume = plan.ByVolume, nil, &plan.VolumeEstimate{Value: quantity.Volume(it.Lot.Volume.Nominal), PlusMinus: &exact, How: plan.Weighed}
+	l.Bulk = &bulk
+	p.Loads[it.ID] = l
+	o := *r.Outing
+	layout := *r.Layout
+	layout.Placements = maps.Clone(layout.Placements)
+	pl := layout.Placements[it.ID]
+	if foot.Length == r.DeckLength() {
+		pl.At.Back = 0
+	}
+	if foot.Width == r.DeckWidth() {
+		pl.At.Right = 0
+	}
+	layout.Placements[it.ID] = pl
+	o.Layouts = maps.Clone(o.Layouts)
+	o.Layouts[r.Scope.Trailer] = layout
+	p.Outings[r.Scope.Outing] = o
+	on := rig.Resolve(&p, r.Scope.Trailer, r.Scope.Outing)
+	for i := range on.Items {
+		q := &on.Items[i]
+		if q.Part || q.ID != it.ID || q.Lot == nil || q.Lot.Mass == nil {
+			continue
+		}
+		left, by, known := room(on, links(on), q.X, false)
+		return math.Max(0, q.Lot.Mass.Nominal+left), by, known
+	}
+	return 0, nil, false
+}
+
 func fillFinding(r *rig.Rig, it *rig.Item, fill *Fill, m *catalogue.Material, allowed float64, own bool, all []*link) finding.Finding {
 	f := finding.Finding{Code: CodeFill, Stage: "job", Scope: r.Scope, Gate: finding.GateGo, Subject: it.Path, Title: said.Say("%", said.Name(it.Name, "Loose material")),
-		Figure: fill.Mass, Limit: fill.Allowed, Source: &catalogue.MaterialSource}
+		Figure: fill.Mass, Limit: finding.Exactly(quantity.KindMass, allowed), Source: &catalogue.MaterialSource}
 	name := said.Name(it.Name, "Loose material")
 	f.Outcome, f.Tight = finding.Under(*it.Lot.Mass, allowed, Reserve)
 	line := fill.Wet
@@ -112,6 +160,12 @@ func fillFinding(r *rig.Rig, it *rig.Item, fill *Fill, m *catalogue.Material, al
 		return f
 	}
 	upTo := said.Say("Fill to %, "+wetter+".", said.Length(line.Depth))
+	switch {
+	case it.Shape != "heap":
+		upTo = nil
+	case it.Load.Bulk.By == plan.ByScoops:
+		upTo = said.Say("Raked level % may go: fill to %, "+wetter+".", said.Mass(fill.Allowed.Value), said.Length(line.Depth))
+	}
 	switch {
 	case allowed <= 0:
 		f.Outcome, f.Tight = finding.Fails, ""
@@ -170,6 +224,9 @@ func FillLayer(r *rig.Rig, fills []Fill) (out []scene.Shape) {
 		for k := range fills {
 			f := &fills[k]
 			if f.Load != it.Path {
+				continue
+			}
+			if it.Shape != "heap" {
 				continue
 			}
 			dry, wet := -(it.Bottom + f.Dry.Depth), -(it.Bottom + f.Wet.Depth)

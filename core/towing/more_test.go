@@ -220,6 +220,27 @@ func TestHeapedFill(t *testing.T) {
 	}
 }
 
+// A loader drops 0.2 m³ at the tail, 2.0 to 2.5 m behind the headboard: there the wheels and
+// the window bind; raked level the same 450 kg may go as of TestFill, at the same depth and
+// in as many trips, and a deck filled level says so too.
+func TestFillOfScoops(t *testing.T) {
+	heap := `"heap":{"value":1,"how":"guessed"}}`
+	_, cone := checked(t, append(gravel, sample.Crate+"/at/back", `1.8`,
+		"/loads/crate/bulk", `{"material":"gravel","by":"scoops","count":1,"wet":"dry","volume":{"value":0.05,"plusMinus":0,"how":"weighed"},`+heap, "/trailers/t/axleRating", `330`)...)
+	_, level := checked(t, append(gravel, "/loads/crate/bulk", `{"material":"gravel","by":"volume","wet":"dry","volume":{"value":0.05,"plusMinus":0,"how":"weighed"},`+heap, "/trailers/t/axleRating", `330`)...)
+	a, b := cone.Fills[0], level.Fills[0]
+	if math.Abs(a.Allowed.Value-b.Allowed.Value) > 1e-9 || math.Abs(a.Wet.Depth-b.Wet.Depth) > 1e-12 || a.Wet.Trips != b.Wet.Trips {
+		t.Errorf("raked %v %+v, level %v %+v", a.Allowed.Value, a.Wet, b.Allowed.Value, b.Wet)
+	}
+	// 100 kg of room on the axle of 230: 100·2.5/2.25 in the middle of the bed.
+	if math.Abs(a.Allowed.Value-100*2.5/2.25) > 1e-9 {
+		t.Errorf("allowed %v", a.Allowed.Value)
+	}
+	if f := sample.Find(t, cone.Findings, towing.CodeFill); f.Limit.Value >= a.Allowed.Value || !strings.Contains(f.Says.Text(quantity.Locale{Units: quantity.Metric, Region: quantity.UK}), "Raked level 111 kg may go") {
+		t.Errorf("%v %q", f.Limit.Value, f.Says.Text(quantity.Locale{Units: quantity.Metric, Region: quantity.UK}))
+	}
+}
+
 // Nothing is left: it says so and does not divide by nought.
 func TestFillWithoutRoom(t *testing.T) {
 	p, res := checked(t, append(gravel, "/loads/crate/bulk", `{"material":"gravel","by":"volume","volume":{"value":0.2,"how":"weighed"},"heap":{"value":1,"how":"guessed"}}`, "/trailers/t/label/value", `200`)...)

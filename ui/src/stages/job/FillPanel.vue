@@ -9,6 +9,8 @@ const props = defineProps<{ load: string }>()
 const workspace = useWorkspace()
 const { say, print, measure, nominal } = useWords()
 const fill = computed<Fill | undefined>(() => workspace.report?.fills.find((f) => f.load === props.load))
+// A loader drops it in one place: the fill line is that of the bed raked level.
+const raked = computed(() => workspace.get(`${props.load}/bulk/by`) === 'scoops')
 const rows = computed(() => {
   const f = fill.value
   if (!f) return []
@@ -28,8 +30,10 @@ const y = (depth: number) => 100 - (depth / top.value) * 100
 <template>
   <div v-if="fill" class="bg-wash rounded-lg p-3" data-fill>
     <p class="text-lg leading-snug font-bold">
-      {{ nominal(fill.allowed) }} may go. Fill to {{ print('length', fill.dry.depth) }} dry,
-      {{ print('length', fill.wet.depth) }} wet.
+      {{ nominal(fill.allowed) }} may go<template v-if="raked">, raked level</template>.
+      <template v-if="fill.wet.depth > 0">
+        Fill to {{ print('length', fill.dry.depth) }} dry, {{ print('length', fill.wet.depth) }} wet.
+      </template>
     </p>
     <p v-if="fill.open" class="text-unknown font-semibold">Ratings not known yet may allow less.</p>
     <p class="text-soft text-sm">
