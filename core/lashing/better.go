@@ -205,15 +205,15 @@ func more(l *Load, most int, judge func(*Load) (Better, bool)) []change {
 	return out
 }
 
-// tightened is the load with its straps over the top drawn to half of their limit, and how
-// far the least of them that was slacker is drawn, kg; nought where none was, or a hull bears
-// no more.
+// tightened is the load with its straps over the top drawn as far as a tightener of their
+// kind draws by hand, at most to half of their limit, and how far the least of them that was
+// slacker is drawn, kg; zero where none was, or a hull bears no more.
 func (l *Load) tightened() (next Load, drawn float64) {
 	next = *l
 	next.Ties = slices.Clone(l.Ties)
 	for i := range next.Ties {
-		if t := &next.Ties[i]; t.Over && t.Eased == 0 && t.Pull < 0.45*t.Limit && l.Item.Shape != "hull" {
-			t.Pull = t.Limit / 2
+		if t := &next.Ties[i]; t.Over && t.Eased == 0 && t.Pull < 0.9*t.Draws && l.Item.Shape != "hull" {
+			t.Pull = t.Draws
 			if drawn == 0 || t.Pull < drawn {
 				drawn = t.Pull
 			}

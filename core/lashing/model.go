@@ -51,6 +51,7 @@ type Tie struct {
 	Limit float64 // least of that and of its tie points', kg
 	Weak  string  // what that limit is of
 	Pull  float64 // that its tightener leaves, kg
+	Draws float64 // that a tightener of its kind can leave, kg
 	Long  float64 // m of strap needed
 	Has   *float64
 	Guess bool    // some of Limit is by practice
@@ -298,7 +299,7 @@ func (l *Load) add(r *rig.Rig, id string, x plan.Lashing) {
 		return
 	}
 	it := l.Item
-	t := Tie{ID: id, Path: path, Name: strap.Name, Hook: strap.Hook, Over: x.To != "", Weak: "strap", Pull: PullOf(strap)}
+	t := Tie{ID: id, Path: path, Name: strap.Name, Hook: strap.Hook, Over: x.To != "", Weak: "strap", Pull: PullOf(strap), Draws: usualPull[strap.Kind]}
 	limit, how := LimitOf(strap)
 	t.Strap, t.Limit, t.Guess = limit, limit, how == "unmarked webbing"
 	if t.Break = 3 * limit; strap.Breaks != nil {
@@ -359,7 +360,7 @@ func (l *Load) add(r *rig.Rig, id string, x plan.Lashing) {
 		need("from", "what the tie point takes", "A stake pocket is no tie point; others have a plate, or a known make.")
 		return
 	}
-	t.Pull = math.Min(t.Pull, t.Limit/2)
+	t.Pull, t.Draws = math.Min(t.Pull, t.Limit/2), math.Min(t.Draws, t.Limit/2)
 	if down := t.down(); it.Shape == "hull" && t.Over && down > 0 { // drawn as far as the hull bears
 		if most := l.press() / down; most < t.Pull {
 			t.Eased, t.Pull = t.Pull, most

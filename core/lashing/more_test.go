@@ -228,6 +228,22 @@ func TestImprove(t *testing.T) {
 			near(t, "four more, g", w.Has, 0.25*(400+12*60*0.92848)/400, 1e-4)
 		}
 	}
+	// However strong straps and rings are, a ratchet leaves 250 kg by hand, a cam buckle 40.
+	for kind, want := range map[string]string{"ratchet": "straps drawn to 250 kg", "cam": "straps drawn to 40 kg"} {
+		strong := append([]string{"/straps/s/pull", `20`, "/straps/s/limit", `2500`, "/straps/s/kind", `"` + kind + `"`}, level...)
+		for _, p := range []string{"fl", "fr", "rl", "rr"} {
+			strong = append(strong, "/trailers/t/tiePoints/"+p+"/rating", `3000`)
+		}
+		r := tied(t, strong...)
+		l := lashing.Loads(r)[0]
+		names := ""
+		for _, w := range lashing.Improve(r, &l, 0) {
+			names += w.Says.Text(r.Plan.Locale()) + "; "
+		}
+		if !strings.Contains(names, want) {
+			t.Errorf("%s: %q is not in %s", kind, want, names)
+		}
+	}
 	for _, want := range []string{"a mat under it", "something that bears", "straps drawn to 250 kg", "4 more straps like Strap"} {
 		if !strings.Contains(names, want) {
 			t.Errorf("%q is not in %s", want, names)
