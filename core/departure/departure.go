@@ -97,7 +97,7 @@ func loading(r *rig.Rig) []Tick {
 	if s == nil || len(missing) > 0 || fails != nil {
 		return nil
 	}
-	on, _ := s.Card(s.Drive(cardSteps))
+	on, _ := s.Card(s.Course(cardSteps))
 	var out []Tick
 	for _, l := range on {
 		if l.ID != "mark" && l.ID != "stow" {

@@ -2,6 +2,7 @@ package ramp
 
 import (
 	"math"
+	"slices"
 
 	"zygonos/core/catalogue"
 	"zygonos/core/finding"
@@ -41,8 +42,8 @@ const (
 	CodeHome      = "ramp.home"
 )
 
-// stepsLive is how many steps the checks take.
-const stepsLive = 160
+// stepsLive is how many even steps the checks take, beside the events.
+const stepsLive = 60
 
 // Figures of practice (confidence C).
 const (
@@ -100,7 +101,7 @@ func Check(r *rig.Rig) []finding.Finding {
 	case s == nil:
 		return out
 	}
-	steps := s.Drive(stepsLive)
+	steps := s.Course(stepsLive)
 	w := WorstOf(steps)
 	out = append(out, s.angle(steps), s.clearance(&steps[w.Clearance]), s.tip(&steps[w.Ball]))
 	for _, check := range []func() (finding.Finding, bool){
@@ -130,10 +131,21 @@ func (s *Setup) steepest() float64 {
 	return most * math.Pi / 180
 }
 
-// Wanted is the ramp's length for that angle from the tail to level ground, the kerb
-// counted, m; it holds too where the ramps there are do not reach.
+// Wanted is the least ramp of that angle θ from the tail to the ground, which falls by φ and
+// lies a kerb lower, m: with h the tail over the ground under it
+//
+//	l = h/(sin θ − tan φ·cos θ)
+//
+// rounded up to 10 mm, so that it keeps the angle. It holds too where the ramps there are do
+// not reach; 0 where the ground falls away as steeply.
 func (s *Setup) Wanted() float64 {
-	return math.Max(0, s.deckUp()+float64(s.Loading.Kerb)) / math.Sin(s.steepest())
+	_, tail := s.Rig.Deck()
+	h := math.Max(0, s.deck(tail)+float64(s.Loading.Kerb))
+	den := math.Sin(s.steepest()) - math.Tan(s.Loading.Fall)*math.Cos(s.steepest())
+	if den <= 0.01 {
+		return 0
+	}
+	return math.Ceil(h/den*100-1e-9) / 100
 }
 
 func (s *Setup) angle(steps []Step) finding.Finding {
@@ -145,9 +157,16 @@ func (s *Setup) angle(steps []Step) finding.Finding {
 	f.Margin = &margin
 	h := s.Top.Z - s.Foot.Z
 	f.Says = said.Say("Ramps of % rise % at %.", said.Length(s.Ramp.Length), said.Length(h), said.Of(quantity.KindAngle, s.Angle))
-	if s.Angle > limit {
+	if s.Angle > limit*(1+1e-9) {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = append(f.Says, said.Say(" For % it takes %.", said.Of(quantity.KindAngle, limit), said.Length(h/math.Sin(limit)))...)
+		switch l := s.Wanted(); {
+		case s.Tilts:
+			f.Says = append(f.Says, said.Say(" % is usual at most: a longer bed, or ramps before it.", said.Of(quantity.KindAngle, limit))...)
+		case l > 0:
+			f.Says = append(f.Says, said.Say(" For % it takes %.", said.Of(quantity.KindAngle, limit), said.Length(l))...)
+		default:
+			f.Says = append(f.Says, said.Say(" The ground falls away too steeply for %: load elsewhere.", said.Of(quantity.KindAngle, limit))...)
+		}
 	}
 	if sinks := s.sinks(steps); sinks > 0.005 {
 		f.Says = append(f.Says, said.Say(" The springs let the tail down by % as it comes on.", said.Length(sinks))...)
@@ -220,11 +239,14 @@ func (s *Setup) tip(at *Step) finding.Finding {
 			{Symbol: "R₀", Says: said.Say("without the machine, ramps hung at the tail"), Measure: finding.Exactly(quantity.KindMass, s.Bare), How: "computed"},
 			{Symbol: "L", Says: said.Say("{coupling} to axle"), Measure: finding.Exactly(quantity.KindLength, s.Axle), How: "stated", Path: s.Rig.AxlePath}}}}
 	}
-	propped := s.Loading.Props != nil
+	propped := s.Loading.Props != nil && !at.Tips
 	switch {
+	case at.Ball < 0 && at.Tips && s.Loading.Props != nil:
+		f.Outcome = finding.Fails
+		f.Says = said.Say("Unhitched it tips back over its props: % too light at the {coupling} as % comes on. Hitch it, or set the props at the tail.", said.Mass(-at.Ball), name)
 	case s.Loading.Unhitched && at.Ball < 0 && !propped:
 		f.Outcome = finding.Fails
-		f.Says = said.Say("Unhitched it tips: % too light at the {coupling} as % comes on, held by % of what tips it. Hitch it, or prop the tail.", said.Mass(-at.Ball), name, said.Share(s.Bare/max(1e-9, s.Bare-at.Ball)))
+		f.Says = said.Say("Unhitched it tips: % too light at the {coupling} as % comes on. Hitch it, or prop the tail.", said.Mass(-at.Ball), name)
 	case s.Loading.Unhitched && at.Ball < 0:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say("Unhitched it leans on its props: % too light at the {coupling}. Hitch it if you can.", said.Mass(-at.Ball))
@@ -254,6 +276,11 @@ func (s *Setup) car(at *Step) (finding.Finding, bool) {
 	lifts := -at.Ball * rig.Lever(float64(r.Vehicle.Wheelbase.Value), float64(r.Vehicle.RearOverhang.Value))
 	f.Figure = finding.Exactly(quantity.KindMass, rear.Nominal)
 	f.Says = said.Say("% comes off the car's rear axle, % stays.", said.Mass(lifts), said.Mass(rear.Nominal))
+	if rear.Nominal < 0 {
+		f.Outcome = finding.Fails
+		f.Says = said.Say("% would come off the car's rear axle, which bears %: its rear wheels lift. Props under the tail, or load less far back.", said.Mass(lifts), said.Mass(rear.Nominal+lifts))
+		return f, true
+	}
 	if rear.Nominal < 0.7*(rear.Nominal+lifts) {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = append(f.Says, said.Say(" A parking brake on the rear wheels holds the less: chock it.")...)
@@ -267,7 +294,7 @@ func (s *Setup) props(steps []Step, at int) (finding.Finding, bool) {
 		return finding.Finding{}, false
 	}
 	f := s.base(CodeProps, "Rear props")
-	if math.IsNaN(steps[at].Prop) {
+	if s.Springs <= 0 && !s.Loading.Unhitched {
 		path := "/trailers/" + s.Rig.Scope.Trailer + "/sinks"
 		f.Outcome, f.Says = finding.Unknown, said.Say("Not known what the props bear: how far do the springs sink?")
 		f.Needs = []finding.Need{{Path: path, Says: said.Say("how far the springs sink at their rating"), Where: said.Say("Tape a wheel's height empty and loaded.")}}
@@ -282,8 +309,12 @@ func (s *Setup) props(steps []Step, at int) (finding.Finding, bool) {
 		least = -tip * s.Axle / (x - s.Axle)
 	}
 	f.Says = said.Say("Set with % of air the props bear up to %, both together; % keeps it from tipping. Plates under them.", said.Length(p.Gap), said.Mass(steps[at].Prop), said.Mass(least))
-	if x <= s.Axle {
+	switch {
+	case x <= s.Axle:
 		f.Outcome, f.Says = finding.Fails, said.Say("Props before the axle hold nothing: put them at the tail.")
+	case slices.ContainsFunc(steps, func(st Step) bool { return st.Tips }):
+		f.Outcome = finding.Fails
+		f.Says = said.Say("The props stand only % behind the axle: the whole trailer tips back over them. Put them at the tail.", said.Length(x-s.Axle))
 	}
 	return f, true
 }
@@ -293,17 +324,22 @@ func (s *Setup) bed(steps []Step) finding.Finding {
 	f := s.base(CodeBed, "Tilting bed")
 	f.Source = norms.Practice("it drops when nothing is left on its tail")
 	at, ok := s.Drops(steps)
-	if !ok {
+	switch pull := s.Hand(&steps[len(steps)-1]); {
+	case ok:
+		f.Figure = finding.Exactly(quantity.KindLength, at)
+		f.Says = said.Say("The bed drops level with the front wheels % from the {headboard}. A damper or a slow hand; latch and pin it before you move.", said.Length(at))
+	case pull > 0:
+		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+		f.Figure = finding.Exactly(quantity.KindMass, pull)
+		f.Says = said.Say("Home, the machine leaves % to draw down at the {headboard}, the bed's own weight aside; then latch it.", said.Mass(pull))
+	default:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say("The bed does not come down by itself before the machine is home: draw it down, then latch it.")
-		if pull := s.Hand(&steps[len(steps)-1]); pull > 0 {
-			f.Figure = finding.Exactly(quantity.KindMass, pull)
-			f.Says = said.Say("Home, the machine leaves % to draw down at the {headboard}, the bed's own weight aside; then latch it.", said.Mass(pull))
-		}
-		return f
 	}
-	f.Figure = finding.Exactly(quantity.KindLength, at)
-	f.Says = said.Say("The bed drops level with the front wheels % from the {headboard}. A damper or a slow hand; latch and pin it before you move.", said.Length(at))
+	if slices.ContainsFunc(steps, func(st Step) bool { return st.Loose }) {
+		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+		f.Says = append(f.Says, said.Say(" Its front wheels pass the pivot while the rear ones are still on the ground: pin the bed's tail down until they are on.")...)
+	}
 	return f
 }
 

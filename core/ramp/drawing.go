@@ -49,7 +49,7 @@ type CardLine struct {
 	Care bool          `json:"care,omitempty"` // a caution
 }
 
-// shownSteps is how many steps the scrubber has.
+// shownSteps is how many even steps the scrubber has, beside the events.
 const shownSteps = 121
 
 // DriveOf gives the drive of a rig; nil where no machine gets on or something is
@@ -64,7 +64,7 @@ func DriveOf(r *rig.Rig) *DriveOn {
 		d.Why = fails
 		return d
 	}
-	steps := s.Drive(shownSteps)
+	steps := s.Course(shownSteps)
 	w := WorstOf(steps)
 	d.Machine = s.machine()
 	zero, clear := 0.0, clearLeast

@@ -13,6 +13,9 @@ type Step struct {
 	Prop      float64 // kg on the rear props
 	Sinks     float64 // of the tail on its springs, m; 0 where they are not known
 	Bending   float64 // greatest in the ramp, both of a pair together, as kg on one metre
+	Level     bool    // a tilted bed has dropped
+	Loose     bool    // it would, with the machine's rear wheels still on the ground
+	Tips      bool    // unhitched, with its props where they are it tips back over them, or has none
 	Lifts     bool    // the line would lift an axle here: Wheels are those without it
 }
 
@@ -39,7 +42,7 @@ func (s *Setup) At(u, guess float64) Step {
 		path = s.Level
 		q = b.Stand(path, u, guess)
 	}
-	st := Step{U: u, Pose: q}
+	st := Step{U: u, Pose: q, Level: s.Tilts && &path[0] == &s.Level[0]}
 	st.Clearance, st.Touches = b.Clearance(path, q)
 	w, ok := b.Forces(q, s.All, s.Way, s.line(q))
 	if !ok {
@@ -47,6 +50,7 @@ func (s *Setup) At(u, guess float64) Step {
 		st.Lifts = s.Way == ByLine
 	}
 	st.Wheels = w
+	st.Loose = s.Tilts && !st.Level && w.Rear.At.U <= s.Foot.U && s.onTail(w) < 0
 	held := 0.0
 	if !s.Loading.Unhitched {
 		held = s.Rig.BallHeight()
@@ -66,7 +70,7 @@ func (s *Setup) At(u, guess float64) Step {
 		pushes = append(pushes, Push{At: s.Winch, Down: w.Line * dz / l, Ahead: -w.Line * du / l})
 	}
 	st.Ball = s.Bare + BallLoad(s.Axle, held, pushes...)
-	st.Prop = s.prop(st.Ball-s.Bare, front.Down+rear.Down)
+	st.Prop, st.Tips = s.prop(st.Ball-s.Bare, front.Down+rear.Down)
 	if s.Springs > 0 { // the axle's part of what came on, on the lever about the coupling
 		_, tail := s.Rig.Deck()
 		st.Sinks = max(0, (front.Down+rear.Down-(st.Ball-s.Bare))/s.Springs) * tail / s.Axle
@@ -84,27 +88,31 @@ func (s *Setup) onBed(f Push) Push {
 	return Push{At: s.Top, Down: f.Down * (f.At.U - s.Foot.U) / (s.Top.U - s.Foot.U), Ahead: f.Ahead}
 }
 
-// dropped reports whether a tilted bed has come down level: nothing is left on its tail.
-func (s *Setup) dropped(w Wheels, ok bool) bool {
-	if !ok {
-		return false
-	}
+// onTail is what wheels on a tilted bed leave on its tail, kg; less than zero where they
+// would tip it level.
+func (s *Setup) onTail(w Wheels) float64 {
 	left := 0.0
 	for _, f := range []Push{w.Front, w.Rear} {
 		if f.At.U > s.Foot.U {
 			left += f.Down - s.onBed(f).Down
 		}
 	}
-	return left < 0
+	return left
+}
+
+// dropped reports whether a tilted bed has come down level: both axles are on it and
+// nothing is left on its tail.
+func (s *Setup) dropped(w Wheels, ok bool) bool {
+	return ok && w.Front.At.U > s.Foot.U && w.Rear.At.U > s.Foot.U && s.onTail(w) < 0
 }
 
 // Drops is how far the front wheels have come from the headboard when a tilted bed comes
 // down, m; ok false where it does not on the way.
 func (s *Setup) Drops(steps []Step) (m float64, ok bool) {
 	front, _ := s.Rig.Deck()
-	for i := range steps[:len(steps)-1] {
-		if q := &steps[i].Pose; s.Tilts && q.Pitch < s.Angle/2 && q.Rear.At.U > s.Foot.U && q.Front.At.Z < s.Top.Z+0.01 && q.Front.At.U > s.Top.U {
-			return -front - q.Front.At.U, true
+	for i := range steps {
+		if st := &steps[i]; st.Level && st.U < s.Home-2*eventWithin { // at home it is drawn down
+			return -front - st.Pose.Front.At.U, true
 		}
 	}
 	return 0, false
@@ -127,26 +135,32 @@ func (s *Setup) riding() Body {
 //
 //	P = (ΣV·x − K·L²·gap/x)/x.
 //
-// Unhitched, where the coupling would lift, it bears P = −R·L/(x − L).
-func (s *Setup) prop(dBall, down float64) float64 {
+// Unhitched, where the coupling would lift, it bears P = −R·L/(x − L), and what the wheels
+// bear is the rest of all that presses, W − P. Where that is less than zero, or the prop
+// stands before the axle, it tips back over it all the same.
+func (s *Setup) prop(dBall, down float64) (bears float64, tips bool) {
 	p := s.Loading.Props
+	r := s.Bare + dBall
 	if p == nil {
-		return 0
+		return 0, s.Loading.Unhitched && r < 0
 	}
 	front, _ := s.Rig.Deck()
 	x := front + float64(p.Back)
 	if s.Loading.Unhitched {
-		if r := s.Bare + dBall; r < 0 && x > s.Axle {
-			return -r * s.Axle / (x - s.Axle)
+		switch {
+		case r >= 0:
+			return 0, false
+		case x <= s.Axle:
+			return 0, true
 		}
-		return 0
+		bears = -r * s.Axle / (x - s.Axle)
+		return bears, bears > s.Rig.Bears.Mass.Nominal-s.Mass+down
 	}
-	k, ok := s.Rig.SpringRate()
-	if !ok || x <= 0 {
-		return math.NaN() // not known
+	if s.Springs <= 0 || x <= 0 {
+		return 0, false // not known
 	}
 	moment := (down - dBall) * s.Axle // about the ball: Σ V·x = (ΣV − ΔR)·L
-	return PropLoad(s.Axle, x, float64(p.Gap), k, moment)
+	return PropLoad(s.Axle, x, float64(p.Gap), s.Springs, moment), false
 }
 
 // PropLoad is what props at x with a gap bear, kg, of a moment about the ball (kg·m)
@@ -276,8 +290,7 @@ func (s *Setup) leastThat(clear, lo, hi float64, set func(*Setup, float64)) floa
 		if t.lay() != nil {
 			return false
 		}
-		steps := t.Drive(120)
-		return steps[WorstOf(steps).Clearance].Clearance >= clear
+		return t.leastClearance(60) >= clear
 	}
 	if clears(lo) {
 		return lo

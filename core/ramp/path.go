@@ -23,6 +23,7 @@ type Path []Point
 type Contact struct {
 	Centre, At Point
 	Slope      float64
+	On         int // which piece of the path, 2i, or which corner, 2i + 1
 }
 
 // Rest is how a wheel of radius r with its centre at u stands on the path: on the
@@ -43,17 +44,17 @@ func (p Path) Rest(u, r float64) Contact {
 			continue
 		}
 		if z := a.Z + s*tz + r*tu; z > best.Centre.Z {
-			best = Contact{Point{u, z}, Point{a.U + s*tu, a.Z + s*tz}, math.Atan2(tz, tu)}
+			best = Contact{Point{u, z}, Point{a.U + s*tu, a.Z + s*tz}, math.Atan2(tz, tu), 2 * i}
 		}
 	}
-	for _, v := range p {
+	for i, v := range p {
 		d := u - v.U
 		if math.Abs(d) > r {
 			continue
 		}
 		up := math.Sqrt(r*r - d*d)
 		if z := v.Z + up; z > best.Centre.Z+1e-12 {
-			best = Contact{Point{u, z}, v, math.Atan2(-d, up)}
+			best = Contact{Point{u, z}, v, math.Atan2(-d, up), 2*i + 1}
 		}
 	}
 	return best

@@ -273,7 +273,7 @@ func TestCheck(t *testing.T) {
 		code, outcome, says string
 	}{
 		"flat enough":       {nil, ramp.CodeAngle, "holds", "rise 500 mm at 14.5°"},
-		"steep":             {[]string{part + "/length", `1.2`}, ramp.CodeAngle, "tight", "it takes 1618 mm"},
+		"steep":             {[]string{part + "/length", `1.2`}, ramp.CodeAngle, "tight", "it takes 1620 mm"},
 		"too short":         {[]string{part + "/length", `0.45`}, ramp.CodeSetup, "fails", "do not reach the ground"},
 		"a loading bank":    {[]string{at + "/kerb", `-0.6`}, ramp.CodeSetup, "fails", "no ramp is needed"},
 		"rising ground":     {[]string{at + "/fall", `-0.5`}, ramp.CodeAngle, "holds", "Ramps of"},
@@ -461,8 +461,24 @@ func TestTilt(t *testing.T) {
 		t.Error("the bed never drops")
 	}
 	f := sample.Find(t, ramp.Check(r), ramp.CodeBed)
-	if f.Outcome != finding.Holds || !strings.Contains(f.Says.Text(r.Plan.Locale()), "drops level") {
-		t.Errorf("%s %q", f.Outcome, f.Says.Text(r.Plan.Locale()))
+	// 1.2 m between its wheels, 1.1 m of bed behind the pivot: the front ones are past it first.
+	if says := f.Says.Text(r.Plan.Locale()); f.Outcome != finding.Tight || !strings.Contains(says, "drops level") || !strings.Contains(says, "still on the ground") {
+		t.Errorf("%s %q", f.Outcome, says)
+	}
+	// Kerb and raised coupling: the pivot at 0.5 + 0.1·0.1/2.5 = 0.504, the tail at 0.46; the bed
+	// 1.10088 m long comes down to −0.1: asin(0.604/1.10088). A deck lowered to 0.4: asin(0.5/1.1).
+	for _, c := range []struct {
+		sets []string
+		want float64
+	}{
+		{[]string{"/outings/o/layouts/t/loading/kerb", `0.1`, "/outings/o/layouts/t/loading/raised", `0.1`}, math.Asin(0.604 / math.Hypot(1.1, 0.044))},
+		{[]string{"/outings/o/layouts/t/loading/kerb", `0.1`, "/outings/o/layouts/t/loading/deck", `0.4`}, math.Asin(0.5 / 1.1)},
+	} {
+		s, _, fails := ramp.Prepare(resolved(t, append([]string{"/trailers/t/pivot", `2.4`, "/outings/o/layouts/t/loading/ramp", `"gone"`}, c.sets...)...))
+		if fails != nil {
+			t.Fatal(fails)
+		}
+		near(t, "angle", s.Angle, c.want, 1e-9)
 	}
 	// Standing 0.3 m farther back its centre does not pass the pivot while it leans back.
 	r = resolved(t, "/trailers/t/pivot", `2.4`, "/outings/o/layouts/t/loading/ramp", `"gone"`)

@@ -215,15 +215,19 @@ func (s *Setup) deckUp() float64 {
 	return s.Rig.DeckHeight()
 }
 
+// deck is its height x behind the ball while it is loaded: the coupling raised by d lowers
+// what lies behind the axle, d·(x − L)/L.
+func (s *Setup) deck(x float64) float64 {
+	return s.deckUp() - float64(s.Loading.Raised)*(x-s.Axle)/s.Axle
+}
+
 // lay makes the path: the ground falls by Fall behind the tail's end and lies Kerb
 // lower; the ramp of its length from the tail's edge meets it; the coupling raised by d
 // lowers the tail by d·(x − L)/L.
 func (s *Setup) lay() said.Sentence {
-	r, l := s.Rig, s.Loading
-	front, tail := r.Deck()
-	height := s.deckUp()
-	deck := func(x float64) float64 { return height - float64(l.Raised)*(x-s.Axle)/s.Axle }
-	top, head := Point{-tail, deck(tail)}, Point{-front, deck(front)}
+	l := s.Loading
+	front, tail := s.Rig.Deck()
+	top, head := Point{-tail, s.deck(tail)}, Point{-front, s.deck(front)}
 	if s.Tilts {
 		return s.tilt()
 	}
@@ -244,39 +248,46 @@ func (s *Setup) lay() said.Sentence {
 	ground := Point{foot.U - pathBeyond, foot.Z - fall*pathBeyond}
 	slope := (head.Z - top.Z) / (head.U - top.U)
 	s.Path = Path{ground, foot, top, head, {head.U + pathBeyond, head.Z + slope*pathBeyond}}
-	s.ends(deck)
+	s.ends()
 	return nil
 }
 
 // ends are where the drive begins and ends, and where the line goes.
-func (s *Setup) ends(deck func(float64) float64) {
+func (s *Setup) ends() {
 	front, _ := s.Rig.Deck()
 	s.Home = -s.Item.Front - s.Body.Before - s.Body.Base
 	s.Start = s.Foot.U - s.Body.Base - s.Body.FrontR - 0.1
-	s.Winch = Point{-front, deck(front) + 0.3}
+	s.Winch = Point{-front, s.deck(front) + 0.3}
 	if w := s.Loading.Winch; w != nil {
 		x := front + float64(w.Back)
-		s.Winch = Point{-x, deck(x) + float64(w.Up)}
+		s.Winch = Point{-x, s.deck(x) + float64(w.Up)}
 	}
 }
 
-// tilt turns the bed about its pivot until the tail is on the ground, sin θ = h/(x_t − x_p).
+// tilt turns the bed about its pivot until the tail is on the ground, which lies a kerb k
+// lower: sin θ = (h_p + k)/b, h_p the pivot's height and b the bed behind it, both with the
+// deck lowered and the coupling raised as they are.
 func (s *Setup) tilt() said.Sentence {
 	front, tail := s.Rig.Deck()
-	pivot, h := float64(*s.Rig.Trailer.Pivot), s.Rig.DeckHeight()
-	if pivot <= front || tail-pivot <= h {
+	pivot, kerb := float64(*s.Rig.Trailer.Pivot), float64(s.Loading.Kerb)
+	h := s.deck(pivot)
+	bed := math.Hypot(tail-pivot, s.deck(tail)-h)
+	if pivot <= front || pivot >= tail || bed <= h+kerb {
 		return said.Say("A bed that pivots % from the {coupling} does not reach the ground with its tail. Tape the pivot.", said.Length(pivot))
 	}
-	s.Angle = math.Asin(h / (tail - pivot))
-	s.Ramp.Length = length(tail - pivot)
+	if s.deck(tail)+kerb <= 0 {
+		return said.Say("The ground there is as high as the tail: the bed need not tilt.")
+	}
+	s.Angle = math.Asin((h + kerb) / bed)
+	s.Ramp.Length = length(bed)
 	cos, sin := math.Cos(s.Angle), math.Sin(s.Angle)
-	on := func(x float64) Point { return Point{-pivot + (pivot-x)*cos, h + (pivot-x)*sin} }
-	s.Foot, s.Top = on(tail), Point{-pivot, h}
+	s.Foot, s.Top = Point{-pivot - bed*cos, h - bed*sin}, Point{-pivot, h}
+	ahead := pivot - front + pathBeyond
 	ground := func(u float64) Point { return Point{u, s.Foot.Z - math.Tan(s.Loading.Fall)*(s.Foot.U-u)} }
-	s.Path = Path{ground(s.Foot.U - pathBeyond), s.Foot, on(front - pathBeyond)}
-	s.Level = Path{{-tail, h}, {-front, h}, {-front + pathBeyond, h}}
-	s.Level = append(Path{{-tail - pathBeyond, h}}, s.Level...)
-	s.ends(func(float64) float64 { return h })
+	s.Path = Path{ground(s.Foot.U - pathBeyond), s.Foot, {-pivot + ahead*cos, h + ahead*sin}}
+	on := func(x float64) Point { return Point{-x, s.deck(x)} }
+	s.Level = Path{on(tail + pathBeyond), on(tail), on(front), on(front - pathBeyond)}
+	s.ends()
 	return nil
 }
 

@@ -145,7 +145,9 @@ func ontoRamp(r *rig.Rig, f *finding.Finding) []candidate {
 			out = append(out, longer(l))
 		}
 	case ramp.CodeAngle:
-		out = append(out, longer((s.Top.Z-s.Foot.Z)/math.Sin(f.Limit.Value)))
+		if l := s.Wanted(); !s.Tilts && l > float64(s.Ramp.Length) {
+			out = append(out, longer(l))
+		}
 		if r.Layout.Loading.Raised == 0 {
 			out = append(out, one(1, said.Say("the {coupling} raised by %", said.Length(0.15)), loading+"/raised", 0.15))
 		}
