@@ -41,6 +41,23 @@ type Result struct {
 	MomentAt     float64
 	Deflection   float64
 	DeflectionAt float64
+	Spans        []Span
+}
+
+// Span is a stretch between neighbouring supports, or beyond the last one, and the greatest
+// deflection in it by amount (m, down).
+type Span struct {
+	From, To   float64
+	Free       bool // beyond the last support: it hangs out
+	Deflection float64
+}
+
+// Length is the span that a limit on its sag reads: of what hangs out twice its length.
+func (s Span) Length() float64 {
+	if s.Free {
+		return 2 * (s.To - s.From)
+	}
+	return s.To - s.From
 }
 
 // Errors of a beam that cannot be solved.
@@ -48,6 +65,7 @@ var (
 	ErrLoose = errors.New("the beam is not held: it takes two supports, or one that is fixed")
 	ErrStiff = errors.New("the beam has no length or no stiffness")
 	ErrPlace = errors.New("a support or load stands beyond the beam")
+	ErrSense = errors.New("the sum comes to no figure that makes sense: sizes or distances are far off")
 )
 
 // Solve finds the equilibrium by the stiffness method: nodes at ends, supports and
@@ -59,7 +77,7 @@ func (b *Beam) Solve() (Result, error) {
 	if len(b.Supports) == 0 || len(b.Supports) == 1 && !b.Supports[0].Fixed {
 		return Result{}, ErrLoose
 	}
-	const e = 1e-9
+	const e = 1e-4 // of its length: places nearer to each other are one, so that the sum stays well posed
 	at := []float64{0, b.Length}
 	for _, s := range b.Supports {
 		at = append(at, s.At)
@@ -69,7 +87,7 @@ func (b *Beam) Solve() (Result, error) {
 	}
 	slices.Sort(at)
 	at = slices.CompactFunc(at, func(a, c float64) bool { return math.Abs(a-c) < e*b.Length })
-	if at[0] < -e || at[len(at)-1] > b.Length*(1+e)+e {
+	if at[0] < -1e-9 || at[len(at)-1] > b.Length*(1+1e-9)+1e-9 {
 		return Result{}, ErrPlace
 	}
 	node := func(x float64) int {
@@ -118,9 +136,10 @@ func (b *Beam) Solve() (Result, error) {
 	var u mat.VecDense
 	if err := u.SolveVec(k, f); err != nil {
 		var ill mat.Condition
-		if !errors.As(err, &ill) {
-			return Result{}, ErrLoose
+		if errors.As(err, &ill) {
+			return Result{}, ErrSense
 		}
+		return Result{}, ErrLoose
 	}
 	var forces mat.VecDense
 	forces.MulVec(whole, &u)
@@ -134,15 +153,57 @@ func (b *Beam) Solve() (Result, error) {
 		}
 		out.Holding = append(out.Holding, m)
 	}
+	out.Spans = b.spans()
+	span := 0
 	for i := range len(at) - 1 {
-		b.along(&out, at[i], at[i+1]-at[i], [4]float64{u.AtVec(2 * i), u.AtVec(2*i + 1), u.AtVec(2*i + 2), u.AtVec(2*i + 3)})
+		for span+1 < len(out.Spans) && (at[i]+at[i+1])/2 > out.Spans[span].To {
+			span++
+		}
+		b.along(&out, &out.Spans[span], at[i], at[i+1]-at[i], [4]float64{u.AtVec(2 * i), u.AtVec(2*i + 1), u.AtVec(2*i + 2), u.AtVec(2*i + 3)})
 	}
-	return out, nil
+	return out, b.closes(&out)
+}
+
+// closes holds a result against what any must keep: it is finite, and what presses down is
+// borne.
+func (b *Beam) closes(out *Result) error {
+	sum, most := -b.Spread*b.Length, math.Abs(b.Spread*b.Length)
+	for _, l := range b.Loads {
+		sum, most = sum-l.Force, most+math.Abs(l.Force)
+	}
+	for _, r := range out.Reactions {
+		sum, most = sum+r, most+math.Abs(r)
+	}
+	if all := out.Moment + out.Deflection; !(math.Abs(sum) <= 1e-6*most) || math.IsInf(all, 0) || math.IsNaN(all) {
+		return ErrSense
+	}
+	return nil
+}
+
+// spans are the stretches between supports and beyond the outer ones.
+func (b *Beam) spans() []Span {
+	at := []float64{}
+	for _, s := range b.Supports {
+		at = append(at, s.At)
+	}
+	slices.Sort(at)
+	at = slices.Compact(at)
+	var out []Span
+	if at[0] > 0 {
+		out = append(out, Span{To: at[0], Free: true})
+	}
+	for i := range len(at) - 1 {
+		out = append(out, Span{From: at[i], To: at[i+1]})
+	}
+	if last := at[len(at)-1]; last < b.Length {
+		out = append(out, Span{From: last, To: b.Length, Free: true})
+	}
+	return out
 }
 
 // along takes the greatest moment and deflection of one stretch: the cubic of its
 // ends and, for the spread load, −w·x²(l − x)²/(24·EI).
-func (b *Beam) along(out *Result, from, l float64, u [4]float64) {
+func (b *Beam) along(out *Result, span *Span, from, l float64, u [4]float64) {
 	const steps = 40
 	for i := range steps + 1 {
 		x := l * float64(i) / steps
@@ -156,6 +217,9 @@ func (b *Beam) along(out *Result, from, l float64, u [4]float64) {
 		}
 		if math.Abs(v) > math.Abs(out.Deflection) {
 			out.Deflection, out.DeflectionAt = -v, from+x
+		}
+		if math.Abs(v) > math.Abs(span.Deflection) {
+			span.Deflection = -v
 		}
 	}
 }

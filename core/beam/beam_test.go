@@ -117,3 +117,32 @@ func TestNoBeam(t *testing.T) {
 		}
 	}
 }
+
+// Each span has its own sag: two of 2 m under q = 100 N/m, one end hanging out by 0.5 m with
+// 50 N at its tip, EI 1000. A third support in the middle of 4 m: what is worst is told span
+// by span, and supports that all but coincide are no answer.
+func TestSpans(t *testing.T) {
+	b := beam.Beam{Length: 4, Stiffness: 1000, Spread: 100, Supports: []beam.Support{{At: 0}, {At: 2}, {At: 4}}}
+	r, err := b.Solve()
+	if err != nil || len(r.Spans) != 2 {
+		t.Fatalf("%v %+v", err, r.Spans)
+	}
+	// Propped cantilevers back to back: q·l⁴/(185·EI).
+	for _, s := range r.Spans {
+		if want := 100.0 * 16 / (184.6 * 1000); math.Abs(s.Deflection-want) > 0.005*want || s.Length() != 2 {
+			t.Errorf("%+v, want %v", s, want)
+		}
+	}
+	b = beam.Beam{Length: 2.5, Stiffness: 1000, Supports: []beam.Support{{At: 0, Fixed: true}, {At: 2, Fixed: true}}, Loads: []beam.Load{{At: 2.5, Force: 50}}}
+	r, err = b.Solve()
+	if err != nil || len(r.Spans) != 2 || !r.Spans[1].Free || r.Spans[1].Length() != 1 {
+		t.Fatalf("%v %+v", err, r.Spans)
+	}
+	if want := 50 * 0.125 / 3000; math.Abs(r.Spans[1].Deflection-want) > 1e-9 { // F·l³/(3·EI)
+		t.Errorf("tip %v, want %v", r.Spans[1].Deflection, want)
+	}
+	b = beam.Beam{Length: 1, Stiffness: 1e5, Supports: []beam.Support{{At: 0.5}, {At: 0.5 + 3e-9}}, Loads: []beam.Load{{At: 1, Force: 100}}}
+	if r, err := b.Solve(); err == nil {
+		t.Errorf("supports 3 nm apart: %+v", r)
+	}
+}

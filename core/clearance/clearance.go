@@ -40,7 +40,7 @@ const usualBallBehind = 0.15
 // Measure takes the outline of a rig.
 func Measure(r *rig.Rig) Reach {
 	var out Reach
-	front, tail := r.Deck()
+	_, tail := r.Deck()
 	deck := r.DeckFront != nil && r.Trailer.DeckLength != nil
 	body := BodyWidth(r)
 	out.Body = body
@@ -49,13 +49,9 @@ func Measure(r *rig.Rig) Reach {
 		half = *body / 2
 	}
 	left, right, rear := half, half, tail
-	nearest := front
 	for i := range r.Items {
 		it := &r.Items[i]
 		rear, length = max(rear, it.Rear), max(length, it.Rear)
-		if it.Front < nearest {
-			nearest, out.By = it.Front, it
-		}
 		left, right = max(left, -it.Left), max(right, it.Right)
 	}
 	if deck {
@@ -67,32 +63,40 @@ func Measure(r *rig.Rig) Reach {
 		out.Left, out.Right, out.Width = &l, &r, &w
 	}
 	if r.Vehicle != nil && r.DeckFront != nil {
-		behind := usualBallBehind
-		if b := r.Vehicle.BallBehind; b != nil {
-			behind = float64(*b)
-		}
-		car := -behind
-		if g := r.Vehicle.GateReach; g != nil && reachesGate(r, out.By) {
-			car += float64(*g)
-		}
-		gap := nearest - car
-		out.Gap = &gap
+		gap, by := straight(r)
+		out.Gap, out.By = &gap, by
 	}
 	return out
 }
 
-// reachesGate reports whether what is nearest to the car is as high as the open
-// tailgate's lower edge.
-func reachesGate(r *rig.Rig, it *rig.Item) bool {
-	h := r.Vehicle.GateHeight
-	if h == nil {
-		return true
+// straight is the least gap to the car straight ahead and what leaves it, nil for the front
+// board: each thing is held against the bumper and, where it stands as high as the lower edge
+// of the open tailgate, against that.
+func straight(r *rig.Rig) (gap float64, by *rig.Item) {
+	behind := usualBallBehind
+	if b := r.Vehicle.BallBehind; b != nil {
+		behind = float64(*b)
 	}
-	top := r.DeckHeight() + 0.3 // the front board
-	if it != nil {
-		top = it.Top
+	reach := func(top float64) float64 {
+		g, h := r.Vehicle.GateReach, r.Vehicle.GateHeight
+		if g == nil || h != nil && top <= float64(*h) {
+			return -behind
+		}
+		return -behind + float64(*g)
 	}
-	return top > float64(*h)
+	board := 0.3 // of a front board where the sides are not told
+	if s := r.Trailer.SideHeight; s != nil {
+		board = float64(*s)
+	}
+	front, _ := r.Deck()
+	gap = front - reach(r.DeckHeight()+board)
+	for i := range r.Items {
+		it := &r.Items[i]
+		if g := it.Front - reach(it.Top); g < gap {
+			gap, by = g, it
+		}
+	}
+	return gap, by
 }
 
 // BodyWidth is the trailer's width over all: stated, or the wider of the deck
@@ -151,7 +155,7 @@ func Check(r *rig.Rig) (Reach, []finding.Finding) {
 		}
 		switch {
 		case *m.Gap <= 0:
-			f.Outcome, f.Says = finding.Fails, said.Say("% reaches % into the car. Move it back, or a longer {drawbar}.", what, said.Length(-*m.Gap))
+			f.Outcome, f.Says = finding.Fails, said.Say("% reaches % into the car or its open {car tailgate}. Move it back, or a longer {drawbar}.", what, said.Length(-*m.Gap))
 		case *m.Gap < gapReserve:
 			f.Outcome, f.Tight, f.Says = finding.Tight, finding.LittleRoom, said.Say("Only % from % to the car, and turning takes more.", said.Length(*m.Gap), what)
 		default:

@@ -24,12 +24,17 @@ const (
 	carHalf  = 0.9
 	gateHalf = 0.65
 	carLong  = 2.0 // of its tail that counts
+
+	// An A-frame: from behind the coupling's head to the deck, there so wide of the deck's half.
+	frameFrom = 0.1
+	frameWide = 0.8
 )
 
-// Block is an upright box seen from above, m; x behind the ball, y to the right.
+// Block is an upright box or wedge seen from above, m; x behind the ball, y to the right.
 type Block struct {
 	Front, Rear, Left, Right float64
 	Name                     string
+	Pointed                  bool // a triangle, its front a point midway
 }
 
 // Turn is the first touch when the trailer turns about the ball.
@@ -92,18 +97,32 @@ func farthest(b *Block) float64 {
 	return most
 }
 
+// corners of a block in turn; those of a wedge's point coincide.
+func (b *Block) corners() [4][2]float64 {
+	left, right := b.Left, b.Right
+	if b.Pointed {
+		left, right = (b.Left+b.Right)/2, (b.Left+b.Right)/2
+	}
+	return [4][2]float64{{b.Front, left}, {b.Front, right}, {b.Rear, b.Right}, {b.Rear, b.Left}}
+}
+
 // meet reports whether a block, turned by a about the ball, overlaps one that
 // is not: neither the axes of the one nor of the other part them.
 func meet(moving, still *Block, a float64) bool {
 	sin, cos := math.Sincos(a)
-	corners := func(b *Block) [4][2]float64 {
-		return [4][2]float64{{b.Front, b.Left}, {b.Front, b.Right}, {b.Rear, b.Right}, {b.Rear, b.Left}}
-	}
-	m, s := corners(moving), corners(still)
+	m, s := moving.corners(), still.corners()
 	for i, p := range m {
 		m[i] = [2]float64{p[0]*cos - p[1]*sin, p[0]*sin + p[1]*cos}
 	}
-	for _, axis := range [4][2]float64{{1, 0}, {0, 1}, {cos, sin}, {-sin, cos}} {
+	axes := [6][2]float64{{1, 0}, {0, 1}, {cos, sin}, {-sin, cos}}
+	n := 4
+	if moving.Pointed { // its two slanting sides have upright directions of their own
+		for k, p := range [2][2]int{{0, 2}, {0, 3}} {
+			axes[4+k] = [2]float64{-(m[p[1]][1] - m[p[0]][1]), m[p[1]][0] - m[p[0]][0]}
+		}
+		n = 6
+	}
+	for _, axis := range axes[:n] {
 		lo1, hi1, lo2, hi2 := math.Inf(1), math.Inf(-1), math.Inf(1), math.Inf(-1)
 		for i := range m {
 			v := m[i][0]*axis[0] + m[i][1]*axis[1]
@@ -117,17 +136,20 @@ func meet(moving, still *Block, a float64) bool {
 	return true
 }
 
+// framed reports whether the drawbar is an A-frame of two beams.
+func framed(r *rig.Rig) bool { return r.Trailer.Drawbar != nil && r.Trailer.Drawbar.Beams == 2 }
+
 // blocks are what turns and what it may meet: low things meet the bumper, tall
-// ones also the open tailgate.
-func blocks(r *rig.Rig, longer float64) (trailer, tall, car, gate []Block) {
+// ones also the open tailgate. With frame the drawbar is an A-frame.
+func blocks(r *rig.Rig, longer float64, frame bool) (trailer, tall, car, gate []Block) {
 	behind := usualBallBehind
 	if b := r.Vehicle.BallBehind; b != nil {
 		behind = float64(*b)
 	}
-	car = []Block{{-behind - carLong, -behind, -carHalf, carHalf, "car"}}
+	car = []Block{{Front: -behind - carLong, Rear: -behind, Left: -carHalf, Right: carHalf, Name: "car"}}
 	level := math.Inf(1)
 	if g := r.Vehicle.GateReach; g != nil && *g > 0 {
-		gate = []Block{{-behind, -behind + float64(*g), -gateHalf, gateHalf, "open tailgate"}}
+		gate = []Block{{Front: -behind, Rear: -behind + float64(*g), Left: -gateHalf, Right: gateHalf, Name: "open tailgate"}}
 		level = 0
 		if h := r.Vehicle.GateHeight; h != nil {
 			level = float64(*h)
@@ -136,6 +158,9 @@ func blocks(r *rig.Rig, longer float64) (trailer, tall, car, gate []Block) {
 	front, rear := r.Deck()
 	half := r.DeckWidth() / 2
 	add := func(b Block, top float64) {
+		if b.Pointed { // from the coupling, however long
+			b.Front -= longer
+		}
 		b.Front, b.Rear = b.Front+longer, b.Rear+longer
 		trailer = append(trailer, b)
 		if top > level {
@@ -146,17 +171,22 @@ func blocks(r *rig.Rig, longer float64) (trailer, tall, car, gate []Block) {
 	if s := r.Trailer.SideHeight; s != nil {
 		side = float64(*s)
 	}
-	add(Block{front, rear, -half, half, "the deck's corner"}, r.DeckHeight()+side)
+	add(Block{Front: front, Rear: rear, Left: -half, Right: half, Name: "the deck's corner"}, r.DeckHeight()+side)
+	if frame && front > frameFrom {
+		add(Block{Front: frameFrom, Rear: front, Left: -frameWide * half, Right: frameWide * half, Name: "the drawbar", Pointed: true}, r.BallHeight())
+	}
 	for i := range r.Items {
 		it := &r.Items[i]
-		add(Block{it.Front, it.Rear, it.Left, it.Right, it.Name}, it.Top)
+		add(Block{Front: it.Front, Rear: it.Rear, Left: it.Left, Right: it.Right, Name: it.Name}, it.Top)
 	}
 	return trailer, tall, car, gate
 }
 
 // Articulate finds the first touch to either side with the drawbar longer by d.
-func Articulate(r *rig.Rig, d float64) Turn {
-	trailer, tall, car, gate := blocks(r, d)
+func Articulate(r *rig.Rig, d float64) Turn { return articulate(r, d, framed(r)) }
+
+func articulate(r *rig.Rig, d float64, frame bool) Turn {
+	trailer, tall, car, gate := blocks(r, d, frame)
 	best := Turn{Angle: math.Inf(1)}
 	for _, sign := range sides(trailer) {
 		for _, t := range []Turn{FirstTouch(trailer, car, sign), FirstTouch(tall, gate, sign)} {
@@ -214,7 +244,7 @@ func SwingOf(r *rig.Rig) *Swing {
 	if r.Vehicle == nil || r.DeckFront == nil || r.Trailer.DeckLength == nil || r.Axle == nil {
 		return nil
 	}
-	trailer, tall, car, gate := blocks(r, 0)
+	trailer, tall, car, gate := blocks(r, 0, framed(r))
 	s := &Swing{Wanted: wanted(r), Most: mostTurn}
 	touch := func(sign float64) Touch {
 		best := Turn{Angle: math.Inf(1)}
@@ -256,10 +286,13 @@ func SwingOf(r *rig.Rig) *Swing {
 	return s
 }
 
+// longerMost is how much longer a drawbar is offered, m.
+const longerMost = 2.0
+
 // longer is how much longer the drawbar must be for the wanted angle, m, to 10 mm;
-// ok is false where it is long enough, or no length within 3 m helps.
+// ok is false where it is long enough, or no length within 2 m helps.
 func longer(r *rig.Rig) (d float64, ok bool) {
-	lo, hi := 0.0, 3.0
+	lo, hi := 0.0, longerMost
 	if clears(r, 0) || !clears(r, hi) {
 		return 0, false
 	}
@@ -277,7 +310,7 @@ func longer(r *rig.Rig) (d float64, ok bool) {
 // wanted angle.
 func clears(r *rig.Rig, d float64) bool {
 	most := wanted(r)
-	trailer, tall, car, gate := blocks(r, d)
+	trailer, tall, car, gate := blocks(r, d, framed(r))
 	for _, pair := range [2][2][]Block{{trailer, car}, {tall, gate}} {
 		for k := range pair[1] {
 			reach := farthest(&pair[1][k])
@@ -317,6 +350,15 @@ func turn(r *rig.Rig) (finding.Finding, bool) {
 	most := wanted(r)
 	f.Limit = finding.Exactly(quantity.KindAngle, most)
 	t := Articulate(r, 0)
+	if d := r.Trailer.Drawbar; (d == nil || d.Beams == 0) && !(t.Angle < most-1e-9) {
+		// One beam is no wider than the coupling; an A-frame may meet the bumper's corner.
+		if a := articulate(r, 0, true); a.Angle < most-1e-9 {
+			f.Outcome, f.Figure = finding.Unknown, finding.Exactly(quantity.KindAngle, a.Angle)
+			f.Says = said.Say("Not known how far it turns: an A-frame {drawbar} touches the "+a.On+" at %, a single beam clears. Describe the {drawbar}.", said.Of(quantity.KindAngle, a.Angle))
+			f.Needs = []finding.Need{{Path: "/trailers/" + r.Scope.Trailer + "/drawbar", Says: said.Say("the {drawbar}: one beam or an A-frame"), Where: said.Say("Look from above.")}}
+			return f, true
+		}
+	}
 	if math.IsInf(t.Angle, 1) {
 		f.Outcome, f.Figure = finding.Holds, finding.Exactly(quantity.KindAngle, mostTurn)
 		f.Says = said.Say("Turns past % without touching the car.", said.Of(quantity.KindAngle, mostTurn))

@@ -57,12 +57,16 @@ func TestTurn(t *testing.T) {
 		want, says string
 		sets       []string
 	}{
-		{"holds", "Turns to 97.5°, then the deck's corner touches the car", nil},
+		{"holds", "Turns to 97.5°, then the deck's corner touches the car", []string{"/trailers/t/drawbar", `{"beams":1}`}},
+		// Arms from (0.1, 0) to (1, 0.56) rise at 31.89° and pass the ball at 0.0528 m; the car's
+		// corner lies at 0.9124 m, 99.46°: 99.46 − 31.89 + arcsin(0.0528/0.9124) = 70.89°.
+		{"tight", "At 70.9° the drawbar touches the car", []string{"/trailers/t/drawbar", `{"beams":2}`}},
+		{"unknown", "an A-frame drawbar touches the car at 70.9°", nil},
 		// A long box that reaches 0.4 m before the front board.
 		{"tight", "longer a drawbar", []string{sample.Crate + "/at/back", `-0.6`}},
 		{"tight", "open tailgate", []string{"/towVehicles/car/gateReach", `1.0`, "/towVehicles/car/ballBehind", `0.15`}},
 		// A tailgate higher than the crate's 1.25 m is passed under.
-		{"holds", "Turns to 97.5°", []string{"/towVehicles/car/gateReach", `1.0`, "/towVehicles/car/gateHeight", `1.4`}},
+		{"holds", "Turns to 97.5°", []string{"/towVehicles/car/gateReach", `1.0`, "/towVehicles/car/gateHeight", `1.4`, "/trailers/t/drawbar", `{"beams":1}`}},
 	} {
 		p := sample.Plan(t, c.sets...)
 		_, fs := clearance.Check(rig.Resolve(p, "t", "o"))
@@ -119,5 +123,28 @@ func TestSwing(t *testing.T) {
 	}
 	if s := clearance.SwingOf(rig.Resolve(sample.Plan(t, "/outings/o/vehicle", "-"), "t", "o")); s != nil {
 		t.Error("no car, and it touches")
+	}
+}
+
+// Straight ahead each thing meets the tailgate that is tall enough for it, however far behind
+// the foremost: a low box on the drawbar leaves 600 mm to the bumper, a tall crate behind it
+// stands 300 mm into the open tailgate of 1.2 m.
+func TestGapOfEveryItem(t *testing.T) {
+	low := `{"order":2,"name":"Box","mass":{"value":5,"how":"weighed"},"size":{"length":{"value":0.3,"how":"weighed"},"width":{"value":0.4,"how":"weighed"},"height":{"value":0.2,"how":"weighed"}},"centre":{}}`
+	sets := []string{"/towVehicles/car/gateReach", `1.2`, "/towVehicles/car/gateHeight", `0.9`, "/towVehicles/car/ballBehind", `0.15`, "/trailers/t/deckHeight", `{"value":0.5,"how":"weighed"}`,
+		"/trailers/t/sideHeight", `0`, "/loads/low", low, "/outings/o/layouts/t/placements/low", `{"on":"deck","at":{"back":-0.55}}`, sample.Crate + "/at/back", `-0.25`}
+	r := rig.Resolve(sample.Plan(t, sets...), "t", "o")
+	m := clearance.Measure(r)
+	// Crate: 0.75 + 0.15 − 1.2; box: 0.45 + 0.15, the foremost.
+	if math.Abs(*m.Gap+0.3) > 1e-9 || m.By == nil || m.By.Name != "Crate" {
+		t.Errorf("%v %+v", *m.Gap, m.By)
+	}
+	_, fs := clearance.Check(r)
+	if f := sample.Find(t, fs, clearance.CodeCar); f.Outcome != "fails" {
+		t.Errorf("%s %s", f.Outcome, f.Says.Text(r.Plan.Locale()))
+	}
+	low2 := clearance.Measure(rig.Resolve(sample.Plan(t, append(sets, "/loads/crate/size/height/value", `0.3`)...), "t", "o"))
+	if math.Abs(*low2.Gap-0.6) > 1e-9 {
+		t.Errorf("low: %v", *low2.Gap)
 	}
 }

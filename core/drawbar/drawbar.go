@@ -54,7 +54,7 @@ func Inner(outer plan.Profile) (in catalogue.Common, high, wide float64, ok bool
 // Check judges the drawbar of a rig whose section is told.
 func Check(r *rig.Rig) []finding.Finding {
 	d := r.Trailer.Drawbar
-	if d == nil || r.Bears == nil || r.DeckFront == nil || r.Outing == nil {
+	if d == nil || d.Profile == (plan.Profile{}) || r.Bears == nil || r.DeckFront == nil || r.Outing == nil {
 		return nil
 	}
 	path := "/trailers/" + r.Scope.Trailer + "/drawbar"

@@ -183,3 +183,39 @@ func TestWind(t *testing.T) {
 		t.Error("wind at rest")
 	}
 }
+
+// Untied, or with a strap straight over its middle, a block tips about its edge where that
+// comes before friction gives, and slips where not.
+func TestSlipsOrTips(t *testing.T) {
+	r := rand.New(rand.NewPCG(11, 14))
+	for range 200 {
+		h, mu := 0.1+0.85*r.Float64(), 0.1+0.9*r.Float64()
+		var ties []lashing.Tie
+		pull := 0.0
+		if r.IntN(2) == 0 { // pull on both sides presses it down, its middle on its middle
+			pull = 10 + 30*r.Float64()
+			ties = append(ties, lashing.Tie{Over: true, Limit: 500, Pull: pull, Ends: []lashing.End{
+				end(lashing.Vector{2.5, -0.4, 1.5}, lashing.Vector{2.5, -0.4, 0.5}), end(lashing.Vector{2.5, 0.4, 1.5}, lashing.Vector{2.5, 0.4, 0.5})}})
+		}
+		for _, c := range []struct {
+			push lashing.Vector
+			half float64
+		}{{forward, 0.5}, {right, 0.4}} {
+			tips, slips := c.half/h*(1+2*pull/100), mu*(1+2*pull/100)
+			if math.Abs(tips-slips) < 0.01 {
+				continue
+			}
+			got, err := lashing.Hold(block(h, mu, ties...), c.push, mu)
+			if err != nil {
+				t.Fatal(err)
+			}
+			want := "slips"
+			if tips < slips {
+				want = "tips"
+			}
+			if got.Gives != want {
+				t.Errorf("h %v, μ %v, pull %v: it %s at %v g, want %s", h, mu, pull, got.Gives, got.G, want)
+			}
+		}
+	}
+}

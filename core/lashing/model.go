@@ -242,7 +242,8 @@ func Loads(r *rig.Rig) []Load {
 		body := r.Moves(i)
 		l := Load{Item: it, Mass: body.Mass, Centre: Vector{body.X, body.Y, body.Z}, Grip: grip(r, it, pl), uses: uses}
 		front, _ := r.Deck()
-		l.Blocked = it.OnDeck && it.Front-front < 0.03 && it.Front >= front-1e-6
+		board := r.Trailer.SideHeight != nil && *r.Trailer.SideHeight > 0 // a bed with sides has a board in front
+		l.Blocked = board && it.OnDeck && it.Front-front < 0.03 && it.Front >= front-1e-6
 		if b := pl.Blocked; b != nil {
 			l.Blocked = l.Blocked || b.Front
 			if b.Takes != nil {

@@ -47,8 +47,22 @@ type Held struct {
 // beyond its weight counts. Straps share as if they did not stretch: it is the optimistic
 // end. All forces are told as shares of the weight.
 func Hold(l *Load, push Vector, mu float64) (Held, error) {
+	h, edge, err := hold(l, push, mu)
+	if err != nil || h.Gives != "slips" || !edge {
+		return h, err
+	}
+	// It stands on an edge: it tips where a rougher floor would not hold it any further.
+	if rough, _, err := hold(l, push, mu+0.2); err == nil && rough.G <= h.G+1e-6 {
+		h.Gives = "tips"
+	}
+	return h, nil
+}
+
+// hold is Hold without telling tipping from slipping; edge reports whether half of its
+// corners or more are off the floor.
+func hold(l *Load, push Vector, mu float64) (held Held, edge bool, err error) {
 	if !(l.Mass > 0) {
-		return Held{}, ErrNotSolved
+		return Held{}, false, ErrNotSolved
 	}
 	it := l.Item
 	corners := [4]Vector{{it.Front, it.Left, it.Bottom}, {it.Front, it.Right, it.Bottom}, {it.Rear, it.Left, it.Bottom}, {it.Rear, it.Right, it.Bottom}}
@@ -139,31 +153,25 @@ func Hold(l *Load, push Vector, mu float64) (Held, error) {
 	corner := func(k, d int) int { return 1 + 2*nr + 6*k + d }
 	x, err := statics.Maximise(goal, a, b)
 	if err != nil {
-		return Held{}, ErrNotSolved
+		return Held{}, false, ErrNotSolved
 	}
 	g := x[0]
 	if push[2] > 0.5 {
 		g--
 	}
 	if math.IsNaN(g) || math.IsInf(g, 0) {
-		return Held{}, ErrNotSolved
+		return Held{}, false, ErrNotSolved
 	}
 	h := Held{G: g, Gives: "slips", Tie: -1}
-	normal, rubs, up := 0.0, 0.0, 0
+	normal, up := 0.0, 0
 	for k := range corners {
 		n := x[corner(k, 0)]
 		if normal += n; n < 1e-6 {
 			up++
 		}
-		for d := 1; d < 5; d++ {
-			rubs += x[corner(k, d)]
-		}
 	}
-	switch {
-	case normal < 1e-6:
+	if normal < 1e-6 {
 		h.Gives = "lifts"
-	case up >= 2 && rubs < mu*normal-1e-6:
-		h.Gives = "tips"
 	}
 	for i, q := range ropes {
 		if x[1+i] > l.Ties[q.tie].Limit/l.Mass-1e-6 && q.end.Along.dot(push) < -1e-3 {
@@ -171,7 +179,7 @@ func Hold(l *Load, push Vector, mu float64) (Held, error) {
 			break
 		}
 	}
-	return h, nil
+	return h, up >= 2, nil
 }
 
 // faces are a load's, in the order of Load.Blocks: the footing's corners there, and which

@@ -57,7 +57,7 @@ var Schools = []School{
 		Source: source("North American towing practice", "general", "C")},
 	{ID: "four-seven", Name: "4 to 7 %, or 25 kg", Low: 0.04, Floor: 25, High: 0.07,
 		Reason: "Light towbars carry little, so the ball stays light: at least 4 % of the loaded trailer, of which 25 kg is always enough.",
-		Source: source("StVZO § 44(3); Regulation (EU) 1230/2012", "Annex I", "B")},
+		Source: source("StVZO § 44(3); Regulation (EU) 2021/535", "Annex XIII", "B")},
 	{ID: "five-seven", Name: "5 to 7 %", Low: 0.05, High: 0.07,
 		Reason: "Usual British practice, never over the towbar's or the car's own figure.",
 		Source: source("British towing practice", "general", "C")},
@@ -104,7 +104,7 @@ var RuleSets = []RuleSet{
 	{Region: quantity.EU, Name: "EU, typical", School: "four-seven", TowReads: ReadsWheels,
 		BrakesAbove: 750, BrakesLow: 750, BrakesHigh: 750, BrakesRead: ReadsWheels,
 		BrakesSource: source("UN Regulation 13; Regulation (EU) 2018/858", "categories O1, O2", "A"),
-		HalfKerb:     true, KerbSource: source("Regulation (EU) 1230/2012", "Annex I", "A"),
+		HalfKerb:     true, KerbSource: source("Regulation (EU) 2021/535", "Annex XIII", "B"),
 		ChainsNeeded: 1, ChainsUnbraked: true, LinkSource: source("UN Regulation 13", "5.2.2.9", "A"),
 		Differs: "Countries differ: check yours."},
 	{Region: quantity.Australia, Name: "Australia", School: "about-ten", TowReads: ReadsTotal,
@@ -115,7 +115,7 @@ var RuleSets = []RuleSet{
 	{Region: quantity.NewZealand, Name: "New Zealand", School: "about-ten", TowReads: ReadsTotal,
 		BrakesAbove: 2000, BrakesLow: 2000, BrakesHigh: 2000, BrakesRead: ReadsTotal,
 		BrakesSource:   source("Land Transport Rule: Light-vehicle Brakes 2002", "light trailers", "B"),
-		BreakawayAbove: kg(2500), ChainsNeeded: 1, TwoChainsAbove: kg(2500),
+		BreakawayAbove: kg(2500), ChainsNeeded: 1, TwoChainsAbove: kg(2000), // crossed; above 2,500 kg beside the breakaway
 		LinkSource: source("Land Transport Rule: Light-vehicle Brakes 2002", "by mass and brakes", "B")},
 }
 

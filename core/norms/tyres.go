@@ -35,7 +35,8 @@ func TyreLoad(index int) (kg mass, ok bool) {
 // speedSymbols are the speeds of ISO 4000-1, km/h.
 var speedSymbols = map[string]float64{
 	"B": 50, "C": 60, "D": 65, "E": 70, "F": 80, "G": 90, "J": 100, "K": 110, "L": 120, "M": 130, "N": 140,
-	"P": 150, "Q": 160, "R": 170, "S": 180, "T": 190, "U": 200, "H": 210, "V": 240,
+	"P": 150, "Q": 160, "R": 170, "S": 180, "T": 190, "U": 200, "H": 210, "V": 240, "W": 270, "Y": 300,
+	"ZR": 240, // above it: of a tyre that tells no more
 }
 
 // SpeedSource is where the speed symbols come from.
@@ -58,7 +59,7 @@ type Tyre struct {
 var (
 	tyreSize   = regexp.MustCompile(`^(?:ST|LT|P|T)?(\d{2,3}(?:\.\d+)?)(?:[/X](\d{1,3}(?:\.\d+)?))?\s*(?:-|Z?R|B|D)\s*(\d{1,2}(?:\.\d+)?)\s*(?:LT|C\b)?`)
 	tyreOld    = regexp.MustCompile(`^\d\.\d{1,2}\s*(?:/\d{1,3}\.?\d*)?\s*(?:-|R|X)\s*\d{1,2}\s*(?:C\b)?`)
-	tyreRating = regexp.MustCompile(`\b(\d{2,3})(?:/\d{2,3})?\s?([A-Z])(?:$|[\s,;])`)
+	tyreRating = regexp.MustCompile(`\b(\d{2,3})(?:/\d{2,3})?\s?([A-Z])(?:$|[\s,;)])`)
 	tyreLoad   = regexp.MustCompile(`(\d[\d,.]*)\s*(KG|LBS?)\b`)
 )
 
@@ -70,6 +71,9 @@ func ReadTyre(text string) Tyre {
 	s := strings.ToUpper(strings.Join(strings.Fields(text), " "))
 	if m := tyreSize.FindStringSubmatch(s); m != nil {
 		t.Diameter = overAll(m[1], m[2], m[3])
+		if strings.Contains(m[0], "ZR") {
+			t.Symbol = "ZR"
+		}
 		s = strings.TrimSpace(s[len(m[0]):])
 	} else if m := tyreOld.FindString(s); m != "" {
 		s = strings.TrimSpace(s[len(m):])
@@ -84,7 +88,7 @@ func ReadTyre(text string) Tyre {
 		}
 	}
 	if m := tyreLoad.FindStringSubmatch(s); m != nil {
-		if v, err := strconv.ParseFloat(strings.ReplaceAll(m[1], ",", ""), 64); err == nil && v > 0 && v < 10_000 {
+		if v, err := strconv.ParseFloat(plain(m[1]), 64); err == nil && v > 0 && v < 10_000 {
 			kg := mass(v)
 			if m[2] != "KG" {
 				kg *= pound
@@ -93,6 +97,17 @@ func ReadTyre(text string) Tyre {
 		}
 	}
 	return t
+}
+
+var groupedLoad = regexp.MustCompile(`^\d{1,3}(?:[.,]\d{3})+$`)
+
+// plain is a number from a tyre's wall with a decimal point and no groups. Three digits
+// behind a point or comma are a group, whatever the region: no wall tells grams.
+func plain(s string) string {
+	if groupedLoad.MatchString(s) {
+		return strings.NewReplacer(",", "", ".", "").Replace(s)
+	}
+	return strings.ReplaceAll(s, ",", ".")
 }
 
 // overAll is rim + 2·aspect·width; a width in mm with an aspect in per cent.

@@ -27,6 +27,11 @@ func TestReadTyre(t *testing.T) {
 		{"155/80 r13 84t  tubeless", 84, "T", 0, 0.5782},
 		{"max load 387 kg", 0, "", 387, 0},
 		{"ST205/75D15 MAX LOAD 1,820 LBS", 0, "", 825.54, 0.6885},
+		{"MAX LOAD 1.030 KG", 0, "", 1030, 0},
+		{"max load 387,5 kg", 0, "", 387.5, 0},
+		{"195/50 R15 82W", 82, "W", 0, 0.576},
+		{"225/45 ZR17 (94Y)", 94, "Y", 0, 0.6343},
+		{"225/45 ZR17", 0, "ZR", 0, 0.6343},
 		{"145/80 R13", 0, "", 0, 0.5622},
 		{"", 0, "", 0, 0},
 		{"worn smooth 🛞", 0, "", 0, 0},
@@ -46,12 +51,12 @@ func TestReadTyre(t *testing.T) {
 }
 
 func TestTyreSpeed(t *testing.T) {
-	for symbol, kmh := range map[string]float64{"J": 100, "M": 130, "n": 140, "H": 210, " L ": 120} {
+	for symbol, kmh := range map[string]float64{"J": 100, "M": 130, "n": 140, "H": 210, " L ": 120, "W": 270, "y": 300, "ZR": 240} {
 		if v, ok := norms.TyreSpeed(symbol); !ok || math.Abs(float64(v)-kmh/3.6) > 1e-9 {
 			t.Errorf("%s: %v", symbol, v)
 		}
 	}
-	for _, bad := range []string{"", "I", "O", "ZR", "1"} {
+	for _, bad := range []string{"", "I", "O", "ZZ", "1"} {
 		if _, ok := norms.TyreSpeed(bad); ok {
 			t.Errorf("%q has a speed", bad)
 		}

@@ -59,7 +59,7 @@ var ambiguous = map[string][]string{
 
 var (
 	plusMinus  = regexp.MustCompile(`\s*(?:±|\+/-|\+-|\+/−)\s*`)
-	footInch   = regexp.MustCompile(`^(-?)(?:([0-9.,]+)\s*(?:'|ft|feet|foot)\s*)?(?:([0-9]+/[0-9]+|[0-9.,]+(?:\s+[0-9]+/[0-9]+)?)\s*(?:"|in|inch|inches)?)?$`)
+	footInch   = regexp.MustCompile(`^(-?)(?:([0-9]+/[0-9]+|[0-9.,]+(?:\s+[0-9]+/[0-9]+)?)\s*(?:'|ft|feet|foot)\s*)?(?:([0-9]+/[0-9]+|[0-9.,]+(?:\s+[0-9]+/[0-9]+)?)\s*(?:"|in|inch|inches)?)?$`)
 	numberUnit = regexp.MustCompile(`^(-?(?:[0-9]+/[0-9]+|[0-9.,]+e[+-]?[0-9]+|[0-9.,]+(?:\s+[0-9]+/[0-9]+)?))\s*([^0-9\s].*)?$`)
 )
 
@@ -135,11 +135,19 @@ func (l Locale) one(k Kind, s string) (float64, error) {
 	if m == nil {
 		return 0, &ParseError{Text: s, Reason: "“" + s + "” is not a number with a unit."}
 	}
+	name := strings.TrimSpace(m[2])
+	if l.Region == EU && eitherEU.MatchString(m[1]) { // 1.190 kg: thousands, or a decimal point?
+		unit := ""
+		if name != "" {
+			unit = " " + name
+		}
+		offers := []string{strings.Replace(m[1], ".", "", 1) + unit, strings.Replace(m[1], ".", ",", 1) + unit}
+		return 0, &ParseError{Text: s, Reason: "Is “" + m[1] + "” thousands or a fraction? Write " + offers[0] + " or " + offers[1] + ".", Ask: offers}
+	}
 	v, err := l.bare(m[1])
 	if err != nil {
 		return 0, err
 	}
-	name := strings.TrimSpace(m[2])
 	if name == "" {
 		return finite(s, v*l.own(k))
 	}
@@ -281,10 +289,13 @@ func (l Locale) bare(s string) (float64, error) {
 }
 
 var grouped = regexp.MustCompile(`^-?[1-9][0-9]{0,2}(,[0-9]{3})+(\.[0-9]+)?$`)
-var groupedEU = regexp.MustCompile(`^-?[1-9][0-9]{0,2}(\.[0-9]{3})+,[0-9]+$`)
+var groupedEU = regexp.MustCompile(`^-?[1-9][0-9]{0,2}(?:(?:\.[0-9]{3})+,[0-9]+|(?:\.[0-9]{3}){2,})$`)
+
+// eitherEU may be thousands or a decimal point where the comma is the decimal sign.
+var eitherEU = regexp.MustCompile(`^-?[1-9][0-9]{0,2}\.[0-9]{3}$`)
 
 // decimal turns the region's commas into a plain decimal point. In the EU a
-// comma is the decimal sign; elsewhere a comma before each three digits groups
+// comma is the decimal sign and points group thousands; elsewhere a comma before each three digits groups
 // them, and any other single comma is read as a decimal sign.
 func (l Locale) decimal(s string) string {
 	if l.Region == EU {

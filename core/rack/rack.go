@@ -5,6 +5,7 @@ package rack
 
 import (
 	"cmp"
+	"errors"
 	"math"
 	"slices"
 	"strings"
@@ -44,7 +45,7 @@ const (
 	sideways  = 0.5 // g
 	reserve   = 1.5 // yield over stress, steel and aluminium
 	timber    = 2.5 // bending strength over stress: damp, knots, shock
-	sagShare  = 150 // span over deflection at rest
+	sagShare  = 150 // span over deflection at rest; of what hangs out twice its length
 	padShare  = 0.3 // of a hull's width from its middle to each line that bears
 	handRoom  = 0.05
 	reachMost = 1.75 // m, top tier that one person reaches
@@ -351,8 +352,9 @@ func bars(base func(string, string) finding.Finding, r *rig.Rig, rk *plan.Rack, 
 	frames := parts.FramesAt(rk)
 	own := s.Area * stock.Density * quantity.Gravity
 	type worst struct {
-		moment, deflection, span float64
-		tier                     string
+		moment float64
+		sag    beam.Span // that takes most of what its length may sag
+		tier   string
 	}
 	var m worst
 	loose := ""
@@ -380,8 +382,15 @@ func bars(base func(string, string) finding.Finding, r *rig.Rig, rk *plan.Rack, 
 				}
 			}
 			res, err := b.Solve()
+			if err == nil && math.Abs(res.Deflection) > l/10 { // no beam of this theory any more
+				err = beam.ErrSense
+			}
 			if err != nil {
 				f.Outcome, f.Says = finding.Fails, said.Say("A bar of tier % cannot stand: "+err.Error()+".", said.Name(tier, "one"))
+				if errors.Is(err, beam.ErrSense) {
+					f.Outcome, f.Says = finding.Unknown, said.Say("Not known whether the bars of tier % hold: "+err.Error()+".", said.Name(tier, "one"))
+					f.Needs = []finding.Need{{Path: f.Subject + "/rack/bar/height", Says: said.Say("the bars' section"), Where: said.Say("Measure height, width and wall again, and where the posts stand.")}}
+				}
 				return []finding.Finding{f}, 0
 			}
 			for _, v := range res.Reactions[len(parts.PostsAt(rk)):] {
@@ -390,8 +399,10 @@ func bars(base func(string, string) finding.Finding, r *rig.Rig, rk *plan.Rack, 
 			if math.Abs(res.Moment) > m.moment || m.tier == "" {
 				m.moment, m.tier = math.Abs(res.Moment), tier
 			}
-			if math.Abs(res.Deflection) > m.deflection {
-				m.deflection, m.span = math.Abs(res.Deflection), max(float64(rk.Apart), (l-float64(rk.Apart))/2*2)
+			for _, s := range res.Spans {
+				if math.Abs(s.Deflection)*m.sag.Length() > math.Abs(m.sag.Deflection)*s.Length() || m.sag.Length() == 0 {
+					m.sag = s
+				}
 			}
 		}
 	}
@@ -422,12 +433,12 @@ func bars(base func(string, string) finding.Finding, r *rig.Rig, rk *plan.Rack, 
 			{Symbol: "M", Says: said.Say("bending moment at rest, as a weight on one metre"), Measure: finding.Exactly(quantity.KindMass, m.moment/quantity.Gravity), How: "computed"},
 			{Symbol: "R", Says: said.Say("strength of % (%)", said.Piece{Text: stock.Name}, said.Piece{Text: stock.Source}), Measure: finding.Exactly(quantity.KindStress, stock.Yield), How: "plate"}}}}
 	}
-	allowedSag := m.span / sagShare
+	allowedSag, deflection := m.sag.Length()/sagShare, math.Abs(m.sag.Deflection)
 	sag.Gate = ""
-	sag.Figure, sag.Limit = finding.Exactly(quantity.KindLength, m.deflection), finding.Exactly(quantity.KindLength, allowedSag)
+	sag.Figure, sag.Limit = finding.Exactly(quantity.KindLength, deflection), finding.Exactly(quantity.KindLength, allowedSag)
 	sag.Source = norms.Practice("span over 150 at rest")
-	sag.Says = said.Say("Bars sag % at rest.", said.Length(m.deflection))
-	if m.deflection > allowedSag {
+	sag.Says = said.Say("Bars sag % on a span of % at rest.", said.Length(deflection), said.Length(m.sag.Length()))
+	if deflection > allowedSag {
 		sag.Outcome, sag.Tight = finding.Tight, finding.LittleRoom
 		sag.Says = append(sag.Says, said.Say(" More than %: next section up, or a mid post.", said.Length(allowedSag))...)
 	}

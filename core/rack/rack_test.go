@@ -127,6 +127,23 @@ func TestAslant(t *testing.T) {
 	}
 }
 
+// Posts at ±0.5 m bear a bar of 1.6 m: a span of 1.0 m between them, or what hangs out by 0.3,
+// twice of which counts; a third post halves the one.
+func TestSagSpans(t *testing.T) {
+	for posts, want := range map[string][]float64{`2`: {1, 0.6}, `3`: {0.5, 0.6}} {
+		_, fs := rack.Check(rackOf(t, "/parts/r/rack/posts", posts))
+		got := sample.Find(t, fs, rack.CodeSag).Limit.Value * 150
+		if math.Abs(got-want[0]) > 1e-9 && math.Abs(got-want[1]) > 1e-9 {
+			t.Errorf("%s posts: a span of %v m", posts, got)
+		}
+	}
+	// Posts 1 µm apart are no frame.
+	_, fs := rack.Check(rackOf(t, "/parts/r/rack/apart", `0.000001`))
+	if f := sample.Find(t, fs, rack.CodeBar); f.Outcome == finding.Holds || f.Outcome == finding.Tight {
+		t.Errorf("%s %+v", f.Outcome, f.Figure)
+	}
+}
+
 func TestOutcomes(t *testing.T) {
 	at := "/parts/r/rack"
 	for name, c := range map[string]struct {

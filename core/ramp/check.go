@@ -268,7 +268,7 @@ func (s *Setup) car(at *Step) (finding.Finding, bool) {
 		return finding.Finding{}, false
 	}
 	f := s.base(CodeCar, "Car's rear axle")
-	rear, needs := r.CarRear(&quantity.Range[float64]{Nominal: at.Ball, Low: at.Ball, High: at.Ball})
+	rear, needs := r.CarRearLoading(&quantity.Range[float64]{Nominal: at.Ball, Low: at.Ball, High: at.Ball})
 	if rear == nil {
 		f.Outcome, f.Needs, f.Says = finding.Unknown, needs, said.Say("Not known how much stays on the car's rear wheels.")
 		return f, true

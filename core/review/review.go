@@ -266,6 +266,7 @@ func verdict(p *plan.Plan, q Request) (*Report, *rig.Rig) {
 	}
 	rep.Chain, rep.Payload = tow.Chain, tow.Payload
 	rep.Wants, rep.Fills = append(rep.Wants, wants...), append(rep.Fills, tow.Fills...)
+	finding.Sense(rep.Findings)
 	finding.Sort(rep.Findings)
 	rep.Figures.Window = bal.Window
 	if t := r.Total(); t != nil {
@@ -432,6 +433,7 @@ func next(r *rig.Rig, fs []finding.Finding) []Next {
 
 // Settle adds findings that are made only at rest, and what hangs on them.
 func (rep *Report) Settle(fs []finding.Finding) {
+	finding.Sense(fs)
 	rep.Findings = append(rep.Findings, fs...)
 	finding.Sort(rep.Findings)
 	rep.Stages = stages(rep.Findings)

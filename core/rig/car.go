@@ -37,7 +37,13 @@ var (
 
 // CarRear is what the car's rear axle bears: empty, people and luggage by
 // their shares, and the ball load on its lever R_ball·(wb + o)/wb.
-func (r *Rig) CarRear(ball *span) (*span, []finding.Need) {
+func (r *Rig) CarRear(ball *span) (*span, []finding.Need) { return r.carRear(ball, true) }
+
+// CarRearLoading is what it bears while a machine gets on: everybody has got out, to load or
+// to drive the machine; the luggage stays.
+func (r *Rig) CarRearLoading(ball *span) (*span, []finding.Need) { return r.carRear(ball, false) }
+
+func (r *Rig) carRear(ball *span, people bool) (*span, []finding.Need) {
 	v, vp := r.Vehicle, "/towVehicles/"+r.VehicleID
 	var needs []finding.Need
 	need := func(missing bool, field, says, where string) {
@@ -48,7 +54,7 @@ func (r *Rig) CarRear(ball *span) (*span, []finding.Need) {
 	need(v.RearEmpty == nil, "/rearEmpty", "what the car's rear axle weighs empty", "Drive only the rear wheels onto a {weighbridge}.")
 	need(v.Wheelbase == nil, "/wheelbase", "the car's wheelbase", "Tape between the wheels' middles, or read the handbook.")
 	need(v.RearOverhang == nil, "/rearOverhang", "the distance from rear axle to ball", "Tape it.")
-	if r.Outing.People == nil {
+	if people && r.Outing.People == nil {
 		needs = append(needs, finding.Need{Path: "/outings/" + r.Scope.Outing + "/people", Says: said.Say("the weight of the people"), Where: said.Say("Count them; the driver too.")})
 	}
 	if ball == nil {
@@ -58,7 +64,10 @@ func (r *Rig) CarRear(ball *span) (*span, []finding.Need) {
 		return nil, needs
 	}
 	k := Lever(float64(v.Wheelbase.Value), float64(v.RearOverhang.Value))
-	e, p := v.RearEmpty.Range(r.Plan).Floats(), r.Outing.People.Range(r.Plan).Floats()
+	e, p := v.RearEmpty.Range(r.Plan).Floats(), span{}
+	if people {
+		p = r.Outing.People.Range(r.Plan).Floats()
+	}
 	sum := span{
 		Nominal: e.Nominal + p.Nominal*PeopleRear.Nominal + ball.Nominal*k,
 		Low:     e.Low + p.Low*PeopleRear.Low + ball.Low*k,

@@ -52,7 +52,6 @@ func TestTandem(t *testing.T) {
 	}
 }
 
-
 // Three axles: by hand 1500 kg, moment 4500, at 2.2, 3.0 and 3.8 m, 10 000 kg/m each, the
 // ball 20 mm high: Σx 9, Σx² 28.28, level 500 each; 500 − 200·(1 − x·9/28.28). So high that
 // the front one lifts, the other two alone bear the moment about the ball.

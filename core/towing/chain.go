@@ -79,7 +79,7 @@ func Check(r *rig.Rig) Result {
 	out.Payload, f = payload(r, all)
 	out.Findings = append(out.Findings, f)
 	out.Findings = append(out.Findings, brakes(r)...)
-	for _, check := range []func(*rig.Rig) (finding.Finding, bool){ballSize, tyreSpeed, roadSpeed, plug, mount} {
+	for _, check := range []func(*rig.Rig) (finding.Finding, bool){ballSize, tyreSpeed, roadSpeed, plug, mount, licence} {
 		if f, ok := check(r); ok {
 			out.Findings = append(out.Findings, f)
 		}
@@ -118,7 +118,7 @@ type link struct {
 	essential       bool
 	gate            finding.Gate
 	limit           *float64
-	axles           int            // that share what it reads; 0: it reads all of it
+	axles           int   // that share what it reads; 0: it reads all of it
 	figure          *span // nil: not known
 	where           said.Sentence
 	needs           []finding.Need // what the figure takes

@@ -3,10 +3,12 @@ package towing_test
 import (
 	"fmt"
 	"math"
+	"strings"
 	"testing"
 
 	"zygonos/core/finding"
 	"zygonos/core/internal/sample"
+	"zygonos/core/quantity"
 	"zygonos/core/rig"
 	"zygonos/core/towing"
 )
@@ -193,7 +195,7 @@ func TestBrakesByRegion(t *testing.T) {
 		{"au", `"electric"`, 2001, finding.Holds, finding.Unknown, finding.Holds},
 		{"au", `"electric"`, 2501, finding.Holds, finding.Unknown, finding.Fails}, // two chains, one is fitted
 		{"nz", `"none"`, 2000, finding.Holds, "", finding.Holds},
-		{"nz", `"none"`, 2001, finding.Fails, "", finding.Holds},
+		{"nz", `"none"`, 2001, finding.Fails, "", finding.Fails}, // two crossed chains, one is fitted
 		{"nz", `"overrun"`, 2501, finding.Holds, finding.Unknown, finding.Fails},
 		{"na", `"none"`, 453, finding.Holds, "", finding.Fails},    // under 1,000 lb; two chains
 		{"na", `"none"`, 1000, finding.Unknown, "", finding.Fails}, // the state decides
@@ -302,5 +304,31 @@ func TestUnevenAxles(t *testing.T) {
 	l, _ := get("ball-limit", "/trailers/t/suspension", `"leaf"`)
 	if math.Abs(l.Figure.Value-60) > 1e-9 {
 		t.Errorf("leaf: %v", l.Figure.Value)
+	}
+}
+
+// Licences by permissible masses, general figures: in the EU a trailer to 750 kg always, both
+// together to 3500 kg, B96 to 4250; in the UK a trailer to 3500 kg; elsewhere it is asked.
+func TestLicence(t *testing.T) {
+	for _, c := range []struct {
+		region, label, car string
+		outcome            finding.Outcome
+		says               string
+	}{
+		{"eu", `{"value":750,"counts":"gross"}`, `3400`, finding.Holds, "any trailer up to 750 kg"},
+		{"eu", `{"value":1500,"counts":"gross"}`, `2000`, finding.Holds, "together 3500 kg"},
+		{"eu", `{"value":1501,"counts":"gross"}`, `2000`, finding.Tight, "takes B96"},
+		{"eu", `{"value":1500,"counts":"payload"}`, `2000`, finding.Tight, "takes B96: car and trailer together 3750 kg"},
+		{"eu", `{"value":2300,"counts":"gross"}`, `2000`, finding.Tight, "takes BE"},
+		{"eu", `{"value":1500,"counts":"gross"}`, `-`, finding.Unknown, "permissible masses"},
+		{"uk", `{"value":3500,"counts":"gross"}`, `2000`, finding.Holds, "up to 3500 kg"},
+		{"uk", `{"value":3501,"counts":"gross"}`, `2000`, finding.Tight, "more than B"},
+		{"na", `{"value":3000,"counts":"gross"}`, `2000`, finding.Unknown, "state or country"},
+	} {
+		p := sample.Plan(t, "/region", `"`+c.region+`"`, "/trailers/t/label", c.label, "/towVehicles/car/gross", c.car)
+		f := sample.Find(t, towing.Check(rig.Resolve(p, "t", "o")).Findings, towing.CodeLicence)
+		if says := f.Says.Text(quantity.Locale{Units: quantity.Metric, Region: p.Region}); f.Outcome != c.outcome || !strings.Contains(says, c.says) || !f.Compares {
+			t.Errorf("%s %s: %s %q", c.region, c.label, f.Outcome, says)
+		}
 	}
 }

@@ -217,11 +217,12 @@ const kindWord: Record<Kind, string> = {
 
 const plusMinus = /\s*(?:±|\+\/-|\+-|\+\/−)\s*/
 const footInch =
-  /^(-?)(?:([0-9.,]+)\s*(?:'|ft|feet|foot)\s*)?(?:([0-9]+\/[0-9]+|[0-9.,]+(?:\s+[0-9]+\/[0-9]+)?)\s*(?:"|in|inch|inches)?)?$/
+  /^(-?)(?:([0-9]+\/[0-9]+|[0-9.,]+(?:\s+[0-9]+\/[0-9]+)?)\s*(?:'|ft|feet|foot)\s*)?(?:([0-9]+\/[0-9]+|[0-9.,]+(?:\s+[0-9]+\/[0-9]+)?)\s*(?:"|in|inch|inches)?)?$/
 const numberUnit =
   /^(-?(?:[0-9]+\/[0-9]+|[0-9.,]+e[+-]?[0-9]+|[0-9.,]+(?:\s+[0-9]+\/[0-9]+)?))\s*([^0-9\s].*)?$/
 const grouped = /^-?[1-9][0-9]{0,2}(,[0-9]{3})+(\.[0-9]+)?$/
-const groupedEU = /^-?[1-9][0-9]{0,2}(\.[0-9]{3})+,[0-9]+$/
+const groupedEU = /^-?[1-9][0-9]{0,2}(?:(?:\.[0-9]{3})+,[0-9]+|(?:\.[0-9]{3}){2,})$/
+const eitherEU = /^-?[1-9][0-9]{0,2}\.[0-9]{3}$/
 
 const badDoubt = 'The doubt behind ± must be a number, nought or more.'
 
@@ -276,10 +277,15 @@ function one(l: Locale, k: Kind, s: string): number {
   if (k === 'money') s = s.replace(/^[£€$]+/, '').trim()
   const m = numberUnit.exec(s)
   if (!m) throw new ParseError(`“${s}” is not a number with a unit.`)
-  const v = bare(l, m[1]!)
   const name = (m[2] ?? '').trim()
+  if (l.region === 'eu' && eitherEU.test(m[1]!)) {
+    const unit = name && ` ${name}`
+    const offers = ['', ','].map((sign) => m[1]!.replace('.', sign) + unit)
+    throw new ParseError(`Is “${m[1]}” thousands or a fraction? Write ${offers[0]} or ${offers[1]}.`, offers)
+  }
+  const v = bare(l, m[1]!)
   if (name === '') return finite(v * own(l, k))
-  const ask = ambiguous[name]
+  const ask = Object.hasOwn(ambiguous, name) ? ambiguous[name] : undefined
   if (ask) {
     const offers = ask.filter((u) => units[u]!.some(([kind]) => kind === k)).map((u) => `${m[1]} ${u}`)
     if (offers.length > 0) throw new ParseError(`Which ${name}? Write ${offers.join(' or ')}.`, offers)
