@@ -7,6 +7,7 @@ import (
 	"cmp"
 	"fmt"
 	"math"
+	"slices"
 
 	"zygonos/core/finding"
 	"zygonos/core/lashing"
@@ -15,6 +16,7 @@ import (
 	"zygonos/core/ramp"
 	"zygonos/core/rig"
 	"zygonos/core/said"
+	"zygonos/core/stance"
 	"zygonos/core/towing"
 )
 
@@ -72,7 +74,7 @@ func Of(r *rig.Rig, fs []finding.Finding, low, high, calm *float64) *Card {
 	c.add("Getting it on", loading(r))
 	c.add("Where it stands", c.places(r))
 	c.add("Tied down", ties(r))
-	c.add("Read", readings(r, low, high))
+	c.add("Read", readings(r, fs, low, high))
 	c.add("Walk round", walk(r))
 	c.add("Take off or tie on", loose(r))
 	c.add("On the way", []Tick{
@@ -167,7 +169,7 @@ func ties(r *rig.Rig) []Tick {
 }
 
 // readings are what a scale and a gauge should show.
-func readings(r *rig.Rig, low, high *float64) []Tick {
+func readings(r *rig.Rig, fs []finding.Finding, low, high *float64) []Tick {
 	var out []Tick
 	if b := r.Bears; b != nil {
 		says := said.Say("{Ball load}: a scale under the {coupling}, trailer level, should show about %", said.Mass(b.Ball.Nominal))
@@ -181,8 +183,11 @@ func readings(r *rig.Rig, low, high *float64) []Tick {
 		}
 		out = append(out, Tick{"ball", append(says, said.Piece{Text: "."})})
 	}
-	if p := r.Trailer.TyrePressure; p != nil {
-		out = append(out, Tick{"pressure", said.Say("{Tyre}s cold at %, as loaded; car's too, by its door post.", said.Of(quantity.KindPressure, *p))})
+	asks := slices.IndexFunc(fs, func(f finding.Finding) bool { return f.Code == stance.CodePressure && f.Figure != nil })
+	if p := r.Trailer.TyrePressure; p != nil && asks >= 0 {
+		out = append(out, Tick{"pressure", said.Say("{Tyre}s cold at % or more for this load, at most the wall's %; car's too, by its door post.", said.Of(quantity.KindPressure, fs[asks].Figure.Value), said.Of(quantity.KindPressure, *p))})
+	} else if p != nil {
+		out = append(out, Tick{"pressure", said.Say("{Tyre}s cold: the wall's % at most; car's too, by its door post.", said.Of(quantity.KindPressure, *p))})
 	} else {
 		out = append(out, Tick{"pressure", said.Say("{Tyre}s cold at what their wall and load ask; car's too.")})
 	}
@@ -190,7 +195,12 @@ func readings(r *rig.Rig, low, high *float64) []Tick {
 		out = append(out, Tick{"ball-size", said.Say("Ball of %, as the {coupling} says.", said.Length(*s))})
 	}
 	if h := r.Trailer.CouplingHeight; h != nil {
-		out = append(out, Tick{"level", said.Say("Level when hitched: the {coupling} near % up.", said.Length(*h))})
+		sink, known := stance.Sink(r)
+		says := said.Say("Level when hitched: the {coupling} near % up, as loaded.", said.Length(float64(*h)-sink))
+		if !known {
+			says = said.Say("Level when hitched: the {coupling} near % up, less what the springs sink.", said.Length(*h))
+		}
+		out = append(out, Tick{"level", says})
 	}
 	return out
 }

@@ -10,6 +10,7 @@ import (
 	"zygonos/core/plan"
 	"zygonos/core/review"
 	"zygonos/core/rig"
+	"zygonos/core/stance"
 	"zygonos/core/studies"
 	"zygonos/demo"
 )
@@ -35,6 +36,16 @@ func TestCard(t *testing.T) {
 	for _, want := range []string{"Crate: its front 750 mm behind the front board", "should show about 60 kg (50 kg to 70 kg is right)", "Ball of 50 mm", "Chains crossed", "Breakaway cable to the car", "After 10 km to 20 km", "Level when hitched: the coupling head near 450 mm"} {
 		if !strings.Contains(got, want) {
 			t.Errorf("the card does not say %q:\n%s", want, got)
+		}
+	}
+	// On springs that sink 18 mm the coupling is as much lower; the tyres' pressure is that for
+	// the load: the check says 1.8 bar, not the wall's 3.
+	sits := sample.Plan(t, "/trailers/t/couplingHeight", `0.45`, "/trailers/t/sinks", `0.04`, "/trailers/t/tyrePressure", `300000`, "/trailers/t/deckHeight", `{"value":0.6,"how":"weighed"}`)
+	r := rig.Resolve(sits, "t", "o")
+	laden := text(departure.Of(r, stance.Check(r), nil, nil, nil), sits)
+	for _, want := range []string{"the coupling head near 432 mm up, as loaded", "cold at 1.8 bar or more for this load, at most the wall's 3 bar"} {
+		if !strings.Contains(laden, want) {
+			t.Errorf("the card does not say %q:\n%s", want, laden)
 		}
 	}
 	if c.Most == nil || c.Most.Value != 20 || !strings.Contains(c.Because.Text(p.Locale()), "own") {

@@ -66,6 +66,16 @@ func TyrePressure(full, load, most, n float64) float64 {
 	return full * min(1, max(pressureFloor, math.Pow(load/most, 1/n)))
 }
 
+// PitchOf is the pitch at which the rig rides, nose up, rad; ok is false where the heights of
+// ball and coupling are not stated. Springs of unknown rate are taken not to sink.
+func PitchOf(r *rig.Rig) (pitch float64, ok bool) {
+	if r.Vehicle == nil || r.Vehicle.BallHeight == nil || r.Trailer.CouplingHeight == nil || r.Axle == nil {
+		return 0, false
+	}
+	sink, _ := Sink(r)
+	return Pitch(float64(*r.Vehicle.BallHeight), float64(*r.Trailer.CouplingHeight), sink, r.Axle.Nominal), true
+}
+
 // Departure is the steepest ramp against which a point d behind a wheel of radius
 // r and h above the ground does not scrape: the tangent from the point under the
 // wheel, arctan((h − r)/d) + arcsin(r/√(d² + (h − r)²)).
@@ -100,12 +110,12 @@ func lengthTerm(symbol, says, how string, v float64) finding.StepTerm {
 func level(r *rig.Rig) (finding.Finding, bool) {
 	f := base(r, CodeLevel, "Level ride")
 	f.Source = norms.Practice("within a degree of level")
-	if r.Vehicle == nil || r.Vehicle.BallHeight == nil || r.Trailer.CouplingHeight == nil {
+	pitch, ok := PitchOf(r)
+	if !ok {
 		return f, false
 	}
 	ball, coupling, l := float64(*r.Vehicle.BallHeight), float64(*r.Trailer.CouplingHeight), r.Axle.Nominal
 	sink, known := Sink(r)
-	pitch := Pitch(ball, coupling, sink, l)
 	f.Figure, f.Limit = finding.Exactly(quantity.KindAngle, math.Abs(pitch)), finding.Exactly(quantity.KindAngle, levelWithin)
 	front, rear := r.Deck()
 	word, height := "nose up", "the tail % lower than the front"
@@ -189,7 +199,8 @@ func angles(r *rig.Rig) (finding.Finding, bool) {
 	_, tail := r.Deck()
 	sink, _ := Sink(r)
 	last, wheel := r.LastAxle(), r.WheelRadius()
-	under := float64(r.Trailer.DeckHeight.Value) - frameDepth - max(0, sink)
+	pitch, _ := PitchOf(r) // nose up it lowers the tail about the axle
+	under := float64(r.Trailer.DeckHeight.Value) - frameDepth - max(0, sink) - math.Tan(pitch)*(tail-r.Axle.Nominal)
 	ball, overhang := r.BallHeight(), 1.1
 	if v := r.Vehicle; v != nil && v.RearOverhang != nil {
 		overhang = float64(v.RearOverhang.Value)
@@ -208,7 +219,7 @@ func angles(r *rig.Rig) (finding.Finding, bool) {
 	f.HasWork, f.Work = true, func() []finding.Step {
 		return []finding.Step{
 			{Symbol: "δ", Says: said.Say("departure angle at the tail"), Formula: "δ = arctan((h − r)/d) + arcsin(r/√(d² + (h − r)²))", Result: finding.Exactly(quantity.KindAngle, depart), Source: f.Source,
-				Terms: []finding.StepTerm{lengthTerm("d", "tail behind the last axle", "stated", tail-last), lengthTerm("h", "under the frame, laden", "typical", under), lengthTerm("r", "wheel's radius", "stated or usual", wheel)}},
+				Terms: []finding.StepTerm{lengthTerm("d", "tail behind the last axle", "stated", tail-last), lengthTerm("h", "under the frame at the tail, laden and as it pitches", "typical", under), lengthTerm("r", "wheel's radius", "stated or usual", wheel)}},
 			{Symbol: "γ", Says: said.Say("crest at the {coupling}"), Formula: "γ = arctan(h/o) + arctan(h/L)", Result: finding.Exactly(quantity.KindAngle, over),
 				Terms: []finding.StepTerm{lengthTerm("h", "under the {coupling}", "typical", low), lengthTerm("o", "car's rear axle to ball", "stated or usual", overhang), lengthTerm("L", "{coupling} to axle", "stated", r.Axle.Nominal)}},
 		}

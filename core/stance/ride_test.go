@@ -54,12 +54,18 @@ func TestSits(t *testing.T) {
 	near(t, "wheel room", sample.Find(t, fs, stance.CodeWheel).Figure.Value, 0.03)
 	// 295 kg on each wheel of 500 kg (load index 84): 0.59^1.25 = 0.517 and under the floor.
 	near(t, "pressure", sample.Find(t, fs, stance.CodePressure).Figure.Value, 180e3)
-	// The tail 1.0 m behind the axle, 0.6 − 0.12 − 0.018 = 0.462 up, wheel 0.3; the coupling at
-	// 0.45 − 0.12 = 0.33, 1.0 m behind the car's wheel and 2.5 before the trailer's:
-	// arctan(0.162) + arcsin(0.3/1.013037) = 9.2021° + 17.2257° = 26.4278°; 18.2629° + 7.5196°.
+	// The tail 1.0 m behind the axle, 0.6 − 0.12 − 0.018 − 1.0·0.018/2.5 = 0.4548 up as it rides
+	// nose up, wheel 0.3; the coupling at 0.45 − 0.12 = 0.33, 1.0 m behind the car's wheel and 2.5
+	// before the trailer's: arctan(0.1548) + arcsin(0.3/1.01191) = 8.7997° + 17.2454° = 26.045°;
+	// 18.2629° + 7.5196°.
 	f := sample.Find(t, fs, stance.CodeAngles)
 	near(t, "angles", f.Figure.Value/degree, 25.7824603)
-	if s := f.Says.Text(p.Locale()); !strings.Contains(s, "26.4°") || !strings.Contains(s, "462 mm up, 422 mm with") {
+	if s := f.Says.Text(p.Locale()); !strings.Contains(s, "over 26°") || !strings.Contains(s, "455 mm up, 415 mm with") {
+		t.Errorf("%q", s)
+	}
+	// The ball 150 mm higher: the tail 60 mm lower yet, 0.3948 up: 5.4158° + 17.3397°.
+	high := sample.Find(t, stance.Check(rig.Resolve(sample.Plan(t, append(sits, "/towVehicles/car/ballHeight", `0.6`)...), "t", "o")), stance.CodeAngles)
+	if s := high.Says.Text(p.Locale()); !strings.Contains(s, "over 22.8°") || !strings.Contains(s, "395 mm up") {
 		t.Errorf("%q", s)
 	}
 	for _, c := range []struct {

@@ -301,10 +301,13 @@ func yard(r *rig.Rig) finding.Finding {
 	default:
 		f.Says = append(said.Say("% to lift at the {coupling}; ", lift), push...)
 	}
-	if m*rollGrass.Nominal > pushSteady {
-		f.Says = append(f.Says, said.Say(": two people on grass")...)
+	end := ". Chock it on any slope."
+	if ball.Nominal < 0 { // nobody pushes it before it is propped
+		end = " Chock it on any slope."
+	} else if m*rollGrass.Nominal > pushSteady {
+		end = ": two people on grass" + end
 	}
-	f.Says = append(f.Says, said.Piece{Text: ". Chock it on any slope."})
+	f.Says = append(f.Says, said.Piece{Text: end})
 	f.HasWork, f.Work = true, func() []finding.Step {
 		return []finding.Step{
 			{Symbol: "R_j", Says: said.Say("on the {jockey wheel}"), Formula: "R_j = R_ball·L/(L − x_j)", Result: finding.Exactly(quantity.KindMass, jockey), Terms: []finding.StepTerm{

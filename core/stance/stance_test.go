@@ -80,7 +80,7 @@ func TestCheck(t *testing.T) {
 		sets             []string
 	}{
 		{stance.CodeSlope, "tight", "Load lower", []string{"/loads/crate/size/height/value", `3.5`}},
-		{stance.CodeYard, "tight", "tips back", []string{sample.Crate + "/at/back", `1.4`}},
+		{stance.CodeYard, "tight", "nobody at the drawbar. Chock it", []string{sample.Crate + "/at/back", `1.4`}},
 		{stance.CodeYard, "holds", "24 kg to lift", []string{sample.Crate + "/at/back", `0.975`}},
 	} {
 		p := sample.Plan(t, append(append([]string{}, deck...), c.sets...)...)
