@@ -136,12 +136,12 @@ func (b *boat) support() finding.Finding {
 		f.Outcome, f.Says = finding.Unknown, said.Say("On what does the keel lie? Add rollers, or bunks.")
 		f.Needs = []finding.Need{{Path: b.path + "/rollers", Says: said.Say("rollers or bunks"), Where: said.Say("Tape them from the cradle's front.")}}
 	case len(places) > 1:
-		on := statics.Shares(b.mass, at, places)
+		on, bears := statics.Bearing(b.mass, at, places)
 		least, most := slices.Min(on), slices.Max(on)
 		f.Figure, f.Limit = finding.Exactly(quantity.KindMass, least), finding.Exactly(quantity.KindMass, leastShare*b.mass)
 		f.Says = said.Say("% rollers bear from % to % of %.", said.Count(len(on)), said.Mass(least), said.Mass(most), b.name())
 		switch {
-		case least < 0:
+		case !bears:
 			f.Outcome, f.Says = finding.Fails, said.Say("% tips off its rollers: its weight lies beyond them. Move a roller under it.", b.name())
 		case least < leastShare*b.mass:
 			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom

@@ -62,7 +62,11 @@ type Hull struct {
 	X      float64   // of its centre behind the ball, m
 	At     float64   // … behind the part's front face, m
 	Up     float64   // … above its underside, m
+	Y      float64   // of its middle right of the rack's own, m
+	Aside  float64   // … of its centre
 	Frames []float64 // kg
+	Under  []int     // the frames that lie under it
+	Bears  bool      // they hold it: two or more, its centre between them
 }
 
 // Cut is a line of the cut list.
@@ -135,7 +139,7 @@ func listed(it *rig.Item, part *plan.Part) Built {
 // Hulls are the loads that lie on a rack, with what each frame bears.
 func Hulls(r *rig.Rig, it *rig.Item, part *plan.Part) []Hull {
 	var out []Hull
-	frames := parts.FramesAt(part.Rack)
+	frames, mid := parts.FramesAt(part.Rack), (it.Left+it.Right)/2
 	for i := range r.Items {
 		o := &r.Items[i]
 		pl := r.Layout.Placements[o.ID]
@@ -143,11 +147,49 @@ func Hulls(r *rig.Rig, it *rig.Item, part *plan.Part) []Hull {
 			continue
 		}
 		b := r.Moves(i)
-		h := Hull{Item: o, Mass: b.Mass, Slot: pl.Slot, Tier: part.Slots[pl.Slot].Tier, X: b.X, At: b.X - it.Front, Up: b.Z - o.Bottom}
-		h.Frames = statics.Shares(h.Mass, h.At, frames)
+		h := Hull{Item: o, Mass: b.Mass, Slot: pl.Slot, Tier: part.Slots[pl.Slot].Tier, X: b.X, At: b.X - it.Front, Up: b.Z - o.Bottom,
+			Y: (o.Left+o.Right)/2 - mid, Aside: b.Y - mid}
+		h.stand(frames, o.Front-it.Front, o.Rear-it.Front)
 		out = append(out, h)
 	}
 	return out
+}
+
+// stand finds the frames under a hull that lies from front to rear behind the part's face, and
+// what each bears. Those beyond its ends bear nothing.
+func (h *Hull) stand(frames []float64, front, rear float64) {
+	var at []float64
+	for i, x := range frames {
+		if x >= front-1e-9 && x <= rear+1e-9 {
+			h.Under, at = append(h.Under, i), append(at, x)
+		}
+	}
+	h.Frames = make([]float64, len(frames))
+	if len(at) == 0 {
+		return
+	}
+	on, ok := statics.Bearing(h.Mass, h.At, at)
+	for k, i := range h.Under {
+		h.Frames[i] = on[k]
+	}
+	h.Bears = ok
+}
+
+// share is the least part of a hull that one of its bearing frames bears, and the first and
+// the last of those.
+func (h *Hull) share() (least float64, first, last int) {
+	least, first, last = math.Inf(1), -1, -1
+	for i, v := range h.Frames {
+		if v <= 0 && h.Bears {
+			continue
+		}
+		if first < 0 {
+			first = i
+		}
+		last = i
+		least = math.Min(least, v/math.Max(1e-9, h.Mass))
+	}
+	return least, first, last
 }
 
 func judge(r *rig.Rig, it *rig.Item, part *plan.Part) []finding.Finding {
@@ -215,21 +257,32 @@ func support(base func(string, string) finding.Finding, part *plan.Part, hulls [
 	f := base(CodeSupport, "How hulls lie")
 	f.Source = norms.Practice("frames 40 to 65 % of the hull's length apart")
 	frames := parts.FramesAt(part.Rack)
-	spacing := frames[len(frames)-1] - frames[0]
 	worst, share := &hulls[0], math.Inf(1)
 	for i := range hulls {
-		if s := slices.Min(hulls[i].Frames) / max(1e-9, hulls[i].Mass); s < share {
-			worst, share = &hulls[i], s
+		h := &hulls[i]
+		s, _, _ := h.share()
+		if !h.Bears { // before all that are held
+			s -= 10
+		}
+		if s < share {
+			worst, share = h, s
 		}
 	}
 	name := said.Name(worst.Item.Name, "a hull")
-	least, most := slices.Min(worst.Frames), slices.Max(worst.Frames)
+	_, first, last := worst.share()
+	least, most, spacing := 0.0, 0.0, 0.0
+	if first >= 0 {
+		least, most = math.Min(worst.Frames[first], worst.Frames[last]), slices.Max(worst.Frames)
+		spacing = frames[last] - frames[first]
+	}
 	f.Figure, f.Limit = finding.Exactly(quantity.KindMass, least), finding.Exactly(quantity.KindMass, 0.0)
 	apart := spacing / worst.Item.Length()
 	switch {
 	case len(frames) < 2:
 		f.Outcome, f.Says = finding.Fails, said.Say("One frame does not hold %: it takes two.", name)
-	case least < 0:
+	case len(worst.Under) < 2:
+		f.Outcome, f.Says = finding.Fails, said.Say("% is % long and reaches % of % frames: it takes two. Frames closer together, or a frame midway.", name, said.Length(worst.Item.Length()), said.Count(len(worst.Under)), said.Count(len(frames)))
+	case !worst.Bears:
 		f.Outcome, f.Says = finding.Fails, said.Say("% tips off: its weight lies beyond the frames. Slide it, or spread the frames.", name)
 	case share < 0.2:
 		f.Outcome, f.Tight, f.Says = finding.Tight, finding.LittleRoom, said.Say("% bears % on one frame, % on the other. Slide it toward the middle.", name, said.Mass(most), said.Mass(least))
@@ -237,7 +290,7 @@ func support(base func(string, string) finding.Finding, part *plan.Part, hulls [
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say("Frames % apart are % of the length of %; between % and % carries hulls well.", said.Length(spacing), said.Share(apart), name, said.Share(0.40), said.Share(0.65))
 	default:
-		f.Says = said.Say("Frames % apart bear % and % of %.", said.Length(spacing), said.Mass(worst.Frames[0]), said.Mass(worst.Frames[len(frames)-1]), name)
+		f.Says = said.Say("Frames % apart bear % and % of %.", said.Length(spacing), said.Mass(worst.Frames[first]), said.Mass(worst.Frames[last]), name)
 	}
 	f.Says = append(f.Says, said.Say(" Soft hulls dent on narrow bars in the heat: pad them wide.")...)
 	f.HasWork, f.Work = true, func() []finding.Step {
@@ -273,6 +326,11 @@ func room(base func(string, string) finding.Finding, r *rig.Rig, it *rig.Item, r
 			}
 		}
 	}
+	if name, tier, by := inBars(r, it, rk); by > 0 && by > -least {
+		f.Figure, f.Limit = finding.Exactly(quantity.KindLength, -by), finding.Exactly(quantity.KindLength, handRoom)
+		f.Outcome, f.Says = finding.Fails, said.Say("A bar of tier % runs % through %. Raise the tier, or lay it elsewhere.", said.Name(tier, "another"), said.Length(by), said.Name(name, "a load"))
+		return f
+	}
 	if a == nil {
 		f.Says = said.Say("Nothing lies beside it.")
 		return f
@@ -288,6 +346,37 @@ func room(base func(string, string) finding.Finding, r *rig.Rig, it *rig.Item, r
 		f.Says = said.Say("% between % and %.", said.Length(least), first, second)
 	}
 	return f
+}
+
+// inBars finds the load that a bar of a tier runs through deepest, in height: of every tier
+// but the one that it lies on.
+func inBars(r *rig.Rig, it *rig.Item, rk *plan.Rack) (name, tier string, by float64) {
+	mid, part := (it.Left+it.Right)/2, r.Plan.Parts[it.ID]
+	wide := float64(max(rk.Bar.Width, rk.Bar.Height)) / 2
+	for i := range r.Items {
+		o := &r.Items[i]
+		if o.Open || o.Part {
+			continue
+		}
+		own := ""
+		if pl := r.Layout.Placements[o.ID]; pl.On == plan.OnPart && pl.ID == it.ID {
+			own = part.Slots[pl.Slot].Tier
+		}
+		for _, id := range plan.Ordered(rk.Tiers, func(t plan.Tier) int { return t.Order }) {
+			t := rk.Tiers[id]
+			top, half := it.Bottom+float64(t.Up), float64(t.Length)/2
+			deep := min(top, o.Top) - max(top-float64(rk.Bar.Height), o.Bottom)
+			if id == own || deep < by+1e-6 || o.Right <= mid-half+1e-6 || o.Left >= mid+half-1e-6 {
+				continue
+			}
+			for _, x := range parts.FramesAt(rk) {
+				if x += it.Front; x+wide > o.Front+1e-6 && x-wide < o.Rear-1e-6 {
+					name, tier, by = o.Name, id, deep
+				}
+			}
+		}
+	}
+	return name, tier, by
 }
 
 // inPosts finds the load that a post stands in deepest, across.
@@ -372,8 +461,8 @@ func bars(base func(string, string) finding.Finding, r *rig.Rig, rk *plan.Rack, 
 				if h.Tier != tier {
 					continue
 				}
-				mid, half := (h.Item.Left+h.Item.Right)/2, padShare*(h.Item.Right-h.Item.Left)
-				for _, y := range []float64{mid - half, mid + half} {
+				half := padShare * (h.Item.Right - h.Item.Left)
+				for _, y := range []float64{h.Y - half, h.Y + half} {
 					at := l/2 + y
 					if at < -1e-6 || at > l+1e-6 {
 						loose = h.Item.Name
@@ -450,10 +539,39 @@ func arms(rk *plan.Rack, hulls []Hull) (arm, posts float64) {
 	for _, h := range hulls {
 		arm += h.Mass * float64(rk.Tiers[h.Tier].Up)
 	}
+	return arm + ownArm(rk), float64(len(parts.FramesAt(rk)) * len(parts.PostsAt(rk)))
+}
+
+// ownArm is Σ m·h of the rack's own members, kg·m.
+func ownArm(rk *plan.Rack) (arm float64) {
 	for _, m := range parts.Members(rk) {
 		arm += m.Mass() * m.Up
 	}
-	return arm, float64(len(parts.FramesAt(rk)) * len(parts.PostsAt(rk)))
+	return arm
+}
+
+// busiest is the most that a post of one frame bears across, kg·m: sideways what its frame
+// bears of the hulls at their tiers' height and its part of the rack, shared by its posts,
+// with slant at rest what lies beside a single one. A single post bears the hulls' own height
+// over their bars too.
+func busiest(rk *plan.Rack, hulls []Hull) (sideway, slant float64) {
+	frames, posts := len(parts.FramesAt(rk)), float64(len(parts.PostsAt(rk)))
+	own, most := ownArm(rk)/float64(frames), math.Inf(-1)
+	for k := range frames {
+		across, aside := own, 0.0
+		for _, h := range hulls {
+			up := float64(rk.Tiers[h.Tier].Up)
+			if rk.Posts == 1 {
+				up += h.Up
+				aside += h.Frames[k] * h.Aside
+			}
+			across += h.Frames[k] * up
+		}
+		if m := sideways*across/posts + math.Abs(aside); m > most {
+			most, sideway, slant = m, across/posts, math.Abs(aside)
+		}
+	}
+	return sideway, slant
 }
 
 // aslant is what the hulls on a single post's arms bend it with across at rest, kg·m, at its
@@ -465,10 +583,10 @@ func aslant(rk *plan.Rack, hulls []Hull) (all, oneSide float64) {
 	for k := range parts.FramesAt(rk) {
 		left, right := 0.0, 0.0
 		for _, h := range hulls {
-			if y := (h.Item.Left + h.Item.Right) / 2; y < 0 {
-				left -= h.Frames[k] * y
+			if h.Aside < 0 {
+				left -= h.Frames[k] * h.Aside
 			} else {
-				right += h.Frames[k] * y
+				right += h.Frames[k] * h.Aside
 			}
 		}
 		all, oneSide = max(all, math.Abs(right-left)), max(oneSide, left, right)
@@ -483,21 +601,15 @@ type bend struct {
 	when   string
 }
 
-// atFoot are the moments at a post's foot, M = g·Σ m·a·h/n over all posts alike. A single
-// post also bears what its arms carry aslant, and in a hard bend the hulls' own height over
-// their bars.
+// atFoot are the moments at a post's foot. Braking bends all posts alike, as the hulls tie the
+// frames together: M = g·Σ m·a·h/n. Sideways each frame's posts bear what that frame does.
 func atFoot(rk *plan.Rack, hulls []Hull, shock float64) []bend {
 	arm, count := arms(rk, hulls)
-	across := arm
-	if rk.Posts == 1 {
-		for _, h := range hulls {
-			across += h.Mass * h.Up
-		}
-	}
+	sideway, slant := busiest(rk, hulls)
 	all, oneSide := aslant(rk, hulls)
 	return []bend{
 		{forward * arm / count * quantity.Gravity, false, "when braking hard"},
-		{(sideways*across/count + all) * quantity.Gravity, true, "in a hard bend"},
+		{(sideways*sideway + slant) * quantity.Gravity, true, "in a hard bend"},
 		{shock * all * quantity.Gravity, true, "on a bump, loaded aslant"},
 		{oneSide * quantity.Gravity, true, "with one side loaded"},
 	}
@@ -553,8 +665,10 @@ func posts(base func(string, string) finding.Finding, rk *plan.Rack, hulls []Hul
 	f.HasWork, f.Work = true, func() []finding.Step {
 		arm, count := arms(rk, hulls)
 		all, oneSide := aslant(rk, hulls)
-		return []finding.Step{{Symbol: "σ", Says: said.Say("stress at a post's foot"), Formula: "σ = max(0.8·M/W_y, (0.5·M + S)/W_z, k·S/W_z, S₁/W_z, V·leg/W_z),  M = g·Σ m·h/n", Result: f.Figure, Source: f.Source, Terms: []finding.StepTerm{
+		sideway, _ := busiest(rk, hulls)
+		return []finding.Step{{Symbol: "σ", Says: said.Say("stress at a post's foot"), Formula: "σ = max(0.8·M/W_y, (0.5·M_f + S)/W_z, k·S/W_z, S₁/W_z, V·leg/W_z),  M = g·Σ m·h/n,  M_f of the busiest frame's posts", Result: f.Figure, Source: f.Source, Terms: []finding.StepTerm{
 			{Symbol: "Σm·h", Says: said.Say("all on it, as a weight on one metre"), Measure: finding.Exactly(quantity.KindMass, arm), How: "computed"},
+			{Symbol: "M_f/g", Says: said.Say("on each post of the busiest frame"), Measure: finding.Exactly(quantity.KindMass, sideway), How: "computed"},
 			{Symbol: "S", Says: said.Say("aslant on a single post, as a weight on one metre"), Measure: finding.Exactly(quantity.KindMass, all), How: "computed"},
 			{Symbol: "S₁", Says: said.Say("one side alone"), Measure: finding.Exactly(quantity.KindMass, oneSide), How: "computed"},
 			{Symbol: "n", Says: said.Say("posts"), Measure: finding.Exactly(quantity.KindCount, count), How: "stated"}}}}

@@ -259,3 +259,75 @@ func TestDrawing(t *testing.T) {
 		t.Error("no rack, and shapes")
 	}
 }
+
+// A hull of 2.0 m does not reach frames 2.6 m apart, however well it lies between them; on
+// three frames one that would have to pull idles and the other two bear it all.
+func TestReachesItsFrames(t *testing.T) {
+	at := "/parts/r/rack"
+	short := []string{at + "/rearAt", `2.6`, "/loads/crate/size/length/value", `2`, "/loads/crate/centre/back/value", `1`, "/parts/r/slots/s/at/back", `0.3`}
+	_, fs := rack.Check(rackOf(t, short...))
+	if f := sample.Find(t, fs, rack.CodeSupport); f.Outcome != finding.Fails || !strings.Contains(f.Says.Text(quantity.Locale{}), "reaches 0 of 2 frames") {
+		t.Errorf("%s %s", f.Outcome, f.Says.Text(quantity.Locale{}))
+	}
+	// With one midway it reaches 1.3 m and, slid back, 2.6 m: its centre at 1.9, shares 32.3 and 27.7 kg.
+	r := rackOf(t, append(short, at+"/middle", `true`, "/parts/r/slots/s/at/back", `0.9`)...)
+	part := r.Plan.Parts["r"]
+	for i := range r.Items {
+		if r.Items[i].Part {
+			h := rack.Hulls(r, &r.Items[i], &part)[0]
+			near(t, "front", h.Frames[0]+1, 1)
+			near(t, "middle", h.Frames[1], 60*(2.6-1.9)/1.3)
+			near(t, "rear", h.Frames[2], 60*(1.9-1.3)/1.3)
+			if !h.Bears {
+				t.Error("two frames bear it")
+			}
+		}
+	}
+	// Three under it, its centre 0.2 m before the last: 60·(1/3 ± 0.8·1/2): 20 − 24 would pull.
+	on, ok := statics.Bearing(60, 1.8, []float64{0, 1, 2})
+	near(t, "idle", on[0]+1, 1)
+	near(t, "second", on[1], 12)
+	near(t, "third", on[2], 48)
+	if !ok {
+		t.Error("two of three bear it")
+	}
+	if _, ok := statics.Bearing(60, 2.1, []float64{0, 1, 2}); ok {
+		t.Error("beyond the last it tips")
+	}
+}
+
+// A bar of another tier runs through a hull: the second tier 0.2 m over the first, the hull
+// 0.4 m high, bars of 40 mm.
+func TestBarsOfOtherTiers(t *testing.T) {
+	r := rackOf(t, "/parts/r/rack/tiers/two", `{"order":2,"up":1.0,"length":1.6}`)
+	_, fs := rack.Check(r)
+	if f := sample.Find(t, fs, rack.CodeRoom); f.Outcome != finding.Fails || !strings.Contains(f.Says.Text(r.Plan.Locale()), "A bar of tier two runs 40 mm through Crate") {
+		t.Errorf("%s %s", f.Outcome, f.Says.Text(r.Plan.Locale()))
+	}
+	_, fs = rack.Check(rackOf(t, "/parts/r/rack/tiers/two", `{"order":2,"up":1.3,"length":1.6}`))
+	if f := sample.Find(t, fs, rack.CodeRoom); f.Outcome != finding.Holds {
+		t.Errorf("%s", f.Outcome)
+	}
+}
+
+// A rack set 0.3 m to the right with its hull bends as one in the middle does.
+func TestRackOffTheMiddle(t *testing.T) {
+	_, a := rack.Check(rackOf(t))
+	_, b := rack.Check(rackOf(t, "/outings/o/layouts/t/parts/r/at/right", `0.3`))
+	for _, code := range []string{rack.CodeBar, rack.CodePost, rack.CodeSag, rack.CodeSupport} {
+		near(t, code, sample.Find(t, b, code).Figure.Value, sample.Find(t, a, code).Figure.Value)
+	}
+}
+
+// In a bend the posts of the frame that bears most take its part: 48 of 60 kg on the rear
+// frame: 0.5·(48·0.8 + 10.306·0.585)/2 on each of its posts instead of 0.5·60.06/4.
+func TestBusiestFrame(t *testing.T) {
+	r := rackOf(t, "/loads/crate/centre/back/value", `2.95`, "/outings/o/road", `"road"`)
+	_, fs := rack.Check(r)
+	post := sample.Find(t, fs, rack.CodePost)
+	own := 3.3031 * (3.2*0.78 + 3.04*0.38)
+	near(t, "posts", post.Figure.Value, 0.5*(58.5*0.8+own/2)/2*9.80665/4.66178e-6)
+	if says := post.Says.Text(r.Plan.Locale()); !strings.Contains(says, "in a hard bend") {
+		t.Error(says)
+	}
+}
