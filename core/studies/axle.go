@@ -95,6 +95,7 @@ func PlaceAxle(p *plan.Plan, trailer string) *AxlePlace {
 	out.Says = axleSays(out, bound, moves, best)
 	if moves != nil && math.Abs(best-out.Now) > 1e-6 {
 		out.Fix = setAxles(p, trailer, best)
+		warned(p, trailer, out.Fix)
 	}
 	if out.Nominal == nil {
 		out.Closes = closers(p, trailer, best, bound)
@@ -357,6 +358,36 @@ func setAxles(p *plan.Plan, trailer string, at float64) *finding.Variant {
 	return &v
 }
 
+// warned adds to a variant's name which outings it would make fail that do not fail now,
+// by whatever check, and why.
+func warned(p *plan.Plan, trailer string, v *finding.Variant) {
+	if v == nil {
+		return
+	}
+	next, err := plan.Apply(p, v.Patch)
+	if err != nil || len(plan.Clean(next)) > 0 {
+		return
+	}
+	for _, o := range p.OutingIDs() {
+		q := review.Request{Outing: o, Trailer: trailer}
+		was := map[string]finding.Outcome{}
+		before := review.Again(p, q)
+		for i := range before.Findings {
+			was[before.Findings[i].Key()] = before.Findings[i].Outcome
+		}
+		after := review.Again(next, q)
+		for i := range after.Findings {
+			f := &after.Findings[i]
+			if f.Outcome != finding.Fails || f.Compares || was[f.Key()] == finding.Fails {
+				continue
+			}
+			v.Name = append(v.Name, said.Say(". Then % fails: ", said.Name(p.Outings[o].Name, "an outing"))...)
+			v.Name = append(v.Name, f.Says...)
+			break
+		}
+	}
+}
+
 // closers says what closes the gap where no one place suits all: a hole for each
 // outing, or with the axle at its best one load moved or a weight more for each
 // outing that misses.
@@ -380,6 +411,7 @@ func closers(p *plan.Plan, trailer string, best float64, rows []AxleRow) []findi
 		each.Patch = append(each.Patch, finding.Op{Op: "add", Path: "/outings/" + row.Outing + "/layouts/" + trailer + "/axleAt", Value: math.Round(hole*1e4) / 1e4})
 	}
 	if settable && len(each.Patch) > 0 {
+		warned(p, trailer, &each)
 		out = append(out, each)
 	}
 	base := p

@@ -2,6 +2,7 @@ package studies
 
 import (
 	"math"
+	"reflect"
 	"slices"
 
 	"zygonos/core/finding"
@@ -32,24 +33,51 @@ func bringBack(p *plan.Plan, c *Candidate, outings []string) *finding.Variant {
 			failing = append(failing, o.ID)
 		}
 	}
-	for _, v := range backVariants(p, c, failing) {
-		patched, err := plan.Apply(p, v.Patch)
-		if err != nil || len(plan.Clean(patched)) > 0 {
+	for _, w := range backVariants(p, c, failing) {
+		slides, ok := holdsSlid(p, w.Patch, c.ID, failing, outings)
+		if !ok {
 			continue
 		}
-		if judged(patched, c.ID, outings).Outcome != finding.Fails {
-			return &v
+		for _, other := range w.trips { // each trip is driven
+			more, holds := holdsSlid(p, other, c.ID, failing, outings)
+			if ok = ok && holds; len(more) > 0 && len(slides) == 0 {
+				slides = []finding.Op{}
+			}
 		}
-		slides := slideAll(patched, c.ID, failing)
-		if len(slides) == 0 {
+		if !ok {
 			continue
 		}
-		if slid, err := plan.Apply(patched, slides); err == nil && judged(slid, c.ID, outings).Outcome != finding.Fails {
+		v := w.Variant
+		if slides != nil {
 			v.Name, v.Patch = append(v.Name, said.Piece{Text: ", slid anew"}), append(v.Patch, slides...)
-			return &v
 		}
+		return &v
 	}
 	return nil
+}
+
+// holdsSlid reports whether nothing fails with a patch, as it is or with the failing outings'
+// loads slid anew; slides are what does that, nil where it is not needed.
+func holdsSlid(p *plan.Plan, patch []finding.Op, trailer string, failing, outings []string) (slides []finding.Op, ok bool) {
+	patched, err := plan.Apply(p, patch)
+	if err != nil || len(plan.Clean(patched)) > 0 {
+		return nil, false
+	}
+	if judged(patched, trailer, outings).Outcome != finding.Fails {
+		return nil, true
+	}
+	if slides = slideAll(patched, trailer, failing); len(slides) == 0 {
+		return nil, false
+	}
+	slid, err := plan.Apply(patched, slides)
+	return slides, err == nil && judged(slid, trailer, outings).Outcome != finding.Fails
+}
+
+// way is a variant that may bring a candidate back; where it takes several trips, the patches
+// of the others beside the heaviest, which must hold too.
+type way struct {
+	finding.Variant
+	trips [][]finding.Op
 }
 
 // slideAll slides what stands free on each outing's deck into the ball window.
@@ -68,12 +96,12 @@ func leavesBehind(v finding.Variant) bool {
 	return slices.ContainsFunc(v.Patch, func(op finding.Op) bool { return op.Op == "remove" })
 }
 
-func backVariants(p *plan.Plan, c *Candidate, failing []string) []finding.Variant {
+func backVariants(p *plan.Plan, c *Candidate, failing []string) []way {
 	id := c.ID
-	var out []finding.Variant
+	var out []way
 	add := func(ops []finding.Op, pattern string, parts ...said.Piece) {
 		if len(ops) > 0 {
-			out = append(out, finding.Variant{Name: said.Say(pattern, parts...), Patch: ops})
+			out = append(out, way{Variant: finding.Variant{Name: said.Say(pattern, parts...), Patch: ops}})
 		}
 	}
 	t, tp := p.Trailers[id], "/trailers/"+id
@@ -92,17 +120,23 @@ func backVariants(p *plan.Plan, c *Candidate, failing []string) []finding.Varian
 		rep := review.Again(p, q)
 		for i := range rep.Findings {
 			if f := &rep.Findings[i]; f.Outcome == finding.Fails {
-				out = append(out, slices.DeleteFunc(candidates(p, q, f), leavesBehind)...)
+				for _, v := range slices.DeleteFunc(candidates(p, q, f), leavesBehind) {
+					out = append(out, way{Variant: v})
+				}
 			}
 		}
 	}
 	add(slideAll(p, id, failing), "with all slid")
 	for n := 2; n <= mostTrips; n++ {
-		var ops []finding.Op
+		trips := make([][]finding.Op, n)
 		for _, o := range failing {
-			ops = append(ops, inTrips(p, rigs[o], o, n)...)
+			for k, ops := range inTrips(rigs[o], n) {
+				trips[k] = append(trips[k], ops...)
+			}
 		}
-		add(ops, "% trips", said.Count(n))
+		if add(trips[0], "% trips", said.Count(n)); len(trips[0]) > 0 {
+			out[len(out)-1].trips = slices.CompactFunc(trips[1:], func(a, b []finding.Op) bool { return reflect.DeepEqual(a, b) })
+		}
 	}
 	slowest := quantity.Speed(0)
 	for _, o := range failing {
@@ -181,9 +215,9 @@ func backVariants(p *plan.Plan, c *Candidate, failing []string) []finding.Varian
 	return out
 }
 
-// inTrips carries an outing's loads in n trips: loose material by shares, other
-// loads by whole pieces. The heaviest trip is judged.
-func inTrips(p *plan.Plan, r *rig.Rig, outing string, n int) []finding.Op {
+// inTrips carries an outing's loads in n trips, the heaviest first: loose material by equal
+// shares, other loads by whole pieces. What does not come along on a trip is taken out.
+func inTrips(r *rig.Rig, n int) [][]finding.Op {
 	var ops []finding.Op
 	mass := map[string]float64{}
 	var ids []string
@@ -199,16 +233,25 @@ func inTrips(p *plan.Plan, r *rig.Rig, outing string, n int) []finding.Op {
 		mass[it.ID] = it.Mass.Nominal
 		ids = append(ids, it.ID)
 	}
-	if len(ops) > 0 || len(ids) < n {
-		return ops
+	if len(ops) > 0 { // all trips are alike
+		out := make([][]finding.Op, n)
+		for k := range out {
+			out[k] = ops
+		}
+		return out
 	}
-	stays := partition(ids, func(id string) float64 { return mass[id] }, n)
-	for _, id := range ids {
-		if !slices.Contains(stays, id) {
-			ops = append(ops, finding.Op{Op: "remove", Path: r.LayoutPath("/placements/" + id)})
+	if len(ids) < n {
+		return nil
+	}
+	out := make([][]finding.Op, n)
+	for k, comes := range partition(ids, func(id string) float64 { return mass[id] }, n) {
+		for _, id := range ids {
+			if !slices.Contains(comes, id) {
+				out[k] = append(out[k], finding.Op{Op: "remove", Path: r.LayoutPath("/placements/" + id)})
+			}
 		}
 	}
-	return ops
+	return out
 }
 
 // shareOf is the n-th part of a load of loose material.

@@ -424,8 +424,8 @@ func behind(p *plan.Plan, vehicle string) *plan.Plan {
 }
 
 // partition puts weights into n trips, the heaviest first onto the lightest
-// trip, and returns the ids of the heaviest trip.
-func partition(ids []string, mass func(string) float64, n int) []string {
+// trip; the heaviest trip comes first.
+func partition(ids []string, mass func(string) float64, n int) [][]string {
 	ids = slices.Clone(ids)
 	slices.SortStableFunc(ids, func(a, b string) int { return cmp.Compare(mass(b), mass(a)) })
 	trips, sums := make([][]string, n), make([]float64, n)
@@ -444,5 +444,6 @@ func partition(ids []string, mass func(string) float64, n int) []string {
 			worst = i
 		}
 	}
-	return trips[worst]
+	trips[0], trips[worst] = trips[worst], trips[0]
+	return trips
 }

@@ -288,17 +288,19 @@ func lighten(r *rig.Rig, link string, over float64) []candidate {
 		load := r.Plan.Loads[it.ID]
 		left := it.Mass.Nominal - take
 		if left > 0.3*it.Mass.Nominal && divisible(&load) {
+			// All trips alike, so that what is judged is each of them.
 			trips := math.Ceil(it.Mass.Nominal/left - 1e-9)
+			each := it.Mass.Nominal / trips
 			out = append(out, candidate{finding.Variant{
-				Name: said.Say("carry % of % a trip, % trips", said.Mass(left), said.Name(it.Name, "the load"), said.Count(int(trips))),
+				Name: said.Say("carry % of % a trip, % trips alike", said.Mass(each), said.Name(it.Name, "the load"), said.Count(int(trips))),
 				Patch: []finding.Op{
 					{Op: "test", Path: it.Path + "/mass/value", Value: float64(load.Mass.Value)},
-					{Op: "replace", Path: it.Path + "/mass/value", Value: float64(load.Mass.Value) - take},
+					{Op: "replace", Path: it.Path + "/mass/value", Value: float64(load.Mass.Value) / trips},
 				},
 			}, 1 + take/100})
 		} else if it.Mass.Nominal >= take {
 			out = append(out, candidate{finding.Variant{
-				Name:  said.Say("leave % at home, or go twice", said.Name(it.Name, "the load")),
+				Name:  said.Say("leave % at home", said.Name(it.Name, "the load")),
 				Patch: []finding.Op{{Op: "remove", Path: it.PlacePath}},
 			}, 5 + it.Mass.Nominal/100})
 		}
