@@ -2,6 +2,7 @@ package web
 
 import (
 	"bufio"
+	"bytes"
 	"encoding/json"
 	"log"
 	"regexp"
@@ -326,8 +327,11 @@ type Asking struct {
 }
 
 func asking(c fiber.Ctx) (a Asking, err error) {
-	if err := json.Unmarshal(c.Body(), &a); err != nil {
-		return a, fiber.NewError(fiber.StatusBadRequest, "The plan is not readable: "+err.Error()+".")
+	// As strict as a plan file: a field that does not exist is refused, not passed over.
+	dec := json.NewDecoder(bytes.NewReader(c.Body()))
+	dec.DisallowUnknownFields()
+	if err := dec.Decode(&a); err != nil {
+		return a, fiber.NewError(fiber.StatusBadRequest, "The plan is not readable: "+strings.TrimPrefix(err.Error(), "json: ")+".")
 	}
 	if a.Plan == nil {
 		return a, fiber.NewError(fiber.StatusBadRequest, "The request holds no plan.")

@@ -52,7 +52,7 @@ func TestCheck(t *testing.T) {
 		{"nothing fails", []string{"-outing", "boat-day", hut}, exitHolds, "TIGHT"},
 		{"strict", []string{"-strict", "-outing", "boat-day", hut}, exitFails, "TIGHT"},
 		{"unknown field", []string{broken(`"notes"`, `"nots"`)}, exitUnusable, "/nots: There is no such field."},
-		{"negative", []string{broken(`"value": 640`, `"value": -640`)}, exitUnusable, "/loads/pea-gravel/mass: The weight cannot be less than nought: −640 kg."},
+		{"negative", []string{broken(`"value": 640`, `"value": -640`)}, exitUnusable, "/loads/pea-gravel/mass: The weight cannot be less than zero: −640 kg."},
 		{"no plan", []string{write(t, "x.json", `{`)}, exitUnusable, "not readable JSON"},
 		{"no file", []string{"none.json"}, exitUnusable, "none.json"},
 		{"no such outing", []string{"-outing", "moon", hut}, exitUnusable, `no outing "moon"`},

@@ -355,7 +355,7 @@ func turn(r *rig.Rig) (finding.Finding, bool) {
 		if a := articulate(r, 0, true); a.Angle < most-1e-9 {
 			f.Outcome, f.Figure = finding.Unknown, finding.Exactly(quantity.KindAngle, a.Angle)
 			f.Says = said.Say("Not known how far it turns: an A-frame {drawbar} touches the "+a.On+" at %, a single beam clears. Describe the {drawbar}.", said.Of(quantity.KindAngle, a.Angle))
-			f.Needs = []finding.Need{{Path: "/trailers/" + r.Scope.Trailer + "/drawbar", Says: said.Say("the {drawbar}: one beam or an A-frame"), Where: said.Say("Look from above.")}}
+			f.Needs = []finding.Need{{Path: "/trailers/" + r.Scope.Trailer + "/drawbar", Says: said.Say("the {drawbar}: one beam or an A-frame"), Where: said.Say("One tube to the {coupling}, or two that meet there?")}}
 			return f, true
 		}
 	}

@@ -7,6 +7,8 @@ import (
 	"strings"
 	"unicode/utf8"
 
+	"zygonos/core/catalogue"
+	"zygonos/core/norms"
 	"zygonos/core/quantity"
 	"zygonos/core/said"
 )
@@ -48,6 +50,7 @@ func Clean(p *Plan) []Problem {
 		}
 	}
 	p.Name = c.name("/name", p.Name)
+	c.planWords(p)
 	p.Loads = entries(c, p.Loads, "/loads", c.load)
 	p.TowVehicles = entries(c, p.TowVehicles, "/towVehicles", c.vehicle)
 	p.Parts = entries(c, p.Parts, "/parts", c.part)
@@ -64,15 +67,26 @@ func Clean(p *Plan) []Problem {
 		c.say("/chosen", "The chosen trailer is not in the plan.")
 		p.Chosen = ""
 	}
+	if c.more > 0 {
+		c.problems = append(c.problems, Problem{"", said.Say("% more values make no sense and are left out as well.", said.Count(c.more))})
+	}
 	return c.problems
 }
 
-type cleaner struct{ problems []Problem }
+// mostProblems is how many are told one by one; the rest is counted.
+const mostProblems = 100
+
+type cleaner struct {
+	problems []Problem
+	more     int
+}
 
 func (c *cleaner) say(path, pattern string, parts ...said.Piece) {
-	if len(c.problems) < 100 {
-		c.problems = append(c.problems, Problem{path, said.Say(pattern, parts...)})
+	if len(c.problems) == mostProblems {
+		c.more++
+		return
 	}
+	c.problems = append(c.problems, Problem{path, said.Say(pattern, parts...)})
 }
 
 func entries[T any](c *cleaner, m map[string]T, path string, each func(string, *T)) map[string]T {
@@ -145,6 +159,7 @@ func (c *cleaner) weight(path, what string, e **MassEstimate, open bool) {
 		*e = nil
 		return
 	}
+	c.how(path, &(*e).How)
 	number(c, path+"/plusMinus", "plus-minus of the "+what, &(*e).PlusMinus, quantity.KindMass, 0, maxMass, false)
 	number(c, path+"/relative", "plus-minus of the "+what, &(*e).Relative, quantity.KindShare, 0, 1, false)
 }
@@ -158,6 +173,7 @@ func (c *cleaner) length(path, what string, e **LengthEstimate, min length) {
 		*e = nil
 		return
 	}
+	c.how(path, &(*e).How)
 	number(c, path+"/plusMinus", "plus-minus of the "+what, &(*e).PlusMinus, quantity.KindLength, 0, maxLength, false)
 	number(c, path+"/relative", "plus-minus of the "+what, &(*e).Relative, quantity.KindShare, 0, 1, false)
 }
@@ -215,10 +231,12 @@ func (c *cleaner) load(path string, l *Load) {
 		}
 	}
 	c.goods(path, l)
+	c.loadWords(path, l)
 }
 
 func (c *cleaner) vehicle(path string, v *TowVehicle) {
 	v.Name = c.name(path+"/name", v.Name)
+	word(c, path+"/socket", "socket", &v.Socket, plug(v.Socket))
 	c.mass(path+"/kerb", "{curb weight}", &v.Kerb)
 	c.mass(path+"/rearEmpty", "weight on the rear axle", &v.RearEmpty)
 	c.limit(path+"/gross", "{car gross}", &v.Gross)
@@ -260,6 +278,7 @@ func (c *cleaner) trailer(path string, t *Trailer, p *Plan) {
 		if v == nil {
 			t.Label = nil
 		} else if t.Label.Counts != CountsGross && t.Label.Counts != CountsPayload {
+			one(c, path+"/label/counts", "what the label counts", &t.Label.Counts, []Counts{CountsUnsure})
 			t.Label.Counts = CountsUnsure
 		}
 	}
@@ -306,6 +325,7 @@ func (c *cleaner) trailer(path string, t *Trailer, p *Plan) {
 	number(c, path+"/empty/axleAt", "axle position at the weighing", &e.AxleAt, quantity.KindLength, 0, maxLength, true)
 	c.partsOn(path+"/empty/parts", e.Parts, p)
 	c.candidate(path, t, p)
+	c.trailerWords(path, t)
 }
 
 func (c *cleaner) reading(path, what string, r **Reading, open bool) {
@@ -327,6 +347,7 @@ func (c *cleaner) reading(path, what string, r **Reading, open bool) {
 
 func (c *cleaner) part(path string, t *Part) {
 	t.Name = c.name(path+"/name", t.Name)
+	word(c, path+"/kind", "kind of part", &t.Kind, ok(catalogue.FittingOf(t.Kind)))
 	c.mass(path+"/mass", "weight", &t.Mass)
 	c.size(path+"/size", &t.Size)
 	c.centre(path+"/centre", &t.Centre)
@@ -404,6 +425,7 @@ func (c *cleaner) layout(path string, l *Layout, p *Plan) {
 	l.Placements = entries(c, l.Placements, path+"/placements", func(path string, pl *Placement) {
 		c.spot(path+"/at", &pl.At)
 		c.turn(path+"/turn", &pl.Turn)
+		word(c, path+"/surface", "pair of surfaces", &pl.Surface, ok(norms.SurfaceOf(pl.Surface)))
 		if pl.Blocked != nil {
 			c.limit(path+"/blocked/takes", "what the blocking bears", &pl.Blocked.Takes)
 		}

@@ -4,6 +4,7 @@ import (
 	"regexp"
 	"slices"
 
+	"zygonos/core/catalogue"
 	"zygonos/core/quantity"
 	"zygonos/core/said"
 )
@@ -85,6 +86,7 @@ func (c *cleaner) volume(path, what string, e **VolumeEstimate) {
 		*e = nil
 		return
 	}
+	c.how(path, &(*e).How)
 	number(c, path+"/plusMinus", "plus-minus of the "+what, &(*e).PlusMinus, quantity.KindVolume, 0, maxVolume, false)
 	number(c, path+"/relative", "plus-minus of the "+what, &(*e).Relative, quantity.KindShare, 0, 1, false)
 }
@@ -167,6 +169,7 @@ func (c *cleaner) candidate(path string, t *Trailer, p *Plan) {
 			c.say(path+"/count", "The number of anchors must be nought or more.")
 			a.Count = 0
 		}
+		word(c, path+"/kind", "kind of anchor", &a.Kind, ok(catalogue.AnchorOf(a.Kind)))
 		c.limit(path+"/rating", "anchor's rating", &a.Rating)
 	})
 	if t.TiePoints != nil {

@@ -26,6 +26,7 @@ var Joins = []Join{JoinSleeve, JoinWeld}
 
 func (c *cleaner) drawbar(path string, d *Drawbar) {
 	c.profile(path+"/profile", &d.Profile)
+	c.grade(path+"/grade", &d.Grade)
 	c.bound(path+"/longer", "longer part", &d.Longer, 0, 5)
 	c.bound(path+"/overlap", "overlap", &d.Overlap, 0, 5)
 	c.bound(path+"/bolt", "bolt's diameter", &d.Bolt, 0, 0.05)

@@ -1,6 +1,12 @@
 package plan
 
-import "zygonos/core/quantity"
+import (
+	"slices"
+
+	"zygonos/core/catalogue"
+	"zygonos/core/norms"
+	"zygonos/core/quantity"
+)
 
 // TiePoint is a place on the trailer that takes a lashing, in the deck's frame: Back
 // behind the headboard, Right of the middle, Up over the deck.
@@ -91,6 +97,9 @@ func (c *cleaner) strap(path string, s *Strap) {
 	s.Name = c.name(path+"/name", s.Name)
 	s.Hook = c.name(path+"/hook", s.Hook)
 	one(c, path+"/kind", "strap", &s.Kind, StrapKinds)
+	if s.Kind == StrapChain {
+		word(c, path+"/grade", "grade of chain", &s.Grade, slices.Contains(norms.ChainGrades, s.Grade))
+	}
 	c.bound(path+"/width", "strap's width", &s.Width, 0, 0.3)
 	c.limit(path+"/limit", "working load limit", &s.Limit)
 	c.limit(path+"/breaks", "breaking strength", &s.Breaks)
@@ -108,6 +117,7 @@ func (c *cleaner) strap(path string, s *Strap) {
 
 func (c *cleaner) tiePoint(path string, t *TiePoint) {
 	c.spot(path+"/at", &t.At)
+	word(c, path+"/kind", "kind of tie point", &t.Kind, ok(catalogue.AnchorOf(t.Kind)))
 	c.limit(path+"/rating", "tie point's rating", &t.Rating)
 	f := t.Fastening
 	if f == nil {
@@ -122,6 +132,7 @@ func (c *cleaner) tiePoint(path string, t *TiePoint) {
 	c.bound(path+"/thick", "thickness of what it is bolted to", &f.Thick, 0, 0.1)
 	c.bound(path+"/washer", "washer's diameter", &f.Washer, 0, 0.3)
 	one(c, path+"/in", "what it is bolted to", &f.In, FixedIns)
+	c.grade(path+"/grade", &f.Grade)
 }
 
 func (c *cleaner) lashings(path string, l *Layout, p *Plan) {

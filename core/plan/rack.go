@@ -69,6 +69,7 @@ func (c *cleaner) rack(path string, r *Rack) {
 		r.Posts = 2
 	}
 	one(c, path+"/foot", "foot", &r.Foot, Feet)
+	c.grade(path+"/grade", &r.Grade)
 	c.bound(path+"/brace", "brace", &r.Brace, 0, 1)
 	c.bound(path+"/bolt", "bolt's diameter", &r.Bolt, 0, 0.05)
 	c.bound(path+"/gauge", "distance between the bolts", &r.Gauge, 0, 1)
@@ -85,6 +86,7 @@ func (c *cleaner) rack(path string, r *Rack) {
 }
 
 func (c *cleaner) profile(path string, p *Profile) {
+	c.profileWords(path, p)
 	c.bound(path+"/height", "section's height", &p.Height, 0, 0.5)
 	c.bound(path+"/width", "section's width", &p.Width, 0, 0.5)
 	c.bound(path+"/wall", "section's wall", &p.Wall, 0, 0.1)

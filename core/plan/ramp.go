@@ -215,6 +215,7 @@ func (c *cleaner) loading(path string, l *Loading, p *Plan) {
 		w.Bolts = 0
 	}
 	one(c, path+"/wheels", "rolling", &w.Wheels, WheelStates)
+	c.grade(path+"/grade", &w.Grade)
 	if w.Layer < 0 || w.Layer > 20 {
 		c.say(path+"/layer", "The layer must lie between 1 and 20.")
 		w.Layer = 0

@@ -115,12 +115,15 @@ func (r *Rig) SupportSteps() []finding.Step {
 			Measure: finding.Of(quantity.KindLength, arm), How: t.How, Path: t.Path})
 	}
 	ball := finding.Step{
-		Symbol: "R_ball", Says: said.Say("{ball load}"), Formula: "R_ball = m − R_axle",
+		Symbol: "R_ball", Says: said.Say("{ball load}"), Formula: "R_ball = m − R_axle = Σ mᵢ·(L − xᵢ) / L",
 		Result: finding.Of(quantity.KindMass, r.Bears.Ball),
 		Terms: []finding.StepTerm{
 			{Symbol: "m", Says: said.Say("the loaded trailer"), Measure: finding.Of(quantity.KindMass, r.Bears.Mass), How: "computed"},
 			{Symbol: "R_axle", Says: said.Say("on the axle"), Measure: finding.Of(quantity.KindMass, r.Bears.OnAxle), How: "computed"},
 		},
+	}
+	if r.Group != nil {
+		ball.Formula = "R_ball = m − R_axle"
 	}
 	return append(r.MassSteps(), moments, ball)
 }
