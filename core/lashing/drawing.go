@@ -39,9 +39,19 @@ func Layer(r *rig.Rig) (side, above []scene.Shape, hooks []scene.Target) {
 						}
 					}
 				}
-				run := [2]scene.Shape{scene.Line("strap", e.Hold[0], -e.Hold[2], e.Point[0], -e.Point[2]), scene.Line("strap", e.Hold[0], e.Hold[1], e.Point[0], e.Point[1])}
-				run[0].Thing, run[1].Thing = t.Path, t.Path
-				side, above = append(side, run[0]), append(above, run[1])
+				way := []Vector{e.Hold, e.Toward}
+				if t.Over { // from its top edge, where it runs down its side first
+					way = append([]Vector{{e.Hold[0], e.Hold[1], loads[i].Item.Top}}, way...)
+				}
+				for k, to := range append(way[1:], e.Point) {
+					from := way[k]
+					if to == from {
+						continue
+					}
+					run := [2]scene.Shape{scene.Line("strap", from[0], -from[2], to[0], -to[2]), scene.Line("strap", from[0], from[1], to[0], to[1])}
+					run[0].Thing, run[1].Thing = t.Path, t.Path
+					side, above = append(side, run[0]), append(above, run[1])
+				}
 			}
 			if t.Over {
 				across := scene.Line("strap", t.Ends[0].Hold[0], t.Ends[0].Hold[1], t.Ends[1].Hold[0], t.Ends[1].Hold[1])

@@ -35,7 +35,8 @@ func (a Vector) cross(b Vector) Vector {
 // End is a strap's way from where it leaves the load to its tie point.
 type End struct {
 	Hold, Point Vector
-	Along       Vector // of length one, from the load to the point
+	Toward      Vector // the point, or where the strap bends over another load before it
+	Along       Vector // of length one, from the load toward that
 	PointID     string
 }
 
@@ -310,52 +311,29 @@ func (l *Load) add(r *rig.Rig, id string, x plan.Lashing) {
 		need("strap", "what the strap takes", "Its tag tells; without one and without a known width it does not count.")
 		return
 	}
-	across := (it.Left + it.Right) / 2
-	hold := Vector{it.Front + float64(x.Hold.Back), across + float64(x.Hold.Right), it.Bottom + float64(x.Hold.Up)}
-	ends := []struct {
-		id   string
-		from Vector
-	}{{x.From, hold}}
-	if t.Over {
-		hold[2] = it.Top
-		left, right := hold, hold
-		left[1], right[1] = it.Left, it.Right
-		a, okA := point(r, x.From)
-		b, okB := point(r, x.To)
-		if okA && okB && (a[1]-across)*(b[1]-across) >= 0 {
-			need("to", "a tie point on its other side", "A strap over a load runs to its other side; on one side it holds nothing.")
-			return
-		}
-		if okA && okB && a[1] > b[1] {
-			left, right = right, left
-		}
-		ends[0].from = left
-		ends = append(ends, struct {
-			id   string
-			from Vector
-		}{x.To, right})
-		t.Long += it.Right - it.Left
+	runs, long, why := l.ends(r, x)
+	if why != nil {
+		l.Broken = append(l.Broken, finding.Need{Path: path + "/" + why.field, Says: why.says, Where: said.Say(why.where)})
+		return
 	}
-	for _, e := range ends {
-		at, ok := point(r, e.id)
-		if !ok {
-			need("from", "where it is hooked", "Choose a tie point of the trailer.")
-			return
-		}
-		v := at.minus(e.from)
+	t.Long = long
+	for k, w := range runs {
+		v := w.toward.minus(w.hold)
 		n := v.size()
-		if n < 1e-6 {
-			need("hold", "where it holds the load", "Its two ends are in one place.")
-			return
+		id := [2]string{x.From, x.To}[k]
+		at, _ := point(r, id)
+		end := End{Hold: w.hold, Toward: w.toward, Point: at, Along: Vector{v[0] / n, v[1] / n, v[2] / n}, PointID: id}
+		last := at.minus(w.toward) // as it comes to its point
+		if w.toward == at {
+			last = v
 		}
-		end := End{Hold: e.from, Point: at, Along: Vector{v[0] / n, v[1] / n, v[2] / n}, PointID: e.id}
-		h := holdAt(r, e.id, end.Along)
-		if h.Low /= float64(max(1, l.uses[e.id])); h.Low < t.Limit { // straps at one point share it alike
+		m := last.size()
+		h := holdAt(r, id, Vector{last[0] / m, last[1] / m, last[2] / m})
+		if h.Low /= float64(max(1, l.uses[id])); h.Low < t.Limit { // straps at one point share it alike
 			t.Limit, t.Weak, t.Guess = h.Low, "tie point", h.Guess
 		}
 		t.Break = math.Min(t.Break, 3*h.Low)
 		t.Ends = append(t.Ends, end)
-		t.Long += n
 	}
 	if t.Limit <= 0 {
 		need("from", "what the tie point takes", "A stake pocket is no tie point; others have a plate, or a known make.")
@@ -372,6 +350,61 @@ func (l *Load) add(r *rig.Rig, id string, x plan.Lashing) {
 		t.Has = &v
 	}
 	l.Ties = append(l.Ties, t)
+}
+
+// lack is what keeps a lashing from being one.
+type lack struct {
+	field string
+	says  said.Sentence
+	where string
+}
+
+// ends finds how each end of a lashing runs, and how long it is in all.
+func (l *Load) ends(r *rig.Rig, x plan.Lashing) (runs []run, long float64, why *lack) {
+	it := l.Item
+	across := (it.Left + it.Right) / 2
+	hold := Vector{it.Front + float64(x.Hold.Back), across + float64(x.Hold.Right), it.Bottom + float64(x.Hold.Up)}
+	type start struct {
+		id, field string
+		from      Vector
+	}
+	starts := []start{{x.From, "from", hold}}
+	if x.To != "" {
+		hold[2] = it.Top
+		left, right := hold, hold
+		left[1], right[1] = it.Left, it.Right
+		a, okA := point(r, x.From)
+		b, okB := point(r, x.To)
+		if okA && okB && (a[1]-across)*(b[1]-across) >= 0 {
+			return nil, 0, &lack{"to", said.Say("a tie point on its other side"), "A strap over a load runs to its other side; on one side it holds nothing."}
+		}
+		if okA && okB && a[1] > b[1] {
+			left, right = right, left
+		}
+		starts = []start{{x.From, "from", left}, {x.To, "to", right}}
+		long = it.Right - it.Left
+		if o := blocks(r, it, Vector{hold[0], it.Left, it.Top + 2*strapRoom}, Vector{hold[0], it.Right, it.Top + 2*strapRoom}); o != nil {
+			return nil, 0, &lack{"hold/back", said.Say("a free way over it: % stands there", said.Name(o.Name, "something")), "Lead it beside that, or over that."}
+		}
+	}
+	for _, s := range starts {
+		at, ok := point(r, s.id)
+		if !ok {
+			return nil, 0, &lack{"from", said.Say("where it is hooked"), "Choose a tie point of the trailer."}
+		}
+		w := run{hold: s.from, toward: at, long: at.minus(s.from).size()}
+		if _, tie := r.Trailer.TiePoints[s.id]; tie { // round a rack's bar the hull beside it is all there is
+			var says said.Sentence
+			if w, says = l.runs(r, s.from, at, x.To != ""); says != nil {
+				return nil, 0, &lack{s.field, says, "Choose another tie point, or move what is in the way."}
+			}
+		}
+		if w.toward.minus(w.hold).size() < 1e-6 {
+			return nil, 0, &lack{"hold", said.Say("where it holds the load"), "Its two ends are in one place."}
+		}
+		runs, long = append(runs, w), long+w.long
+	}
+	return runs, long, nil
 }
 
 // Directions in which a load is tried, and their names.

@@ -46,7 +46,9 @@ const (
 	tierGap    = 0.15 // padding and hand room over a hull
 	firstTier  = 0.15 // of bars over a flat deck
 	topMost    = 2.6  // of the whole load above the ground
-	frameShare = 0.5  // frames' distance of the longest hull's length
+	frameShare = 0.5  // frames' distance of the longest hull's length …
+	reachShare = 0.8  // … and at most of the shortest's
+	frameEnd   = 0.1  // of a frame within a hull's end
 	barOver    = 0.05 // bar beyond the outer hull
 	postGap    = 0.02 // between a hull and a post
 	postRoom   = 0.12 // of a post beside a lower tier, with the bar beyond it
@@ -272,11 +274,16 @@ func layHulls(hulls []hullLoad, width, deckHeight, under float64, deck bool) (pl
 // longest hull's length apart, each hull's centre over their middle, all slid so
 // that the ball bears what it should.
 func rackVariant(r *rig.Rig, kind string, places []laid, tops []float64, home []hullLoad) (finding.Variant, bool) {
-	longest := 0.0
+	longest, shortest := 0.0, math.Inf(1)
 	for _, l := range places {
-		longest = max(longest, l.hull.length)
+		if longest = max(longest, l.hull.length); l.tier != onDeck {
+			shortest = min(shortest, reachShare*l.hull.length)
+			for _, end := range []float64{l.hull.centre, l.hull.length - l.hull.centre} { // to either side of the middle
+				shortest = min(shortest, 2*(end-frameEnd))
+			}
+		}
 	}
-	spacing := round10(min(frameShare*longest, r.DeckLength()-0.1))
+	spacing := math.Floor(min(frameShare*longest, shortest, r.DeckLength()-0.1)*100+1e-9) / 100
 	if spacing <= 0.3 {
 		return finding.Variant{}, false
 	}
@@ -298,10 +305,7 @@ func rackVariant(r *rig.Rig, kind string, places []laid, tops []float64, home []
 			break
 		}
 	}
-	layout := plan.Layout{AxleAt: r.Layout.AxleAt, Parts: maps.Clone(r.Layout.Parts), Placements: maps.Clone(r.Layout.Placements), Readings: r.Layout.Readings}
-	if layout.Parts == nil {
-		layout.Parts = map[string]plan.PartOn{}
-	}
+	layout := relaid(r)
 	middle := 0.05 + spacing/2
 	for i, l := range places {
 		if l.tier == onDeck {
@@ -326,11 +330,44 @@ func rackVariant(r *rig.Rig, kind string, places []laid, tops []float64, home []
 		delete(layout.Placements, home[i].id)
 	}
 	bareRacks(r, layout)
+	untied := untie(r, layout)
 	back := (r.DeckLength() - spacing - 0.1) / 2
 	layout.Parts[id] = plan.PartOn{At: plan.Spot{Back: quantity.Length(round10(back))}}
 	patch := []finding.Op{{Op: "add", Path: "/parts/" + id, Value: part}, {Op: "replace", Path: r.LayoutPath(""), Value: layout}}
 	slideRack(r, patch, &layout, id, back, spacing)
-	return finding.Variant{Name: said.Say("%", said.Name(part.Name, "rack")), Patch: patch}, true
+	return finding.Variant{Name: rackName(part.Name, untied), Patch: patch}, true
+}
+
+// rackName is a layout's name, with what it unties.
+func rackName(name string, untied int) said.Sentence {
+	out := said.Say("%", said.Name(name, "rack"))
+	if untied > 0 {
+		out = append(out, said.Say("; % straps of the hulls come off, to be planned anew", said.Count(untied))...)
+	}
+	return out
+}
+
+// relaid is the outing's layout to be changed; all of it that no rack touches stays as it is.
+func relaid(r *rig.Rig) plan.Layout {
+	layout := *r.Layout
+	layout.Parts, layout.Placements, layout.Lashings = maps.Clone(layout.Parts), maps.Clone(layout.Placements), maps.Clone(layout.Lashings)
+	if layout.Parts == nil {
+		layout.Parts = map[string]plan.PartOn{}
+	}
+	return layout
+}
+
+// untie takes off the lashings of hulls that lie elsewhere now, as those ran to where they
+// lay, and tells how many.
+func untie(r *rig.Rig, layout plan.Layout) int {
+	n := 0
+	for id, x := range layout.Lashings {
+		if was, is := r.Layout.Placements[x.Load], layout.Placements[x.Load]; was.On != is.On || was.ID != is.ID || was.Slot != is.Slot || was.At != is.At {
+			delete(layout.Lashings, id)
+			n++
+		}
+	}
+	return n
 }
 
 // bareRacks takes off racks that carry nothing any more.
@@ -383,10 +420,7 @@ func keptVariant(r *rig.Rig, id string, hulls []hullLoad) (v finding.Variant, n 
 	if part.Rack == nil || len(part.Slots) == 0 {
 		return v, 0, nil
 	}
-	layout := plan.Layout{AxleAt: r.Layout.AxleAt, Parts: maps.Clone(r.Layout.Parts), Placements: maps.Clone(r.Layout.Placements), Readings: r.Layout.Readings}
-	if layout.Parts == nil {
-		layout.Parts = map[string]plan.PartOn{}
-	}
+	layout := relaid(r)
 	slots := plan.Ordered(part.Slots, func(s plan.Slot) int { return s.Order })
 	slices.SortStableFunc(slots, func(a, b string) int {
 		return cmp.Compare(part.Rack.Tiers[part.Slots[a].Tier].Up, part.Rack.Tiers[part.Slots[b].Tier].Up)
@@ -407,6 +441,7 @@ func keptVariant(r *rig.Rig, id string, hulls []hullLoad) (v finding.Variant, n 
 		n++
 	}
 	bareRacks(r, layout)
+	untied := untie(r, layout)
 	spacing := frames[len(frames)-1] - frames[0]
 	back := (r.DeckLength() - spacing - 0.1) / 2
 	if on, ok := r.Layout.Parts[id]; ok {
@@ -415,7 +450,7 @@ func keptVariant(r *rig.Rig, id string, hulls []hullLoad) (v finding.Variant, n 
 	layout.Parts[id] = plan.PartOn{At: plan.Spot{Back: quantity.Length(round10(back))}}
 	patch := []finding.Op{{Op: "replace", Path: r.LayoutPath(""), Value: layout}}
 	slideRack(r, patch, &layout, id, back, spacing)
-	return finding.Variant{Name: said.Say("%", said.Name(part.Name, "rack")), Patch: patch}, n, home
+	return finding.Variant{Name: rackName(part.Name, untied), Patch: patch}, n, home
 }
 
 func (o *RackPlans) judge(p *plan.Plan, q review.Request, before *review.Report, kind string, v finding.Variant, carried int, home []hullLoad) {
@@ -430,8 +465,8 @@ func (o *RackPlans) judge(p *plan.Plan, q review.Request, before *review.Report,
 		opt.Home = append(opt.Home, home[i].name)
 	}
 	for i := range rep.Findings {
-		if f := &rep.Findings[i]; kind == "kept" && f.Outcome == finding.Fails && (f.Code == rack.CodeRoom || f.Code == rack.CodeSupport) {
-			return // the hulls do not fit what there is
+		if f := &rep.Findings[i]; f.Outcome == finding.Fails && (f.Code == rack.CodeRoom || f.Code == rack.CodeSupport) {
+			return // it cannot be built so, or the hulls do not fit what there is
 		} else if (f.Stage == rack.Stage || f.Stage == "balance") && !f.Compares && f.Outcome != finding.Unknown {
 			opt.Outcome = finding.Worse(opt.Outcome, f.Outcome)
 		}

@@ -367,7 +367,7 @@ func waysFor(r *rig.Rig, l *lashing.Load) []plan.Lashing {
 		for i, x := range parts.FramesAt(part.Rack) {
 			out = append(out, plan.Lashing{Load: it.ID, From: bars[2*i], To: bars[2*i+1], Hold: plan.Spot{Back: quantity.Length(round10(at + x - it.Front))}})
 		}
-		return append(out, lines(r, l)...)
+		return hookable(r, l, append(out, lines(r, l)...))
 	}
 	over := func() {
 		for i, a := range points {
@@ -401,13 +401,16 @@ func waysFor(r *rig.Rig, l *lashing.Load) []plan.Lashing {
 				if n < 0.15 || dx*c.way < 0 || dy*c.right < -0.3*n {
 					continue
 				}
+				if !lashing.Runs(r, l, corner(it, id, c.back, c.right, up)) {
+					continue
+				}
 				// Down and outward alike hold best.
 				if s := math.Min(dx*c.way/n, 0.8) + math.Min(math.Abs(dz)/n, 0.7) + 0.3*math.Abs(dy)/n; s > score {
 					best, score = id, s
 				}
 			}
 			if best != "" {
-				out = append(out, plan.Lashing{Load: it.ID, From: best, Hold: plan.Spot{Back: quantity.Length(round10(c.back)), Right: quantity.Length(math.Round(c.right*100) / 100), Up: quantity.Length(math.Round(up*100) / 100)}})
+				out = append(out, corner(it, best, c.back, c.right, up))
 			}
 		}
 	}
@@ -416,10 +419,22 @@ func waysFor(r *rig.Rig, l *lashing.Load) []plan.Lashing {
 	} else {
 		over()
 		if it.Shape == "hull" {
-			out = append(out[:min(len(out), mostCandidates-2)], lines(r, l)...)
+			out = hookable(r, l, out)
+			out = append(out[:min(len(out), mostCandidates-2)], hookable(r, l, lines(r, l))...)
 		} else {
 			corners()
 		}
 	}
+	out = hookable(r, l, out)
 	return out[:min(len(out), mostCandidates)]
+}
+
+// corner holds a load directly at a place of it.
+func corner(it *rig.Item, point string, back, right, up float64) plan.Lashing {
+	return plan.Lashing{Load: it.ID, From: point, Hold: plan.Spot{Back: quantity.Length(round10(back)), Right: quantity.Length(math.Round(right*100) / 100), Up: quantity.Length(math.Round(up*100) / 100)}}
+}
+
+// hookable keeps the ways that can be hooked and run through nothing.
+func hookable(r *rig.Rig, l *lashing.Load, ways []plan.Lashing) []plan.Lashing {
+	return slices.DeleteFunc(ways, func(x plan.Lashing) bool { return !lashing.Runs(r, l, x) })
 }
