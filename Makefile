@@ -65,8 +65,9 @@ e2e: $(BIN) $(DEPS) browser
 
 test: $(DEPS) lint go-test e2e
 
-# Long fuzz runs.
+# Long runs: what is offered over many random rigs, fuzzing.
 deep:
+	DEEP=1 go test ./core/studies -run TestOffered -v -timeout 60m
 	go test ./core/quantity -run NONE -fuzz FuzzParse -fuzztime 60s
 	go test ./core/plan -run NONE -fuzz FuzzRead -fuzztime 60s -fuzzminimizetime 20x
 

@@ -178,6 +178,15 @@ func (c *cleaner) length(path, what string, e **LengthEstimate, min length) {
 	number(c, path+"/relative", "plus-minus of the "+what, &(*e).Relative, quantity.KindShare, 0, 1, false)
 }
 
+// blank clears a length of zero where it is one that nobody filled in, though it may lie on
+// either side of it.
+func (c *cleaner) blank(path, what string, e **LengthEstimate) {
+	if *e != nil && (*e).Value == 0 {
+		c.say(path, "The "+what+" must not be zero: leave it out where it is not known.")
+		*e = nil
+	}
+}
+
 func (c *cleaner) size(path string, s *Size) {
 	c.length(path+"/length", "length", &s.Length, 0)
 	c.length(path+"/width", "width", &s.Width, 0)
@@ -186,6 +195,7 @@ func (c *cleaner) size(path string, s *Size) {
 
 func (c *cleaner) centre(path string, m *Centre) {
 	c.length(path+"/back", "place of the centre", &m.Back, -maxLength)
+	c.blank(path+"/back", "place of the centre", &m.Back)
 	c.length(path+"/right", "place of the centre", &m.Right, -maxLength)
 	c.length(path+"/up", "height of the centre", &m.Up, 0)
 }
@@ -266,6 +276,7 @@ func (c *cleaner) trailer(path string, t *Trailer, p *Plan) {
 	}
 	c.length(path+"/couplingToAxle", "distance from {coupling} to axle", &t.CouplingToAxle, 0)
 	c.length(path+"/couplingToDeck", "distance from {coupling} to deck", &t.CouplingToDeck, -maxLength)
+	c.blank(path+"/couplingToDeck", "distance from {coupling} to deck", &t.CouplingToDeck)
 	c.length(path+"/deckLength", "deck length", &t.DeckLength, 0)
 	c.length(path+"/deckWidth", "deck width", &t.DeckWidth, 0)
 	c.length(path+"/deckHeight", "deck height", &t.DeckHeight, 0)
@@ -319,7 +330,7 @@ func (c *cleaner) trailer(path string, t *Trailer, p *Plan) {
 		name, what string
 		v          **Reading
 	}{{"ball", "{ball load} reading", &e.Ball}, {"axle", "axle reading", &e.Axle}, {"left", "left wheel's reading", &e.Left}, {"right", "right wheel's reading", &e.Right}} {
-		c.reading(path+"/empty/"+r.name, r.what, r.v, r.name != "ball") // a ball may bear nothing
+		c.reading(path+"/empty/"+r.name, r.what, r.v)
 	}
 	c.length(path+"/empty/centre", "place of the empty trailer's centre", &e.Centre, 0)
 	number(c, path+"/empty/axleAt", "axle position at the weighing", &e.AxleAt, quantity.KindLength, 0, maxLength, true)
@@ -328,12 +339,14 @@ func (c *cleaner) trailer(path string, t *Trailer, p *Plan) {
 	c.trailerWords(path, t)
 }
 
-func (c *cleaner) reading(path, what string, r **Reading, open bool) {
+// reading clears one that a scale does not show: zero says only that nothing presses on it,
+// which may lift as well.
+func (c *cleaner) reading(path, what string, r **Reading) {
 	if *r == nil {
 		return
 	}
 	v := &(*r).Mass
-	if number(c, path+"/mass", what, &v, quantity.KindMass, 0, maxMass, open); v == nil {
+	if number(c, path+"/mass", what, &v, quantity.KindMass, 0, maxMass, true); v == nil {
 		*r = nil
 		return
 	}
@@ -463,7 +476,7 @@ func (c *cleaner) layout(path string, l *Layout, p *Plan) {
 			*s = Stood{was.AxleAt, was.Parts, was.Placements}
 		}
 		v := &r.Reading
-		if c.reading(path, "reading", &v, r.What == ReadAxle || r.What == ReadWhole); v == nil {
+		if c.reading(path, "reading", &v); v == nil {
 			r.What = unusable
 		}
 	})

@@ -95,7 +95,7 @@ func TestReadingsVary(t *testing.T) {
 	near(t, "greatest share", r.Bears.Share.High, 19.0/(19+198))
 }
 
-const known = `{"ball":{"mass":0,"plusMinus":0},"axle":{"mass":200,"plusMinus":0}}`
+const known = `{"ball":{"mass":1e-9,"plusMinus":0},"axle":{"mass":200,"plusMinus":0}}`
 
 func box(id, mass, more string) string {
 	return `"` + id + `":{"order":1,"name":"` + id + `","mass":{"value":` + mass + `,"plusMinus":0,"how":"weighed"},

@@ -539,6 +539,13 @@ func payload(r *rig.Rig, all []*link) (*Payload, finding.Finding) {
 	} else {
 		f.Outcome = finding.Holds
 		f.Says = append(said.Say("% more may go % behind the {headboard}. Then it is full: ", said.Mass(math.Floor(best)), where), name...)
+		if r.Bears == nil { // what axle and ball leave is not known
+			f.Outcome, f.Needs = finding.Unknown, r.Needs
+			f.Says = append(said.Say("At most % more may go, by: ", said.Mass(math.Floor(best))), name...)
+			if len(r.Needs) > 0 {
+				f.Says = append(append(f.Says, said.Say(". What axle and ball leave takes ")...), r.Needs[0].Says...)
+			}
+		}
 	}
 	f.Says = append(f.Says, said.Piece{Text: "."})
 	if r.Trailer.NoPlate && best >= 0 {
