@@ -69,11 +69,13 @@ function weighEnds(one?: true) {
           :path="path(`contents/${cid}/at/right`)"
           :label="`${c.name} right of the middle`"
           kind="length"
+          hint="in the middle"
         />
         <PlanQuantity
           :path="path(`contents/${cid}/at/up`)"
           :label="`${c.name} above its underside`"
           kind="length"
+          hint="as high as its centre"
         />
       </div>
     </div>
@@ -93,7 +95,7 @@ function weighEnds(one?: true) {
       <ChoiceField
         v-if="contents.length"
         class="w-56"
-        label="Its weight is told"
+        label="This weight is"
         :value="load.massCounts || 'alone'"
         :options="counts"
         @chosen="workspace.setAt(path('massCounts'), $event, 'what the weight counts')"
