@@ -454,7 +454,7 @@ func (c *cleaner) layout(path string, l *Layout, p *Plan) {
 			delete(l.Placements, id)
 			continue
 		}
-		ok := pl.On == OnDeck
+		ok := pl.On == OnDeck || pl.On == OnAny
 		if pl.On == OnPart {
 			_, on := l.Parts[pl.ID]
 			_, slot := p.Parts[pl.ID].Slots[pl.Slot]

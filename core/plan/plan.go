@@ -422,6 +422,7 @@ func (l *Layout) Is(s *Stood) bool {
 		a.Pinned, b.Pinned, a.Optional, b.Optional = false, false, false, false
 		a.Grip, b.Grip, a.Mat, b.Mat, a.Blocked, b.Blocked = 0, 0, false, false, nil, nil
 		a.Surface, b.Surface = "", ""
+		a.Auto, b.Auto = false, false
 		return a == b
 	}
 	axle := l.AxleAt == s.AxleAt || l.AxleAt != nil && s.AxleAt != nil && *l.AxleAt == *s.AxleAt
@@ -449,6 +450,7 @@ type Support string
 // The supports.
 const (
 	OnDeck Support = "deck"
+	OnAny  Support = "any" // wherever the app puts it: its owner has not placed it
 	OnPart Support = "part"
 	OnLoad Support = "load"
 )
@@ -468,4 +470,6 @@ type Placement struct {
 
 	Surface string   `json:"surface,omitempty"` // key into norms.Surfaces
 	Blocked *Blocked `json:"blocked,omitempty"`
+
+	Auto bool `json:"-"` // the app placed it: derived, never stored
 }

@@ -64,6 +64,10 @@ type Report struct {
 	Tied      []lashing.Tied        `json:"tied,omitempty"`    // settled
 	TieSays   said.Sentence         `json:"tieSays,omitempty"` // settled: Tie-down's one answer
 	Schools   []rack.Support        `json:"schools,omitempty"` // of supporting hulls
+
+	Placed map[string]plan.Placement `json:"placed,omitempty"` // by the app, by their path
+
+	rig *rig.Rig
 }
 
 // Headline is the answer in a sentence.
@@ -192,7 +196,7 @@ var Stages = []string{"job", "vehicle", "trailer", "balance", "racks", ramp.Stag
 
 // Review cleans the plan, in place, and judges one outing on one trailer.
 func Review(p *plan.Plan, q Request) *Report {
-	problems := plan.Clean(p)
+	problems := Ready(p)
 	rep, r := verdict(p, pick(p, q))
 	draw(rep, r)
 	if problems != nil {
@@ -222,13 +226,14 @@ func pick(p *plan.Plan, q Request) Request {
 // Again judges a plan that is clean already, without drawings, things and what
 // to do next.
 func Again(p *plan.Plan, q Request) *Report {
+	fill(p)
 	rep, _ := verdict(p, pick(p, q))
 	return rep
 }
 
 // Working gives the working of the finding with that key, or nil.
 func Working(p *plan.Plan, q Request, key string) []finding.Step {
-	plan.Clean(p)
+	Ready(p)
 	rep := Again(p, q)
 	for i := range rep.Findings {
 		if f := &rep.Findings[i]; f.Key() == key && f.Work != nil {
@@ -284,8 +289,14 @@ func verdict(p *plan.Plan, q Request) (*Report, *rig.Rig) {
 			rep.Figures.Left, rep.Figures.Right = finding.Of(quantity.KindMass, *b.Left), finding.Of(quantity.KindMass, *b.Right)
 		}
 	}
+	if f, _, any := placed(r); any {
+		rep.Findings = append(rep.Findings, f)
+	}
+	rep.rig = r
+	rep.head()
+	finding.Sort(rep.Findings)
 	rep.Stages = stages(rep.Findings)
-	rep.Headline = HeadlineOf(rep.Findings, func(*finding.Finding) bool { return true })
+	rep.Placed = PlacedOf(p)
 	return rep, r
 }
 
@@ -437,7 +448,7 @@ func (rep *Report) Settle(fs []finding.Finding) {
 	rep.Findings = append(rep.Findings, fs...)
 	finding.Sort(rep.Findings)
 	rep.Stages = stages(rep.Findings)
-	rep.Headline = HeadlineOf(rep.Findings, func(*finding.Finding) bool { return true })
+	rep.head()
 }
 
 func stages(fs []finding.Finding) []StageState {

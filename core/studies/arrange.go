@@ -67,7 +67,7 @@ const (
 // looks through at most a stated number of places and asks stop and tells
 // progress in between; both may be nil.
 func Arrange(p *plan.Plan, q review.Request, stop func() bool, progress func(places int)) *Arranged {
-	plan.Clean(p)
+	review.Ready(p)
 	out := &Arranged{Options: []Arrangement{}, Outcome: finding.Unknown, Grid: arrangeGrid}
 	base := review.Review(p, q)
 	q = review.Request{Outing: base.Scope.Outing, Trailer: base.Scope.Trailer}

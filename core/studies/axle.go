@@ -57,7 +57,7 @@ const (
 // empty trailer has a row of its own, which does not bind: it is towed empty
 // on the way, and told.
 func PlaceAxle(p *plan.Plan, trailer string) *AxlePlace {
-	plan.Clean(p)
+	review.Ready(p)
 	out := &AxlePlace{Rows: []AxleRow{}, Closes: []finding.Variant{}, Outcome: finding.Unknown}
 	r := rig.Resolve(p, trailer, "")
 	if r == nil || r.Axle == nil {

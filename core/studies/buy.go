@@ -42,7 +42,7 @@ var gateBuy = []string{towing.CodePayload, towing.CodeTyreSpeed, towing.CodeBall
 // Buy judges one trailer at the moment before it is bought: over all outings,
 // each check at its worst, then the same with more to carry.
 func Buy(p *plan.Plan, trailer string) *Buying {
-	plan.Clean(p)
+	review.Ready(p)
 	out := &Buying{Trailer: trailer, Open: []finding.Finding{}, Growth: []Growth{}}
 	t, ok := p.Trailers[trailer]
 	if !ok {

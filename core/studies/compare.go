@@ -104,7 +104,7 @@ type Tow struct {
 // With back, each candidate that fails is told the one thing that would bring
 // it back, which takes many reviews more.
 func Compare(p *plan.Plan, q review.Request, back bool) *Comparison {
-	plan.Clean(p)
+	review.Ready(p)
 	out := &Comparison{Outings: []Named{}, Wants: []Named{}, Candidates: []Candidate{}}
 	outings, trailers := p.OutingIDs(), p.TrailerIDs()
 	for _, id := range outings {
@@ -379,7 +379,7 @@ func sameScale(cs []Candidate) {
 // Tows tries every vehicle before every trailer, over all outings: who may tow
 // what.
 func Tows(p *plan.Plan) []Tow {
-	plan.Clean(p)
+	review.Ready(p)
 	trailers, outings := p.TrailerIDs(), p.OutingIDs()
 	p, _ = layAll(p, trailers, outings)
 	out := []Tow{}

@@ -83,7 +83,7 @@ type laid struct {
 // narrow and tall, and with the heaviest low on the deck. Heaviest lowest; slots as
 // wide as the hull and a gap; each way is a patch, judged whole.
 func PlanRacks(p *plan.Plan, q review.Request) *RackPlans {
-	plan.Clean(p)
+	review.Ready(p)
 	out := &RackPlans{Options: []RackPlan{}}
 	before := review.Review(p, q)
 	q = review.Request{Outing: before.Scope.Outing, Trailer: before.Scope.Trailer}

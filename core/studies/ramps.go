@@ -39,7 +39,7 @@ const (
 // PlaceRamps compares where the ramps travel: upright at the tail, flat on the drawbar,
 // under the deck, flat on the deck. The part's size turns with it.
 func PlaceRamps(p *plan.Plan, q review.Request) *RampPlaces {
-	plan.Clean(p)
+	review.Ready(p)
 	out := &RampPlaces{Options: []RampPlace{}}
 	before := review.Review(p, q)
 	q = review.Request{Outing: before.Scope.Outing, Trailer: before.Scope.Trailer}

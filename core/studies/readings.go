@@ -52,7 +52,7 @@ type Narrowed struct {
 
 // ReadScales holds an outing's readings against its guesses.
 func ReadScales(p *plan.Plan, q review.Request) *Scales {
-	plan.Clean(p)
+	review.Ready(p)
 	out := &Scales{Rows: []ScaleRow{}, Expect: []ScaleRow{}, Guesses: []Narrowed{}, Suspect: []finding.Variant{}, Outcome: finding.Unknown}
 	r := rig.Resolve(p, q.Trailer, q.Outing)
 	if r == nil || r.Bears == nil || r.Bears.Share == nil || r.Layout == nil {

@@ -49,7 +49,7 @@ const (
 // hold it under the chosen school and by statics: ways for straps are listed, subsets are
 // tried in order of their number. What is pinned by hand is replaced too.
 func PlanTies(p *plan.Plan, q review.Request) *TiePlan {
-	plan.Clean(p)
+	review.Ready(p)
 	out := &TiePlan{Loads: []TiedSo{}, Others: []finding.Variant{}}
 	before := review.Again(p, q)
 	r := rig.Resolve(p, before.Scope.Trailer, before.Scope.Outing)

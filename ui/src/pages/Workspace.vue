@@ -101,7 +101,7 @@ async function go(path: string) {
 </script>
 
 <template>
-  <div class="flex min-h-full flex-col xl:h-full">
+  <div class="relative flex min-h-full flex-col xl:h-full xl:overflow-hidden print:overflow-visible">
     <PlanStrip @help="help = true" />
     <p
       v-if="workspace.failure && workspace.plan"
@@ -135,7 +135,7 @@ async function go(path: string) {
       />
       <aside
         v-if="!wide"
-        class="plate min-h-0 overflow-auto p-3 md:col-start-2 xl:col-start-auto"
+        class="plate relative min-h-0 overflow-auto p-3 md:col-start-2 xl:col-start-auto"
         :class="{ 'no-print': stage === 'road' }"
         aria-label="Checks"
         tabindex="0"

@@ -38,7 +38,7 @@ const figures = computed(() => {
 </script>
 
 <template>
-  <section class="flex flex-col gap-2 xl:overflow-auto" aria-label="Balance" tabindex="-1">
+  <section class="relative flex flex-col gap-2 xl:overflow-auto" aria-label="Balance" tabindex="-1">
     <div class="plate flex shrink-0 flex-wrap items-center gap-x-6 gap-y-1 px-3 py-1.5">
       <BallGauge class="w-full sm:w-72" :name="term('Ball load')" />
       <dl class="grid flex-1 grid-cols-2 justify-between gap-x-5 gap-y-1 sm:flex sm:flex-wrap">

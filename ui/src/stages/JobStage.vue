@@ -100,7 +100,7 @@ function addOuting() {
 </script>
 
 <template>
-  <section class="flex flex-col gap-2 xl:overflow-auto" aria-label="Job" tabindex="-1">
+  <section class="relative flex flex-col gap-2 xl:overflow-auto" aria-label="Job" tabindex="-1">
     <div class="plate shrink-0 overflow-hidden p-2 md:h-56">
       <RigDrawing class="h-full" :only="['side']" />
     </div>

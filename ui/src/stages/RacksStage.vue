@@ -28,7 +28,7 @@ const racks = computed(() =>
 </script>
 
 <template>
-  <section class="flex flex-col gap-2 xl:overflow-auto" aria-label="Racks" tabindex="-1">
+  <section class="relative flex flex-col gap-2 xl:overflow-auto" aria-label="Racks" tabindex="-1">
     <div class="plate shrink-0 overflow-hidden p-2 md:h-[26rem]">
       <RigDrawing class="h-full" :only="['rear', 'side']" rear-first :others="others" />
     </div>

@@ -20,7 +20,7 @@ const ramp = computed(() => {
 </script>
 
 <template>
-  <section class="flex flex-col gap-2 xl:overflow-auto" aria-label="Ramps" tabindex="-1">
+  <section class="relative flex flex-col gap-2 xl:overflow-auto" aria-label="Ramps" tabindex="-1">
     <DrivePanel v-if="loading" />
     <LoadingFields v-if="layout" class="no-print" />
     <p v-else class="plate p-3">

@@ -82,7 +82,7 @@ async function take(f: (typeof files)[number]) {
 </script>
 
 <template>
-  <section class="flex flex-col gap-2 xl:overflow-auto print:gap-0" aria-label="Road" tabindex="-1">
+  <section class="relative flex flex-col gap-2 xl:overflow-auto print:gap-0" aria-label="Road" tabindex="-1">
     <p v-if="!card" class="plate p-3">Nothing is planned for the road yet: choose an outing, load it.</p>
     <template v-else>
       <div class="plate shrink-0 p-3" data-gate>

@@ -16,7 +16,7 @@ const weak = computed(() => tied.value.map((t) => t.weak ?? '').filter(Boolean))
 </script>
 
 <template>
-  <section class="flex flex-col gap-2 xl:overflow-auto" aria-label="Tie-down" tabindex="-1">
+  <section class="relative flex flex-col gap-2 xl:overflow-auto" aria-label="Tie-down" tabindex="-1">
     <div class="plate shrink-0 overflow-hidden p-2 md:h-[24rem]">
       <RigDrawing class="h-full" :only="['side', 'plan']" :weak="weak" />
     </div>

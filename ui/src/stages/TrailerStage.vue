@@ -22,7 +22,7 @@ const name = computed(() => workspace.plan?.trailers[workspace.trailer]?.name)
 </script>
 
 <template>
-  <section class="flex flex-col gap-2 xl:overflow-auto" aria-label="Trailer" tabindex="-1">
+  <section class="relative flex flex-col gap-2 xl:overflow-auto" aria-label="Trailer" tabindex="-1">
     <TabGroup :selected-index="index" @change="choose">
       <div class="flex flex-wrap items-center gap-x-4 gap-y-1">
         <TabBar :names="trailerTabs.map((t) => t.name)" label="The trailer" />

@@ -36,7 +36,7 @@ function add() {
 </script>
 
 <template>
-  <section class="flex flex-col gap-2 xl:overflow-auto" aria-label="Tow vehicle" tabindex="-1">
+  <section class="relative flex flex-col gap-2 xl:overflow-auto" aria-label="Tow vehicle" tabindex="-1">
     <div class="plate p-3">
       <h2 class="text-lg font-bold">What the car may carry and tow</h2>
       <RatingChain class="mt-2" stage="vehicle" />

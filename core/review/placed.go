@@ -1,0 +1,463 @@
+package review
+
+import (
+	"cmp"
+	"maps"
+	"math"
+	"slices"
+
+	"zygonos/core/balance"
+	"zygonos/core/finding"
+	"zygonos/core/norms"
+	"zygonos/core/plan"
+	"zygonos/core/quantity"
+	"zygonos/core/rig"
+	"zygonos/core/said"
+)
+
+// CodePlaced is the code of the finding on loads that the app placed.
+const CodePlaced = "balance.placed"
+
+// Ready cleans a plan and places what its owner left to the app, in place: every study
+// begins with it.
+func Ready(p *plan.Plan) []plan.Problem {
+	problems := plan.Clean(p)
+	fill(p)
+	return problems
+}
+
+// fill gives every load that its owner left to the app a place, in every layout. What it
+// placed is marked Auto and never stored: it is derived anew whenever the plan changes.
+func fill(p *plan.Plan) {
+	for _, o := range p.OutingIDs() {
+		out := p.Outings[o]
+		var layouts map[string]plan.Layout
+		for t, l := range out.Layouts {
+			var ids []string
+			for id, pl := range l.Placements {
+				if pl.On == plan.OnAny {
+					ids = append(ids, id)
+				}
+			}
+			if len(ids) == 0 {
+				continue
+			}
+			slices.Sort(ids)
+			if layouts == nil {
+				layouts = maps.Clone(out.Layouts)
+			}
+			l.Placements = maps.Clone(l.Placements)
+			for id, pl := range berths(p, t, o, ids) {
+				l.Placements[id] = pl
+			}
+			layouts[t] = l
+		}
+		if layouts != nil {
+			out.Layouts = layouts
+			p.Outings[o] = out
+		}
+	}
+}
+
+// Places beside each other, m (practice, C).
+const (
+	berthGap  = 0.02 // between boxes
+	hullGap   = 0.10 // between hulls
+	sternOver = 1.0  // that a long thing may reach beyond the tail
+	bowRoom   = 0.3  // before it, to the coupling
+)
+
+// berth is a load to be placed.
+type berth struct {
+	id            string
+	shape         string
+	turn          int
+	along, across float64 // its box as it will stand, m
+	height        float64
+	mass          float64 // kg, with what is in it; 0: not known
+	x, y          float64 // its centre behind its front and right of its middle, m
+	optional      bool
+}
+
+// row is what stands side by side.
+type row struct {
+	items         []*berth
+	along, across float64
+	mass, moment  float64 // moment of its masses about its front, kg·m
+}
+
+// berths finds places as a sensible person would: machines nose first, hulls side by side on
+// their keels, boxes in rows across the deck with their weight on the middle, what is over on
+// top; the rows in the order, and slid together to the place, that brings the ball load
+// nearest to the middle of its window. docs/method/place.md.
+func berths(p *plan.Plan, trailer, outing string, ids []string) map[string]plan.Placement {
+	at := func(id string) plan.Placement {
+		pl := p.Outings[outing].Layouts[trailer].Placements[id]
+		return plan.Placement{On: plan.OnDeck, Optional: pl.Optional, Auto: true}
+	}
+	out := map[string]plan.Placement{}
+	for _, id := range ids {
+		out[id] = at(id)
+	}
+	with := withPlaced(p, trailer, outing, out)
+	r := rig.Resolve(with, trailer, outing)
+	if r == nil {
+		return out
+	}
+	var all []*berth
+	for i := range r.Items {
+		it := &r.Items[i]
+		if it.Part || !slices.Contains(ids, it.ID) {
+			continue
+		}
+		b := r.Moves(i)
+		q := &berth{id: it.ID, shape: it.Shape, along: it.Length(), across: it.Right - it.Left, height: it.Top - it.Bottom, mass: b.Mass,
+			x: b.X - it.Front, y: b.Y - (it.Left+it.Right)/2, optional: out[it.ID].Optional}
+		if q.shape == "box" && q.across > r.DeckWidth() && q.along <= r.DeckWidth() { // it goes across
+			q.turn, q.along, q.across, q.x, q.y = 90, q.across, q.along, q.across/2-q.y, q.x-q.along/2
+		}
+		all = append(all, q)
+	}
+	slices.SortStableFunc(all, func(a, b *berth) int {
+		return cmp.Or(cmp.Compare(b.mass, a.mass), cmp.Compare(b.along*b.across, a.along*a.across), cmp.Compare(a.id, b.id))
+	})
+	rows, over := inRows(r, all)
+	best := seat(r, rows, ids)
+	for _, row := range best.rows {
+		y := -row.across / 2
+		side := 0.0 // of its masses about its middle
+		for _, q := range row.items {
+			side += q.mass * (y + q.across/2 + q.y)
+			y += q.across + gapOf(q)
+		}
+		shift := 0.0
+		if row.mass > 0 {
+			room := math.Max(0, (r.DeckWidth()-row.across)/2)
+			shift = math.Min(room, math.Max(-room, -side/row.mass))
+		}
+		y = -row.across/2 + shift
+		for _, q := range row.items {
+			pl := out[q.id]
+			pl.Turn = q.turn
+			back := best.at[row] + (row.along-q.along)/2
+			if q.shape == "hull" { // alike about their weights
+				back = best.at[row]
+			}
+			pl.At = plan.Spot{Back: round10(back), Right: round10(y + q.across/2)}
+			out[q.id] = pl
+			y += q.across + gapOf(q)
+		}
+	}
+	for id, on := range over {
+		pl := out[id]
+		pl.On, pl.ID = plan.OnLoad, on
+		out[id] = pl
+	}
+	return out
+}
+
+func gapOf(q *berth) float64 {
+	if q.shape == "hull" {
+		return hullGap
+	}
+	return berthGap
+}
+
+// inRows lays loads in rows across the deck; over are those that go on top of another.
+func inRows(r *rig.Rig, all []*berth) (rows []*row, over map[string]string) {
+	over = map[string]string{}
+	wide, hullWide := r.DeckWidth(), float64(norms.RoadOf(r.Plan.Region).Width)
+	taken := 0.0
+	long := func(q *berth) bool { return q.shape == "hull" || q.along > r.DeckLength()/2 && q.across < wide/2 }
+	for _, q := range all {
+		limit := wide
+		if q.shape == "hull" {
+			limit = math.Max(wide, hullWide)
+		}
+		placed := false
+		for _, w := range rows {
+			first := w.items[0]
+			if first.shape == "wheels" || q.shape == "wheels" || (first.shape == "hull") != (q.shape == "hull") || long(first) != long(q) && q.shape == "hull" {
+				continue
+			}
+			if grown := w.across + gapOf(q) + q.across; grown <= limit+1e-9 && (long(q) || q.along <= w.along+0.3) {
+				taken += math.Max(0, q.along-w.along)
+				w.items, w.across, w.along = append(w.items, q), grown, math.Max(w.along, q.along)
+				placed = true
+				break
+			}
+		}
+		if placed {
+			continue
+		}
+		full := taken+q.along > r.DeckLength()+sternOver && len(rows) > 0 || q.shape == "hull" && len(rows) > 0 && rows[0].items[0].shape == "hull"
+		if full { // on top of the widest that bears it
+			if on := beneath(rows, q, over); on != "" {
+				over[q.id] = on
+				continue
+			}
+		}
+		rows = append(rows, &row{items: []*berth{q}, along: q.along, across: q.across})
+		taken += q.along + berthGap
+	}
+	for _, w := range rows {
+		for _, q := range w.items {
+			front := (w.along - q.along) / 2
+			if q.shape == "hull" {
+				front = 0
+			}
+			w.mass, w.moment = w.mass+q.mass, w.moment+q.mass*(front+q.x)
+		}
+	}
+	return rows, over
+}
+
+// beneath is the narrowest load on the deck that another may stand on: a box at least as large
+// and heavy, or for a hull another hull no narrower but for the gap beside it; none twice.
+func beneath(rows []*row, q *berth, over map[string]string) string {
+	var best *berth
+	for _, w := range rows {
+		for _, c := range w.items {
+			used := slices.Contains(slices.Collect(maps.Values(over)), c.id)
+			fits := c.shape == "hull" && q.shape == "hull" && c.across >= q.across-hullGap/2 ||
+				c.shape == "box" && q.shape == "box" && c.along >= q.along-1e-9 && c.across >= q.across-1e-9 && c.mass >= q.mass
+			if fits && !used && (best == nil || c.across < best.across) {
+				best = c
+			}
+		}
+	}
+	if best == nil {
+		return ""
+	}
+	return best.id
+}
+
+// seating is an order of rows and where each begins behind the headboard.
+type seating struct {
+	rows       []*row
+	at         map[*row]float64
+	miss, away float64
+}
+
+// mostOrders is how many orders of rows are tried.
+const mostOrders = 120
+
+// seat tries orders of the rows, each slid as one to where the ball load is nearest to the
+// middle of its window within the deck; of equals the one with its weights nearest to the
+// axle.
+func seat(r *rig.Rig, rows []*row, ids []string) seating {
+	front, _ := r.Deck()
+	base, l := seatBase(r, ids)
+	low, high := 0.0, 0.0
+	if w := balance.Check(r).Window; w != nil {
+		low, high = w.Low, w.High
+	}
+	best := seating{miss: math.Inf(1), at: map[*row]float64{}}
+	try := func(order []*row) {
+		mass, moment, x := 0.0, 0.0, 0.0
+		start := map[*row]float64{}
+		stretch := 0.0
+		for _, w := range order {
+			start[w] = x
+			mass, moment = mass+w.mass, moment+w.moment+w.mass*x
+			x += w.along + berthGap
+			stretch = math.Max(stretch, x-berthGap)
+		}
+		lo, hi := 0.0, r.DeckLength()-stretch
+		if hi < 0 { // longer than the deck: it reaches beyond both ends as far as that may be
+			lo, hi = math.Max(hi, -math.Max(0, front-bowRoom)), math.Min(0, hi+sternOver)
+			if hi < lo {
+				lo = hi
+			}
+		}
+		slide := (lo + hi) / 2
+		s := seating{rows: slices.Clone(order), at: start}
+		switch {
+		case l > 0 && mass > 0 && high > low: // R = R₀ + Σ m·(L − x)/L = target
+			target := (low + high) / 2
+			slide = (base-target)*l/mass + l - moment/mass - front
+			slide = math.Min(hi, math.Max(lo, slide))
+			ball := base + mass*(l-front-slide-moment/mass)/l
+			s.miss = math.Max(0, math.Max(low-ball, ball-high))
+		case l > 0 && mass > 0: // over the axle, a little forward
+			slide = math.Min(hi, math.Max(lo, l-front-0.1*l-moment/mass))
+		}
+		for w := range s.at {
+			s.at[w] += slide
+			s.away += w.mass * math.Abs(front+s.at[w]+w.along/2-l)
+		}
+		if s.miss < best.miss-0.5 || s.miss < best.miss+0.5 && s.away < best.away {
+			best = s
+		}
+	}
+	n := 0
+	permute(rows, 0, func(order []*row) bool { try(order); n++; return n < mostOrders })
+	return best
+}
+
+// permute calls each with every order of rows until it has enough.
+func permute(rows []*row, k int, each func([]*row) bool) bool {
+	if k >= len(rows)-1 {
+		return each(rows)
+	}
+	for i := k; i < len(rows); i++ {
+		rows[k], rows[i] = rows[i], rows[k]
+		more := permute(rows, k+1, each)
+		rows[k], rows[i] = rows[i], rows[k]
+		if !more {
+			return false
+		}
+	}
+	return true
+}
+
+// seatBase is the ball load without the loads that are to be placed, kg, and where the axle
+// stands behind the ball; zeros where that is not known.
+func seatBase(r *rig.Rig, ids []string) (ball, axle float64) {
+	if r.Axle == nil || r.Bears == nil {
+		if r.Axle != nil {
+			return 0, r.Axle.Nominal
+		}
+		return 0, 0
+	}
+	l := r.Axle.Nominal
+	ball = r.Bears.Ball.Nominal
+	for i := range r.Items {
+		it := &r.Items[i]
+		if !it.Part && slices.Contains(ids, it.ID) && r.Layout.Placements[it.ID].On != plan.OnLoad {
+			b := r.Moves(i)
+			ball -= b.Mass * (l - b.X) / l
+		}
+	}
+	return ball, l
+}
+
+func withPlaced(p *plan.Plan, trailer, outing string, placed map[string]plan.Placement) *plan.Plan {
+	q := *p
+	q.Outings = maps.Clone(p.Outings)
+	o := q.Outings[outing]
+	o.Layouts = maps.Clone(o.Layouts)
+	l := o.Layouts[trailer]
+	l.Placements = maps.Clone(l.Placements)
+	for id, pl := range placed {
+		l.Placements[id] = pl
+	}
+	o.Layouts[trailer] = l
+	q.Outings[outing] = o
+	return &q
+}
+
+func round10(v float64) quantity.Length { return quantity.Length(math.Round(v*100) / 100) }
+
+// PlacedOf are the placements that the app made, by their path in the plan.
+func PlacedOf(p *plan.Plan) map[string]plan.Placement {
+	out := map[string]plan.Placement{}
+	for o, outing := range p.Outings {
+		for t, l := range outing.Layouts {
+			for id, pl := range l.Placements {
+				if pl.Auto {
+					pl.Auto = false
+					out["/outings/"+o+"/layouts/"+t+"/placements/"+id] = pl
+				}
+			}
+		}
+	}
+	return out
+}
+
+// placed tells what the app placed and offers to confirm it; owner reports whether its owner
+// placed anything.
+func placed(r *rig.Rig) (f finding.Finding, owner, any bool) {
+	f = finding.Finding{Code: CodePlaced, Stage: balance.Stage, Scope: r.Scope, Gate: finding.GateGo, Subject: r.LayoutPath("/placements"),
+		Title: said.Say("Placed by the app"), Outcome: finding.Unknown, Source: norms.Practice("within the window, heavy low, machines over the axle")}
+	fix := finding.Fix{Variant: finding.Variant{Name: said.Say("they stand so")}, Outcome: finding.Holds}
+	n := 0
+	for i := range r.Items {
+		it := &r.Items[i]
+		if it.Part || r.Layout == nil {
+			continue
+		}
+		pl := r.Layout.Placements[it.ID]
+		if !pl.Auto {
+			owner = true
+			continue
+		}
+		n++
+		pl.Auto, pl.Pinned = false, true
+		fix.Patch = append(fix.Patch, finding.Op{Op: "replace", Path: it.PlacePath, Value: pl})
+		f.Needs = append(f.Needs, finding.Need{Path: it.PlacePath, Says: said.Say("whether % stands where it is drawn", said.Name(it.Name, "the load")),
+			Where: said.Say("Confirm it, or drag it to where it stands.")})
+	}
+	if n == 0 {
+		return f, owner, false
+	}
+	f.Says = append(instruction(r), said.Say(" Confirm it, or move it.")...)
+	f.Fixes = []finding.Fix{fix}
+	return f, owner, true
+}
+
+// mostTold is how many loads an instruction places one by one.
+const mostTold = 2
+
+// instruction tells where the loads that the app placed go.
+func instruction(r *rig.Rig) said.Sentence {
+	front, _ := r.Deck()
+	var out said.Sentence
+	n := 0
+	for i := range r.Items {
+		it := &r.Items[i]
+		if it.Part || !r.Layout.Placements[it.ID].Auto || it.Carrier != "" {
+			continue
+		}
+		if n++; n > mostTold {
+			return said.Say("Place the loads as they are drawn.")
+		}
+		if n > 1 {
+			out = append(out, said.Say(", ")...)
+		} else {
+			out = append(out, said.Say("Set ")...)
+		}
+		d := it.Front - front
+		where := "behind"
+		if d < 0 {
+			d, where = -d, "before"
+		}
+		out = append(out, said.Say("the front of % % "+where+" the {headboard}", said.Name(it.Name, "the load"), said.Length(d))...)
+		if mid := (it.Left + it.Right) / 2; math.Abs(mid) > 0.02 {
+			side := "right"
+			if mid < 0 {
+				side = "left"
+			}
+			out = append(out, said.Say(", % to the "+side, said.Length(math.Abs(mid)))...)
+		}
+	}
+	return append(out, said.Piece{Text: "."})
+}
+
+// head is the headline; of a rig on which its owner placed nothing it is what to do, and a
+// failure says that no place on the deck mends it.
+func (rep *Report) head() {
+	rep.Headline = HeadlineOf(rep.Findings, func(*finding.Finding) bool { return true })
+	r := rep.rig
+	if _, owner, any := placed(r); owner || !any {
+		return
+	}
+	h := &rep.Headline
+	if h.Outcome == finding.Fails {
+		if h.Code == balance.CodeWindow {
+			h.Says = append(said.Say("Wherever it stands on the deck: "), h.Says...)
+		}
+		return
+	}
+	says := instruction(r)
+	if b := r.Bears; b != nil && b.Share != nil {
+		says = append(says[:len(says)-1], said.Say(": {ball load} %, %.", said.Mass(b.Ball.Nominal), said.Share(b.Share.Nominal))...)
+	}
+	if h.Outcome == finding.Unknown || h.Outcome == finding.Holds {
+		says = append(says, said.Say(" % of % essential links checked.", said.Count(h.Checked), said.Count(h.Of))...)
+	}
+	h.Says, h.Code = says, CodePlaced
+	if h.Outcome == finding.Holds { // its place is not confirmed yet
+		h.Outcome = finding.Unknown
+	}
+}

@@ -1,0 +1,116 @@
+package review_test
+
+import (
+	"fmt"
+	"math"
+	"math/rand/v2"
+	"strings"
+	"testing"
+
+	"zygonos/core/finding"
+	"zygonos/core/internal/sample"
+	"zygonos/core/plan"
+	"zygonos/core/quantity"
+	"zygonos/core/review"
+	"zygonos/core/rig"
+)
+
+const anywhere = `{"on":"any","at":{"back":0}}`
+
+// The sample's crate, which nobody placed: 400 kg, target 10 % of 650 kg, at most the car's
+// 75: the window is 32.5 to 75, its middle 53.75. 20 + 400·(2.5 − x)/2.5 = 53.75 at x 2.28906:
+// 789 mm behind the headboard, on 10 mm 790.
+func TestPlacedByTheApp(t *testing.T) {
+	p := sample.Plan(t, sample.Crate, anywhere)
+	rep := review.Review(p, review.Request{})
+	pl := rep.Placed[sample.Crate]
+	if math.Abs(float64(pl.At.Back)-0.79) > 1e-9 || pl.On != plan.OnDeck {
+		t.Errorf("%+v", pl)
+	}
+	if says := rep.Headline.Says.Text(p.Locale()); !strings.Contains(says, "Set the front of Crate 790 mm behind the front board: noseweight 54 kg, 8.2 %") || rep.Headline.Outcome == finding.Fails {
+		t.Errorf("%s %s", rep.Headline.Outcome, says)
+	}
+	f := sample.Find(t, rep.Findings, review.CodePlaced)
+	if f.Outcome != finding.Unknown || f.Gate != finding.GateGo || len(f.Needs) != 1 || len(f.Fixes) != 1 {
+		t.Errorf("%+v", f)
+	}
+	// Nothing of it is stored, and it follows what changes: heavier it stands elsewhere.
+	written, err := plan.Write(sample.Plan(t, sample.Crate, anywhere))
+	if err != nil || !strings.Contains(string(written), `"any"`) {
+		t.Errorf("%v %s", err, written)
+	}
+	heavy := review.Review(sample.Plan(t, sample.Crate, anywhere, "/loads/crate/mass/value", `200`), review.Request{})
+	if heavy.Placed[sample.Crate].At.Back == pl.At.Back {
+		t.Error("it does not follow its weight")
+	}
+	// Confirmed it is the owner's.
+	next, err := plan.Apply(sample.Plan(t, sample.Crate, anywhere), f.Fixes[0].Patch)
+	if err != nil {
+		t.Fatal(err)
+	}
+	after := review.Review(next, review.Request{})
+	if len(after.Placed) != 0 || !next.Outings["o"].Layouts["t"].Placements["crate"].Pinned || after.Figures.Ball.Value != rep.Figures.Ball.Value {
+		t.Errorf("%+v", after.Placed)
+	}
+	// Where no place does, it fails and says so.
+	fails := review.Review(sample.Plan(t, sample.Crate, anywhere, "/loads/crate/mass/value", `20`, "/trailers/t/empty/ball/mass", `2`, "/trailers/t/couplingToDeck/value", `2.2`), review.Request{})
+	if says := fails.Headline.Says.Text(p.Locale()); fails.Headline.Outcome != finding.Fails || !strings.Contains(says, "Wherever it stands on the deck") {
+		t.Errorf("%s %s", fails.Headline.Outcome, says)
+	}
+}
+
+// Whatever nobody placed stands on the deck or on another load, beside and not in each other;
+// of one alone the ball load is in its window wherever some place on the deck would do.
+func TestPlacedApart(t *testing.T) {
+	rnd := rand.New(rand.NewPCG(15, 2))
+	at := func(lo, hi float64) float64 { return lo + (hi-lo)*rnd.Float64() }
+	alone := 0
+	for n := range 200 {
+		sets := []string{}
+		places, loads := obj{}, obj{}
+		kind := []string{"", "canoe", "quad"}[n%3]
+		for i := range 1 + rnd.IntN(5) {
+			id := fmt.Sprint("l", i)
+			loads[id] = obj{"order": i, "name": id, "kind": kind, "mass": exact(at(10, 120)), "centre": obj{},
+				"size": obj{"length": exact(at(0.3, 1.4)), "width": exact(at(0.3, 1.3)), "height": exact(at(0.2, 1))}}
+			if kind == "canoe" {
+				loads[id].(obj)["size"] = obj{"length": exact(at(3, 5)), "width": exact(at(0.6, 1)), "height": exact(0.4)}
+			}
+			if kind == "quad" && i > 0 {
+				loads[id].(obj)["kind"] = ""
+			}
+			places[id] = obj{"on": "any", "at": obj{"back": 0}}
+		}
+		p := sample.Plan(t, append(sets, "/loads", js(loads), "/outings/o/layouts/t/placements", js(places))...)
+		review.Ready(p)
+		r := rig.Resolve(p, "t", "o")
+		for i := range r.Items {
+			for k := range i {
+				a, b := &r.Items[i], &r.Items[k]
+				if a.Overlaps(b) && a.Front < b.Rear-1e-6 && b.Front < a.Rear-1e-6 {
+					t.Errorf("%d (%s): %s stands in %s", n, kind, a.Name, b.Name)
+				}
+			}
+		}
+		window := func(q *plan.Plan) finding.Outcome {
+			return sample.Find(t, review.Again(q, review.Request{}).Findings, "balance.ball-window").Outcome
+		}
+		if len(loads) > 1 || window(p) != finding.Fails {
+			continue
+		}
+		alone++
+		pl := p.Outings["o"].Layouts["t"].Placements["l0"]
+		length := r.Items[0].Length()
+		for back := 0.0; back <= 2.5-length; back += 0.01 {
+			pl.At.Back = quantity.Length(back)
+			p.Outings["o"].Layouts["t"].Placements["l0"] = pl
+			if window(p) != finding.Fails {
+				t.Errorf("%d (%s): it would do %v m behind the headboard", n, kind, back)
+				break
+			}
+		}
+	}
+	if alone == 0 {
+		t.Log("no single load fails: brute force had nothing to do")
+	}
+}
