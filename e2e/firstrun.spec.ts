@@ -38,7 +38,22 @@ test('twelve fields lead to a payload verdict and a ball verdict', async ({ page
     'data-outcome',
     'unknown',
   )
-  await expect(page.locator('[data-headline]')).toContainText(/links checked|Ball weight/)
+  // Nobody placed it: the app says where it goes, and its owner confirms or moves it.
+  const headline = page.locator('[data-headline]')
+  await expect(headline).toContainText(/Set the front of Ride-on .* behind the front board: ball weight/)
+  await page.locator('[data-placed]').click()
+  await settled(page)
+  await expect(page.locator('[data-placed]')).toHaveCount(0)
+  await expect(headline).not.toContainText('Set the front')
+  await page.getByRole('button', { name: /Undo/ }).click()
+  await settled(page)
+  await page.locator('[data-tray]').getByRole('button', { name: 'Ride-on' }).click()
+  const place = page.locator('[data-tray]').getByLabel('to its near face')
+  const was = await place.inputValue()
+  await page.locator('[data-tray]').getByRole('button', { name: 'Back', exact: true }).click()
+  await settled(page)
+  await expect(headline).not.toContainText('Set the front') // it is in its owner's hands
+  expect(parseInt(await place.inputValue())).toBe(parseInt(was) + 10) // from where it stood
 })
 
 test('everything may be skipped; what is missing is named', async ({ page }) => {

@@ -78,6 +78,6 @@ test('a first run without an answer is a plan all the same', () => {
   expect(Object.keys(plan.loads)).toHaveLength(3)
   expect(plan.loads['load-2']!.name).toBe('Load 2')
   expect(JSON.stringify(plan)).not.toContain('null')
-  const backs = Object.values(plan.outings.first!.layouts.trailer!.placements).map((p) => p.at.back)
-  expect(backs).toEqual([0, 0.8, 1.6])
+  const on = Object.values(plan.outings.first!.layouts.trailer!.placements).map((p) => p.on)
+  expect(on).toEqual(['any', 'any', 'any'])
 })

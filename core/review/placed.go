@@ -93,7 +93,8 @@ type row struct {
 func berths(p *plan.Plan, trailer, outing string, ids []string) map[string]plan.Placement {
 	at := func(id string) plan.Placement {
 		pl := p.Outings[outing].Layouts[trailer].Placements[id]
-		return plan.Placement{On: plan.OnDeck, Optional: pl.Optional, Auto: true}
+		pl.On, pl.ID, pl.Slot, pl.At, pl.Turn, pl.Auto = plan.OnDeck, "", "", plan.Spot{}, 0, true
+		return pl
 	}
 	out := map[string]plan.Placement{}
 	for _, id := range ids {
@@ -439,8 +440,8 @@ func instruction(r *rig.Rig) said.Sentence {
 func (rep *Report) head() {
 	rep.Headline = HeadlineOf(rep.Findings, func(*finding.Finding) bool { return true })
 	r := rep.rig
-	if _, owner, any := placed(r); owner || !any {
-		return
+	if _, owner, any := placed(r); owner || !any || r.Axle == nil || r.Trailer.DeckLength == nil {
+		return // without an axle and a deck there is nothing to tape a place on
 	}
 	h := &rep.Headline
 	if h.Outcome == finding.Fails {

@@ -5,6 +5,7 @@ import (
 
 	"zygonos/core/lashing"
 	"zygonos/core/plan"
+	"zygonos/core/review"
 	"zygonos/core/rig"
 )
 
@@ -54,6 +55,6 @@ func Lashings(r *rig.Rig) []byte {
 
 // RigOf resolves what a table is asked for.
 func RigOf(p *plan.Plan, trailer, outing string) *rig.Rig {
-	plan.Clean(p)
+	review.Ready(p)
 	return rig.Resolve(p, trailer, outing)
 }

@@ -16,7 +16,7 @@ const fixes = computed<Fix[]>(
   () => workspace.settledReport?.findings.find((f) => keyOf(f) === keyOf(props.finding))?.fixes ?? [],
 )
 const shown = computed(() =>
-  ['fails', 'tight'].includes(props.finding.outcome) || workspace.preview ? fixes.value : [],
+  props.finding.outcome !== 'holds' || workspace.preview ? fixes.value : [],
 )
 const previewed = (x: Fix) => workspace.preview?.fix === x
 </script>
@@ -39,7 +39,7 @@ const previewed = (x: Fix) => workspace.preview?.fix === x
       <li v-for="(x, i) in shown" :key="i" class="plate p-2">
         <p class="leading-snug first-letter:uppercase">
           {{ say(x.name) }}
-          <span class="whitespace-nowrap"
+          <span v-if="x.figure" class="whitespace-nowrap"
             >→ <b>{{ nominal(x.figure) }}</b></span
           >
           <OutcomeMark :outcome="x.outcome" :size="14" class="ml-1.5" />

@@ -642,6 +642,9 @@ export interface Report {
   tied?: Tied[];
   tieSays?: Sentence;
   schools?: Support[];
+  placed?: {
+    [k: string]: Placement;
+  };
 }
 export interface Scope {
   trailer?: string;

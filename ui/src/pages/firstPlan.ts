@@ -21,11 +21,9 @@ export interface Answers {
 
 const taped = (v: number | undefined) => (v === undefined ? undefined : { value: v, how: 'weighed' })
 
-/** Loads stand in a row over the middle of the deck until they are moved. */
+/** The loads are left to the app to place. */
 export function firstPlan(a: Answers): Plan {
   const name = a.load.trim() || 'Load'
-  const each = 0.8
-  const start = Math.max(0, ((a.deck ?? 2.4) - a.count * each) / 2)
   const loads: Record<string, Load> = {}
   const placements: Record<string, Placement> = {}
   for (let i = 0; i < a.count; i++) {
@@ -39,7 +37,7 @@ export function firstPlan(a: Answers): Plan {
       size: {},
       centre: {},
     }
-    placements[id] = { on: 'deck', at: { back: Math.round((start + i * each) * 100) / 100 } }
+    placements[id] = { on: 'any', at: { back: 0 } }
   }
   return {
     format: 'zygonos-plan',

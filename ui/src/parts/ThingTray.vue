@@ -15,8 +15,10 @@ import ChoiceField from '@/fields/ChoiceField.vue'
 import EstimateField from '@/fields/EstimateField.vue'
 import QuantityField from '@/fields/QuantityField.vue'
 import { useWorkspace } from '@/stores/workspace'
+import { useWords } from '@/words'
 
 const workspace = useWorkspace()
+const { say } = useWords()
 
 const things = computed(() => workspace.report?.things ?? [])
 const thing = computed(() => things.value.find((t) => t.path === workspace.selected))
@@ -47,8 +49,7 @@ const carriers = computed(() =>
   (thing.value?.carriers ?? []).map((c) => ({ value: key(c), name: c.name || 'The deck' })),
 )
 const carrier = computed(() => {
-  const pl = workspace.get(thing.value?.place ?? '/') as
-    { on: string; id?: string; slot?: string } | undefined
+  const pl = workspace.placeOf(thing.value?.place ?? '/')
   return pl?.on ? key(pl) : undefined
 })
 /** Put on something else, a load begins at its front. */
@@ -56,29 +57,35 @@ function carry(value: string) {
   const t = thing.value
   const c = t?.carriers.find((c) => key(c) === value)
   if (!t || !c) return
-  const was = workspace.get(t.place) as Record<string, unknown>
+  const was = workspace.placeOf(t.place)
   const next = { ...was, on: c.on, id: c.id, slot: c.slot, at: { back: c.on === 'deck' ? t.back : 0 } }
   workspace.setAt(t.place, JSON.parse(JSON.stringify(next)), `put ${t.name} elsewhere`)
 }
 const pinned = computed(() => workspace.get(`${thing.value?.place}/pinned`) === true)
+/** Says that all stand as the app placed them. */
+const asPlaced = computed(
+  () => workspace.report?.findings.find((f) => f.code === 'balance.placed')?.fixes?.[0],
+)
+/** Nobody has placed it: it stands where the app put it, until its owner says so. */
+const byApp = computed(() => (workspace.get(`${thing.value?.place}/on`) as string | undefined) === 'any')
 
 /** Steps from what the plan says, not from the last report: quick steps all count. */
 function slide(path: string, shown: number, by: number) {
-  const now = (workspace.get(path) as number | undefined) ?? shown
+  const now = byApp.value ? shown : ((workspace.get(path) as number | undefined) ?? shown)
   workspace.setAt(path, exact(now + by), `move ${thing.value?.name ?? 'axle'}`, `step-${path}`)
 }
 function turn() {
   const path = `${thing.value?.place}/turn`
   workspace.setAt(
     path,
-    (((workspace.get(path) as number | undefined) ?? 0) + 90) % 360,
+    ((workspace.placeOf(thing.value?.place ?? '/')?.turn ?? 0) + 90) % 360,
     `turn ${thing.value?.name}`,
   )
 }
 </script>
 
 <template>
-  <section class="plate shrink-0 p-3 md:min-h-36" aria-label="In hand" data-tray :inert="!!workspace.preview">
+  <section class="plate shrink-0 p-3" aria-label="In hand" data-tray :inert="!!workspace.preview">
     <div v-if="thing" class="grid grid-cols-[minmax(0,1fr)] gap-3">
       <div class="flex flex-wrap items-end gap-x-3 gap-y-2">
         <h2 class="w-full truncate text-lg font-bold sm:w-28 sm:self-center">
@@ -96,7 +103,15 @@ function turn() {
         <div class="ml-auto flex gap-1.5">
           <button class="act min-h-11" @click="turn"><ArrowPathIcon class="size-5" />Turn</button>
           <button
-            v-if="!thing.part"
+            v-if="byApp"
+            class="act-main min-h-11"
+            title="Placed by the app: say that it stands so"
+            @click="workspace.setAt(`${thing.place}/pinned`, true, `${thing.name} stands so`)"
+          >
+            It stands so
+          </button>
+          <button
+            v-else-if="!thing.part"
             class="act min-h-11"
             :aria-pressed="pinned"
             @click="
@@ -215,6 +230,14 @@ function turn() {
         {{ t.name || 'Unnamed' }}
       </button>
       <button class="act" @click="workspace.selected = 'axle'">Axle</button>
+      <button
+        v-if="asPlaced"
+        class="act !border-deep !text-deep ml-auto"
+        data-placed
+        @click="workspace.edit(asPlaced.patch, say(asPlaced.name))"
+      >
+        <LockClosedIcon class="size-5" />Placed by the app: {{ say(asPlaced.name) }}
+      </button>
     </div>
   </section>
 </template>

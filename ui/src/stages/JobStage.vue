@@ -70,7 +70,7 @@ function place(id: string, on: boolean) {
     if (!on && l.placements[id])
       ops.push({ op: 'remove', path: `/outings/${workspace.outing}/layouts/${t}/placements/${id}` })
   if (on && plan.value)
-    ops.push(...put(plan.value, `${layout.value}/placements/${id}`, { on: 'deck', at: { back: 0 } }))
+    ops.push(...put(plan.value, `${layout.value}/placements/${id}`, { on: 'any', at: { back: 0 } }))
   workspace.edit(ops, on ? 'take along' : 'leave at home')
 }
 

@@ -1,5 +1,5 @@
 // Builds JSON Patches on the plan document.
-import type { Op } from '@/generated/types'
+import type { Op, Placement } from '@/generated/types'
 
 export const tokens = (path: string) =>
   path
@@ -50,4 +50,23 @@ export function uuid(): string {
   b[8] = (b[8]! & 0x3f) | 0x80
   const hex = [...b].map((x) => x.toString(16).padStart(2, '0')).join('')
   return hex.replace(/^(.{8})(.{4})(.{4})(.{4})(.{12})$/, '$1-$2-$3-$4-$5')
+}
+
+/** What is said of a placement's place: saying it takes the load out of the app's hands. */
+const says = new Set(['at', 'turn', 'pinned', 'on', 'id', 'slot'])
+
+/**
+ * The operations with, before the first on the place of a load that the app placed, the
+ * place that it was given: its owner takes hold of it there.
+ */
+export function hold(doc: unknown, ops: Op[], placed: Record<string, Placement> | undefined): Op[] {
+  const held: Op[] = []
+  for (const [path, value] of Object.entries(placed ?? {})) {
+    const touched = ops.some(
+      (op) => op.path.startsWith(path + '/') && says.has(tokens(op.path.slice(path.length))[0]!),
+    )
+    if (touched && (at(doc, path) as Placement | undefined)?.on === 'any')
+      held.push({ op: 'replace', path, value })
+  }
+  return [...held, ...ops]
 }

@@ -4,10 +4,10 @@ import { applyPatch, compare, type Operation } from 'fast-json-patch'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { api, ApiError, Unreachable } from '@/api'
-import type { Fix, Op, Plan, Report } from '@/generated/types'
+import type { Fix, Op, Placement, Plan, Report } from '@/generated/types'
 import type { Locale } from '@/quantities'
 import { drafts, type Draft } from './drafts'
-import { at, put, uuid } from './patch'
+import { at, hold, put, uuid } from './patch'
 import { together } from './ticks'
 
 interface Entry {
@@ -27,6 +27,7 @@ export const useWorkspace = defineStore('workspace', () => {
   const id = ref('')
   const plan = shallowRef<Plan>()
   const report = shallowRef<Report>()
+  const placed = shallowRef<Report['placed']>() // by the app, in the plan itself and not a preview
   const away = ref(false) // no answer at all from the server
   const failure = ref('') // why there is no plan, or no fresh report
   const outing = ref('')
@@ -57,13 +58,16 @@ export const useWorkspace = defineStore('workspace', () => {
     return applyPatch(structuredClone(doc), structuredClone(ops), true).newDocument
   }
 
+  /** The plan's patch, with hold taken of what the app placed. */
+  const held = (doc: Plan, ops: Op[]) => hold(doc, ops, placed.value) as Operation[]
+
   /** Applies a patch as one undo entry; changes of one gesture fold into one. */
   function edit(ops: Op[], label: string, gesture?: string): boolean {
     const doc = plan.value
     if (!doc || ops.length === 0) return false
     let next: Plan
     try {
-      next = patched(doc, ops as Operation[])
+      next = patched(doc, held(doc, ops))
     } catch {
       return false
     }
@@ -91,6 +95,12 @@ export const useWorkspace = defineStore('workspace', () => {
 
   const get = (path: string) => at(plan.value, path)
 
+  /** A load's place: the plan's, or the one that the app gave it. */
+  function placeOf(path: string): Placement | undefined {
+    const own = get(path) as Placement | undefined
+    return own?.on === 'any' ? (placed.value?.[path] ?? own) : own
+  }
+
   function undo() {
     const entry = past.value.at(-1)
     if (!entry || !plan.value) return
@@ -115,7 +125,7 @@ export const useWorkspace = defineStore('workspace', () => {
   function show(fix: Fix) {
     if (!plan.value) return
     try {
-      preview.value = { fix, plan: patched(plan.value, fix.patch as Operation[]) }
+      preview.value = { fix, plan: patched(plan.value, held(plan.value, fix.patch)) }
     } catch {
       preview.value = undefined
     }
@@ -172,6 +182,7 @@ export const useWorkspace = defineStore('workspace', () => {
           failure.value = ''
           away.value = false
           report.value = answer
+          if (asked === plan.value) placed.value = answer.placed
           // The core picks where nothing was chosen; a choice made meanwhile stands.
           if (outing.value === forOuting) outing.value = answer.scope.outing ?? ''
           if (trailer.value === forTrailer) trailer.value = answer.scope.trailer ?? ''
@@ -344,7 +355,7 @@ export const useWorkspace = defineStore('workspace', () => {
   async function open(planId: string) {
     saving.stop()
     id.value = planId
-    plan.value = report.value = settledReport.value = preview.value = undefined
+    plan.value = report.value = placed.value = settledReport.value = preview.value = undefined
     past.value = []
     future.value = []
     before = undefined
@@ -406,6 +417,7 @@ export const useWorkspace = defineStore('workspace', () => {
       edit,
       setAt,
       get,
+      placeOf,
       endGesture,
       undo,
       redo,
