@@ -4,6 +4,7 @@
 package said
 
 import (
+	"strconv"
 	"strings"
 	"unicode"
 	"unicode/utf8"
@@ -43,6 +44,14 @@ func Share[Q ~float64](v Q) Piece { return Of(quantity.KindShare, v) }
 
 // Count is a plain number.
 func Count(n int) Piece { return Of(quantity.KindCount, float64(n)) }
+
+// Counted is a number of things with their name, one or several: "1 load", "3 loads".
+func Counted(n int, one, several string) Piece {
+	if n == 1 {
+		return Piece{Text: "1 " + one}
+	}
+	return Piece{Text: strconv.Itoa(n) + " " + several}
+}
 
 // Between is a part that prints a range with its nominal value.
 func Between[Q ~float64](k quantity.Kind, r quantity.Range[Q]) Piece {

@@ -21,6 +21,7 @@ import (
 // Arranged is what was found when all loads of an outing were to be placed:
 // docs/method/stow.md.
 type Arranged struct {
+	Lacks
 	Options []Arrangement   `json:"options"`
 	Outcome finding.Outcome `json:"outcome"` // Fails: there is none
 	Says    said.Sentence   `json:"says"`
@@ -76,11 +77,22 @@ func Arrange(p *plan.Plan, q review.Request, stop func() bool, progress func(pla
 	if len(lays) > 0 {
 		work = withLayout(p, q.Trailer, q.Outing, laid)
 	}
+	if r := rig.Resolve(work, q.Trailer, q.Outing); r != nil && r.Layout != nil && len(r.Layout.Placements) > 0 {
+		out.Lacks = deckLacks(r)
+		if r.Bears == nil {
+			out.Needs = more(out.Needs, r.Needs)
+		}
+		if len(out.Needs) > 0 {
+			out.Says = out.sum()
+			return out
+		}
+	}
 	t, why := newTask(work, q, p.Outings[q.Outing].Layouts[q.Trailer])
 	if t == nil {
 		out.Says = why
 		return out
 	}
+	defer func() { out.Says = out.roughly(out.Says) }()
 	t.lays, t.before = lays, base
 	out.Loads = len(t.boxes)
 	if why := t.misfits(); why != nil {
@@ -140,9 +152,9 @@ func Arrange(p *plan.Plan, q review.Request, stop func() bool, progress func(pla
 	}
 	if len(out.Options) > 0 {
 		out.Outcome = out.Options[0].Outcome
-		out.Says = said.Say("% loads placed on a % grid.", said.Count(out.Loads), said.Length(arrangeGrid))
+		out.Says = said.Say("% placed on a % grid.", said.Counted(out.Loads, "load", "loads"), said.Length(arrangeGrid))
 		if out.Grid > arrangeGrid {
-			out.Says = said.Say("% loads placed on a % grid, small ones on %.", said.Count(out.Loads), said.Length(arrangeGrid), said.Length(out.Grid))
+			out.Says = said.Say("% placed on a % grid, small ones on %.", said.Counted(out.Loads, "load", "loads"), said.Length(arrangeGrid), said.Length(out.Grid))
 		}
 		if n := len(t.stacked); n > 0 {
 			out.Says = append(out.Says, said.Say(" The floor does not take all: % stacked on another.", said.Count(n))...)
@@ -188,13 +200,7 @@ func newTask(p *plan.Plan, q review.Request, own plan.Layout) (*task, said.Sente
 		return nil, said.Say("Nothing to place: tell of the outing's loads first.")
 	}
 	if r.Bears == nil {
-		if len(r.Needs) > 0 {
-			return nil, append(append(said.Say("Not known yet: it takes "), r.Needs[0].Says...), said.Piece{Text: "."})
-		}
-		return nil, said.Say("Not known yet: tell the rest first.")
-	}
-	if r.DeckFront == nil || r.Trailer.DeckLength == nil || r.Trailer.DeckWidth == nil {
-		return nil, said.Say("Not known yet: it takes the deck's length and width and where it begins.")
+		return nil, said.Say("The {ball load} is not known yet: see what to weigh or find next.")
 	}
 	rep := review.Again(p, q)
 	low, high, ok := rep.MomentRoom(r, false)

@@ -17,6 +17,7 @@ import (
 // AxlePlace tells where the axle may stand so that every outing's ball load
 // lies in its window: docs/method/axle.md.
 type AxlePlace struct {
+	Lacks
 	Rows    []AxleRow         `json:"rows"`
 	Now     float64           `json:"now"`               // behind the ball, m
 	Nominal *Interval         `json:"nominal,omitempty"` // common to all, by the nominal figures
@@ -45,6 +46,8 @@ type AxleRow struct {
 	Sure    *Interval       `json:"sure,omitempty"`
 	Outcome finding.Outcome `json:"outcome"`
 	Says    said.Sentence   `json:"says,omitempty"` // where there is no stretch: why
+
+	needs []finding.Need
 }
 
 // Ends between which the axle is looked for, m behind the ball.
@@ -60,8 +63,13 @@ func PlaceAxle(p *plan.Plan, trailer string) *AxlePlace {
 	review.Ready(p)
 	out := &AxlePlace{Rows: []AxleRow{}, Closes: []finding.Variant{}, Outcome: finding.Unknown}
 	r := rig.Resolve(p, trailer, "")
-	if r == nil || r.Axle == nil {
-		out.Says = said.Say("Not known: it takes the distance from {coupling} to axle.")
+	if r == nil {
+		out.Says = said.Say("No trailer yet.")
+		return out
+	}
+	if r.Axle == nil {
+		out.Needs = deckLacks(r).Needs[:1]
+		out.Says = out.sum()
 		return out
 	}
 	out.Now, out.Source = r.Axle.Nominal, &r.School.Source
@@ -72,6 +80,7 @@ func PlaceAxle(p *plan.Plan, trailer string) *AxlePlace {
 		s, row := newSeesaw(p, trailer, o, ends)
 		row.Name = said.Say("%", said.Name(p.Outings[o].Name, "Outing"))
 		out.Rows = append(out.Rows, row)
+		out.Needs = more(out.Needs, row.needs)
 		if s != nil {
 			seesaws = append(seesaws, s)
 		}
@@ -87,6 +96,9 @@ func PlaceAxle(p *plan.Plan, trailer string) *AxlePlace {
 	}
 	if len(seesaws) == 0 {
 		out.Outcome, out.Says = finding.Unknown, said.Say("Not known yet: tell of an outing's loads first.")
+		if len(out.Needs) > 0 {
+			out.Says = out.sum()
+		}
 		return out
 	}
 	moves := p.Trailers[trailer].AxleMoves
@@ -155,6 +167,7 @@ func newSeesaw(p *plan.Plan, trailer, outing string, ends Interval) (*seesaw, Ax
 		row.Says = said.Say("not known yet")
 		if r != nil && len(r.Needs) > 0 {
 			row.Says = append(said.Say("it takes "), r.Needs[0].Says...)
+			row.needs = r.Needs
 		}
 		return nil, row
 	}

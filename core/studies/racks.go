@@ -25,6 +25,7 @@ import (
 
 // RackPlans are layouts of a rack for an outing's hulls: docs/method/rack.md.
 type RackPlans struct {
+	Lacks
 	Options []RackPlan    `json:"options"`
 	Says    said.Sentence `json:"says"`
 	Hulls   int           `json:"hulls"`
@@ -88,8 +89,8 @@ func PlanRacks(p *plan.Plan, q review.Request) *RackPlans {
 	before := review.Review(p, q)
 	q = review.Request{Outing: before.Scope.Outing, Trailer: before.Scope.Trailer}
 	r := rig.Resolve(p, q.Trailer, q.Outing)
-	if r == nil || r.Layout == nil || r.DeckFront == nil || r.Trailer.DeckLength == nil || r.Trailer.DeckWidth == nil || r.Axle == nil {
-		out.Says = said.Say("Not known yet: it takes the trailer's deck and axle, and an outing with hulls.")
+	if r == nil || r.Layout == nil {
+		out.Says = said.Say("Nothing to carry yet: tell of an outing and its hulls first.")
 		return out
 	}
 	hulls := hullsOf(r)
@@ -98,6 +99,12 @@ func PlanRacks(p *plan.Plan, q review.Request) *RackPlans {
 		out.Says = said.Say("No hulls in this outing: tell of boats first.")
 		return out
 	}
+	out.Lacks = deckLacks(r)
+	if len(out.Needs) > 0 {
+		out.Says = out.sum()
+		return out
+	}
+	defer func() { out.Says = out.roughly(out.Says) }()
 	rules := norms.RoadOf(p.Region)
 	legal := float64(rules.Width)
 	edge := make([]hullLoad, len(hulls)) // what one person turns over, and what is too wide to lie
@@ -158,7 +165,7 @@ func PlanRacks(p *plan.Plan, q review.Request) *RackPlans {
 		return out
 	}
 	out.Options = out.Options[:min(len(out.Options), mostRacks)]
-	out.Says = said.Say("% hulls, % ways to carry them.", said.Count(len(hulls)), said.Count(len(out.Options)))
+	out.Says = said.Say("%, % to carry them.", said.Counted(len(hulls), "hull", "hulls"), said.Counted(len(out.Options), "way", "ways"))
 	return out
 }
 

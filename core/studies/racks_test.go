@@ -86,7 +86,7 @@ func TestRacksThatCannotBe(t *testing.T) {
 	}{
 		"too wide": {hull("2.7"), "2700 mm wide, 2550 mm is allowed"},
 		"no hulls": {nil, "No hulls in this outing"},
-		"no deck":  {append(hull("0.9"), "/trailers/t/deckWidth", "-"), "Not known yet"},
+		"no deck":  {append(hull("0.9"), "/trailers/t/deckLength", "-"), "Not known yet: it takes the deck's length."},
 		"too high": {append(hull("0.9"), "/loads/crate/size/height/value", "2.2"), "No rack under 2600 mm"},
 	} {
 		p := sample.Plan(t, c.sets...)

@@ -16,6 +16,7 @@ import (
 
 // RampPlaces are the places where an outing's ramps may travel, each judged.
 type RampPlaces struct {
+	Lacks
 	Options []RampPlace   `json:"options"`
 	Says    said.Sentence `json:"says"`
 }
@@ -49,8 +50,20 @@ func PlaceRamps(p *plan.Plan, q review.Request) *RampPlaces {
 		id = r.Layout.Loading.Ramp
 	}
 	part, ok := p.Parts[id]
-	if !ok || part.Ramp == nil || part.Ramp.Length <= 0 || r.Trailer.DeckLength == nil || r.DeckFront == nil {
-		out.Says = said.Say("Not known yet: it takes the ramps of this outing and the deck.")
+	if r == nil {
+		out.Says = said.Say("No outing yet: its ramps are told there.")
+		return out
+	}
+	if !ok || part.Ramp == nil {
+		out.Says = said.Say("No ramps in this outing yet: add them, or say which it takes.")
+		return out
+	}
+	out.Lacks = deckLacks(r)
+	if part.Ramp.Length <= 0 {
+		out.Needs = append(out.Needs, finding.Need{Path: "/parts/" + id + "/ramp/length", Says: said.Say("the length of the ramps"), Where: said.Say("Tape one from end to end.")})
+	}
+	if len(out.Needs) > 0 {
+		out.Says = out.sum()
 		return out
 	}
 	long, wide := float64(part.Ramp.Length), float64(part.Ramp.Width)

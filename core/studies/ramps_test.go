@@ -59,7 +59,7 @@ func TestPlaceRamps(t *testing.T) {
 	if b, ok := ball["drawbar"]; ok {
 		t.Errorf("1.5 m of ramp on a drawbar of 1.25 m: %v", b)
 	}
-	if a := studies.PlaceRamps(p, review.Request{Outing: "gravel-day"}); len(a.Options) != 0 || !strings.Contains(a.Says.Text(p.Locale()), "Not known yet") {
+	if a := studies.PlaceRamps(p, review.Request{Outing: "gravel-day"}); len(a.Options) != 0 || !strings.Contains(a.Says.Text(p.Locale()), "No ramps in this outing yet") {
 		t.Error(a.Says.Text(p.Locale()))
 	}
 }

@@ -1412,6 +1412,8 @@ export interface Growth {
   says: Sentence;
 }
 export interface AxlePlace {
+  needs?: Need[];
+  rough?: Need[];
   rows: AxleRow[];
   now: number;
   nominal?: Interval;
@@ -1480,6 +1482,8 @@ export interface Arranging {
   done?: Arranged;
 }
 export interface Arranged {
+  needs?: Need[];
+  rough?: Need[];
   options: Arrangement[];
   outcome: string;
   says: Sentence;
@@ -1508,6 +1512,8 @@ export interface Pairing {
   qr?: string;
 }
 export interface RackPlans {
+  needs?: Need[];
+  rough?: Need[];
   options: RackPlan[];
   says: Sentence;
   hulls: number;
@@ -1522,6 +1528,8 @@ export interface RackPlan {
   figures: Traded[];
 }
 export interface RampPlaces {
+  needs?: Need[];
+  rough?: Need[];
   options: RampPlace[];
   says: Sentence;
 }

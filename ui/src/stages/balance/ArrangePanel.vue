@@ -3,6 +3,7 @@
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import { api } from '@/api'
 import OutcomeMark from '@/checks/OutcomeMark.vue'
+import NeedFields from '@/fields/NeedFields.vue'
 import type { Arranged, Plan } from '@/generated/types'
 import TradeTable from '@/parts/TradeTable.vue'
 import { useWorkspace } from '@/stores/workspace'
@@ -67,6 +68,7 @@ const titles: Record<string, string> = { calm: 'Calmest', even: 'Most even', nea
       <p class="mt-1 flex items-start gap-2 leading-snug">
         <OutcomeMark :outcome="found.outcome" class="mt-0.5" />{{ say(found.says) }}
       </p>
+      <NeedFields :needs="found.needs" :rough="found.rough" />
       <p v-if="stale && found.options.length" class="text-tight text-sm font-semibold">
         Something was changed since: place them anew.
       </p>

@@ -6,6 +6,7 @@ import { computed, useTemplateRef } from 'vue'
 import { api } from '@/api'
 import OutcomeMark from '@/checks/OutcomeMark.vue'
 import SceneView from '@/drawing/SceneView.vue'
+import NeedFields from '@/fields/NeedFields.vue'
 import type { AxlePlace, Op } from '@/generated/types'
 import { useStudy } from '@/stores/study'
 import { useWorkspace } from '@/stores/workspace'
@@ -34,6 +35,7 @@ const apply = (patch: Op[], name: string) => workspace.edit(patch, name)
       <p class="mt-0.5 flex items-start gap-2 leading-snug">
         <OutcomeMark :outcome="data.outcome" class="mt-0.5" />{{ say(data.says) }}
       </p>
+      <NeedFields :needs="data.needs" :rough="data.rough" />
       <div ref="frame" class="mt-2 overflow-hidden">
         <SceneView v-if="data.view" :view="data.view" :scale="scale" />
       </div>

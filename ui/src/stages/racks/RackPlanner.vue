@@ -1,6 +1,7 @@
 <script setup lang="ts">
 // Two or three racks for the outing's hulls, with what each buys.
 import { api } from '@/api'
+import NeedFields from '@/fields/NeedFields.vue'
 import TradeTable from '@/parts/TradeTable.vue'
 import { useAsked } from '@/stores/asked'
 import { useWords } from '@/words'
@@ -28,6 +29,7 @@ const titles = {
     </p>
     <template v-else>
       <p class="mt-1 leading-snug">{{ say(found.says) }}</p>
+      <NeedFields :needs="found.needs" :rough="found.rough" />
       <TradeTable
         v-if="found.options.length"
         :ways="found.options"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 // Where the ramps travel, side by side.
 import { api } from '@/api'
+import NeedFields from '@/fields/NeedFields.vue'
 import TradeTable from '@/parts/TradeTable.vue'
 import { useAsked } from '@/stores/asked'
 import { useWords } from '@/words'
@@ -19,6 +20,7 @@ const titles = { upright: 'Upright', drawbar: 'On the drawbar', under: 'Under th
     <p v-if="failure" class="text-fails" role="alert">{{ failure }}</p>
     <template v-if="found">
       <p class="mt-1 leading-snug">{{ say(found.says) }}</p>
+      <NeedFields :needs="found.needs" :rough="found.rough" />
       <TradeTable
         v-if="found.options.length"
         :ways="found.options"

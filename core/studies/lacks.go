@@ -1,0 +1,70 @@
+package studies
+
+import (
+	"slices"
+
+	"zygonos/core/finding"
+	"zygonos/core/rig"
+	"zygonos/core/said"
+)
+
+// Lacks are the plan's fields that a study takes and that are not told.
+type Lacks struct {
+	Needs []finding.Need `json:"needs,omitempty"` // without these it has no answer
+	Rough []finding.Need `json:"rough,omitempty"` // these it took at a usual figure: its answer is rough
+}
+
+// deckLacks are those of a study that lays something on a deck over an axle. The deck's width
+// is taken as usual where it is not told.
+func deckLacks(r *rig.Rig) (l Lacks) {
+	t := "/trailers/" + r.Scope.Trailer
+	if r.Axle == nil {
+		l.Needs = append(l.Needs, finding.Need{Path: t + "/couplingToAxle", Says: said.Say("the distance from {coupling} to axle"),
+			Where: said.Say("Tape from the ball's middle to the axle's middle; on a tandem to midway between the axles.")})
+	}
+	if r.DeckFront == nil {
+		l.Needs = append(l.Needs, finding.Need{Path: t + "/couplingToDeck", Says: said.Say("the distance from {coupling} to the {headboard}"),
+			Where: said.Say("Tape from the ball's middle to the front edge of the deck.")})
+	}
+	if r.Trailer.DeckLength == nil {
+		l.Needs = append(l.Needs, finding.Need{Path: t + "/deckLength", Says: said.Say("the deck's length"), Where: said.Say("Tape from the {headboard}'s inside to the tail.")})
+	}
+	if r.Trailer.DeckWidth == nil {
+		l.Rough = append(l.Rough, finding.Need{Path: t + "/deckWidth", Says: said.Say("the deck's width"),
+			Where: said.Say("Tape between the sides; until then it is taken as %.", said.Length(r.DeckWidth()))})
+	}
+	return l
+}
+
+// sum is what a study cannot do without, as a sentence.
+func (l *Lacks) sum() said.Sentence {
+	out := said.Say("Not known yet: it takes ")
+	for i, n := range l.Needs {
+		switch {
+		case i > 0 && i == len(l.Needs)-1:
+			out = append(out, said.Say(" and ")...)
+		case i > 0:
+			out = append(out, said.Say(", ")...)
+		}
+		out = append(out, n.Says...)
+	}
+	return append(out, said.Say(".")...)
+}
+
+// roughly begins a sentence on what was taken at a usual figure.
+func (l *Lacks) roughly(says said.Sentence) said.Sentence {
+	if len(l.Rough) == 0 {
+		return says
+	}
+	return append(said.Say("Roughly: "), says...)
+}
+
+// more adds the needs that are not there yet.
+func more(needs, others []finding.Need) []finding.Need {
+	for _, n := range others {
+		if !slices.ContainsFunc(needs, func(o finding.Need) bool { return o.Path == n.Path }) {
+			needs = append(needs, n)
+		}
+	}
+	return needs
+}

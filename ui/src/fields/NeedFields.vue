@@ -1,0 +1,60 @@
+<script setup lang="ts">
+// What a study takes and nobody has told: each field there to be filled, with where
+// to read it; what is no plain figure leads to its stage.
+import { computed, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import type { Need } from '@/generated/types'
+import { stageOfPath } from '@/stages/fieldOf'
+import { useWorkspace } from '@/stores/workspace'
+import { useWords } from '@/words'
+import EstimateField from './EstimateField.vue'
+
+const props = defineProps<{ needs?: Need[]; rough?: Need[] }>()
+const workspace = useWorkspace()
+const router = useRouter()
+const { say } = useWords()
+
+const kindOf = (path: string): 'mass' | 'length' | undefined =>
+  /\/(couplingToAxle|couplingToDeck|deckLength|deckWidth|track|length|width|height)$/.test(path)
+    ? 'length'
+    : /\/mass$/.test(path) && !/\/empty\/(ball|axle)\//.test(path)
+      ? 'mass'
+      : undefined
+const capital = (s: string) => s.charAt(0).toUpperCase() + s.slice(1)
+/** A field stays where it is while it is typed into, though it is told by then. */
+const seen = ref<Need[]>([])
+watch(
+  () => workspace.trailer,
+  () => (seen.value = []),
+)
+watch(
+  () => [...(props.needs ?? []), ...(props.rough ?? [])],
+  (now) =>
+    (seen.value = [...now, ...seen.value.filter((n) => !now.some((m) => m.path === n.path))].sort((a, b) =>
+      a.path.localeCompare(b.path),
+    )),
+  { immediate: true },
+)
+const rows = computed(() =>
+  seen.value.map((n) => ({
+    path: n.path,
+    says: capital(say(n.says)),
+    where: say(n.where),
+    kind: kindOf(n.path),
+  })),
+)
+function go(path: string) {
+  workspace.selected = path.match(/^\/(loads|parts)\/[^/]+/)?.[0] ?? workspace.selected
+  void router.push(`/plan/${workspace.id}/${stageOfPath(path)}`)
+}
+</script>
+
+<template>
+  <ul v-if="rows.length" class="no-print mt-2 grid gap-x-4 gap-y-2 md:grid-cols-2" aria-label="Missing here">
+    <li v-for="n in rows" :key="n.path">
+      <EstimateField v-if="n.kind" :path="n.path" :label="n.says" :kind="n.kind" />
+      <button v-else class="act" @click="go(n.path)">{{ n.says }}</button>
+      <p class="text-soft mt-0.5 text-sm">{{ n.where }}</p>
+    </li>
+  </ul>
+</template>
