@@ -1,3 +1,5 @@
+import type { Reference } from '../ui/src/generated/types'
+import { findKinds, names } from '../ui/src/kinds'
 import { accessible, ball, expect, settled, test } from './rig'
 
 test('twelve fields lead to a payload verdict and a ball verdict', async ({ page }) => {
@@ -56,6 +58,53 @@ test('twelve fields lead to a payload verdict and a ball verdict', async ({ page
   expect(parseInt(await place.inputValue())).toBe(parseInt(was) + 10) // from where it stood
 })
 
+test('two hulls on a folding kit: named in everyday words, laid side by side, a rack is planned', async ({
+  page,
+}) => {
+  await page.goto('/new')
+  const next = () => page.getByRole('button', { name: 'Next' }).click()
+  await page.getByRole('button', { name: 'North America' }).click() // 1
+  await next()
+  await page.getByLabel('Name').fill('fishing hulls') // 2
+  await page.getByRole('option', { name: /Sit-on-top, fishing/ }).click()
+  await expect(page.getByLabel('Name')).toHaveValue('fishing hulls') // it is their own name for it
+  await expect(page.locator('[data-kind]')).toContainText('Sit-on-top, fishing')
+  await page.getByLabel('How many').fill('2') // 3
+  await page.getByLabel('Weight of each').fill('84 lb') // 4
+  await page.getByRole('button', { name: 'Something else too' }).click()
+  await page.getByLabel('Name').nth(1).fill('swamp gizmo') // of no kind: one question
+  await page.keyboard.press('Tab')
+  await page.getByRole('button', { name: /choose how it lies/ }).click()
+  await page.getByRole('option', { name: 'stands like a box' }).click()
+  await accessible(page)
+  await page.getByRole('button', { name: 'Take out swamp gizmo' }).click()
+  await next()
+  await page.getByLabel('The label’s number').fill('1000') // 5
+  await next()
+  await page.getByLabel('Coupler to axle').fill("7' 10") // 6
+  await page.getByLabel('Coupler to deck front').fill('40 in') // 7
+  await page.getByLabel('Deck length').fill("8'") // 8
+  await next()
+  await next()
+  await page.getByLabel('The scale reads').fill('80') // 9
+  await page.getByRole('button', { name: 'Show the rig' }).click()
+  await settled(page)
+  const headline = page.locator('[data-headline]')
+  await expect(headline).toContainText(/Set the front of fishing hull 1 .* tongue weight/)
+  // Only the deck's width is missing: the study runs roughly, and asks for it there.
+  await page.getByRole('button', { name: 'Place the loads' }).click()
+  const arrange = page.locator('[data-arrange]')
+  await expect(arrange).toContainText('Roughly: 2 loads placed')
+  await arrange.getByLabel("The deck's width").fill("4'")
+  await settled(page)
+  await page.getByRole('button', { name: 'Place the loads' }).click()
+  await expect(arrange).toContainText('2 loads placed')
+  await expect(arrange).not.toContainText('Roughly')
+  await page.getByRole('link', { name: /Racks/ }).click()
+  await page.getByRole('button', { name: 'Plan racks' }).click()
+  await expect(page.locator('[data-rack-plans]')).toContainText(/2 hulls, \d ways? to carry them/)
+})
+
 test('everything may be skipped; what is missing is named', async ({ page }) => {
   await page.goto('/new')
   await page.getByRole('button', { name: 'North America' }).click()
@@ -67,4 +116,67 @@ test('everything may be skipped; what is missing is named', async ({ page }) => 
   await expect(side).toContainText('distance from coupler to axle')
   await side.getByRole('button', { name: /distance from coupler to axle/i }).click()
   await expect(page.getByLabel('Coupler to axle')).toBeFocused()
+})
+
+test('what people call a thing finds its kind', async ({ page }) => {
+  const answer = await page.request.get('/api/reference')
+  const kinds = ((await answer.json()) as Reference).loads
+  const first: Record<string, string> = {
+    'fishing hulls': 'sit-on-top-fishing',
+    'two fishing kayaks': 'sit-on-top-fishing',
+    'Sit on top kayak': 'sit-on-top',
+    kayka: 'kayak',
+    canooe: 'canoe',
+    'ride on': 'ride-on',
+    'riding mower': 'ride-on',
+    'lawn tracter': 'ride-on',
+    ATV: 'quad',
+    'four wheelers': 'quad',
+    'side by side': 'utv',
+    'dirt bikes': 'motocross',
+    rowboat: 'skiff',
+    'jon boat': 'jon-boat',
+    lumber: 'timber',
+    plywoood: 'sheets',
+    'garden waste': 'garden-bags',
+    trash: 'rubbish',
+    fridge: 'fridge',
+    couches: 'sofa',
+    beehives: 'hive',
+    'hot tub': 'hot-tub',
+    gravel: 'heap',
+    firewod: 'firewood',
+    generater: 'generator',
+    ladders: 'ladder',
+    'pizza oven': 'oven',
+    pianos: 'piano',
+  }
+  for (const [text, id] of Object.entries(first)) expect.soft(findKinds(kinds, text)[0]?.id, text).toBe(id)
+  // A general word finds all under it.
+  const all: Record<string, string[]> = {
+    kayak: [
+      'kayak',
+      'kayak-sea',
+      'kayak-river',
+      'kayak-double',
+      'kayak-inflatable',
+      'sit-on-top',
+      'sit-on-top-fishing',
+    ],
+    boat: ['skiff', 'dinghy', 'inflatable', 'motorboat', 'jon-boat', 'tender', 'catamaran', 'boat-other'],
+    mower: ['ride-on', 'zero-turn', 'mower-walk', 'mower-walk-wide'],
+    bike: ['motorcycle', 'motocross', 'moped', 'quad', 'bicycles'],
+    furniture: ['furniture', 'sofa', 'wardrobe', 'bed', 'table'],
+  }
+  for (const [text, ids] of Object.entries(all))
+    expect
+      .soft(
+        findKinds(kinds, text).map((k) => k.id),
+        text,
+      )
+      .toEqual(expect.arrayContaining(ids))
+  expect(findKinds(kinds, 'gizmo')).toEqual([])
+  expect(findKinds(kinds, ' 12 ')).toEqual([])
+  const quad = kinds.find((k) => k.id === 'quad')!
+  expect([names(quad, 'quad bike'), names(quad, 'qua'), names(quad, '')]).toEqual([true, false, false])
 })

@@ -84,6 +84,7 @@ test('a tank part full: its weight by the fill, and what braking does', async ({
   await settled(page)
   const added = page.locator('details[open]')
   await added.getByLabel('Name').fill('Water')
+  await page.keyboard.press('Escape') // of the kinds that it may be
   await added.getByRole('button', { name: /It is/ }).click()
   await page.getByRole('option', { name: 'A tank of fluid' }).click()
   await added.getByLabel('Filled to').fill('50 %')

@@ -3,6 +3,7 @@ import { expect, test } from '@playwright/test'
 import { keyOf, sentence, term, unbroken } from '../ui/src/said'
 import { at, newId, put, uuid } from '../ui/src/stores/patch'
 import { stageOfPath } from '../ui/src/stages/fieldOf'
+import type { Material } from '../ui/src/generated/types'
 import { firstPlan } from '../ui/src/pages/firstPlan'
 
 const terms = { 'ball load': { na: 'tongue weight', uk: 'noseweight' } }
@@ -67,17 +68,28 @@ test('a field is found on its stage', () => {
 })
 
 test('a first run without an answer is a plan all the same', () => {
-  const plan = firstPlan({
-    region: 'nz',
-    units: 'metric',
-    load: '  ',
-    count: 3,
-    counts: 'unsure',
-    brakes: '',
-  })
-  expect(Object.keys(plan.loads)).toHaveLength(3)
+  const plan = firstPlan(
+    {
+      region: 'nz',
+      units: 'metric',
+      loads: [
+        { name: '  ', count: 3 },
+        { name: 'Crushed stone', count: 1, kind: 'heap', weight: 300 },
+        { name: 'fishing hulls', count: 2 },
+      ],
+      counts: 'unsure',
+      brakes: '',
+    },
+    [
+      { id: 'gravel', name: 'gravel' } as Material,
+      { id: 'crushed-stone', name: 'crushed stone' } as Material,
+    ],
+  )
+  expect(plan.loads['load-4']!.bulk).toEqual({ material: 'crushed-stone', by: 'mass' })
+  expect(plan.loads['load-6']!.name).toBe('fishing hull 2')
+  expect(Object.keys(plan.loads)).toHaveLength(6)
   expect(plan.loads['load-2']!.name).toBe('Load 2')
   expect(JSON.stringify(plan)).not.toContain('null')
   const on = Object.values(plan.outings.first!.layouts.trailer!.placements).map((p) => p.on)
-  expect(on).toEqual(['any', 'any', 'any'])
+  expect(on).toEqual(Array(6).fill('any'))
 })

@@ -137,3 +137,12 @@ func TestFittingsAndAnchors(t *testing.T) {
 		}
 	}
 }
+
+// Every kind goes by an everyday word, and every word is of a kind.
+func TestWords(t *testing.T) {
+	for _, k := range catalogue.Loads {
+		if k.Words == "" {
+			t.Errorf("%s goes by no word", k.ID)
+		}
+	}
+}

@@ -436,7 +436,7 @@ func instruction(r *rig.Rig) said.Sentence {
 }
 
 // head is the headline; of a rig on which its owner placed nothing it is what to do, and a
-// failure says that no place on the deck mends it.
+// failure of the ball load says how far the loads were moved.
 func (rep *Report) head() {
 	rep.Headline = HeadlineOf(rep.Findings, func(*finding.Finding) bool { return true })
 	r := rep.rig
@@ -445,8 +445,15 @@ func (rep *Report) head() {
 	}
 	h := &rep.Headline
 	if h.Outcome == finding.Fails {
-		if h.Code == balance.CodeWindow {
-			h.Says = append(said.Say("Wherever it stands on the deck: "), h.Says...)
+		if b := r.Bears; h.Code == balance.CodeWindow && b != nil {
+			way, who := "back", "it goes"
+			if w := balance.Check(r).Window; w != nil && b.Ball.Nominal < w.Low {
+				way = "forward"
+			}
+			if len(r.Items) > 1 {
+				who = "they go"
+			}
+			h.Says = append(said.Say("Even as far "+way+" as "+who+": "), h.Says...)
 		}
 		return
 	}

@@ -51,10 +51,10 @@ func (s *search) newFloor() floor {
 	slices.SortStableFunc(f.order, func(a, b int) int { return cmp.Compare(f.dense[b], f.dense[a]) })
 	size := p.Grid / 2
 	f.area = size * size
-	f.from, f.wide = from, int(math.Ceil(p.Width/size-tiny))
+	f.from, f.wide = from, int(math.Ceil(p.wide()/size-tiny))
 	long := int(math.Ceil((to-from)/size - tiny))
 	for n := range long * f.wide {
-		front, left := from+float64(n/f.wide)*size, -p.Width/2+float64(n%f.wide)*size
+		front, left := from+float64(n/f.wide)*size, -p.wide()/2+float64(n%f.wide)*size
 		x := max(0, front-p.Centre, p.Centre-front-size)
 		y := max(0, left, -left-size)
 		f.cells = append(f.cells, cell{n, x*x + y*y})
@@ -86,7 +86,7 @@ func (s *search) cover(depth, i, a int) {
 		row = make([]uint64, len(f.taken[0]))
 		c := &s.list[i][a]
 		size := s.p.Grid / 2
-		half := s.p.Width / 2
+		half := s.p.wide() / 2
 		for x := int(math.Ceil((c.front-f.from)/size - tiny)); float64(x+1)*size <= c.rear-f.from+tiny; x++ {
 			for y := int(math.Ceil((c.left+half)/size - tiny)); y < f.wide && float64(y+1)*size <= c.right+half+tiny; y++ {
 				n := f.index[x*f.wide+y]

@@ -185,7 +185,7 @@ func (s *search) halve(fixed int) {
 }
 
 func alike(a, b *Box) bool {
-	return a.Length == b.Length && a.Width == b.Width && a.Height == b.Height && a.Mass == b.Mass &&
+	return a.Length == b.Length && a.Width == b.Width && a.Height == b.Height && a.Mass == b.Mass && a.Beside == b.Beside &&
 		a.CentreBack == b.CentreBack && a.CentreRight == b.CentreRight && slices.Equal(a.Turns, b.Turns)
 }
 

@@ -21,6 +21,7 @@ type Box struct {
 	Turns                 []int   // allowed: 0, 90, 180, 270
 	Fixed                 *Place  // it stays there
 	Was                   *Place  // where it stands now: what Moves counts from
+	Beside                float64 // m that it may reach beyond either side, its middle on the deck
 }
 
 // Place is where a box stands.
@@ -133,10 +134,13 @@ func (p *Problem) onGrid(b *Box, grid float64) []candidate {
 		if to < -tiny { // longer than the deck: over both ends, its middle on the deck
 			from, to = max(-p.Ahead, -along/2), min(p.Length+p.Behind-along, p.Length-along/2)
 		}
-		if to < from-tiny || across > p.Width+tiny {
+		if to < from-tiny || across > p.Width+2*b.Beside+tiny {
 			continue
 		}
 		half := max(0, (p.Width-across)/2)
+		if b.Beside > 0 {
+			half = max(half, min((p.Width+2*b.Beside-across)/2, p.Width/2-keelIn))
+		}
 		for _, x := range marks(from, max(from, to), grid) {
 			for _, y := range marks(-half, half, grid) {
 				c := p.candidate(b, Place{x, y, turn})
@@ -147,6 +151,18 @@ func (p *Problem) onGrid(b *Box, grid float64) []candidate {
 		}
 	}
 	return out
+}
+
+// keelIn is how far within the deck's side the middle stays of what reaches beyond it, m.
+const keelIn = 0.1
+
+// wide is the deck with what any box may reach beyond its sides, m.
+func (p *Problem) wide() float64 {
+	most := 0.0
+	for i := range p.Boxes {
+		most = max(most, p.Boxes[i].Beside)
+	}
+	return p.Width + 2*most
 }
 
 // marks are the multiples of grid between two ends, and the ends themselves.
@@ -244,7 +260,7 @@ func (p *Problem) Misfit(i int) (narrow, short float64) {
 		if turn == 90 || turn == 270 {
 			along, across = across, along
 		}
-		n := max(0, across-p.Width)
+		n := max(0, across-p.Width-2*b.Beside)
 		s := max(0, along-p.Length-min(p.Ahead, along/2)-min(p.Behind, along/2))
 		if n+s < least {
 			least, narrow, short = n+s, n, s

@@ -89,6 +89,11 @@ func TestAgainstExhaustiveSearch(t *testing.T) {
 				p.Boxes[i].Was = &Place{Back: 0.3 * float64(i), Right: 0.2}
 			}
 		}
+		if seed%3 == 0 { // hulls that reach beyond the sides
+			for i := range p.Boxes {
+				p.Boxes[i].Beside, p.Boxes[i].Width = 0.3, p.Boxes[i].Width+0.4
+			}
+		}
 		if seed%7 == 0 {
 			p.Boxes[1] = p.Boxes[0] // twins
 		}
@@ -127,7 +132,7 @@ func sound(t *testing.T, p *Problem, r Result) {
 	for i, place := range r.Places {
 		b := &p.Boxes[i]
 		c := p.candidate(b, place)
-		if p.blocked(b, &c) && b.Fixed == nil || c.left < -p.Width/2-1e-9 || c.right > p.Width/2+1e-9 || c.front < -p.Ahead-1e-9 || c.rear > p.Length+p.Behind+1e-9 {
+		if p.blocked(b, &c) && b.Fixed == nil || c.left < -p.Width/2-b.Beside-1e-9 || c.right > p.Width/2+b.Beside+1e-9 || c.front < -p.Ahead-1e-9 || c.rear > p.Length+p.Behind+1e-9 {
 			t.Errorf("box %d stands at %+v", i, c)
 		}
 		for k := range put {
@@ -273,4 +278,24 @@ func BenchmarkTwenty(b *testing.B) {
 		cost = yard(20, 1, 0.5, 0.05).Search(120_000, nil, nil).Cost
 	}
 	b.ReportMetric(float64(cost), "steps")
+}
+
+// Two hulls 0.9 m wide on a deck of 1.25: beside each other they are 1.8 m, which takes 0.275 m
+// beyond each side, their middles 0.45 m from the deck's: 0.175 m within its side.
+func TestBesideTheDeck(t *testing.T) {
+	for _, c := range []struct {
+		deck, beside float64
+		fits         bool
+	}{{1.25, 0.28, true}, {1.25, 0.27, false}, {1.0, 0.6, false}, {1.1, 0.35, true}, {1.25, 0, false}} {
+		hull := Box{Length: 2, Width: 0.9, Mass: 30, CentreBack: 1, Turns: []int{0}, Beside: c.beside}
+		p := &Problem{Length: 2, Width: c.deck, Grid: 0.05, Boxes: []Box{hull, hull}, High: 100, MostSide: 100, Steps: Steps{Own: 1, Side: 1}}
+		r := p.Search(math.MaxInt, nil, nil)
+		if (r.Places != nil) != c.fits {
+			t.Errorf("%+v: %+v", c, r.Places)
+			continue
+		}
+		if c.fits && (math.Abs(math.Abs(r.Places[0].Right)-0.45) > 0.05 || math.Abs(r.Places[0].Right-r.Places[1].Right) < 0.9-1e-9) {
+			t.Errorf("%+v: %+v", c, r.Places)
+		}
+	}
 }

@@ -322,6 +322,9 @@ func (t *task) freight(i int, roots []int) freight {
 		b.CentreBack, b.CentreRight = x/b.Mass, y/b.Mass
 	}
 	b.Turns = t.turns(it, &b, rides)
+	if it.Shape == "hull" && b.Length >= b.Width { // hulls lie beside each other on their keels
+		b.Beside = max(0, (roadWidth(t.r)-t.r.DeckWidth())/2)
+	}
 	return freight{i, b}
 }
 
@@ -482,11 +485,12 @@ func (t *task) impossible(found stow.Result) said.Sentence {
 }
 
 // covers is how much of the deck the loads cover; a load longer than the deck
-// counts with the deck's length.
+// counts with the deck's length, one that may reach beyond its sides with its share of it.
 func (t *task) covers() float64 {
 	area := 0.0
 	for i := range t.boxes {
-		area += min(t.boxes[i].box.Length, t.r.DeckLength()) * t.boxes[i].box.Width
+		b := &t.boxes[i].box
+		area += min(b.Length, t.r.DeckLength()) * b.Width / (1 + 2*b.Beside/t.r.DeckWidth())
 	}
 	return area / (t.r.DeckLength() * t.r.DeckWidth())
 }

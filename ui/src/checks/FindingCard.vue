@@ -15,9 +15,7 @@ const { say, nominal } = useWords()
 const fixes = computed<Fix[]>(
   () => workspace.settledReport?.findings.find((f) => keyOf(f) === keyOf(props.finding))?.fixes ?? [],
 )
-const shown = computed(() =>
-  props.finding.outcome !== 'holds' || workspace.preview ? fixes.value : [],
-)
+const shown = computed(() => (props.finding.outcome !== 'holds' || workspace.preview ? fixes.value : []))
 const previewed = (x: Fix) => workspace.preview?.fix === x
 </script>
 

@@ -10,6 +10,7 @@ import {
 } from '@headlessui/vue'
 import { ChevronUpDownIcon } from '@heroicons/vue/20/solid'
 import { computed, ref } from 'vue'
+import { findKinds } from '@/kinds'
 import { useReference } from '@/stores/reference'
 import { useWords } from '@/words'
 
@@ -20,12 +21,10 @@ const { print } = useWords()
 const typed = ref('')
 const kinds = computed(() => reference.data?.loads ?? [])
 const groups = computed(() => {
-  const want = typed.value.trim().toLowerCase()
+  const want = typed.value.trim()
+  const found = want ? findKinds(kinds.value, want) : kinds.value
   return (reference.data?.groups ?? [])
-    .map((name) => ({
-      name,
-      kinds: kinds.value.filter((k) => k.group === name && (!want || k.name.toLowerCase().includes(want))),
-    }))
+    .map((name) => ({ name, kinds: found.filter((k) => k.group === name) }))
     .filter((g) => g.kinds.length)
 })
 const nameOf = (id: unknown) => kinds.value.find((k) => k.id === id)?.name ?? ''

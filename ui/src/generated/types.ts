@@ -1157,6 +1157,7 @@ export interface LoadKind {
   width: number;
   height: number;
   shape: string;
+  words?: string;
   centreLow?: number;
   centreHigh?: number;
   centreUp?: number;

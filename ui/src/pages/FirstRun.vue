@@ -1,22 +1,26 @@
 <script setup lang="ts">
 // A new plan: one thing a page, each may be skipped. At most twelve fields lead
 // to a payload verdict, a chain verdict and a ball verdict.
+import { PlusIcon, TrashIcon } from '@heroicons/vue/20/solid'
 import { useTitle, watchDebounced } from '@vueuse/core'
 import { computed, provide, reactive, ref, shallowRef } from 'vue'
 import { useRouter } from 'vue-router'
 import { api } from '@/api'
 import OutcomeMark from '@/checks/OutcomeMark.vue'
 import ChoiceField from '@/fields/ChoiceField.vue'
+import LikeField from '@/fields/LikeField.vue'
+import NameField from '@/fields/NameField.vue'
 import QuantityField from '@/fields/QuantityField.vue'
 import type { Plan, Report } from '@/generated/types'
 import BrandMark from '@/parts/BrandMark.vue'
 import RigSketch from '@/parts/RigSketch.vue'
-import type { Locale } from '@/quantities'
+import { capital } from '@/kinds'
+import { print as printed, type Kind, type Locale } from '@/quantities'
 import { sentence, term } from '@/said'
 import { uuid } from '@/stores/patch'
 import { useReference } from '@/stores/reference'
 import { localeKey } from '@/words'
-import { firstPlan, type Answers } from './firstPlan'
+import { firstPlan, mostLoads, type Answers, type LoadAnswer } from './firstPlan'
 
 useTitle('New plan · Zygonos')
 const router = useRouter()
@@ -26,8 +30,7 @@ const rules = computed(() => reference.data?.ruleSets ?? [])
 const a = reactive<Answers>({
   region: 'uk',
   units: 'metric',
-  load: '',
-  count: 1,
+  loads: [{ name: '', count: 1 }],
   counts: 'unsure',
   brakes: '',
 })
@@ -35,11 +38,18 @@ const locale = computed<Locale>(() => ({ units: a.units, region: a.region }))
 provide(localeKey, locale)
 const word = (key: string) => term(reference.data?.terms ?? {}, key, a.region)
 
+const print = (k: Kind, v: number) => printed(locale.value, k, v)
+const kindOf = (l: LoadAnswer) => reference.data?.loads.find((k) => k.id === l.kind)
+const typical = (l: LoadAnswer) => {
+  const k = kindOf(l)
+  return k && `${print('mass', k.low)} to ${print('mass', k.high)}`
+}
+
 const steps = computed(() => [
   { mark: 'none', title: 'Where do you tow?' },
   { mark: 'load', title: 'What do you carry?' },
   { mark: 'plate', title: 'What does the trailer’s label say?' },
-  { mark: 'axle', title: 'Tape three lengths' },
+  { mark: 'axle', title: 'Tape four lengths' },
   { mark: 'car', title: 'What may the car tow?' },
   { mark: 'scale', title: `The empty trailer’s ${word('ball load')}` },
 ])
@@ -47,7 +57,7 @@ const step = ref(0)
 const mark = ref('')
 const failure = ref('')
 const report = shallowRef<Report>()
-const plan = computed<Plan>(() => firstPlan(a))
+const plan = computed<Plan>(() => firstPlan(a, reference.data?.materials))
 
 watchDebounced(
   plan,
@@ -143,26 +153,81 @@ async function finish() {
             </div>
           </fieldset>
         </div>
-        <div v-else-if="step === 1" class="grid gap-3 sm:grid-cols-3">
-          <label class="min-w-0"
-            ><span class="text-soft block text-sm">Name</span
-            ><input v-model="a.load" class="box" maxlength="80" placeholder="Skiff, quad, crates…"
-          /></label>
-          <QuantityField
-            label="How many"
-            kind="count"
-            :value="a.count"
-            @typed="a.count = Math.min(20, Math.max(1, Math.round($event.value)))"
-            @cleared="a.count = 1"
-          />
-          <QuantityField
-            label="Weight of each"
-            kind="mass"
-            with-doubt
-            :value="a.weight"
-            @typed="((a.weight = $event.value), (a.weightDoubt = $event.plusMinus))"
-            @cleared="a.weight = undefined"
-          />
+        <div v-else-if="step === 1" class="grid gap-4">
+          <fieldset
+            v-for="(l, i) in a.loads"
+            :key="i"
+            class="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-3 sm:grid-cols-[minmax(0,2fr)_minmax(0,1fr)_minmax(0,1fr)]"
+            :data-load="i"
+          >
+            <legend class="sr-only">{{ l.name || `Load ${i + 1}` }}</legend>
+            <NameField
+              class="col-span-2 sm:col-span-1"
+              label="Name"
+              :name="l.name"
+              hint="Two kayaks, mower, gravel…"
+              @named="l.name = $event"
+              @taken="(kind, name) => Object.assign(l, { kind: kind.id, name })"
+            />
+            <QuantityField
+              label="How many"
+              kind="count"
+              :value="l.count"
+              @typed="l.count = Math.min(mostLoads, Math.max(1, Math.round($event.value)))"
+              @cleared="l.count = 1"
+            />
+            <QuantityField
+              label="Weight of each"
+              kind="mass"
+              with-doubt
+              :value="l.weight"
+              :hint="kindOf(l) && typical(l)"
+              @typed="((l.weight = $event.value), (l.weightDoubt = $event.plusMinus))"
+              @cleared="l.weight = undefined"
+            />
+            <div
+              v-if="kindOf(l) || l.name.trim() || a.loads.length > 1"
+              class="col-span-full flex flex-wrap items-end gap-2"
+            >
+              <p v-if="kindOf(l)" class="mr-auto" data-kind>
+                <b>{{ capital(kindOf(l)!.name) }}</b>
+                <span class="text-soft">
+                  · typical {{ print('length', kindOf(l)!.length) }} long,
+                  {{ print('length', kindOf(l)!.width) }} wide
+                </span>
+                <button
+                  type="button"
+                  class="text-deep ml-2 min-h-8 text-sm underline"
+                  @click="l.kind = undefined"
+                >
+                  Not this
+                </button>
+              </p>
+              <LikeField
+                v-else-if="l.name.trim()"
+                class="mr-auto w-64"
+                :value="l.kind"
+                @chosen="l.kind = $event"
+              />
+              <button
+                v-if="a.loads.length > 1"
+                type="button"
+                class="act ml-auto"
+                :aria-label="`Take out ${l.name || 'this load'}`"
+                @click="a.loads.splice(i, 1)"
+              >
+                <TrashIcon class="size-5" />
+              </button>
+            </div>
+          </fieldset>
+          <button
+            v-if="a.loads.length < 8"
+            type="button"
+            class="act justify-self-start"
+            @click="a.loads.push({ name: '', count: 1 })"
+          >
+            <PlusIcon class="size-5" />Something else too
+          </button>
         </div>
         <div v-else-if="step === 2" class="grid gap-3 sm:grid-cols-2">
           <QuantityField
@@ -189,7 +254,7 @@ async function finish() {
         </div>
         <div
           v-else-if="step === 3"
-          class="grid gap-3 sm:grid-cols-3"
+          class="grid gap-3 sm:grid-cols-2"
           @focusin="
             mark = ($event.target as HTMLElement).closest<HTMLElement>('[data-mark]')?.dataset.mark ?? ''
           "
@@ -217,6 +282,14 @@ async function finish() {
             :value="a.deck"
             @typed="a.deck = $event.value"
             @cleared="a.deck = undefined"
+          />
+          <QuantityField
+            data-mark="width"
+            label="Deck width"
+            kind="length"
+            :value="a.width"
+            @typed="a.width = $event.value"
+            @cleared="a.width = undefined"
           />
         </div>
         <div v-else-if="step === 4" class="grid gap-3 sm:grid-cols-2">

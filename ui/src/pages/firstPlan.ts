@@ -1,48 +1,68 @@
 // Puts the answers of a first run into a plan.
-import type { Load, Placement, Plan } from '@/generated/types'
+import type { Load, Material, Placement, Plan } from '@/generated/types'
+import { single, wordsOf } from '@/kinds'
+
+export interface LoadAnswer {
+  name: string
+  kind?: string
+  count: number
+  weight?: number
+  weightDoubt?: number
+}
 
 export interface Answers {
   region: string
   units: string
-  load: string
-  count: number
-  weight?: number
-  weightDoubt?: number
+  loads: LoadAnswer[]
   label?: number
   counts: string
+  kind?: string // of trailer
   axle?: number
   front?: number
   deck?: number
+  width?: number
   tow?: number
   brakes: '' | 'fitted' | 'none'
   ball?: number
   scale?: number
 }
 
+export const mostLoads = 20
 const taped = (v: number | undefined) => (v === undefined ? undefined : { value: v, how: 'weighed' })
 
-/** The loads are left to the app to place. */
-export function firstPlan(a: Answers): Plan {
-  const name = a.load.trim() || 'Load'
+/** Loose material: the one that is named, by its weight where that is told, else level. */
+export function bulk(l: LoadAnswer, materials: Material[]): Load['bulk'] {
+  const said = wordsOf(l.name)
+  const named = materials.find((m) => wordsOf(m.name).some((w) => said.includes(w)))
+  return { material: named?.id ?? 'gravel', by: l.weight === undefined ? 'level' : 'mass' }
+}
+
+/** The plan of the answers; the loads are left to the app to place. */
+export function firstPlan(a: Answers, materials: Material[] = []): Plan {
   const loads: Record<string, Load> = {}
   const placements: Record<string, Placement> = {}
-  for (let i = 0; i < a.count; i++) {
-    const id = `load-${i + 1}`
-    loads[id] = {
-      order: i + 1,
-      name: a.count > 1 ? `${name} ${i + 1}` : name,
-      ...(a.weight === undefined
-        ? {}
-        : { mass: { value: a.weight, plusMinus: a.weightDoubt, how: 'guessed' } }),
-      size: {},
-      centre: {},
+  for (const l of a.loads) {
+    const name = l.name.trim() || 'Load'
+    for (let i = 0; i < l.count && Object.keys(loads).length < mostLoads; i++) {
+      const n = Object.keys(loads).length + 1
+      loads[`load-${n}`] = {
+        order: n,
+        name: l.count > 1 ? `${single(name)} ${i + 1}` : name,
+        ...(l.kind ? { kind: l.kind } : {}),
+        ...(l.kind === 'heap' ? { bulk: bulk(l, materials) } : {}),
+        ...(l.weight === undefined
+          ? {}
+          : { mass: { value: l.weight, plusMinus: l.weightDoubt, how: 'guessed' } }),
+        size: {},
+        centre: {},
+      }
+      placements[`load-${n}`] = { on: 'any', at: { back: 0 } }
     }
-    placements[id] = { on: 'any', at: { back: 0 } }
   }
   return {
     format: 'zygonos-plan',
     version: 1,
-    name: `${name} on the trailer`,
+    name: `${a.loads[0]?.name.trim() || 'Load'} on the trailer`,
     region: a.region,
     units: a.units,
     chosen: 'trailer',
@@ -59,9 +79,11 @@ export function firstPlan(a: Answers): Plan {
       trailer: {
         order: 1,
         name: 'Trailer',
+        kind: a.kind || undefined,
         couplingToAxle: taped(a.axle),
         couplingToDeck: taped(a.front),
         deckLength: taped(a.deck),
+        deckWidth: taped(a.width),
         label: a.label === undefined ? undefined : { value: a.label, counts: a.counts },
         brakes: a.brakes || undefined,
         empty: { ball: a.scale === undefined ? undefined : { mass: a.scale } },

@@ -39,5 +39,9 @@ defineProps<{ mark: string }>()
       <path v-else-if="mark === 'front'" d="M90 30H124M90 22v84M124 22v74" />
       <path v-else d="M124 30H314M124 22v74M314 22v74" />
     </g>
+    <g v-if="mark === 'width'" stroke-width="3" class="stroke-deep">
+      <rect x="150" y="8" width="130" height="42" class="stroke-[var(--steel)] fill-[var(--deck)]" />
+      <path d="M136 8V50M128 8h16M128 50h16" fill="none" />
+    </g>
   </svg>
 </template>

@@ -8,12 +8,15 @@ import EstimateField from '@/fields/EstimateField.vue'
 import PlanQuantity from '@/fields/PlanQuantity.vue'
 import TextField from '@/fields/TextField.vue'
 import KindField from '@/fields/KindField.vue'
+import LikeField from '@/fields/LikeField.vue'
+import NameField from '@/fields/NameField.vue'
 import FillPanel from './job/FillPanel.vue'
 import GoodsFields from './job/GoodsFields.vue'
 import RollingFields from './job/RollingFields.vue'
 import WantList from './job/WantList.vue'
 import LoadDetails from './LoadDetails.vue'
-import type { Load, Op } from '@/generated/types'
+import type { Load, LoadKind, Op } from '@/generated/types'
+import { bulk } from '@/pages/firstPlan'
 import { newId, put } from '@/stores/patch'
 import { useReference } from '@/stores/reference'
 import { useWorkspace } from '@/stores/workspace'
@@ -49,19 +52,35 @@ const placed = (id: string) => workspace.get(`${layout.value}/placements/${id}`)
 const lastOrder = (m: Record<string, { order: number }> | undefined) =>
   Math.max(0, ...Object.values(m ?? {}).map((x) => x.order))
 
+const fresh = 'New load'
 function addLoad() {
   const id = newId('load')
   const ops: Op[] = [
     {
       op: 'add',
       path: `/loads/${id}`,
-      value: { order: lastOrder(workspace.plan?.loads) + 1, name: 'New load', size: {}, centre: {} },
+      value: { order: lastOrder(workspace.plan?.loads) + 1, name: fresh, size: {}, centre: {} },
     },
   ]
   workspace.edit(ops, 'add a load')
   if (outing.value) place(id, true)
   workspace.selected = `/loads/${id}`
 }
+
+const named = (l: Load) => l.name.trim() !== '' && l.name !== fresh
+
+/** A kind brings its usual size, weight and way of standing; loose material is told by what it is. */
+function takeKind(id: string, kind: string, name?: string) {
+  const ops: Op[] = [{ op: 'add', path: `/loads/${id}/kind`, value: kind }]
+  if (name !== undefined) ops.push({ op: 'add', path: `/loads/${id}/name`, value: name })
+  const load = workspace.plan?.loads[id]
+  if (kind === 'heap' && load && !load.bulk) {
+    const answer = { name: name ?? load.name, count: 1, weight: load.mass?.value }
+    ops.push({ op: 'add', path: `/loads/${id}/bulk`, value: bulk(answer, reference.data?.materials ?? []) })
+  }
+  workspace.edit(ops, 'choose the kind')
+}
+const take = (id: string, kind: LoadKind, name: string) => takeKind(id, kind.id, name)
 
 /** A load comes along or stays at home on whichever trailer the outing takes. */
 function place(id: string, on: boolean) {
@@ -163,11 +182,19 @@ function addOuting() {
         >
       </summary>
       <div class="grid gap-x-4 gap-y-3 p-3 pt-0 md:grid-cols-2">
-        <TextField :path="`/loads/${id}/name`" label="Name" />
-        <KindField
-          :value="l.kind"
-          :path="`/loads/${id}/kind`"
-          @chosen="workspace.setAt(`/loads/${id}/kind`, $event, 'choose the kind')"
+        <NameField
+          :path="`/loads/${id}/name`"
+          label="Name"
+          :name="l.name"
+          @named="workspace.setAt(`/loads/${id}/name`, $event, 'Name', `type-/loads/${id}/name`)"
+          @taken="(kind, name) => take(id, kind, name)"
+        />
+        <KindField :value="l.kind" :path="`/loads/${id}/kind`" @chosen="takeKind(id, $event)" />
+        <LikeField
+          v-if="!l.kind && !l.bulk && !l.tank && !l.pieces && named(l)"
+          class="md:col-span-2"
+          :value="undefined"
+          @chosen="takeKind(id, $event)"
         />
         <GoodsFields :id="id" class="md:col-span-2" :load="l" />
         <FillPanel v-if="l.bulk" class="md:col-span-2" :load="`/loads/${id}`" />
