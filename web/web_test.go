@@ -290,7 +290,7 @@ func TestStudies(t *testing.T) {
 		}
 	}
 	for path, want := range map[string]string{"/api/drawing.svg": "<svg xmlns", "/api/drawing.dxf": "AC1009", "/api/cutlist.csv": "cross bar, top", "/api/racks": `"kind":"tall"`, "/api/ties": `"loads":[{"name":"Rowing skiff"`,
-		"/api/ramp-places": `Not known yet`, "/api/loads.csv": "Green canoe,", "/api/lashings.csv": "load,strap,from",
+		"/api/ramp-places": `No ramps in this outing yet`, "/api/loads.csv": "Green canoe,", "/api/lashings.csv": "load,strap,from",
 		"/api/pair": `"addresses":[]`, "/api/card.html": "<h1>"} {
 		for _, key := range []string{"/parts/boat-rack", "rear"} {
 			code, head, text := c.do("POST", path, strings.Replace(body, `"back":true`, `"key":"`+key+`"`, 1))

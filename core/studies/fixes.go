@@ -48,7 +48,7 @@ func candidates(p *plan.Plan, q review.Request, f *finding.Finding) []finding.Va
 	case isLink && f.Figure != nil && f.Limit != nil:
 		found = lighten(r, link, f.Figure.Value-f.Limit.Value*(1-towing.Reserve))
 		if strings.Contains(link, "ball") {
-			found = append(found, slideTo(r, f.Limit.Value*(1-towing.Reserve))...)
+			found = append(found, toTarget(r, f.Limit.Value*(1-towing.Reserve))...)
 		}
 	}
 	slices.SortStableFunc(found, func(a, b candidate) int { return cmp.Compare(a.effort, b.effort) })
@@ -59,8 +59,8 @@ func candidates(p *plan.Plan, q review.Request, f *finding.Finding) []finding.Va
 	return out
 }
 
-// intoWindow brings the ball load to the middle of its window: by sliding one
-// load, by moving the axle, or by carrying more at the front or the rear.
+// intoWindow brings the ball load to the middle of its window: by moving loads, the
+// axle or both, or by carrying more at the front or the rear.
 func intoWindow(r *rig.Rig) []candidate {
 	w := balance.Check(r).Window
 	if w == nil || w.High < w.Low {
@@ -68,7 +68,7 @@ func intoWindow(r *rig.Rig) []candidate {
 	}
 	m := r.Bears.Mass.Nominal
 	target := (w.Low + w.High) / 2
-	out := slideTo(r, target)
+	out := toTarget(r, target)
 	if c, ok := moveAxle(r, target/m); ok {
 		out = append(out, c)
 	}
@@ -104,12 +104,8 @@ func slideTo(r *rig.Rig, target float64) []candidate {
 		if d = goal - at; math.Abs(d) < 0.0099 {
 			continue
 		}
-		word := "back"
-		if d < 0 {
-			word = "forward"
-		}
 		out = append(out, candidate{finding.Variant{
-			Name:  said.Say("slide % % "+word, said.Name(it.Name, "the load"), said.Length(math.Abs(d))),
+			Name:  said.Say("slide % % "+wayOf(d), said.Name(it.Name, "the load"), said.Length(math.Abs(d))),
 			Patch: setPlace(it, "back", float64(it.At.Back), goal),
 		}, math.Abs(d) * (1 + m/500)})
 	}
@@ -148,12 +144,8 @@ func moveAxle(r *rig.Rig, s float64) (candidate, bool) {
 	if math.Abs(d) < 1e-6 || !quantity.Finite(d) {
 		return candidate{}, false
 	}
-	word := "back"
-	if d < 0 {
-		word = "forward"
-	}
 	return candidate{finding.Variant{
-		Name:  said.Say("move the axle % "+word+", to % from the {coupling}", said.Length(math.Abs(d)), said.Length(goal)),
+		Name:  said.Say("move the axle % "+wayOf(d)+", to % from the {coupling}", said.Length(math.Abs(d)), said.Length(goal)),
 		Patch: []finding.Op{{Op: "add", Path: r.AxlePath, Value: float64(goal)}},
 	}, 3 + math.Abs(d)}, true
 }

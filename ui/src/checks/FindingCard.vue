@@ -58,7 +58,7 @@ const previewed = (x: Fix) => workspace.preview?.fix === x
       v-else-if="finding.outcome === 'fails' && workspace.settled && !workspace.preview"
       class="text-soft mt-1 pl-7 text-sm"
     >
-      No single move mends this without making another check worse.
+      No move, and no two that were tried together, mends this without making another check worse.
     </p>
     <button
       v-if="finding.hasWork"
