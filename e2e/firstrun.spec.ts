@@ -80,6 +80,8 @@ test('two hulls on a folding kit: named in everyday words, laid side by side, a 
   await page.getByRole('button', { name: 'Take out swamp gizmo' }).click()
   await next()
   await page.getByLabel('The label’s number').fill('1000') // 5
+  await page.getByRole('button', { name: /Kind of trailer/ }).click()
+  await page.getByRole('option', { name: /folding kit/ }).click()
   await next()
   await page.getByLabel('Coupler to axle').fill("7' 10") // 6
   await page.getByLabel('Coupler to deck front').fill('40 in') // 7

@@ -92,11 +92,10 @@ func Beam(r *rig.Rig, w *Window) scene.View {
 	}
 	add(scene.Rect("beam", "", 0, -0.03, end, 0.03))
 	add(scene.Shape{Form: scene.Polygon, Class: "pivot", Points: []scene.Point{{l, 0.03}, {l - 0.07, 0.13}, {l + 0.07, 0.13}}})
-	ball := said.Say("{Ball load} %", said.Mass(b.Ball.Nominal))
-	if zoom > 1 {
-		ball = append(ball, said.Say(" (drawn %×)", said.Count(int(zoom)))...)
-	}
-	add(scene.Label("reaction-label", "start", 0.24, 0.2, ball))
+	add(scene.Label("reaction-label", "start", 0.24, 0.2, said.Say("{Ball load} %", said.Mass(b.Ball.Nominal))))
 	add(scene.Label("reaction-label", "start", l+0.12, 0.03+math.Max(0.1, b.OnAxle.Nominal*scale*0.75), said.Say("Axle %", said.Mass(b.OnAxle.Nominal))))
+	if zoom > 1 {
+		add(scene.Label("reaction-label", "start", 0.24, 0.42, said.Say("drawn %×", said.Count(int(zoom)))))
+	}
 	return v
 }

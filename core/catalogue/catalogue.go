@@ -22,7 +22,7 @@ type TrailerKind struct {
 // Trailers lists the kinds of trailer.
 var Trailers = []TrailerKind{
 	{"box-small", "small box trailer, deck to 2.1 m (7 ft)", 110, 240, 0.05, 0.16},
-	{"kit", "bolt-together kit with flat deck", 90, 200, 0.05, 0.18},
+	{"kit", "bolt-together or folding kit with flat deck", 90, 200, 0.05, 0.18},
 	{"utility", "utility trailer, one axle, deck 2.1 to 3.2 m", 180, 420, 0.05, 0.16},
 	{"utility-large", "utility trailer, one axle, deck over 3.2 m", 320, 650, 0.05, 0.15},
 	{"tandem", "tandem utility trailer", 450, 1000, 0.05, 0.14},

@@ -3,17 +3,12 @@
 import { computed } from 'vue'
 import type { Shape } from '@/generated/types'
 import { useWords } from '@/words'
+import { fitted, type Shift } from './labels'
 
-const props = defineProps<{ shape: Shape; scale: number }>()
+const props = defineProps<{ shape: Shape; scale: number; shift?: Shift }>()
 const { say } = useWords()
 const points = computed(() => props.shape.points.map((p) => `${round(p[0])},${round(p[1])}`).join(' '))
-/** A text that must fit is cut by the usual width of a letter at 13 px. */
-const label = computed(() => {
-  const text = say(props.shape.says)
-  const fits = props.shape.room ? Math.floor((props.shape.room * props.scale) / 7.2) : Infinity
-  const letters = [...text]
-  return letters.length <= fits ? text : letters.slice(0, Math.max(1, fits - 1)).join('') + '…'
-})
+const label = computed(() => fitted(say(props.shape.says), props.shape.room, props.scale))
 const anchor = computed(() => props.shape.anchor as 'start' | 'middle' | 'end' | undefined)
 const round = (v: number) => Math.round(v * 1e4) / 1e4
 </script>
@@ -28,15 +23,22 @@ const round = (v: number) => Math.round(v * 1e4) / 1e4
     :cy="round(shape.points[0]![1])"
     :r="shape.radius"
   />
-  <text
-    v-else
-    :class="shape.class"
-    :x="shape.points[0]![0]"
-    :y="shape.points[0]![1]"
-    :text-anchor="anchor"
-    dominant-baseline="middle"
-    :font-size="13 / scale"
-  >
-    {{ label }}
-  </text>
+  <template v-else>
+    <path
+      v-if="shift?.line"
+      class="leader"
+      :d="`M${shape.points[0]![0]} ${shape.points[0]![1]}l${shift.line.x / scale} ${shift.line.y / scale}`"
+      fill="none"
+    />
+    <text
+      :class="shape.class"
+      :x="shape.points[0]![0] + (shift?.x ?? 0) / scale"
+      :y="shape.points[0]![1] + (shift?.y ?? 0) / scale"
+      :text-anchor="anchor"
+      dominant-baseline="middle"
+      :font-size="13 / scale"
+    >
+      {{ label }}
+    </text>
+  </template>
 </template>

@@ -6,6 +6,7 @@ import type { Fix, Handle, Op, Shape, Target, View } from '@/generated/types'
 import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
 import './drawing.css'
+import { fitted, layOut } from './labels'
 import SceneShape from './SceneShape.vue'
 
 const props = defineProps<{ view: View; scale: number; others?: Shape[]; weak?: string[] }>()
@@ -14,6 +15,13 @@ const { say, print } = useWords()
 
 const width = computed(() => props.view.max[0] - props.view.min[0])
 const height = computed(() => props.view.max[1] - props.view.min[1])
+
+/** Texts lie over all else. */
+const texts = computed(() => props.view.shapes.filter((s) => s.form === 'text'))
+/** Where texts go that would run over each other. */
+const shifts = computed(() =>
+  layOut(props.view, props.scale, (s) => fitted(say(s.says), s.room, props.scale)),
+)
 
 interface Group {
   thing: string
@@ -37,7 +45,7 @@ const groups = computed<Group[]>(() => {
       out.push(group)
       if (thing) byThing.set(thing, group)
     }
-    group.shapes.push(shape)
+    if (shape.form !== 'text') group.shapes.push(shape)
   }
   return out
 })
@@ -251,6 +259,7 @@ function press(e: KeyboardEvent, g: Group) {
         <SceneShape v-for="(s, k) in g.shapes" :key="k" :shape="s" :scale="scale" />
       </g>
     </template>
+    <SceneShape v-for="(s, k) in texts" :key="`text ${k}`" :shape="s" :scale="scale" :shift="shifts.get(s)" />
     <g v-if="over" class="zone" aria-hidden="true" data-over>
       <rect
         :x="over.min[0]"

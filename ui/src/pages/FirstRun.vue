@@ -39,6 +39,14 @@ provide(localeKey, locale)
 const word = (key: string) => term(reference.data?.terms ?? {}, key, a.region)
 
 const print = (k: Kind, v: number) => printed(locale.value, k, v)
+const kinds = computed(() => [
+  { value: '', name: 'not sure', more: 'Its empty weight is guessed by the deck’s length.' },
+  ...(reference.data?.trailers ?? []).map((t) => ({
+    value: t.id,
+    name: t.name,
+    more: `empty ${print('mass', t.low)} to ${print('mass', t.high)}`,
+  })),
+])
 const kindOf = (l: LoadAnswer) => reference.data?.loads.find((k) => k.id === l.kind)
 const typical = (l: LoadAnswer) => {
   const k = kindOf(l)
@@ -250,6 +258,13 @@ async function finish() {
               { value: 'payload', name: 'The load alone', more: 'Shop labels often mean this.' },
             ]"
             @chosen="a.counts = $event"
+          />
+          <ChoiceField
+            class="sm:col-span-2"
+            label="Kind of trailer"
+            :value="a.kind ?? ''"
+            :options="kinds"
+            @chosen="a.kind = $event || undefined"
           />
         </div>
         <div

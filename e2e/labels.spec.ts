@@ -1,0 +1,56 @@
+import type { Page } from '@playwright/test'
+import { expect, settled, test } from './rig'
+
+/** The pairs of texts of one drawing that run over each other. */
+const overlaps = (page: Page) =>
+  page.evaluate(() => {
+    const out: string[] = []
+    for (const svg of document.querySelectorAll('svg.drawing[data-view]')) {
+      const texts = [...svg.querySelectorAll('text')].filter(
+        (t) => !t.closest('.ghost') && t.textContent!.trim(),
+      )
+      const boxes = texts.map((t) => t.getBoundingClientRect())
+      for (let i = 0; i < texts.length; i++)
+        for (let k = i + 1; k < texts.length; k++) {
+          const [a, b] = [boxes[i]!, boxes[k]!]
+          const across = Math.min(a.right, b.right) - Math.max(a.left, b.left)
+          const down = Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top)
+          if (across > 1 && down > 4)
+            out.push(`${texts[i]!.textContent!.trim()} / ${texts[k]!.textContent!.trim()}`)
+        }
+    }
+    return out
+  })
+
+test('no two texts of a drawing run over each other', async ({ page }) => {
+  await page.goto('/')
+  const links = page.locator('a[href*="/plan/"]')
+  await expect(links.first()).toBeVisible()
+  const plans = await links.evaluateAll((all) => all.map((a) => (a as HTMLAnchorElement).href))
+  expect(plans.length).toBeGreaterThan(0)
+  let outings = 0
+  for (const plan of plans) {
+    for (const stage of ['job', 'balance', 'racks', 'ramps', 'tie']) {
+      await page.goto(plan.replace(/\/plan\/([^/]+).*/, `/plan/$1/${stage}`))
+      await settled(page)
+      expect.soft(await overlaps(page), `${plan} ${stage}`).toEqual([])
+      if (stage !== 'balance') continue
+      const choice = page
+        .getByRole('banner')
+        .getByRole('button', { name: /Outing/ })
+        .first()
+      for (let n = 0, all = 1; n < all; n++) {
+        await choice.click()
+        await expect(page.getByRole('option').first()).toBeVisible()
+        all = await page.getByRole('option').count()
+        const name = await page.getByRole('option').nth(n).textContent()
+        await page.getByRole('option').nth(n).click()
+        await expect(page.getByRole('option')).toHaveCount(0)
+        await settled(page)
+        expect.soft(await overlaps(page), `${plan} ${name}`).toEqual([])
+        outings++
+      }
+    }
+  }
+  expect(outings).toBeGreaterThan(2)
+})
