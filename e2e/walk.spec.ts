@@ -24,6 +24,17 @@ test('the story walked by keys at 390 px: nothing runs over, all is named', asyn
   }
 })
 
+test('the shell stays put: only its columns scroll', async ({ page, hut }) => {
+  await page.setViewportSize({ width: 1280, height: 800 })
+  await hut.open('job')
+  for (const [i, stage] of stages.entries()) {
+    await page.keyboard.press(String(i + 1))
+    await expect(page).toHaveURL(new RegExp(`/${stage}`))
+    await settled(page)
+    expect(await page.evaluate(() => document.documentElement.scrollHeight), stage).toBe(800)
+  }
+})
+
 test('no stage needs another to be filled first', async ({ page, server }) => {
   const bare = { format: 'zygonos-plan', version: 1, name: 'Bare' }
   const answer = await fetch(`${server.url}/api/plans/import`, { method: 'POST', body: JSON.stringify(bare) })

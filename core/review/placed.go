@@ -123,6 +123,7 @@ func berths(p *plan.Plan, trailer, outing string, ids []string) map[string]plan.
 		return cmp.Or(cmp.Compare(b.mass, a.mass), cmp.Compare(b.along*b.across, a.along*a.across), cmp.Compare(a.id, b.id))
 	})
 	rows, over := inRows(r, all)
+	rows, rackless := leaveOut(r, rows)
 	best := seat(r, rows, ids)
 	for _, row := range best.rows {
 		y := -row.across / 2
@@ -154,8 +155,72 @@ func berths(p *plan.Plan, trailer, outing string, ids []string) map[string]plan.
 		pl.On, pl.ID = plan.OnLoad, on
 		out[id] = pl
 	}
+	for _, q := range rackless {
+		pl := out[q.id]
+		c := highest(all, over, rows)
+		pl.On, pl.ID, pl.At.Back = plan.OnLoad, c.id, round10((c.along-q.along)/2)
+		out[q.id] = pl
+		over[q.id] = c.id
+	}
 	return out
 }
+
+// leaveOut takes out rows until the others stand on the deck with what may reach beyond it: hulls
+// first, for they go on a rack, then the lightest. What is taken out is drawn over the highest
+// load, so that its weight and height are counted.
+func leaveOut(r *rig.Rig, rows []*row) (fits []*row, over []*berth) {
+	front, _ := r.Deck()
+	room := r.DeckLength() + sternOver + math.Max(0, front-bowRoom)
+	fits = rows
+	for len(fits) > 1 {
+		stretch := -berthGap
+		for _, w := range fits {
+			stretch += w.along + berthGap
+		}
+		if stretch <= room {
+			break
+		}
+		worst := slices.MinFunc(fits, func(a, b *row) int {
+			hull := func(w *row) int {
+				if w.items[0].shape == "hull" {
+					return 0
+				}
+				return 1
+			}
+			return cmp.Or(cmp.Compare(hull(a), hull(b)), cmp.Compare(a.mass, b.mass), cmp.Compare(b.along, a.along))
+		})
+		over = append(over, worst.items...)
+		fits = slices.DeleteFunc(slices.Clone(fits), func(w *row) bool { return w == worst })
+	}
+	return fits, over
+}
+
+// highest is the load whose top, with what stands on it, is over all others.
+func highest(all []*berth, over map[string]string, rows []*row) *berth {
+	var best *berth
+	most := math.Inf(-1)
+	for _, w := range rows {
+		for _, on := range w.items {
+			height := on.height
+			for again := true; again; {
+				again = false
+				for _, q := range all {
+					if over[q.id] == on.id {
+						on, height, again = q, height+q.height, true
+						break
+					}
+				}
+			}
+			if height > most {
+				best, most = on, height
+			}
+		}
+	}
+	return best
+}
+
+// bears reports whether an item may ride on another as the app placed it: alike on alike.
+func bears(under, on *rig.Item) bool { return under.Shape == on.Shape && on.Shape != "wheels" }
 
 func gapOf(q *berth) float64 {
 	if q.shape == "hull" {
@@ -371,6 +436,12 @@ func PlacedOf(p *plan.Plan) map[string]plan.Placement {
 func placed(r *rig.Rig) (f finding.Finding, owner, any bool) {
 	f = finding.Finding{Code: CodePlaced, Stage: balance.Stage, Scope: r.Scope, Gate: finding.GateGo, Subject: r.LayoutPath("/placements"),
 		Title: said.Say("Placed by the app"), Outcome: finding.Unknown, Source: norms.Practice("within the window, heavy low, machines over the axle")}
+	byID := map[string]*rig.Item{}
+	for i := range r.Items {
+		if !r.Items[i].Part {
+			byID[r.Items[i].ID] = &r.Items[i]
+		}
+	}
 	fix := finding.Fix{Variant: finding.Variant{Name: said.Say("they stand so")}, Outcome: finding.Holds}
 	n := 0
 	for i := range r.Items {
@@ -384,6 +455,14 @@ func placed(r *rig.Rig) (f finding.Finding, owner, any bool) {
 			continue
 		}
 		n++
+		if c := byID[pl.ID]; pl.On == plan.OnLoad && c != nil && !bears(c, it) {
+			f.Says = append(f.Says, said.Say(noRoom(it), said.Name(it.Name, "a load"))...)
+			f.Needs = append(f.Needs, finding.Need{Path: it.PlacePath, Says: said.Say("where % goes", said.Name(it.Name, "the load")), Where: said.Say(noRoom(it), said.Name(it.Name, "a load"))})
+			if it.Shape != "hull" {
+				f.Outcome = finding.Fails
+			}
+			continue
+		}
 		pl.Auto, pl.Pinned = false, true
 		fix.Patch = append(fix.Patch, finding.Op{Op: "replace", Path: it.PlacePath, Value: pl})
 		f.Needs = append(f.Needs, finding.Need{Path: it.PlacePath, Says: said.Say("whether % stands where it is drawn", said.Name(it.Name, "the load")),
@@ -392,9 +471,21 @@ func placed(r *rig.Rig) (f finding.Finding, owner, any bool) {
 	if n == 0 {
 		return f, owner, false
 	}
-	f.Says = append(instruction(r), said.Say(" Confirm it, or move it.")...)
-	f.Fixes = []finding.Fix{fix}
+	if len(f.Says) == 0 {
+		f.Says = append(instruction(r), said.Say(" Confirm it, or move it.")...)
+	}
+	if len(fix.Patch) > 0 {
+		f.Fixes = []finding.Fix{fix}
+	}
 	return f, owner, true
+}
+
+// noRoom tells what to do with a load that finds no room beside the others.
+func noRoom(it *rig.Item) string {
+	if it.Shape == "hull" {
+		return "There is no room on the deck for % beside the rest: plan a rack for it, or leave it. "
+	}
+	return "There is no room on the deck for % beside the rest: leave it, or go twice. "
 }
 
 // mostTold is how many loads an instruction places one by one.
@@ -435,15 +526,28 @@ func instruction(r *rig.Rig) said.Sentence {
 	return append(out, said.Piece{Text: "."})
 }
 
+// crowded reports whether a load found no room.
+func crowded(f *finding.Finding) bool {
+	return len(f.Fixes) == 0 || len(f.Fixes[0].Patch) < len(f.Needs) // what found room can be confirmed
+}
+
 // head is the headline; of a rig on which its owner placed nothing it is what to do, and a
 // failure of the ball load says how far the loads were moved.
 func (rep *Report) head() {
 	rep.Headline = HeadlineOf(rep.Findings, func(*finding.Finding) bool { return true })
 	r := rep.rig
-	if _, owner, any := placed(r); owner || !any || r.Axle == nil || r.Trailer.DeckLength == nil {
+	f, owner, any := placed(r)
+	if owner || !any || r.Axle == nil || r.Trailer.DeckLength == nil {
 		return // without an axle and a deck there is nothing to tape a place on
 	}
 	h := &rep.Headline
+	if crowded(&f) {
+		h.Says, h.Code = f.Says, CodePlaced
+		if h.Outcome != finding.Fails {
+			h.Outcome = f.Outcome
+		}
+		return
+	}
 	if h.Outcome == finding.Fails {
 		if b := r.Bears; h.Code == balance.CodeWindow && b != nil {
 			way, who := "back", "it goes"

@@ -114,3 +114,46 @@ func TestPlacedApart(t *testing.T) {
 		t.Log("no single load fails: brute force had nothing to do")
 	}
 }
+
+// What finds no room beside the rest is drawn over it and told, and is never confirmed with the
+// others: a canoe of 4.9 m and a quad of 2.05 on a deck of 2.5 m need 6.97, 4.2 may be reached.
+// Two more quads are a second trip, not a rack.
+func TestNoRoomBeside(t *testing.T) {
+	load := func(order int, kind string) string {
+		return fmt.Sprintf(`{"order":%d,"name":"%s %d","kind":"%s","mass":{"value":%d,"how":"weighed"},"size":{},"centre":{}}`, order, kind, order, kind, 300-10*order)
+	}
+	place := "/outings/o/layouts/t/placements/"
+	for _, c := range []struct {
+		kinds   []string
+		outcome finding.Outcome
+		says    string
+		fixed   int
+	}{
+		{[]string{"quad", "canoe"}, finding.Unknown, "There is no room on the deck for canoe 2 beside the rest: plan a rack for it", 1},
+		{[]string{"quad", "quad", "quad"}, finding.Fails, "There is no room on the deck for quad 3 beside the rest: leave it, or go twice", 2},
+		{[]string{"canoe", "canoe"}, finding.Unknown, "", 2},
+	} {
+		sets := []string{sample.Crate, "-", "/loads/crate", "-"}
+		for i, k := range c.kinds {
+			id := fmt.Sprint("l", i+1)
+			sets = append(sets, "/loads/"+id, load(i+1, k), place+id, anywhere)
+		}
+		p := sample.Plan(t, sets...)
+		rep := review.Review(p, review.Request{})
+		f := sample.Find(t, rep.Findings, review.CodePlaced)
+		if f.Outcome != c.outcome || len(f.Needs) != len(c.kinds) || len(f.Fixes) != 1 || len(f.Fixes[0].Patch) != c.fixed {
+			t.Errorf("%v: %s, %d needs, %+v", c.kinds, f.Outcome, len(f.Needs), f.Fixes)
+		}
+		if says := rep.Headline.Says.Text(p.Locale()); !strings.Contains(says, c.says) || rep.Headline.Outcome == finding.Holds {
+			t.Errorf("%v: %s %s", c.kinds, rep.Headline.Outcome, says)
+		}
+		// Its weight is counted all the same.
+		total := 250.0
+		for i := range c.kinds {
+			total += float64(300 - 10*(i+1))
+		}
+		if math.Abs(rep.Figures.Mass.Value-total) > 1e-6 {
+			t.Errorf("%v: %v kg", c.kinds, rep.Figures.Mass.Value)
+		}
+	}
+}
