@@ -99,6 +99,21 @@ func straight(r *rig.Rig) (gap float64, by *rig.Item) {
 	return gap, by
 }
 
+// RoadWidth is the widest that a load may be on the road, m: the vehicle's limit, and what may
+// stand beyond the body's sides; by the deck where the body is not told.
+func RoadWidth(r *rig.Rig) float64 {
+	rules := norms.RoadOf(r.Plan.Region)
+	wide := float64(rules.Width)
+	if l := rules.SideLimit; l != nil {
+		body := r.DeckWidth()
+		if b := BodyWidth(r); b != nil {
+			body = *b
+		}
+		wide = min(wide, body+2*float64(*l))
+	}
+	return wide
+}
+
 // BodyWidth is the trailer's width over all: stated, or the wider of the deck
 // and the wheels; nil where neither is known.
 func BodyWidth(r *rig.Rig) *float64 {

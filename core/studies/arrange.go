@@ -7,6 +7,7 @@ import (
 	"strings"
 
 	"zygonos/core/balance"
+	"zygonos/core/clearance"
 	"zygonos/core/finding"
 	"zygonos/core/norms"
 	"zygonos/core/plan"
@@ -323,7 +324,7 @@ func (t *task) freight(i int, roots []int) freight {
 	}
 	b.Turns = t.turns(it, &b, rides)
 	if it.Shape == "hull" && b.Length >= b.Width { // hulls lie beside each other on their keels
-		b.Beside = max(0, (roadWidth(t.r)-t.r.DeckWidth())/2)
+		b.Beside = max(0, (clearance.RoadWidth(t.r)-t.r.DeckWidth())/2)
 	}
 	return freight{i, b}
 }

@@ -17,21 +17,23 @@ type Lacks struct {
 // deckLacks are those of a study that lays something on a deck over an axle. The deck's width
 // is taken as usual where it is not told.
 func deckLacks(r *rig.Rig) (l Lacks) {
-	t := "/trailers/" + r.Scope.Trailer
+	need := func(list *[]finding.Need, field string, says, where said.Sentence) {
+		*list = append(*list, finding.Need{Path: "/trailers/" + r.Scope.Trailer + field, Says: says, Where: where})
+	}
 	if r.Axle == nil {
-		l.Needs = append(l.Needs, finding.Need{Path: t + "/couplingToAxle", Says: said.Say("the distance from {coupling} to axle"),
-			Where: said.Say("Tape from the ball's middle to the axle's middle; on a tandem to midway between the axles.")})
+		need(&l.Needs, "/couplingToAxle", said.Say("the distance from {coupling} to axle"),
+			said.Say("Tape from the ball's middle to the axle's middle; on a tandem to midway between the axles."))
 	}
 	if r.DeckFront == nil {
-		l.Needs = append(l.Needs, finding.Need{Path: t + "/couplingToDeck", Says: said.Say("the distance from {coupling} to the {headboard}"),
-			Where: said.Say("Tape from the ball's middle to the front edge of the deck.")})
+		need(&l.Needs, "/couplingToDeck", said.Say("the distance from {coupling} to the {headboard}"),
+			said.Say("Tape from the ball's middle to the front edge of the deck."))
 	}
 	if r.Trailer.DeckLength == nil {
-		l.Needs = append(l.Needs, finding.Need{Path: t + "/deckLength", Says: said.Say("the deck's length"), Where: said.Say("Tape from the {headboard}'s inside to the tail.")})
+		need(&l.Needs, "/deckLength", said.Say("the deck's length"), said.Say("Tape from the {headboard}'s inside to the tail."))
 	}
 	if r.Trailer.DeckWidth == nil {
-		l.Rough = append(l.Rough, finding.Need{Path: t + "/deckWidth", Says: said.Say("the deck's width"),
-			Where: said.Say("Tape between the sides; until then it is taken as %.", said.Length(r.DeckWidth()))})
+		need(&l.Rough, "/deckWidth", said.Say("the deck's width"),
+			said.Say("Tape between the sides; until then it is taken as %.", said.Length(r.DeckWidth())))
 	}
 	return l
 }

@@ -82,7 +82,9 @@ func together(r *rig.Rig, target float64) []candidate {
 	if least > most || math.Abs(d) < 0.0099 {
 		return nil
 	}
-	c := candidate{finding.Variant{Name: said.Say("slide all loads % "+wayOf(d), said.Length(math.Abs(d)))}, math.Abs(d)*(1+sum/500) + 0.2*float64(len(roots))}
+	var c candidate
+	c.Name = said.Say("slide all loads % "+wayOf(d), said.Length(math.Abs(d)))
+	c.effort = math.Abs(d)*(1+sum/500) + 0.2*float64(len(roots))
 	for _, i := range roots {
 		it := &r.Items[i]
 		c.Patch = append(c.Patch, setPlace(it, "back", float64(it.At.Back), round(float64(it.At.Back)+d))...)
@@ -136,8 +138,9 @@ func swaps(r *rig.Rig, target float64) []candidate {
 			}
 			ma, mb := r.Moves(i).Mass, r.Moves(k).Mass
 			ball := r.Bears.Ball.Nominal - (ma*da+mb*db)/r.Axle.Nominal
-			c := candidate{finding.Variant{Name: said.Say("let % and % change places", said.Name(a.Name, "a load"), said.Name(b.Name, "another"))},
-				1 + math.Abs(da)*(1+ma/500) + math.Abs(db)*(1+mb/500)}
+			var c candidate
+			c.Name = said.Say("let % and % change places", said.Name(a.Name, "a load"), said.Name(b.Name, "another"))
+			c.effort = 1 + math.Abs(da)*(1+ma/500) + math.Abs(db)*(1+mb/500)
 			for _, m := range []struct {
 				it    *rig.Item
 				d, to float64

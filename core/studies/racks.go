@@ -80,21 +80,6 @@ type laid struct {
 	right float64
 }
 
-// roadWidth is the widest that a load may be on the road, m: the vehicle's limit, and what may
-// stand beyond the body's sides.
-func roadWidth(r *rig.Rig) float64 {
-	rules := norms.RoadOf(r.Plan.Region)
-	wide := float64(rules.Width)
-	if l := rules.SideLimit; l != nil {
-		body := r.DeckWidth()
-		if b := clearance.BodyWidth(r); b != nil {
-			body = *b
-		}
-		wide = min(wide, body+2*float64(*l))
-	}
-	return wide
-}
-
 // PlanRacks lays an outing's hulls on racks in up to three ways: wide and low,
 // narrow and tall, and with the heaviest low on the deck. Heaviest lowest; slots as
 // wide as the hull and a gap; each way is a patch, judged whole.
@@ -143,7 +128,7 @@ func PlanRacks(p *plan.Plan, q review.Request) *RackPlans {
 		body = *b
 	}
 	under := underRacks(r, hulls)
-	wide := roadWidth(r)
+	wide := clearance.RoadWidth(r)
 	within := max(body, hulls[0].width+2*barOver)
 	for _, way := range []struct {
 		kind  string

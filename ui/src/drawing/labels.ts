@@ -47,7 +47,7 @@ export function layOut(view: View, scale: number, say: (s: Shape) => string): Ma
       taken.push({
         left: Math.min(...us) - 4,
         right: Math.max(...us) + 4,
-        top: Math.min(...vs),
+        top: Math.min(...vs) + (s.class === 'press' ? tall / 2 : 0), // its own figure stands on it
         bottom: Math.max(...vs),
       })
     }
