@@ -1,5 +1,5 @@
 // Finds kinds of load by what people call them.
-import type { LoadKind } from '@/generated/types'
+import type { Bulk, LoadKind, Material } from '@/generated/types'
 
 const stop = new Set('a an the of my our with and in on for to two three some old new'.split(' '))
 
@@ -89,3 +89,10 @@ export const likes = [
 ]
 
 export const capital = (s: string) => s.charAt(0).toUpperCase() + s.slice(1)
+
+/** Loose material: the one that is named, by its weight where that is told, else level with the sides. */
+export function bulkOf(name: string, weighed: boolean, materials: Material[]): Bulk {
+  const said = wordsOf(name)
+  const named = materials.find((m) => wordsOf(m.name).some((w) => said.includes(w)))
+  return { material: named?.id ?? 'gravel', by: weighed ? 'mass' : 'level' }
+}

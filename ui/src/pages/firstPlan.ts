@@ -1,6 +1,6 @@
 // Puts the answers of a first run into a plan.
 import type { Load, Material, Placement, Plan } from '@/generated/types'
-import { single, wordsOf } from '@/kinds'
+import { bulkOf, single } from '@/kinds'
 
 export interface LoadAnswer {
   name: string
@@ -30,13 +30,6 @@ export interface Answers {
 export const mostLoads = 20
 const taped = (v: number | undefined) => (v === undefined ? undefined : { value: v, how: 'weighed' })
 
-/** Loose material: the one that is named, by its weight where that is told, else level. */
-export function bulk(l: LoadAnswer, materials: Material[]): Load['bulk'] {
-  const said = wordsOf(l.name)
-  const named = materials.find((m) => wordsOf(m.name).some((w) => said.includes(w)))
-  return { material: named?.id ?? 'gravel', by: l.weight === undefined ? 'level' : 'mass' }
-}
-
 /** The plan of the answers; the loads are left to the app to place. */
 export function firstPlan(a: Answers, materials: Material[] = []): Plan {
   const loads: Record<string, Load> = {}
@@ -49,7 +42,7 @@ export function firstPlan(a: Answers, materials: Material[] = []): Plan {
         order: n,
         name: l.count > 1 ? `${single(name)} ${i + 1}` : name,
         ...(l.kind ? { kind: l.kind } : {}),
-        ...(l.kind === 'heap' ? { bulk: bulk(l, materials) } : {}),
+        ...(l.kind === 'heap' ? { bulk: bulkOf(l.name, l.weight !== undefined, materials) } : {}),
         ...(l.weight === undefined
           ? {}
           : { mass: { value: l.weight, plusMinus: l.weightDoubt, how: 'guessed' } }),

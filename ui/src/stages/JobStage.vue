@@ -16,7 +16,7 @@ import RollingFields from './job/RollingFields.vue'
 import WantList from './job/WantList.vue'
 import LoadDetails from './LoadDetails.vue'
 import type { Load, LoadKind, Op } from '@/generated/types'
-import { bulk } from '@/pages/firstPlan'
+import { bulkOf } from '@/kinds'
 import { newId, put } from '@/stores/patch'
 import { useReference } from '@/stores/reference'
 import { useWorkspace } from '@/stores/workspace'
@@ -75,8 +75,8 @@ function takeKind(id: string, kind: string, name?: string) {
   if (name !== undefined) ops.push({ op: 'add', path: `/loads/${id}/name`, value: name })
   const load = workspace.plan?.loads[id]
   if (kind === 'heap' && load && !load.bulk) {
-    const answer = { name: name ?? load.name, count: 1, weight: load.mass?.value }
-    ops.push({ op: 'add', path: `/loads/${id}/bulk`, value: bulk(answer, reference.data?.materials ?? []) })
+    const value = bulkOf(name ?? load.name, !!load.mass, reference.data?.materials ?? [])
+    ops.push({ op: 'add', path: `/loads/${id}/bulk`, value })
   }
   workspace.edit(ops, 'choose the kind')
 }
