@@ -103,8 +103,11 @@ func placed(r *rig.Rig) (f finding.Finding, owner, any bool) {
 			continue
 		}
 		n++
-		if c := byID[pl.ID]; pl.On == plan.OnLoad && c != nil && !bears(c, it) {
+		if c := byID[pl.ID]; pl.On == plan.OnLoad && c != nil && (!r.Layout.Placements[c.ID].Auto || !bears(c, it)) || inOther(r, it) {
 			none := said.Say(noRoom(it), said.Name(it.Name, "a load"))
+			if len(f.Says) > 0 {
+				f.Says = append(f.Says, said.Say(" ")...)
+			}
 			f.Says = append(f.Says, none...)
 			f.Needs = append(f.Needs, finding.Need{
 				Path: it.PlacePath, Says: said.Say("where % goes", said.Name(it.Name, "the load")), Where: none,
@@ -125,7 +128,7 @@ func placed(r *rig.Rig) (f finding.Finding, owner, any bool) {
 		return f, owner, false
 	}
 	if len(f.Says) == 0 {
-		f.Says = append(instruction(r), said.Say(" Confirm it, or move it.")...)
+		f.Says = append(instruction(r), said.Say(". Confirm it, or move it.")...)
 	}
 	if len(fix.Patch) > 0 {
 		f.Fixes = []finding.Fix{fix}
@@ -133,18 +136,29 @@ func placed(r *rig.Rig) (f finding.Finding, owner, any bool) {
 	return f, owner, true
 }
 
+// inOther reports whether an item stands in another.
+func inOther(r *rig.Rig, it *rig.Item) bool {
+	for i := range r.Items {
+		o := &r.Items[i]
+		if o != it && it.Overlaps(o) && it.Front < o.Rear-1e-6 && o.Front < it.Rear-1e-6 {
+			return true
+		}
+	}
+	return false
+}
+
 // noRoom tells what to do with a load that finds no room beside the others.
 func noRoom(it *rig.Item) string {
 	if it.Shape == "hull" {
-		return "There is no room on the deck for % beside the rest: plan a rack for it, or leave it. "
+		return "There is no room on the deck for % beside the rest: plan a rack for it, or leave it."
 	}
-	return "There is no room on the deck for % beside the rest: leave it, or go twice. "
+	return "There is no room on the deck for % beside the rest: leave it, or go twice."
 }
 
 // mostTold is how many loads an instruction places one by one.
 const mostTold = 2
 
-// instruction tells where the loads that the app placed go.
+// instruction tells where the loads that the app placed go, without a full stop.
 func instruction(r *rig.Rig) said.Sentence {
 	front, _ := r.Deck()
 	var out said.Sentence
@@ -155,7 +169,7 @@ func instruction(r *rig.Rig) said.Sentence {
 			continue
 		}
 		if n++; n > mostTold {
-			return said.Say("Place the loads as they are drawn.")
+			return said.Say("Place the loads as they are drawn")
 		}
 		if n > 1 {
 			out = append(out, said.Say(", ")...)
@@ -177,7 +191,7 @@ func instruction(r *rig.Rig) said.Sentence {
 			out = append(out, said.Say(", % to the "+side, said.Length(math.Abs(mid)))...)
 		}
 	}
-	return append(out, said.Piece{Text: "."})
+	return out
 }
 
 // crowded reports whether a load found no room.
@@ -196,10 +210,11 @@ func (rep *Report) head() {
 	}
 	h := &rep.Headline
 	if crowded(&f) {
-		h.Says, h.Code = f.Says, CodePlaced
-		if h.Outcome != finding.Fails {
-			h.Outcome = f.Outcome
+		says := f.Says
+		if h.Outcome == finding.Fails && h.Code != balance.CodeWindow {
+			says = slices.Concat(says, said.Say(" "), h.Says)
 		}
+		h.Says, h.Code, h.Outcome = says, CodePlaced, finding.Worse(h.Outcome, f.Outcome)
 		return
 	}
 	if h.Outcome == finding.Fails {
@@ -208,7 +223,7 @@ func (rep *Report) head() {
 			if w := balance.Check(r).Window; w != nil && b.Ball.Nominal < w.Low {
 				way = "forward"
 			}
-			if len(r.Items) > 1 {
+			if len(f.Needs) > 1 {
 				who = "they go"
 			}
 			h.Says = append(said.Say("Even as far "+way+" as "+who+": "), h.Says...)
@@ -217,9 +232,9 @@ func (rep *Report) head() {
 	}
 	says := instruction(r)
 	if b := r.Bears; b != nil && b.Share != nil {
-		ball := said.Say(": {ball load} %, %.", said.Mass(b.Ball.Nominal), said.Share(b.Share.Nominal))
-		says = append(says[:len(says)-1], ball...)
+		says = append(says, said.Say(": {ball load} %, %", said.Mass(b.Ball.Nominal), said.Share(b.Share.Nominal))...)
 	}
+	says = append(says, said.Say(".")...)
 	if h.Outcome == finding.Unknown || h.Outcome == finding.Holds {
 		says = append(says, said.Say(" % of % essential links checked.", said.Count(h.Checked), said.Count(h.Of))...)
 	}

@@ -120,7 +120,7 @@ func TestPlacedApart(t *testing.T) {
 // Two more quads are a second trip, not a rack.
 func TestNoRoomBeside(t *testing.T) {
 	load := func(order int, kind string) string {
-		return fmt.Sprintf(`{"order":%d,"name":"%s %d","kind":"%s","mass":{"value":%d,"how":"weighed"},"size":{},"centre":{}}`, order, kind, order, kind, 300-10*order)
+		return fmt.Sprintf(`{"order":%d,"name":"%s %d","kind":"%s","mass":{"value":%d,"how":"weighed"},"size":{},"centre":{}}`, order, kind, order, kind, 200-10*order)
 	}
 	place := "/outings/o/layouts/t/placements/"
 	for _, c := range []struct {
@@ -150,10 +150,85 @@ func TestNoRoomBeside(t *testing.T) {
 		// Its weight is counted all the same.
 		total := 250.0
 		for i := range c.kinds {
-			total += float64(300 - 10*(i+1))
+			total += float64(200 - 10*(i+1))
 		}
 		if math.Abs(rep.Figures.Mass.Value-total) > 1e-6 {
 			t.Errorf("%v: %v kg", c.kinds, rep.Figures.Mass.Value)
 		}
+	}
+}
+
+// What its owner placed is not stood into: a crate pinned on the deck, and then one to four
+// boxes that are left to the app; where none is found they are told and drawn over it.
+func TestPlacedBesideWhatStands(t *testing.T) {
+	rnd := rand.New(rand.NewPCG(15, 9))
+	at := func(lo, hi float64) float64 { return lo + (hi-lo)*rnd.Float64() }
+	beside, over := 0, 0
+	for n := range 200 {
+		sets := []string{sample.Crate + "/at/back", fmt.Sprint(math.Round(at(0, 1.5)*100) / 100), sample.Crate + "/pinned", "true",
+			"/loads/crate/mass/value", "120", "/loads/crate/size/length/value", fmt.Sprint(math.Round(at(0.4, 1)*100) / 100)}
+		count := 1 + rnd.IntN(4)
+		for i := range count {
+			id := fmt.Sprint("l", i)
+			kind := []string{"", "canoe", "quad"}[rnd.IntN(3)]
+			if n%2 == 0 { // machines of their own size
+				sets = append(sets, "/loads/"+id, fmt.Sprintf(`{"order":%d,"name":"%s","kind":"quad","mass":{"value":90,"how":"weighed"},"size":{},"centre":{}}`, i+2, id),
+					"/outings/o/layouts/t/placements/"+id, anywhere)
+				continue
+			}
+			sets = append(sets, "/loads/"+id, js(obj{"order": i + 2, "name": id, "kind": kind, "mass": exact(at(10, 120)), "centre": obj{},
+				"size": obj{"length": exact(at(0.3, 1.2)), "width": exact(at(0.3, 1.3)), "height": exact(at(0.2, 1))}}),
+				"/outings/o/layouts/t/placements/"+id, anywhere)
+		}
+		p := sample.Plan(t, sets...)
+		rep := review.Review(p, review.Request{})
+		f := sample.Find(t, rep.Findings, review.CodePlaced)
+		confirmed := 0
+		if len(f.Fixes) > 0 {
+			confirmed = len(f.Fixes[0].Patch)
+		}
+		r := rig.Resolve(p, "t", "o")
+		for i := range r.Items {
+			for k := range i {
+				a, b := &r.Items[i], &r.Items[k]
+				if a.Overlaps(b) && a.Front < b.Rear-1e-6 && b.Front < a.Rear-1e-6 {
+					t.Errorf("%d: %s stands in %s", n, a.Name, b.Name)
+				}
+			}
+		}
+		beside += confirmed
+		over += count - confirmed
+		// Confirmed, they are where they were, whatever is still open.
+		if confirmed > 0 {
+			next, err := plan.Apply(p, f.Fixes[0].Patch)
+			if err != nil {
+				t.Fatal(err)
+			}
+			if after := review.Review(next, review.Request{}); len(after.Placed) != 0 {
+				t.Errorf("%d: %d still open in a plan that was read out placed", n, len(after.Placed))
+			}
+		}
+	}
+	if beside < 100 || over < 20 {
+		t.Errorf("%d beside it, %d over it: the cases do not try both", beside, over)
+	}
+}
+
+// Riders count: a box on a box is one body on the ball, whoever put it there.
+func TestRidersWeigh(t *testing.T) {
+	load := func(order int, mass float64, long float64) string {
+		return js(obj{"order": order, "name": fmt.Sprint("Box ", order), "kind": "box", "mass": exact(mass), "centre": obj{},
+			"size": obj{"length": exact(long), "width": exact(1.3), "height": exact(0.5)}})
+	}
+	place := "/outings/o/layouts/t/placements/"
+	p := sample.Plan(t, sample.Crate, "-", "/loads/crate", "-", "/loads/a", load(1, 150, 1.8), place+"a", anywhere,
+		"/loads/b", load(2, 100, 1.75), place+"b", anywhere)
+	rep := review.Review(p, review.Request{})
+	if p.Outings["o"].Layouts["t"].Placements["b"].On != plan.OnLoad {
+		t.Fatalf("the second box does not ride: %+v", rep.Placed)
+	}
+	// 500 kg: 25 to 75, middle 50. 20 + 150·(L − x)/L + 100·(L − x')/L, b's front on a's.
+	if got := rep.Figures.Ball.Value; math.Abs(got-50) > 1.5 {
+		t.Errorf("the ball bears %v", got)
 	}
 }

@@ -87,6 +87,12 @@ func Arrange(p *plan.Plan, q review.Request, stop func() bool, progress func(pla
 			out.Says = out.sum()
 			return out
 		}
+		if r.Bears == nil && r.Axle != nil { // all is told, and it cannot be
+			out.Says = said.Say("An axle % behind the {coupling} bears nothing. Tape it again.", said.Length(r.Axle.Nominal))
+			out.Needs = []finding.Need{{Path: "/trailers/" + q.Trailer + "/couplingToAxle",
+				Says: said.Say("the distance from {coupling} to axle"), Where: said.Say("Tape it again.")}}
+			return out
+		}
 	}
 	t, why := newTask(work, q, p.Outings[q.Outing].Layouts[q.Trailer])
 	if t == nil {

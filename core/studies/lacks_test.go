@@ -90,3 +90,12 @@ func TestNoDeadEnd(t *testing.T) {
 }
 
 const anywhereElse = `{"on":"any","at":{"back":0}}`
+
+// An axle within a hair of the ball is told, and cannot be: it is asked for again.
+func TestArrangeAsksAgain(t *testing.T) {
+	p := sample.Plan(t, "/trailers/t/couplingToAxle", `{"value":0.0024,"plusMinus":0.005,"how":"weighed"}`)
+	a := studies.Arrange(p, review.Request{}, nil, nil)
+	if says := a.Says.Text(p.Locale()); len(a.Options) > 0 || len(a.Needs) != 1 || !strings.Contains(says, "bears nothing. Tape it again.") {
+		t.Errorf("%q %+v", says, a.Needs)
+	}
+}

@@ -2,6 +2,7 @@ package studies
 
 import (
 	"math"
+	"strings"
 
 	"zygonos/core/clearance"
 	"zygonos/core/finding"
@@ -58,7 +59,11 @@ func PlaceRamps(p *plan.Plan, q review.Request) *RampPlaces {
 		out.Says = said.Say("No ramps in this outing yet: add them, or say which it takes.")
 		return out
 	}
-	out.Lacks = deckLacks(r)
+	for _, n := range deckLacks(r).Needs { // where the axle stands is nothing to it
+		if !strings.HasSuffix(n.Path, "/couplingToAxle") {
+			out.Needs = append(out.Needs, n)
+		}
+	}
 	if part.Ramp.Length <= 0 {
 		out.Needs = append(out.Needs, finding.Need{Path: "/parts/" + id + "/ramp/length", Says: said.Say("the length of the ramps"), Where: said.Say("Tape one from end to end.")})
 	}

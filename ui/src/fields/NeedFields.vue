@@ -4,6 +4,7 @@
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import type { Need } from '@/generated/types'
+import { capital } from '@/kinds'
 import { stageOfPath } from '@/stages/fieldOf'
 import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
@@ -20,7 +21,6 @@ const kindOf = (path: string): 'mass' | 'length' | undefined =>
     : /\/mass$/.test(path) && !/\/empty\/(ball|axle)\//.test(path)
       ? 'mass'
       : undefined
-const capital = (s: string) => s.charAt(0).toUpperCase() + s.slice(1)
 /** A field stays where it is while it is typed into, though it is told by then. */
 const seen = ref<Need[]>([])
 watch(

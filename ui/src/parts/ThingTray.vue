@@ -66,6 +66,8 @@ const pinned = computed(() => workspace.get(`${thing.value?.place}/pinned`) === 
 const asPlaced = computed(
   () => workspace.report?.findings.find((f) => f.code === 'balance.placed')?.fixes?.[0],
 )
+/** It stands where the app found room for it. */
+const found = computed(() => asPlaced.value?.patch.some((op) => op.path === thing.value?.place))
 /** Nobody has placed it: it stands where the app put it, until its owner says so. */
 const byApp = computed(() => (workspace.get(`${thing.value?.place}/on`) as string | undefined) === 'any')
 
@@ -103,7 +105,7 @@ function turn() {
         <div class="ml-auto flex gap-1.5">
           <button class="act min-h-11" @click="turn"><ArrowPathIcon class="size-5" />Turn</button>
           <button
-            v-if="byApp"
+            v-if="byApp && found"
             class="act-main min-h-11"
             title="Placed by the app: say that it stands so"
             @click="workspace.setAt(`${thing.place}/pinned`, true, `${thing.name} stands so`)"
@@ -111,7 +113,7 @@ function turn() {
             It stands so
           </button>
           <button
-            v-else-if="!thing.part"
+            v-else-if="!thing.part && !byApp"
             class="act min-h-11"
             :aria-pressed="pinned"
             @click="
