@@ -133,6 +133,23 @@ func (w *row) inset(q *berth) float64 {
 	return (w.along - q.along) / 2
 }
 
+// beyond is how far a row may reach over either end of the deck, m: a hull to its middle, a
+// box by a quarter, a machine by a tenth, for its wheels stand on it (practice, C).
+func (w *row) beyond() float64 {
+	share := 0.5
+	for _, q := range w.items {
+		switch q.shape {
+		case "wheels":
+			share = math.Min(share, 0.1)
+		case "heap":
+			share = 0
+		case "box":
+			share = math.Min(share, 0.25)
+		}
+	}
+	return share * w.reach
+}
+
 // root is the load at the foot of what a load stands on, and where it stands behind that
 // load's front.
 func (y *yard) root(id string) (string, float64) {
@@ -371,14 +388,15 @@ func (y *yard) seat(ids []string) (best seating, ok bool) {
 	if len(y.rows) == 1 { // alone it may be longer still, its middle on the deck
 		ends = append(ends, [2]float64{bow, deck + stretch/2})
 	}
-	try := func(order []*row, from, to float64) {
+	try := func(order []*row, from, from0, to float64) {
 		start := y.pack(order, from)
-		end, moment := from, 0.0
+		moment := 0.0
 		for _, w := range order {
-			end, moment = math.Max(end, start[w]+w.reach), moment+w.moment+w.mass*start[w]
-		}
-		if end > to+1e-9 {
-			return
+			x, beyond := start[w], w.beyond()
+			if x < math.Max(from0, -beyond)-1e-9 || x+w.reach > math.Min(to, deck+beyond)+1e-9 {
+				return
+			}
+			moment += w.moment + w.mass*x
 		}
 		s := seating{rows: slices.Clone(order), at: start}
 		if aims && mass > 0 { // R = R₀ + Σ m·(L − x)/L
@@ -400,11 +418,11 @@ func (y *yard) seat(ids []string) (best seating, ok bool) {
 		n := 0
 		permute(y.rows, 0, func(order []*row) bool {
 			if n++; len(y.fixed) == 0 {
-				try(order, y.slide(order, e[0], e[1]-stretch, base, l, target, aims), e[1])
+				try(order, y.slide(order, e[0], e[1]-stretch, base, l, target, aims), e[0], e[1])
 				return n < mostOrders
 			}
 			for from := e[0]; from <= e[1]-stretch+1e-9; from += berthGrid {
-				try(order, from, e[1])
+				try(order, from, e[0], e[1])
 			}
 			return n < fewOrders
 		})

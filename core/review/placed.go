@@ -112,9 +112,6 @@ func placed(r *rig.Rig) (f finding.Finding, owner, any bool) {
 			f.Needs = append(f.Needs, finding.Need{
 				Path: it.PlacePath, Says: said.Say("where % goes", said.Name(it.Name, "the load")), Where: none,
 			})
-			if it.Shape != "hull" {
-				f.Outcome = finding.Fails
-			}
 			continue
 		}
 		pl.Auto, pl.Pinned = false, true
@@ -150,9 +147,9 @@ func inOther(r *rig.Rig, it *rig.Item) bool {
 // noRoom tells what to do with a load that finds no room beside the others.
 func noRoom(it *rig.Item) string {
 	if it.Shape == "hull" {
-		return "There is no room on the deck for % beside the rest: plan a rack for it, or leave it."
+		return "No room was found on the deck for % beside the rest: plan a rack for it, or leave it."
 	}
-	return "There is no room on the deck for % beside the rest: leave it, or go twice."
+	return "No room was found on the deck for % beside the rest: place it yourself, leave it, or go twice."
 }
 
 // mostTold is how many loads an instruction places one by one.
