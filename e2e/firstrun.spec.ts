@@ -117,7 +117,7 @@ test('everything may be skipped; what is missing is named', async ({ page }) => 
   const side = page.getByRole('complementary', { name: 'Checks' })
   await expect(side).toContainText('distance from coupler to axle')
   await side.getByRole('button', { name: /distance from coupler to axle/i }).click()
-  await expect(page.getByLabel('Coupler to axle')).toBeFocused()
+  await expect(page.getByLabel('Coupler to axle', { exact: true })).toBeFocused()
 })
 
 test('what people call a thing finds its kind', async ({ page }) => {

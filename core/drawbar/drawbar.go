@@ -152,7 +152,13 @@ func bolts(base func(string, string) finding.Finding, d *plan.Drawbar, end, long
 	f.Source = &norms.BoltSource
 	if d.Bolts == 0 || d.Bolt <= 0 {
 		f.Outcome, f.Says = finding.Unknown, said.Say("Bolts through the sleeve: tell how many, how thick, which grade.")
-		f.Needs = []finding.Need{{Path: path + "/bolts", Says: said.Say("the sleeve's bolts"), Where: said.Say("Two at each end is usual; the grade stands on the head.")}}
+		if d.Bolts == 0 {
+			f.Needs = []finding.Need{{Path: path + "/bolts", Says: said.Say("how many bolts the sleeve has"), Where: said.Say("Two at each end is usual.")}}
+		}
+		if d.Bolt <= 0 {
+			f.Needs = append(f.Needs, finding.Need{Path: path + "/bolt", Says: said.Say("how thick the sleeve's bolts are"),
+				Where: said.Say("Measure across the thread; the grade stands on the head.")})
+		}
 		return f
 	}
 	grade, known := norms.BoltOf(d.Grade)

@@ -111,6 +111,15 @@ type Need struct {
 	Where said.Sentence `json:"where"`
 }
 
+// Takes lists what is missing in words: a, b and c.
+func Takes(needs []Need) said.Sentence {
+	parts := make([]said.Sentence, len(needs))
+	for i, n := range needs {
+		parts[i] = n.Says
+	}
+	return said.List(parts...)
+}
+
 // Op is one operation of a JSON Patch (RFC 6902).
 type Op struct {
 	Op    string `json:"op"`

@@ -124,16 +124,19 @@ const (
 // Stored is the room that the trailer takes as it stands, with what is fitted
 // to it but without racks; folded where it folds.
 func Stored(r *rig.Rig) (b Box, needs []finding.Need) {
-	t, tp := r.Trailer, "/trailers/"+r.Scope.Trailer
+	t, tp := r.Taped(), "/trailers/"+r.Scope.Trailer
 	need := func(field, says, where string) {
 		needs = append(needs, finding.Need{Path: tp + field, Says: said.Say(says), Where: said.Say(where)})
 	}
 	if f := t.Folded; f != nil && f.Length != nil && f.Width != nil && f.Height != nil {
 		return Box{float64(f.Length.Value), float64(f.Width.Value), float64(f.Height.Value)}, nil
 	}
-	if t.CouplingToDeck == nil || t.DeckLength == nil {
-		need("/deckLength", "{coupling} to {headboard} and the deck's length", "Tape them.")
-	} else {
+	if t.CouplingToDeck == nil {
+		need("/couplingToDeck", "the distance from {coupling} to the {headboard}", "Tape from the ball's middle to the front edge of the deck.")
+	}
+	if t.DeckLength == nil {
+		need("/deckLength", "the deck's length", "Tape from the {headboard}'s inside to the tail.")
+	} else if t.CouplingToDeck != nil {
 		b.Length = drawbarAhead + float64(t.CouplingToDeck.Value+t.DeckLength.Value) + behindDeck
 	}
 	switch {
@@ -171,8 +174,12 @@ func Stored(r *rig.Rig) (b Box, needs []finding.Need) {
 func storage(j *judge) {
 	j.s.Title = said.Say("Fits the storage")
 	bay := j.w.Size
-	if bay == nil || bay.Length == nil || bay.Width == nil {
-		j.need(j.wp+"/size/length", "the bay's length and width", "Tape the bay and its door.")
+	if bay == nil || bay.Length == nil {
+		j.need(j.wp+"/size/length", "the bay's length", "Tape the bay and its door.")
+		return
+	}
+	if bay.Width == nil {
+		j.need(j.wp+"/size/width", "the bay's width", "Tape the bay and its door.")
 		return
 	}
 	b, needs := Stored(j.r)
@@ -223,9 +230,13 @@ func sheet(j *judge) {
 	if s := j.w.Size; s != nil && s.Length != nil && s.Width != nil {
 		l, w = float64(s.Length.Value), float64(s.Width.Value)
 	}
-	t := j.r.Trailer
-	if t.DeckLength == nil || t.DeckWidth == nil {
-		j.need(j.tp+"/deckWidth", "the deck's length and width", "Tape it between the sides.")
+	t := j.r.Taped()
+	if t.DeckLength == nil {
+		j.need(j.tp+"/deckLength", "the deck's length", "Tape from the {headboard}'s inside to the tail.")
+		return
+	}
+	if t.DeckWidth == nil {
+		j.need(j.tp+"/deckWidth", "the deck's width", "Tape it between the sides.")
 		return
 	}
 	dl, dw := float64(t.DeckLength.Value), float64(t.DeckWidth.Value)

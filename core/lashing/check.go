@@ -38,9 +38,12 @@ func Check(r *rig.Rig) []finding.Finding {
 			continue
 		}
 		name := said.Name(it.Name, "a load")
+		needs := []finding.Need{{Path: it.Path + "/mass", Says: said.Say("the weight of %", name), Where: said.Say("Weigh it, or look at its plate or papers.")}}
+		if it.Lot != nil && len(it.Lot.Needs) > 0 {
+			needs = it.Lot.Needs
+		}
 		out = append(out, finding.Finding{Code: CodeRule, Stage: Stage, Scope: r.Scope, Gate: finding.GateGo, Subject: it.Path, Title: said.Say("Tied down"), Outcome: finding.Unknown,
-			Says:  said.Say("Not known whether % stays: its weight is not known.", name),
-			Needs: []finding.Need{{Path: it.Path + "/mass", Says: said.Say("the weight of %", name), Where: said.Say("Weigh it, or look at its plate or papers.")}}})
+			Says: said.Say("Not known whether % stays: its weight is not known.", name), Needs: needs})
 	}
 	loads := Loads(r)
 	for i := range loads {

@@ -213,7 +213,18 @@ func foot(base func(string, string) finding.Finding, rk *plan.Rack, hulls []Hull
 	f.Source = &norms.BoltSource
 	if rk.Bolts < 2 || rk.Bolt <= 0 || rk.Gauge <= 0 {
 		f.Outcome, f.Says = finding.Unknown, said.Say("Bolted feet: tell how many bolts to a foot, how thick, how far apart their rows.")
-		f.Needs = []finding.Need{{Path: path + "/rack/bolts", Says: said.Say("the feet's bolts"), Where: said.Say("Four to a foot is usual; the grade stands on the head.")}}
+		for _, n := range []struct {
+			lacks              bool
+			field, says, where string
+		}{
+			{rk.Bolts < 2, "bolts", "how many bolts a foot has", "Four to a foot is usual."},
+			{rk.Bolt <= 0, "bolt", "how thick the feet's bolts are", "Measure across the thread; the grade stands on the head."},
+			{rk.Gauge <= 0, "gauge", "how far apart the rows of bolts are", "Measure between the holes' middles."},
+		} {
+			if n.lacks {
+				f.Needs = append(f.Needs, finding.Need{Path: path + "/rack/" + n.field, Says: said.Say(n.says), Where: said.Say(n.where)})
+			}
+		}
 		return f
 	}
 	worst := bend{}

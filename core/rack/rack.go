@@ -215,6 +215,7 @@ func judge(r *rig.Rig, it *rig.Item, part *plan.Part) []finding.Finding {
 	if len(rk.Tiers) == 0 {
 		f := base(CodeSection, "Tiers")
 		f.Outcome, f.Says = finding.Unknown, said.Say("% has no tier yet: add one.", said.Name(part.Name, "The rack"))
+		f.Needs = []finding.Need{{Path: it.Path + "/rack/tiers", Says: said.Say("a tier"), Where: said.Say("At the rack's own fields.")}}
 		return append(out, f)
 	}
 	if len(hulls) == 0 {

@@ -80,6 +80,26 @@ func base(r *rig.Rig, code, title string) finding.Finding {
 	return finding.Finding{Code: code, Stage: Stage, Scope: r.Scope, Gate: finding.GateGo, Subject: subject, Title: said.Say(title), Outcome: finding.Holds}
 }
 
+// unplanned asks how a machine gets on of which nobody has told.
+func unplanned(r *rig.Rig) (f finding.Finding, ok bool) {
+	if r.Layout == nil || r.Layout.Loading != nil && r.Layout.Loading.Machine != "" {
+		return f, false
+	}
+	for i := range r.Items {
+		it := &r.Items[i]
+		if it.Part || it.Shape != "wheels" {
+			continue
+		}
+		f = base(r, CodeSetup, "Getting it on")
+		name := said.Name(it.Name, "the machine")
+		f.Outcome, f.Says = finding.Unknown, said.Say("Not known yet: how % gets on and off.", name)
+		f.Needs = []finding.Need{{Path: r.LayoutPath("/loading"), Says: said.Say("how % gets on and off", name),
+			Where: said.Say("Say at Ramps who drives or pulls it, and over which ramps.")}}
+		return f, true
+	}
+	return f, false
+}
+
 // Check judges how a machine gets on; where none does, what a person at the tail does
 // to the empty trailer.
 func Check(r *rig.Rig) []finding.Finding {
@@ -87,12 +107,15 @@ func Check(r *rig.Rig) []finding.Finding {
 	if f, ok := person(r); ok {
 		out = append(out, f)
 	}
+	if f, ok := unplanned(r); ok {
+		return append(out, f)
+	}
 	s, missing, fails := Prepare(r)
 	switch {
 	case len(missing) > 0:
 		f := base(r, CodeSetup, "Getting it on")
 		f.Outcome, f.Needs = finding.Unknown, missing
-		f.Says = append(append(said.Say("Not known yet: "), missing[0].Says...), said.Piece{Text: "."})
+		f.Says = slices.Concat(said.Say("Not known yet: it takes "), finding.Takes(missing), said.Say("."))
 		return append(out, f)
 	case fails != nil:
 		f := base(r, CodeSetup, "Getting it on")
@@ -295,9 +318,13 @@ func (s *Setup) props(steps []Step, at int) (finding.Finding, bool) {
 	}
 	f := s.base(CodeProps, "Rear props")
 	if s.Springs <= 0 && !s.Loading.Unhitched {
-		path := "/trailers/" + s.Rig.Scope.Trailer + "/sinks"
-		f.Outcome, f.Says = finding.Unknown, said.Say("Not known what the props bear: how far do the springs sink?")
-		f.Needs = []finding.Need{{Path: path, Says: said.Say("how far the springs sink at their rating"), Where: said.Say("Tape a wheel's height empty and loaded.")}}
+		path := "/trailers/" + s.Rig.Scope.Trailer
+		if t := s.Rig.Trailer; t.Sinks == nil || *t.Sinks <= 0 {
+			f.Needs = []finding.Need{{Path: path + "/sinks", Says: said.Say("how far the springs sink at their rating"), Where: said.Say("Tape a wheel's height empty and loaded.")}}
+		} else {
+			f.Needs = []finding.Need{{Path: path + "/axleRating", Says: said.Say("what the axle may bear"), Where: said.Say("It stands on the axle's plate, or on the springs'.")}}
+		}
+		f.Outcome, f.Says = finding.Unknown, slices.Concat(said.Say("Not known what the props bear: it takes "), finding.Takes(f.Needs), said.Say("."))
 		return f, true
 	}
 	f.Source = norms.Practice("a prop set with a gap bears what the springs leave")

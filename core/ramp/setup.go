@@ -77,8 +77,11 @@ func Prepare(r *rig.Rig) (s *Setup, missing []finding.Need, fails said.Sentence)
 		return nil, missing, nil
 	}
 	s.Item = &r.Items[i]
-	if r.DeckFront == nil || r.Trailer.DeckLength == nil {
-		need("/trailers/"+r.Scope.Trailer+"/deckLength", "the deck", "Tape it, and from the ball's middle to the {headboard}.")
+	if r.DeckFront == nil {
+		need("/trailers/"+r.Scope.Trailer+"/couplingToDeck", "the distance from {coupling} to the {headboard}", "Tape from the ball's middle to the front edge of the deck.")
+	}
+	if r.Trailer.DeckLength == nil {
+		need("/trailers/"+r.Scope.Trailer+"/deckLength", "the deck's length", "Tape from the {headboard}'s inside to the tail.")
 	}
 	if r.Trailer.DeckHeight == nil {
 		need("/trailers/"+r.Scope.Trailer+"/deckHeight", "the deck's height", "Tape it at the tail, empty.")

@@ -232,6 +232,9 @@ func (rep *Report) head() {
 		says = append(says, said.Say(": {ball load} %, %", said.Mass(b.Ball.Nominal), said.Share(b.Share.Nominal))...)
 	}
 	says = append(says, said.Say(".")...)
+	if rep.isRough(balance.CodeWindow) {
+		says = append(said.Say(rough), says...)
+	}
 	if h.Outcome == finding.Unknown || h.Outcome == finding.Holds {
 		says = append(says, said.Say(" % of % essential links checked.", said.Count(h.Checked), said.Count(h.Of))...)
 	}

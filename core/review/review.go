@@ -5,6 +5,7 @@ package review
 
 import (
 	"math"
+	"slices"
 
 	"zygonos/core/balance"
 	"zygonos/core/clearance"
@@ -197,7 +198,7 @@ var Stages = []string{"job", "vehicle", "trailer", "balance", "racks", ramp.Stag
 // Review cleans the plan, in place, and judges one outing on one trailer.
 func Review(p *plan.Plan, q Request) *Report {
 	problems := Ready(p)
-	rep, r := verdict(p, pick(p, q))
+	rep, r := verdict(p, pick(p, q), true)
 	draw(rep, r)
 	if problems != nil {
 		rep.Problems = problems
@@ -227,7 +228,7 @@ func pick(p *plan.Plan, q Request) Request {
 // to do next.
 func Again(p *plan.Plan, q Request) *Report {
 	fill(p)
-	rep, _ := verdict(p, pick(p, q))
+	rep, _ := verdict(p, pick(p, q), false)
 	return rep
 }
 
@@ -243,8 +244,9 @@ func Working(p *plan.Plan, q Request, key string) []finding.Step {
 	return nil
 }
 
-// verdict asks every question of one rig. The rig is nil where there is none.
-func verdict(p *plan.Plan, q Request) (*Report, *rig.Rig) {
+// verdict asks every question of one rig, in detail where each usual length is looked at alone.
+// The rig is nil where there is none.
+func verdict(p *plan.Plan, q Request, detail bool) (*Report, *rig.Rig) {
 	rep := &Report{
 		Scope: finding.Scope{Trailer: q.Trailer, Outing: q.Outing}, Chain: []towing.Link{}, Findings: []finding.Finding{}, Views: []scene.View{},
 		Next: []Next{}, Things: []Thing{}, Problems: []plan.Problem{}, Questions: []plausible.Question{}, Wants: []fit.State{}, Fills: []towing.Fill{}, Racks: []rack.Built{},
@@ -256,19 +258,10 @@ func verdict(p *plan.Plan, q Request) (*Report, *rig.Rig) {
 		return rep, nil
 	}
 	rep.EmptyWay = r.EmptyWay
-	// The questions, each asked of the same rig.
-	bal, tow, wants := balance.Check(r), towing.Check(r), fit.Check(r)
-	_, clear := clearance.Check(r)
-	built, racks := rack.Check(r)
+	bal, tow, wants, built := balance.Check(r), towing.Check(r), fit.Check(r), []rack.Built{}
+	rep.Findings, built = ask(r, bal, tow, wants)
+	roughly(r, rep.Findings, detail, all)
 	rep.Racks = append(rep.Racks, built...)
-	if f, ok := rack.Lamps(r); ok {
-		racks = append(racks, f)
-	}
-	racks = append(racks, launch.Check(r)...)
-	rep.Findings = make([]finding.Finding, 0, len(bal.Findings)+len(tow.Findings)+len(clear)+len(wants)+3)
-	for _, fs := range [][]finding.Finding{bal.Findings, tow.Findings, clear, stance.Check(r), sway.Check(r), racks, drawbar.Check(r), ramp.Check(r), lashing.Check(r), fit.Findings(r, wants)} {
-		rep.Findings = append(rep.Findings, fs...)
-	}
 	rep.Chain, rep.Payload = tow.Chain, tow.Payload
 	rep.Wants, rep.Fills = append(rep.Wants, wants...), append(rep.Fills, tow.Fills...)
 	finding.Sense(rep.Findings)
@@ -298,6 +291,21 @@ func verdict(p *plan.Plan, q Request) (*Report, *rig.Rig) {
 	rep.Stages = stages(rep.Findings)
 	rep.Placed = PlacedOf(p)
 	return rep, r
+}
+
+// ask puts the questions, each to the same rig; balance, towing and wants were asked already.
+func ask(r *rig.Rig, bal balance.Result, tow towing.Result, wants []fit.State) ([]finding.Finding, []rack.Built) {
+	_, clear := clearance.Check(r)
+	built, racks := rack.Check(r)
+	if f, ok := rack.Lamps(r); ok {
+		racks = append(racks, f)
+	}
+	racks = append(racks, launch.Check(r)...)
+	out := make([]finding.Finding, 0, len(bal.Findings)+len(tow.Findings)+len(clear)+len(wants)+3)
+	for _, fs := range [][]finding.Finding{bal.Findings, tow.Findings, clear, stance.Check(r), sway.Check(r), racks, drawbar.Check(r), ramp.Check(r), lashing.Check(r), fit.Findings(r, wants)} {
+		out = append(out, fs...)
+	}
+	return out, built
 }
 
 // draw adds what the screen shows beside the answers.
@@ -412,7 +420,7 @@ func next(r *rig.Rig, fs []finding.Finding) []Next {
 			out = append(out, Next{n.Path, n.Says, n.Where})
 		}
 	}
-	for _, n := range r.Needs {
+	for _, n := range slices.Concat(r.Needs, r.Usual) {
 		add(n)
 	}
 	if r.Bears != nil {
@@ -444,6 +452,12 @@ func next(r *rig.Rig, fs []finding.Finding) []Next {
 
 // Settle adds findings that are made only at rest, and what hangs on them.
 func (rep *Report) Settle(fs []finding.Finding) {
+	if rep.rig != nil {
+		roughly(rep.rig, fs, false, func(r *rig.Rig) []finding.Finding {
+			out, _ := lashing.Statics(r)
+			return out
+		})
+	}
 	finding.Sense(fs)
 	rep.Findings = append(rep.Findings, fs...)
 	finding.Sort(rep.Findings)

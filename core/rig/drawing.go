@@ -406,7 +406,7 @@ func (r *Rig) handles() []scene.Handle {
 		out = append(out, scene.Handle{Thing: i.Path, Path: i.PlacePath + "/at/right", Direction: across, At: float64(i.At.Right),
 			Min: -half, Max: half, Step: 0.01, Coarse: 0.1, Snaps: []float64{0}, Label: said.Say("% across the deck", said.Name(i.Name, "load"))})
 	}
-	if r.Axle != nil {
+	if r.Axle != nil && !r.TakesUsual("/couplingToAxle") {
 		h := scene.Handle{Thing: "axle", Path: r.AxlePath, Direction: along, At: r.Axle.Nominal, Step: 0.01, Coarse: 0.1, Label: said.Say("axle"), Snaps: []float64{}}
 		front, rear := r.Deck()
 		h.Min, h.Max = max(0.3, front*0.5), rear+0.5

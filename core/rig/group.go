@@ -69,7 +69,11 @@ func (r *Rig) group() {
 	case t.Suspension == plan.SpringsNone:
 		g.Rate, known = tyreRate, true
 	default:
-		need("/sinks", "how far the springs sink", "Tape the deck's height empty and at full load.")
+		if t.Sinks == nil || *t.Sinks <= 0 {
+			need("/sinks", "how far the springs sink", "Tape the deck's height empty and at full load.")
+		} else {
+			need("/axleRating", "what the axles may bear", "It stands on the axle's plate, or on the springs'.")
+		}
 		rated := even.OnAxle.High
 		for _, v := range []*quantity.Mass{t.SpringRating, t.AxleRating} {
 			if v != nil {

@@ -46,6 +46,7 @@ type Rig struct {
 	Bears *statics.Bears // nil where something that it takes is not known
 	Needs []finding.Need // what keeps Bears from being known
 	Rough []finding.Need // what was filled in with a typical figure
+	Usual []finding.Need // lengths that are those of the trailer's kind, nobody having taped them
 
 	moves []Body // of each item with all that moves with it
 }
@@ -139,6 +140,7 @@ func Resolve(p *plan.Plan, trailerID, outingID string) *Rig {
 			r.Vehicle, r.VehicleID = &v, o.Vehicle
 		}
 	}
+	r.usual()
 	r.axle()
 	if d := t.CouplingToDeck; d != nil {
 		s := d.Range().Floats()

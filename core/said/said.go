@@ -67,6 +67,21 @@ func Name(name, fallback string) Piece {
 	return Piece{Name: name}
 }
 
+// List reads several sentences as one: a, b and c.
+func List(parts ...Sentence) Sentence {
+	var out Sentence
+	for i, p := range parts {
+		switch {
+		case i > 0 && i == len(parts)-1:
+			out = append(out, Piece{Text: " and "})
+		case i > 0:
+			out = append(out, Piece{Text: ", "})
+		}
+		out = append(out, p...)
+	}
+	return out
+}
+
 // Say builds a sentence from a pattern: each % takes the next part, {word}
 // names a term of the table; {Word} prints it with a capital.
 //

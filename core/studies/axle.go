@@ -3,6 +3,8 @@ package studies
 import (
 	"maps"
 	"math"
+	"slices"
+	"strings"
 
 	"zygonos/core/balance"
 	"zygonos/core/finding"
@@ -67,11 +69,21 @@ func PlaceAxle(p *plan.Plan, trailer string) *AxlePlace {
 		out.Says = said.Say("No trailer yet.")
 		return out
 	}
-	if r.Axle == nil {
-		out.Needs = deckLacks(r).Needs[:1]
-		out.Says = out.sum()
-		return out
+	lacks := deckLacks(r)
+	const axle = "/couplingToAxle" // it moves from where it is: that is taped first, not taken as usual
+	for _, n := range slices.Concat(lacks.Needs, lacks.Rough) {
+		if strings.HasSuffix(n.Path, axle) {
+			out.Needs = []finding.Need{n}
+			out.Says = out.sum()
+			return out
+		}
 	}
+	out.Rough = r.Usual
+	defer func() {
+		if len(out.Needs) == 0 {
+			out.Says = out.roughly(out.Says)
+		}
+	}()
 	out.Now, out.Source = r.Axle.Nominal, &r.School.Source
 	_, tail := r.Deck()
 	ends := Interval{axleNearest, tail + axleBeyond}

@@ -2,6 +2,7 @@ package studies
 
 import (
 	"slices"
+	"strings"
 
 	"zygonos/core/finding"
 	"zygonos/core/rig"
@@ -14,11 +15,16 @@ type Lacks struct {
 	Rough []finding.Need `json:"rough,omitempty"` // these it took at a usual figure: its answer is rough
 }
 
-// deckLacks are those of a study that lays something on a deck over an axle. The deck's width
-// is taken as usual where it is not told.
+// deckLacks are those of a study that lays something on a deck over an axle. What is usual for
+// the trailer's kind is taken where it is not told, and so is the deck's width.
 func deckLacks(r *rig.Rig) (l Lacks) {
 	need := func(list *[]finding.Need, field string, says, where said.Sentence) {
 		*list = append(*list, finding.Need{Path: "/trailers/" + r.Scope.Trailer + field, Says: says, Where: where})
+	}
+	for _, n := range r.Usual {
+		if !strings.HasSuffix(n.Path, "/deckHeight") { // how high it stands is nothing to where on it
+			l.Rough = append(l.Rough, n)
+		}
 	}
 	if r.Axle == nil {
 		need(&l.Needs, "/couplingToAxle", said.Say("the distance from {coupling} to axle"),
@@ -40,17 +46,7 @@ func deckLacks(r *rig.Rig) (l Lacks) {
 
 // sum is what a study cannot do without, as a sentence.
 func (l *Lacks) sum() said.Sentence {
-	out := said.Say("Not known yet: it takes ")
-	for i, n := range l.Needs {
-		switch {
-		case i > 0 && i == len(l.Needs)-1:
-			out = append(out, said.Say(" and ")...)
-		case i > 0:
-			out = append(out, said.Say(", ")...)
-		}
-		out = append(out, n.Says...)
-	}
-	return append(out, said.Say(".")...)
+	return slices.Concat(said.Say("Not known yet: it takes "), finding.Takes(l.Needs), said.Say("."))
 }
 
 // roughly begins a sentence on what was taken at a usual figure.

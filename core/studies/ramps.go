@@ -64,6 +64,7 @@ func PlaceRamps(p *plan.Plan, q review.Request) *RampPlaces {
 			out.Needs = append(out.Needs, n)
 		}
 	}
+	out.Rough = r.Usual
 	if part.Ramp.Length <= 0 {
 		out.Needs = append(out.Needs, finding.Need{Path: "/parts/" + id + "/ramp/length", Says: said.Say("the length of the ramps"), Where: said.Say("Tape one from end to end.")})
 	}
@@ -71,6 +72,7 @@ func PlaceRamps(p *plan.Plan, q review.Request) *RampPlaces {
 		out.Says = out.sum()
 		return out
 	}
+	defer func() { out.Says = out.roughly(out.Says) }()
 	long, wide := float64(part.Ramp.Length), float64(part.Ramp.Width)
 	if wide <= 0 {
 		wide = rampWide

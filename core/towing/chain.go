@@ -345,7 +345,7 @@ func label(r *rig.Rig, total *span) *link {
 	case plan.CountsUnsure:
 		l.alternative = &load
 		l.unclear = func() (said.Sentence, finding.Need) {
-			need := finding.Need{Path: l.path, Says: said.Say("what the label counts"), Where: said.Say("Look on the plate for {gross}; the label's number may be the load alone.")}
+			need := finding.Need{Path: l.path + "/counts", Says: said.Say("what the label counts"), Where: said.Say("Look on the plate for {gross}; the label's number may be the load alone.")}
 			if load.figure == nil {
 				return said.Say("Does the label's % count the trailer itself?", said.Mass(limit)), need
 			}
@@ -521,8 +521,11 @@ func payload(r *rig.Rig, all []*link) (*Payload, finding.Finding) {
 	own, open := told(r, all)
 	if !known || !own && best >= 0 {
 		f.Outcome = finding.Unknown
-		f.Needs = append([]finding.Need{{Path: all[0].path, Says: all[0].name, Where: all[0].where}}, r.Needs...)
-		f.Says = said.Say("Payload not known: it takes the trailer's rating and its empty weight.")
+		if r.Trailer.Label == nil {
+			f.Needs = []finding.Need{{Path: all[0].path, Says: all[0].name, Where: all[0].where}}
+		}
+		f.Needs = append(f.Needs, r.Needs...)
+		f.Says = slices.Concat(said.Say("Payload not known: it takes "), finding.Takes(f.Needs), said.Say("."))
 		return nil, f
 	}
 	if more, _, _ := room(r, all, x, true); best < 0 && more >= 0 { // one reading is over, the other is not

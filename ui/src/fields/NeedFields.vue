@@ -9,18 +9,24 @@ import { stageOfPath } from '@/stages/fieldOf'
 import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
 import EstimateField from './EstimateField.vue'
+import PlanQuantity from './PlanQuantity.vue'
 
-const props = defineProps<{ needs?: Need[]; rough?: Need[] }>()
+const props = defineProps<{ needs?: Need[]; rough?: Need[]; narrow?: boolean }>()
 const workspace = useWorkspace()
 const router = useRouter()
 const { say } = useWords()
 
-const kindOf = (path: string): 'mass' | 'length' | undefined =>
-  /\/(couplingToAxle|couplingToDeck|deckLength|deckWidth|track|length|width|height)$/.test(path)
-    ? 'length'
-    : /\/mass$/.test(path) && !/\/empty\/(ball|axle)\//.test(path)
-      ? 'mass'
-      : undefined
+const lengths = /\/(couplingToAxle|couplingToDeck|deckLength|deckWidth|deckHeight|track|size\/\w+)$/
+const ratings =
+  /\/(tow(Braked|Unbraked)|ballLimit|gross|train|rearLimit|hitch(Tow|Ball)|ballRating|\w+Rating|couplingBall|onWheels|limit)$/
+/** What a field is: an estimate, or a plain figure at a path of its own; else its stage has it. */
+function fieldOf(path: string): { estimate?: 'mass' | 'length'; plain?: string } {
+  if (lengths.test(path)) return { estimate: 'length' }
+  if (/\/empty\/(ball|axle|left|right)$/.test(path)) return { plain: `${path}/mass` }
+  if (/\/(mass|people|gear|kerb|rearEmpty|runningGear)$/.test(path)) return { estimate: 'mass' }
+  if (/\/label$/.test(path)) return { plain: `${path}/value` }
+  return ratings.test(path) ? { plain: path } : {}
+}
 /** A field stays where it is while it is typed into, though it is told by then. */
 const seen = ref<Need[]>([])
 watch(
@@ -40,7 +46,7 @@ const rows = computed(() =>
     path: n.path,
     says: capital(say(n.says)),
     where: say(n.where),
-    kind: kindOf(n.path),
+    ...fieldOf(n.path),
   })),
 )
 function go(path: string) {
@@ -50,9 +56,15 @@ function go(path: string) {
 </script>
 
 <template>
-  <ul v-if="rows.length" class="no-print mt-2 grid gap-x-4 gap-y-2 md:grid-cols-2" aria-label="Missing here">
+  <ul
+    v-if="rows.length"
+    class="no-print mt-2 grid gap-x-4 gap-y-2"
+    :class="{ 'md:grid-cols-2': !narrow }"
+    aria-label="Missing here"
+  >
     <li v-for="n in rows" :key="n.path">
-      <EstimateField v-if="n.kind" :path="n.path" :label="n.says" :kind="n.kind" />
+      <EstimateField v-if="n.estimate" :path="n.path" :label="n.says" :kind="n.estimate" />
+      <PlanQuantity v-else-if="n.plain" :path="n.plain" :label="n.says" kind="mass" />
       <button v-else class="act" @click="go(n.path)">{{ n.says }}</button>
       <p class="text-soft mt-0.5 text-sm">{{ n.where }}</p>
     </li>

@@ -1142,6 +1142,17 @@ export interface TrailerKind {
   high: number;
   ballLow: number;
   ballTop: number;
+  deck: Usual;
+  width: Usual;
+  front: Usual;
+  height: Usual;
+  axleLow: number;
+  axleTop: number;
+}
+export interface Usual {
+  low: number;
+  mid: number;
+  high: number;
 }
 export interface BallSize {
   diameter: number;

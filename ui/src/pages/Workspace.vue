@@ -85,7 +85,7 @@ async function go(path: string) {
   workspace.selected = path.match(/^\/(loads|parts)\/[^/]+/)?.[0] ?? workspace.selected
   // The stage may still be on its way: look for the field at each frame, for a while.
   for (let frame = 0; frame < 180; frame++) {
-    const fields = [...document.querySelectorAll<HTMLElement>('[data-path]')]
+    const fields = [...document.querySelectorAll<HTMLElement>('section [data-path]:not(aside *)')]
     const field =
       fields.find((e) => e.dataset.path === path) ??
       fields.find((e) => path.startsWith(e.dataset.path + '/') || e.dataset.path!.startsWith(path + '/'))
@@ -142,7 +142,7 @@ async function go(path: string) {
       >
         <WeakestLink class="mb-3" />
         <NextList @go="go" />
-        <CheckList :own="['racks', 'ramps', 'tie'].includes(stage) ? stage : undefined" />
+        <CheckList :stage="stage" />
       </aside>
     </main>
     <main v-else class="grid flex-1 place-items-center p-6 text-center">
