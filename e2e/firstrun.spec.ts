@@ -1,6 +1,6 @@
 import type { Reference } from '../ui/src/generated/types'
 import { findKinds, names } from '../ui/src/kinds'
-import { accessible, ball, expect, settled, test } from './rig'
+import { accessible, ball, expect, saved, settled, test } from './rig'
 
 test('twelve fields lead to a payload verdict and a ball verdict', async ({ page }) => {
   await page.goto('/')
@@ -32,6 +32,7 @@ test('twelve fields lead to a payload verdict and a ball verdict', async ({ page
   await next()
   await page.getByLabel('The scale reads').fill('35') // 12
   await expect(page.locator('[data-verdict="Ball weight"]')).not.toHaveAttribute('data-outcome', 'unknown')
+  await page.getByLabel('Name of the plan').fill('Lawn round')
   await accessible(page)
   await page.getByRole('button', { name: 'Show the rig' }).click()
   await settled(page)
@@ -56,6 +57,15 @@ test('twelve fields lead to a payload verdict and a ball verdict', async ({ page
   await settled(page)
   await expect(headline).not.toContainText('Set the front') // it is in its owner's hands
   expect(parseInt(await place.inputValue())).toBe(parseInt(was) + 10) // from where it stood
+  await saved(page)
+  await page.goto('/')
+  const card = page.locator('[data-plan]', { hasText: 'Lawn round' })
+  await expect(card.locator('svg.drawing')).toBeVisible()
+  await expect(card).toContainText(/links checked|[Bb]all weight/)
+  await page.getByRole('button', { name: 'Try an example' }).click()
+  await page.getByRole('menuitem', { name: 'Hives to the heather' }).click()
+  await settled(page)
+  await expect(page).not.toHaveURL(/heather-hives/) // a copy
 })
 
 test('two hulls on a folding kit: named in everyday words, laid side by side, a rack is planned', async ({

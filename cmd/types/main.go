@@ -25,6 +25,8 @@ type carried struct {
 	Step      finding.Step        `json:"step"`
 	Reference web.Reference       `json:"reference"`
 	Listed    web.Listed          `json:"listed"`
+	Glance    web.Glance          `json:"glance"`
+	Example   web.Example         `json:"example"`
 	Stored    web.Stored          `json:"stored"`
 	Saving    web.Saving          `json:"saving"`
 	Saved     web.Saved           `json:"saved"`

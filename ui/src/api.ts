@@ -5,6 +5,8 @@ import type {
   AxlePlace,
   Buying,
   Comparison,
+  Example,
+  Glance,
   Import,
   Listed,
   Pairing,
@@ -100,6 +102,9 @@ export const api = {
   reference: () => json<Reference>('GET', '/reference'),
   plans: () => json<Listed[]>('GET', '/plans'),
   plan: (id: string) => json<StoredPlan>('GET', `/plans/${id}`),
+  glance: (id: string) => json<Glance>('GET', `/plans/${id}/glance`),
+  examples: () => json<Example[]>('GET', '/examples'),
+  tryExample: (id: string) => json<Saved>('POST', `/examples/${id}`),
   create: (id: string, save: SaveRequest) => json<Saved>('POST', '/plans', { id, ...save }),
   update: (id: string, base: number, save: SaveRequest) =>
     json<Saved>('PUT', `/plans/${id}`, save, { 'If-Match': `"${base}"` }),

@@ -13,6 +13,8 @@ export interface Carried {
   step: Step;
   reference: Reference;
   listed: Listed;
+  glance: Glance;
+  example: Example;
   stored: Stored;
   saving: Saving;
   saved: Saved;
@@ -1300,6 +1302,16 @@ export interface Listed {
   name: string;
   revision: number;
   updatedAt: string;
+}
+export interface Glance {
+  region: string;
+  units: string;
+  headline: Headline;
+  view?: View;
+}
+export interface Example {
+  id: string;
+  name: string;
 }
 export interface Stored {
   id: string;

@@ -3,7 +3,7 @@
 // to a payload verdict, a chain verdict and a ball verdict.
 import { PlusIcon, TrashIcon } from '@heroicons/vue/20/solid'
 import { useTitle, watchDebounced } from '@vueuse/core'
-import { computed, provide, reactive, ref, shallowRef } from 'vue'
+import { computed, provide, reactive, ref, shallowRef, useId } from 'vue'
 import { useRouter } from 'vue-router'
 import { api } from '@/api'
 import OutcomeMark from '@/checks/OutcomeMark.vue'
@@ -20,7 +20,7 @@ import { sentence, term } from '@/said'
 import { uuid } from '@/stores/patch'
 import { useReference } from '@/stores/reference'
 import { localeKey } from '@/words'
-import { firstPlan, mostLoads, type Answers, type LoadAnswer } from './firstPlan'
+import { firstPlan, mostLoads, planName, type Answers, type LoadAnswer } from './firstPlan'
 
 useTitle('New plan · Zygonos')
 const router = useRouter()
@@ -62,6 +62,7 @@ const steps = computed(() => [
   { mark: 'scale', title: `The empty trailer’s ${word('ball load')}` },
 ])
 const step = ref(0)
+const nameId = useId()
 const mark = ref('')
 const failure = ref('')
 const report = shallowRef<Report>()
@@ -349,6 +350,10 @@ async function finish() {
             Trailer empty, level and chocked; bathroom scale under the {{ word('coupling') }} itself, not
             under the {{ word('jockey wheel') }}. Keep feet and hands from under it.
           </p>
+          <div class="border-rule mt-2 border-t pt-3">
+            <label :for="nameId" class="text-soft mb-0.5 block text-sm">Name of the plan</label>
+            <input :id="nameId" v-model="a.name" class="box" maxlength="200" :placeholder="planName(a)" />
+          </div>
         </div>
 
         <p v-if="failure" class="text-fails mt-3" role="alert">{{ failure }}</p>

@@ -1,11 +1,13 @@
 <script setup lang="ts">
-import { ArrowUpTrayIcon, PlusIcon, TrashIcon } from '@heroicons/vue/24/outline'
+import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
+import { ArrowUpTrayIcon, LightBulbIcon, PlusIcon } from '@heroicons/vue/24/outline'
 import { useTitle } from '@vueuse/core'
-import { onMounted, ref } from 'vue'
+import { onMounted, ref, shallowRef } from 'vue'
 import { useRouter } from 'vue-router'
 import { api } from '@/api'
-import type { Listed } from '@/generated/types'
+import type { Example, Listed } from '@/generated/types'
 import BrandMark from '@/parts/BrandMark.vue'
+import PlanCard from '@/parts/PlanCard.vue'
 
 useTitle('Plans · Zygonos')
 const router = useRouter()
@@ -53,7 +55,19 @@ async function restore() {
   deleted.value = undefined
   await load()
 }
-const when = (s: string) => new Date(s).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })
+
+const examples = shallowRef<Example[]>([])
+onMounted(async () => {
+  examples.value = await api.examples().catch(() => [])
+})
+async function tryExample(e: Example) {
+  try {
+    const made = await api.tryExample(e.id)
+    await router.push(`/plan/${made.id}/balance`)
+  } catch (e) {
+    refused.value = e instanceof Error ? e.message : String(e)
+  }
+}
 </script>
 
 <template>
@@ -69,6 +83,20 @@ const when = (s: string) => new Date(s).toLocaleString(undefined, { dateStyle: '
       </p>
       <div class="mt-4 flex flex-wrap gap-2">
         <RouterLink to="/new" class="act-main"><PlusIcon class="size-5" />New plan</RouterLink>
+        <Menu v-if="examples.length" as="div" class="relative">
+          <MenuButton class="act min-h-11"><LightBulbIcon class="size-5" />Try an example</MenuButton>
+          <MenuItems class="plate absolute right-0 z-20 mt-1 w-60 p-1 sm:right-auto sm:left-0 shadow-lg focus:outline-none">
+            <MenuItem v-for="e in examples" :key="e.id" v-slot="{ active }">
+              <button
+                class="block min-h-11 w-full rounded-lg px-3 text-left font-semibold"
+                :class="{ 'bg-wash': active }"
+                @click="tryExample(e)"
+              >
+                {{ e.name }}
+              </button>
+            </MenuItem>
+          </MenuItems>
+        </Menu>
         <label class="act min-h-11 focus-within:outline-3">
           <ArrowUpTrayIcon class="size-5" />Open a plan file
           <input type="file" accept=".json,application/json" class="sr-only" @change="take" />
@@ -87,15 +115,7 @@ const when = (s: string) => new Date(s).toLocaleString(undefined, { dateStyle: '
         <p class="text-soft">A new plan takes a label, a tape and ten minutes.</p>
       </div>
       <ul v-else class="mt-5 grid gap-2" data-plans>
-        <li v-for="p in plans" :key="p.id" class="plate flex items-center">
-          <RouterLink :to="`/plan/${p.id}/balance`" class="hover:bg-wash min-w-0 flex-1 rounded-l-xl p-4">
-            <span class="block truncate text-lg font-bold">{{ p.name || 'Unnamed plan' }}</span>
-            <span class="text-soft text-sm">Changed {{ when(p.updatedAt) }}</span>
-          </RouterLink>
-          <button class="act mr-3" :aria-label="`Delete ${p.name}`" @click="remove(p)">
-            <TrashIcon class="size-5" />
-          </button>
-        </li>
+        <PlanCard v-for="p in plans" :key="p.id" :plan="p" @removed="remove(p)" />
       </ul>
     </main>
   </div>

@@ -1,6 +1,6 @@
 // Puts the answers of a first run into a plan.
 import type { Load, Material, Placement, Plan } from '@/generated/types'
-import { bulkOf, single } from '@/kinds'
+import { bulkOf, capital, single } from '@/kinds'
 
 export interface LoadAnswer {
   name: string
@@ -12,6 +12,7 @@ export interface LoadAnswer {
 
 export interface Answers {
   region: string
+  name?: string // of the plan
   units: string
   loads: LoadAnswer[]
   label?: number
@@ -29,6 +30,9 @@ export interface Answers {
 
 export const mostLoads = 20
 const taped = (v: number | undefined) => (v === undefined ? undefined : { value: v, how: 'weighed' })
+
+/** What a plan is called that nobody named. */
+export const planName = (a: Answers) => `${capital(a.loads[0]?.name.trim() || 'load')} on the trailer`
 
 /** The plan of the answers; the loads are left to the app to place. */
 export function firstPlan(a: Answers, materials: Material[] = []): Plan {
@@ -55,7 +59,7 @@ export function firstPlan(a: Answers, materials: Material[] = []): Plan {
   return {
     format: 'zygonos-plan',
     version: 1,
-    name: `${a.loads[0]?.name.trim() || 'Load'} on the trailer`,
+    name: a.name?.trim() || planName(a),
     region: a.region,
     units: a.units,
     chosen: 'trailer',
