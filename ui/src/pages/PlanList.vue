@@ -85,7 +85,9 @@ async function tryExample(e: Example) {
         <RouterLink to="/new" class="act-main"><PlusIcon class="size-5" />New plan</RouterLink>
         <Menu v-if="examples.length" as="div" class="relative">
           <MenuButton class="act min-h-11"><LightBulbIcon class="size-5" />Try an example</MenuButton>
-          <MenuItems class="plate absolute right-0 z-20 mt-1 w-60 p-1 sm:right-auto sm:left-0 shadow-lg focus:outline-none">
+          <MenuItems
+            class="plate absolute right-0 z-20 mt-1 w-60 p-1 sm:right-auto sm:left-0 shadow-lg focus:outline-none"
+          >
             <MenuItem v-for="e in examples" :key="e.id" v-slot="{ active }">
               <button
                 class="block min-h-11 w-full rounded-lg px-3 text-left font-semibold"
