@@ -245,6 +245,7 @@ func (c *cleaner) load(path string, l *Load) {
 }
 
 func (c *cleaner) vehicle(path string, v *TowVehicle) {
+	one(c, path+"/body", "car's body", &v.Body, CarBodies)
 	v.Name = c.name(path+"/name", v.Name)
 	word(c, path+"/socket", "socket", &v.Socket, plug(v.Socket))
 	c.mass(path+"/kerb", "{curb weight}", &v.Kerb)

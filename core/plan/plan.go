@@ -184,6 +184,7 @@ type EndWeighing struct {
 type TowVehicle struct {
 	Order        int             `json:"order"`
 	Name         string          `json:"name"`
+	Body         CarBody         `json:"body,omitempty"`      // how it is drawn
 	Kerb         *MassEstimate   `json:"kerb,omitempty"`      // ready to drive, driver not counted
 	RearEmpty    *MassEstimate   `json:"rearEmpty,omitempty"` // of that on the rear axle
 	Gross        *mass           `json:"gross,omitempty"`

@@ -114,6 +114,21 @@ const (
 // Suspensions lists the suspensions.
 var Suspensions = []Suspension{SpringsNone, SpringsLeaf, SpringsSlipper, SpringsTorsion}
 
+// CarBody is the shape of a car's tail.
+type CarBody string
+
+// The bodies.
+const (
+	BodyHatch  CarBody = "hatch"
+	BodyEstate CarBody = "estate"
+	BodyTall   CarBody = "tall" // off-roader or people carrier
+	BodyPickup CarBody = "pickup"
+	BodyVan    CarBody = "van"
+)
+
+// CarBodies lists the bodies.
+var CarBodies = []CarBody{BodyHatch, BodyEstate, BodyTall, BodyPickup, BodyVan}
+
 // Papers says how a trailer stands with the office.
 type Papers string
 

@@ -106,10 +106,7 @@ func (r *Rig) side() scene.View {
 	front, rear := r.Deck()
 	wr := r.WheelRadius()
 	add(scene.Line("ground", from, 0, to, 0))
-	// The car's tail: rounded off, no make.
-	roof := min(1.45, h-0.04)
-	car := []scene.Point{{from, -0.35}, {-0.28, -0.35}, {-0.22, -0.5}, {-0.24, -0.65 * roof}, {-0.45, -0.95 * roof}, {from, -roof}}
-	add(scene.Shape{Form: scene.Polygon, Class: "car", Points: car})
+	add(r.carTail(from, h)...)
 	if o := r.overhang(); -o-0.4 > from {
 		add(scene.Disc("car-wheel", -o, -0.33, 0.33))
 	}
@@ -296,26 +293,8 @@ func (i *Item) elevation(side bool) []scene.Shape {
 			points = append(points, scene.Point{my + y*c + z*s, mz - (z*c - y*s)})
 		}
 		poly(points...)
-	case i.Shape == "hull" && side:
-		poly(scene.Point{a, top}, scene.Point{a + 0.06*w, top + 0.55*h}, scene.Point{a + 0.2*w, bottom - 0.06*h}, scene.Point{a + 0.35*w, bottom},
-			scene.Point{b - 0.3*w, bottom}, scene.Point{b - 0.14*w, bottom - 0.08*h}, scene.Point{b - 0.03*w, top + 0.5*h}, scene.Point{b, top + 0.02*h}, scene.Point{b - 0.3*w, top + 0.28*h}, scene.Point{a + 0.3*w, top + 0.28*h})
-	case i.Shape == "hull":
-		poly(scene.Point{a, top}, scene.Point{a + 0.1*w, bottom - 0.3*h}, scene.Point{a + 0.32*w, bottom}, scene.Point{b - 0.32*w, bottom}, scene.Point{b - 0.1*w, bottom - 0.3*h}, scene.Point{b, top})
-	case i.Shape == "heap":
-		poly(scene.Point{a, bottom}, scene.Point{a, top + 0.5*h}, scene.Point{a + 0.3*w, top}, scene.Point{b - 0.3*w, top}, scene.Point{b, top + 0.5*h}, scene.Point{b, bottom})
-	case i.Shape == "wheels" && side:
-		wr := min(0.32*h, 0.16*w)
-		poly(scene.Point{a, bottom - 1.1*wr}, scene.Point{a + 0.04*w, bottom - 0.5*h}, scene.Point{a + 0.3*w, bottom - 0.55*h}, scene.Point{a + 0.38*w, top}, scene.Point{b - 0.3*w, top},
-			scene.Point{b - 0.22*w, bottom - 0.5*h}, scene.Point{b, bottom - 0.5*h}, scene.Point{b, bottom - 1.1*wr})
-		for _, x := range []float64{a + 0.19*w, b - 0.19*w} {
-			d := scene.Disc(i.class()+" wheel-of-load", x, bottom-wr, wr)
-			d.Thing = i.Path
-			out = append(out, d)
-		}
-	case i.Shape == "wheels":
-		poly(scene.Point{a, bottom}, scene.Point{a, bottom - 0.5*h}, scene.Point{a + 0.12*w, top}, scene.Point{b - 0.12*w, top}, scene.Point{b, bottom - 0.5*h}, scene.Point{b, bottom})
 	default:
-		poly(scene.Point{a, top}, scene.Point{b, top}, scene.Point{b, bottom}, scene.Point{a, bottom})
+		out = i.outline(side)
 	}
 	out = append(out, scene.Disc("centre", at, -i.Z, 0.035))
 	if side && w > 0.35 {
@@ -327,16 +306,7 @@ func (i *Item) elevation(side bool) []scene.Shape {
 }
 
 func (i *Item) fromAbove() []scene.Shape {
-	a, b, l, r := i.Front, i.Rear, i.Left, i.Right
-	s := scene.Rect(i.class(), i.Path, a, l, b, r)
-	if i.Shape == "hull" {
-		w, m := b-a, (l+r)/2
-		long := b-a >= r-l
-		if long {
-			s.Points = []scene.Point{{a, m}, {a + 0.12*w, m + (l-m)*0.55}, {a + 0.35*w, l}, {b - 0.3*w, l}, {b - 0.08*w, m + (l-m)*0.5}, {b, m}, {b - 0.08*w, m + (r-m)*0.5}, {b - 0.3*w, r}, {a + 0.35*w, r}, {a + 0.12*w, m + (r-m)*0.55}}
-		}
-	}
-	return []scene.Shape{s, scene.Disc("centre", i.X, i.Y, 0.035)}
+	return append(i.plan(), scene.Disc("centre", i.X, i.Y, 0.035))
 }
 
 // Room is how far an item may stand along its support: from and to of its near

@@ -65,7 +65,7 @@ func TestDrawnToScale(t *testing.T) {
 	near(t, "deck's rear", seen["deck"].Points[1][0], 3.6)
 	near(t, "wheel", seen["wheel"].Points[0][0], 2.8)
 	near(t, "load's front", seen["load"].Points[0][0], 1.7)
-	near(t, "load's top", seen["load"].Points[0][1], -0.9)
+	near(t, "load's top", seen["load"].Points[2][1], -0.9)
 	for _, s := range side.Shapes {
 		for _, p := range s.Points {
 			if p[0] < side.Min[0]-1e-9 || p[0] > side.Max[0]+1e-9 || p[1] < side.Min[1]-1e-9 || p[1] > side.Max[1]+1e-9 {

@@ -116,7 +116,7 @@ func (r *Rig) place(t thing, frame point, at plan.Spot, turn int) (it Item, x, y
 		Front: o.x, Rear: o.x + along,
 		Left: o.y - across/2, Right: o.y + across/2,
 		Bottom: o.z, Top: o.z + h,
-		Lean: t.lean, Section: section,
+		Lean: t.lean, Section: section, Turn: turn,
 	}
 	back := quantity.Range[float64]{Nominal: l / 2, Low: l/2 - l*centreDoubt, High: l/2 + l*centreDoubt}
 	if t.centreHigh > 0 {

@@ -61,6 +61,7 @@ type Item struct {
 	Left, Right    float64
 	Bottom, Top    float64
 	X, Y, Z        float64    // centre of mass, with what is in it
+	Turn           int        // as it is placed: 0, 90, 180, 270, clockwise from above
 	Lean           float64    // of a hull in its place, rad about its length
 	Section        [2]float64 // width and height before it leans
 	Mass           *span

@@ -101,22 +101,25 @@ const columnScale = computed(() => {
       </div>
       <div v-if="rear">
         <SceneView :view="rear" :scale="rearScale" :others="others?.rear" />
-        <ul v-if="named('beam')" class="text-soft mt-6 space-y-1 pl-3 text-sm" aria-label="Signs of the beam">
-          <li v-for="[sign, word] in legend" :key="word" class="flex items-center gap-2">
-            <svg class="drawing shrink-0" width="22" height="16" viewBox="0 0 22 16" aria-hidden="true">
-              <rect
-                v-if="sign === 'window' || sign === 'doubt'"
-                x="2"
-                y="3"
-                width="18"
-                height="10"
-                :class="sign"
-              />
-              <path v-else d="M11 2v12" :class="sign" />
-            </svg>
-            {{ word }}
-          </li>
-        </ul>
+        <details v-if="named('beam')" class="text-soft mt-2 pl-3 text-sm">
+          <summary class="min-h-6 cursor-pointer">Signs of the beam</summary>
+          <ul class="mt-1 space-y-1">
+            <li v-for="[sign, word] in legend" :key="word" class="flex items-center gap-2">
+              <svg class="drawing shrink-0" width="22" height="16" viewBox="0 0 22 16" aria-hidden="true">
+                <rect
+                  v-if="sign === 'window' || sign === 'doubt'"
+                  x="2"
+                  y="3"
+                  width="18"
+                  height="10"
+                  :class="sign"
+                />
+                <path v-else d="M11 2v12" :class="sign" />
+              </svg>
+              {{ word }}
+            </li>
+          </ul>
+        </details>
       </div>
     </div>
   </div>

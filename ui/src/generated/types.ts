@@ -178,6 +178,7 @@ export interface Hull {
 export interface TowVehicle {
   order: number;
   name: string;
+  body?: string;
   kerb?: MassEstimate;
   rearEmpty?: MassEstimate;
   gross?: number;

@@ -22,6 +22,14 @@ const cars = computed(() =>
   Object.entries(workspace.plan?.towVehicles ?? {}).map(([value, v]) => ({ value, name: v.name })),
 )
 
+const bodies = [
+  { value: 'hatch', name: 'saloon or hatchback' },
+  { value: 'estate', name: 'estate or wagon' },
+  { value: 'tall', name: 'off-roader or people carrier' },
+  { value: 'pickup', name: 'pickup' },
+  { value: 'van', name: 'van' },
+]
+
 function add() {
   const car = newId('car')
   const order = Math.max(0, ...Object.values(workspace.plan?.towVehicles ?? {}).map((v) => v.order)) + 1
@@ -54,6 +62,13 @@ function add() {
       </div>
       <div v-if="car" class="mt-4 grid gap-x-4 gap-y-3 md:grid-cols-2">
         <TextField :path="path('name')" label="Name" />
+        <ChoiceField
+          label="Body, for the drawing"
+          :value="car.body ?? ''"
+          none="not told"
+          :options="bodies"
+          @chosen="workspace.setAt(path('body'), $event || undefined, 'body')"
+        />
         <EstimateField :path="path('kerb')" :label="term('Curb weight')" kind="mass" usual="plate" />
         <PlanQuantity
           :path="path('towBraked')"
