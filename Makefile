@@ -12,7 +12,7 @@ BIN    := bin/zygonos
 GO_SRC := $(shell find cmd core demo store web ui/embed.go -name '*.go' -not -name '*_test.go') $(wildcard demo/*.json store/migrations/*.sql) go.mod go.sum
 UI_SRC := $(shell find ui/src ui/public -type f) ui/index.html ui/vite.config.ts
 
-.PHONY: help demo build test deep bench shots stats types lint go-test e2e browser
+.PHONY: help demo build test deep bench shots sentences stats types lint go-test e2e browser
 
 help:
 	@sed -n 's/^# //p' $(MAKEFILE_LIST) | head -2
@@ -77,6 +77,9 @@ bench: $(BIN) $(DEPS) browser
 
 shots: $(BIN) $(DEPS) browser
 	SHOTS=1 npx playwright test -c e2e shots
+
+sentences:
+	@go run ./cmd/sentences $(WHAT)
 
 stats:
 	@scripts/stats

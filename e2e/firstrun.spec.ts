@@ -26,7 +26,7 @@ test('twelve fields lead to a payload verdict and a ball verdict', async ({ page
   await page.getByLabel('Towing capacity').fill('1200') // 9
   await page.getByLabel('Ball weight limit').fill('90') // 10
   await expect(page.locator('[data-verdict="Car"]')).toHaveAttribute('data-outcome', 'unknown') // brakes?
-  await page.getByRole('button', { name: /For a trailer/ }).click() // 11
+  await page.getByRole('button', { name: /Brakes on your trailer/ }).click() // 11
   await page.getByRole('option', { name: 'with brakes' }).click()
   await expect(page.locator('[data-verdict="Car"]')).toHaveAttribute('data-outcome', 'holds')
   await next()

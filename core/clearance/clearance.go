@@ -213,9 +213,9 @@ func width(base func(string, string, float64, float64) finding.Finding, rules *n
 	f := base(CodeWidth, "Width over all", *m.Body, limit)
 	switch {
 	case quantity.Exceeds(*m.Body, limit):
-		f.Outcome, f.Says = finding.Fails, said.Say("The trailer is % wide, % is allowed.", said.Length(*m.Body), said.Length(limit))
+		f.Outcome, f.Says = finding.Fails, said.Say("The trailer is % wide; only % is allowed.", said.Length(*m.Body), said.Length(limit))
 	default:
-		f.Says = said.Say("The trailer is % wide of %.", said.Length(*m.Body), said.Length(limit))
+		f.Says = said.Say("The trailer is % wide; % is allowed.", said.Length(*m.Body), said.Length(limit))
 	}
 	if rules.WidthAlso != "" {
 		f.Says = append(f.Says, said.Piece{Text: " (" + rules.WidthAlso + ".)"})

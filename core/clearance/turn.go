@@ -376,7 +376,7 @@ func turn(r *rig.Rig) (finding.Finding, bool) {
 	f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	f.Says = said.Say("At % % touches the "+t.On+".", said.Of(quantity.KindAngle, t.Angle), what)
 	if d, ok := longer(r); ok {
-		f.Says = append(f.Says, said.Say(" % longer a {drawbar} lets it turn to %. Mind it when reversing.", said.Length(d), said.Of(quantity.KindAngle, most))...)
+		f.Says = append(f.Says, said.Say(" A {drawbar} % longer lets it turn to %. Mind it when reversing.", said.Length(d), said.Of(quantity.KindAngle, most))...)
 	}
 	return f, true
 }

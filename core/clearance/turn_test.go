@@ -63,7 +63,7 @@ func TestTurn(t *testing.T) {
 		{"tight", "At 70.9° the drawbar touches the car", []string{"/trailers/t/drawbar", `{"beams":2}`}},
 		{"unknown", "an A-frame drawbar touches the car at 70.9°", nil},
 		// A long box that reaches 0.4 m before the front board.
-		{"tight", "longer a drawbar", []string{sample.Crate + "/at/back", `-0.6`}},
+		{"tight", "longer lets it turn", []string{sample.Crate + "/at/back", `-0.6`}},
 		{"tight", "open tailgate", []string{"/towVehicles/car/gateReach", `1.0`, "/towVehicles/car/ballBehind", `0.15`}},
 		// A tailgate higher than the crate's 1.25 m is passed under.
 		{"holds", "Turns to 97.5°", []string{"/towVehicles/car/gateReach", `1.0`, "/towVehicles/car/gateHeight", `1.4`, "/trailers/t/drawbar", `{"beams":1}`}},

@@ -92,7 +92,7 @@ func Check(r *rig.Rig) []finding.Finding {
 	}
 	stress := force * free / s.Wy
 	judge(&f, stress)
-	f.Says = said.Say("At the deck's front the {drawbar} is used to % of what % allows, ball % × % shock.", said.Share(stress/allowed), said.Piece{Text: stock.Name}, said.Mass(ball), said.Count(int(k)))
+	f.Says = said.Say("At the deck's front the {drawbar} is used to % of what % allows, with % on the ball, times % for shock.", said.Share(stress/allowed), said.Piece{Text: stock.Name}, said.Mass(ball), said.Count(int(k)))
 	if f.Outcome == finding.Fails {
 		f.Says = append(f.Says, said.Say(" Stiffen it, or shorter.")...)
 	}

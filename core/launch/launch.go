@@ -312,7 +312,7 @@ func (b *boat) slip() []finding.Finding {
 		f.Figure, f.Limit = finding.Exactly(quantity.KindLength, wet), finding.Exactly(quantity.KindLength, 0.0)
 		if wet > 0 {
 			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-			f.Says = said.Say("The car's rear {tyre}s stand % in the water. A longer {drawbar} by %, lower rollers, or wait for the tide.", said.Length(wet), said.Length(wet/math.Sin(slip)))
+			f.Says = said.Say("The car's rear {tyre}s stand % in the water. A {drawbar} % longer, lower rollers, or wait for the tide.", said.Length(wet), said.Length(wet/math.Sin(slip)))
 		} else {
 			f.Says = said.Say("The car's rear {tyre}s stay % from the water.", said.Length(-wet/math.Sin(slip)))
 		}

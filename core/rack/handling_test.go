@@ -50,7 +50,7 @@ func TestFoot(t *testing.T) {
 	at := "/parts/r/rack/"
 	r := rackOf(t, at+"foot", `"bolted"`)
 	_, fs := rack.Check(r)
-	if f := sample.Find(t, fs, rack.CodeFoot); f.Outcome != finding.Unknown || len(f.Needs) != 1 {
+	if f := sample.Find(t, fs, rack.CodeFoot); f.Outcome != finding.Unknown || len(f.Needs) != 3 {
 		t.Errorf("%s", f.Says.Text(r.Plan.Locale()))
 	}
 	_, fs = rack.Check(rackOf(t, at+"foot", `"bolted"`, at+"bolts", `4`, at+"bolt", `0.01`, at+"gauge", `0.08`, at+"grade", `"8.8"`))

@@ -186,7 +186,7 @@ func (s *Setup) angle(steps []Step) finding.Finding {
 		case s.Tilts:
 			f.Says = append(f.Says, said.Say(" % is usual at most: a longer bed, or ramps before it.", said.Of(quantity.KindAngle, limit))...)
 		case l > 0:
-			f.Says = append(f.Says, said.Say(" For % it takes %.", said.Of(quantity.KindAngle, limit), said.Length(l))...)
+			f.Says = append(f.Says, said.Say(" For % they would be % long.", said.Of(quantity.KindAngle, limit), said.Length(l))...)
 		default:
 			f.Says = append(f.Says, said.Say(" The ground falls away too steeply for %: load elsewhere.", said.Of(quantity.KindAngle, limit))...)
 		}
@@ -417,14 +417,14 @@ func (s *Setup) rating() (finding.Finding, bool) {
 	f.Margin = &margin
 	switch {
 	case best > limit:
-		f.Outcome, f.Says = finding.Fails, said.Say("However it is read, % on ramps for %.", said.Mass(best), said.Mass(limit))
+		f.Outcome, f.Says = finding.Fails, said.Say("However it is read, % on ramps rated %.", said.Mass(best), said.Mass(limit))
 	case worst > limit:
-		f.Outcome, f.Says = finding.Unknown, said.Say("% or % on ramps for %: is that for one or the pair, an axle or the vehicle?", said.Mass(best), said.Mass(worst), said.Mass(limit))
+		f.Outcome, f.Says = finding.Unknown, said.Say("% or % on ramps rated %: is that for one or the pair, an axle or the vehicle?", said.Mass(best), said.Mass(worst), said.Mass(limit))
 		f.Needs = []finding.Need{{Path: path + "/counts", Says: said.Say("what the ramps' rating counts"), Where: said.Say("Ask the seller; it is seldom printed.")}}
 	case margin < 0.1:
-		f.Outcome, f.Tight, f.Says = finding.Tight, finding.LittleRoom, said.Say("% on ramps for %.", said.Mass(worst), said.Mass(limit))
+		f.Outcome, f.Tight, f.Says = finding.Tight, finding.LittleRoom, said.Say("% on ramps rated %.", said.Mass(worst), said.Mass(limit))
 	default:
-		f.Says = said.Say("% on ramps for %.", said.Mass(worst), said.Mass(limit))
+		f.Says = said.Say("% on ramps rated %.", said.Mass(worst), said.Mass(limit))
 	}
 	if s.paired() && s.Track == 0 {
 		f.Says = append(f.Says, said.Say(" In one track it rides on one ramp alone, half of the pair.")...)

@@ -273,7 +273,7 @@ func TestCheck(t *testing.T) {
 		code, outcome, says string
 	}{
 		"flat enough":       {nil, ramp.CodeAngle, "holds", "rise 500 mm at 14.5°"},
-		"steep":             {[]string{part + "/length", `1.2`}, ramp.CodeAngle, "tight", "it takes 1620 mm"},
+		"steep":             {[]string{part + "/length", `1.2`}, ramp.CodeAngle, "tight", "be 1620 mm long"},
 		"too short":         {[]string{part + "/length", `0.45`}, ramp.CodeSetup, "fails", "do not reach the ground"},
 		"a loading bank":    {[]string{at + "/kerb", `-0.6`}, ramp.CodeSetup, "fails", "no ramp is needed"},
 		"rising ground":     {[]string{at + "/fall", `-0.5`}, ramp.CodeAngle, "holds", "Ramps of"},
@@ -306,10 +306,10 @@ func TestCheck(t *testing.T) {
 		"unhitched":         {[]string{at + "/unhitched", `true`}, ramp.CodeTip, "fails", "Hitch it, or prop the tail"},
 		"unhitched, props":  {[]string{at + "/unhitched", `true`, at + "/props", `{"back":2.4,"gap":0.02}`}, ramp.CodeTip, "tight", "leans on its props"},
 		"car unloads":       {nil, ramp.CodeCar, "holds", "comes off the car's rear axle"},
-		"props, no springs": {[]string{at + "/props", `{"back":2.4,"gap":0.02}`}, ramp.CodeProps, "unknown", "how far do the springs sink"},
+		"props, no springs": {[]string{at + "/props", `{"back":2.4,"gap":0.02}`}, ramp.CodeProps, "unknown", "how far the springs sink"},
 		"props":             {[]string{at + "/props", `{"back":2.4,"gap":0.02}`, "/trailers/t/sinks", `0.04`}, ramp.CodeProps, "holds", "Plates under them"},
 		"props in front":    {[]string{at + "/props", `{"back":1,"gap":0}`, "/trailers/t/sinks", `0.04`}, ramp.CodeProps, "fails", "hold nothing"},
-		"rated":             {nil, ramp.CodeRating, "holds", "300 kg on ramps for 400 kg"},
+		"rated":             {nil, ramp.CodeRating, "holds", "300 kg on ramps rated 400 kg"},
 		"over":              {[]string{part + "/rating", `150`}, ramp.CodeRating, "fails", "However it is read"},
 		"unclear":           {[]string{part + "/rating", `200`, part + "/counts", "-", part + "/per", "-"}, ramp.CodeRating, "unknown", "an axle or the vehicle"},
 		"no plate":          {[]string{part + "/rating", "-"}, ramp.CodeRating, "unknown", "Look for their plate"},

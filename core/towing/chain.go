@@ -538,10 +538,10 @@ func payload(r *rig.Rig, all []*link) (*Payload, finding.Finding) {
 	where := said.Length(p.From)
 	if best < 0 {
 		f.Outcome = finding.Fails
-		f.Says = append(said.Say("% too much, counted % behind the {headboard}. It is over: ", said.Mass(-best), where), name...)
+		f.Says = append(said.Say("% too much, with what is added counted % behind the {headboard}. Over: ", said.Mass(-best), where), name...)
 	} else {
 		f.Outcome = finding.Holds
-		f.Says = append(said.Say("% more may go % behind the {headboard}. Then it is full: ", said.Mass(math.Floor(best)), where), name...)
+		f.Says = append(said.Say("% more may go % behind the {headboard}. Full first: ", said.Mass(math.Floor(best)), where), name...)
 		if r.Bears == nil { // what axle and ball leave is not known
 			f.Outcome, f.Needs = finding.Unknown, r.Needs
 			f.Says = append(said.Say("At most % more may go, by: ", said.Mass(math.Floor(best))), name...)

@@ -324,7 +324,7 @@ async function finish() {
             @cleared="a.ball = undefined"
           />
           <ChoiceField
-            label="For a trailer, as yours is,"
+            label="Brakes on your trailer"
             :value="a.brakes"
             :options="[
               { value: '', name: 'not sure' },

@@ -41,7 +41,7 @@ const racks = computed(() =>
       <CutList class="mt-3" :built="r.built" />
     </div>
     <p v-if="!racks.length" class="text-soft px-1">
-      No rack that is told piece by piece is on in this outing. Plan one, or put one on at the trailer.
+      No rack in this outing is told piece by piece. Plan one, or put one on at the trailer.
     </p>
     <CutGate />
     <CradlePanel />

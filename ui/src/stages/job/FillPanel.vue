@@ -37,7 +37,7 @@ const y = (depth: number) => 100 - (depth / top.value) * 100
     </p>
     <p v-if="fill.open" class="text-unknown font-semibold">Ratings not known yet may allow less.</p>
     <p class="text-soft text-sm">
-      Then it is full: {{ say(fill.by) }}. Planned: {{ measure(fill.mass) }}.
+      Full first: {{ say(fill.by) }}. Planned: {{ measure(fill.mass) }}.
       <template v-if="fill.level"> Level with the sides: {{ measure(fill.level) }}.</template>
     </p>
     <div class="mt-2 grid grid-cols-[7.5rem_minmax(0,1fr)] gap-3">
