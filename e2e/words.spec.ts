@@ -1,10 +1,11 @@
 // The interface's own small sums: sentences, patches, ids.
+import { readFileSync } from 'node:fs'
 import { expect, test } from '@playwright/test'
 import { keyOf, sentence, term, unbroken } from '../ui/src/said'
 import { at, newId, put, uuid } from '../ui/src/stores/patch'
 import { stageOfPath } from '../ui/src/stages/fieldOf'
 import type { Material } from '../ui/src/generated/types'
-import { firstPlan } from '../ui/src/pages/firstPlan'
+import { firstPlan, type Answers } from '../ui/src/pages/firstPlan'
 
 const terms = { 'ball load': { na: 'tongue weight', uk: 'noseweight' } }
 const uk = { units: 'metric', region: 'uk' }
@@ -92,4 +93,16 @@ test('a first run without an answer is a plan all the same', () => {
   expect(JSON.stringify(plan)).not.toContain('null')
   const on = Object.values(plan.outings.first!.layouts.trailer!.placements).map((p) => p.on)
   expect(on).toEqual(Array(6).fill('any'))
+})
+
+test('the strangers’ answers make the plans that the core is tested with', () => {
+  const strangers = JSON.parse(readFileSync('core/studies/testdata/strangers.json', 'utf8')) as {
+    name: string
+    answers: Answers
+    plan: unknown
+  }[]
+  expect(strangers).toHaveLength(10)
+  const materials = [{ id: 'gravel', name: 'gravel' } as Material]
+  for (const s of strangers)
+    expect(JSON.parse(JSON.stringify(firstPlan(s.answers, materials))), s.name).toEqual(s.plan)
 })
