@@ -38,7 +38,7 @@ func candidates(p *plan.Plan, q review.Request, f *finding.Finding) []finding.Va
 	case f.Code == balance.CodeWindow && r.Bears != nil:
 		found = intoWindow(r)
 	case f.Code == balance.CodeSides, link == "tyres-left", link == "tyres-right":
-		found = acrossDeck(r)
+		found = toEven(r)
 	case f.Code == rack.CodeBar || f.Code == rack.CodeSag:
 		found = strongerBars(r, f.Subject)
 	case f.Code == ramp.CodeSetup, f.Code == ramp.CodeAngle, f.Code == ramp.CodeTip, f.Code == ramp.CodeClear, f.Code == ramp.CodeWinch, f.Code == ramp.CodeHold:
@@ -182,59 +182,6 @@ func ballast(r *rig.Rig, s float64) (candidate, bool) {
 			{Op: "add", Path: r.LayoutPath("/placements/" + id), Value: plan.Placement{On: plan.OnDeck, At: plan.Spot{Back: quantity.Length(back)}}},
 		},
 	}, 2 + p/50}, true
-}
-
-// acrossDeck slides one load across so that the wheels bear alike:
-// Δ = −Σmy/m of that load, within the deck.
-func acrossDeck(r *rig.Rig) []candidate {
-	if r.Bears == nil {
-		return nil
-	}
-	side := 0.0
-	for i := range r.Beam.Terms {
-		side += r.Beam.Terms[i].Amount.Nominal * r.Beam.Terms[i].Side.Nominal
-	}
-	var out []candidate
-	for i := range r.Items {
-		it := &r.Items[i]
-		m := r.Moves(i).Mass
-		if it.Part || it.Pinned || it.Mass == nil || m <= 0 {
-			continue
-		}
-		edge := max(0, r.DeckWidth()/2-(it.Right-it.Left)/2)
-		at := float64(it.At.Right)
-		goal := at - side/m
-		if it.OnDeck {
-			goal = min(max(goal, min(-edge, at)), max(edge, at))
-		}
-		goal = math.Round(goal*100) / 100
-		d := goal - at
-		if math.Abs(d) < 0.0099 || blocked(r, it, d) {
-			continue
-		}
-		word := "right"
-		if d < 0 {
-			word = "left"
-		}
-		out = append(out, candidate{finding.Variant{
-			Name:  said.Say("slide % % to the "+word, said.Name(it.Name, "the load"), said.Length(math.Abs(d))),
-			Patch: setPlace(it, "right", at, goal),
-		}, math.Abs(d) * (1 + m/500)})
-	}
-	return out
-}
-
-// blocked reports whether the item, shifted across by d, would stand in another.
-func blocked(r *rig.Rig, it *rig.Item, d float64) bool {
-	moved := *it
-	moved.Left, moved.Right = moved.Left+min(0, d), moved.Right+max(0, d)
-	for i := range r.Items {
-		o := &r.Items[i]
-		if o != it && !o.Part && moved.Overlaps(o) && moved.Front < o.Rear-1e-9 && o.Front < moved.Rear-1e-9 && !it.Overlaps(o) {
-			return true
-		}
-	}
-	return false
 }
 
 // ontoDeck brings a load back within the deck.
