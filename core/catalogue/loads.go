@@ -2,8 +2,8 @@ package catalogue
 
 // LoadKind is a kind of load: the range of its mass, a usual size, and how it
 // stands. Shares are of its length; a pair of noughts is not told and taken at
-// the middle. All are typical figures of confidence C, wide on purpose: makers'
-// sheets of a dozen or so of each kind, rounded outward.
+// the middle. All are typical figures of confidence C, wide on purpose; From says
+// where each kind's come from.
 type LoadKind struct {
 	ID     string `json:"id"`
 	Name   string `json:"name"`
@@ -15,6 +15,8 @@ type LoadKind struct {
 	Height length `json:"height"`
 	Shape  string `json:"shape"`           // box, hull, wheels, heap: how it is drawn
 	Words  string `json:"words,omitempty"` // everyday words that it goes by, of all regions
+	From   string `json:"from"`            // where its figures come from
+	Note   string `json:"note,omitempty"`  // a caution of its own
 
 	CentreLow  float64  `json:"centreLow,omitempty"`  // behind the front, share of the length …
 	CentreHigh float64  `json:"centreHigh,omitempty"` // … from and to

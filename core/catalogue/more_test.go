@@ -1,6 +1,7 @@
 package catalogue_test
 
 import (
+	"strings"
 	"testing"
 
 	"zygonos/core/catalogue"
@@ -144,5 +145,24 @@ func TestWords(t *testing.T) {
 		if k.Words == "" {
 			t.Errorf("%s goes by no word", k.ID)
 		}
+	}
+}
+
+// Every kind says where its figures come from, and no caution stands with a kind that is none.
+func TestOrigins(t *testing.T) {
+	noted := 0
+	for _, k := range catalogue.Loads {
+		if k.From == "" {
+			t.Errorf("%s does not say where its figures come from", k.ID)
+		}
+		if k.Note != "" {
+			noted++
+		}
+	}
+	if noted != 9 { // a note under a key that is no kind is lost
+		t.Errorf("%d kinds carry a note", noted)
+	}
+	if k, _ := catalogue.LoadOf("livestock"); !strings.Contains(k.Note, "rules of their own") {
+		t.Error("animals carry no note")
 	}
 }

@@ -1,11 +1,50 @@
 package catalogue
 
-// called gives each kind the everyday words that it goes by.
+// called gives each kind the everyday words that it goes by, where its figures come from, and
+// its caution.
 func called(kinds []LoadKind) []LoadKind {
 	for i := range kinds {
-		kinds[i].Words = everyday[kinds[i].ID]
+		k := &kinds[i]
+		k.Words, k.Note, k.From = everyday[k.ID], notes[k.ID], fromPractice
+		switch {
+		case k.Shape == "hull" || k.Shape == "wheels":
+			k.From = fromMakers
+		case k.Group == "building" && k.High > 0 || k.ID == "heap":
+			k.From = fromDensity
+		}
+		if own, ok := origins[k.ID]; ok {
+			k.From = own
+		}
 	}
 	return kinds
+}
+
+// Where figures come from; all of confidence C.
+const (
+	fromMakers   = "as makers’ sheets of the kind state, rounded outward; centre and where it bears by practice"
+	fromDensity  = "size as sold times density, from a little of it to a full load"
+	fromPractice = "common practice, wide on purpose: weigh it"
+)
+
+// origins are those of kinds that differ from their group.
+var origins = map[string]string{
+	"generator": fromMakers, "mixer": fromMakers, "compactor": fromMakers, "compressor": fromMakers, "welder": fromMakers,
+	"ladder": fromMakers, "scaffold": fromMakers, "outboard": fromMakers, "appliance": fromMakers, "fridge": fromMakers,
+	"hot-tub": fromMakers, "piano": fromMakers, "splitter": fromMakers, "chipper": fromMakers, "cultivator": fromMakers,
+	"snow-machine": fromMakers, "tools": fromPractice, "doors": fromPractice, "gas": fromMakers,
+}
+
+// notes are cautions that go with a kind.
+var notes = map[string]string{
+	"livestock": "Animals shift, tire and have transport rules of their own: ask your farm or animal authority. Only weight and place are judged here.",
+	"hive":      "Closed, strapped as one, with air; travel at dusk or dawn.",
+	"gas":       "Upright, valve shut and capped, in the open air; many places limit how much.",
+	"tank":      "Fuel and chemicals have rules of their own; water weighs a kilogram a litre.",
+	"generator": "Fuel tap shut; no can of petrol loose beside it.",
+	"hot-tub":   "Drained: a full one weighs over a tonne.",
+	"fridge":    "Upright, and left to stand before it is switched on.",
+	"excavator": "Bucket down, chained at its own points.",
+	"car-small": "A trailer made for cars; mind its brakes, the ball load and your licence.",
 }
 
 // everyday are the words that people have for the kinds, of all regions; a general word stands

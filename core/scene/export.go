@@ -17,6 +17,7 @@ func (v *View) SVG(l quantity.Locale) []byte {
 	fmt.Fprintf(&b, `<svg xmlns="http://www.w3.org/2000/svg" width="%smm" height="%smm" viewBox="%s %s %s %s">`+"\n", mm(w), mm(h), mm(v.Min[0]*1000), mm(v.Min[1]*1000), mm(w), mm(h))
 	fmt.Fprintf(&b, "<title>%s</title>\n", escaped(v.Title.Text(l)))
 	b.WriteString(`<g fill="none" stroke="#000" stroke-width="2" stroke-linejoin="round" font-family="sans-serif">` + "\n")
+	texts := v.spread(l)
 	for i := range v.Shapes {
 		s := &v.Shapes[i]
 		if !s.drawable() {
@@ -40,7 +41,7 @@ func (v *View) SVG(l quantity.Locale) []byte {
 				anchor = "start"
 			}
 			fmt.Fprintf(&b, `<text class="%s" x="%s" y="%s" text-anchor="%s" dominant-baseline="middle" font-size="%s" fill="#000" stroke="none">%s</text>`+"\n",
-				escaped(s.Class), mm(s.Points[0][0]*1000), mm(s.Points[0][1]*1000), anchor, mm(letter*1000), escaped(s.Says.Text(l)))
+				escaped(s.Class), mm(texts[s][0]*1000), mm(texts[s][1]*1000), anchor, mm(letter*1000), escaped(s.Says.Text(l)))
 		}
 	}
 	b.WriteString("</g>\n</svg>\n")
@@ -118,6 +119,7 @@ func (v *View) DXF(l quantity.Locale) []byte {
 	pair(0, "ENDSEC")
 	pair(0, "SECTION")
 	pair(2, "ENTITIES")
+	texts := v.spread(l)
 	for i := range v.Shapes {
 		s := &v.Shapes[i]
 		if !s.drawable() {
@@ -144,12 +146,12 @@ func (v *View) DXF(l quantity.Locale) []byte {
 		case Text:
 			pair(0, "TEXT")
 			pair(8, on)
-			point(10, s.Points[0])
+			point(10, texts[s])
 			pair(40, mm(letter*1000))
 			pair(1, plain(s.Says.Text(l)))
 			if a := map[string]string{"middle": "1", "end": "2"}[s.Anchor]; a != "" {
 				pair(72, a)
-				point(11, s.Points[0])
+				point(11, texts[s])
 			}
 		}
 	}

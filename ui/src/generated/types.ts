@@ -1172,6 +1172,8 @@ export interface LoadKind {
   height: number;
   shape: string;
   words?: string;
+  from: string;
+  note?: string;
   centreLow?: number;
   centreHigh?: number;
   centreUp?: number;

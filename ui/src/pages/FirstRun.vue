@@ -211,6 +211,7 @@ async function finish() {
                 >
                   Not this
                 </button>
+                <span v-if="kindOf(l)!.note" class="mt-1 block">{{ kindOf(l)!.note }}</span>
               </p>
               <LikeField
                 v-else-if="l.name.trim()"

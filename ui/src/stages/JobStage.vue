@@ -190,6 +190,10 @@ function addOuting() {
           @taken="(kind, name) => take(id, kind, name)"
         />
         <KindField :value="l.kind" :path="`/loads/${id}/kind`" @chosen="takeKind(id, $event)" />
+        <p v-if="kindOf(l)" class="text-soft text-sm md:col-span-2" data-kind-from>
+          <b v-if="kindOf(l)!.note" class="text-ink">{{ kindOf(l)!.note }}</b>
+          Typical figures: {{ kindOf(l)!.from }}.
+        </p>
         <LikeField
           v-if="!l.kind && !l.bulk && !l.tank && !l.pieces && named(l)"
           class="md:col-span-2"
