@@ -216,11 +216,11 @@ func storage(j *judge) {
 	size := []said.Piece{said.Length(b.Length), said.Length(b.Width), said.Length(b.Height)}
 	switch {
 	case over > 1e-9:
-		j.say(finding.Fails, "% × % × %: % too "+what+" for the bay.", append(size, said.Length(over))...)
+		j.say(finding.Fails, "Put away it is % × % × %: % too "+what+" for the bay.", append(size, said.Length(over))...)
 	case what == "on its edge":
-		j.say(finding.Holds, "% × % × %: fits on its edge.", size...)
+		j.say(finding.Holds, "Put away it is % × % × %: it fits on its edge.", size...)
 	default:
-		j.say(finding.Holds, "% × % × %: fits.", size...)
+		j.say(finding.Holds, "Put away it is % × % × %: it fits.", size...)
 	}
 }
 

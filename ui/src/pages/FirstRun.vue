@@ -367,6 +367,12 @@ async function finish() {
         </div>
       </form>
       <aside class="self-start" aria-label="So far" aria-live="polite">
+        <section v-if="report?.questions.length" class="plate border-l-unknown mb-3 border-l-4 p-3">
+          <h2 class="font-bold">Is this meant?</h2>
+          <p v-for="q in report.questions" :key="q.code + q.path" class="mt-1 leading-snug" data-question>
+            {{ say(q.says) }}
+          </p>
+        </section>
         <h2 class="font-bold">So far</h2>
         <ul class="mt-2 space-y-2">
           <li

@@ -50,7 +50,7 @@ const figures = computed(() => {
         </div>
       </dl>
     </div>
-    <div class="plate shrink-0 overflow-hidden p-2 md:h-[26rem]">
+    <div class="plate shrink-0 overflow-hidden p-2 md:h-[28.5rem]">
       <RigDrawing class="h-full" />
     </div>
     <ThingTray class="no-print" />
