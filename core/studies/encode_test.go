@@ -1,0 +1,97 @@
+package studies_test
+
+import (
+	"encoding/json"
+	"os"
+	"strings"
+	"testing"
+
+	"zygonos/core/finding"
+	"zygonos/core/internal/sample"
+	"zygonos/core/plan"
+	"zygonos/core/review"
+	"zygonos/core/studies"
+	"zygonos/demo"
+)
+
+// odd are values that no field has in earnest.
+var odd = []float64{0, -1, 5e-324, 1e-9, 1e-3, 0.01, 10, 1e4, 1e6, 1e12, 1e30, 1e154, 1e300, 1.7e308}
+
+// numbers are the paths of all numbers of a document.
+func numbers(v any, path string, out *[]string) {
+	switch v := v.(type) {
+	case map[string]any:
+		for k, e := range v {
+			numbers(e, path+"/"+strings.NewReplacer("~", "~0", "/", "~1").Replace(k), out)
+		}
+	case float64:
+		*out = append(*out, path)
+	}
+}
+
+// encodes judges a plan as the pages do, and reports what cannot be sent.
+func encodes(t testing.TB, p *plan.Plan, outing, what string) {
+	data, err := plan.Write(p)
+	if err != nil {
+		t.Errorf("%s: the plan: %v", what, err)
+		return
+	}
+	for name, ask := range map[string]func(*plan.Plan) any{
+		"live":    func(p *plan.Plan) any { return review.Review(p, review.Request{Outing: outing}) },
+		"settled": func(p *plan.Plan) any { return studies.Settled(p, review.Request{Outing: outing}) },
+	} {
+		q, err := plan.Read(data)
+		if err != nil {
+			return // refused by its shape
+		}
+		if _, err := json.Marshal(ask(q)); err != nil {
+			t.Errorf("%s: %s: %v", what, name, err)
+		}
+	}
+}
+
+// Every report can be sent, whatever one figure of a plan is.
+func TestEveryReportEncodes(t *testing.T) {
+	stride := 17
+	if os.Getenv("DEEP") != "" {
+		stride = 1
+	}
+	n := 0
+	for name, p := range plansToBreak(t) {
+		data, _ := plan.Write(p)
+		var doc any
+		if err := json.Unmarshal(data, &doc); err != nil {
+			t.Fatal(err)
+		}
+		var paths []string
+		numbers(doc, "", &paths)
+		for _, path := range paths {
+			for _, v := range odd {
+				if n++; n%stride != 0 {
+					continue
+				}
+				q, err := plan.Apply(p, []finding.Op{{Op: "replace", Path: path, Value: v}})
+				if err != nil {
+					continue
+				}
+				for _, o := range p.OutingIDs() {
+					encodes(t, q, o, name+" with "+path)
+				}
+			}
+		}
+	}
+}
+
+func plansToBreak(t testing.TB) map[string]*plan.Plan {
+	out := map[string]*plan.Plan{"sample": sample.Plan(t)}
+	for _, name := range []string{"skarrow-hut", "heather-hives"} {
+		data, err := demo.Files.ReadFile(name + ".zygonos.json")
+		if err != nil {
+			t.Fatal(err)
+		}
+		if out[name], err = plan.Read(data); err != nil {
+			t.Fatal(err)
+		}
+	}
+	return out
+}
