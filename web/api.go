@@ -3,11 +3,13 @@ package web
 import (
 	"bufio"
 	"bytes"
+	"context"
 	"encoding/json"
 	"log"
 	"regexp"
 	"strconv"
 	"strings"
+	"time"
 
 	"github.com/gofiber/fiber/v3"
 	"github.com/google/uuid"
@@ -24,7 +26,11 @@ import (
 	"zygonos/store"
 )
 
-type server struct{ store *store.Store }
+type server struct {
+	store *store.Store
+	end   context.Context
+	lanes lanes
+}
 
 func (s *server) routes(api fiber.Router) {
 	api.Get("/health", func(c fiber.Ctx) error { return c.JSON(fiber.Map{"ok": true}) })
@@ -44,30 +50,36 @@ func (s *server) routes(api fiber.Router) {
 	api.Post("/examples/:id", s.tryExample)
 	api.Get("/plans/:id/revisions", s.history)
 	api.Get("/plans/:id/revisions/:n", s.revision)
-	api.Post("/review", reviewPlan)
+	api.Post("/review", s.review)
 	api.Post("/working", working)
-	api.Post("/compare", answers(func(a *Asking) *studies.Comparison { return studies.Compare(a.Plan, a.Request, a.Back) }))
-	api.Post("/comparison.csv", tabled("comparison", func(a *Asking) []byte {
-		return tables.Comparison(a.Plan, studies.Compare(a.Plan, a.Request, true))
+	api.Post("/compare", studied(s, func(ctx context.Context, a *Asking) *studies.Comparison {
+		return studies.Compare(ctx, a.Plan, a.Request, a.Back)
 	}))
-	api.Post("/tows", answers(func(a *Asking) []studies.Tow { return studies.Tows(a.Plan) }))
-	api.Post("/buy", answers(func(a *Asking) *studies.Buying { return studies.Buy(a.Plan, a.Trailer) }))
-	api.Post("/axle", answers(func(a *Asking) *studies.AxlePlace { return studies.PlaceAxle(a.Plan, a.Trailer) }))
-	api.Post("/scales", answers(func(a *Asking) *studies.Scales { return studies.ReadScales(a.Plan, a.Request) }))
-	api.Post("/arrange", arrange)
-	api.Post("/racks", answers(func(a *Asking) *studies.RackPlans { return studies.PlanRacks(a.Plan, a.Request) }))
-	api.Post("/ties", answers(func(a *Asking) *studies.TiePlan { return studies.PlanTies(a.Plan, a.Request) }))
-	api.Post("/ramp-places", answers(func(a *Asking) *studies.RampPlaces { return studies.PlaceRamps(a.Plan, a.Request) }))
-	api.Post("/cutlist.csv", tabled("cut-list", func(a *Asking) []byte {
+	api.Post("/comparison.csv", tabled(s, "comparison", func(ctx context.Context, a *Asking) []byte {
+		return tables.Comparison(a.Plan, studies.Compare(ctx, a.Plan, a.Request, true))
+	}))
+	api.Post("/tows", studied(s, func(ctx context.Context, a *Asking) []studies.Tow { return studies.Tows(ctx, a.Plan) }))
+	api.Post("/buy", studied(s, func(ctx context.Context, a *Asking) *studies.Buying { return studies.Buy(ctx, a.Plan, a.Trailer) }))
+	api.Post("/axle", studied(s, func(ctx context.Context, a *Asking) *studies.AxlePlace {
+		return studies.PlaceAxle(ctx, a.Plan, a.Trailer)
+	}))
+	api.Post("/scales", studied(s, func(_ context.Context, a *Asking) *studies.Scales { return studies.ReadScales(a.Plan, a.Request) }))
+	api.Post("/arrange", s.arrange)
+	api.Post("/racks", studied(s, func(ctx context.Context, a *Asking) *studies.RackPlans {
+		return studies.PlanRacks(ctx, a.Plan, a.Request)
+	}))
+	api.Post("/ties", studied(s, func(ctx context.Context, a *Asking) *studies.TiePlan { return studies.PlanTies(ctx, a.Plan, a.Request) }))
+	api.Post("/ramp-places", studied(s, func(_ context.Context, a *Asking) *studies.RampPlaces { return studies.PlaceRamps(a.Plan, a.Request) }))
+	api.Post("/cutlist.csv", tabled(s, "cut-list", func(_ context.Context, a *Asking) []byte {
 		return tables.CutList(a.Plan, review.Review(a.Plan, a.Request))
 	}))
-	api.Post("/loads.csv", tabled("loads", func(a *Asking) []byte {
+	api.Post("/loads.csv", tabled(s, "loads", func(_ context.Context, a *Asking) []byte {
 		return tables.Loads(tables.RigOf(a.Plan, a.Trailer, a.Outing))
 	}))
-	api.Post("/lashings.csv", tabled("lashings", func(a *Asking) []byte {
+	api.Post("/lashings.csv", tabled(s, "lashings", func(_ context.Context, a *Asking) []byte {
 		return tables.Lashings(tables.RigOf(a.Plan, a.Trailer, a.Outing))
 	}))
-	api.Post("/card.html", departureCard)
+	api.Post("/card.html", s.departureCard)
 	api.Post("/drawing.svg", drawing)
 	api.Post("/drawing.dxf", drawing)
 	api.Get("/candidates.csv", template)
@@ -164,6 +176,12 @@ func id(c fiber.Ctx) (string, error) {
 	return v, nil
 }
 
+// Bounds of what goes with a save.
+const (
+	mostLabel = 200
+	mostAfter = 100
+)
+
 // saving reads a save and holds its plan against the plan's shape.
 func saving(c fiber.Ctx) (sv Saving, save store.Save, err error) {
 	if err := json.Unmarshal(c.Body(), &sv); err != nil {
@@ -171,6 +189,9 @@ func saving(c fiber.Ctx) (sv Saving, save store.Save, err error) {
 	}
 	if _, err := uuid.Parse(sv.SaveID); err != nil {
 		return sv, save, fiber.NewError(fiber.StatusBadRequest, "The save carries no id of its own.")
+	}
+	if len(sv.Label) > mostLabel || len(sv.Sitting) > mostLabel || len(sv.After) > mostAfter {
+		return sv, save, fiber.NewError(fiber.StatusBadRequest, "A version's name may have 200 bytes.")
 	}
 	p, err := plan.Read(sv.Plan)
 	if err != nil {
@@ -342,15 +363,32 @@ func asking(c fiber.Ctx) (a Asking, err error) {
 	return a, nil
 }
 
-func reviewPlan(c fiber.Ctx) error {
+// review judges a plan: live at once, settled in its turn and time.
+func (s *server) review(c fiber.Ctx) error {
 	a, err := asking(c)
 	if err != nil {
 		return err
 	}
-	if a.Want == "settled" {
-		return c.JSON(studies.Settled(a.Plan, a.Request))
+	if a.Want != "settled" {
+		return c.JSON(review.Review(a.Plan, a.Request))
 	}
-	return c.JSON(review.Review(a.Plan, a.Request))
+	return s.inTurn(s.lanes.settled, settledTime, func(ctx context.Context) error {
+		return c.JSON(studies.Settled(ctx, a.Plan, a.Request))
+	})
+}
+
+// inTurn runs a search when a place is free, for so long at most.
+func (s *server) inTurn(q *queue, most time.Duration, search func(context.Context) error) error {
+	wait, cancel := context.WithTimeout(s.end, waitingTime)
+	defer cancel()
+	leave, err := q.enter(wait)
+	if err != nil {
+		return err
+	}
+	defer leave()
+	ctx, done := context.WithTimeout(s.end, most)
+	defer done()
+	return search(ctx)
 }
 
 func working(c fiber.Ctx) error {
@@ -365,25 +403,27 @@ func working(c fiber.Ctx) error {
 	return c.JSON(steps)
 }
 
-// answers is a call that studies a plan and sends what it finds.
-func answers[T any](study func(a *Asking) T) fiber.Handler {
+// studied is a call that studies a plan, in its turn, and sends what it finds.
+func studied[T any](s *server, study func(ctx context.Context, a *Asking) T) fiber.Handler {
 	return func(c fiber.Ctx) error {
 		a, err := asking(c)
 		if err != nil {
 			return err
 		}
-		return c.JSON(study(&a))
+		return s.inTurn(s.lanes.studies, studyTime, func(ctx context.Context) error { return c.JSON(study(ctx, &a)) })
 	}
 }
 
 // tabled is one that sends a table, named after the plan.
-func tabled(name string, table func(a *Asking) []byte) fiber.Handler {
+func tabled(s *server, name string, table func(ctx context.Context, a *Asking) []byte) fiber.Handler {
 	return func(c fiber.Ctx) error {
 		a, err := asking(c)
 		if err != nil {
 			return err
 		}
-		return sendTable(c, fileName(a.Plan.Name)+"-"+name, table(&a))
+		return s.inTurn(s.lanes.studies, studyTime, func(ctx context.Context) error {
+			return sendTable(c, fileName(a.Plan.Name)+"-"+name, table(ctx, &a))
+		})
 	}
 }
 
@@ -414,25 +454,37 @@ type Arranging struct {
 	Done   *studies.Arranged `json:"done,omitempty"`
 }
 
-// arrange answers in lines of JSON. The search ends when nobody reads them.
-func arrange(c fiber.Ctx) error {
+// arrange answers in lines of JSON, in its turn. The search ends when nobody reads them, when its
+// time is up or the server ends.
+func (s *server) arrange(c fiber.Ctx) error {
 	a, err := asking(c)
 	if err != nil {
 		return err
 	}
+	wait, cancel := context.WithTimeout(s.end, waitingTime)
+	defer cancel()
+	leave, err := s.lanes.studies.enter(wait)
+	if err != nil {
+		return err
+	}
 	c.Set(fiber.HeaderContentType, "application/x-ndjson")
+	id := c.GetRespHeader(fiber.HeaderXRequestID)
 	return c.SendStreamWriter(func(w *bufio.Writer) {
+		defer leave()
 		lines := json.NewEncoder(w)
 		defer func() { // a search that breaks must not end the server: its line stays unfinished
 			if broken := recover(); broken != nil {
-				log.Printf("arranging broke: %v", broken)
+				log.Printf("arranging broke: %v (request %s)", broken, id)
 			}
 		}()
-		gone := false
+		ctx, gone := context.WithTimeout(s.end, arrangeTime)
+		defer gone()
 		tell := func(line Arranging) {
-			gone = gone || lines.Encode(line) != nil || w.Flush() != nil
+			if lines.Encode(line) != nil || w.Flush() != nil {
+				gone()
+			}
 		}
-		done := studies.Arrange(a.Plan, a.Request, func() bool { return gone }, func(n int) { tell(Arranging{Places: n}) })
+		done := studies.Arrange(ctx, a.Plan, a.Request, func(n int) { tell(Arranging{Places: n}) })
 		tell(Arranging{Places: done.Places, Done: done})
 	})
 }

@@ -2,6 +2,7 @@ package web
 
 import (
 	"bytes"
+	"context"
 	_ "embed"
 	page "html/template"
 	"strings"
@@ -82,12 +83,18 @@ func cardOf(p *plan.Plan, rep *review.Report, at time.Time) *cardFile {
 	return f
 }
 
-func departureCard(c fiber.Ctx) error {
+func (s *server) departureCard(c fiber.Ctx) error {
 	a, err := asking(c)
 	if err != nil {
 		return err
 	}
-	f := cardOf(a.Plan, studies.Settled(a.Plan, a.Request), time.Now())
+	var f *cardFile
+	if err := s.inTurn(s.lanes.settled, settledTime, func(ctx context.Context) error {
+		f = cardOf(a.Plan, studies.Settled(ctx, a.Plan, a.Request), time.Now())
+		return nil
+	}); err != nil {
+		return err
+	}
 	if f == nil {
 		return fiber.NewError(fiber.StatusNotFound, "There is no card yet: choose an outing and load it.")
 	}

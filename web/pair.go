@@ -2,6 +2,7 @@ package web
 
 import (
 	"crypto/rand"
+	"crypto/subtle"
 	"encoding/base64"
 	"fmt"
 	"math/big"
@@ -18,10 +19,12 @@ import (
 // pairFor is how long a short code pairs a phone.
 const pairFor = 10 * time.Minute
 
-// codes are short codes that pair one phone each, until they run out.
+// codes is the short code that pairs one phone, until it runs out: one at a time, so that a
+// guess has one target.
 type codes struct {
 	mu    sync.Mutex
-	until map[string]time.Time
+	open  string
+	until time.Time
 	now   func() time.Time
 }
 
@@ -34,12 +37,7 @@ func (k *codes) fresh() (string, error) {
 	code := fmt.Sprintf("%06d", n)
 	k.mu.Lock()
 	defer k.mu.Unlock()
-	for c, t := range k.until {
-		if k.now().After(t) {
-			delete(k.until, c)
-		}
-	}
-	k.until[code] = k.now().Add(pairFor)
+	k.open, k.until = code, k.now().Add(pairFor)
 	return code, nil
 }
 
@@ -47,9 +45,11 @@ func (k *codes) fresh() (string, error) {
 func (k *codes) take(code string) bool {
 	k.mu.Lock()
 	defer k.mu.Unlock()
-	until, ok := k.until[code]
-	delete(k.until, code)
-	return ok && !k.now().After(until)
+	if k.open == "" || subtle.ConstantTimeCompare([]byte(code), []byte(k.open)) != 1 {
+		return false
+	}
+	k.open = ""
+	return !k.now().After(k.until)
 }
 
 // Pairing is how a phone comes to a page of this server: an address, a short code to type

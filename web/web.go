@@ -5,9 +5,11 @@ package web
 import (
 	"context"
 	"errors"
+	"fmt"
 	"io/fs"
 	"net"
 	"net/url"
+	"runtime/debug"
 	"slices"
 	"strings"
 	"time"
@@ -24,23 +26,30 @@ import (
 
 // Config is what a server needs.
 type Config struct {
-	Store    *store.Store
-	Files    fs.FS    // the built interface
-	Hosts    []string // names under which it may be reached beside loopback and IP addresses
-	Passcode string   // bcrypt hash; "" asks for none
+	Store *store.Store
+	Files fs.FS    // the built interface
+	Hosts []string // names under which it may be reached beside loopback and IP addresses
+	Asks  bool     // for the passcode, whose hash stands in the store's settings
+
+	Context context.Context // its end ends searches under way; nil: none does
 }
+
+// problemType is the media type of RFC 9457.
+const problemType = "application/problem+json"
 
 // New builds the server.
 func New(cfg Config) *fiber.App {
 	app := fiber.New(fiber.Config{
 		AppName:      "Zygonos",
-		BodyLimit:    plan.MaxBytes + 64<<10,
+		BodyLimit:    plan.MaxBytes + smallBody,
 		ReadTimeout:  15 * time.Second,
 		WriteTimeout: 30 * time.Second,
 		IdleTimeout:  90 * time.Second,
 		ErrorHandler: problemOf,
 	})
-	app.Use(recover.New(), requestid.New(), helmet.New(helmet.Config{
+	app.Use(requestid.New(), recover.New(recover.Config{EnableStackTrace: true, StackTraceHandler: func(c fiber.Ctx, broken any) {
+		logged(c, fmt.Errorf("panic: %v\n%s", broken, debug.Stack()))
+	}}), plainBodies, helmet.New(helmet.Config{
 		ContentSecurityPolicy: "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data: blob:; font-src 'self'; connect-src 'self'; manifest-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'",
 		ReferrerPolicy:        "same-origin",
 		XFrameOptions:         "DENY",
@@ -53,18 +62,23 @@ func New(cfg Config) *fiber.App {
 		Next: func(c fiber.Ctx) bool { return c.Path() == "/api/review" || c.Path() == "/api/arrange" },
 	}))
 	app.Use(guard(cfg.Hosts))
-	api := app.Group("/api")
-	if cfg.Passcode != "" {
-		newGate(cfg.Passcode, cfg.Store.Sessions()).mount(api)
+	api := app.Group("/api", func(c fiber.Ctx) error {
+		c.Set(fiber.HeaderCacheControl, "no-store") // but for what says otherwise
+		return c.Next()
+	})
+	if cfg.Asks {
+		newGate(cfg.Store).mount(api)
 	} else {
 		api.Post("/pair", closed)
 	}
-	s := &server{store: cfg.Store}
+	if cfg.Context == nil {
+		cfg.Context = context.Background()
+	}
+	s := &server{store: cfg.Store, end: cfg.Context, lanes: newLanes()}
 	s.routes(api)
-	api.Use(func(fiber.Ctx) error {
-		return fiber.NewError(fiber.StatusNotFound, "There is nothing at this address.")
-	})
+	api.Use(allowed(app))
 	pages(app, cfg.Files)
+	bound(app, cfg.Asks)
 	return app
 }
 
@@ -75,30 +89,61 @@ type ProblemDocument struct {
 	Status int    `json:"status"`
 	Detail string `json:"detail,omitempty"`
 	Field  string `json:"field,omitempty"` // JSON Pointer into the plan
+
+	Earlier int64 `json:"earlier,omitempty"` // of a damaged plan: the newest revision that is sound
+}
+
+// troubles are those of the database, with what the owner may do.
+var troubles = []struct {
+	err           error
+	status        int
+	title, detail string
+}{
+	{store.ErrNotFound, fiber.StatusNotFound, "There is no such plan.", ""},
+	{store.ErrConflict, fiber.StatusPreconditionFailed, "The plan was changed elsewhere.",
+		"Another tab or device saved it since. Load that version, or keep yours as a copy."},
+	{store.ErrBusy, fiber.StatusServiceUnavailable, "Another program holds the database.", "Nothing was changed. It is tried again."},
+	{errCrowded, fiber.StatusServiceUnavailable, "Several searches are under way.", "Try again in a moment."},
+	{store.ErrFull, fiber.StatusInsufficientStorage, "The disk is full.", "Nothing was changed. Make room, then save again."},
+	{store.ErrReadOnly, fiber.StatusInternalServerError, "The database may not be written.", "Look at the rights of its file and directory."},
+	{store.ErrNoAccess, fiber.StatusInternalServerError, "The database cannot be opened.", "Look whether its disk is there, and at its rights."},
+	{store.ErrDamaged, fiber.StatusInternalServerError, "The database is damaged.", "Put a backup in its place."},
+	{store.ErrDisk, fiber.StatusInternalServerError, "The disk does not read or write as it should.", "Copy what is on it while it can be read."},
+	{context.DeadlineExceeded, fiber.StatusServiceUnavailable, "The server took too long.", ""},
 }
 
 func problemOf(c fiber.Ctx, err error) error {
 	p := ProblemDocument{Type: "about:blank", Status: fiber.StatusInternalServerError, Title: "Something went wrong on the server."}
 	var fe *fiber.Error
 	var se *plan.ShapeError
+	var spoilt *store.SpoiltError
 	switch {
 	case errors.As(err, &se):
 		p.Status, p.Title, p.Detail, p.Field = fiber.StatusUnprocessableEntity, "The plan cannot be used.", se.Error(), se.Path
-	case errors.Is(err, store.ErrNotFound):
-		p.Status, p.Title = fiber.StatusNotFound, "There is no such plan."
-	case errors.Is(err, store.ErrConflict):
-		p.Status, p.Title = fiber.StatusPreconditionFailed, "The plan was changed elsewhere."
-		p.Detail = "Another tab or device saved it since. Load that version, or keep yours as a copy."
+	case errors.As(err, &spoilt):
+		p.Title, p.Earlier = fmt.Sprintf("Revision %d of this plan is damaged on the disk.", spoilt.Revision), spoilt.Earlier
+		p.Detail = "Open an earlier version, or a backup."
 	case errors.As(err, &fe):
 		p.Status, p.Title = fe.Code, fe.Message
 		if fe.Code == fiber.StatusRequestEntityTooLarge {
 			p.Title, p.Detail = "The plan is too large.", "A plan may have 8 MB."
 		}
-	case errors.Is(err, context.DeadlineExceeded):
-		p.Status, p.Title = fiber.StatusServiceUnavailable, "The server took too long."
+	default:
+		for _, t := range troubles {
+			if errors.Is(err, t.err) {
+				p.Status, p.Title, p.Detail = t.status, t.title, t.detail
+				break
+			}
+		}
+	}
+	if p.Status == fiber.StatusServiceUnavailable {
+		c.Set(fiber.HeaderRetryAfter, "2")
+	}
+	if p.Status >= fiber.StatusInternalServerError {
+		logged(c, err)
 	}
 	c.Status(p.Status)
-	return c.JSON(p, "application/problem+json")
+	return c.JSON(p, problemType)
 }
 
 // guard refuses requests under another host's name (a page elsewhere that

@@ -23,18 +23,26 @@ import (
 type client struct {
 	t      *testing.T
 	app    *fiber.App
+	store  *store.Store
+	path   string // of the database
 	cookie string
 }
 
 func start(t *testing.T, passcode string) *client {
 	t.Helper()
-	s, err := store.Open(t.Context(), filepath.Join(t.TempDir(), "web.db"))
+	path := filepath.Join(t.TempDir(), "web.db")
+	s, err := store.Open(t.Context(), path)
 	if err != nil {
 		t.Fatal(err)
 	}
 	t.Cleanup(func() { s.Close() })
 	files := fstest.MapFS{"index.html": {Data: []byte("<!doctype html>page")}, "assets/a.js": {Data: []byte("1")}}
-	return &client{t: t, app: web.New(web.Config{Store: s, Files: files, Hosts: []string{"garage.lan"}, Passcode: passcode})}
+	if passcode != "" {
+		if err := s.SetSetting(t.Context(), web.PasscodeKey, passcode); err != nil {
+			t.Fatal(err)
+		}
+	}
+	return &client{t: t, store: s, path: path, app: web.New(web.Config{Store: s, Files: files, Hosts: []string{"garage.lan"}, Asks: passcode != ""})}
 }
 
 func (c *client) do(method, path, body string, headers ...string) (int, http.Header, string) {

@@ -1,6 +1,7 @@
 package main
 
 import (
+	"context"
 	"encoding/json"
 	"flag"
 	"fmt"
@@ -18,7 +19,7 @@ import (
 // check prints what a plan file comes to, for every outing or the one named.
 // It returns 0 where nothing fails, 1 where something does, 2 where the file
 // cannot be used; -strict counts Tight and Not known as failing.
-func check(args []string, out, errs io.Writer) int {
+func check(ctx context.Context, args []string, out, errs io.Writer) int {
 	flags := flag.NewFlagSet("check", flag.ContinueOnError)
 	flags.SetOutput(errs)
 	asJSON := flags.Bool("json", false, "print the reports as JSON")
@@ -66,7 +67,7 @@ func check(args []string, out, errs io.Writer) int {
 	code := exitHolds
 	var reports []*review.Report
 	for _, id := range ids {
-		rep := studies.Settled(p, review.Request{Outing: id, Trailer: *trailer})
+		rep := studies.Settled(ctx, p, review.Request{Outing: id, Trailer: *trailer})
 		reports = append(reports, rep)
 		for i := range rep.Findings {
 			o := rep.Findings[i].Outcome

@@ -48,7 +48,7 @@ func run(ctx context.Context, args []string, in io.Reader, out, errs io.Writer) 
 	var err error
 	switch name, rest := args[0], args[1:]; name {
 	case "check":
-		return check(rest, out, errs)
+		return check(ctx, rest, out, errs)
 	case "serve":
 		err = serve(ctx, rest, false, out, errs)
 	case "demo":

@@ -24,8 +24,6 @@ import (
 	"zygonos/web"
 )
 
-const passcodeKey = "passcode"
-
 // dataFile is where the database stands unless another is named.
 func dataFile() string {
 	dir, err := os.UserConfigDir()
@@ -50,14 +48,12 @@ func serve(ctx context.Context, args []string, withDemo bool, out, errs io.Write
 		return fmt.Errorf("%s: %w", *file, err)
 	}
 	defer s.Close()
-	hash, err := s.Setting(ctx, passcodeKey)
+	hash, err := s.Setting(ctx, web.PasscodeKey)
 	if err != nil {
 		return err
 	}
-	switch asks := *ask || !loopback(*addr); {
-	case !asks:
-		hash = ""
-	case hash == "":
+	asks := *ask || !loopback(*addr)
+	if asks && hash == "" {
 		return errors.New("an address that others can reach, or -ask, needs a passcode: set one with zygonos passcode")
 	}
 	if withDemo {
@@ -69,7 +65,7 @@ func serve(ctx context.Context, args []string, withDemo bool, out, errs io.Write
 	if err != nil {
 		return err
 	}
-	app := web.New(web.Config{Store: s, Files: ui.Files(), Hosts: strings.FieldsFunc(strings.ToLower(*host), func(r rune) bool { return r == ',' }), Passcode: hash})
+	app := web.New(web.Config{Store: s, Files: ui.Files(), Hosts: strings.FieldsFunc(strings.ToLower(*host), func(r rune) bool { return r == ',' }), Asks: asks, Context: ctx})
 	done := make(chan error, 1)
 	go func() {
 		done <- app.Listener(ln, fiber.ListenConfig{DisableStartupMessage: true})
@@ -170,7 +166,7 @@ func passcode(ctx context.Context, args []string, in io.Reader, out, errs io.Wri
 		return err
 	}
 	defer s.Close()
-	if err := s.SetSetting(ctx, passcodeKey, hash); err != nil {
+	if err := s.SetSetting(ctx, web.PasscodeKey, hash); err != nil {
 		return err
 	}
 	if err := s.Sessions().ResetWithContext(ctx); err != nil { // who came in by the old one asks anew

@@ -1,6 +1,7 @@
 package departure_test
 
 import (
+	"context"
 	"strings"
 	"testing"
 
@@ -88,7 +89,7 @@ func TestGate(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	rep := studies.Settled(p, review.Request{Outing: "two-seater-day"})
+	rep := studies.Settled(context.Background(), p, review.Request{Outing: "two-seater-day"})
 	codes := map[string]bool{}
 	for _, f := range rep.Card.Gate {
 		codes[f.Code] = true
@@ -101,7 +102,7 @@ func TestGate(t *testing.T) {
 		t.Fatal(err)
 	}
 	bars := false
-	for _, f := range studies.Settled(thin, review.Request{Outing: "boat-day"}).Card.Gate {
+	for _, f := range studies.Settled(context.Background(), thin, review.Request{Outing: "boat-day"}).Card.Gate {
 		bars = bars || f.Code == "rack.bar"
 	}
 	if !bars {

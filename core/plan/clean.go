@@ -5,6 +5,7 @@ import (
 	"regexp"
 	"slices"
 	"strings"
+	"unicode"
 	"unicode/utf8"
 
 	"zygonos/core/catalogue"
@@ -117,7 +118,17 @@ func (c *cleaner) name(path, s string) string {
 		c.say(path, "The name is longer than % characters; the rest is cut.", said.Count(maxName))
 		return string([]rune(s)[:maxName])
 	}
-	return strings.ToValidUTF8(s, "")
+	return printable(s)
+}
+
+// printable is a text without control characters.
+func printable(s string) string {
+	return strings.Map(func(r rune) rune {
+		if unicode.IsControl(r) {
+			return ' '
+		}
+		return r
+	}, strings.ToValidUTF8(s, ""))
 }
 
 // number clears *v where it does not lie within min (excluded when open) and max.

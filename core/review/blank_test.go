@@ -1,6 +1,7 @@
 package review_test
 
 import (
+	"context"
 	"encoding/json"
 	"slices"
 	"strings"
@@ -36,7 +37,7 @@ func TestBlankNeverHolds(t *testing.T) {
 		for _, o := range c.outings {
 			q := review.Request{Outing: o}
 			was := map[string]finding.Finding{}
-			for _, f := range studies.Settled(fresh(t, data), q).Findings {
+			for _, f := range studies.Settled(context.Background(), fresh(t, data), q).Findings {
 				was[f.Key()] = f
 			}
 			for _, path := range paths {

@@ -1,6 +1,7 @@
 package review_test
 
 import (
+	"context"
 	"encoding/json"
 	"fmt"
 	"math"
@@ -112,7 +113,7 @@ func TestComposites(t *testing.T) {
 		}
 		put := append(machine(), sample.Crate+"/turn", fmt.Sprint(turn), "/outings/o/layouts/t/loading/unhitched", fmt.Sprint(n%2 == 0))
 		report := func(more ...string) map[string]*finding.Finding {
-			return bodies(studies.Settled(sample.Plan(t, append(put, more...)...), review.Request{}))
+			return bodies(studies.Settled(context.Background(), sample.Plan(t, append(put, more...)...), review.Request{}))
 		}
 		single := report("/loads/crate/mass", js(exact(sum.m)), "/loads/crate/centre", centre(sum))
 		seen := map[string]bool{}
@@ -163,7 +164,7 @@ func TestRiderAsContent(t *testing.T) {
 
 func report(t *testing.T, sets ...string) map[string]*finding.Finding {
 	t.Helper()
-	return bodies(studies.Settled(sample.Plan(t, sets...), review.Request{}))
+	return bodies(studies.Settled(context.Background(), sample.Plan(t, sets...), review.Request{}))
 }
 
 // Worked apart from the code: a machine of 465 kg, wheelbase 1.9 m, centre 1.3 m behind its

@@ -1,6 +1,7 @@
 package review_test
 
 import (
+	"context"
 	"encoding/json"
 	"fmt"
 	"slices"
@@ -49,7 +50,7 @@ func TestNoCheckIsADeadEnd(t *testing.T) {
 				sets = append(sets, gone, "-")
 			}
 			p := sample.Plan(t, sets...)
-			rep := studies.Settled(p, review.Request{})
+			rep := studies.Settled(context.Background(), p, review.Request{})
 			data, _ := plan.Write(p)
 			var doc any
 			if err := json.Unmarshal(data, &doc); err != nil {

@@ -60,11 +60,12 @@ type Report struct {
 	Sway      *sway.Chart           `json:"sway,omitempty"`   // settled
 	Swing     *clearance.Swing      `json:"swing,omitempty"`  // settled
 	Racks     []rack.Built          `json:"racks"`
-	Drive     *ramp.DriveOn         `json:"drive,omitempty"`   // settled
-	Card      *departure.Card       `json:"card,omitempty"`    // settled
-	Tied      []lashing.Tied        `json:"tied,omitempty"`    // settled
-	TieSays   said.Sentence         `json:"tieSays,omitempty"` // settled: Tie-down's one answer
-	Schools   []rack.Support        `json:"schools,omitempty"` // of supporting hulls
+	Drive     *ramp.DriveOn         `json:"drive,omitempty"`     // settled
+	Card      *departure.Card       `json:"card,omitempty"`      // settled
+	Tied      []lashing.Tied        `json:"tied,omitempty"`      // settled
+	TieSays   said.Sentence         `json:"tieSays,omitempty"`   // settled: Tie-down's one answer
+	Schools   []rack.Support        `json:"schools,omitempty"`   // of supporting hulls
+	NotLooked said.Sentence         `json:"notLooked,omitempty"` // settled: what its time did not reach
 
 	Placed map[string]plan.Placement `json:"placed,omitempty"` // by the app, by their path
 
@@ -198,7 +199,7 @@ var Stages = []string{"job", "vehicle", "trailer", "balance", "racks", ramp.Stag
 // Review cleans the plan, in place, and judges one outing on one trailer.
 func Review(p *plan.Plan, q Request) *Report {
 	problems := Ready(p)
-	rep, r := verdict(p, pick(p, q), true)
+	rep, r := verdict(p, Pick(p, q), true)
 	draw(rep, r)
 	if problems != nil {
 		rep.Problems = problems
@@ -207,8 +208,8 @@ func Review(p *plan.Plan, q Request) *Report {
 	return rep
 }
 
-// pick fills a request with the plan's first outing and chosen trailer.
-func pick(p *plan.Plan, q Request) Request {
+// Pick fills a request with the plan's first outing and chosen trailer.
+func Pick(p *plan.Plan, q Request) Request {
 	if _, ok := p.Outings[q.Outing]; !ok {
 		q.Outing = ""
 		if ids := p.OutingIDs(); len(ids) > 0 {
@@ -228,7 +229,7 @@ func pick(p *plan.Plan, q Request) Request {
 // to do next.
 func Again(p *plan.Plan, q Request) *Report {
 	fill(p)
-	rep, _ := verdict(p, pick(p, q), false)
+	rep, _ := verdict(p, Pick(p, q), false)
 	return rep
 }
 

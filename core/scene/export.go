@@ -183,7 +183,7 @@ func plain(s string) string {
 	var b strings.Builder
 	for _, r := range s {
 		switch {
-		case r == '\u00a0', r == '\n', r == '\r':
+		case r == '\u00a0', r < ' ', r == 127: // a group code stands alone on its line
 			b.WriteByte(' ')
 		case r == '°':
 			b.WriteString("%%d")

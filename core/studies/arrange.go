@@ -2,6 +2,7 @@ package studies
 
 import (
 	"cmp"
+	"context"
 	"math"
 	"slices"
 	"strings"
@@ -66,9 +67,10 @@ const (
 // Arrange places all of an outing's loads that are not pinned: so that the ball
 // load lies in its window and no rating is over, the wheels differ little, the
 // ball lies near the middle of what all allows, and the yaw inertia is small. It
-// looks through at most a stated number of places and asks stop and tells
-// progress in between; both may be nil.
-func Arrange(p *plan.Plan, q review.Request, stop func() bool, progress func(places int)) *Arranged {
+// looks through at most a stated number of places and looks at the context and tells
+// progress, which may be nil, in between.
+func Arrange(ctx context.Context, p *plan.Plan, q review.Request, progress func(places int)) *Arranged {
+	stop := func() bool { return over(ctx) }
 	review.Ready(p)
 	out := &Arranged{Options: []Arrangement{}, Outcome: finding.Unknown, Grid: arrangeGrid}
 	base := review.Review(p, q)
@@ -119,7 +121,7 @@ func Arrange(p *plan.Plan, q review.Request, stop func() bool, progress func(pla
 		for t.covers() > 1 && len(t.stacked) < maxStacked && t.stack() {
 		}
 		for _, way := range ways {
-			if stop != nil && stop() {
+			if stop() {
 				break
 			}
 			problem := t.problem(way.kind, way.own)
@@ -136,7 +138,7 @@ func Arrange(p *plan.Plan, q review.Request, stop func() bool, progress func(pla
 				if way.kind != "calm" {
 					continue
 				}
-				if t.sure && (stop == nil || !stop()) { // then at least by the stated weights
+				if t.sure && !stop() { // then at least by the stated weights
 					t.sure = false
 					problem = t.problem(way.kind, way.own)
 					found = problem.Search(budget, stop, tell)
@@ -154,7 +156,7 @@ func Arrange(p *plan.Plan, q review.Request, stop func() bool, progress func(pla
 			break
 		}
 	}
-	if len(out.Options) == 0 && stop != nil && stop() {
+	if len(out.Options) == 0 && stop() {
 		out.Outcome, out.Says = finding.Unknown, said.Say("Stopped before anything was found.")
 	}
 	if len(out.Options) > 0 {

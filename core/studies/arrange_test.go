@@ -1,6 +1,7 @@
 package studies_test
 
 import (
+	"context"
 	"fmt"
 	"strings"
 	"testing"
@@ -36,7 +37,7 @@ func TestArrange(t *testing.T) {
 		"pinned":      append(crates(2, 0.5, 0.6, 30), sample.Crate+"/pinned", "true", "/loads/crate/mass/value", "250"),
 	} {
 		p := sample.Plan(t, sets...)
-		a := studies.Arrange(p, review.Request{Outing: "o", Trailer: "t"}, nil, nil)
+		a := studies.Arrange(context.Background(), p, review.Request{Outing: "o", Trailer: "t"}, nil)
 		if len(a.Options) == 0 || !a.Options[0].Proven || a.Outcome == finding.Fails {
 			t.Errorf("%s: %s", name, a.Says.Text(p.Locale()))
 			continue
@@ -95,7 +96,7 @@ func TestImpossible(t *testing.T) {
 		p := sample.Plan(t, c.sets...)
 		p.Region = quantity.NorthAmerica
 		p.Units = quantity.Metric
-		a := studies.Arrange(p, review.Request{Outing: "o", Trailer: "t"}, nil, nil)
+		a := studies.Arrange(context.Background(), p, review.Request{Outing: "o", Trailer: "t"}, nil)
 		if says := a.Says.Text(p.Locale()); len(a.Options) != 0 || !strings.Contains(says, c.says) {
 			t.Errorf("%s: %q", name, says)
 		}
@@ -110,7 +111,7 @@ func TestStacks(t *testing.T) {
 		sets = append(sets, crates(i+1, 0.9, 0.7, float64(20+10*i))[2*i:]...)
 	}
 	p := sample.Plan(t, sets...)
-	a := studies.Arrange(p, review.Request{Outing: "o", Trailer: "t"}, nil, nil)
+	a := studies.Arrange(context.Background(), p, review.Request{Outing: "o", Trailer: "t"}, nil)
 	if len(a.Options) == 0 || !strings.Contains(a.Says.Text(p.Locale()), "stacked") {
 		t.Fatalf("%s", a.Says.Text(p.Locale()))
 	}
@@ -126,14 +127,21 @@ func TestStacks(t *testing.T) {
 	}
 }
 
+// ended is a context whose time is up.
+func ended() context.Context {
+	ctx, cancel := context.WithCancel(context.Background())
+	cancel()
+	return ctx
+}
+
 func TestArrangeStops(t *testing.T) {
 	data, _ := demo.Files.ReadFile("skarrow-hut.zygonos.json")
 	p, _ := plan.Read(data)
-	a := studies.Arrange(p, review.Request{Outing: "gravel-day"}, func() bool { return true }, nil)
+	a := studies.Arrange(ended(), p, review.Request{Outing: "gravel-day"}, nil)
 	if len(a.Options) > 0 || a.Outcome != finding.Unknown {
 		t.Errorf("%+v", a)
 	}
-	if a := studies.Arrange(p, review.Request{Outing: "gravel-day"}, func() bool { return false }, nil); len(a.Options) == 0 {
+	if a := studies.Arrange(context.Background(), p, review.Request{Outing: "gravel-day"}, nil); len(a.Options) == 0 {
 		t.Errorf("%+v", a)
 	}
 }

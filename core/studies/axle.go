@@ -1,6 +1,7 @@
 package studies
 
 import (
+	"context"
 	"maps"
 	"math"
 	"slices"
@@ -61,7 +62,7 @@ const (
 // PlaceAxle asks of all outings of one trailer where its axle may stand. The
 // empty trailer has a row of its own, which does not bind: it is towed empty
 // on the way, and told.
-func PlaceAxle(p *plan.Plan, trailer string) *AxlePlace {
+func PlaceAxle(ctx context.Context, p *plan.Plan, trailer string) *AxlePlace {
 	review.Ready(p)
 	out := &AxlePlace{Rows: []AxleRow{}, Closes: []finding.Variant{}, Outcome: finding.Unknown}
 	r := rig.Resolve(p, trailer, "")
@@ -89,6 +90,10 @@ func PlaceAxle(p *plan.Plan, trailer string) *AxlePlace {
 	ends := Interval{axleNearest, tail + axleBeyond}
 	var seesaws []*seesaw
 	for _, o := range p.OutingIDs() {
+		if over(ctx) {
+			out.Rows = append(out.Rows, AxleRow{Outing: o, Name: said.Say("%", said.Name(p.Outings[o].Name, "Outing")), Outcome: finding.Unknown, Says: notLooked})
+			continue
+		}
 		s, row := newSeesaw(p, trailer, o, ends)
 		row.Name = said.Say("%", said.Name(p.Outings[o].Name, "Outing"))
 		out.Rows = append(out.Rows, row)

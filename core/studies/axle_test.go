@@ -1,6 +1,7 @@
 package studies_test
 
 import (
+	"context"
 	"math"
 	"strconv"
 	"strings"
@@ -21,7 +22,7 @@ import (
 func TestPlaceAxle(t *testing.T) {
 	gear := []string{"/trailers/t/runningGear", `{"value":80,"plusMinus":0,"how":"weighed"}`}
 	p := sample.Plan(t, gear...)
-	a := studies.PlaceAxle(p, "t")
+	a := studies.PlaceAxle(context.Background(), p, "t")
 	near := func(what string, got, want float64) {
 		t.Helper()
 		if math.Abs(got-want) > 1e-6 {
@@ -48,7 +49,7 @@ func TestPlaceAxle(t *testing.T) {
 		near("ball at the end", rig.Resolve(q, "t", "o").Bears.Ball.Nominal, c.ball)
 	}
 	// Holes of 100 mm from 2.05: 2.45 is nearest to 2.4697 and in the window.
-	h := studies.PlaceAxle(sample.Plan(t, append(gear, "/trailers/t/axleMoves", `{"min":2.05,"max":2.95,"pitch":0.1}`)...), "t")
+	h := studies.PlaceAxle(context.Background(), sample.Plan(t, append(gear, "/trailers/t/axleMoves", `{"min":2.05,"max":2.95,"pitch":0.1}`)...), "t")
 	near("hole", *h.Best, 2.45)
 	if h.Fix == nil || h.Fix.Patch[0].Path != "/outings/o/layouts/t/axleAt" {
 		t.Errorf("%+v", h.Fix)
@@ -63,7 +64,7 @@ func TestAxleCompromise(t *testing.T) {
 	second := `{"order":2,"name":"Tail","vehicle":"car","layouts":{"t":{"placements":{"crate":{"on":"deck","at":{"back":1.4}}}}}}`
 	gear := []string{"/trailers/t/runningGear", `{"value":80,"plusMinus":0,"how":"weighed"}`, "/outings/p", second}
 	p := sample.Plan(t, append(gear, "/trailers/t/axleMoves", `{"min":2.0,"max":3.2,"pitch":0.05}`)...)
-	a := studies.PlaceAxle(p, "t")
+	a := studies.PlaceAxle(context.Background(), p, "t")
 	if a.Nominal != nil || a.Best == nil || len(a.Closes) == 0 {
 		t.Fatalf("%+v", a)
 	}
@@ -82,11 +83,11 @@ func TestAxleCompromise(t *testing.T) {
 		}
 	}
 	// A window that is empty because the cap lies under the percentage is explained.
-	e := studies.PlaceAxle(sample.Plan(t, append(gear, "/towVehicles/car/ballLimit", `10`)...), "t")
+	e := studies.PlaceAxle(context.Background(), sample.Plan(t, append(gear, "/towVehicles/car/ballLimit", `10`)...), "t")
 	if e.Rows[0].Nominal != nil || !strings.Contains(e.Rows[0].Says.Text(p.Locale()), "lowest limit") {
 		t.Errorf("%+v", e.Rows[0])
 	}
-	if n := studies.PlaceAxle(sample.Plan(t, "/trailers/t/couplingToAxle", "-"), "t"); n.Best != nil {
+	if n := studies.PlaceAxle(context.Background(), sample.Plan(t, "/trailers/t/couplingToAxle", "-"), "t"); n.Best != nil {
 		t.Error("no axle, and a place for it")
 	}
 }
@@ -96,16 +97,16 @@ func TestAxleCompromise(t *testing.T) {
 // falls, so the drawbar must be shorter: 50/32.5 − 2.5 = −0.962 m to 50/75 − 2.5.
 func TestDrawbar(t *testing.T) {
 	p := sample.Plan(t, sample.Crate+"/at/back", "1.0")
-	if s := studies.PlaceAxle(p, "t").Drawbar.Text(p.Locale()); !strings.Contains(s, "962 mm to 1833 mm shorter") {
+	if s := studies.PlaceAxle(context.Background(), p, "t").Drawbar.Text(p.Locale()); !strings.Contains(s, "962 mm to 1833 mm shorter") {
 		t.Errorf("%q", s)
 	}
 	// 100 kg: 250/75 − 2.5 = 0.833 m longer to 250/32.5 − 2.5 = 5.192.
 	p = sample.Plan(t, sample.Crate+"/at/back", "0.5")
-	if s := studies.PlaceAxle(p, "t").Drawbar.Text(p.Locale()); !strings.Contains(s, "833 mm to 5192 mm longer") {
+	if s := studies.PlaceAxle(context.Background(), p, "t").Drawbar.Text(p.Locale()); !strings.Contains(s, "833 mm to 5192 mm longer") {
 		t.Errorf("%q", s)
 	}
 	p = sample.Plan(t)
-	if s := studies.PlaceAxle(p, "t").Drawbar; s != nil {
+	if s := studies.PlaceAxle(context.Background(), p, "t").Drawbar; s != nil {
 		t.Errorf("in its window, and %q", s.Text(p.Locale()))
 	}
 }

@@ -1,6 +1,7 @@
 package studies_test
 
 import (
+	"context"
 	"strings"
 	"testing"
 
@@ -29,7 +30,7 @@ func TestEveryTripHolds(t *testing.T) {
 			pl.Pinned = true
 			p.Outings["o"].Layouts["t"].Placements["second"] = pl
 		}
-		x := one(t, studies.Compare(p, review.Request{}, true), "t")
+		x := one(t, studies.Compare(context.Background(), p, review.Request{}, true), "t")
 		name := ""
 		if x.Back != nil {
 			name = x.Back.Name.Text(p.Locale())
@@ -45,7 +46,7 @@ func TestEveryTripHolds(t *testing.T) {
 func TestAxleWarns(t *testing.T) {
 	p := sample.Plan(t, "/trailers/t/axleMoves", `{"min":2.2,"max":2.9,"pitch":0.05}`, "/trailers/t/runningGear", `{"value":60,"plusMinus":0,"how":"weighed"}`,
 		"/outings/o/layouts/t/axleAt", `2.4`, "/towVehicles/car/rearLimit", `790`)
-	a := studies.PlaceAxle(p, "t")
+	a := studies.PlaceAxle(context.Background(), p, "t")
 	if a.Fix == nil {
 		t.Fatal("no fix")
 	}

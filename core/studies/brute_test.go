@@ -1,6 +1,7 @@
 package studies_test
 
 import (
+	"context"
 	"fmt"
 	"math"
 	"math/rand/v2"
@@ -29,7 +30,7 @@ func TestStretchAgainstScan(t *testing.T) {
 			"/towVehicles/car/ballLimit", fmt.Sprint(60 + 60*r.Float64()), "/towVehicles/car/hitchBall", `200`,
 			"/trailers/t/empty/axleAt", `2.5`,
 		}
-		a := studies.PlaceAxle(sample.Plan(t, sets...), "t")
+		a := studies.PlaceAxle(context.Background(), sample.Plan(t, sets...), "t")
 		row := a.Rows[0]
 		for l := 1.9; l < 3.4; l += 0.037 {
 			rg := rig.Resolve(sample.Plan(t, append(sets, "/trailers/t/couplingToAxle/value", fmt.Sprint(l))...), "t", "o")
@@ -68,7 +69,7 @@ func TestBestAxleAgainstScan(t *testing.T) {
 		}
 		return m
 	}
-	best := *studies.PlaceAxle(sample.Plan(t, gear...), "t").Best
+	best := *studies.PlaceAxle(context.Background(), sample.Plan(t, gear...), "t").Best
 	top := least(best)
 	for l := 2.0; l < 3; l += 0.01 {
 		if least(l) > top+2e-4 { // the best is told to the millimetre
@@ -118,7 +119,7 @@ func TestGrowths(t *testing.T) {
 		"/outings/b", `{"order":2,"name":"Boats","vehicle":"car","layouts":{"t":{"placements":{"boat":{"on":"deck","at":{"back":-0.8}}}}}}`,
 		"/outings/q", `{"order":3,"name":"Quad day","vehicle":"car","layouts":{"t":{"placements":{"quad":{"on":"deck","at":{"back":0.3}}}}}}`)
 	got := map[string]string{}
-	for _, g := range studies.Buy(p, "t").Growth {
+	for _, g := range studies.Buy(context.Background(), p, "t").Growth {
 		got[g.Name.Text(p.Locale())] = g.Outing
 		q, err := plan.Apply(p, g.Patch)
 		if err != nil || len(plan.Clean(q)) > 0 {
@@ -142,7 +143,7 @@ func TestTrips(t *testing.T) {
 	} {
 		p := sample.Plan(t, "/loads/crate/mass", "-", "/loads/crate/size", `{}`, "/loads/crate/centre", `{}`, sample.Crate+"/at/back", `0`, "/trailers/t/sideHeight", `0.2`, "/loads/crate/bulk", bulk,
 			"/loads/crate/kind", `"heap"`, "/ballSchool", `"about-ten"`)
-		x := one(t, studies.Compare(p, review.Request{}, true), "t")
+		x := one(t, studies.Compare(context.Background(), p, review.Request{}, true), "t")
 		if x.Outcome != finding.Fails {
 			t.Errorf("%s: %s", bulk, x.Outcome)
 			continue

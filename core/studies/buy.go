@@ -1,6 +1,7 @@
 package studies
 
 import (
+	"context"
 	"slices"
 	"strings"
 
@@ -41,7 +42,7 @@ var gateBuy = []string{towing.CodePayload, towing.CodeTyreSpeed, towing.CodeBall
 
 // Buy judges one trailer at the moment before it is bought: over all outings,
 // each check at its worst, then the same with more to carry.
-func Buy(p *plan.Plan, trailer string) *Buying {
+func Buy(ctx context.Context, p *plan.Plan, trailer string) *Buying {
 	review.Ready(p)
 	out := &Buying{Trailer: trailer, Open: []finding.Finding{}, Growth: []Growth{}}
 	t, ok := p.Trailers[trailer]
@@ -50,10 +51,16 @@ func Buy(p *plan.Plan, trailer string) *Buying {
 		return out
 	}
 	outings := p.OutingIDs()
-	laid, _ := layAll(p, []string{trailer}, outings)
+	laid, _ := layAll(ctx, p, []string{trailer}, outings)
 	worst := map[string]finding.Finding{}
 	var order []string
 	for _, o := range append(slices.Clone(outings), noOuting(outings)...) {
+		if over(ctx) {
+			f := finding.Finding{Code: "trailer.not-looked", Stage: "trailer", Gate: finding.GateBuy, Subject: "/outings/" + o, Title: said.Say("An outing")}
+			f.Outcome, f.Says = unlooked()
+			worst["time"], order = f, append(order, "time")
+			break
+		}
 		rep := review.Again(laid, review.Request{Outing: o, Trailer: trailer})
 		for _, f := range rep.Findings {
 			if !slices.Contains(gateBuy, f.Code) && !(f.Essential && f.Stage == "trailer") && !(f.Stage == "vehicle" && f.Essential) {
@@ -95,6 +102,9 @@ func Buy(p *plan.Plan, trailer string) *Buying {
 		out.Outcome, out.Says = finding.Holds, said.Say("All % checks before buying hold.", said.Count(out.Of))
 	}
 	for _, v := range growths(laid, outings) {
+		if over(ctx) {
+			break
+		}
 		if g, ok := grow(laid, trailer, outings, v); ok {
 			out.Growth = append(out.Growth, g)
 		}

@@ -2,6 +2,7 @@ package studies
 
 import (
 	"cmp"
+	"context"
 	"maps"
 	"math"
 	"runtime"
@@ -103,7 +104,7 @@ type Tow struct {
 //
 // With back, each candidate that fails is told the one thing that would bring
 // it back, which takes many reviews more.
-func Compare(p *plan.Plan, q review.Request, back bool) *Comparison {
+func Compare(ctx context.Context, p *plan.Plan, q review.Request, back bool) *Comparison {
 	review.Ready(p)
 	out := &Comparison{Outings: []Named{}, Wants: []Named{}, Candidates: []Candidate{}}
 	outings, trailers := p.OutingIDs(), p.TrailerIDs()
@@ -113,10 +114,17 @@ func Compare(p *plan.Plan, q review.Request, back bool) *Comparison {
 	if _, ok := p.Outings[q.Outing]; !ok && len(outings) > 0 {
 		q.Outing = outings[0]
 	}
-	laid, lays := layAll(p, trailers, outings)
+	laid, lays := layAll(ctx, p, trailers, outings)
 	out.Candidates = make([]Candidate, len(trailers))
 	each(len(trailers), func(i int) {
 		id := trailers[i]
+		if over(ctx) {
+			t := p.Trailers[id]
+			c := Candidate{ID: id, Name: t.Name, Comes: t.Comes, Chosen: p.Chosen == id, Outings: []CandidateOuting{}, Wants: []fit.State{}, Bill: cost.Of(id, &t)}
+			c.Outcome, c.Worst = unlooked()
+			out.Candidates[i] = c
+			return
+		}
 		c := judged(laid, id, outings)
 		c.Lays = lays.patch[id]
 		for k := range c.Outings {
@@ -132,7 +140,7 @@ func Compare(p *plan.Plan, q review.Request, back bool) *Comparison {
 			v.Handles = nil
 			c.View = &v
 		}
-		if back && len(trailers) <= mostBrought && c.Outcome == finding.Fails {
+		if back && len(trailers) <= mostBrought && c.Outcome == finding.Fails && !over(ctx) {
 			c.Back = bringBack(laid, &c, outings)
 		}
 		out.Candidates[i] = c
@@ -176,11 +184,14 @@ type laying struct {
 // into the ball window, also of places that the owner gave but that miss it. The
 // plan that it gives is p with the patches applied. Where a trailer stands is its own; how its load is slid is not
 // what it is judged by.
-func layAll(p *plan.Plan, trailers, outings []string) (*plan.Plan, laying) {
+func layAll(ctx context.Context, p *plan.Plan, trailers, outings []string) (*plan.Plan, laying) {
 	l := laying{map[string][]finding.Op{}, map[[2]string]bool{}, map[[2]string]float64{}}
 	for _, t := range trailers {
 		var places, slides []finding.Op
 		for _, o := range outings {
+			if over(ctx) {
+				break
+			}
 			at := [2]string{t, o}
 			layout, ops := lay(p, t, o)
 			if len(ops) > 0 {
@@ -378,16 +389,20 @@ func sameScale(cs []Candidate) {
 
 // Tows tries every vehicle before every trailer, over all outings: who may tow
 // what.
-func Tows(p *plan.Plan) []Tow {
+func Tows(ctx context.Context, p *plan.Plan) []Tow {
 	review.Ready(p)
 	trailers, outings := p.TrailerIDs(), p.OutingIDs()
-	p, _ = layAll(p, trailers, outings)
+	p, _ = layAll(ctx, p, trailers, outings)
 	out := []Tow{}
 	for _, v := range p.VehicleIDs() {
 		with := behind(p, v)
 		for _, t := range trailers {
 			tow := Tow{Vehicle: v, Trailer: t}
 			for _, o := range outings {
+				if over(ctx) {
+					tow.Outcome, tow.Says = unlooked()
+					break
+				}
 				rep := review.Again(with, review.Request{Outing: o, Trailer: t})
 				// What the load does to the trailer alone is not the car's affair.
 				car := func(f *finding.Finding) bool {

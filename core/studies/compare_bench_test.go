@@ -1,6 +1,7 @@
 package studies_test
 
 import (
+	"context"
 	"fmt"
 	"testing"
 
@@ -36,7 +37,7 @@ func BenchmarkCompare(b *testing.B) {
 				p := many(b, n)
 				b.ReportAllocs()
 				for b.Loop() {
-					studies.Compare(p, review.Request{}, back)
+					studies.Compare(context.Background(), p, review.Request{}, back)
 				}
 			})
 		}

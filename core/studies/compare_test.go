@@ -1,6 +1,7 @@
 package studies_test
 
 import (
+	"context"
 	"math"
 	"reflect"
 	"strings"
@@ -90,7 +91,7 @@ func TestLay(t *testing.T) {
 func TestCompare(t *testing.T) {
 	p := heather(t)
 	before, _ := plan.Write(p)
-	c := studies.Compare(p, review.Request{}, true)
+	c := studies.Compare(context.Background(), p, review.Request{}, true)
 	if after, _ := plan.Write(p); string(before) != string(after) {
 		t.Error("the comparison changed the plan")
 	}
@@ -134,10 +135,10 @@ func TestCompare(t *testing.T) {
 			}
 		}
 	}
-	if !reflect.DeepEqual(c, studies.Compare(heather(t), review.Request{}, true)) {
+	if !reflect.DeepEqual(c, studies.Compare(context.Background(), heather(t), review.Request{}, true)) {
 		t.Error("the same plan, another answer")
 	}
-	if got := studies.Compare(&plan.Plan{}, review.Request{}, true); len(got.Candidates) != 0 {
+	if got := studies.Compare(context.Background(), &plan.Plan{}, review.Request{}, true); len(got.Candidates) != 0 {
 		t.Error("candidates out of nothing")
 	}
 }
@@ -159,7 +160,7 @@ func TestBack(t *testing.T) {
 		{"with 600 mm longer drawbar", []string{"/towVehicles/car/gateReach", `1.3`, sample.Crate + "/pinned", `true`, sample.Crate + "/at/back", `-0.3`, "/loads/crate/size/length/value", `3`, "/loads/crate/centre/back/value", `1.4`}},
 	} {
 		p := sample.Plan(t, c.sets...)
-		x := one(t, studies.Compare(p, review.Request{}, true), "t")
+		x := one(t, studies.Compare(context.Background(), p, review.Request{}, true), "t")
 		if x.Back == nil {
 			t.Errorf("%s: nothing brings it back (%s)", c.want, x.Worst.Text(p.Locale()))
 			continue
@@ -175,7 +176,7 @@ func TestBack(t *testing.T) {
 }
 
 func TestTows(t *testing.T) {
-	tows := studies.Tows(heather(t))
+	tows := studies.Tows(context.Background(), heather(t))
 	if len(tows) != 12 {
 		t.Fatalf("%d pairs", len(tows))
 	}
@@ -195,11 +196,11 @@ func TestTows(t *testing.T) {
 
 func TestBuy(t *testing.T) {
 	p := heather(t)
-	b := studies.Buy(p, "old-tipper")
+	b := studies.Buy(context.Background(), p, "old-tipper")
 	if b.Outcome != finding.Unknown || len(b.Open) != 1 || b.Open[0].Code != "towing.link.hitch" || b.Holds+1 != b.Of {
 		t.Errorf("%s, %d of %d: %+v", b.Outcome, b.Holds, b.Of, b.Open)
 	}
-	b = studies.Buy(p, "camper-frame")
+	b = studies.Buy(context.Background(), p, "camper-frame")
 	codes := map[string]bool{}
 	for _, f := range b.Open {
 		if f.Outcome == finding.Fails {
@@ -209,12 +210,12 @@ func TestBuy(t *testing.T) {
 	if b.Outcome != finding.Fails || !codes["trailer.papers/trailers/camper-frame/papers"] || !codes["job.must/wants/barn"] || !codes["job.must/wants/skills"] {
 		t.Errorf("%s: %v", b.Outcome, codes)
 	}
-	if b := studies.Buy(p, "nowhere"); b.Outcome != finding.Unknown {
+	if b := studies.Buy(context.Background(), p, "nowhere"); b.Outcome != finding.Unknown {
 		t.Errorf("%+v", b)
 	}
 	// The gravel of the sample, soaked: 400·(1700+2000)/(1500+1700) = 462.5 kg.
 	s := sample.Plan(t, "/loads/crate/bulk", `{"material":"gravel","by":"mass"}`)
-	g := studies.Buy(s, "t").Growth
+	g := studies.Buy(context.Background(), s, "t").Growth
 	if len(g) != 1 || g[0].Name.Text(s.Locale()) != "Crate wet" {
 		t.Fatalf("%+v", g)
 	}
@@ -228,7 +229,7 @@ func TestBuy(t *testing.T) {
 // in the headline.
 func TestSettledWants(t *testing.T) {
 	p := sample.Plan(t, "/wants", `{"a":{"order":1,"what":"carry","outing":"o"},"b":{"order":2,"what":"floor"}}`, "/trailers/t/floor", `"open"`)
-	rep := studies.Settled(p, review.Request{})
+	rep := studies.Settled(context.Background(), p, review.Request{})
 	if rep.Wants[0].Outcome == finding.Unknown || rep.Headline.Outcome != finding.Fails || rep.Stages[0].Outcome != finding.Fails {
 		t.Errorf("%s %s %v", rep.Wants[0].Outcome, rep.Headline.Outcome, rep.Stages)
 	}

@@ -1,6 +1,7 @@
 package studies_test
 
 import (
+	"context"
 	"encoding/json"
 	"os"
 	"strings"
@@ -37,8 +38,10 @@ func encodes(t testing.TB, p *plan.Plan, outing, what string) {
 		return
 	}
 	for name, ask := range map[string]func(*plan.Plan) any{
-		"live":    func(p *plan.Plan) any { return review.Review(p, review.Request{Outing: outing}) },
-		"settled": func(p *plan.Plan) any { return studies.Settled(p, review.Request{Outing: outing}) },
+		"live": func(p *plan.Plan) any { return review.Review(p, review.Request{Outing: outing}) },
+		"settled": func(p *plan.Plan) any {
+			return studies.Settled(context.Background(), p, review.Request{Outing: outing})
+		},
 	} {
 		q, err := plan.Read(data)
 		if err != nil {

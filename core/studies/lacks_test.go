@@ -1,6 +1,7 @@
 package studies_test
 
 import (
+	"context"
 	"encoding/json"
 	"strings"
 	"testing"
@@ -49,15 +50,15 @@ func TestNoDeadEnd(t *testing.T) {
 				ask  func(p *plan.Plan) (studies.Lacks, int, string)
 			}{
 				{"arrange", func(p *plan.Plan) (studies.Lacks, int, string) {
-					a := studies.Arrange(p, review.Request{}, nil, nil)
+					a := studies.Arrange(context.Background(), p, review.Request{}, nil)
 					return a.Lacks, len(a.Options), a.Says.Text(p.Locale())
 				}},
 				{"racks", func(p *plan.Plan) (studies.Lacks, int, string) {
-					a := studies.PlanRacks(p, review.Request{})
+					a := studies.PlanRacks(context.Background(), p, review.Request{})
 					return a.Lacks, len(a.Options), a.Says.Text(p.Locale())
 				}},
 				{"axle", func(p *plan.Plan) (studies.Lacks, int, string) {
-					a := studies.PlaceAxle(p, "t")
+					a := studies.PlaceAxle(context.Background(), p, "t")
 					n := 0
 					if a.Outcome != finding.Unknown {
 						n = 1
@@ -94,7 +95,7 @@ const anywhereElse = `{"on":"any","at":{"back":0}}`
 // An axle within a hair of the ball is told, and cannot be: it is asked for again.
 func TestArrangeAsksAgain(t *testing.T) {
 	p := sample.Plan(t, "/trailers/t/couplingToAxle", `{"value":0.0024,"plusMinus":0.005,"how":"weighed"}`)
-	a := studies.Arrange(p, review.Request{}, nil, nil)
+	a := studies.Arrange(context.Background(), p, review.Request{}, nil)
 	if says := a.Says.Text(p.Locale()); len(a.Options) > 0 || len(a.Needs) != 1 || !strings.Contains(says, "bears nothing. Tape it again.") {
 		t.Errorf("%q %+v", says, a.Needs)
 	}

@@ -1,6 +1,7 @@
 package studies_test
 
 import (
+	"context"
 	"fmt"
 	"math"
 	"math/rand/v2"
@@ -88,12 +89,12 @@ func TestMirrored(t *testing.T) {
 			l.Contents = map[string]plan.Content{"c": {Order: 1, Name: "In it", Mass: &plan.MassEstimate{Value: 12, How: plan.Weighed}, At: plan.Spot{Back: 0.1, Right: 0.1, Up: 0.2}}}
 			p.Loads[id] = l
 		}
-		if ties := studies.PlanTies(clone(t, p), review.Request{}); len(ties.Patch) > 0 {
+		if ties := studies.PlanTies(context.Background(), clone(t, p), review.Request{}); len(ties.Patch) > 0 {
 			p = applied(t, "ties", p, ties.Variant)
 		}
 		q := clone(t, p)
 		mirror(q)
-		a, b := studies.Settled(clone(t, p), review.Request{}), studies.Settled(q, review.Request{})
+		a, b := studies.Settled(context.Background(), clone(t, p), review.Request{}), studies.Settled(context.Background(), q, review.Request{})
 		swap := strings.NewReplacer("tyres-left", "tyres-right", "tyres-right", "tyres-left")
 		of := map[string]*finding.Finding{}
 		for i := range b.Findings {

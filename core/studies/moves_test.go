@@ -1,6 +1,7 @@
 package studies_test
 
 import (
+	"context"
 	"math"
 	"strings"
 	"testing"
@@ -86,7 +87,7 @@ func TestMoveAndAxle(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	after := sample.Find(t, studies.Settled(next, review.Request{}).Findings, balance.CodeWindow)
+	after := sample.Find(t, studies.Settled(context.Background(), next, review.Request{}).Findings, balance.CodeWindow)
 	if after.Outcome != both.Outcome || after.Figure.Value != both.Figure.Value || after.Outcome == finding.Fails {
 		t.Errorf("%s at %v, offered %s at %v", after.Outcome, after.Figure.Value, both.Outcome, both.Figure.Value)
 	}

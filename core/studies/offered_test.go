@@ -1,6 +1,7 @@
 package studies_test
 
 import (
+	"context"
 	"encoding/json"
 	"fmt"
 	"math/rand/v2"
@@ -124,7 +125,7 @@ func applied(t testing.TB, what string, p *plan.Plan, v finding.Variant) *plan.P
 }
 
 func offeredTies(t *testing.T, what string, p *plan.Plan, counts map[string]int) {
-	ties := studies.PlanTies(clone(t, p), review.Request{})
+	ties := studies.PlanTies(context.Background(), clone(t, p), review.Request{})
 	if len(ties.Patch) == 0 {
 		return
 	}
@@ -156,7 +157,7 @@ func offeredTies(t *testing.T, what string, p *plan.Plan, counts map[string]int)
 
 func offeredRacks(t *testing.T, what string, p *plan.Plan, counts map[string]int) {
 	was := p.Outings["o"].Layouts["t"]
-	for _, o := range studies.PlanRacks(clone(t, p), review.Request{}).Options {
+	for _, o := range studies.PlanRacks(context.Background(), clone(t, p), review.Request{}).Options {
 		counts["racks"]++
 		next := applied(t, what+", rack", p, o.Variant)
 		is := next.Outings["o"].Layouts["t"]
@@ -171,7 +172,7 @@ func offeredRacks(t *testing.T, what string, p *plan.Plan, counts map[string]int
 		if len(is.Placements)+len(o.Home) != len(was.Placements) {
 			t.Errorf("%s: %d placed and %d at home of %d", what, len(is.Placements), len(o.Home), len(was.Placements))
 		}
-		rep := studies.Settled(next, review.Request{})
+		rep := studies.Settled(context.Background(), next, review.Request{})
 		worst := finding.Holds
 		for _, f := range rep.Findings {
 			if f.Outcome == finding.Fails && (f.Code == rack.CodeSupport || f.Code == rack.CodeRoom || f.Code == rack.CodeTier) {
@@ -188,7 +189,7 @@ func offeredRacks(t *testing.T, what string, p *plan.Plan, counts map[string]int
 }
 
 func offeredFixes(t *testing.T, what string, p *plan.Plan, counts map[string]int) {
-	before := studies.Settled(clone(t, p), review.Request{})
+	before := studies.Settled(context.Background(), clone(t, p), review.Request{})
 	failed := map[string]bool{}
 	for _, f := range before.Findings {
 		failed[f.Key()] = f.Outcome == finding.Fails
@@ -196,7 +197,7 @@ func offeredFixes(t *testing.T, what string, p *plan.Plan, counts map[string]int
 	for _, f := range before.Findings {
 		for _, x := range f.Fixes {
 			counts["fixes"]++
-			after := studies.Settled(applied(t, what+", fix", p, x.Variant), review.Request{})
+			after := studies.Settled(context.Background(), applied(t, what+", fix", p, x.Variant), review.Request{})
 			for _, g := range after.Findings {
 				if g.Key() == f.Key() && g.Outcome != x.Outcome {
 					t.Errorf("%s: %q leads %s to %s, told %s", what, x.Name.Text(p.Locale()), f.Code, g.Outcome, x.Outcome)
@@ -210,11 +211,11 @@ func offeredFixes(t *testing.T, what string, p *plan.Plan, counts map[string]int
 }
 
 func offeredPlaces(t *testing.T, what string, p *plan.Plan, counts map[string]int) {
-	if a := studies.PlaceAxle(clone(t, p), "t"); a.Fix != nil {
+	if a := studies.PlaceAxle(context.Background(), clone(t, p), "t"); a.Fix != nil {
 		counts["axles"]++
 		applied(t, what+", axle", p, *a.Fix)
 	}
-	found := studies.Arrange(clone(t, p), review.Request{}, nil, nil)
+	found := studies.Arrange(context.Background(), clone(t, p), review.Request{}, nil)
 	for _, a := range found.Options {
 		counts["arrangements"]++
 		next := applied(t, what+", arranged", p, a.Variant)

@@ -2,6 +2,7 @@ package studies
 
 import (
 	"cmp"
+	"context"
 	"fmt"
 	"maps"
 	"math"
@@ -83,7 +84,7 @@ type laid struct {
 // PlanRacks lays an outing's hulls on racks in up to three ways: wide and low,
 // narrow and tall, and with the heaviest low on the deck. Heaviest lowest; slots as
 // wide as the hull and a gap; each way is a patch, judged whole.
-func PlanRacks(p *plan.Plan, q review.Request) *RackPlans {
+func PlanRacks(ctx context.Context, p *plan.Plan, q review.Request) *RackPlans {
 	review.Ready(p)
 	out := &RackPlans{Options: []RackPlan{}}
 	before := review.Review(p, q)
@@ -135,6 +136,9 @@ func PlanRacks(p *plan.Plan, q review.Request) *RackPlans {
 		width float64
 		hulls []hullLoad
 	}{{"wide", wide, hulls}, {"tall", within, hulls}, {"deck", within, hulls}, {"edge", within, edge}} {
+		if over(ctx) {
+			break
+		}
 		deck := way.kind == "deck"
 		if deck && (len(hulls) == 1 || under > 0) || way.kind == "edge" && !turned {
 			continue
@@ -157,6 +161,10 @@ func PlanRacks(p *plan.Plan, q review.Request) *RackPlans {
 	slices.SortStableFunc(out.Options, func(a, b RackPlan) int {
 		return cmp.Or(cmp.Compare(len(a.Home), len(b.Home)), cmp.Compare(b.Outcome.Rank(), a.Outcome.Rank()), cmp.Compare(changes(&a), changes(&b)))
 	})
+	if len(out.Options) == 0 && over(ctx) {
+		out.Says = notLooked
+		return out
+	}
 	if len(out.Options) == 0 {
 		out.Says = said.Say("No rack under % carries them. Fewer hulls, or two trips.", said.Length(topMost))
 		return out

@@ -1,6 +1,7 @@
 package studies_test
 
 import (
+	"context"
 	"strings"
 	"testing"
 
@@ -20,7 +21,7 @@ func TestPlanRacks(t *testing.T) {
 	data, _ := demo.Files.ReadFile("skarrow-hut.zygonos.json")
 	p, _ := plan.Read(data)
 	q := review.Request{Outing: "boat-day"}
-	a := studies.PlanRacks(p, q)
+	a := studies.PlanRacks(context.Background(), p, q)
 	if a.Hulls != 3 || len(a.Options) < 2 {
 		t.Fatalf("%d hulls, %d ways: %s", a.Hulls, len(a.Options), a.Says.Text(p.Locale()))
 	}
@@ -59,7 +60,7 @@ func TestRacksKeepWhatIsThere(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	a := studies.PlanRacks(p, review.Request{Outing: "boat-day"})
+	a := studies.PlanRacks(context.Background(), p, review.Request{Outing: "boat-day"})
 	if len(a.Options) == 0 {
 		t.Fatal(a.Says.Text(p.Locale()))
 	}
@@ -90,7 +91,7 @@ func TestRacksThatCannotBe(t *testing.T) {
 		"too high": {append(hull("0.9"), "/loads/crate/size/height/value", "2.2"), "No rack under 2600 mm"},
 	} {
 		p := sample.Plan(t, c.sets...)
-		if a := studies.PlanRacks(p, review.Request{Outing: "o", Trailer: "t"}); len(a.Options) != 0 || !strings.Contains(a.Says.Text(p.Locale()), c.says) {
+		if a := studies.PlanRacks(context.Background(), p, review.Request{Outing: "o", Trailer: "t"}); len(a.Options) != 0 || !strings.Contains(a.Says.Text(p.Locale()), c.says) {
 			t.Errorf("%s: %q", name, a.Says.Text(p.Locale()))
 		}
 	}
@@ -104,7 +105,7 @@ func TestStrongerBars(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	rep := studies.Settled(p, review.Request{Outing: "boat-day"})
+	rep := studies.Settled(context.Background(), p, review.Request{Outing: "boat-day"})
 	f := sample.Find(t, rep.Findings, "rack.bar")
 	if f.Outcome != finding.Fails || len(f.Fixes) == 0 || !strings.Contains(f.Fixes[0].Name.Text(p.Locale()), "30 mm × 30 mm") {
 		t.Errorf("%s %+v", f.Outcome, f.Fixes)
@@ -121,7 +122,7 @@ func TestRacksAreAlikeWhateverTheOrder(t *testing.T) {
 		red.Order, green.Order = first, second
 		p.Loads["red-canoe"], p.Loads["green-canoe"] = red, green
 		var out []float64
-		for _, o := range studies.PlanRacks(p, review.Request{Outing: "boat-day"}).Options {
+		for _, o := range studies.PlanRacks(context.Background(), p, review.Request{Outing: "boat-day"}).Options {
 			out = append(out, o.Figures[1].Then.Value, o.Figures[2].Then.Value)
 		}
 		return out
@@ -146,7 +147,7 @@ func BenchmarkPlanRacks(b *testing.B) {
 		p.Outings["o"].Layouts["t"].Placements[id] = plan.Placement{On: plan.OnDeck}
 	}
 	for b.Loop() {
-		studies.PlanRacks(p, review.Request{Outing: "o", Trailer: "t"})
+		studies.PlanRacks(context.Background(), p, review.Request{Outing: "o", Trailer: "t"})
 	}
 }
 
@@ -157,7 +158,7 @@ func TestRackWays(t *testing.T) {
 	q := review.Request{Outing: "boat-day"}
 	kinds := func(p *plan.Plan) map[string]studies.RackPlan {
 		out := map[string]studies.RackPlan{}
-		for _, o := range studies.PlanRacks(p, q).Options {
+		for _, o := range studies.PlanRacks(context.Background(), p, q).Options {
 			out[o.Kind] = o
 		}
 		return out
@@ -222,7 +223,7 @@ func TestStrongerCosts(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	rep := studies.Settled(p, review.Request{Outing: "boat-day"})
+	rep := studies.Settled(context.Background(), p, review.Request{Outing: "boat-day"})
 	// Three bars of 1.9 m at 2 and six posts of 0.90 m (0.92 to the top, less the bar's 20 mm) at 6.
 	if got, want := rep.Racks[0].Cost.Value, 3*1.9*2.0+6*0.90*6; got < want-0.05 || got > want+0.05 {
 		t.Errorf("it costs %v, want %v", got, want)

@@ -1,6 +1,7 @@
 package studies_test
 
 import (
+	"context"
 	"strings"
 	"testing"
 
@@ -67,7 +68,7 @@ func TestPlaceRamps(t *testing.T) {
 // Steep ramps are offered longer ones, a bare lip its pins; what is offered holds.
 func TestOntoRamp(t *testing.T) {
 	p := hut(t)
-	rep := studies.Settled(p, review.Request{Outing: "two-seater-day"})
+	rep := studies.Settled(context.Background(), p, review.Request{Outing: "two-seater-day"})
 	fixed := map[string]string{}
 	for _, f := range rep.Findings {
 		for _, x := range f.Fixes {
@@ -112,7 +113,7 @@ func TestWaysOntoRamp(t *testing.T) {
 			t.Fatal(err)
 		}
 		q := review.Request{Outing: "two-seater-day"}
-		rep := studies.Settled(p, q)
+		rep := studies.Settled(context.Background(), p, q)
 		found := false
 		for i := range rep.Findings {
 			f := &rep.Findings[i]

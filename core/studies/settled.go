@@ -3,6 +3,8 @@
 package studies
 
 import (
+	"context"
+
 	"zygonos/core/balance"
 	"zygonos/core/clearance"
 	"zygonos/core/departure"
@@ -13,6 +15,7 @@ import (
 	"zygonos/core/ramp"
 	"zygonos/core/review"
 	"zygonos/core/rig"
+	"zygonos/core/said"
 	"zygonos/core/sway"
 )
 
@@ -24,7 +27,7 @@ const (
 
 // Settled reviews a plan and adds what is made at rest: fixes, and the worst
 // outcome of every outing.
-func Settled(p *plan.Plan, q review.Request) *review.Report {
+func Settled(ctx context.Context, p *plan.Plan, q review.Request) *review.Report {
 	rep := review.Review(p, q)
 	at := review.Request{Outing: rep.Scope.Outing, Trailer: rep.Scope.Trailer}
 	rep.Settled = true
@@ -35,7 +38,7 @@ func Settled(p *plan.Plan, q review.Request) *review.Report {
 		rep.Settle(fs)
 		rep.TieSays = lashing.Answer(rep.Findings)
 	}
-	addFixes(p, at, rep)
+	unmended := addFixes(ctx, p, at, rep)
 	if r != nil {
 		var low, high *float64
 		if w := rep.Figures.Window; w != nil {
@@ -49,7 +52,12 @@ func Settled(p *plan.Plan, q review.Request) *review.Report {
 		rep.Card = departure.Of(r, rep.Findings, low, high, calm)
 	}
 	rep.Outings = []review.OutingState{}
+	unjudged := 0
 	for _, id := range p.OutingIDs() {
+		if id != at.Outing && over(ctx) {
+			unjudged++
+			continue
+		}
 		of := rep
 		if id != at.Outing {
 			of = whole(p, review.Request{Outing: id, Trailer: at.Trailer})
@@ -61,6 +69,9 @@ func Settled(p *plan.Plan, q review.Request) *review.Report {
 				w.Outcome, w.Says = carried.Outcome, carried.Says
 			}
 		}
+	}
+	if unmended+unjudged > 0 {
+		rep.NotLooked = said.Say("The time was up: ways out of % checks and % more outings were not looked at.", said.Count(unmended), said.Count(unjudged))
 	}
 	return rep
 }
@@ -78,7 +89,8 @@ func whole(p *plan.Plan, q review.Request) *review.Report {
 // notMust leaves out the musts, which are counted on their own.
 func notMust(f *finding.Finding) bool { return f.Code != fit.CodeMust }
 
-func addFixes(p *plan.Plan, q review.Request, rep *review.Report) {
+// addFixes looks for ways out, and tells for how many checks its time was up.
+func addFixes(ctx context.Context, p *plan.Plan, q review.Request, rep *review.Report) (left int) {
 	n := 0
 	for i := range rep.Findings {
 		f := &rep.Findings[i]
@@ -86,10 +98,18 @@ func addFixes(p *plan.Plan, q review.Request, rep *review.Report) {
 			continue
 		}
 		if n++; n > maxFixed {
-			return
+			break
+		}
+		if over(ctx) {
+			left++
+			continue
 		}
 		for _, v := range candidates(p, q, f) {
 			if len(f.Fixes) == maxFixes {
+				break
+			}
+			if over(ctx) {
+				left++
 				break
 			}
 			if fix, ok := tryFix(p, q, rep, f, v); ok {
@@ -97,6 +117,7 @@ func addFixes(p *plan.Plan, q review.Request, rep *review.Report) {
 			}
 		}
 	}
+	return left
 }
 
 // tryFix judges the plan with the variant. It is a fix when the finding comes to

@@ -1,6 +1,7 @@
 package studies_test
 
 import (
+	"context"
 	"encoding/json"
 	"os"
 	"strings"
@@ -72,7 +73,7 @@ func TestStrangers(t *testing.T) {
 				return p
 			}
 			p := read()
-			rep := studies.Settled(p, review.Request{})
+			rep := studies.Settled(context.Background(), p, review.Request{})
 			if len(rep.Problems) > 0 || len(rep.Questions) > 0 {
 				t.Errorf("%v %v", rep.Problems, rep.Questions)
 			}
@@ -164,15 +165,15 @@ func deref(v *float64) any {
 func (s *stranger) asked(t *testing.T, read func() *plan.Plan) {
 	for name, ask := range map[string]func() (studies.Lacks, string){
 		"arrange": func() (studies.Lacks, string) {
-			a := studies.Arrange(read(), review.Request{}, nil, nil)
+			a := studies.Arrange(context.Background(), read(), review.Request{}, nil)
 			return a.Lacks, a.Says.Text(read().Locale())
 		},
 		"racks": func() (studies.Lacks, string) {
-			a := studies.PlanRacks(read(), review.Request{})
+			a := studies.PlanRacks(context.Background(), read(), review.Request{})
 			return a.Lacks, a.Says.Text(read().Locale())
 		},
 		"axle": func() (studies.Lacks, string) {
-			a := studies.PlaceAxle(read(), "trailer")
+			a := studies.PlaceAxle(context.Background(), read(), "trailer")
 			return a.Lacks, a.Says.Text(read().Locale())
 		},
 		"ramps": func() (studies.Lacks, string) {

@@ -1,6 +1,7 @@
 package studies_test
 
 import (
+	"context"
 	"math"
 	"strings"
 	"testing"
@@ -18,7 +19,7 @@ import (
 func settled(t *testing.T, sets ...string) (*plan.Plan, *review.Report) {
 	t.Helper()
 	p := sample.Plan(t, sets...)
-	return p, studies.Settled(p, review.Request{})
+	return p, studies.Settled(context.Background(), p, review.Request{})
 }
 
 func fixNamed(t *testing.T, p *plan.Plan, f finding.Finding, part string) finding.Fix {
@@ -54,7 +55,7 @@ func TestSlide(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	again := sample.Find(t, studies.Settled(patched, review.Request{}).Findings, balance.CodeWindow)
+	again := sample.Find(t, studies.Settled(context.Background(), patched, review.Request{}).Findings, balance.CodeWindow)
 	if again.Outcome != fix.Outcome || again.Figure.Value != fix.Figure.Value {
 		t.Error("applied, the plan comes to something else than was offered")
 	}
@@ -141,7 +142,7 @@ func TestDemoFixes(t *testing.T) {
 		for _, trailer := range p.TrailerIDs() {
 			for _, outing := range p.OutingIDs() {
 				q := review.Request{Outing: outing, Trailer: trailer}
-				rep := studies.Settled(p, q)
+				rep := studies.Settled(context.Background(), p, q)
 				before := map[string]finding.Outcome{}
 				for i := range rep.Findings {
 					before[rep.Findings[i].Key()] = rep.Findings[i].Outcome
@@ -173,7 +174,7 @@ func TestDemoFixes(t *testing.T) {
 func TestOutingsAreJudged(t *testing.T) {
 	data, _ := demo.Files.ReadFile("skarrow-hut.zygonos.json")
 	p, _ := plan.Read(data)
-	rep := studies.Settled(p, review.Request{Outing: "boat-day"})
+	rep := studies.Settled(context.Background(), p, review.Request{Outing: "boat-day"})
 	if len(rep.Outings) != 3 || rep.Outings[0].ID != "gravel-day" || rep.Outings[0].Outcome != finding.Fails {
 		t.Errorf("got %+v", rep.Outings)
 	}
@@ -184,6 +185,6 @@ func BenchmarkSettled(b *testing.B) {
 	p, _ := plan.Read(data)
 	b.ReportAllocs()
 	for b.Loop() {
-		studies.Settled(p, review.Request{})
+		studies.Settled(context.Background(), p, review.Request{})
 	}
 }

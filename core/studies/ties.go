@@ -2,6 +2,7 @@ package studies
 
 import (
 	"cmp"
+	"context"
 	"fmt"
 	"math"
 	"slices"
@@ -48,7 +49,7 @@ const (
 // PlanTies finds for each load, heaviest first, the fewest straps of those there are that
 // hold it under the chosen school and by statics: ways for straps are listed, subsets are
 // tried in order of their number. What is pinned by hand is replaced too.
-func PlanTies(p *plan.Plan, q review.Request) *TiePlan {
+func PlanTies(ctx context.Context, p *plan.Plan, q review.Request) *TiePlan {
 	review.Ready(p)
 	out := &TiePlan{Loads: []TiedSo{}, Others: []finding.Variant{}}
 	before := review.Again(p, q)
@@ -80,6 +81,9 @@ func PlanTies(p *plan.Plan, q review.Request) *TiePlan {
 			continue
 		}
 		row := TiedSo{Name: l.Item.Name}
+		if over(ctx) {
+			sums = 0
+		}
 		found, enough := tieDown(r, l, left, placed, &sums)
 		mat, bare := false, false
 		if found == nil && l.Item.Shape == "hull" { // held, if not as practice has it

@@ -1,6 +1,7 @@
 package studies_test
 
 import (
+	"context"
 	"slices"
 	"strings"
 	"testing"
@@ -20,7 +21,7 @@ func TestPlanTies(t *testing.T) {
 	p := hut(t)
 	for _, outing := range []string{"two-seater-day", "boat-day"} {
 		q := review.Request{Outing: outing}
-		a := studies.PlanTies(p, q)
+		a := studies.PlanTies(context.Background(), p, q)
 		if len(a.Loads) == 0 {
 			t.Fatalf("%s: %s", outing, a.Says.Text(p.Locale()))
 		}
@@ -37,7 +38,7 @@ func TestPlanTies(t *testing.T) {
 		if problems := plan.Clean(next); len(problems) > 0 {
 			t.Fatal(problems)
 		}
-		rep := studies.Settled(next, q)
+		rep := studies.Settled(context.Background(), next, q)
 		for i := range rep.Findings {
 			if f := &rep.Findings[i]; f.Stage == "tie" && (f.Outcome == finding.Fails || f.Outcome == finding.Unknown) {
 				t.Errorf("%s: %s", outing, f.Says.Text(p.Locale()))
@@ -92,7 +93,7 @@ func TestTiesThatCannotBe(t *testing.T) {
 		"held":        {slices.Concat(rings, strap("")), "straps hold all"},
 	} {
 		p := sample.Plan(t, c.sets...)
-		a := studies.PlanTies(p, review.Request{Outing: "o", Trailer: "t"})
+		a := studies.PlanTies(context.Background(), p, review.Request{Outing: "o", Trailer: "t"})
 		if says := a.Says.Text(p.Locale()); !strings.Contains(says, c.says) {
 			t.Errorf("%s: %q", name, says)
 		}
@@ -102,7 +103,7 @@ func TestTiesThatCannotBe(t *testing.T) {
 func BenchmarkPlanTies(b *testing.B) {
 	p := hut(b)
 	for b.Loop() {
-		studies.PlanTies(p, review.Request{Outing: "boat-day"})
+		studies.PlanTies(context.Background(), p, review.Request{Outing: "boat-day"})
 	}
 }
 
@@ -114,7 +115,7 @@ func TestNoneFewer(t *testing.T) {
 		sets = append(sets, "/trailers/t/tiePoints/"+c[0], `{"order":1,"kind":"ring-welded","rating":500,"at":{"back":`+c[1]+`,"right":`+c[2]+`}}`)
 	}
 	p := sample.Plan(t, sets...)
-	a := studies.PlanTies(p, review.Request{Outing: "o", Trailer: "t"})
+	a := studies.PlanTies(context.Background(), p, review.Request{Outing: "o", Trailer: "t"})
 	if len(a.Loads) != 1 || !a.Loads[0].Holds || a.Loads[0].Straps < 2 {
 		t.Fatalf("%+v %s", a.Loads, a.Says.Text(p.Locale()))
 	}

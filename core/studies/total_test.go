@@ -1,6 +1,7 @@
 package studies_test
 
 import (
+	"context"
 	"encoding/json"
 	"slices"
 	"strings"
@@ -54,9 +55,9 @@ func TestStudiesAreTotal(t *testing.T) {
 				}
 				q := review.Request{Outing: outing, Trailer: "grey-flatbed"}
 				what := op.Op + " " + path
-				arranged := studies.Arrange(odd, q, nil, nil)
+				arranged := studies.Arrange(context.Background(), odd, q, nil)
 				whole("arrange, "+what, arranged, arranged.Says.Text(odd.Locale()))
-				racks := studies.PlanRacks(odd, q)
+				racks := studies.PlanRacks(context.Background(), odd, q)
 				whole("racks, "+what, racks, racks.Says.Text(odd.Locale()))
 			}
 		}
@@ -72,7 +73,7 @@ func TestTiesAreTotal(t *testing.T) {
 	p := hut(t)
 	const at = "/outings/boat-day/layouts/grey-flatbed"
 	q := review.Request{Outing: "boat-day", Trailer: "grey-flatbed"}
-	planned := studies.PlanTies(p, q)
+	planned := studies.PlanTies(context.Background(), p, q)
 	p, err := plan.Apply(p, append(planned.Patch, finding.Op{Op: "add", Path: at + "/placements/skiff/blocked", Value: map[string]any{"front": true, "takes": 40.0}},
 		finding.Op{Op: "add", Path: "/trailers/grey-flatbed/tiePoints/front-left/fastening", Value: map[string]any{"bolt": 0.008, "in": "ply", "thick": 0.012, "washer": 0.03}}))
 	if err != nil {
@@ -106,13 +107,13 @@ func TestTiesAreTotal(t *testing.T) {
 			if err != nil {
 				continue
 			}
-			rep := studies.Settled(odd, q)
+			rep := studies.Settled(context.Background(), odd, q)
 			b, err := json.Marshal(rep)
 			if err != nil || strings.Contains(string(b), "NaN") || len(rep.TieSays) == 0 {
 				t.Errorf("%s %s: %v, %q", op.Op, path, err, rep.TieSays.Text(odd.Locale()))
 			}
 			if i%12 == 0 {
-				if a := studies.PlanTies(odd, q); len(a.Says) == 0 {
+				if a := studies.PlanTies(context.Background(), odd, q); len(a.Says) == 0 {
 					t.Errorf("%s %s: nothing is said", op.Op, path)
 				}
 			}

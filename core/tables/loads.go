@@ -53,8 +53,9 @@ func Lashings(r *rig.Rig) []byte {
 	return write(rows)
 }
 
-// RigOf resolves what a table is asked for.
+// RigOf resolves what a table is asked for; what is not told is picked as a review does.
 func RigOf(p *plan.Plan, trailer, outing string) *rig.Rig {
 	review.Ready(p)
-	return rig.Resolve(p, trailer, outing)
+	q := review.Pick(p, review.Request{Trailer: trailer, Outing: outing})
+	return rig.Resolve(p, q.Trailer, q.Outing)
 }

@@ -6,6 +6,7 @@ import (
 	"testing"
 
 	"zygonos/core/internal/sample"
+	"zygonos/core/plan"
 	"zygonos/core/review"
 	"zygonos/core/tables"
 )
@@ -33,7 +34,10 @@ func TestLoads(t *testing.T) {
 			t.Errorf("%s: %q, want %q", rows[0][i], rows[1][i], w)
 		}
 	}
-	if got := rowsOf(t, tables.Loads(tables.RigOf(p, "gone", "o"))); len(got) != 1 {
+	if got := rowsOf(t, tables.Loads(tables.RigOf(p, "", ""))); len(got) != len(rows) { // picked as a review does
+		t.Errorf("nothing told, and %d rows", len(got))
+	}
+	if got := rowsOf(t, tables.Loads(tables.RigOf(&plan.Plan{}, "gone", "o"))); len(got) != 1 {
 		t.Errorf("no trailer, and %d rows", len(got))
 	}
 }

@@ -12,6 +12,7 @@ import (
 	"regexp"
 	"strconv"
 	"strings"
+	"unicode"
 	"unicode/utf8"
 
 	"zygonos/core/finding"
@@ -332,30 +333,47 @@ func newID(p *plan.Plan, taken map[string]bool, name, row string) string {
 	}
 }
 
-// formula reports whether a spreadsheet would run a cell as a formula.
+// formula reports whether a spreadsheet would run a cell as a formula: it begins with one of the
+// signs, full-width ones too, after any blanks.
 func formula(cell string) bool {
-	if cell == "" || !strings.ContainsRune("=+-@\t\r", rune(cell[0])) {
+	begin := strings.TrimLeftFunc(cell, func(r rune) bool { return unicode.IsSpace(r) || unicode.IsControl(r) })
+	if begin == "" || !strings.ContainsRune("=+-@＝＋－＠", firstRune(begin)) {
 		return false
 	}
 	_, err := strconv.ParseFloat(cell, 64)
 	return err != nil
 }
 
-// write makes a table whose cells no spreadsheet runs as formulas.
+func firstRune(s string) rune {
+	r, _ := utf8.DecodeRuneInString(s)
+	return r
+}
+
+// write makes a table (RFC 4180) whose cells no spreadsheet runs as formulas. What has a
+// comma or semicolon stands in quotes, so that it parts no cell where either is the separator.
 func write(rows [][]string) []byte {
 	var b bytes.Buffer
-	w := csv.NewWriter(&b)
-	w.UseCRLF = true
 	for _, r := range rows {
-		safe := make([]string, len(r))
 		for i, c := range r {
+			if i > 0 {
+				b.WriteByte(',')
+			}
+			c = strings.Map(func(r rune) rune {
+				if unicode.IsControl(r) {
+					return ' '
+				}
+				return r
+			}, c)
 			if formula(c) {
 				c = "'" + c
 			}
-			safe[i] = c
+			if !strings.ContainsAny(c, "\",;'") {
+				b.WriteString(c)
+				continue
+			}
+			b.WriteString(`"` + strings.ReplaceAll(c, `"`, `""`) + `"`)
 		}
-		_ = w.Write(safe) // a buffer takes every write
+		b.WriteString("\r\n")
 	}
-	w.Flush()
 	return b.Bytes()
 }

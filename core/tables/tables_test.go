@@ -2,6 +2,7 @@ package tables_test
 
 import (
 	"bytes"
+	"context"
 	"encoding/csv"
 	"math"
 	"strings"
@@ -10,6 +11,7 @@ import (
 	"zygonos/core/internal/sample"
 	"zygonos/core/plan"
 	"zygonos/core/review"
+	"zygonos/core/rig"
 	"zygonos/core/studies"
 	"zygonos/core/tables"
 	"zygonos/demo"
@@ -133,7 +135,7 @@ func TestComparison(t *testing.T) {
 	tr := p.Trailers["tiny-box"]
 	tr.Name = "=cmd|' /C calc'!A0"
 	p.Trailers["tiny-box"] = tr
-	out := tables.Comparison(p, studies.Compare(p, review.Request{}, false))
+	out := tables.Comparison(p, studies.Compare(context.Background(), p, review.Request{}, false))
 	rows, err := csv.NewReader(bytes.NewReader(out)).ReadAll()
 	if err != nil || len(rows) != 7 {
 		t.Fatalf("%v, %d rows", err, len(rows))
@@ -163,4 +165,21 @@ func FuzzReadTrailers(f *testing.F) {
 		}
 		plan.Clean(next)
 	})
+}
+
+// Cells that a spreadsheet would run, or that would part where a semicolon is the separator, come
+// as plain text.
+func TestCellsAreText(t *testing.T) {
+	for name, want := range map[string]string{
+		"=1+1": `"'=1+1"`, "\n=1+1": `"' =1+1"`, "＝1+1": `"'＝1+1"`, "x;=1+1": `"x;=1+1"`, "\x00@sum": `"' @sum"`, "-3": "-3", "Canoe": "Canoe", `12" board`: `"12"" board"`,
+	} {
+		p := sample.Plan(t)
+		l := p.Loads["crate"]
+		l.Name = name
+		p.Loads["crate"] = l
+		got := string(tables.Loads(rig.Resolve(p, "t", "o")))
+		if line := strings.Split(got, "\r\n")[1]; !strings.HasPrefix(line, want+",") {
+			t.Errorf("%q comes as %.40s", name, line)
+		}
+	}
 }

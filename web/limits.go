@@ -1,0 +1,147 @@
+package web
+
+import (
+	"bytes"
+	"context"
+	"errors"
+	"log"
+	"runtime"
+	"strings"
+	"time"
+
+	"github.com/gofiber/fiber/v3"
+	"github.com/valyala/fasthttp"
+
+	"zygonos/core/plan"
+)
+
+// What a caller may ask of the server.
+const (
+	mostConns   = 256      // connections in all …
+	mostConnsIP = 64       // … and from one address
+	smallBody   = 64 << 10 // of a request by whom nobody knows yet
+	mostWaiting = 16       // searches that wait for their turn
+)
+
+// bound keeps what a connection may hold small: a body is read only as far as its call takes
+// one, and only whom the gate knows may send a plan.
+func bound(app *fiber.App, asks bool) {
+	s := app.Server()
+	s.Concurrency, s.MaxConnsPerIP = mostConns, mostConnsIP
+	s.HeaderReceived = func(h *fasthttp.RequestHeader) fasthttp.RequestConfig {
+		path, _, _ := strings.Cut(string(h.RequestURI()), "?")
+		open := path == "/api/session" || path == "/api/pair" || !strings.HasPrefix(path, "/api/")
+		if open || asks && len(h.Cookie(sessionCookie)) == 0 {
+			return fasthttp.RequestConfig{MaxRequestBodySize: smallBody}
+		}
+		return fasthttp.RequestConfig{MaxRequestBodySize: plan.MaxBytes + smallBody}
+	}
+	// A method that nobody knows is answered before any handler is asked.
+	inner := s.Handler
+	s.Handler = func(ctx *fasthttp.RequestCtx) {
+		inner(ctx)
+		if ctx.Response.StatusCode() == fiber.StatusNotImplemented && !bytes.HasPrefix(ctx.Response.Header.ContentType(), []byte(problemType)) {
+			ctx.Response.Header.SetContentType(problemType)
+			ctx.Response.SetBodyString(`{"type":"about:blank","title":"This server does not know that method.","status":501}`)
+		}
+	}
+}
+
+// plainBodies refuses packed bodies: unpacked, a few hundred bytes can fill the memory.
+func plainBodies(c fiber.Ctx) error {
+	if e := strings.ToLower(strings.TrimSpace(c.Get(fiber.HeaderContentEncoding))); e != "" && e != "identity" {
+		c.Set(fiber.HeaderAcceptEncoding, "identity")
+		return fiber.NewError(fiber.StatusUnsupportedMediaType, "Send the body as it is, not packed.")
+	}
+	return c.Next()
+}
+
+// allowed tells a wrong method from a wrong address: 405 with the methods that the address takes.
+func allowed(app *fiber.App) fiber.Handler {
+	var routes []fiber.Route
+	return func(c fiber.Ctx) error {
+		if routes == nil {
+			routes = app.GetRoutes(true)
+		}
+		var methods []string
+		for _, r := range routes {
+			if strings.HasPrefix(r.Path, "/api/") && matches(r.Path, c.Path()) {
+				methods = append(methods, r.Method)
+			}
+		}
+		if len(methods) > 0 {
+			c.Set(fiber.HeaderAllow, strings.Join(methods, ", "))
+			return fiber.NewError(fiber.StatusMethodNotAllowed, "This address does not take "+c.Method()+".")
+		}
+		return fiber.NewError(fiber.StatusNotFound, "There is nothing at this address.")
+	}
+}
+
+// matches reports whether a path is one of a route's.
+func matches(route, path string) bool {
+	r, p := strings.Split(route, "/"), strings.Split(path, "/")
+	if len(r) != len(p) {
+		return false
+	}
+	for i := range r {
+		if r[i] != p[i] && (!strings.HasPrefix(r[i], ":") || p[i] == "") {
+			return false
+		}
+	}
+	return true
+}
+
+// queue lets a few searches run at once; a few more wait.
+type queue struct {
+	running, waiting chan struct{}
+}
+
+func newQueue(n int) *queue {
+	return &queue{make(chan struct{}, max(1, n)), make(chan struct{}, mostWaiting)}
+}
+
+var errCrowded = errors.New("too many searches wait")
+
+// enter waits for a place, until the context ends; leave gives it back.
+func (q *queue) enter(ctx context.Context) (leave func(), err error) {
+	leave = func() { <-q.running }
+	select {
+	case q.running <- struct{}{}:
+		return leave, nil
+	default:
+	}
+	select {
+	case q.waiting <- struct{}{}:
+	default:
+		return nil, errCrowded
+	}
+	defer func() { <-q.waiting }()
+	select {
+	case q.running <- struct{}{}:
+		return leave, nil
+	case <-ctx.Done():
+		return nil, errCrowded
+	}
+}
+
+// How long an answer may take, and wait for its turn.
+const (
+	settledTime = 4 * time.Second
+	studyTime   = 10 * time.Second
+	arrangeTime = 60 * time.Second
+	waitingTime = 15 * time.Second
+)
+
+// lanes are the queues: what follows each rest of a hand, and what was asked for by a button.
+type lanes struct{ settled, studies *queue }
+
+func newLanes() lanes {
+	n := runtime.GOMAXPROCS(0)
+	return lanes{newQueue(n / 2), newQueue(n / 2)}
+}
+
+// logged tells of an error that the caller cannot mend.
+func logged(c fiber.Ctx, err error) {
+	id, _ := c.GetRespHeaders()[fiber.HeaderXRequestID]
+	log.Printf("%s %s: %v (request %s)", c.Method(), c.Path(), err, strings.Join(id, ""))
+}
