@@ -7,6 +7,7 @@ import (
 	"errors"
 	"fmt"
 	"io/fs"
+	"log"
 	"net"
 	"net/url"
 	"runtime/debug"
@@ -21,6 +22,7 @@ import (
 	"github.com/gofiber/fiber/v3/middleware/requestid"
 
 	"zygonos/core/plan"
+	"zygonos/core/review"
 	"zygonos/store"
 )
 
@@ -47,6 +49,7 @@ func New(cfg Config) *fiber.App {
 		IdleTimeout:  90 * time.Second,
 		ErrorHandler: problemOf,
 	})
+	review.Broke = func(what string, why any) { log.Printf("a check of %s broke off: %v\n%s", what, why, debug.Stack()) }
 	app.Use(requestid.New(), recover.New(recover.Config{EnableStackTrace: true, StackTraceHandler: func(c fiber.Ctx, broken any) {
 		logged(c, fmt.Errorf("panic: %v\n%s", broken, debug.Stack()))
 	}}), plainBodies, helmet.New(helmet.Config{

@@ -58,7 +58,7 @@ func TestCheck(t *testing.T) {
 		{"no such outing", []string{"-outing", "moon", hut}, exitUnusable, `no outing "moon"`},
 		{"no such trailer", []string{"-trailer", "moon", hut}, exitUnusable, `no trailer "moon"`},
 		{"two files", []string{hut, hut}, exitUnusable, "one plan file"},
-		{"name with steering signs", []string{"-outing", "gravel-day", broken(`"Pea gravel"`, `"Pea\u001b[2J\u202egravel"`)}, exitFails, "Pea·[2J·gravel"},
+		{"name with steering signs", []string{"-outing", "gravel-day", broken(`"Pea gravel"`, `"Pea\u001b[2J\u202egravel"`)}, exitFails, "Pea [2J·gravel"},
 	} {
 		code, out, errs := call(t, "", append([]string{"check"}, c.args...)...)
 		if code != c.code || !strings.Contains(out+errs, c.word) {

@@ -259,15 +259,15 @@ func verdict(p *plan.Plan, q Request, detail bool) (*Report, *rig.Rig) {
 		return rep, nil
 	}
 	rep.EmptyWay = r.EmptyWay
-	bal, tow, wants, built := balance.Check(r), towing.Check(r), fit.Check(r), []rack.Built{}
-	rep.Findings, built = ask(r, bal, tow, wants)
+	a := ask(r)
+	rep.Findings = a.findings
 	roughly(r, rep.Findings, detail, all)
-	rep.Racks = append(rep.Racks, built...)
-	rep.Chain, rep.Payload = tow.Chain, tow.Payload
-	rep.Wants, rep.Fills = append(rep.Wants, wants...), append(rep.Fills, tow.Fills...)
+	rep.Racks = append(rep.Racks, a.built...)
+	rep.Chain, rep.Payload = append(rep.Chain, a.tow.Chain...), a.tow.Payload
+	rep.Wants, rep.Fills = append(rep.Wants, a.wants...), append(rep.Fills, a.tow.Fills...)
 	finding.Sense(rep.Findings)
 	finding.Sort(rep.Findings)
-	rep.Figures.Window = bal.Window
+	rep.Figures.Window = a.bal.Window
 	if t := r.Total(); t != nil {
 		rep.Figures.Mass = finding.Of(quantity.KindMass, *t)
 	}
@@ -294,19 +294,50 @@ func verdict(p *plan.Plan, q Request, detail bool) (*Report, *rig.Rig) {
 	return rep, r
 }
 
-// ask puts the questions, each to the same rig; balance, towing and wants were asked already.
-func ask(r *rig.Rig, bal balance.Result, tow towing.Result, wants []fit.State) ([]finding.Finding, []rack.Built) {
-	_, clear := clearance.Check(r)
-	built, racks := rack.Check(r)
-	if f, ok := rack.Lamps(r); ok {
-		racks = append(racks, f)
+// answers are what the questions came to.
+type answers struct {
+	bal      balance.Result
+	tow      towing.Result
+	wants    []fit.State
+	built    []rack.Built
+	findings []finding.Finding
+}
+
+// ask puts the questions, each to the same rig; one that breaks off takes no other with it.
+func ask(r *rig.Rig) (a answers) {
+	add := func(stage string, broken bool, fs []finding.Finding) {
+		if broken {
+			fs = []finding.Finding{brokenOff(r, stage)}
+		}
+		a.findings = append(a.findings, fs...)
 	}
-	racks = append(racks, launch.Check(r)...)
-	out := make([]finding.Finding, 0, len(bal.Findings)+len(tow.Findings)+len(clear)+len(wants)+3)
-	for _, fs := range [][]finding.Finding{bal.Findings, tow.Findings, clear, stance.Check(r), sway.Check(r), racks, drawbar.Check(r), ramp.Check(r), lashing.Check(r), fit.Findings(r, wants)} {
-		out = append(out, fs...)
+	var broken bool
+	a.bal, broken = safely("balance", func() balance.Result { return balance.Check(r) })
+	add("balance", broken, a.bal.Findings)
+	a.tow, broken = safely("trailer", func() towing.Result { return towing.Check(r) })
+	add("trailer", broken, a.tow.Findings)
+	for _, q := range []struct {
+		stage string
+		check func(*rig.Rig) []finding.Finding
+	}{
+		{"balance", func(r *rig.Rig) []finding.Finding { _, fs := clearance.Check(r); return fs }},
+		{"balance", stance.Check}, {"balance", sway.Check},
+		{"racks", func(r *rig.Rig) (fs []finding.Finding) {
+			a.built, fs = rack.Check(r)
+			if f, ok := rack.Lamps(r); ok {
+				fs = append(fs, f)
+			}
+			return append(fs, launch.Check(r)...)
+		}},
+		{"racks", drawbar.Check}, {ramp.Stage, ramp.Check}, {lashing.Stage, lashing.Check},
+		{"job", func(r *rig.Rig) []finding.Finding {
+			a.wants = fit.Check(r)
+			return fit.Findings(r, a.wants)
+		}},
+	} {
+		a.findings = append(a.findings, found(r, q.stage, q.check)...)
 	}
-	return out, built
+	return a
 }
 
 // draw adds what the screen shows beside the answers.
@@ -328,7 +359,10 @@ func draw(rep *Report, r *rig.Rig) {
 	rep.Bare, rep.FitOut = towing.Sold(r.Plan, r.Scope.Trailer)
 	rep.Labels = towing.LabelReadings(r)
 	rep.Things = things(r)
-	rep.Next = next(r, rep.Findings)
+	rep.Next = slices.DeleteFunc(next(r, rep.Findings), func(n Next) bool { return !n.Says.Finite() || !n.Where.Finite() })
+	for i := range rep.Views {
+		rep.Views[i].Sense()
+	}
 }
 
 // things tells where each placed thing stands, from the front board, the tail

@@ -3,20 +3,14 @@ package review
 import (
 	"slices"
 
-	"zygonos/core/balance"
 	"zygonos/core/finding"
-	"zygonos/core/fit"
 	"zygonos/core/plan"
 	"zygonos/core/rig"
 	"zygonos/core/said"
-	"zygonos/core/towing"
 )
 
 // all are the findings on a rig.
-func all(r *rig.Rig) []finding.Finding {
-	fs, _ := ask(r, balance.Check(r), towing.Check(r), fit.Check(r))
-	return fs
-}
+func all(r *rig.Rig) []finding.Finding { return ask(r).findings }
 
 // roughly marks the findings that hang on lengths which are only usual for the trailer's kind:
 // each is asked again with those lengths at the ends of their ranges. What changes is said

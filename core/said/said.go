@@ -67,6 +67,18 @@ func Name(name, fallback string) Piece {
 	return Piece{Name: name}
 }
 
+// Finite reports whether every figure of a sentence is one.
+func (s Sentence) Finite() bool {
+	for _, p := range s {
+		for _, v := range []*float64{p.Value, p.Low, p.High} {
+			if v != nil && !quantity.Finite(*v) {
+				return false
+			}
+		}
+	}
+	return true
+}
+
 // List reads several sentences as one: a, b and c.
 func List(parts ...Sentence) Sentence {
 	var out Sentence

@@ -3,6 +3,9 @@
 package scene
 
 import (
+	"slices"
+
+	"zygonos/core/quantity"
 	"zygonos/core/said"
 )
 
@@ -104,4 +107,30 @@ func Disc(class string, u, v, r float64) Shape {
 // Label is a text at a point.
 func Label(class, anchor string, u, v float64, says said.Sentence) Shape {
 	return Shape{Form: Text, Class: class, Anchor: anchor, Points: []Point{{u, v}}, Says: says}
+}
+
+// Sense takes out of a view what cannot be drawn: shapes and handles with a figure that is none.
+func (v *View) Sense() {
+	v.Shapes = slices.DeleteFunc(v.Shapes, func(s Shape) bool {
+		return !s.drawable() || !s.Says.Finite() || !quantity.Finite(s.Room)
+	})
+	v.Handles = slices.DeleteFunc(v.Handles, func(h Handle) bool {
+		ok := finite(append([]float64{h.At, h.Min, h.Max, h.Step, h.Coarse, h.Direction[0], h.Direction[1]}, h.Snaps...)...)
+		return !ok || !h.Label.Finite()
+	})
+	for i := range v.Handles {
+		if z := v.Handles[i].Zone; z != nil && !finite(z.From, z.To, z.Length, z.Level) {
+			v.Handles[i].Zone = nil
+		}
+	}
+	v.Targets = slices.DeleteFunc(v.Targets, func(t Target) bool {
+		return !finite(t.Min[0], t.Min[1], t.Max[0], t.Max[1])
+	})
+	if !finite(v.Min[0], v.Min[1], v.Max[0], v.Max[1]) {
+		v.Min, v.Max, v.Shapes, v.Handles, v.Targets = Point{-1, -1}, Point{1, 1}, []Shape{}, nil, nil
+	}
+}
+
+func finite(vs ...float64) bool {
+	return !slices.ContainsFunc(vs, func(v float64) bool { return !quantity.Finite(v) })
 }

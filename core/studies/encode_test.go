@@ -3,13 +3,16 @@ package studies_test
 import (
 	"context"
 	"encoding/json"
+	"math/rand"
 	"os"
+	"slices"
 	"strings"
 	"testing"
 
 	"zygonos/core/finding"
 	"zygonos/core/internal/sample"
 	"zygonos/core/plan"
+	"zygonos/core/quantity"
 	"zygonos/core/review"
 	"zygonos/core/studies"
 	"zygonos/demo"
@@ -55,10 +58,15 @@ func encodes(t testing.TB, p *plan.Plan, outing, what string) {
 
 // Every report can be sent, whatever one figure of a plan is.
 func TestEveryReportEncodes(t *testing.T) {
-	stride := 17
+	stride := 101
 	if os.Getenv("DEEP") != "" {
 		stride = 1
 	}
+	tiny, err := plan.Apply(sample.Plan(t), []finding.Op{{Op: "replace", Path: "/trailers/t/couplingToAxle/value", Value: 5e-324}})
+	if err != nil {
+		t.Fatal(err)
+	}
+	encodes(t, tiny, "o", "an axle under the ball")
 	n := 0
 	for name, p := range plansToBreak(t) {
 		data, _ := plan.Write(p)
@@ -97,4 +105,46 @@ func plansToBreak(t testing.TB) map[string]*plan.Plan {
 		}
 	}
 	return out
+}
+
+// FuzzReport breaks up to six figures of a plan at once.
+func FuzzReport(f *testing.F) {
+	plans := plansToBreak(f)
+	type target struct {
+		p     *plan.Plan
+		paths []string
+	}
+	var targets []target
+	for _, name := range []string{"sample", "skarrow-hut", "heather-hives"} {
+		data, _ := plan.Write(plans[name])
+		var doc any
+		if err := json.Unmarshal(data, &doc); err != nil {
+			f.Fatal(err)
+		}
+		var paths []string
+		numbers(doc, "", &paths)
+		slices.Sort(paths)
+		targets = append(targets, target{plans[name], paths})
+	}
+	for i := range 12 {
+		f.Add(int64(i), 1.0)
+	}
+	f.Fuzz(func(t *testing.T, seed int64, v float64) {
+		rng := rand.New(rand.NewSource(seed))
+		x := targets[rng.Intn(len(targets))]
+		var ops []finding.Op
+		for range 1 + rng.Intn(6) {
+			value := odd[rng.Intn(len(odd))]
+			if quantity.Finite(v) && rng.Intn(3) == 0 {
+				value = v
+			}
+			ops = append(ops, finding.Op{Op: "replace", Path: x.paths[rng.Intn(len(x.paths))], Value: value})
+		}
+		q, err := plan.Apply(x.p, ops)
+		if err != nil {
+			return
+		}
+		ids := q.OutingIDs()
+		encodes(t, q, ids[rng.Intn(len(ids))], "fuzzed")
+	})
 }
