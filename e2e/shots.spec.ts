@@ -58,7 +58,9 @@ for (const [name, tab] of [
     if (name === 'turning') await page.getByRole('button', { name: 'First touch, right' }).click()
     await page.evaluate(() => document.fonts.ready)
     await page.getByRole('tabpanel').last().scrollIntoViewIfNeeded()
-    await page.getByRole('region', { name: 'Balance', exact: true }).evaluate((e) => e.scrollTo(0, e.scrollHeight))
+    await page
+      .getByRole('region', { name: 'Balance', exact: true })
+      .evaluate((e) => e.scrollTo(0, e.scrollHeight))
     await page.screenshot({ path: file(name) })
   })
 }

@@ -9,6 +9,7 @@ import (
 	"fmt"
 	"io"
 	"io/fs"
+	"log"
 	"net"
 	"os"
 	"path/filepath"
@@ -66,6 +67,7 @@ func serve(ctx context.Context, args []string, withDemo bool, out, errs io.Write
 		return err
 	}
 	app := web.New(web.Config{Store: s, Files: ui.Files(), Hosts: strings.FieldsFunc(strings.ToLower(*host), func(r rune) bool { return r == ',' }), Asks: asks, Context: ctx})
+	go tidy(ctx, s)
 	done := make(chan error, 1)
 	go func() {
 		done <- app.Listener(ln, fiber.ListenConfig{DisableStartupMessage: true})
@@ -87,6 +89,23 @@ func serve(ctx context.Context, args []string, withDemo bool, out, errs io.Write
 		stop, cancel := context.WithTimeout(context.WithoutCancel(ctx), 5*time.Second)
 		defer cancel()
 		return app.ShutdownWithContext(stop)
+	}
+}
+
+// tidy folds old autosaves, now and once a day.
+func tidy(ctx context.Context, s *store.Store) {
+	for {
+		switch t, err := s.Tidy(ctx); {
+		case err != nil && ctx.Err() == nil:
+			log.Printf("tidying: %v", err)
+		case t != (store.Tidied{}):
+			log.Printf("tidied: %d old autosaves folded, %d deleted plans taken away", t.Revisions, t.Plans)
+		}
+		select {
+		case <-time.After(24 * time.Hour):
+		case <-ctx.Done():
+			return
+		}
 	}
 }
 

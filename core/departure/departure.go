@@ -85,6 +85,7 @@ func Of(r *rig.Rig, fs []finding.Finding, low, high, calm *float64) *Card {
 }
 
 func (c *Card) add(name string, ticks []Tick) {
+	ticks = slices.DeleteFunc(ticks, func(t Tick) bool { return !t.Says.Finite() })
 	if len(ticks) > 0 {
 		c.Sections = append(c.Sections, Section{name, ticks})
 	}

@@ -29,6 +29,7 @@ export class ApiError extends Error {
     readonly status: number,
     message: string,
     readonly field?: string,
+    readonly earlier?: number,
   ) {
     super(message)
   }
@@ -60,7 +61,12 @@ async function call(
     // no problem document: the status tells it
   }
   const text = [problem.title, problem.detail].filter(Boolean).join(' ')
-  throw new ApiError(answer.status, text || `The server answered ${answer.status}.`, problem.field)
+  throw new ApiError(
+    answer.status,
+    text || `The server answered ${answer.status}.`,
+    problem.field,
+    problem.earlier,
+  )
 }
 
 const asJSON = { 'Content-Type': 'application/json' }

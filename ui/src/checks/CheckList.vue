@@ -59,6 +59,9 @@ const counted = computed(() =>
       {{ own.length ? `Checks of ${stageWords[stage]}` : 'Checks' }}
     </h2>
     <p v-if="!findings.length" class="text-soft py-2">Nothing to check yet.</p>
+    <p v-if="workspace.settledReport?.notLooked" class="text-unknown py-1 leading-snug">
+      {{ say(workspace.settledReport.notLooked) }}
+    </p>
     <template v-if="all">
       <FindingCard v-for="f in own" :key="keyOf(f)" :finding="f" />
     </template>

@@ -645,6 +645,7 @@ export interface Report {
   tied?: Tied[];
   tieSays?: Sentence;
   schools?: Support[];
+  notLooked?: Sentence;
   placed?: {
     [k: string]: Placement;
   };
@@ -1339,6 +1340,7 @@ export interface ProblemDocument {
   status: number;
   detail?: string;
   field?: string;
+  earlier?: number;
 }
 export interface Revision {
   revision: number;

@@ -79,6 +79,14 @@ useEventListener(window, 'beforeunload', (e) => {
   if (workspace.saveState === 'refused') e.preventDefault()
 })
 
+async function rescue() {
+  try {
+    await router.push(`/plan/${await workspace.rescue()}/balance`)
+  } catch (e) {
+    workspace.failure = e instanceof Error ? e.message : String(e)
+  }
+}
+
 /** Leads to the field that a finding needs. */
 async function go(path: string) {
   await router.push(`/plan/${props.id}/${stageOfPath(path)}`)
@@ -148,7 +156,12 @@ async function go(path: string) {
     <main v-else class="grid flex-1 place-items-center p-6 text-center">
       <div v-if="workspace.failure">
         <h1 class="text-xl font-bold">{{ workspace.failure }}</h1>
-        <RouterLink to="/" class="act mt-3">All plans</RouterLink>
+        <p class="mt-3 flex justify-center gap-2">
+          <button v-if="workspace.earlier" class="act-main" @click="rescue">
+            Open version {{ workspace.earlier }} as a plan of its own
+          </button>
+          <RouterLink to="/" class="act min-h-11">All plans</RouterLink>
+        </p>
       </div>
       <h1 v-else class="text-soft">Opening the plan…</h1>
     </main>

@@ -57,6 +57,10 @@ const when = (s: string) =>
           <button class="act">Keep</button>
         </form>
         <p v-if="failure" class="text-fails mt-2">{{ failure }}</p>
+        <p class="text-soft mt-2 text-sm">
+          Saved by itself: each for two days, then one a day for two months, then one a month. What has a name
+          stays.
+        </p>
         <ul class="mt-3 overflow-auto">
           <li
             v-for="r in list"

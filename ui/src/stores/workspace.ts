@@ -30,6 +30,7 @@ export const useWorkspace = defineStore('workspace', () => {
   const placed = shallowRef<Report['placed']>() // by the app, in the plan itself and not a preview
   const away = ref(false) // no answer at all from the server
   const failure = ref('') // why there is no plan, or no fresh report
+  const earlier = ref(0) // of a damaged plan: the version before it that is sound
   const outing = ref('')
   const trailer = ref('')
   const selected = ref('') // path of the thing in hand
@@ -293,7 +294,7 @@ export const useWorkspace = defineStore('workspace', () => {
           if (plan.value !== doc) timer = setTimeout(() => void send(), saveMs)
         } else {
           saveState.value = 'offline'
-          saveProblem.value = e instanceof Unreachable ? '' : String(e)
+          saveProblem.value = e instanceof Unreachable ? '' : e instanceof Error ? e.message : String(e)
           timer = setTimeout(() => void send(), 3000)
         }
       } finally {
@@ -361,6 +362,7 @@ export const useWorkspace = defineStore('workspace', () => {
     before = undefined
     kept.value = undefined
     failure.value = outing.value = trailer.value = selected.value = ''
+    earlier.value = 0
     saveState.value = 'saved'
     try {
       const [stored, draft] = await Promise.all([api.plan(planId), drafts.find(planId)])
@@ -375,7 +377,20 @@ export const useWorkspace = defineStore('workspace', () => {
       review.ask()
     } catch (e) {
       failure.value = e instanceof Error ? e.message : String(e)
+      earlier.value = (e instanceof ApiError && e.earlier) || 0
     }
+  }
+
+  /** Of a damaged plan: the version before it becomes a plan of its own. */
+  async function rescue(): Promise<string> {
+    const old = await api.revision(id.value, earlier.value)
+    const copyId = uuid()
+    await api.create(copyId, {
+      saveId: uuid(),
+      sitting,
+      plan: { ...old.plan, name: `${old.plan.name} (rescued)` },
+    })
+    return copyId
   }
 
   /** After a conflict: this tab's version becomes a plan of its own. */
@@ -410,7 +425,7 @@ export const useWorkspace = defineStore('workspace', () => {
   }
 
   return {
-    ...{ id, plan, report, failure, away, outing, trailer, selected, opened, preview, locale, kept },
+    ...{ id, plan, report, failure, earlier, away, outing, trailer, selected, opened, preview, locale, kept },
     ...{ past, future, sequence, shown, settled, settledReport, settledAt },
     ...{ saveState, saveProblem, revision },
     ...{
@@ -427,6 +442,7 @@ export const useWorkspace = defineStore('workspace', () => {
       choose,
       open,
       keepAsCopy,
+      rescue,
       reload,
       bringBack,
       keep,
