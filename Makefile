@@ -65,9 +65,13 @@ e2e: $(BIN) $(DEPS) browser
 
 test: $(DEPS) lint go-test e2e
 
-# Long runs: what is offered over many random rigs, fuzzing.
+# Long runs: what is offered over many random rigs, fuzzing, kills, savers, flipped bits. Each
+# prints its figures; docs/reliability.md holds those of the last whole run.
 deep:
-	DEEP=1 go test ./core/studies -run TestOffered -v -timeout 60m
+	DEEP=1 go test ./core/studies -run 'TestOffered|TestEveryReportEncodes' -v -timeout 90m
+	DEEP=1 go test ./store -run Anywhere -v
+	DEEP=1 go test ./cmd/zygonos -run Deep -v -timeout 60m
+	go test ./core/studies -run NONE -fuzz FuzzReport -fuzztime 120s -fuzzminimizetime 20x
 	go test ./core/quantity -run NONE -fuzz FuzzParse -fuzztime 60s
 	go test ./core/plan -run NONE -fuzz FuzzRead -fuzztime 60s -fuzzminimizetime 20x
 

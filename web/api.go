@@ -182,6 +182,12 @@ const (
 	mostAfter = 100
 )
 
+// listed is a plan's name as the list carries it: in one line, not without end.
+func listed(name string) string {
+	r := []rune(strings.Join(strings.Fields(strings.ToValidUTF8(name, "")), " "))
+	return string(r[:min(len(r), mostLabel)])
+}
+
 // saving reads a save and holds its plan against the plan's shape.
 func saving(c fiber.Ctx) (sv Saving, save store.Save, err error) {
 	if err := json.Unmarshal(c.Body(), &sv); err != nil {
@@ -198,7 +204,7 @@ func saving(c fiber.Ctx) (sv Saving, save store.Save, err error) {
 		return sv, save, err
 	}
 	doc, err := plan.Write(p)
-	return sv, store.Save{ID: sv.SaveID, Sitting: sv.Sitting, Label: sv.Label, After: sv.After, Name: p.Name, Document: doc}, err
+	return sv, store.Save{ID: sv.SaveID, Sitting: sv.Sitting, Label: sv.Label, After: sv.After, Name: listed(p.Name), Document: doc}, err
 }
 
 func (s *server) create(c fiber.Ctx) error {
@@ -228,7 +234,7 @@ func (s *server) importFile(c fiber.Ctx) error {
 		return err
 	}
 	id := uuid.NewString()
-	revision, err := s.store.Create(c.Context(), id, store.Save{ID: uuid.NewString(), Label: "imported", Name: p.Name, Document: doc})
+	revision, err := s.store.Create(c.Context(), id, store.Save{ID: uuid.NewString(), Label: "imported", Name: listed(p.Name), Document: doc})
 	if err != nil {
 		return err
 	}
