@@ -23,15 +23,11 @@ const overlaps = (page: Page) =>
   })
 
 test('no two texts of a drawing run over each other', async ({ page }) => {
-  await page.goto('/')
-  const links = page.locator('a[href*="/plan/"]')
-  await expect(links.first()).toBeVisible()
-  const plans = await links.evaluateAll((all) => all.map((a) => (a as HTMLAnchorElement).href))
-  expect(plans.length).toBeGreaterThan(0)
+  const plans = ['skarrow-hut', 'heather-hives']
   let outings = 0
   for (const plan of plans) {
     for (const stage of ['job', 'balance', 'racks', 'ramps', 'tie']) {
-      await page.goto(plan.replace(/\/plan\/([^/]+).*/, `/plan/$1/${stage}`))
+      await page.goto(`/plan/${plan}/${stage}`)
       await settled(page)
       expect.soft(await overlaps(page), `${plan} ${stage}`).toEqual([])
       if (stage !== 'balance') continue
