@@ -68,11 +68,11 @@ test: $(DEPS) lint go-test e2e
 # Long runs: what is offered over many random rigs, fuzzing, kills, savers, flipped bits. Each
 # prints its figures; docs/reliability.md holds those of the last whole run.
 deep:
-	DEEP=1 go test ./core/studies -run 'TestOffered|TestEveryReportEncodes' -v -timeout 90m
+	DEEP=1 go test ./core/study -run 'TestOffered|TestEveryReportEncodes' -v -timeout 90m
 	DEEP=1 go test ./store -run Anywhere -v
 	DEEP=1 go test ./cmd/zygonos -run Deep -v -timeout 60m
-	go test ./core/studies -run NONE -fuzz FuzzReport -fuzztime 120s -fuzzminimizetime 20x
-	go test ./core/quantity -run NONE -fuzz FuzzParse -fuzztime 60s
+	go test ./core/study -run NONE -fuzz FuzzReport -fuzztime 120s -fuzzminimizetime 20x
+	go test ./core/lang/quantity -run NONE -fuzz FuzzParse -fuzztime 60s
 	go test ./core/plan -run NONE -fuzz FuzzRead -fuzztime 60s -fuzzminimizetime 20x
 
 bench: $(BIN) $(DEPS) browser

@@ -3,7 +3,7 @@ package demo_test
 import (
 	"testing"
 
-	"zygonos/core/finding"
+	"zygonos/core/lang/finding"
 	"zygonos/core/plan"
 	"zygonos/core/review"
 	"zygonos/demo"

@@ -7,7 +7,7 @@ import { parse, ParseError, print, type Kind } from '../ui/src/quantities/index'
 
 type Row = [string, string, Kind, never, never, number | null | undefined, number | null | undefined]
 const vectors = JSON.parse(
-  readFileSync(join(import.meta.dirname, '../core/quantity/testdata/vectors.json'), 'utf8'),
+  readFileSync(join(import.meta.dirname, '../core/lang/quantity/testdata/vectors.json'), 'utf8'),
 ) as Record<'print' | 'parse' | 'refuse', Row[]>
 
 test('prints as the core does', () => {

@@ -96,7 +96,7 @@ test('a first run without an answer is a plan all the same', () => {
 })
 
 test('the strangers’ answers make the plans that the core is tested with', () => {
-  const strangers = JSON.parse(readFileSync('core/studies/testdata/strangers.json', 'utf8')) as {
+  const strangers = JSON.parse(readFileSync('core/study/testdata/strangers.json', 'utf8')) as {
     name: string
     answers: Answers
     plan: unknown

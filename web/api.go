@@ -14,15 +14,15 @@ import (
 	"github.com/gofiber/fiber/v3"
 	"github.com/google/uuid"
 
-	"zygonos/core/catalogue"
-	"zygonos/core/finding"
-	"zygonos/core/norms"
+	"zygonos/core/facts/catalogue"
+	"zygonos/core/facts/norms"
+	"zygonos/core/lang/finding"
+	"zygonos/core/lang/quantity"
+	"zygonos/core/lang/said"
+	"zygonos/core/out/tables"
 	"zygonos/core/plan"
-	"zygonos/core/quantity"
 	"zygonos/core/review"
-	"zygonos/core/said"
-	"zygonos/core/studies"
-	"zygonos/core/tables"
+	"zygonos/core/study"
 	"zygonos/store"
 )
 
@@ -52,24 +52,24 @@ func (s *server) routes(api fiber.Router) {
 	api.Get("/plans/:id/revisions/:n", s.revision)
 	api.Post("/review", s.review)
 	api.Post("/working", working)
-	api.Post("/compare", studied(s, func(ctx context.Context, a *Asking) *studies.Comparison {
-		return studies.Compare(ctx, a.Plan, a.Request, a.Back)
+	api.Post("/compare", studied(s, func(ctx context.Context, a *Asking) *study.Comparison {
+		return study.Compare(ctx, a.Plan, a.Request, a.Back)
 	}))
 	api.Post("/comparison.csv", tabled(s, "comparison", func(ctx context.Context, a *Asking) []byte {
-		return tables.Comparison(a.Plan, studies.Compare(ctx, a.Plan, a.Request, true))
+		return tables.Comparison(a.Plan, study.Compare(ctx, a.Plan, a.Request, true))
 	}))
-	api.Post("/tows", studied(s, func(ctx context.Context, a *Asking) []studies.Tow { return studies.Tows(ctx, a.Plan) }))
-	api.Post("/buy", studied(s, func(ctx context.Context, a *Asking) *studies.Buying { return studies.Buy(ctx, a.Plan, a.Trailer) }))
-	api.Post("/axle", studied(s, func(ctx context.Context, a *Asking) *studies.AxlePlace {
-		return studies.PlaceAxle(ctx, a.Plan, a.Trailer)
+	api.Post("/tows", studied(s, func(ctx context.Context, a *Asking) []study.Tow { return study.Tows(ctx, a.Plan) }))
+	api.Post("/buy", studied(s, func(ctx context.Context, a *Asking) *study.Buying { return study.Buy(ctx, a.Plan, a.Trailer) }))
+	api.Post("/axle", studied(s, func(ctx context.Context, a *Asking) *study.AxlePlace {
+		return study.PlaceAxle(ctx, a.Plan, a.Trailer)
 	}))
-	api.Post("/scales", studied(s, func(_ context.Context, a *Asking) *studies.Scales { return studies.ReadScales(a.Plan, a.Request) }))
+	api.Post("/scales", studied(s, func(_ context.Context, a *Asking) *study.Scales { return study.ReadScales(a.Plan, a.Request) }))
 	api.Post("/arrange", s.arrange)
-	api.Post("/racks", studied(s, func(ctx context.Context, a *Asking) *studies.RackPlans {
-		return studies.PlanRacks(ctx, a.Plan, a.Request)
+	api.Post("/racks", studied(s, func(ctx context.Context, a *Asking) *study.RackPlans {
+		return study.PlanRacks(ctx, a.Plan, a.Request)
 	}))
-	api.Post("/ties", studied(s, func(ctx context.Context, a *Asking) *studies.TiePlan { return studies.PlanTies(ctx, a.Plan, a.Request) }))
-	api.Post("/ramp-places", studied(s, func(_ context.Context, a *Asking) *studies.RampPlaces { return studies.PlaceRamps(a.Plan, a.Request) }))
+	api.Post("/ties", studied(s, func(ctx context.Context, a *Asking) *study.TiePlan { return study.PlanTies(ctx, a.Plan, a.Request) }))
+	api.Post("/ramp-places", studied(s, func(_ context.Context, a *Asking) *study.RampPlaces { return study.PlaceRamps(a.Plan, a.Request) }))
 	api.Post("/cutlist.csv", tabled(s, "cut-list", func(_ context.Context, a *Asking) []byte {
 		return tables.CutList(a.Plan, review.Review(a.Plan, a.Request))
 	}))
@@ -379,7 +379,7 @@ func (s *server) review(c fiber.Ctx) error {
 		return c.JSON(review.Review(a.Plan, a.Request))
 	}
 	return s.inTurn(s.lanes.settled, settledTime, func(ctx context.Context) error {
-		return c.JSON(studies.Settled(ctx, a.Plan, a.Request))
+		return c.JSON(study.Settled(ctx, a.Plan, a.Request))
 	})
 }
 
@@ -456,8 +456,8 @@ func candidates(c fiber.Ctx) error {
 // Arranging is one line of the answer to an arrangement: how far it has come, and
 // at last what was found.
 type Arranging struct {
-	Places int               `json:"places"`
-	Done   *studies.Arranged `json:"done,omitempty"`
+	Places int             `json:"places"`
+	Done   *study.Arranged `json:"done,omitempty"`
 }
 
 // arrange answers in lines of JSON, in its turn. The search ends when nobody reads them, when its
@@ -490,7 +490,7 @@ func (s *server) arrange(c fiber.Ctx) error {
 				gone()
 			}
 		}
-		done := studies.Arrange(ctx, a.Plan, a.Request, func(n int) { tell(Arranging{Places: n}) })
+		done := study.Arrange(ctx, a.Plan, a.Request, func(n int) { tell(Arranging{Places: n}) })
 		tell(Arranging{Places: done.Places, Done: done})
 	})
 }
@@ -502,7 +502,7 @@ func drawing(c fiber.Ctx) error {
 	if err != nil {
 		return err
 	}
-	v := studies.Drawing(a.Plan, a.Request, a.Key)
+	v := study.Drawing(a.Plan, a.Request, a.Key)
 	if v == nil {
 		return fiber.NewError(fiber.StatusNotFound, "There is no such drawing.")
 	}

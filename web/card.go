@@ -10,10 +10,10 @@ import (
 
 	"github.com/gofiber/fiber/v3"
 
+	"zygonos/core/lang/said"
 	"zygonos/core/plan"
 	"zygonos/core/review"
-	"zygonos/core/said"
-	"zygonos/core/studies"
+	"zygonos/core/study"
 )
 
 //go:embed card.html
@@ -90,7 +90,7 @@ func (s *server) departureCard(c fiber.Ctx) error {
 	}
 	var f *cardFile
 	if err := s.inTurn(s.lanes.settled, settledTime, func(ctx context.Context) error {
-		f = cardOf(a.Plan, studies.Settled(ctx, a.Plan, a.Request), time.Now())
+		f = cardOf(a.Plan, study.Settled(ctx, a.Plan, a.Request), time.Now())
 		return nil
 	}); err != nil {
 		return err

@@ -8,10 +8,10 @@ import (
 	"github.com/gofiber/fiber/v3"
 	"github.com/google/uuid"
 
+	"zygonos/core/lang/quantity"
+	"zygonos/core/lang/scene"
 	"zygonos/core/plan"
-	"zygonos/core/quantity"
 	"zygonos/core/review"
-	"zygonos/core/scene"
 	"zygonos/demo"
 	"zygonos/store"
 )

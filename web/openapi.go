@@ -9,11 +9,11 @@ import (
 	"github.com/gofiber/fiber/v3"
 	"github.com/invopop/jsonschema"
 
-	"zygonos/core/finding"
+	"zygonos/core/lang/finding"
+	"zygonos/core/out/tables"
 	"zygonos/core/plan"
 	"zygonos/core/review"
-	"zygonos/core/studies"
-	"zygonos/core/tables"
+	"zygonos/core/study"
 	"zygonos/store"
 )
 
@@ -45,16 +45,16 @@ var operations = []operation{
 	{"GET", "/plans/{id}/revisions/{n}", "The plan as it was", nil, plan.Plan{}, ""},
 	{"POST", "/review", "Judge a plan, live or settled", Asking{}, review.Report{}, ""},
 	{"POST", "/working", "The working behind a finding", Asking{}, []finding.Step{}, ""},
-	{"POST", "/compare", "Candidates side by side", Asking{}, studies.Comparison{}, ""},
+	{"POST", "/compare", "Candidates side by side", Asking{}, study.Comparison{}, ""},
 	{"POST", "/comparison.csv", "The comparison as a table", Asking{}, nil, "text/csv"},
-	{"POST", "/tows", "Who may tow what", Asking{}, []studies.Tow{}, ""},
-	{"POST", "/buy", "Before buying", Asking{}, studies.Buying{}, ""},
-	{"POST", "/axle", "Where the axle may stand for every outing", Asking{}, studies.AxlePlace{}, ""},
-	{"POST", "/scales", "What a scale says", Asking{}, studies.Scales{}, ""},
+	{"POST", "/tows", "Who may tow what", Asking{}, []study.Tow{}, ""},
+	{"POST", "/buy", "Before buying", Asking{}, study.Buying{}, ""},
+	{"POST", "/axle", "Where the axle may stand for every outing", Asking{}, study.AxlePlace{}, ""},
+	{"POST", "/scales", "What a scale says", Asking{}, study.Scales{}, ""},
 	{"POST", "/arrange", "Where the loads go, in lines of JSON", Asking{}, Arranging{}, "application/x-ndjson"},
-	{"POST", "/racks", "Racks for the outing's hulls", Asking{}, studies.RackPlans{}, ""},
-	{"POST", "/ties", "Straps for the outing's loads", Asking{}, studies.TiePlan{}, ""},
-	{"POST", "/ramp-places", "Where the ramps may travel", Asking{}, studies.RampPlaces{}, ""},
+	{"POST", "/racks", "Racks for the outing's hulls", Asking{}, study.RackPlans{}, ""},
+	{"POST", "/ties", "Straps for the outing's loads", Asking{}, study.TiePlan{}, ""},
+	{"POST", "/ramp-places", "Where the ramps may travel", Asking{}, study.RampPlaces{}, ""},
 	{"POST", "/cutlist.csv", "The racks' cut list", Asking{}, nil, "text/csv"},
 	{"POST", "/loads.csv", "What stands on the trailer", Asking{}, nil, "text/csv"},
 	{"POST", "/lashings.csv", "How it is tied down", Asking{}, nil, "text/csv"},

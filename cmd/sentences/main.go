@@ -19,8 +19,8 @@ import (
 	"strconv"
 	"strings"
 
-	"zygonos/core/quantity"
-	"zygonos/core/said"
+	"zygonos/core/lang/quantity"
+	"zygonos/core/lang/said"
 )
 
 func main() {

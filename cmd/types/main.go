@@ -9,11 +9,11 @@ import (
 
 	"github.com/invopop/jsonschema"
 
-	"zygonos/core/finding"
+	"zygonos/core/lang/finding"
+	"zygonos/core/out/tables"
 	"zygonos/core/plan"
 	"zygonos/core/review"
-	"zygonos/core/studies"
-	"zygonos/core/tables"
+	"zygonos/core/study"
 	"zygonos/store"
 	"zygonos/web"
 )
@@ -32,17 +32,17 @@ type carried struct {
 	Saved     web.Saved           `json:"saved"`
 	Problem   web.ProblemDocument `json:"problemDocument"`
 	Revision  store.Revision      `json:"revision"`
-	Compare   studies.Comparison  `json:"comparison"`
-	Tow       studies.Tow         `json:"tow"`
-	Buying    studies.Buying      `json:"buying"`
-	Axle      studies.AxlePlace   `json:"axlePlace"`
-	Scales    studies.Scales      `json:"scales"`
+	Compare   study.Comparison    `json:"comparison"`
+	Tow       study.Tow           `json:"tow"`
+	Buying    study.Buying        `json:"buying"`
+	Axle      study.AxlePlace     `json:"axlePlace"`
+	Scales    study.Scales        `json:"scales"`
 	Import    tables.Import       `json:"import"`
 	Arranging web.Arranging       `json:"arranging"`
 	Pairing   web.Pairing         `json:"pairing"`
-	Racks     studies.RackPlans   `json:"rackPlans"`
-	Ramps     studies.RampPlaces  `json:"rampPlaces"`
-	Ties      studies.TiePlan     `json:"tiePlan"`
+	Racks     study.RackPlans     `json:"rackPlans"`
+	Ramps     study.RampPlaces    `json:"rampPlaces"`
+	Ties      study.TiePlan       `json:"tiePlan"`
 }
 
 func main() {

@@ -8,12 +8,12 @@ import (
 	"io"
 	"os"
 
-	"zygonos/core/finding"
+	"zygonos/core/lang/finding"
+	"zygonos/core/lang/quantity"
+	"zygonos/core/lang/said"
 	"zygonos/core/plan"
-	"zygonos/core/quantity"
 	"zygonos/core/review"
-	"zygonos/core/said"
-	"zygonos/core/studies"
+	"zygonos/core/study"
 )
 
 // check prints what a plan file comes to, for every outing or the one named.
@@ -67,7 +67,7 @@ func check(ctx context.Context, args []string, out, errs io.Writer) int {
 	code := exitHolds
 	var reports []*review.Report
 	for _, id := range ids {
-		rep := studies.Settled(ctx, p, review.Request{Outing: id, Trailer: *trailer})
+		rep := study.Settled(ctx, p, review.Request{Outing: id, Trailer: *trailer})
 		reports = append(reports, rep)
 		for i := range rep.Findings {
 			o := rep.Findings[i].Outcome

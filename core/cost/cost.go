@@ -5,8 +5,8 @@ package cost
 import (
 	"slices"
 
+	"zygonos/core/lang/quantity"
 	"zygonos/core/plan"
-	"zygonos/core/quantity"
 )
 
 // Line is one entry of the bill.

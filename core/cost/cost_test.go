@@ -5,8 +5,8 @@ import (
 	"testing"
 
 	"zygonos/core/cost"
+	"zygonos/core/lang/quantity"
 	"zygonos/core/plan"
-	"zygonos/core/quantity"
 )
 
 func money(v quantity.Money) *quantity.Money { return &v }

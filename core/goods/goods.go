@@ -6,11 +6,11 @@ package goods
 import (
 	"math"
 
-	"zygonos/core/catalogue"
-	"zygonos/core/finding"
+	"zygonos/core/facts/catalogue"
+	"zygonos/core/lang/finding"
+	"zygonos/core/lang/quantity"
+	"zygonos/core/lang/said"
 	"zygonos/core/plan"
-	"zygonos/core/quantity"
-	"zygonos/core/said"
 )
 
 type span = quantity.Range[float64]

@@ -6,8 +6,8 @@ import (
 	"testing"
 
 	"zygonos/core/goods"
+	"zygonos/core/lang/quantity"
 	"zygonos/core/plan"
-	"zygonos/core/quantity"
 )
 
 func near(t *testing.T, what string, got, want, within float64) {

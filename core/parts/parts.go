@@ -5,10 +5,10 @@ package parts
 import (
 	"math"
 
-	"zygonos/core/catalogue"
+	"zygonos/core/facts/catalogue"
+	"zygonos/core/lang/quantity"
 	"zygonos/core/plan"
-	"zygonos/core/quantity"
-	"zygonos/core/section"
+	"zygonos/core/sums/section"
 )
 
 // Member is a piece of stock, or several alike.

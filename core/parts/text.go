@@ -1,11 +1,11 @@
 package parts
 
 import (
-	"zygonos/core/catalogue"
+	"zygonos/core/facts/catalogue"
+	"zygonos/core/lang/quantity"
+	"zygonos/core/lang/said"
 	"zygonos/core/plan"
-	"zygonos/core/quantity"
-	"zygonos/core/said"
-	"zygonos/core/section"
+	"zygonos/core/sums/section"
 )
 
 // SectionText tells a profile as the trade writes it, in mm.

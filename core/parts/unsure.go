@@ -1,10 +1,10 @@
 package parts
 
 import (
-	"zygonos/core/catalogue"
-	"zygonos/core/finding"
+	"zygonos/core/facts/catalogue"
+	"zygonos/core/lang/finding"
+	"zygonos/core/lang/said"
 	"zygonos/core/plan"
-	"zygonos/core/said"
 )
 
 // Unsure makes what holds by a material that is not known a guess: unknown mild steel was

@@ -8,10 +8,10 @@ import (
 	"unicode"
 	"unicode/utf8"
 
-	"zygonos/core/catalogue"
-	"zygonos/core/norms"
-	"zygonos/core/quantity"
-	"zygonos/core/said"
+	"zygonos/core/facts/catalogue"
+	"zygonos/core/facts/norms"
+	"zygonos/core/lang/quantity"
+	"zygonos/core/lang/said"
 )
 
 // Problem is a stated value that makes no sense, and where it stands.

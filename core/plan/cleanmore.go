@@ -4,9 +4,9 @@ import (
 	"regexp"
 	"slices"
 
-	"zygonos/core/catalogue"
-	"zygonos/core/quantity"
-	"zygonos/core/said"
+	"zygonos/core/facts/catalogue"
+	"zygonos/core/lang/quantity"
+	"zygonos/core/lang/said"
 )
 
 // goods cleans what a load is made of.

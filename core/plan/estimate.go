@@ -6,7 +6,7 @@ import (
 	"math"
 	"slices"
 
-	"zygonos/core/quantity"
+	"zygonos/core/lang/quantity"
 )
 
 // Range is the estimate with its doubt: stated, or the plan's default for its

@@ -1,6 +1,6 @@
 package plan
 
-import "zygonos/core/quantity"
+import "zygonos/core/lang/quantity"
 
 // Bulk says that a load is loose material: sand, gravel, soil, mulch. Its mass
 // follows from the volume and the material's density; a load By mass keeps its

@@ -3,9 +3,9 @@ package plan
 import (
 	"slices"
 
-	"zygonos/core/catalogue"
-	"zygonos/core/norms"
-	"zygonos/core/quantity"
+	"zygonos/core/facts/catalogue"
+	"zygonos/core/facts/norms"
+	"zygonos/core/lang/quantity"
 )
 
 // TiePoint is a place on the trailer that takes a lashing, in the deck's frame: Back

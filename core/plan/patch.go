@@ -7,7 +7,7 @@ import (
 	"strconv"
 	"strings"
 
-	"zygonos/core/finding"
+	"zygonos/core/lang/finding"
 )
 
 // Apply gives the plan with the patch applied; p is left as it was. It knows

@@ -13,7 +13,7 @@ package plan
 import (
 	"maps"
 
-	"zygonos/core/quantity"
+	"zygonos/core/lang/quantity"
 )
 
 // Format and Version mark a plan file.

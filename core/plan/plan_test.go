@@ -10,9 +10,9 @@ import (
 	"strings"
 	"testing"
 
-	"zygonos/core/finding"
+	"zygonos/core/lang/finding"
+	"zygonos/core/lang/quantity"
 	"zygonos/core/plan"
-	"zygonos/core/quantity"
 	"zygonos/demo"
 )
 

@@ -3,7 +3,7 @@ package plan
 import (
 	"math"
 
-	"zygonos/core/quantity"
+	"zygonos/core/lang/quantity"
 )
 
 // Rack is how a part that carries hulls is built: frames alike across the deck,
@@ -47,7 +47,7 @@ const (
 // Feet lists the feet.
 var Feet = []Foot{FootPocket, FootBolted, FootWelded}
 
-// Profile is a section of stock: shape and sizes as core/section takes them, and
+// Profile is a section of stock: shape and sizes as core/sums/section takes them, and
 // the material.
 type Profile struct {
 	Shape    string `json:"shape"`

@@ -1,8 +1,8 @@
 package plan
 
 import (
-	"zygonos/core/quantity"
-	"zygonos/core/said"
+	"zygonos/core/lang/quantity"
+	"zygonos/core/lang/said"
 )
 
 // Ramp is how a part is a ramp.

@@ -1,6 +1,6 @@
 package plan
 
-import "zygonos/core/quantity"
+import "zygonos/core/lang/quantity"
 
 // Want is something that the trailer must do or, as a wish, would better do.
 // Which of its figures count follows from What.

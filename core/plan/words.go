@@ -3,9 +3,9 @@ package plan
 import (
 	"slices"
 
-	"zygonos/core/catalogue"
-	"zygonos/core/norms"
-	"zygonos/core/said"
+	"zygonos/core/facts/catalogue"
+	"zygonos/core/facts/norms"
+	"zygonos/core/lang/said"
 )
 
 // word clears a word that stands in none of the tables that it is looked up in, and says so:

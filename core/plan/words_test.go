@@ -5,7 +5,7 @@ import (
 	"strings"
 	"testing"
 
-	"zygonos/core/finding"
+	"zygonos/core/lang/finding"
 	"zygonos/core/plan"
 )
 

@@ -6,10 +6,10 @@ import (
 	"math"
 	"slices"
 
-	"zygonos/core/balance"
-	"zygonos/core/clearance"
+	"zygonos/core/ask/balance"
+	"zygonos/core/ask/clearance"
+	"zygonos/core/lang/quantity"
 	"zygonos/core/plan"
-	"zygonos/core/quantity"
 	"zygonos/core/rig"
 )
 

@@ -7,11 +7,11 @@ import (
 	"strings"
 	"testing"
 
-	"zygonos/core/finding"
 	"zygonos/core/internal/sample"
+	"zygonos/core/lang/finding"
 	"zygonos/core/plan"
 	"zygonos/core/review"
-	"zygonos/core/studies"
+	"zygonos/core/study"
 )
 
 // stated are paths whose zero is a statement like any other, and sizes and doubts that fall
@@ -37,7 +37,7 @@ func TestBlankNeverHolds(t *testing.T) {
 		for _, o := range c.outings {
 			q := review.Request{Outing: o}
 			was := map[string]finding.Finding{}
-			for _, f := range studies.Settled(context.Background(), fresh(t, data), q).Findings {
+			for _, f := range study.Settled(context.Background(), fresh(t, data), q).Findings {
 				was[f.Key()] = f
 			}
 			for _, path := range paths {

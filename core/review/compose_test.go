@@ -9,14 +9,14 @@ import (
 	"strings"
 	"testing"
 
-	"zygonos/core/finding"
+	"zygonos/core/ask/lashing"
+	"zygonos/core/ask/stance"
 	"zygonos/core/internal/sample"
-	"zygonos/core/lashing"
+	"zygonos/core/lang/finding"
 	"zygonos/core/plan"
 	"zygonos/core/review"
 	"zygonos/core/rig"
-	"zygonos/core/stance"
-	"zygonos/core/studies"
+	"zygonos/core/study"
 )
 
 // js is a value as JSON text, for sample.Plan.
@@ -113,7 +113,7 @@ func TestComposites(t *testing.T) {
 		}
 		put := append(machine(), sample.Crate+"/turn", fmt.Sprint(turn), "/outings/o/layouts/t/loading/unhitched", fmt.Sprint(n%2 == 0))
 		report := func(more ...string) map[string]*finding.Finding {
-			return bodies(studies.Settled(context.Background(), sample.Plan(t, append(put, more...)...), review.Request{}))
+			return bodies(study.Settled(context.Background(), sample.Plan(t, append(put, more...)...), review.Request{}))
 		}
 		single := report("/loads/crate/mass", js(exact(sum.m)), "/loads/crate/centre", centre(sum))
 		seen := map[string]bool{}
@@ -164,7 +164,7 @@ func TestRiderAsContent(t *testing.T) {
 
 func report(t *testing.T, sets ...string) map[string]*finding.Finding {
 	t.Helper()
-	return bodies(studies.Settled(context.Background(), sample.Plan(t, sets...), review.Request{}))
+	return bodies(study.Settled(context.Background(), sample.Plan(t, sets...), review.Request{}))
 }
 
 // Worked apart from the code: a machine of 465 kg, wheelbase 1.9 m, centre 1.3 m behind its

@@ -8,11 +8,11 @@ import (
 	"strings"
 	"testing"
 
-	"zygonos/core/finding"
 	"zygonos/core/internal/sample"
+	"zygonos/core/lang/finding"
 	"zygonos/core/plan"
 	"zygonos/core/review"
-	"zygonos/core/studies"
+	"zygonos/core/study"
 )
 
 // first is a plan as the first run makes it, with all that it asks for: the paths, and the rest
@@ -50,7 +50,7 @@ func TestNoCheckIsADeadEnd(t *testing.T) {
 				sets = append(sets, gone, "-")
 			}
 			p := sample.Plan(t, sets...)
-			rep := studies.Settled(context.Background(), p, review.Request{})
+			rep := study.Settled(context.Background(), p, review.Request{})
 			data, _ := plan.Write(p)
 			var doc any
 			if err := json.Unmarshal(data, &doc); err != nil {

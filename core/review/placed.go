@@ -5,12 +5,12 @@ import (
 	"math"
 	"slices"
 
-	"zygonos/core/balance"
-	"zygonos/core/finding"
-	"zygonos/core/norms"
+	"zygonos/core/ask/balance"
+	"zygonos/core/facts/norms"
+	"zygonos/core/lang/finding"
+	"zygonos/core/lang/said"
 	"zygonos/core/plan"
 	"zygonos/core/rig"
-	"zygonos/core/said"
 )
 
 // CodePlaced is the code of the finding on loads that the app placed.

@@ -7,10 +7,10 @@ import (
 	"strings"
 	"testing"
 
-	"zygonos/core/finding"
 	"zygonos/core/internal/sample"
+	"zygonos/core/lang/finding"
+	"zygonos/core/lang/quantity"
 	"zygonos/core/plan"
-	"zygonos/core/quantity"
 	"zygonos/core/review"
 	"zygonos/core/rig"
 )

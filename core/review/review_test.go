@@ -7,8 +7,8 @@ import (
 	"strings"
 	"testing"
 
-	"zygonos/core/finding"
 	"zygonos/core/internal/sample"
+	"zygonos/core/lang/finding"
 	"zygonos/core/plan"
 	"zygonos/core/review"
 	"zygonos/demo"

@@ -3,10 +3,10 @@ package review
 import (
 	"slices"
 
-	"zygonos/core/finding"
+	"zygonos/core/lang/finding"
+	"zygonos/core/lang/said"
 	"zygonos/core/plan"
 	"zygonos/core/rig"
-	"zygonos/core/said"
 )
 
 // all are the findings on a rig.

@@ -6,11 +6,11 @@ import (
 	"strings"
 	"testing"
 
-	"zygonos/core/catalogue"
-	"zygonos/core/finding"
+	"zygonos/core/facts/catalogue"
 	"zygonos/core/internal/sample"
+	"zygonos/core/lang/finding"
+	"zygonos/core/lang/quantity"
 	"zygonos/core/plan"
-	"zygonos/core/quantity"
 	"zygonos/core/review"
 	"zygonos/core/rig"
 )

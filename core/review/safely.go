@@ -1,9 +1,9 @@
 package review
 
 import (
-	"zygonos/core/finding"
+	"zygonos/core/lang/finding"
+	"zygonos/core/lang/said"
 	"zygonos/core/rig"
-	"zygonos/core/said"
 )
 
 // CodeBroken is the code of a finding that stands for a check that broke off.

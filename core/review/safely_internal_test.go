@@ -3,8 +3,8 @@ package review
 import (
 	"testing"
 
-	"zygonos/core/finding"
 	"zygonos/core/internal/sample"
+	"zygonos/core/lang/finding"
 	"zygonos/core/rig"
 )
 

@@ -10,12 +10,12 @@ import (
 	"strings"
 	"testing"
 
-	"zygonos/core/finding"
 	"zygonos/core/internal/sample"
+	"zygonos/core/lang/finding"
+	"zygonos/core/lang/quantity"
 	"zygonos/core/plan"
-	"zygonos/core/quantity"
 	"zygonos/core/review"
-	"zygonos/core/studies"
+	"zygonos/core/study"
 	"zygonos/demo"
 )
 
@@ -194,7 +194,7 @@ func TestTotalAtRandom(t *testing.T) {
 		}
 		q.Region = quantity.Regions[r.IntN(5)]
 		q.Units = []quantity.System{quantity.Metric, quantity.Imperial}[r.IntN(2)]
-		sound(t, "at random", studies.Settled(context.Background(), q, review.Request{}), q.Locale())
+		sound(t, "at random", study.Settled(context.Background(), q, review.Request{}), q.Locale())
 	}
 }
 
@@ -223,7 +223,7 @@ func TestTotalComparison(t *testing.T) {
 			}
 		}
 		q.Region = quantity.Regions[r.IntN(5)]
-		for what, answer := range map[string]any{"compare": studies.Compare(context.Background(), q, review.Request{}, r.IntN(4) == 0), "tows": studies.Tows(context.Background(), q), "buy": studies.Buy(context.Background(), q, "low-kit")} {
+		for what, answer := range map[string]any{"compare": study.Compare(context.Background(), q, review.Request{}, r.IntN(4) == 0), "tows": study.Tows(context.Background(), q), "buy": study.Buy(context.Background(), q, "low-kit")} {
 			data, err := json.Marshal(answer)
 			if err != nil || strings.Contains(string(data), "%!") {
 				t.Fatalf("%s: %v", what, err)
@@ -305,7 +305,7 @@ func TestTiers(t *testing.T) {
 			t.Error("the live tier looked for fixes")
 		}
 	}
-	settled := studies.Settled(context.Background(), p, review.Request{})
+	settled := study.Settled(context.Background(), p, review.Request{})
 	if !settled.Settled || len(settled.Outings) != 3 {
 		t.Error("the settled tier is not whole")
 	}

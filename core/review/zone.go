@@ -4,10 +4,10 @@ import (
 	"math"
 	"strings"
 
-	"zygonos/core/norms"
+	"zygonos/core/ask/towing"
+	"zygonos/core/facts/norms"
+	"zygonos/core/lang/scene"
 	"zygonos/core/rig"
-	"zygonos/core/scene"
-	"zygonos/core/towing"
 )
 
 // MomentRoom tells how far the moment of all loads about the ball may change,

@@ -6,11 +6,11 @@ import (
 	"math/rand/v2"
 	"testing"
 
-	"zygonos/core/finding"
 	"zygonos/core/internal/sample"
+	"zygonos/core/lang/finding"
+	"zygonos/core/lang/scene"
 	"zygonos/core/plan"
 	"zygonos/core/review"
-	"zygonos/core/scene"
 )
 
 func zoneOf(rep *review.Report, thing string) *scene.Zone {

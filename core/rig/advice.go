@@ -3,8 +3,8 @@ package rig
 import (
 	"strings"
 
-	"zygonos/core/said"
-	"zygonos/core/statics"
+	"zygonos/core/lang/said"
+	"zygonos/core/sums/statics"
 )
 
 // PlaceAdvice says how the place of a weight, which a guess leaves open, is

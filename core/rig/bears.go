@@ -3,10 +3,10 @@ package rig
 import (
 	"strings"
 
-	"zygonos/core/finding"
-	"zygonos/core/quantity"
-	"zygonos/core/said"
-	"zygonos/core/statics"
+	"zygonos/core/lang/finding"
+	"zygonos/core/lang/quantity"
+	"zygonos/core/lang/said"
+	"zygonos/core/sums/statics"
 )
 
 // Cargo is the mass of all that is placed, loads and parts; nil where the mass

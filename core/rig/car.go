@@ -1,8 +1,8 @@
 package rig
 
 import (
-	"zygonos/core/finding"
-	"zygonos/core/said"
+	"zygonos/core/lang/finding"
+	"zygonos/core/lang/said"
 )
 
 // CarMass is the car ready to drive with people and luggage.

@@ -1,8 +1,8 @@
 package rig
 
 import (
+	"zygonos/core/lang/scene"
 	"zygonos/core/plan"
-	"zygonos/core/scene"
 )
 
 // tail is the outline of a car's tail: places behind the ball, m (negative: before it), and

@@ -6,10 +6,10 @@ import (
 	"slices"
 	"sort"
 
+	"zygonos/core/lang/quantity"
+	"zygonos/core/lang/said"
+	"zygonos/core/lang/scene"
 	"zygonos/core/plan"
-	"zygonos/core/quantity"
-	"zygonos/core/said"
-	"zygonos/core/scene"
 )
 
 // Views draws the rig to scale: side, plan and rear, in metres. In the side

@@ -4,8 +4,8 @@ import (
 	"math"
 	"testing"
 
+	"zygonos/core/lang/scene"
 	"zygonos/core/rig"
-	"zygonos/core/scene"
 )
 
 func handles(t *testing.T, r *rig.Rig, view int, thing string) []scene.Handle {

@@ -1,11 +1,11 @@
 package rig
 
 import (
-	"zygonos/core/finding"
+	"zygonos/core/lang/finding"
+	"zygonos/core/lang/quantity"
+	"zygonos/core/lang/said"
 	"zygonos/core/plan"
-	"zygonos/core/quantity"
-	"zygonos/core/said"
-	"zygonos/core/statics"
+	"zygonos/core/sums/statics"
 )
 
 // Group is how axles without an equaliser share, each on springs of its own: by the height

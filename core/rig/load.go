@@ -1,12 +1,12 @@
 package rig
 
 import (
-	"zygonos/core/catalogue"
+	"zygonos/core/facts/catalogue"
 	"zygonos/core/goods"
+	"zygonos/core/lang/quantity"
+	"zygonos/core/lang/said"
 	"zygonos/core/plan"
-	"zygonos/core/quantity"
-	"zygonos/core/said"
-	"zygonos/core/statics"
+	"zygonos/core/sums/statics"
 )
 
 // placing is one load on its way into the rig.

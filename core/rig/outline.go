@@ -1,8 +1,8 @@
 package rig
 
 import (
-	"zygonos/core/scene"
-	"zygonos/core/silhouette"
+	"zygonos/core/facts/silhouette"
+	"zygonos/core/lang/scene"
 )
 
 // figure is what the item looks like; what a load is filled with goes before its kind.

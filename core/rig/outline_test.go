@@ -6,8 +6,8 @@ import (
 	"testing"
 
 	"zygonos/core/internal/sample"
+	"zygonos/core/lang/scene"
 	"zygonos/core/rig"
-	"zygonos/core/scene"
 )
 
 // However a push mower is turned, it is drawn where its front lies: the cutting deck, which is

@@ -4,8 +4,8 @@ import (
 	"math"
 
 	"zygonos/core/goods"
+	"zygonos/core/lang/quantity"
 	"zygonos/core/plan"
-	"zygonos/core/quantity"
 )
 
 // point is a place in the rig's axes, m.

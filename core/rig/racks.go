@@ -1,10 +1,10 @@
 package rig
 
 import (
+	"zygonos/core/lang/said"
+	"zygonos/core/lang/scene"
 	"zygonos/core/parts"
 	"zygonos/core/plan"
-	"zygonos/core/said"
-	"zygonos/core/scene"
 )
 
 // rackOf is how a part that is on is built; nil for other things.

@@ -6,15 +6,15 @@ package rig
 import (
 	"maps"
 
-	"zygonos/core/catalogue"
-	"zygonos/core/finding"
+	"zygonos/core/facts/catalogue"
+	"zygonos/core/facts/norms"
 	"zygonos/core/goods"
-	"zygonos/core/norms"
+	"zygonos/core/lang/finding"
+	"zygonos/core/lang/quantity"
+	"zygonos/core/lang/said"
 	"zygonos/core/parts"
 	"zygonos/core/plan"
-	"zygonos/core/quantity"
-	"zygonos/core/said"
-	"zygonos/core/statics"
+	"zygonos/core/sums/statics"
 )
 
 type (

@@ -5,8 +5,8 @@ import (
 	"math"
 	"testing"
 
+	"zygonos/core/lang/quantity"
 	"zygonos/core/plan"
-	"zygonos/core/quantity"
 	"zygonos/core/rig"
 )
 

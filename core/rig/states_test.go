@@ -5,8 +5,8 @@ import (
 	"testing"
 
 	"zygonos/core/internal/sample"
+	"zygonos/core/lang/quantity"
 	"zygonos/core/plan"
-	"zygonos/core/quantity"
 	"zygonos/core/rig"
 )
 

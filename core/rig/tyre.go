@@ -1,9 +1,9 @@
 package rig
 
 import (
-	"zygonos/core/finding"
-	"zygonos/core/norms"
-	"zygonos/core/quantity"
+	"zygonos/core/facts/norms"
+	"zygonos/core/lang/finding"
+	"zygonos/core/lang/quantity"
 )
 
 // TyreLimit is what one tyre bears, kg, the trailer's field that tells it, and

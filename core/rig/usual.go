@@ -4,10 +4,10 @@ import (
 	"maps"
 	"slices"
 
-	"zygonos/core/catalogue"
-	"zygonos/core/finding"
+	"zygonos/core/facts/catalogue"
+	"zygonos/core/lang/finding"
+	"zygonos/core/lang/said"
 	"zygonos/core/plan"
-	"zygonos/core/said"
 )
 
 // usual gives the trailer the lengths of its stated kind where nobody taped them, with the range

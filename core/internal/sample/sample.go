@@ -6,7 +6,7 @@ import (
 	"encoding/json"
 	"testing"
 
-	"zygonos/core/finding"
+	"zygonos/core/lang/finding"
 	"zygonos/core/plan"
 )
 

@@ -1,5 +1,5 @@
 // Prints quantities and reads them as people type them. The same stands in
-// core/quantity; core/quantity/testdata/vectors.json holds both to the same
+// core/lang/quantity; core/lang/quantity/testdata/vectors.json holds both to the same
 // words. Values are in SI.
 
 export type Kind =

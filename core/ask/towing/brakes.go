@@ -1,0 +1,134 @@
+package towing
+
+import (
+	"math"
+
+	"zygonos/core/facts/norms"
+	"zygonos/core/lang/finding"
+	"zygonos/core/lang/quantity"
+	"zygonos/core/lang/said"
+	"zygonos/core/plan"
+	"zygonos/core/rig"
+)
+
+// brakes tells whether the rule set asks for brakes, a breakaway device and
+// how many chains. The mass that it reads is the plate's where one is known
+// and the laden trailer's where it is not.
+func brakes(r *rig.Rig) []finding.Finding {
+	rules, t, tp := r.Rules, r.Trailer, "/trailers/"+r.Scope.Trailer
+	check := said.Piece{Text: " Check your local code."}
+	base := func(code string, field string, title said.Sentence, source *finding.Source) finding.Finding {
+		return finding.Finding{Code: code, Stage: "trailer", Scope: r.Scope, Gate: finding.GateGo, Subject: tp + field, Title: title, Source: source}
+	}
+	f := base(CodeBrakes, "/brakes", said.Say("Brakes"), &rules.BrakesSource)
+	m := legalMass(r)
+	if m == nil {
+		f.Outcome = finding.Unknown
+		f.Needs = []finding.Need{{Path: tp + "/label", Says: said.Say("trailer's {gross}"), Where: said.Say("Read the plate.")}}
+		f.Says = said.Say("Whether brakes are needed is not known: it takes the trailer's {gross}.")
+		return []finding.Finding{f}
+	}
+	f.Figure, f.Limit = finding.Exactly(quantity.KindMass, *m), finding.Exactly(quantity.KindMass, rules.BrakesAbove)
+	low, high := float64(rules.BrakesLow), float64(rules.BrakesHigh)
+	over := quantity.Exceeds(*m, high)
+	differs := !over && quantity.Exceeds(*m, low)
+	mass, limit := said.Mass(*m), said.Mass(float64(rules.BrakesAbove))
+	fitted := t.Brakes != "" && t.Brakes != plan.BrakesNone
+	switch {
+	case over && t.Brakes == plan.BrakesNone:
+		f.Outcome, f.Says = finding.Fails, said.Say("% without brakes: they are asked for above %. Fit brakes or carry less.", mass, said.Mass(high))
+	case over && t.Brakes == "":
+		f.Outcome, f.Says = finding.Unknown, said.Say("% needs brakes: has this trailer any? Look behind a wheel and at the {coupling}.", mass)
+		f.Needs = []finding.Need{{Path: tp + "/brakes", Says: said.Say("the trailer's brakes"), Where: said.Say("Look behind a wheel and at the {coupling}.")}}
+	case differs && !fitted:
+		f.Outcome = finding.Unknown
+		f.Says = said.Say("%: brakes are asked for above % to %, often %. Your state or province decides.", mass, said.Mass(low), said.Mass(high), limit)
+		f.Needs = []finding.Need{{Path: tp + "/brakes", Says: said.Say("your state's figure for brakes"), Where: said.Say("Ask the vehicle office.")}}
+	case fitted:
+		f.Outcome, f.Says = finding.Holds, said.Say("Brakes are fitted. They are asked for above %.", limit)
+	default:
+		f.Outcome, f.Says = finding.Holds, said.Say("%: no brakes asked for up to %.", mass, said.Mass(low))
+	}
+	f.Says = append(f.Says, check)
+	out := []finding.Finding{f}
+
+	b := base(CodeBreakaway, "/breakaway", said.Say("{Breakaway}"), &rules.LinkSource)
+	needed := fitted
+	if rules.BreakawayAbove != nil {
+		needed = quantity.Exceeds(*m, float64(*rules.BreakawayAbove))
+	}
+	switch {
+	case !needed:
+	case t.Breakaway == nil:
+		b.Outcome, b.Says = finding.Unknown, said.Say("A {breakaway} is asked for: is one fitted?")
+		b.Needs = []finding.Need{{Path: tp + "/breakaway", Says: said.Say("the {breakaway}"), Where: said.Say("Look at the {coupling}.")}}
+		out = append(out, b)
+	case !*t.Breakaway:
+		b.Outcome, b.Says = finding.Fails, said.Say("A {breakaway} is asked for and none is fitted. Fit one.")
+		out = append(out, b)
+	default:
+		b.Outcome, b.Says = finding.Holds, said.Say("The {breakaway} is fitted.")
+		out = append(out, b)
+	}
+
+	c := base(CodeChains, "/chains", said.Say("{Chains}"), &rules.LinkSource)
+	want := rules.ChainsNeeded
+	if rules.TwoChainsAbove != nil && quantity.Exceeds(*m, float64(*rules.TwoChainsAbove)) {
+		want = 2
+	}
+	if rules.ChainsUnbraked && fitted {
+		want = 0 // the breakaway cable takes its place
+	}
+	switch {
+	case want == 0:
+		return out
+	case t.Chains == nil:
+		c.Outcome, c.Says = finding.Unknown, said.Say("{Chains}: % asked for. How many are there?", said.Count(want))
+		c.Needs = []finding.Need{{Path: tp + "/chains", Says: said.Say("{chains}"), Where: said.Say("Look at the {coupling}.")}}
+	case *t.Chains < want:
+		c.Outcome, c.Says = finding.Fails, said.Say("{Chains}: % asked for, % fitted.", said.Count(want), said.Count(*t.Chains))
+	default:
+		c.Outcome, c.Says = finding.Holds, said.Say("{Chains}: % fitted, % asked for.", said.Count(*t.Chains), said.Count(want))
+	}
+	return append(out, c)
+}
+
+// legalMass is the mass that the rules on brakes read: the plate's gross where
+// it is known as such, else what the rig weighs, or what its axles bear.
+func legalMass(r *rig.Rig) *float64 {
+	t := r.Trailer
+	if r.Rules.BrakesRead == norms.ReadsWheels && t.OnWheels != nil {
+		m := float64(*t.OnWheels)
+		return &m
+	}
+	if t.Label != nil && t.Label.Counts == plan.CountsGross {
+		m := float64(t.Label.Value)
+		return &m
+	}
+	if r.Rules.BrakesRead == norms.ReadsWheels && r.Bears != nil {
+		m := r.Bears.OnAxle.Nominal
+		return &m
+	}
+	if total := r.Total(); total != nil {
+		return &total.Nominal
+	}
+	return nil
+}
+
+// ballSize holds the ball against the coupling: another diameter fails, 50 mm
+// and 2 in are not the same.
+func ballSize(r *rig.Rig) (finding.Finding, bool) {
+	if r.Vehicle == nil || r.Vehicle.BallSize == nil || r.Trailer.CouplingSize == nil {
+		return finding.Finding{}, false
+	}
+	ball, cup := float64(*r.Vehicle.BallSize), float64(*r.Trailer.CouplingSize)
+	f := finding.Finding{Code: CodeBallSize, Stage: "vehicle", Scope: r.Scope, Gate: finding.GateGo, Subject: "/towVehicles/" + r.VehicleID + "/ballSize", Title: said.Say("Ball size"),
+		Figure: finding.Exactly(quantity.KindLength, ball), Limit: finding.Exactly(quantity.KindLength, cup), Outcome: finding.Holds,
+		Source: &norms.BallSource}
+	f.Says = said.Say("Ball and {coupling} are both %.", norms.BallName(*r.Vehicle.BallSize))
+	if math.Abs(ball-cup) > 0.0003 {
+		f.Outcome = finding.Fails
+		f.Says = said.Say("Ball %, {coupling} for %: they do not match. A ball too small lets go, one too large does not seat.", norms.BallName(*r.Vehicle.BallSize), norms.BallName(*r.Trailer.CouplingSize))
+	}
+	return f, true
+}

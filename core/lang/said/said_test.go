@@ -1,0 +1,48 @@
+package said_test
+
+import (
+	"fmt"
+	"testing"
+
+	"zygonos/core/lang/quantity"
+	"zygonos/core/lang/said"
+)
+
+func TestSay(t *testing.T) {
+	na := quantity.Locale{Units: quantity.Imperial, Region: quantity.NorthAmerica}
+	nz := quantity.Locale{Units: quantity.Metric, Region: quantity.NewZealand}
+	r := quantity.Range[quantity.Mass]{Nominal: 31, Low: 25, High: 40}
+	for _, c := range []struct {
+		say    said.Sentence
+		na, nz string
+	}{
+		{said.Say("{Ball load} %, under the window", said.Mass(31.0)), "Tongue weight 68 lb, under the window", "Ball weight 31 kg, under the window"},
+		{said.Say("% on the {tyre}", said.Between(quantity.KindMass, r)), "68 lb (55 lb to 88 lb) on the tire", "31 kg (25 kg to 40 kg) on the tyre"},
+		{said.Say("the % weighs %", said.Name("<b>skiff", "load"), said.Mass(48.0)), "the <b>skiff weighs 106 lb", "the <b>skiff weighs 48 kg"},
+		{said.Say("%", said.Name("  ", "the load")), "the load", "the load"},
+		{said.Say("{no such word} {open", said.Count(2)), "no such word {open", "no such word {open"},
+	} {
+		if got := c.say.Text(na); got != c.na {
+			t.Errorf("got %q, want %q", got, c.na)
+		}
+		if got := c.say.Text(nz); got != c.nz {
+			t.Errorf("got %q, want %q", got, c.nz)
+		}
+	}
+}
+
+func TestTermsComplete(t *testing.T) {
+	for key, words := range said.Terms {
+		for _, r := range quantity.Regions {
+			if words[r] == "" {
+				t.Errorf("%s has no word for %s", key, r)
+			}
+		}
+	}
+}
+
+func ExampleSay() {
+	s := said.Say("slide % forward by %", said.Name("gravel box", "load"), said.Length(0.16))
+	fmt.Println(s.Text(quantity.Locale{Units: quantity.Imperial, Region: quantity.UK}))
+	// Output: slide gravel box forward by 6 1/4"
+}

@@ -1,0 +1,294 @@
+// Package departure makes the card for the last look before the road: where things
+// stand, how they are tied, what to read and to do in order, and what may not be open
+// before one goes. It says what other questions found; it judges nothing itself.
+package departure
+
+import (
+	"cmp"
+	"fmt"
+	"math"
+	"slices"
+
+	"zygonos/core/ask/lashing"
+	"zygonos/core/ask/ramp"
+	"zygonos/core/ask/stance"
+	"zygonos/core/ask/towing"
+	"zygonos/core/lang/finding"
+	"zygonos/core/lang/quantity"
+	"zygonos/core/lang/said"
+	"zygonos/core/plan"
+	"zygonos/core/rig"
+)
+
+// Card is the departure card of one outing on one trailer.
+type Card struct {
+	Gate     []finding.Finding `json:"gate"` // what fails or is not known and must not be before leaving
+	Sections []Section         `json:"sections"`
+	Unknown  []said.Sentence   `json:"unknown"` // what was not known
+	Most     *finding.Measure  `json:"most,omitempty"`
+	Because  said.Sentence     `json:"because"` // of the speed
+}
+
+// Section is a heading with what to tick under it.
+type Section struct {
+	Name  string `json:"name"`
+	Ticks []Tick `json:"ticks"`
+}
+
+// Tick is a line to tick; its id is stable, so that ticks are kept.
+type Tick struct {
+	ID   string        `json:"id"`
+	Says said.Sentence `json:"says"`
+}
+
+// firstStop is how far to drive before the first look, m (practice, C).
+const firstStop = 10_000.0
+
+// bathroomScale is what a bathroom scale reads at most, kg (practice, C).
+const bathroomScale = 130.0
+
+// plank is how long the one is that shares a ball load with a block, m.
+const plank = 2.0
+
+// Of makes the card from a rig, its findings, the ball load that is aimed at, and the
+// speed (m/s) from which its snaking dies down too slowly at the guesses' worst.
+func Of(r *rig.Rig, fs []finding.Finding, low, high, calm *float64) *Card {
+	if r.Layout == nil || r.Outing == nil {
+		return nil
+	}
+	c := &Card{Gate: []finding.Finding{}, Sections: []Section{}, Unknown: []said.Sentence{}}
+	for i := range fs {
+		f := &fs[i]
+		if f.Compares {
+			continue
+		}
+		// A must that fails is a matter of buying; whatever else fails stands against leaving.
+		fails := f.Outcome == finding.Fails && (f.Stage != "job" || f.Gate == finding.GateGo)
+		if fails || f.Outcome == finding.Unknown && (f.Essential || f.Stage == lashing.Stage) {
+			c.Gate = append(c.Gate, *f)
+		}
+		if f.Outcome == finding.Unknown {
+			c.Unknown = append(c.Unknown, f.Title)
+		}
+	}
+	c.add("Getting it on", loading(r))
+	c.add("Where it stands", c.places(r))
+	c.add("Tied down", ties(r))
+	c.add("Read", readings(r, fs, low, high))
+	c.add("Walk round", walk(r))
+	c.add("Take off or tie on", loose(r))
+	c.add("On the way", []Tick{
+		{"first-stop", said.Say("After % to % stop: straps, hubs by hand for heat, wheel nuts.", said.Of(quantity.KindDistance, firstStop), said.Of(quantity.KindDistance, 2*firstStop))},
+		{"wheel-change", said.Say("Spare reachable with the load on, jack and brace that fit; where the jack goes under the axle.")}})
+	c.Most, c.Because = most(r, calm)
+	return c
+}
+
+func (c *Card) add(name string, ticks []Tick) {
+	ticks = slices.DeleteFunc(ticks, func(t Tick) bool { return !t.Says.Finite() })
+	if len(ticks) > 0 {
+		c.Sections = append(c.Sections, Section{name, ticks})
+	}
+}
+
+// cardSteps is how many places of the drive the card looks at.
+const cardSteps = 60
+
+// loading is the loading card's way on; the floor mark stands with the places.
+func loading(r *rig.Rig) []Tick {
+	s, missing, fails := ramp.Prepare(r)
+	if s == nil || len(missing) > 0 || fails != nil {
+		return nil
+	}
+	on, _ := s.Card(s.Course(cardSteps))
+	var out []Tick
+	for _, l := range on {
+		if l.ID != "mark" && l.ID != "stow" {
+			out = append(out, Tick{"load-" + l.ID, l.Says})
+		}
+	}
+	return out
+}
+
+// places tells each thing by a distance that one tapes from the headboard.
+func (c *Card) places(r *rig.Rig) []Tick {
+	front, _ := r.Deck()
+	var out []Tick
+	if s, missing, fails := ramp.Prepare(r); s != nil && len(missing) == 0 && fails == nil {
+		out = append(out, Tick{"place-mark", s.Mark()})
+	}
+	for i := range r.Items {
+		it := &r.Items[i]
+		name := said.Name(it.Name, "a thing")
+		d := it.Front - front
+		says := said.Say("%: its front % behind the {headboard}", name, said.Length(d))
+		if d < 0 {
+			says = said.Say("%: its front % before the {headboard}", name, said.Length(-d))
+		}
+		if mid := (it.Left + it.Right) / 2; math.Abs(mid) > 0.005 {
+			side := "right"
+			if mid < 0 {
+				side = "left"
+			}
+			says = append(says, said.Say(", its middle % to the "+side, said.Length(math.Abs(mid)))...)
+		}
+		out = append(out, Tick{"place-" + it.ID, append(says, said.Piece{Text: "."})})
+	}
+	if a := r.Layout.AxleAt; a != nil {
+		out = append(out, Tick{"axle", said.Say("Axle bolted at % from the {coupling}, nuts to torque.", said.Length(*a))})
+	}
+	return out
+}
+
+func ties(r *rig.Rig) []Tick {
+	var out []Tick
+	for _, l := range lashing.Loads(r) {
+		if r.Layout.Placements[l.Item.ID].Mat {
+			out = append(out, Tick{"mat-" + l.Item.ID, said.Say("Anti-slip mat under %.", said.Name(l.Item.Name, "the load"))})
+		}
+		if l.Blocks != [4]float64{} {
+			out = append(out, Tick{"blocked-" + l.Item.ID, said.Say("% stands against what blocks it.", said.Name(l.Item.Name, "The load"))})
+		}
+		for i := range l.Ties {
+			t := &l.Ties[i]
+			name := said.Name(t.Name, "Strap")
+			if t.Hook != "" {
+				name = said.Piece{Name: fmt.Sprintf("%s (%s)", cmp.Or(t.Name, "Strap"), t.Hook)}
+			}
+			from := said.Piece{Text: lashing.PointName(r, t.Ends[0].PointID)}
+			says := said.Say("%: % to %, % behind its front, % up.", name, from, said.Name(l.Item.Name, "the load"), said.Length(t.Ends[0].Hold[0]-l.Item.Front), said.Length(t.Ends[0].Hold[2]-l.Item.Bottom))
+			if t.Over {
+				says = said.Say("%: % over % to %.", name, from, said.Name(l.Item.Name, "the load"), said.Piece{Text: lashing.PointName(r, t.Ends[1].PointID)})
+			}
+			if t.Eased > 0 {
+				says = append(says, said.Say(" Draw to %, no more.", said.Mass(t.Pull))...)
+			}
+			out = append(out, Tick{"tie-" + t.ID, says})
+		}
+	}
+	return out
+}
+
+// readings are what a scale and a gauge should show.
+func readings(r *rig.Rig, fs []finding.Finding, low, high *float64) []Tick {
+	var out []Tick
+	if b := r.Bears; b != nil {
+		says := said.Say("{Ball load}: a scale under the {coupling}, trailer level, should show about %", said.Mass(b.Ball.Nominal))
+		if low != nil && high != nil && *high > *low {
+			says = append(says, said.Say(" (% to % is right)", said.Mass(*low), said.Mass(*high))...)
+		}
+		if n := math.Ceil(b.Ball.High / bathroomScale); n > 1 {
+			// A plank from a block to the scale, the ball the n-th part of it from the block: the
+			// scale bears 1/n.
+			says = append(says, said.Say(". Over a bathroom scale's %: a plank, % from block to scale, the {coupling} % from the block: it shows %, the plank tared", said.Mass(bathroomScale), said.Length(plank), said.Length(plank/n), said.Mass(b.Ball.Nominal/n))...)
+		}
+		out = append(out, Tick{"ball", append(says, said.Piece{Text: "."})})
+	}
+	asks := slices.IndexFunc(fs, func(f finding.Finding) bool { return f.Code == stance.CodePressure && f.Figure != nil })
+	if p := r.Trailer.TyrePressure; p != nil && asks >= 0 {
+		out = append(out, Tick{"pressure", said.Say("{Tyre}s cold at % or more for this load, at most the wall's %; car's too, by its door post.", said.Of(quantity.KindPressure, fs[asks].Figure.Value), said.Of(quantity.KindPressure, *p))})
+	} else if p != nil {
+		out = append(out, Tick{"pressure", said.Say("{Tyre}s cold: the wall's % at most; car's too, by its door post.", said.Of(quantity.KindPressure, *p))})
+	} else {
+		out = append(out, Tick{"pressure", said.Say("{Tyre}s cold at what their wall and load ask; car's too.")})
+	}
+	if s := r.Trailer.CouplingSize; s != nil {
+		out = append(out, Tick{"ball-size", said.Say("Ball of %, as the {coupling} says.", said.Length(*s))})
+	}
+	if h := r.Trailer.CouplingHeight; h != nil {
+		sink, known := stance.Sink(r)
+		says := said.Say("Level when hitched: the {coupling} near % up, as loaded.", said.Length(float64(*h)-sink))
+		if !known {
+			says = said.Say("Level when hitched: the {coupling} near % up, less what the springs sink.", said.Length(*h))
+		}
+		out = append(out, Tick{"level", says})
+	}
+	return out
+}
+
+// walk is the round, in order.
+func walk(r *rig.Rig) []Tick {
+	t := r.Trailer
+	out := []Tick{{"latch", said.Say("{Coupling} latched and pinned; lift the {drawbar} by hand to try it.")}}
+	if t.Chains != nil && *t.Chains > 0 {
+		out = append(out, Tick{"chains", said.Say("Chains crossed under it, short of the ground.")})
+	}
+	if t.Breakaway != nil && *t.Breakaway {
+		out = append(out, Tick{"breakaway", said.Say("Breakaway cable to the car, not round the ball.")})
+	}
+	out = append(out,
+		Tick{"jack", said.Say("{Jockey wheel} up and locked; chocks away.")},
+		Tick{"lamps", said.Say("Plug in; tail, brake, left, right, fog; {number plate} in sight.")},
+		Tick{"nuts", said.Say("Wheel nuts to torque if a wheel was off.")},
+		Tick{"tyres", said.Say("{Tyre}s: cuts, bulges, age; hubs cool and quiet.")})
+	if l := r.Layout.Loading; l != nil {
+		out = append(out, Tick{"ramps", said.Say("Ramps and props stowed and pinned; machine's brake on, in gear.")})
+	}
+	_, tail := r.Deck()
+	for i := range r.Items {
+		if it := &r.Items[i]; !it.Open && it.Rear > tail+0.9 {
+			out = append(out, Tick{"flag", said.Say("Flag or board at the end of %, lamp by night.", said.Name(it.Name, "what sticks out"))})
+			break
+		}
+	}
+	for i := range r.Items {
+		if r.Items[i].Shape == "heap" {
+			out = append(out, Tick{"cover", said.Say("Net or tarpaulin over the load, tied.")})
+			break
+		}
+	}
+	return append(out, Tick{"locks", said.Say("Tailgate and sides latched; {coupling} lock with you.")})
+}
+
+// loose is what lifts off and is not tied: pins, seats, motors, batteries, ramps.
+func loose(r *rig.Rig) []Tick {
+	var out []Tick
+	for i := range r.Items {
+		it := &r.Items[i]
+		name := said.Name(it.Name, "a thing")
+		if it.Part {
+			if u := r.Plan.Parts[it.ID].Undo; u != "" && u != "welded" {
+				out = append(out, Tick{"part-" + it.ID, said.Say("%: % in and secured.", name, said.Piece{Text: u})})
+			} else if u == "" {
+				out = append(out, Tick{"part-" + it.ID, said.Say("%: held so that it cannot lift off.", name)})
+			}
+			continue
+		}
+		if it.Load == nil || it.Shape != "hull" && it.Shape != "wheels" { // a chest keeps what is in it
+			continue
+		}
+		for _, id := range plan.Ordered(it.Load.Contents, func(x plan.Content) int { return x.Order }) {
+			out = append(out, Tick{fmt.Sprintf("in-%s-%s", it.ID, id), said.Say("% in %: tied, or with you in the car.", said.Name(it.Load.Contents[id].Name, "a thing"), name)})
+		}
+	}
+	return out
+}
+
+// speedStep is how finely a speed from a sum is told, m/s: 5 km/h.
+const speedStep = 5 / 3.6
+
+// most is the speed not to go over: the least of tyres, rule, sway and owner.
+func most(r *rig.Rig, calm *float64) (*finding.Measure, said.Sentence) {
+	least, why := math.Inf(1), ""
+	take := func(v float64, because string) {
+		if v > 0 && v < least {
+			least, why = v, because
+		}
+	}
+	if v, ok := towing.TyreSpeed(r); ok {
+		take(float64(v), "the trailer's {tyre}s")
+	}
+	if v := towing.RoadSpeed(r); v != nil {
+		take(float64(*v), "the rule for trailers")
+	}
+	if calm != nil {
+		take(math.Floor(*calm/speedStep+1e-9)*speedStep, "snaking dies down slowly above it")
+	}
+	if v := r.Outing.Speed; v != nil {
+		take(float64(*v), "the outing's own")
+	}
+	if math.IsInf(least, 1) {
+		return nil, said.Say("no limit is known: the rule and the {tyre}s' wall tell it")
+	}
+	return finding.Exactly(quantity.KindSpeed, least), said.Say(why)
+}

@@ -1,0 +1,166 @@
+// Package study proposes and compares variants of a plan. Each variant is a
+// patch, applied to the plan and judged by review before it is offered.
+package study
+
+import (
+	"context"
+
+	"zygonos/core/ask/balance"
+	"zygonos/core/ask/clearance"
+	"zygonos/core/ask/fit"
+	"zygonos/core/ask/lashing"
+	"zygonos/core/ask/ramp"
+	"zygonos/core/ask/sway"
+	"zygonos/core/lang/finding"
+	"zygonos/core/lang/said"
+	"zygonos/core/out/departure"
+	"zygonos/core/plan"
+	"zygonos/core/review"
+	"zygonos/core/rig"
+)
+
+// Limits of the settled tier.
+const (
+	maxFixed = 6 // findings that get fixes
+	maxFixes = 3 // fixes a finding
+)
+
+// Settled reviews a plan and adds what is made at rest: fixes, and the worst
+// outcome of every outing.
+func Settled(ctx context.Context, p *plan.Plan, q review.Request) *review.Report {
+	rep := review.Review(p, q)
+	at := review.Request{Outing: rep.Scope.Outing, Trailer: rep.Scope.Trailer}
+	rep.Settled = true
+	r := rig.Resolve(p, at.Trailer, at.Outing)
+	if r != nil {
+		var fs []finding.Finding
+		fs, rep.Tied = lashing.Statics(r)
+		rep.Settle(fs)
+		rep.TieSays = lashing.Answer(rep.Findings)
+	}
+	unmended := addFixes(ctx, p, at, rep)
+	if r != nil {
+		var low, high *float64
+		if w := rep.Figures.Window; w != nil {
+			low, high = &w.Low, &w.High
+		}
+		rep.Sway, rep.Swing, rep.Drive = sway.ChartOf(r), clearance.SwingOf(r), ramp.DriveOf(r)
+		var calm *float64
+		if rep.Sway != nil && rep.Sway.Little != nil {
+			calm = rep.Sway.Little.Low
+		}
+		rep.Card = departure.Of(r, rep.Findings, low, high, calm)
+	}
+	rep.Outings = []review.OutingState{}
+	unjudged := 0
+	for _, id := range p.OutingIDs() {
+		if id != at.Outing && over(ctx) {
+			unjudged++
+			continue
+		}
+		of := rep
+		if id != at.Outing {
+			of = whole(p, review.Request{Outing: id, Trailer: at.Trailer})
+		}
+		rep.Outings = append(rep.Outings, review.OutingState{ID: id, Outcome: of.Headline.Outcome})
+		carried := review.HeadlineOf(of.Findings, notMust)
+		for i := range rep.Wants {
+			if w := &rep.Wants[i]; w.What == plan.WantCarry && w.Outing == id {
+				w.Outcome, w.Says = carried.Outcome, carried.Says
+			}
+		}
+	}
+	if unmended+unjudged > 0 {
+		rep.NotLooked = said.Say("The time was up: ways out of % checks and % more outings were not looked at.", said.Count(unmended), said.Count(unjudged))
+	}
+	return rep
+}
+
+// whole is a plan's review with the balance of forces of what is tied down.
+func whole(p *plan.Plan, q review.Request) *review.Report {
+	rep := review.Again(p, q)
+	if r := rig.Resolve(p, rep.Scope.Trailer, rep.Scope.Outing); r != nil {
+		fs, _ := lashing.Statics(r)
+		rep.Settle(fs)
+	}
+	return rep
+}
+
+// notMust leaves out the musts, which are counted on their own.
+func notMust(f *finding.Finding) bool { return f.Code != fit.CodeMust }
+
+// addFixes looks for ways out, and tells for how many checks its time was up.
+func addFixes(ctx context.Context, p *plan.Plan, q review.Request, rep *review.Report) (left int) {
+	n := 0
+	for i := range rep.Findings {
+		f := &rep.Findings[i]
+		if f.Outcome != finding.Fails && f.Tight != finding.LittleRoom {
+			continue
+		}
+		if n++; n > maxFixed {
+			break
+		}
+		if over(ctx) {
+			left++
+			continue
+		}
+		for _, v := range candidates(p, q, f) {
+			if len(f.Fixes) == maxFixes {
+				break
+			}
+			if over(ctx) {
+				left++
+				break
+			}
+			if fix, ok := tryFix(p, q, rep, f, v); ok {
+				f.Fixes = append(f.Fixes, fix)
+			}
+		}
+	}
+	return left
+}
+
+// tryFix judges the plan with the variant. It is a fix when the finding comes to
+// a better outcome and no other check comes to a worse one.
+func tryFix(p *plan.Plan, q review.Request, before *review.Report, f *finding.Finding, v finding.Variant) (finding.Fix, bool) {
+	patched, err := plan.Apply(p, v.Patch)
+	if err != nil {
+		return finding.Fix{}, false
+	}
+	if problems := plan.Clean(patched); len(problems) > 0 {
+		return finding.Fix{}, false
+	}
+	after := whole(patched, q)
+	was := map[string]*finding.Finding{}
+	for i := range before.Findings {
+		was[before.Findings[i].Key()] = &before.Findings[i]
+	}
+	fix := finding.Fix{Variant: v}
+	better, gone, news := false, true, finding.Holds
+	for i := range after.Findings {
+		a := &after.Findings[i]
+		if a.Code == balance.CodeReading || a.Compares { // a scale spoke of how it stood before
+			continue
+		}
+		b, known := was[a.Key()]
+		switch {
+		case !known:
+			if a.Outcome == finding.Fails {
+				return fix, false
+			}
+			news = finding.Worse(news, a.Outcome)
+		case a.Key() == f.Key():
+			gone = false
+			better = a.Outcome.Rank() > b.Outcome.Rank()
+			fix.Outcome, fix.Figure = a.Outcome, a.Figure
+		case a.Outcome.Rank() < b.Outcome.Rank():
+			return fix, false
+		case a.Outcome == finding.Fails && a.Margin != nil && b.Margin != nil && *a.Margin < *b.Margin-1e-9:
+			return fix, false
+		}
+	}
+	if gone { // what could not be judged for it is judged now
+		better, fix.Outcome = true, news
+	}
+	return fix, better
+}

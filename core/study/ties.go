@@ -1,0 +1,444 @@
+package study
+
+import (
+	"cmp"
+	"context"
+	"fmt"
+	"math"
+	"slices"
+	"strings"
+
+	"zygonos/core/ask/lashing"
+	"zygonos/core/facts/catalogue"
+	"zygonos/core/facts/norms"
+	"zygonos/core/lang/finding"
+	"zygonos/core/lang/quantity"
+	"zygonos/core/lang/said"
+	"zygonos/core/parts"
+	"zygonos/core/plan"
+	"zygonos/core/review"
+	"zygonos/core/rig"
+)
+
+// TiePlan is how an outing's loads are tied down with what there is.
+type TiePlan struct {
+	finding.Variant
+	Says   said.Sentence     `json:"says"`
+	Loads  []TiedSo          `json:"loads"`
+	Others []finding.Variant `json:"others"` // as many straps, otherwise
+}
+
+// TiedSo is one load of it.
+type TiedSo struct {
+	Name   string        `json:"name"`
+	Straps int           `json:"straps"`
+	Holds  bool          `json:"holds"`
+	Says   said.Sentence `json:"says"`
+}
+
+// Limits of the search.
+const (
+	mostTies       = 6   // of one load
+	mostSums       = 400 // sets of an outing that are held against statics
+	mostCandidates = 12  // ways for a strap that are tried for one load
+	mostOthers     = 2   // other sets of as many straps that are shown
+	mostBeyond     = 40  // sets that are held against statics for them, of one load
+	tiltLeast      = 0.15
+)
+
+// PlanTies finds for each load, heaviest first, the fewest straps of those there are that
+// hold it under the chosen school and by statics: ways for straps are listed, subsets are
+// tried in order of their number. What is pinned by hand is replaced too.
+func PlanTies(ctx context.Context, p *plan.Plan, q review.Request) *TiePlan {
+	review.Ready(p)
+	out := &TiePlan{Loads: []TiedSo{}, Others: []finding.Variant{}}
+	before := review.Again(p, q)
+	r := rig.Resolve(p, before.Scope.Trailer, before.Scope.Outing)
+	switch {
+	case r == nil || r.Layout == nil || len(r.Items) == 0:
+		out.Says = said.Say("Nothing stands on the trailer yet.")
+		return out
+	case len(r.Trailer.TiePoints) == 0 && !onRacks(r):
+		out.Says = said.Say("The trailer has no tie points yet: tell where its rings are.")
+		return out
+	case len(p.Straps) == 0:
+		out.Says = said.Say("Which straps are there? Tell kind, width or tag, and how many.")
+		return out
+	}
+	left := map[string]int{}
+	for id, s := range p.Straps {
+		left[id] = s.Count
+	}
+	loads := lashing.Loads(r)
+	slices.SortStableFunc(loads, func(a, b lashing.Load) int { return cmp.Compare(b.Mass, a.Mass) })
+	missing, sums := 0, mostSums
+	var placed []plan.Lashing
+	var mats []finding.Op
+	var sets [][][]plan.Lashing // of each load that is held: the set, and others
+	for i := range loads {
+		l := &loads[i]
+		if l.Item.Shape == "heap" {
+			continue
+		}
+		row := TiedSo{Name: l.Item.Name}
+		if over(ctx) {
+			sums = 0
+		}
+		found, enough := tieDown(r, l, left, placed, &sums)
+		mat, bare := false, false
+		if found == nil && l.Item.Shape == "hull" { // held, if not as practice has it
+			on := *l
+			on.NoLines = true
+			if found, _ = tieDown(r, &on, left, placed, &sums); found != nil {
+				bare, enough = true, true
+			}
+		}
+		if pl := r.Layout.Placements[l.Item.ID]; found == nil && sums > 0 && l.Grip.Low < norms.MatGrip && pl.Grip == 0 && pl.On != plan.OnPart {
+			on := *l
+			on.Grip = norms.Grip{Low: norms.MatGrip, High: norms.MatGrip}
+			if found, enough = tieDown(r, &on, left, placed, &sums); found != nil {
+				mat = true
+				mats = append(mats, finding.Op{Op: "add", Path: l.Item.PlacePath + "/mat", Value: true})
+			}
+		}
+		row.Holds = found != nil
+		switch {
+		case found != nil:
+			for _, x := range found[0] {
+				left[x.Strap]--
+			}
+			placed = append(placed, found[0]...)
+			sets = append(sets, found)
+			row.Straps = len(found[0])
+			row.Says = said.Say("% straps.", said.Count(row.Straps))
+			if bare {
+				row.Says = said.Say("% straps; none left, or no ring, for lines at bow and stern.", said.Count(row.Straps))
+			}
+			if mat {
+				row.Says = said.Say("% straps and an anti-slip mat under it.", said.Count(row.Straps))
+			}
+		case !enough:
+			missing++
+			row.Says = said.Say("Not enough straps are left for it.")
+		case sums <= 0:
+			missing++
+			row.Says = said.Say("The search ended before a set was found: tie it by hand, or add rings.")
+		default:
+			missing++
+			row.Says = said.Say("No set of up to % straps holds it from these tie points: more rings, a mat, or stronger straps.", said.Count(mostTies))
+		}
+		out.Loads = append(out.Loads, row)
+	}
+	used := len(placed)
+	out.Variant = finding.Variant{Name: said.Say("tie down with % straps", said.Count(used)), Patch: append(lashed(r, sets, 0), mats...)}
+	for k := 1; k <= mostOthers && missing == 0; k++ {
+		var name said.Sentence
+		for _, s := range sets {
+			if len(s) <= k {
+				continue
+			}
+			if name != nil {
+				name = append(name, said.Piece{Text: "; "})
+			}
+			name = append(name, otherwise(r, s[k])...)
+		}
+		if name == nil {
+			break
+		}
+		if v := (finding.Variant{Name: name, Patch: append(lashed(r, sets, k), mats...)}); stays(p, r, v) {
+			out.Others = append(out.Others, v)
+		}
+	}
+	switch {
+	case missing > 0:
+		out.Says = said.Say("% of % loads are not held yet.", said.Count(missing), said.Count(len(out.Loads)))
+	case !stays(p, r, out.Variant):
+		out.Says = said.Say("% straps, but some share a ring and it gives: more rings.", said.Count(used))
+	default:
+		out.Says = said.Say("% straps hold all of it.", said.Count(used))
+	}
+	return out
+}
+
+// lashed is the patch that ties each load by the k-th of its sets, or the last there is.
+func lashed(r *rig.Rig, sets [][][]plan.Lashing, k int) []finding.Op {
+	all := map[string]plan.Lashing{}
+	for _, s := range sets {
+		for _, x := range s[min(k, len(s)-1)] {
+			x.Order = len(all) + 1
+			all[fmt.Sprintf("tie-%d", x.Order)] = x
+		}
+	}
+	op := "add"
+	if r.Layout.Lashings != nil {
+		op = "replace"
+	}
+	return []finding.Op{{Op: op, Path: r.LayoutPath("/lashings"), Value: all}}
+}
+
+// otherwise names another set of a load by where its straps are hooked.
+func otherwise(r *rig.Rig, set []plan.Lashing) said.Sentence {
+	name := "the load"
+	if o, ok := r.Plan.Loads[set[0].Load]; ok && o.Name != "" {
+		name = o.Name
+	}
+	points := make([]string, len(set))
+	for i, x := range set {
+		points[i] = lashing.PointName(r, x.From)
+		if w := strings.Split(x.From, "."); len(w) == 4 {
+			points[i] = "frame " + w[2]
+		}
+	}
+	return said.Say("% from %", said.Piece{Name: name}, said.Piece{Text: strings.Join(points, ", ")})
+}
+
+// stays reports whether all tied loads are held with a variant, straps that share a tie
+// point counted together.
+func stays(p *plan.Plan, r *rig.Rig, v finding.Variant) bool {
+	next, err := plan.Apply(p, v.Patch)
+	if err != nil {
+		return false
+	}
+	on := rig.Resolve(next, r.Scope.Trailer, r.Scope.Outing)
+	loads := lashing.Loads(on)
+	for i := range loads {
+		l := &loads[i]
+		if l.NoLines = true; len(l.Ties) > 0 && !lashing.Satisfied(on, l) {
+			return false
+		}
+	}
+	return true
+}
+
+// onRacks reports whether a load lies on a rack, where straps go round its bars.
+func onRacks(r *rig.Rig) bool {
+	for i := range r.Items {
+		if !r.Items[i].Part && len(lashing.OnBars(r, r.Items[i].ID)) > 0 {
+			return true
+		}
+	}
+	return false
+}
+
+// tieDown gives the fewest lashings that hold a load, and other sets of as many; nil where
+// none do. Tie points that are taken come in only where the free ones do not hold it. enough
+// is false where straps ran out first. sums is how many sets may still be held against
+// statics.
+func tieDown(r *rig.Rig, l *lashing.Load, left map[string]int, placed []plan.Lashing, sums *int) (sets [][]plan.Lashing, enough bool) {
+	all, taken := waysFor(r, l), map[string]bool{}
+	for _, x := range placed {
+		taken[x.From], taken[x.To] = true, x.To != ""
+	}
+	free := slices.DeleteFunc(slices.Clone(all), func(x plan.Lashing) bool { return taken[x.From] || x.To != "" && taken[x.To] })
+	straps := strongest(r.Plan, left)
+	for _, ways := range [][]plan.Lashing{free, all} {
+		for n := 1; n <= min(mostTies, len(ways)) && sets == nil; n++ {
+			if n > len(straps) {
+				return nil, false
+			}
+			sets = ofNumber(r, l, ways, straps[:n], placed, sums)
+		}
+		if sets != nil || len(free) == len(all) {
+			break
+		}
+	}
+	return sets, true
+}
+
+// ofNumber gives a set of as many ways as there are straps that holds a load, and up to
+// mostOthers more; nil where none does.
+func ofNumber(r *rig.Rig, l *lashing.Load, ways []plan.Lashing, straps []string, placed []plan.Lashing, sums *int) (sets [][]plan.Lashing) {
+	n := len(straps)
+	pick, beyond := make([]int, n), mostBeyond
+	var try func(from, k int) bool
+	try = func(from, k int) bool {
+		if k == n {
+			set := make([]plan.Lashing, n)
+			for i, w := range pick {
+				set[i] = ways[w]
+				set[i].Strap = straps[i]
+			}
+			budget := sums
+			if sets != nil {
+				budget = &beyond
+			}
+			if holds(r, l, set, placed, budget) {
+				sets = append(sets, set)
+			}
+			return len(sets) > mostOthers || *budget <= 0
+		}
+		for w := from; w <= len(ways)-(n-k); w++ {
+			pick[k] = w
+			if try(w+1, k+1) {
+				return true
+			}
+		}
+		return false
+	}
+	try(0, 0)
+	// Straps far apart hold a load from turning: the widest of the sets comes first.
+	slices.SortStableFunc(sets, func(a, b []plan.Lashing) int { return cmp.Compare(spread(b), spread(a)) })
+	return sets
+}
+
+// spread is how far apart along a load the first and the last of its straps hold it, m;
+// where some run over it, of those.
+func spread(set []plan.Lashing) float64 {
+	low, high := math.Inf(1), math.Inf(-1)
+	over := slices.ContainsFunc(set, func(x plan.Lashing) bool { return x.To != "" })
+	for _, x := range set {
+		if over && x.To == "" {
+			continue
+		}
+		low, high = math.Min(low, float64(x.Hold.Back)), math.Max(high, float64(x.Hold.Back))
+	}
+	return high - low
+}
+
+// strongest lists the straps that are left, one entry each, the strongest first.
+func strongest(p *plan.Plan, left map[string]int) []string {
+	ids := plan.Ordered(p.Straps, func(s plan.Strap) int { return s.Order })
+	slices.SortStableFunc(ids, func(a, b string) int {
+		x, _ := lashing.LimitOf(p.Straps[a])
+		y, _ := lashing.LimitOf(p.Straps[b])
+		return cmp.Compare(y, x)
+	})
+	var out []string
+	for _, id := range ids {
+		if limit, _ := lashing.LimitOf(p.Straps[id]); limit <= 0 {
+			continue
+		}
+		for range min(left[id], mostTies) {
+			out = append(out, id)
+		}
+	}
+	return out
+}
+
+// holds reports whether a set of lashings holds a load, rules first, then every direction.
+func holds(r *rig.Rig, l *lashing.Load, set, placed []plan.Lashing, sums *int) bool {
+	with := lashing.With(r, l, set, placed)
+	if with == nil || !lashing.ByRule(r, with) || *sums <= 0 {
+		return false
+	}
+	*sums--
+	return lashing.ByStatics(with)
+}
+
+// lines are a hull's at bow and stern, each down to the tie point nearest below that pulls
+// it back toward the trailer or out.
+func lines(r *rig.Rig, l *lashing.Load) []plan.Lashing {
+	it := l.Item
+	front, _ := r.Deck()
+	across := (it.Left + it.Right) / 2
+	var out []plan.Lashing
+	for _, end := range []float64{0.03, 0.97} {
+		x := it.Front + end*it.Length()
+		best, least := "", math.Inf(1)
+		for _, id := range plan.Ordered(r.Trailer.TiePoints, func(t plan.TiePoint) int { return t.Order }) {
+			at := r.Trailer.TiePoints[id].At
+			along, aside := front+float64(at.Back)-x, float64(at.Right)-across
+			down := it.Bottom - r.DeckHeight() - float64(at.Up)
+			n := math.Sqrt(along*along + aside*aside + down*down)
+			// It leans at least so much along that it holds that way.
+			if n < 0.2 || math.Abs(along) < 0.25*n || n >= least {
+				continue
+			}
+			best, least = id, n
+		}
+		if best != "" {
+			out = append(out, plan.Lashing{Load: it.ID, From: best, Hold: plan.Spot{Back: quantity.Length(round10(end * it.Length())), Up: quantity.Length(round10(0.3 * (it.Top - it.Bottom)))}})
+		}
+	}
+	return out
+}
+
+// waysFor lists ways for a strap on a load: machines from corner to tie point ahead or
+// behind; others over the load between tie points that stand opposite, hulls so first.
+func waysFor(r *rig.Rig, l *lashing.Load) []plan.Lashing {
+	it := l.Item
+	front, _ := r.Deck()
+	points := plan.Ordered(r.Trailer.TiePoints, func(t plan.TiePoint) int { return t.Order })
+	var out []plan.Lashing
+	if bars := lashing.OnBars(r, it.ID); len(bars) > 0 {
+		part := r.Plan.Parts[r.Layout.Placements[it.ID].ID]
+		at := 0.0
+		for i := range r.Items {
+			if r.Items[i].Part && r.Items[i].ID == r.Layout.Placements[it.ID].ID {
+				at = r.Items[i].Front
+			}
+		}
+		for i, x := range parts.FramesAt(part.Rack) {
+			out = append(out, plan.Lashing{Load: it.ID, From: bars[2*i], To: bars[2*i+1], Hold: plan.Spot{Back: quantity.Length(round10(at + x - it.Front))}})
+		}
+		return hookable(r, l, append(out, lines(r, l)...))
+	}
+	over := func() {
+		for i, a := range points {
+			for _, b := range points[i+1:] {
+				p, q := r.Trailer.TiePoints[a].At, r.Trailer.TiePoints[b].At
+				if p.Right > q.Right {
+					p, q = q, p
+				}
+				x := front + float64(p.Back)
+				if math.Abs(float64(p.Back-q.Back)) > tiltLeast || p.Right > 0 || q.Right < 0 || x < it.Front-0.3 || x > it.Rear+0.3 {
+					continue
+				}
+				back := math.Min(math.Max(x-it.Front, 0.1), it.Length()-0.1)
+				out = append(out, plan.Lashing{Load: it.ID, From: a, To: b, Hold: plan.Spot{Back: quantity.Length(round10(back))}})
+			}
+		}
+	}
+	corners := func() {
+		wide, up := (it.Right-it.Left)/2*0.8, 0.3*(it.Top-it.Bottom)
+		fore, aft := 0.15*it.Length(), 0.85*it.Length()
+		if k, ok := catalogue.LoadOf(it.Load.Kind); ok && k.Rolls != nil {
+			up = math.Max(0.2, float64(k.Rolls.Wheel)/2)
+		}
+		for _, c := range []struct{ back, right, way float64 }{{fore, -wide, -1}, {fore, wide, -1}, {aft, -wide, 1}, {aft, wide, 1}} {
+			best, score := "", 0.0
+			for _, id := range points {
+				at := r.Trailer.TiePoints[id].At
+				dx, dy := front+float64(at.Back)-(it.Front+c.back), float64(at.Right)-(it.Left+it.Right)/2-c.right
+				dz := r.DeckHeight() + float64(at.Up) - (it.Bottom + up)
+				n := math.Sqrt(dx*dx + dy*dy + dz*dz)
+				if n < 0.15 || dx*c.way < 0 || dy*c.right < -0.3*n {
+					continue
+				}
+				if !lashing.Runs(r, l, corner(it, id, c.back, c.right, up)) {
+					continue
+				}
+				// Down and outward alike hold best.
+				if s := math.Min(dx*c.way/n, 0.8) + math.Min(math.Abs(dz)/n, 0.7) + 0.3*math.Abs(dy)/n; s > score {
+					best, score = id, s
+				}
+			}
+			if best != "" {
+				out = append(out, corner(it, best, c.back, c.right, up))
+			}
+		}
+	}
+	if it.Shape == "wheels" {
+		corners()
+	} else {
+		over()
+		if it.Shape == "hull" {
+			out = hookable(r, l, out)
+			out = append(out[:min(len(out), mostCandidates-2)], hookable(r, l, lines(r, l))...)
+		} else {
+			corners()
+		}
+	}
+	out = hookable(r, l, out)
+	return out[:min(len(out), mostCandidates)]
+}
+
+// corner holds a load directly at a place of it.
+func corner(it *rig.Item, point string, back, right, up float64) plan.Lashing {
+	return plan.Lashing{Load: it.ID, From: point, Hold: plan.Spot{Back: quantity.Length(round10(back)), Right: quantity.Length(math.Round(right*100) / 100), Up: quantity.Length(math.Round(up*100) / 100)}}
+}
+
+// hookable keeps the ways that can be hooked and run through nothing.
+func hookable(r *rig.Rig, l *lashing.Load, ways []plan.Lashing) []plan.Lashing {
+	return slices.DeleteFunc(ways, func(x plan.Lashing) bool { return !lashing.Runs(r, l, x) })
+}

@@ -1,0 +1,154 @@
+package study_test
+
+import (
+	"context"
+	"slices"
+	"strings"
+	"testing"
+
+	"zygonos/core/ask/lashing"
+	"zygonos/core/internal/sample"
+	"zygonos/core/lang/finding"
+	"zygonos/core/lang/quantity"
+	"zygonos/core/plan"
+	"zygonos/core/review"
+	"zygonos/core/rig"
+	"zygonos/core/study"
+)
+
+// The set that is planned holds every load; with any one strap less it does not.
+func TestPlanTies(t *testing.T) {
+	p := hut(t)
+	for _, outing := range []string{"two-seater-day", "boat-day"} {
+		q := review.Request{Outing: outing}
+		a := study.PlanTies(context.Background(), p, q)
+		if len(a.Loads) == 0 {
+			t.Fatalf("%s: %s", outing, a.Says.Text(p.Locale()))
+		}
+		for _, l := range a.Loads {
+			t.Log(outing, l.Name, l.Straps, l.Says.Text(p.Locale()))
+			if !l.Holds {
+				t.Errorf("%s: %s is not held: %s", outing, l.Name, l.Says.Text(p.Locale()))
+			}
+		}
+		next, err := plan.Apply(p, a.Patch)
+		if err != nil {
+			t.Fatal(err)
+		}
+		if problems := plan.Clean(next); len(problems) > 0 {
+			t.Fatal(problems)
+		}
+		rep := study.Settled(context.Background(), next, q)
+		for i := range rep.Findings {
+			if f := &rep.Findings[i]; f.Stage == "tie" && (f.Outcome == finding.Fails || f.Outcome == finding.Unknown) {
+				t.Errorf("%s: %s", outing, f.Says.Text(p.Locale()))
+			}
+		}
+		r := rig.Resolve(next, "grey-flatbed", outing)
+		for _, l := range lashing.Loads(r) {
+			if l.Item.Shape == "heap" {
+				continue
+			}
+			all, others := []plan.Lashing{}, []plan.Lashing{}
+			for _, x := range next.Outings[outing].Layouts["grey-flatbed"].Lashings {
+				if x.Load == l.Item.ID {
+					all = append(all, x)
+				} else {
+					others = append(others, x)
+				}
+			}
+			if with := lashing.With(r, &l, all, others); with == nil || !lashing.Satisfied(r, with) {
+				t.Errorf("%s: the planned set does not hold %s", outing, l.Item.Name)
+			}
+			for i := range all {
+				less := append(append([]plan.Lashing{}, all[:i]...), all[i+1:]...)
+				if with := lashing.With(r, &l, less, others); with != nil && lashing.Satisfied(r, with) {
+					t.Errorf("%s: %s holds with one strap less", outing, l.Item.Name)
+				}
+			}
+		}
+	}
+}
+
+func TestTiesThatCannotBe(t *testing.T) {
+	ring := func(id, back, right string) []string {
+		return []string{"/trailers/t/tiePoints/" + id, `{"order":1,"kind":"ring-welded","rating":500,"at":{"back":` + back + `,"right":` + right + `}}`}
+	}
+	rings := []string{"/trailers/t/tiePoints", `{}`}
+	for _, c := range [][3]string{{"a", "0.1", "-0.65"}, {"b", "0.1", "0.65"}, {"c", "2.4", "-0.65"}, {"d", "2.4", "0.65"}, {"e", "1.2", "-0.65"}, {"f", "1.2", "0.65"}} {
+		rings = append(rings, ring(c[0], c[1], c[2])...)
+	}
+	strap := func(more string) []string {
+		return []string{"/straps", `{"s":{"order":1,"name":"Strap","kind":"ratchet","limit":1000,"count":6` + more + `}}`}
+	}
+	for name, c := range map[string]struct {
+		sets []string
+		says string
+	}{
+		"no rings":    {strap(""), "no tie points"},
+		"no straps":   {rings, "Which straps"},
+		"few straps":  {slices.Concat(rings, []string{"/straps", `{"s":{"order":1,"name":"Strap","kind":"cam","limit":100,"count":1}}`}), "loads are not held"},
+		"all short":   {slices.Concat(rings, strap(`,"length":0.3`)), "loads are not held"},
+		"all retired": {slices.Concat(rings, strap(`,"retire":true`)), "loads are not held"},
+		"held":        {slices.Concat(rings, strap("")), "straps hold all"},
+	} {
+		p := sample.Plan(t, c.sets...)
+		a := study.PlanTies(context.Background(), p, review.Request{Outing: "o", Trailer: "t"})
+		if says := a.Says.Text(p.Locale()); !strings.Contains(says, c.says) {
+			t.Errorf("%s: %q", name, says)
+		}
+	}
+}
+
+func BenchmarkPlanTies(b *testing.B) {
+	p := hut(b)
+	for b.Loop() {
+		study.PlanTies(context.Background(), p, review.Request{Outing: "boat-day"})
+	}
+}
+
+// Exhaustively: no set with one strap fewer than planned holds the crate, whatever pairs of
+// rings and corners are taken.
+func TestNoneFewer(t *testing.T) {
+	sets := []string{"/trailers/t/tiePoints", `{}`, "/trailers/t/floor", `"ply"`, "/straps", `{"s":{"order":1,"name":"Strap","kind":"ratchet","limit":1000,"count":6}}`, "/trailers/t/deckHeight", `{"value":0.5,"how":"weighed"}`}
+	for _, c := range [][3]string{{"a", "0.7", "-0.68"}, {"b", "0.7", "0.68"}, {"c", "1.8", "-0.68"}, {"d", "1.8", "0.68"}, {"e", "1.2", "-0.68"}, {"f", "1.2", "0.68"}} {
+		sets = append(sets, "/trailers/t/tiePoints/"+c[0], `{"order":1,"kind":"ring-welded","rating":500,"at":{"back":`+c[1]+`,"right":`+c[2]+`}}`)
+	}
+	p := sample.Plan(t, sets...)
+	a := study.PlanTies(context.Background(), p, review.Request{Outing: "o", Trailer: "t"})
+	if len(a.Loads) != 1 || !a.Loads[0].Holds || a.Loads[0].Straps < 2 {
+		t.Fatalf("%+v %s", a.Loads, a.Says.Text(p.Locale()))
+	}
+	r := rig.Resolve(p, "t", "o")
+	l := lashing.Loads(r)[0]
+	points := []string{"a", "b", "c", "d", "e", "f"}
+	var ways []plan.Lashing
+	for i, from := range points {
+		for _, to := range points[i+1:] {
+			for _, back := range []quantity.Length{0.1, 0.5, 0.9} {
+				ways = append(ways, plan.Lashing{Load: "crate", Strap: "s", From: from, To: to, Hold: plan.Spot{Back: back}})
+			}
+		}
+		for _, back := range []quantity.Length{0.1, 0.9} {
+			for _, right := range []quantity.Length{-0.35, 0.35} {
+				ways = append(ways, plan.Lashing{Load: "crate", Strap: "s", From: from, Hold: plan.Spot{Back: back, Right: right, Up: 0.2}})
+			}
+		}
+	}
+	tried := 0
+	var try func(set []plan.Lashing, from int)
+	try = func(set []plan.Lashing, from int) {
+		if len(set) == a.Loads[0].Straps-1 {
+			tried++
+			if with := lashing.With(r, &l, set, nil); with != nil && lashing.Satisfied(r, with) {
+				t.Errorf("%d straps hold it: %+v", len(set), set)
+			}
+			return
+		}
+		for w := from; w < len(ways) && !t.Failed(); w++ {
+			try(append(slices.Clip(set), ways[w]), w+1)
+		}
+	}
+	try(nil, 0)
+	t.Logf("%d planned, %d sets tried", a.Loads[0].Straps, tried)
+}
