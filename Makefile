@@ -12,7 +12,7 @@ BIN    := bin/zygonos
 GO_SRC := $(shell find cmd core demo store web ui/embed.go -name '*.go' -not -name '*_test.go') $(wildcard demo/*.json store/migrations/*.sql) go.mod go.sum
 UI_SRC := $(shell find ui/src ui/public -type f) ui/index.html ui/vite.config.ts
 
-.PHONY: help demo build test deep bench shots sentences stats types lint go-test e2e browser
+.PHONY: help demo build dev fmt quick test deep bench shots sentences stats types lint go-test e2e browser
 
 help:
 	@sed -n 's/^# //p' $(MAKEFILE_LIST) | head -2
@@ -26,12 +26,33 @@ $(PAGE): $(DEPS) $(UI_SRC) package.json
 	@touch ui/dist/.keep
 
 $(BIN): $(PAGE) $(GO_SRC)
-	go build -trimpath -o $@ ./cmd/zygonos
+	go build -trimpath -ldflags '-s -w' -o $@ ./cmd/zygonos
 
 build: $(BIN)
 
 demo: $(BIN)
 	@exec $(BIN) demo -db data/demo.db
+
+# The server and the page, both anew at each change of a file: http://127.0.0.1:5173
+dev: $(DEPS)
+	@mkdir -p data ui/dist && touch ui/dist/index.html
+	@trap 'kill 0' EXIT; npx vite ui --logLevel warn & \
+	while true; do \
+	  go build -o bin/zygonos-dev ./cmd/zygonos && { bin/zygonos-dev demo -db data/demo.db & server=$$!; }; \
+	  before=$$(find cmd core demo store web -name '*.go' -newer bin/zygonos-dev | wc -l); \
+	  while [ $$(find cmd core demo store web -name '*.go' -newer bin/zygonos-dev | wc -l) = $$before ]; do sleep 1; done; \
+	  kill $$server 2>/dev/null; wait $$server 2>/dev/null; \
+	done
+
+fmt: $(DEPS)
+	gofmt -w cmd core demo store web ui/embed.go
+	npm run -s format
+
+# What fits between two thoughts: formats, vet, types, and the tests without the long ones.
+quick: $(DEPS)
+	@test -z "$$(gofmt -l cmd core demo store web ui/embed.go)" || { gofmt -l cmd core demo store web ui/embed.go; exit 1; }
+	npm run -s types & go vet ./... && wait
+	go test -short ./...
 
 # The interface's types, from the Go types.
 types: $(DEPS)

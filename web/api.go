@@ -19,6 +19,7 @@ import (
 	"zygonos/core/lang/finding"
 	"zygonos/core/lang/quantity"
 	"zygonos/core/lang/said"
+	"zygonos/core/out/departure"
 	"zygonos/core/out/tables"
 	"zygonos/core/plan"
 	"zygonos/core/review"
@@ -379,7 +380,7 @@ func (s *server) review(c fiber.Ctx) error {
 		return c.JSON(review.Review(a.Plan, a.Request))
 	}
 	return s.inTurn(s.lanes.settled, settledTime, func(ctx context.Context) error {
-		return c.JSON(study.Settled(ctx, a.Plan, a.Request))
+		return c.JSON(departure.Settle(ctx, a.Plan, a.Request))
 	})
 }
 

@@ -11,9 +11,8 @@ import (
 	"github.com/gofiber/fiber/v3"
 
 	"zygonos/core/lang/said"
+	"zygonos/core/out/departure"
 	"zygonos/core/plan"
-	"zygonos/core/review"
-	"zygonos/core/study"
 )
 
 //go:embed card.html
@@ -42,7 +41,7 @@ type cardTick struct {
 
 // cardOf fills it from a settled report; nil where the report has no card. Ticks are those
 // of the newest departure.
-func cardOf(p *plan.Plan, rep *review.Report, at time.Time) *cardFile {
+func cardOf(p *plan.Plan, rep *departure.Settled, at time.Time) *cardFile {
 	c := rep.Card
 	if c == nil {
 		return nil
@@ -90,7 +89,7 @@ func (s *server) departureCard(c fiber.Ctx) error {
 	}
 	var f *cardFile
 	if err := s.inTurn(s.lanes.settled, settledTime, func(ctx context.Context) error {
-		f = cardOf(a.Plan, study.Settled(ctx, a.Plan, a.Request), time.Now())
+		f = cardOf(a.Plan, departure.Settle(ctx, a.Plan, a.Request), time.Now())
 		return nil
 	}); err != nil {
 		return err

@@ -10,9 +10,9 @@ import (
 	"github.com/invopop/jsonschema"
 
 	"zygonos/core/lang/finding"
+	"zygonos/core/out/departure"
 	"zygonos/core/out/tables"
 	"zygonos/core/plan"
-	"zygonos/core/review"
 	"zygonos/core/study"
 	"zygonos/store"
 )
@@ -43,7 +43,7 @@ var operations = []operation{
 	{"POST", "/examples/{id}", "Keep a copy of one as a plan", nil, Saved{}, ""},
 	{"GET", "/plans/{id}/revisions", "What was kept, newest first", nil, []store.Revision{}, ""},
 	{"GET", "/plans/{id}/revisions/{n}", "The plan as it was", nil, plan.Plan{}, ""},
-	{"POST", "/review", "Judge a plan, live or settled", Asking{}, review.Report{}, ""},
+	{"POST", "/review", "Judge a plan, live or settled", Asking{}, departure.Settled{}, ""},
 	{"POST", "/working", "The working behind a finding", Asking{}, []finding.Step{}, ""},
 	{"POST", "/compare", "Candidates side by side", Asking{}, study.Comparison{}, ""},
 	{"POST", "/comparison.csv", "The comparison as a table", Asking{}, nil, "text/csv"},

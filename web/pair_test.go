@@ -7,9 +7,9 @@ import (
 	"testing"
 	"time"
 
+	"zygonos/core/out/departure"
 	"zygonos/core/plan"
 	"zygonos/core/review"
-	"zygonos/core/study"
 	"zygonos/demo"
 )
 
@@ -73,7 +73,7 @@ func TestCardFile(t *testing.T) {
 	out.Departures = map[string]plan.Departed{"a": {Order: 1, On: "2026-05-01"}, "b": {Order: 2, On: "2026-05-02", Ticks: map[string]bool{"latch": true}}}
 	out.Name = "Boats <today>"
 	p.Outings["boat-day"] = out
-	rep := study.Settled(context.Background(), p, review.Request{Outing: "boat-day"})
+	rep := departure.Settle(context.Background(), p, review.Request{Outing: "boat-day"})
 	f := cardOf(p, rep, time.Date(2026, 5, 2, 14, 5, 0, 0, time.UTC))
 	if f == nil || f.When != "figures as of 2026-05-02 14:05" || len(f.Sections) != len(rep.Card.Sections) || len(f.Gate) != len(rep.Card.Gate) {
 		t.Fatalf("%+v", f)
@@ -91,7 +91,7 @@ func TestCardFile(t *testing.T) {
 	if strings.Count(page, " checked>") != 1 || strings.Contains(page, "<script") || strings.Contains(page, "<today>") {
 		t.Error("ticks, script or markup of a name")
 	}
-	if cardOf(p, &review.Report{}, time.Now()) != nil {
+	if cardOf(p, &departure.Settled{Report: &review.Report{}}, time.Now()) != nil {
 		t.Error("no card, and a file")
 	}
 }

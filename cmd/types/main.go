@@ -10,6 +10,7 @@ import (
 	"github.com/invopop/jsonschema"
 
 	"zygonos/core/lang/finding"
+	"zygonos/core/out/departure"
 	"zygonos/core/out/tables"
 	"zygonos/core/plan"
 	"zygonos/core/review"
@@ -22,6 +23,7 @@ import (
 type carried struct {
 	Plan      plan.Plan           `json:"plan"`
 	Report    review.Report       `json:"report"`
+	Settled   departure.Settled   `json:"settled"`
 	Step      finding.Step        `json:"step"`
 	Reference web.Reference       `json:"reference"`
 	Listed    web.Listed          `json:"listed"`

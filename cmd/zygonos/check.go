@@ -3,7 +3,6 @@ package main
 import (
 	"context"
 	"encoding/json"
-	"flag"
 	"fmt"
 	"io"
 	"os"
@@ -11,22 +10,21 @@ import (
 	"zygonos/core/lang/finding"
 	"zygonos/core/lang/quantity"
 	"zygonos/core/lang/said"
+	"zygonos/core/out/departure"
 	"zygonos/core/plan"
 	"zygonos/core/review"
-	"zygonos/core/study"
 )
 
 // check prints what a plan file comes to, for every outing or the one named.
 // It returns 0 where nothing fails, 1 where something does, 2 where the file
 // cannot be used; -strict counts Tight and Not known as failing.
 func check(ctx context.Context, args []string, out, errs io.Writer) int {
-	flags := flag.NewFlagSet("check", flag.ContinueOnError)
-	flags.SetOutput(errs)
+	flags := flagsOf("check", errs)
 	asJSON := flags.Bool("json", false, "print the reports as JSON")
 	strict := flags.Bool("strict", false, "count Tight and Not known as failing")
 	outing := flags.String("outing", "", "judge this outing alone (id)")
 	trailer := flags.String("trailer", "", "judge on this trailer (id)")
-	if flags.Parse(args) != nil {
+	if !parse(flags, args, errs) {
 		return exitUnusable
 	}
 	if flags.NArg() != 1 {
@@ -65,9 +63,9 @@ func check(ctx context.Context, args []string, out, errs io.Writer) int {
 		ids = []string{""}
 	}
 	code := exitHolds
-	var reports []*review.Report
+	var reports []*departure.Settled
 	for _, id := range ids {
-		rep := study.Settled(ctx, p, review.Request{Outing: id, Trailer: *trailer})
+		rep := departure.Settle(ctx, p, review.Request{Outing: id, Trailer: *trailer})
 		reports = append(reports, rep)
 		for i := range rep.Findings {
 			o := rep.Findings[i].Outcome
@@ -93,7 +91,7 @@ func check(ctx context.Context, args []string, out, errs io.Writer) int {
 		if i > 0 {
 			fmt.Fprintln(out)
 		}
-		printReport(out, p, rep)
+		printReport(out, p, rep.Report)
 	}
 	return code
 }

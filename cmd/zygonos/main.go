@@ -14,12 +14,13 @@ import (
 
 const usage = `zygonos plans what a trailer carries and checks it against every rating.
 
-  zygonos serve   [-addr 127.0.0.1:8484] [-db FILE] [-host NAME]
-  zygonos demo    [-addr 127.0.0.1:8484] [-db FILE]      serve, with the demo plans
-  zygonos check   [-json] [-strict] [-outing ID] [-trailer ID] PLAN.zygonos.json
-  zygonos backup  [-db FILE] TO                           copy the database, while serving too
-  zygonos passcode [-db FILE]                             set the passcode, read from standard input
+  zygonos serve   [--addr 127.0.0.1:8484] [--db FILE] [--host NAME]
+  zygonos demo    [--addr 127.0.0.1:8484] [--db FILE]     serve, with the demo plans
+  zygonos check   [--json] [--strict] [--outing ID] [--trailer ID] PLAN.zygonos.json
+  zygonos backup  [--db FILE] TO                          copy the database, while serving too
+  zygonos passcode [--db FILE]                            set the passcode, read from standard input
   zygonos schema                                          print the plan's JSON Schema
+  zygonos version                                         what was built
 `
 
 // Exit codes of check.
@@ -57,6 +58,8 @@ func run(ctx context.Context, args []string, in io.Reader, out, errs io.Writer) 
 		err = backup(ctx, rest, out, errs)
 	case "passcode":
 		err = passcode(ctx, rest, in, out, errs)
+	case "version", "--version":
+		fmt.Fprintln(out, version())
 	case "schema":
 		err = schema(out)
 	case "help", "-h", "--help":

@@ -162,3 +162,25 @@ func TestServeRestartBackup(t *testing.T) {
 		t.Errorf("after a restart: %s", again)
 	}
 }
+
+// Flags stand before or behind the file, with one dash or two; the version tells what was built.
+func TestFlagsAnywhere(t *testing.T) {
+	var first string
+	for i, args := range [][]string{{"-json", "-outing", "boat-day", hut}, {hut, "--json", "--outing=boat-day"}, {"--outing", "boat-day", hut, "-json"}} {
+		code, out, errs := call(t, "", append([]string{"check"}, args...)...)
+		if code != exitHolds || !json.Valid([]byte(out)) {
+			t.Errorf("%v: %d %s", args, code, errs)
+		}
+		if i == 0 {
+			first = out
+		} else if out != first {
+			t.Errorf("%v says something else", args)
+		}
+	}
+	if code, _, errs := call(t, "", "check", "--nope", hut); code != exitUnusable || !strings.Contains(errs, "nope") || !strings.Contains(errs, "--json") {
+		t.Errorf("%d %s", code, errs)
+	}
+	if code, out, _ := call(t, "", "version"); code != exitHolds || !strings.HasPrefix(out, "zygonos ") {
+		t.Errorf("%d %s", code, out)
+	}
+}

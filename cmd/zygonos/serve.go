@@ -5,7 +5,6 @@ import (
 	"context"
 	"encoding/json"
 	"errors"
-	"flag"
 	"fmt"
 	"io"
 	"io/fs"
@@ -35,13 +34,12 @@ func dataFile() string {
 }
 
 func serve(ctx context.Context, args []string, withDemo bool, out, errs io.Writer) error {
-	flags := flag.NewFlagSet("serve", flag.ContinueOnError)
-	flags.SetOutput(errs)
+	flags := flagsOf("serve", errs)
 	addr := flags.String("addr", "127.0.0.1:8484", "address to listen on; one beside loopback needs a passcode")
 	file := flags.String("db", dataFile(), "database file")
 	host := flags.String("host", "", "host name, or names with commas, under which it may be reached")
 	ask := flags.Bool("ask", false, "ask for the passcode on loopback too, as behind a proxy on this machine")
-	if flags.Parse(args) != nil {
+	if !parse(flags, args, errs) {
 		return errUsage
 	}
 	s, err := store.Open(ctx, *file)
@@ -146,10 +144,9 @@ func fillDemo(ctx context.Context, s *store.Store) error {
 }
 
 func backup(ctx context.Context, args []string, out, errs io.Writer) error {
-	flags := flag.NewFlagSet("backup", flag.ContinueOnError)
-	flags.SetOutput(errs)
+	flags := flagsOf("backup", errs)
 	file := flags.String("db", dataFile(), "database file")
-	if flags.Parse(args) != nil {
+	if !parse(flags, args, errs) {
 		return errUsage
 	}
 	if flags.NArg() != 1 {
@@ -164,10 +161,9 @@ func backup(ctx context.Context, args []string, out, errs io.Writer) error {
 }
 
 func passcode(ctx context.Context, args []string, in io.Reader, out, errs io.Writer) error {
-	flags := flag.NewFlagSet("passcode", flag.ContinueOnError)
-	flags.SetOutput(errs)
+	flags := flagsOf("passcode", errs)
 	file := flags.String("db", dataFile(), "database file")
-	if flags.Parse(args) != nil {
+	if !parse(flags, args, errs) {
 		return errUsage
 	}
 	fmt.Fprintln(out, "New passcode, eight characters or more:")

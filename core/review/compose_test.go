@@ -91,6 +91,7 @@ func alike(t *testing.T, what string, a, b map[string]*finding.Finding) {
 // A thing said as a body with contents, in either way of counting, weighed end by end, or
 // with something standing on it gets the answers of the single body that it is.
 func TestComposites(t *testing.T) {
+	long(t)
 	rnd := rand.New(rand.NewPCG(14, 1))
 	for n := range 60 {
 		turn := []int{0, 180}[rnd.IntN(2)]

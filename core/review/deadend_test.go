@@ -93,6 +93,7 @@ func deadEnd(doc any, f *finding.Finding) string {
 
 // The same holds of the demo and of a machine on ramps with any one thing taken out.
 func TestNoGapIsADeadEnd(t *testing.T) {
+	long(t)
 	demo, _ := demoDoc(t)
 	plan.Clean(demo)
 	for name, p := range map[string]*plan.Plan{"demo": demo, "machine": sample.Plan(t, machine()...)} {

@@ -23,7 +23,6 @@ import (
 	"zygonos/core/lang/quantity"
 	"zygonos/core/lang/said"
 	"zygonos/core/lang/scene"
-	"zygonos/core/out/departure"
 	"zygonos/core/plan"
 	"zygonos/core/rig"
 )
@@ -61,7 +60,6 @@ type Report struct {
 	Swing     *clearance.Swing      `json:"swing,omitempty"`  // settled
 	Racks     []rack.Built          `json:"racks"`
 	Drive     *ramp.DriveOn         `json:"drive,omitempty"`     // settled
-	Card      *departure.Card       `json:"card,omitempty"`      // settled
 	Tied      []lashing.Tied        `json:"tied,omitempty"`      // settled
 	TieSays   said.Sentence         `json:"tieSays,omitempty"`   // settled: Tie-down's one answer
 	Schools   []rack.Support        `json:"schools,omitempty"`   // of supporting hulls

@@ -145,6 +145,7 @@ func sound(t *testing.T, what string, rep *review.Report, l quantity.Locale) {
 // Whatever single member is taken out of the demo plan, the review gives a
 // sound report.
 func TestTotalWithoutAnyMember(t *testing.T) {
+	long(t)
 	p, paths := demoDoc(t)
 	tried := 0
 	for _, path := range paths {
@@ -165,6 +166,7 @@ func TestTotalWithoutAnyMember(t *testing.T) {
 
 // Whatever number is put for any other, the review gives a sound report.
 func TestTotalWithOddNumbers(t *testing.T) {
+	long(t)
 	p, paths := demoDoc(t)
 	for _, path := range paths {
 		for _, v := range []float64{0, -1, 1e-9, 3.7, 1e9} {
@@ -183,6 +185,7 @@ func TestTotalWithOddNumbers(t *testing.T) {
 
 // Several members at once, in every region and both unit systems, settled too.
 func TestTotalAtRandom(t *testing.T) {
+	long(t)
 	p, paths := demoDoc(t)
 	r := rand.New(rand.NewPCG(11, 12))
 	for range 150 {
@@ -200,6 +203,7 @@ func TestTotalAtRandom(t *testing.T) {
 
 // The comparison and the gate before buying give an answer whatever is missing.
 func TestTotalComparison(t *testing.T) {
+	long(t)
 	data, err := demo.Files.ReadFile("heather-hives.zygonos.json")
 	if err != nil {
 		t.Fatal(err)

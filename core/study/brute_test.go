@@ -80,6 +80,7 @@ func TestBestAxleAgainstScan(t *testing.T) {
 
 // A slide into the window against loads slid one by one.
 func TestShiftAgainstScan(t *testing.T) {
+	long(t)
 	r := rand.New(rand.NewPCG(53, 54))
 	for range 60 {
 		back := 1.5 * r.Float64()

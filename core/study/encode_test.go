@@ -58,6 +58,7 @@ func encodes(t testing.TB, p *plan.Plan, outing, what string) {
 
 // Every report can be sent, whatever one figure of a plan is.
 func TestEveryReportEncodes(t *testing.T) {
+	long(t)
 	stride := 101
 	if os.Getenv("DEEP") != "" {
 		stride = 1

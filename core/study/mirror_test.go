@@ -72,6 +72,7 @@ func mirror(p *plan.Plan) {
 
 // A rig and its mirror image get the same answers to every question, left for right.
 func TestMirrored(t *testing.T) {
+	long(t)
 	r := rand.New(rand.NewPCG(7, 14))
 	compared := 0
 	for k := range 25 {

@@ -77,6 +77,7 @@ func randomRig(t testing.TB, r *rand.Rand) *plan.Plan {
 // What is offered is what it says: applied and judged again whole, it holds what it promised,
 // can be built, hooked and placed, and nothing of the outing is lost.
 func TestOffered(t *testing.T) {
+	long(t)
 	n := 40
 	if os.Getenv("DEEP") != "" {
 		n = 600

@@ -13,7 +13,6 @@ import (
 	"zygonos/core/ask/sway"
 	"zygonos/core/lang/finding"
 	"zygonos/core/lang/said"
-	"zygonos/core/out/departure"
 	"zygonos/core/plan"
 	"zygonos/core/review"
 	"zygonos/core/rig"
@@ -40,16 +39,7 @@ func Settled(ctx context.Context, p *plan.Plan, q review.Request) *review.Report
 	}
 	unmended := addFixes(ctx, p, at, rep)
 	if r != nil {
-		var low, high *float64
-		if w := rep.Figures.Window; w != nil {
-			low, high = &w.Low, &w.High
-		}
 		rep.Sway, rep.Swing, rep.Drive = sway.ChartOf(r), clearance.SwingOf(r), ramp.DriveOf(r)
-		var calm *float64
-		if rep.Sway != nil && rep.Sway.Little != nil {
-			calm = rep.Sway.Little.Low
-		}
-		rep.Card = departure.Of(r, rep.Findings, low, high, calm)
 	}
 	rep.Outings = []review.OutingState{}
 	unjudged := 0

@@ -18,6 +18,7 @@ import (
 // layouts, sway and turning give an answer or say why there is none: no panic, no
 // figure that is no number.
 func TestStudiesAreTotal(t *testing.T) {
+	long(t)
 	data, _ := demo.Files.ReadFile("skarrow-hut.zygonos.json")
 	p, _ := plan.Read(data)
 	var doc any
@@ -70,6 +71,7 @@ func TestStudiesAreTotal(t *testing.T) {
 // The same of what is tied down: every second member of straps, tie points, lashings and
 // placements missing or odd, the report at rest and the planning of straps answer.
 func TestTiesAreTotal(t *testing.T) {
+	long(t)
 	p := hut(t)
 	const at = "/outings/boat-day/layouts/grey-flatbed"
 	q := review.Request{Outing: "boat-day", Trailer: "grey-flatbed"}

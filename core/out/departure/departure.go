@@ -5,6 +5,7 @@ package departure
 
 import (
 	"cmp"
+	"context"
 	"fmt"
 	"math"
 	"slices"
@@ -17,7 +18,9 @@ import (
 	"zygonos/core/lang/quantity"
 	"zygonos/core/lang/said"
 	"zygonos/core/plan"
+	"zygonos/core/review"
 	"zygonos/core/rig"
+	"zygonos/core/study"
 )
 
 // Card is the departure card of one outing on one trailer.
@@ -291,4 +294,28 @@ func most(r *rig.Rig, calm *float64) (*finding.Measure, said.Sentence) {
 		return nil, said.Say("no limit is known: the rule and the {tyre}s' wall tell it")
 	}
 	return finding.Exactly(quantity.KindSpeed, least), said.Say(why)
+}
+
+// Settled is a settled report with its card.
+type Settled struct {
+	*review.Report
+	Card *Card `json:"card,omitempty"`
+}
+
+// Settle reviews a plan at rest and makes the card of the outing that it judged.
+func Settle(ctx context.Context, p *plan.Plan, q review.Request) *Settled {
+	out := &Settled{Report: study.Settled(ctx, p, q)}
+	r := rig.Resolve(p, out.Scope.Trailer, out.Scope.Outing)
+	if r == nil {
+		return out
+	}
+	var low, high, calm *float64
+	if w := out.Figures.Window; w != nil {
+		low, high = &w.Low, &w.High
+	}
+	if s := out.Sway; s != nil && s.Little != nil {
+		calm = s.Little.Low
+	}
+	out.Card = Of(r, out.Findings, low, high, calm)
+	return out
 }

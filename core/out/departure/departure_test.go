@@ -12,7 +12,6 @@ import (
 	"zygonos/core/plan"
 	"zygonos/core/review"
 	"zygonos/core/rig"
-	"zygonos/core/study"
 	"zygonos/demo"
 )
 
@@ -89,7 +88,7 @@ func TestGate(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	rep := study.Settled(context.Background(), p, review.Request{Outing: "two-seater-day"})
+	rep := departure.Settle(context.Background(), p, review.Request{Outing: "two-seater-day"})
 	codes := map[string]bool{}
 	for _, f := range rep.Card.Gate {
 		codes[f.Code] = true
@@ -102,7 +101,7 @@ func TestGate(t *testing.T) {
 		t.Fatal(err)
 	}
 	bars := false
-	for _, f := range study.Settled(context.Background(), thin, review.Request{Outing: "boat-day"}).Card.Gate {
+	for _, f := range departure.Settle(context.Background(), thin, review.Request{Outing: "boat-day"}).Card.Gate {
 		bars = bars || f.Code == "rack.bar"
 	}
 	if !bars {

@@ -10,6 +10,7 @@ export type Point = [number, number];
 export interface Carried {
   plan: Plan;
   report: Report;
+  settled: Settled;
   step: Step;
   reference: Reference;
   listed: Listed;
@@ -641,7 +642,6 @@ export interface Report {
   swing?: Swing;
   racks: Built[];
   drive?: DriveOn;
-  card?: Card;
   tied?: Tied[];
   tieSays?: Sentence;
   schools?: Support[];
@@ -985,21 +985,6 @@ export interface CardLine {
   says: Sentence;
   care?: boolean;
 }
-export interface Card {
-  gate: Finding[];
-  sections: Section[];
-  unknown: Sentence[];
-  most?: Measure;
-  because: Sentence;
-}
-export interface Section {
-  name: string;
-  ticks: Tick[];
-}
-export interface Tick {
-  id: string;
-  says: Sentence;
-}
 export interface Tied {
   load: string;
   name: string;
@@ -1062,6 +1047,55 @@ export interface SupportRow {
   strapped: Measure;
   span: Measure;
   beyond: Measure;
+}
+export interface Settled {
+  scope: Scope;
+  headline: Headline;
+  figures: Figures;
+  chain: Link[];
+  payload?: Payload;
+  findings: Finding[];
+  views: View[];
+  next: Next[];
+  problems: Problem[];
+  questions: Question[];
+  stages: StageState[];
+  outings?: OutingState[];
+  things: Thing[];
+  settled: boolean;
+  emptyWay?: string;
+  wants: State[];
+  fills: Fill[];
+  bare?: Measure;
+  fitOut?: Measure;
+  labels?: LabelReading[];
+  sway?: Chart;
+  swing?: Swing;
+  racks: Built[];
+  drive?: DriveOn;
+  tied?: Tied[];
+  tieSays?: Sentence;
+  schools?: Support[];
+  notLooked?: Sentence;
+  placed?: {
+    [k: string]: Placement;
+  };
+  card?: Card;
+}
+export interface Card {
+  gate: Finding[];
+  sections: Section[];
+  unknown: Sentence[];
+  most?: Measure;
+  because: Sentence;
+}
+export interface Section {
+  name: string;
+  ticks: Tick[];
+}
+export interface Tick {
+  id: string;
+  says: Sentence;
 }
 export interface Step {
   symbol: string;

@@ -4,7 +4,7 @@ import { applyPatch, compare, type Operation } from 'fast-json-patch'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { api, ApiError, Unreachable } from '@/api'
-import type { Fix, Op, Placement, Plan, Report } from '@/generated/types'
+import type { Fix, Op, Placement, Plan, Report, Settled } from '@/generated/types'
 import type { Locale } from '@/quantities'
 import { drafts, type Draft } from './drafts'
 import { at, hold, put, uuid } from './patch'
@@ -149,7 +149,7 @@ export const useWorkspace = defineStore('workspace', () => {
   // --- the review loop: one request in flight, the latest wins ---
   const shown = ref(0) // sequence of the report on screen
   const settled = ref(false)
-  const settledReport = shallowRef<Report>()
+  const settledReport = shallowRef<Settled>()
   const settledAt = shallowRef<Date>() // when its figures were made
 
   const review = (() => {

@@ -1,0 +1,73 @@
+// Package core_test holds the house rules that no single package can hold.
+package core_test
+
+import (
+	"go/parser"
+	"go/token"
+	"io/fs"
+	"path/filepath"
+	"strconv"
+	"strings"
+	"testing"
+)
+
+// floors from the ground up: what stands on one imports only what stands on the same or lower.
+var floors = map[string]int{
+	"lang": 0, "facts": 1, "sums": 1, "plan": 2, "parts": 3, "goods": 3, "cost": 3, "rig": 4, "ask": 5, "review": 6, "study": 7, "out": 8,
+}
+
+// floorOf gives the floor and its height of a package of the core, such as ask/balance.
+func floorOf(path string) (name string, height int, ok bool) {
+	name, _, _ = strings.Cut(path, "/")
+	height, ok = floors[name]
+	return name, height, ok
+}
+
+// The arrows point down: no package imports one of a higher floor, no question another one, and
+// the core nothing but the standard library, gonum and itself.
+func TestHouse(t *testing.T) {
+	err := filepath.WalkDir(".", func(path string, d fs.DirEntry, err error) error {
+		if err != nil || d.IsDir() || filepath.Ext(path) != ".go" || strings.HasSuffix(path, "_test.go") {
+			return err
+		}
+		dir := filepath.ToSlash(filepath.Dir(path))
+		if strings.HasPrefix(dir, "internal/") {
+			return nil
+		}
+		floor, height, ok := floorOf(dir)
+		if !ok {
+			t.Errorf("%s stands on no floor", path)
+			return nil
+		}
+		file, err := parser.ParseFile(token.NewFileSet(), path, nil, parser.ImportsOnly)
+		if err != nil {
+			return err
+		}
+		for _, imported := range file.Imports {
+			to, err := strconv.Unquote(imported.Path.Value)
+			if err != nil {
+				return err
+			}
+			own, inside := strings.CutPrefix(to, "zygonos/core/")
+			if !inside {
+				if strings.HasPrefix(to, "zygonos/") || strings.Contains(strings.Split(to, "/")[0], ".") && !strings.HasPrefix(to, "gonum.org/") {
+					t.Errorf("%s imports %s, which is not the core's", path, to)
+				}
+				continue
+			}
+			name, below, ok := floorOf(own)
+			switch {
+			case !ok:
+				t.Errorf("%s imports %s, which stands on no floor", path, to)
+			case below > height:
+				t.Errorf("%s (%s) imports upward: %s", path, floor, to)
+			case floor == "ask" && name == "ask" && own != dir:
+				t.Errorf("a question imports another: %s imports %s", path, to)
+			}
+		}
+		return nil
+	})
+	if err != nil {
+		t.Fatal(err)
+	}
+}
