@@ -33,60 +33,6 @@ type server struct {
 	lanes lanes
 }
 
-func (s *server) routes(api fiber.Router) {
-	api.Get("/health", func(c fiber.Ctx) error { return c.JSON(fiber.Map{"ok": true}) })
-	api.Get("/openapi.json", openAPI)
-	api.Get("/plan.schema.json", planSchema)
-	api.Get("/reference", reference)
-	api.Get("/plans", s.list)
-	api.Post("/plans", s.create)
-	api.Post("/plans/import", s.importFile)
-	api.Get("/plans/:id", s.get)
-	api.Put("/plans/:id", s.update)
-	api.Delete("/plans/:id", s.remove)
-	api.Post("/plans/:id/restore", s.restore)
-	api.Get("/plans/:id/file", s.file)
-	api.Get("/plans/:id/glance", s.glance)
-	api.Get("/examples", listExamples)
-	api.Post("/examples/:id", s.tryExample)
-	api.Get("/plans/:id/revisions", s.history)
-	api.Get("/plans/:id/revisions/:n", s.revision)
-	api.Post("/review", s.review)
-	api.Post("/working", working)
-	api.Post("/compare", studied(s, func(ctx context.Context, a *Asking) *study.Comparison {
-		return study.Compare(ctx, a.Plan, a.Request, a.Back)
-	}))
-	api.Post("/comparison.csv", tabled(s, "comparison", func(ctx context.Context, a *Asking) []byte {
-		return tables.Comparison(a.Plan, study.Compare(ctx, a.Plan, a.Request, true))
-	}))
-	api.Post("/tows", studied(s, func(ctx context.Context, a *Asking) []study.Tow { return study.Tows(ctx, a.Plan) }))
-	api.Post("/buy", studied(s, func(ctx context.Context, a *Asking) *study.Buying { return study.Buy(ctx, a.Plan, a.Trailer) }))
-	api.Post("/axle", studied(s, func(ctx context.Context, a *Asking) *study.AxlePlace {
-		return study.PlaceAxle(ctx, a.Plan, a.Trailer)
-	}))
-	api.Post("/scales", studied(s, func(_ context.Context, a *Asking) *study.Scales { return study.ReadScales(a.Plan, a.Request) }))
-	api.Post("/arrange", s.arrange)
-	api.Post("/racks", studied(s, func(ctx context.Context, a *Asking) *study.RackPlans {
-		return study.PlanRacks(ctx, a.Plan, a.Request)
-	}))
-	api.Post("/ties", studied(s, func(ctx context.Context, a *Asking) *study.TiePlan { return study.PlanTies(ctx, a.Plan, a.Request) }))
-	api.Post("/ramp-places", studied(s, func(_ context.Context, a *Asking) *study.RampPlaces { return study.PlaceRamps(a.Plan, a.Request) }))
-	api.Post("/cutlist.csv", tabled(s, "cut-list", func(_ context.Context, a *Asking) []byte {
-		return tables.CutList(a.Plan, review.Review(a.Plan, a.Request))
-	}))
-	api.Post("/loads.csv", tabled(s, "loads", func(_ context.Context, a *Asking) []byte {
-		return tables.Loads(tables.RigOf(a.Plan, a.Trailer, a.Outing))
-	}))
-	api.Post("/lashings.csv", tabled(s, "lashings", func(_ context.Context, a *Asking) []byte {
-		return tables.Lashings(tables.RigOf(a.Plan, a.Trailer, a.Outing))
-	}))
-	api.Post("/card.html", s.departureCard)
-	api.Post("/drawing.svg", drawing)
-	api.Post("/drawing.dxf", drawing)
-	api.Get("/candidates.csv", template)
-	api.Post("/candidates", candidates)
-}
-
 // Reference is what the interface needs to know of rules, kinds and words.
 type Reference struct {
 	RuleSets  []norms.RuleSet                       `json:"ruleSets"`
@@ -411,26 +357,30 @@ func working(c fiber.Ctx) error {
 }
 
 // studied is a call that studies a plan, in its turn, and sends what it finds.
-func studied[T any](s *server, study func(ctx context.Context, a *Asking) T) fiber.Handler {
-	return func(c fiber.Ctx) error {
-		a, err := asking(c)
-		if err != nil {
-			return err
+func studied[T any](search func(ctx context.Context, a *Asking) T) func(*server) fiber.Handler {
+	return func(s *server) fiber.Handler {
+		return func(c fiber.Ctx) error {
+			a, err := asking(c)
+			if err != nil {
+				return err
+			}
+			return s.inTurn(s.lanes.studies, studyTime, func(ctx context.Context) error { return c.JSON(search(ctx, &a)) })
 		}
-		return s.inTurn(s.lanes.studies, studyTime, func(ctx context.Context) error { return c.JSON(study(ctx, &a)) })
 	}
 }
 
 // tabled is one that sends a table, named after the plan.
-func tabled(s *server, name string, table func(ctx context.Context, a *Asking) []byte) fiber.Handler {
-	return func(c fiber.Ctx) error {
-		a, err := asking(c)
-		if err != nil {
-			return err
+func tabled(name string, table func(ctx context.Context, a *Asking) []byte) func(*server) fiber.Handler {
+	return func(s *server) fiber.Handler {
+		return func(c fiber.Ctx) error {
+			a, err := asking(c)
+			if err != nil {
+				return err
+			}
+			return s.inTurn(s.lanes.studies, studyTime, func(ctx context.Context) error {
+				return sendTable(c, fileName(a.Plan.Name)+"-"+name, table(ctx, &a))
+			})
 		}
-		return s.inTurn(s.lanes.studies, studyTime, func(ctx context.Context) error {
-			return sendTable(c, fileName(a.Plan.Name)+"-"+name, table(ctx, &a))
-		})
 	}
 }
 

@@ -84,9 +84,7 @@ func (g *gate) mount(api fiber.Router) {
 }
 
 func (g *gate) enter(c fiber.Ctx) error {
-	var in struct {
-		Passcode string `json:"passcode"`
-	}
+	var in Entry
 	if err := c.Bind().JSON(&in); err != nil {
 		return fiber.NewError(fiber.StatusBadRequest, "The request is not readable JSON.")
 	}

@@ -3,68 +3,15 @@ package web
 import (
 	"encoding/json"
 	"net/http"
+	"strconv"
 	"strings"
 	"sync"
 
 	"github.com/gofiber/fiber/v3"
 	"github.com/invopop/jsonschema"
 
-	"zygonos/core/lang/finding"
-	"zygonos/core/out/departure"
-	"zygonos/core/out/tables"
 	"zygonos/core/plan"
-	"zygonos/core/study"
-	"zygonos/store"
 )
-
-// operation is one call of the API, as OpenAPI tells it.
-type operation struct {
-	method, path, says string
-	takes, gives       any    // documents; nil for none
-	media              string // of the answer; empty: JSON
-}
-
-// operations are all calls, in the order of the routes.
-var operations = []operation{
-	{"GET", "/health", "Whether the server answers", nil, nil, ""},
-	{"GET", "/openapi.json", "This description", nil, nil, ""},
-	{"GET", "/plan.schema.json", "The JSON Schema of a plan", nil, nil, ""},
-	{"GET", "/reference", "Kinds, rules, words that the interface offers", nil, Reference{}, ""},
-	{"GET", "/plans", "The plans that are kept", nil, []Listed{}, ""},
-	{"POST", "/plans", "Keep a new plan", Saving{}, Saved{}, ""},
-	{"POST", "/plans/import", "Keep a plan from a file", plan.Plan{}, Saved{}, ""},
-	{"GET", "/plans/{id}", "A plan with its revision", nil, Stored{}, ""},
-	{"PUT", "/plans/{id}", "Keep a plan's next revision (If-Match)", Saving{}, Saved{}, ""},
-	{"DELETE", "/plans/{id}", "Put a plan away", nil, nil, ""},
-	{"POST", "/plans/{id}/restore", "Bring an earlier revision back", nil, Saved{}, ""},
-	{"GET", "/plans/{id}/file", "The plan as a file", nil, plan.Plan{}, ""},
-	{"GET", "/plans/{id}/glance", "The plan's headline and drawing", nil, Glance{}, ""},
-	{"GET", "/examples", "Plans that ship with the app", nil, []Example{}, ""},
-	{"POST", "/examples/{id}", "Keep a copy of one as a plan", nil, Saved{}, ""},
-	{"GET", "/plans/{id}/revisions", "What was kept, newest first", nil, []store.Revision{}, ""},
-	{"GET", "/plans/{id}/revisions/{n}", "The plan as it was", nil, plan.Plan{}, ""},
-	{"POST", "/review", "Judge a plan, live or settled", Asking{}, departure.Settled{}, ""},
-	{"POST", "/working", "The working behind a finding", Asking{}, []finding.Step{}, ""},
-	{"POST", "/compare", "Candidates side by side", Asking{}, study.Comparison{}, ""},
-	{"POST", "/comparison.csv", "The comparison as a table", Asking{}, nil, "text/csv"},
-	{"POST", "/tows", "Who may tow what", Asking{}, []study.Tow{}, ""},
-	{"POST", "/buy", "Before buying", Asking{}, study.Buying{}, ""},
-	{"POST", "/axle", "Where the axle may stand for every outing", Asking{}, study.AxlePlace{}, ""},
-	{"POST", "/scales", "What a scale says", Asking{}, study.Scales{}, ""},
-	{"POST", "/arrange", "Where the loads go, in lines of JSON", Asking{}, Arranging{}, "application/x-ndjson"},
-	{"POST", "/racks", "Racks for the outing's hulls", Asking{}, study.RackPlans{}, ""},
-	{"POST", "/ties", "Straps for the outing's loads", Asking{}, study.TiePlan{}, ""},
-	{"POST", "/ramp-places", "Where the ramps may travel", Asking{}, study.RampPlaces{}, ""},
-	{"POST", "/cutlist.csv", "The racks' cut list", Asking{}, nil, "text/csv"},
-	{"POST", "/loads.csv", "What stands on the trailer", Asking{}, nil, "text/csv"},
-	{"POST", "/lashings.csv", "How it is tied down", Asking{}, nil, "text/csv"},
-	{"POST", "/pair", "How a phone comes to a page: address, short code, QR code", PairingAsked{}, Pairing{}, ""},
-	{"POST", "/card.html", "The departure card as one file", Asking{}, nil, "text/html"},
-	{"POST", "/drawing.svg", "A drawing to scale", Asking{}, nil, "image/svg+xml"},
-	{"POST", "/drawing.dxf", "A drawing to scale", Asking{}, nil, "image/vnd.dxf"},
-	{"GET", "/candidates.csv", "An empty table of candidates", nil, nil, "text/csv"},
-	{"POST", "/candidates", "Read a table of candidates", nil, tables.Import{}, ""},
-}
 
 // OpenAPI describes the API (OpenAPI 3.1.0). Types' schemas are those of the Go types.
 func OpenAPI() map[string]any {
@@ -90,21 +37,17 @@ func OpenAPI() map[string]any {
 	}
 	problem := map[string]any{"description": "What is wrong (RFC 9457)", "content": map[string]any{"application/problem+json": map[string]any{"schema": use(ProblemDocument{})}}}
 	paths := map[string]any{}
-	for _, o := range operations {
-		answer := map[string]any{"description": "Done"}
-		media := o.media
-		if media == "" {
-			media = fiber.MIMEApplicationJSON
-		}
+	for _, o := range routes {
+		answer := map[string]any{"description": http.StatusText(o.status())}
 		content := map[string]any{}
 		if o.gives != nil {
 			content["schema"] = use(o.gives)
 		}
-		if o.method != "DELETE" {
-			answer["content"] = map[string]any{media: content}
+		if o.status() != http.StatusNoContent {
+			answer["content"] = map[string]any{o.mediaType(): content}
 		}
 		op := map[string]any{"summary": o.says, "operationId": strings.ToLower(o.method) + strings.NewReplacer("/", "-", "{", "", "}", "", ".", "-").Replace(o.path),
-			"responses": map[string]any{"200": answer, "default": problem}}
+			"responses": map[string]any{strconv.Itoa(o.status()): answer, "default": problem}}
 		if o.takes != nil {
 			op["requestBody"] = map[string]any{"required": true, "content": map[string]any{fiber.MIMEApplicationJSON: map[string]any{"schema": use(o.takes)}}}
 		}

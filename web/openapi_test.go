@@ -37,7 +37,7 @@ func TestOpenAPI(t *testing.T) {
 		}
 	}
 	for key := range told {
-		if !routes[key] {
+		if !routes[key] && key != "POST /api/session" { // the gate's, where there is one
 			t.Errorf("%s is described and no route", key)
 		}
 	}

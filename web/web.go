@@ -78,7 +78,7 @@ func New(cfg Config) *fiber.App {
 		cfg.Context = context.Background()
 	}
 	s := &server{store: cfg.Store, end: cfg.Context, lanes: newLanes()}
-	s.routes(api)
+	s.mount(api)
 	api.Use(allowed(app))
 	pages(app, cfg.Files)
 	bound(app, cfg.Asks)

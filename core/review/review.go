@@ -62,7 +62,7 @@ type Report struct {
 	Drive     *ramp.DriveOn         `json:"drive,omitempty"`     // settled
 	Tied      []lashing.Tied        `json:"tied,omitempty"`      // settled
 	TieSays   said.Sentence         `json:"tieSays,omitempty"`   // settled: Tie-down's one answer
-	Schools   []rack.Support        `json:"schools,omitempty"`   // of supporting hulls
+	Schools   []rack.HullSupport    `json:"schools,omitempty"`   // of supporting hulls
 	NotLooked said.Sentence         `json:"notLooked,omitempty"` // settled: what its time did not reach
 
 	Placed map[string]plan.Placement `json:"placed,omitempty"` // by the app, by their path

@@ -7,9 +7,9 @@ import (
 	"zygonos/core/rig"
 )
 
-// Support is one way to support hulls, with what it comes to for each hull of the
+// HullSupport is one way to support hulls, with what it comes to for each hull of the
 // outing: docs/method/rack.md.
-type Support struct {
+type HullSupport struct {
 	ID     string        `json:"id"`
 	Name   string        `json:"name"`
 	Slides string        `json:"slides"` // how a hull slides on
@@ -47,8 +47,8 @@ func Contact(force, area float64) float64 { return force / area }
 // Schools compares padded bars, bunks along the hull and foam blocks on a flat deck
 // for the hulls of a rig. Nothing of it is a verdict: what a hull takes its maker
 // knows.
-func Schools(r *rig.Rig) []Support {
-	out := []Support{
+func Schools(r *rig.Rig) []HullSupport {
+	out := []HullSupport{
 		{ID: "bars", Name: "Padded cross bars", Slides: "lifted on, or over a roller", Later: "any hull, by moving the pads", Rows: []SupportRow{}},
 		{ID: "bunks", Name: "Bunks along the hull", Slides: "slides on from the rear", Later: "hulls of the same width, or on strut channel", Rows: []SupportRow{}},
 		{ID: "foam", Name: "Foam blocks on the deck", Slides: "lifted on, does not slide", Later: "this hull alone", Rows: []SupportRow{}},

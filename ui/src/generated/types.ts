@@ -8,111 +8,187 @@ export type Sentence = Piece[];
 export type Point = [number, number];
 
 export interface Carried {
+  Arranging?: Arranging;
+  Asking?: Asking;
+  AxlePlace?: AxlePlace;
+  Buying?: Buying;
+  Comparison?: Comparison;
+  Entry?: Entry;
+  Example?: Example;
+  Glance?: Glance;
+  Health?: Health;
+  Import?: Import;
+  Listed?: Listed;
+  Pairing?: Pairing;
+  PairingAsked?: PairingAsked;
+  Plan?: Plan;
+  ProblemDocument?: ProblemDocument;
+  RackPlans?: RackPlans;
+  RampPlaces?: RampPlaces;
+  Reference?: Reference;
+  Report?: Report;
+  Revision?: Revision;
+  Saved?: Saved;
+  Saving?: Saving;
+  Scales?: Scales;
+  Settled?: Settled;
+  Step?: Step;
+  Stored?: Stored;
+  TiePlan?: TiePlan;
+  Tow?: Tow;
+}
+export interface Arranging {
+  done?: Arranged;
+  places: number;
+}
+export interface Arranged {
+  grid: number;
+  loads: number;
+  needs?: Need[];
+  options: Arrangement[];
+  outcome: string;
+  places: number;
+  rough?: Need[];
+  says: Sentence;
+}
+export interface Need {
+  path: string;
+  says: Sentence;
+  where: Sentence;
+}
+export interface Piece {
+  high?: number;
+  kind?: string;
+  low?: number;
+  name?: string;
+  term?: string;
+  text?: string;
+  value?: number;
+}
+export interface Arrangement {
+  figures: Traded[];
+  kind: string;
+  name: Sentence;
+  outcome: string;
+  patch: Op[];
+  proven: boolean;
+  says: Sentence;
+}
+export interface Traded {
+  name: Sentence;
+  then?: Measure;
+  was?: Measure;
+}
+export interface Measure {
+  high?: number;
+  kind: string;
+  low?: number;
+  value: number;
+}
+export interface Op {
+  op: string;
+  path: string;
+  value?: unknown;
+}
+export interface Asking {
+  back?: boolean;
+  csv?: string;
+  key?: string;
+  outing: string;
   plan: Plan;
-  report: Report;
-  settled: Settled;
-  step: Step;
-  reference: Reference;
-  listed: Listed;
-  glance: Glance;
-  example: Example;
-  stored: Stored;
-  saving: Saving;
-  saved: Saved;
-  problemDocument: ProblemDocument;
-  revision: Revision;
-  comparison: Comparison;
-  tow: Tow;
-  buying: Buying;
-  axlePlace: AxlePlace;
-  scales: Scales;
-  import: Import;
-  arranging: Arranging;
-  pairing: Pairing;
-  rackPlans: RackPlans;
-  rampPlaces: RampPlaces;
-  tiePlan: TiePlan;
+  trailer: string;
+  want?: string;
 }
 export interface Plan {
-  format: string;
-  version: number;
-  name: string;
-  notes?: string;
-  region: string;
-  units: string;
   ballSchool?: string;
+  chosen?: string;
   doubts?: {
     [k: string]: number;
   };
-  chosen?: string;
+  format: string;
   loads: {
     [k: string]: Load;
   };
+  name: string;
+  notes?: string;
+  outings: {
+    [k: string]: Outing;
+  };
+  parts: {
+    [k: string]: Part;
+  };
+  region: string;
+  straps?: {
+    [k: string]: Strap;
+  };
+  tieSchool?: string;
   towVehicles: {
     [k: string]: TowVehicle;
   };
   trailers: {
     [k: string]: Trailer;
   };
-  parts: {
-    [k: string]: Part;
-  };
+  units: string;
+  version: number;
   wants?: {
     [k: string]: Want;
   };
-  straps?: {
-    [k: string]: Strap;
-  };
-  tieSchool?: string;
-  outings: {
-    [k: string]: Outing;
-  };
 }
 export interface Load {
-  order: number;
-  name: string;
-  kind?: string;
-  mass?: MassEstimate;
-  massCounts?: string;
-  size: Size;
+  bulk?: Bulk;
   centre: Centre;
   contents?: {
     [k: string]: Content;
   };
   ends?: EndWeighing;
-  bulk?: Bulk;
-  tank?: Tank;
+  hull?: Hull;
+  kind?: string;
+  mass?: MassEstimate;
+  massCounts?: string;
+  name: string;
+  order: number;
   pieces?: Pieces;
   rolling?: Rolling;
-  hull?: Hull;
+  size: Size;
+  tank?: Tank;
+}
+export interface Bulk {
+  by: string;
+  count?: number;
+  each?: MassEstimate;
+  heap?: VolumeEstimate;
+  material: string;
+  volume?: VolumeEstimate;
+  wet?: string;
 }
 export interface MassEstimate {
-  value: number;
+  how: string;
   plusMinus?: number;
   relative?: number;
-  how: string;
-}
-export interface Size {
-  length?: LengthEstimate;
-  width?: LengthEstimate;
-  height?: LengthEstimate;
-}
-export interface LengthEstimate {
   value: number;
+}
+export interface VolumeEstimate {
+  how: string;
   plusMinus?: number;
   relative?: number;
-  how: string;
+  value: number;
 }
 export interface Centre {
   back?: LengthEstimate;
   right?: LengthEstimate;
   up?: LengthEstimate;
 }
+export interface LengthEstimate {
+  how: string;
+  plusMinus?: number;
+  relative?: number;
+  value: number;
+}
 export interface Content {
-  order: number;
-  name: string;
-  mass?: MassEstimate;
   at: Spot;
+  mass?: MassEstimate;
+  name: string;
+  order: number;
 }
 export interface Spot {
   back: number;
@@ -121,390 +197,82 @@ export interface Spot {
 }
 export interface EndWeighing {
   front: MassEstimate;
-  rear: MassEstimate;
   frontAt: number;
-  rearAt: number;
   one?: boolean;
-}
-export interface Bulk {
-  material: string;
-  wet?: string;
-  by: string;
-  volume?: VolumeEstimate;
-  count?: number;
-  each?: MassEstimate;
-  heap?: VolumeEstimate;
-}
-export interface VolumeEstimate {
-  value: number;
-  plusMinus?: number;
-  relative?: number;
-  how: string;
-}
-export interface Tank {
-  fluid: string;
-  fill?: number;
-  capacity?: VolumeEstimate;
-  drains?: boolean;
-}
-export interface Pieces {
-  material: string;
-  count: number;
-  across?: number;
-  length: number;
-  width: number;
-  thickness: number;
-}
-export interface Rolling {
-  frontAxle?: LengthEstimate;
-  wheelbase?: LengthEstimate;
-  track?: LengthEstimate;
-  clearance?: LengthEstimate;
-  wheel?: number;
-  frontWheel?: number;
-  tyre?: number;
-  frontTrack?: number;
-  frontTyre?: number;
-  nose?: number;
+  rear: MassEstimate;
+  rearAt: number;
 }
 export interface Hull {
-  from?: LengthEstimate;
-  to?: LengthEstimate;
   apart?: LengthEstimate;
   draft?: number;
   eyeAt?: number;
   eyeUp?: number;
+  from?: LengthEstimate;
   press?: number;
+  to?: LengthEstimate;
 }
-export interface TowVehicle {
-  order: number;
-  name: string;
-  body?: string;
-  kerb?: MassEstimate;
-  rearEmpty?: MassEstimate;
-  gross?: number;
-  train?: number;
-  rearLimit?: number;
-  towBraked?: number;
-  towUnbraked?: number;
-  ballLimit?: number;
-  hitchTow?: number;
-  hitchBall?: number;
-  ballRating?: number;
-  ballSize?: number;
-  ballHeight?: number;
-  wheelbase?: LengthEstimate;
-  rearOverhang?: LengthEstimate;
-  hitchD?: number;
-  socket?: string;
-  adapter?: boolean;
-  ballBehind?: number;
-  gateReach?: number;
-  gateHeight?: number;
-}
-export interface Trailer {
-  order: number;
-  name: string;
-  kind?: string;
-  couplingToAxle?: LengthEstimate;
-  couplingToDeck?: LengthEstimate;
-  deckLength?: LengthEstimate;
-  deckWidth?: LengthEstimate;
-  deckHeight?: LengthEstimate;
-  sideHeight?: number;
-  track?: LengthEstimate;
-  wheelDiameter?: number;
-  axles?: number;
-  label?: Rating;
-  onWheels?: number;
-  axleRating?: number;
-  springRating?: number;
-  tyreRating?: number;
-  tyreIndex?: number;
-  couplingRating?: number;
-  couplingBall?: number;
-  couplingSize?: number;
-  brakes?: string;
-  breakaway?: boolean;
-  chains?: number;
-  runningGear?: MassEstimate;
-  axleMoves?: AxleMoves;
-  empty: Empty;
-  comes?: string;
-  noPlate?: boolean;
-  widthOverAll?: LengthEstimate;
-  couplingHeight?: number;
-  suspension?: string;
-  travel?: number;
-  sinks?: number;
-  axleGap?: number;
-  drawbar?: Drawbar;
-  turnTo?: number;
-  wheelRoom?: number;
-  tyreText?: string;
-  tyreSymbol?: string;
-  tyreSpeed?: number;
-  tyrePressure?: number;
-  floor?: string;
-  tail?: string;
-  anchors?: {
-    [k: string]: Anchor;
-  };
-  folded?: Size;
-  onEdge?: boolean;
-  plug?: string;
-  lights?: string;
-  papers?: string;
-  deal?: Deal;
-  fitted?: {
-    [k: string]: PartOn;
-  };
-  pivot?: number;
-  tiePoints?: {
-    [k: string]: TiePoint;
-  };
-}
-export interface Rating {
-  value: number;
-  counts: string;
-}
-export interface AxleMoves {
-  min: number;
-  max: number;
-  pitch: number;
-}
-export interface Empty {
-  mass?: MassEstimate;
-  ball?: Reading;
-  axle?: Reading;
-  left?: Reading;
-  right?: Reading;
-  centre?: LengthEstimate;
-  axleAt?: number;
-  parts?: {
-    [k: string]: PartOn;
-  };
-}
-export interface Reading {
-  mass: number;
-  plusMinus?: number;
-  at?: number;
-  plank?: Plank;
-}
-export interface Plank {
-  span: number;
-  to: number;
-}
-export interface PartOn {
-  at: Spot;
-  turn?: number;
-  optional?: boolean;
-}
-export interface Drawbar {
-  profile: Profile;
-  beams?: number;
-  longer?: number;
-  way?: string;
-  overlap?: number;
-  bolts?: number;
-  bolt?: number;
-  grade?: string;
-}
-export interface Profile {
-  shape: string;
-  height: number;
-  width?: number;
-  wall?: number;
-  lip?: number;
+export interface Pieces {
+  across?: number;
+  count: number;
+  length: number;
   material: string;
-  perMetre?: number;
+  thickness: number;
+  width: number;
 }
-export interface Anchor {
-  order: number;
-  kind: string;
-  count: number;
-  rating?: number;
+export interface Rolling {
+  clearance?: LengthEstimate;
+  frontAxle?: LengthEstimate;
+  frontTrack?: number;
+  frontTyre?: number;
+  frontWheel?: number;
+  nose?: number;
+  track?: LengthEstimate;
+  tyre?: number;
+  wheel?: number;
+  wheelbase?: LengthEstimate;
 }
-export interface Deal {
-  price?: number;
-  offer?: number;
-  delivery?: number;
-  fetch?: number;
-  tax?: number;
-  office?: number;
-  papersRisk?: number;
-  hours?: number;
-  skill?: string;
-  readyOn?: string;
-  buys?: {
-    [k: string]: Buy;
-  };
-  repairs?: {
-    [k: string]: Buy;
-  };
-  inspected?: {
-    [k: string]: string;
-  };
+export interface Size {
+  height?: LengthEstimate;
+  length?: LengthEstimate;
+  width?: LengthEstimate;
 }
-export interface Buy {
-  order: number;
-  name: string;
-  price?: number;
-  hours?: number;
-}
-export interface TiePoint {
-  order: number;
-  kind?: string;
-  at: Spot;
-  rating?: number;
-  fastening?: Fastening;
-}
-export interface Fastening {
-  bolts?: number;
-  bolt: number;
-  grade?: string;
-  in?: string;
-  thick?: number;
-  washer?: number;
-}
-export interface Part {
-  order: number;
-  name: string;
-  mass?: MassEstimate;
-  size: Size;
-  centre: Centre;
-  slots?: {
-    [k: string]: Slot;
-  };
-  kind?: string;
-  undo?: string;
-  rack?: Rack;
-  cradle?: Cradle;
-  ramp?: Ramp;
-}
-export interface Slot {
-  order: number;
-  name: string;
-  at: Spot;
-  tier?: string;
-  pose?: string;
-  lean?: number;
-}
-export interface Rack {
-  frontAt: number;
-  rearAt: number;
-  middle?: boolean;
-  posts?: number;
-  apart: number;
-  foot?: string;
-  held?: boolean;
-  post: Profile;
-  bar: Profile;
-  brace?: number;
-  bolts?: number;
-  bolt?: number;
-  grade?: string;
-  gauge?: number;
-  tiers: {
-    [k: string]: Tier;
-  };
-}
-export interface Tier {
-  order: number;
-  up: number;
-  length: number;
-}
-export interface Cradle {
-  rollers?: {
-    [k: string]: Roller;
-  };
-  bunks?: Bunks;
-  keel: number;
-  bowStop?: number;
-  winchAt?: number;
-  winchUp?: number;
-  transom?: boolean;
-}
-export interface Roller {
-  order: number;
-  at: number;
-}
-export interface Bunks {
-  from: number;
-  to: number;
-  apart: number;
-}
-export interface Ramp {
-  kind?: string;
-  length: number;
-  width?: number;
-  rating?: number;
-  counts?: string;
-  per?: string;
-  profile?: Profile;
-  tread?: Profile;
-  sides?: number;
-  middle?: boolean;
-  gap?: number;
-  held?: string;
-  lip?: number;
-  play?: number;
-  step?: number;
-}
-export interface Want {
-  order: number;
-  what: string;
-  wish?: boolean;
-  outing?: string;
-  size?: Size;
-  count?: number;
-  mass?: number;
-  height?: number;
-  speed?: number;
-  distance?: number;
-  money?: number;
-  hours?: number;
-  date?: string;
-  skills?: {
-    [k: string]: boolean;
-  };
-}
-export interface Strap {
-  order: number;
-  name: string;
-  kind?: string;
-  hook?: string;
-  grade?: string;
-  width?: number;
-  limit?: number;
-  breaks?: number;
-  length?: number;
-  pull?: number;
-  count: number;
-  retire?: boolean;
+export interface Tank {
+  capacity?: VolumeEstimate;
+  drains?: boolean;
+  fill?: number;
+  fluid: string;
 }
 export interface Outing {
-  order: number;
-  name: string;
-  vehicle?: string;
-  people?: MassEstimate;
-  gear?: MassEstimate;
-  distance?: number;
-  speed?: number;
-  road?: string;
-  slip?: Slip;
-  layouts: {
-    [k: string]: Layout;
-  };
   departures?: {
     [k: string]: Departed;
   };
+  distance?: number;
+  gear?: MassEstimate;
+  layouts: {
+    [k: string]: Layout;
+  };
+  name: string;
+  order: number;
+  people?: MassEstimate;
+  road?: string;
+  slip?: Slip;
+  speed?: number;
+  vehicle?: string;
 }
-export interface Slip {
-  angle: number;
+export interface Departed {
+  on: string;
+  order: number;
+  revision?: number;
+  ticks?: {
+    [k: string]: boolean;
+  };
 }
 export interface Layout {
   axleAt?: number;
+  lashings?: {
+    [k: string]: Lashing;
+  };
+  loading?: Loading;
   parts?: {
     [k: string]: PartOn;
   };
@@ -514,39 +282,105 @@ export interface Layout {
   readings?: {
     [k: string]: LoadReading;
   };
-  loading?: Loading;
-  lashings?: {
-    [k: string]: Lashing;
-  };
+}
+export interface Lashing {
+  from: string;
+  hold: Spot;
+  load: string;
+  order: number;
+  strap: string;
+  to?: string;
+}
+export interface Loading {
+  deck?: number;
+  drive?: string;
+  driver?: MassEstimate;
+  fall?: number;
+  kerb?: number;
+  machine: string;
+  props?: Props;
+  raised?: number;
+  ramp?: string;
+  unhitched?: boolean;
+  winch?: Winch;
+}
+export interface Props {
+  back: number;
+  gap: number;
+}
+export interface Winch {
+  amps?: number;
+  aside?: number;
+  back: number;
+  battery?: number;
+  block?: boolean;
+  bolt?: number;
+  bolts?: number;
+  brace?: number;
+  crank?: number;
+  drum?: number;
+  gauge?: number;
+  grade?: string;
+  hookMax?: number;
+  idle?: number;
+  layer?: number;
+  line?: number;
+  lineMax?: number;
+  pin?: number;
+  post?: Profile;
+  pull?: number;
+  ratio?: number;
+  speed?: number;
+  tieMax?: number;
+  up: number;
+  wheels?: string;
+}
+export interface Profile {
+  height: number;
+  lip?: number;
+  material: string;
+  perMetre?: number;
+  shape: string;
+  wall?: number;
+  width?: number;
+}
+export interface PartOn {
+  at: Spot;
+  optional?: boolean;
+  turn?: number;
 }
 export interface Placement {
-  on: string;
-  id?: string;
-  slot?: string;
   at: Spot;
-  turn?: number;
-  pinned?: boolean;
-  optional?: boolean;
-  grip?: number;
-  mat?: boolean;
-  surface?: string;
   blocked?: Blocked;
+  grip?: number;
+  id?: string;
+  mat?: boolean;
+  on: string;
+  optional?: boolean;
+  pinned?: boolean;
+  slot?: string;
+  surface?: string;
+  turn?: number;
 }
 export interface Blocked {
   front?: boolean;
-  rear?: boolean;
   left?: boolean;
+  rear?: boolean;
   right?: boolean;
   takes?: number;
 }
 export interface LoadReading {
-  order: number;
-  what: string;
-  stood?: Stood;
-  mass: number;
-  plusMinus?: number;
   at?: number;
+  mass: number;
+  order: number;
   plank?: Plank;
+  plusMinus?: number;
+  stood?: Stood;
+  what: string;
+}
+export interface Plank {
+  span: number;
+  to: number;
 }
 export interface Stood {
   axleAt?: number;
@@ -557,258 +391,959 @@ export interface Stood {
     [k: string]: Placement;
   };
 }
-export interface Loading {
-  machine: string;
-  ramp?: string;
-  fall?: number;
-  kerb?: number;
-  raised?: number;
-  deck?: number;
-  unhitched?: boolean;
-  driver?: MassEstimate;
-  drive?: string;
-  props?: Props;
-  winch?: Winch;
+export interface Slip {
+  angle: number;
 }
-export interface Props {
-  back: number;
-  gap: number;
+export interface Part {
+  centre: Centre;
+  cradle?: Cradle;
+  kind?: string;
+  mass?: MassEstimate;
+  name: string;
+  order: number;
+  rack?: Rack;
+  ramp?: Ramp;
+  size: Size;
+  slots?: {
+    [k: string]: Slot;
+  };
+  undo?: string;
 }
-export interface Winch {
-  pull?: number;
-  back: number;
-  up: number;
-  drum?: number;
-  line?: number;
-  layer?: number;
-  block?: boolean;
-  wheels?: string;
-  ratio?: number;
-  crank?: number;
-  amps?: number;
-  idle?: number;
-  speed?: number;
-  battery?: number;
-  lineMax?: number;
-  hookMax?: number;
-  tieMax?: number;
-  post?: Profile;
-  brace?: number;
-  aside?: number;
-  bolts?: number;
+export interface Cradle {
+  bowStop?: number;
+  bunks?: Bunks;
+  keel: number;
+  rollers?: {
+    [k: string]: Roller;
+  };
+  transom?: boolean;
+  winchAt?: number;
+  winchUp?: number;
+}
+export interface Bunks {
+  apart: number;
+  from: number;
+  to: number;
+}
+export interface Roller {
+  at: number;
+  order: number;
+}
+export interface Rack {
+  apart: number;
+  bar: Profile;
   bolt?: number;
+  bolts?: number;
+  brace?: number;
+  foot?: string;
+  frontAt: number;
   gauge?: number;
   grade?: string;
-  pin?: number;
+  held?: boolean;
+  middle?: boolean;
+  post: Profile;
+  posts?: number;
+  rearAt: number;
+  tiers: {
+    [k: string]: Tier;
+  };
 }
-export interface Lashing {
+export interface Tier {
+  length: number;
   order: number;
-  load: string;
-  strap: string;
-  from: string;
-  to?: string;
-  hold: Spot;
+  up: number;
 }
-export interface Departed {
+export interface Ramp {
+  counts?: string;
+  gap?: number;
+  held?: string;
+  kind?: string;
+  length: number;
+  lip?: number;
+  middle?: boolean;
+  per?: string;
+  play?: number;
+  profile?: Profile;
+  rating?: number;
+  sides?: number;
+  step?: number;
+  tread?: Profile;
+  width?: number;
+}
+export interface Slot {
+  at: Spot;
+  lean?: number;
+  name: string;
   order: number;
-  on: string;
-  ticks?: {
+  pose?: string;
+  tier?: string;
+}
+export interface Strap {
+  breaks?: number;
+  count: number;
+  grade?: string;
+  hook?: string;
+  kind?: string;
+  length?: number;
+  limit?: number;
+  name: string;
+  order: number;
+  pull?: number;
+  retire?: boolean;
+  width?: number;
+}
+export interface TowVehicle {
+  adapter?: boolean;
+  ballBehind?: number;
+  ballHeight?: number;
+  ballLimit?: number;
+  ballRating?: number;
+  ballSize?: number;
+  body?: string;
+  gateHeight?: number;
+  gateReach?: number;
+  gross?: number;
+  hitchBall?: number;
+  hitchD?: number;
+  hitchTow?: number;
+  kerb?: MassEstimate;
+  name: string;
+  order: number;
+  rearEmpty?: MassEstimate;
+  rearLimit?: number;
+  rearOverhang?: LengthEstimate;
+  socket?: string;
+  towBraked?: number;
+  towUnbraked?: number;
+  train?: number;
+  wheelbase?: LengthEstimate;
+}
+export interface Trailer {
+  anchors?: {
+    [k: string]: Anchor;
+  };
+  axleGap?: number;
+  axleMoves?: AxleMoves;
+  axleRating?: number;
+  axles?: number;
+  brakes?: string;
+  breakaway?: boolean;
+  chains?: number;
+  comes?: string;
+  couplingBall?: number;
+  couplingHeight?: number;
+  couplingRating?: number;
+  couplingSize?: number;
+  couplingToAxle?: LengthEstimate;
+  couplingToDeck?: LengthEstimate;
+  deal?: Deal;
+  deckHeight?: LengthEstimate;
+  deckLength?: LengthEstimate;
+  deckWidth?: LengthEstimate;
+  drawbar?: Drawbar;
+  empty: Empty;
+  fitted?: {
+    [k: string]: PartOn;
+  };
+  floor?: string;
+  folded?: Size;
+  kind?: string;
+  label?: Rating;
+  lights?: string;
+  name: string;
+  noPlate?: boolean;
+  onEdge?: boolean;
+  onWheels?: number;
+  order: number;
+  papers?: string;
+  pivot?: number;
+  plug?: string;
+  runningGear?: MassEstimate;
+  sideHeight?: number;
+  sinks?: number;
+  springRating?: number;
+  suspension?: string;
+  tail?: string;
+  tiePoints?: {
+    [k: string]: TiePoint;
+  };
+  track?: LengthEstimate;
+  travel?: number;
+  turnTo?: number;
+  tyreIndex?: number;
+  tyrePressure?: number;
+  tyreRating?: number;
+  tyreSpeed?: number;
+  tyreSymbol?: string;
+  tyreText?: string;
+  wheelDiameter?: number;
+  wheelRoom?: number;
+  widthOverAll?: LengthEstimate;
+}
+export interface Anchor {
+  count: number;
+  kind: string;
+  order: number;
+  rating?: number;
+}
+export interface AxleMoves {
+  max: number;
+  min: number;
+  pitch: number;
+}
+export interface Deal {
+  buys?: {
+    [k: string]: Buy;
+  };
+  delivery?: number;
+  fetch?: number;
+  hours?: number;
+  inspected?: {
+    [k: string]: string;
+  };
+  offer?: number;
+  office?: number;
+  papersRisk?: number;
+  price?: number;
+  readyOn?: string;
+  repairs?: {
+    [k: string]: Buy;
+  };
+  skill?: string;
+  tax?: number;
+}
+export interface Buy {
+  hours?: number;
+  name: string;
+  order: number;
+  price?: number;
+}
+export interface Drawbar {
+  beams?: number;
+  bolt?: number;
+  bolts?: number;
+  grade?: string;
+  longer?: number;
+  overlap?: number;
+  profile: Profile;
+  way?: string;
+}
+export interface Empty {
+  axle?: Reading;
+  axleAt?: number;
+  ball?: Reading;
+  centre?: LengthEstimate;
+  left?: Reading;
+  mass?: MassEstimate;
+  parts?: {
+    [k: string]: PartOn;
+  };
+  right?: Reading;
+}
+export interface Reading {
+  at?: number;
+  mass: number;
+  plank?: Plank;
+  plusMinus?: number;
+}
+export interface Rating {
+  counts: string;
+  value: number;
+}
+export interface TiePoint {
+  at: Spot;
+  fastening?: Fastening;
+  kind?: string;
+  order: number;
+  rating?: number;
+}
+export interface Fastening {
+  bolt: number;
+  bolts?: number;
+  grade?: string;
+  in?: string;
+  thick?: number;
+  washer?: number;
+}
+export interface Want {
+  count?: number;
+  date?: string;
+  distance?: number;
+  height?: number;
+  hours?: number;
+  mass?: number;
+  money?: number;
+  order: number;
+  outing?: string;
+  size?: Size;
+  skills?: {
     [k: string]: boolean;
   };
-  revision?: number;
+  speed?: number;
+  what: string;
+  wish?: boolean;
 }
-export interface Report {
-  scope: Scope;
-  headline: Headline;
-  figures: Figures;
-  chain: Link[];
-  payload?: Payload;
-  findings: Finding[];
-  views: View[];
-  next: Next[];
-  problems: Problem[];
-  questions: Question[];
-  stages: StageState[];
-  outings?: OutingState[];
-  things: Thing[];
-  settled: boolean;
-  emptyWay?: string;
-  wants: State[];
-  fills: Fill[];
-  bare?: Measure;
-  fitOut?: Measure;
-  labels?: LabelReading[];
-  sway?: Chart;
-  swing?: Swing;
-  racks: Built[];
-  drive?: DriveOn;
-  tied?: Tied[];
-  tieSays?: Sentence;
-  schools?: Support[];
-  notLooked?: Sentence;
-  placed?: {
-    [k: string]: Placement;
-  };
-}
-export interface Scope {
-  trailer?: string;
-  outing?: string;
-  state?: string;
-  school?: string;
-}
-export interface Headline {
-  outcome: string;
-  says: Sentence;
-  checked: number;
-  of: number;
-  code?: string;
-}
-export interface Piece {
-  text?: string;
-  term?: string;
-  name?: string;
-  kind?: string;
-  value?: number;
-  low?: number;
-  high?: number;
-}
-export interface Figures {
-  mass?: Measure;
-  ball?: Measure;
-  axle?: Measure;
-  share?: Measure;
-  left?: Measure;
-  right?: Measure;
-  cargo?: Measure;
-  window?: Window;
-}
-export interface Measure {
-  kind: string;
-  value: number;
-  low?: number;
-  high?: number;
-}
-export interface Window {
-  lowShare: number;
-  highShare: number;
-  low: number;
-  high: number;
-  capped?: string;
-}
-export interface Link {
-  id: string;
-  stage: string;
-  name: Sentence;
-  reads: string;
-  figure?: Measure;
-  limit?: Measure;
-  share?: Measure;
-  outcome: string;
-  essential: boolean;
-  weakest?: boolean;
-  key: string;
-}
-export interface Payload {
-  at: number;
-  from: number;
-  mass: Measure;
-  by: string;
-}
-export interface Finding {
-  code: string;
-  stage: string;
-  scope: Scope;
-  gate?: string;
-  outcome: string;
-  tight?: string;
-  subject?: string;
-  title: Sentence;
-  figure?: Measure;
-  limit?: Measure;
-  margin?: number;
-  says: Sentence;
+export interface AxlePlace {
+  best?: number;
+  closes: Variant[];
+  drawbar?: Sentence;
+  fix?: Variant;
   needs?: Need[];
-  fixes?: Fix[];
-  source?: Source;
-  essential?: boolean;
-  compares?: boolean;
-  hasWork?: boolean;
-}
-export interface Need {
-  path: string;
+  nominal?: Interval;
+  now: number;
+  outcome: string;
+  rough?: Need[];
+  rows: AxleRow[];
   says: Sentence;
-  where: Sentence;
+  source?: Source;
+  sure?: Interval;
+  view?: View;
 }
-export interface Fix {
+export interface Variant {
   name: Sentence;
   patch: Op[];
-  outcome: string;
-  figure?: Measure;
 }
-export interface Op {
-  op: string;
-  path: string;
-  value?: unknown;
+export interface Interval {
+  from: number;
+  to: number;
+}
+export interface AxleRow {
+  name: Sentence;
+  nominal?: Interval;
+  outcome: string;
+  outing: string;
+  says?: Sentence;
+  sure?: Interval;
 }
 export interface Source {
-  title: string;
-  clause?: string;
   asOf: string;
+  clause?: string;
   confidence: string;
+  title: string;
 }
 export interface View {
-  id: string;
-  title: Sentence;
-  min: Point;
-  max: Point;
-  shapes: Shape[];
   handles?: Handle[];
+  id: string;
+  max: Point;
+  min: Point;
+  shapes: Shape[];
   targets?: Target[];
-}
-export interface Shape {
-  form: string;
-  class: string;
-  points: Point[];
-  radius?: number;
-  says?: Sentence;
-  anchor?: string;
-  room?: number;
-  thing?: string;
+  title: Sentence;
 }
 export interface Handle {
-  thing: string;
-  path: string;
-  direction: Point;
   at: number;
-  min: number;
+  coarse: number;
+  direction: Point;
+  label: Sentence;
   max: number;
+  min: number;
+  path: string;
   snaps?: number[];
   step: number;
-  coarse: number;
-  label: Sentence;
+  thing: string;
   zone?: Zone;
 }
 export interface Zone {
   from: number;
-  to: number;
   length: number;
   level: number;
+  to: number;
+}
+export interface Shape {
+  anchor?: string;
+  class: string;
+  form: string;
+  points: Point[];
+  radius?: number;
+  room?: number;
+  says?: Sentence;
+  thing?: string;
 }
 export interface Target {
-  thing: string;
-  min: Point;
-  max: Point;
   label: Sentence;
+  max: Point;
+  min: Point;
   moves: Move[];
+  thing: string;
 }
 export interface Move {
   path: string;
   to: string;
 }
+export interface Buying {
+  growth: Growth[];
+  holds: number;
+  of: number;
+  open: Finding[];
+  outcome: string;
+  says: Sentence;
+  trailer: string;
+}
+export interface Growth {
+  name: Sentence;
+  outcome: string;
+  outing: string;
+  patch: Op[];
+  says: Sentence;
+}
+export interface Finding {
+  code: string;
+  compares?: boolean;
+  essential?: boolean;
+  figure?: Measure;
+  fixes?: Fix[];
+  gate?: string;
+  hasWork?: boolean;
+  limit?: Measure;
+  margin?: number;
+  needs?: Need[];
+  outcome: string;
+  says: Sentence;
+  scope: Scope;
+  source?: Source;
+  stage: string;
+  subject?: string;
+  tight?: string;
+  title: Sentence;
+}
+export interface Fix {
+  figure?: Measure;
+  name: Sentence;
+  outcome: string;
+  patch: Op[];
+}
+export interface Scope {
+  outing?: string;
+  school?: string;
+  state?: string;
+  trailer?: string;
+}
+export interface Comparison {
+  candidates: Candidate[];
+  outings: Named[];
+  wants: Named[];
+}
+export interface Candidate {
+  back?: Variant;
+  bare?: Measure;
+  bill: Bill;
+  chosen?: boolean;
+  comes?: string;
+  fitOut?: Measure;
+  id: string;
+  lays?: Op[];
+  musts: Count;
+  name: string;
+  outcome: string;
+  outings: CandidateOuting[];
+  payload?: Measure;
+  perKg?: Measure;
+  unbeaten?: boolean;
+  view?: View;
+  wants: State[];
+  wishes: Count;
+  worst: Sentence;
+}
+export interface Bill {
+  hours: number;
+  known: boolean;
+  lines: Line[];
+  money: number;
+  open: number;
+  risk: number;
+}
+export interface Line {
+  hours?: number;
+  money?: number;
+  name?: string;
+  path: string;
+  risk?: boolean;
+  what: string;
+}
+export interface Count {
+  holds: number;
+  of: number;
+}
+export interface CandidateOuting {
+  ball?: Measure;
+  ballSize?: string;
+  ballState: string;
+  gap?: Measure;
+  id: string;
+  laid?: boolean;
+  move?: Sentence;
+  outcome: string;
+  payload?: Measure;
+  rear?: Measure;
+  says: Sentence;
+  side?: Measure;
+  sideState?: string;
+  tyreSpeed?: string;
+  tyreUsed?: Measure;
+}
+export interface State {
+  figure?: Measure;
+  id: string;
+  limit?: Measure;
+  needs?: Need[];
+  outcome: string;
+  outing?: string;
+  says: Sentence;
+  title: Sentence;
+  what: string;
+  wish: boolean;
+}
+export interface Named {
+  id: string;
+  name: Sentence;
+  wish?: boolean;
+}
+export interface Entry {
+  passcode: string;
+}
+export interface Example {
+  id: string;
+  name: string;
+}
+export interface Glance {
+  headline: Headline;
+  region: string;
+  units: string;
+  view?: View;
+}
+export interface Headline {
+  checked: number;
+  code?: string;
+  of: number;
+  outcome: string;
+  says: Sentence;
+}
+export interface Health {
+  ok: boolean;
+}
+export interface Import {
+  good: number;
+  patch: Op[];
+  unread: string[];
+  wrong: CellError[];
+}
+export interface CellError {
+  column: number;
+  head: string;
+  line: number;
+  says: string;
+}
+export interface Listed {
+  id: string;
+  name: string;
+  revision: number;
+  updatedAt: string;
+}
+export interface Pairing {
+  addresses: string[];
+  code?: string;
+  minutes?: number;
+  qr?: string;
+}
+export interface PairingAsked {
+  path: string;
+}
+export interface ProblemDocument {
+  detail?: string;
+  earlier?: number;
+  field?: string;
+  status: number;
+  title: string;
+  type: string;
+}
+export interface RackPlans {
+  hulls: number;
+  needs?: Need[];
+  options: RackPlan[];
+  rough?: Need[];
+  says: Sentence;
+}
+export interface RackPlan {
+  figures: Traded[];
+  home: string[];
+  kind: string;
+  name: Sentence;
+  outcome: string;
+  patch: Op[];
+  says: Sentence;
+}
+export interface RampPlaces {
+  needs?: Need[];
+  options: RampPlace[];
+  rough?: Need[];
+  says: Sentence;
+}
+export interface RampPlace {
+  figures: Traded[];
+  kind: string;
+  name: Sentence;
+  outcome: string;
+  patch: Op[];
+  says: Sentence;
+}
+export interface Reference {
+  anchorKinds: AnchorKind[];
+  ballSizes: BallSize[];
+  bolts: Bolt[];
+  commons: Common[];
+  doubts: {
+    [k: string]: number;
+  };
+  fittings: Fitting[];
+  fluids: Substance[];
+  groups: string[];
+  hitches: HitchClass[];
+  inspections: Inspection[];
+  loads: LoadKind[];
+  materials: Material[];
+  mustBuys: string[];
+  plugs: Plug[];
+  roads: {
+    [k: string]: RoadRules;
+  };
+  ruleSets: RuleSet[];
+  schools: School[];
+  solids: Substance[];
+  stocks: Stock[];
+  surfaces: Surface[];
+  terms: {
+    [k: string]: {
+      [k: string]: string;
+    };
+  };
+  tieSchools: TieSchool[];
+  trailers: TrailerKind[];
+}
+export interface AnchorKind {
+  counts: boolean;
+  id: string;
+  name: string;
+  weak: string;
+}
+export interface BallSize {
+  diameter: number;
+  name: string;
+}
+export interface Bolt {
+  id: string;
+  name: string;
+  ultimate: number;
+  yield: number;
+}
+export interface Common {
+  height: number;
+  lip?: number;
+  name: string;
+  shape: string;
+  timber?: boolean;
+  wall: number;
+  width: number;
+}
+export interface Fitting {
+  height: number;
+  high: number;
+  hours: number;
+  id: string;
+  length: number;
+  low: number;
+  name: string;
+  open?: boolean;
+  perArea?: boolean;
+  where: string;
+  width: number;
+}
+export interface Substance {
+  high: number;
+  id: string;
+  low: number;
+  name: string;
+}
+export interface HitchClass {
+  ball: number;
+  id: string;
+  tow: number;
+}
+export interface Inspection {
+  bad: string;
+  id: string;
+  look: string;
+  repair: string;
+}
+export interface LoadKind {
+  bears?: Bearing;
+  centreHigh?: number;
+  centreLow?: number;
+  centreUp?: number;
+  from: string;
+  group: string;
+  height: number;
+  high: number;
+  id: string;
+  length: number;
+  low: number;
+  name: string;
+  note?: string;
+  rolls?: Rolls;
+  shape: string;
+  width: number;
+  words?: string;
+}
+export interface Bearing {
+  apart: number;
+  from: number;
+  to: number;
+}
+export interface Rolls {
+  clearance: number;
+  frontAxle: number;
+  frontTrack?: number;
+  frontWheel?: number;
+  track: number;
+  wheel: number;
+  wheelbase: number;
+}
+export interface Material {
+  dryHigh: number;
+  dryLow: number;
+  id: string;
+  name: string;
+  reposeHigh: number;
+  reposeLow: number;
+  wetHigh: number;
+  wetLow: number;
+}
+export interface Plug {
+  id: string;
+  name: string;
+}
+export interface RoadRules {
+  loadWidth?: number;
+  motorway?: number;
+  open?: number;
+  rearDiffer?: string;
+  rearMarks: RearMark[];
+  sideFlag?: number;
+  sideLimit?: number;
+  sizeSource: Source;
+  speedFrom: Source;
+  speedSays?: string;
+  width: number;
+  widthAlso?: string;
+}
+export interface RearMark {
+  does: string;
+  over: number;
+}
+export interface RuleSet {
+  brakesAbove: number;
+  brakesHigh: number;
+  brakesLow: number;
+  brakesRead: string;
+  brakesSource: Source;
+  breakawayAbove?: number;
+  chainsNeeded: number;
+  chainsUnbraked: boolean;
+  differs?: string;
+  halfKerb: boolean;
+  kerbSource: Source;
+  linkSource: Source;
+  name: string;
+  region: string;
+  school: string;
+  towReads: string;
+  twoChainsAbove?: number;
+}
+export interface School {
+  floor?: number;
+  high: number;
+  id: string;
+  low: number;
+  name: string;
+  reason: string;
+  source: Source;
+}
+export interface Stock {
+  density: number;
+  id: string;
+  modulus: number;
+  name: string;
+  source: string;
+  timber?: boolean;
+  weld: number;
+  yield: number;
+}
+export interface Surface {
+  high: number;
+  id: string;
+  low: number;
+  name: string;
+  sure: string;
+}
+export interface TieSchool {
+  bound: string;
+  id: string;
+  name: string;
+  source: string;
+}
+export interface TrailerKind {
+  axleLow: number;
+  axleTop: number;
+  ballLow: number;
+  ballTop: number;
+  deck: Usual;
+  front: Usual;
+  height: Usual;
+  high: number;
+  id: string;
+  low: number;
+  name: string;
+  width: Usual;
+}
+export interface Usual {
+  high: number;
+  low: number;
+  mid: number;
+}
+export interface Report {
+  bare?: Measure;
+  chain: Link[];
+  drive?: DriveOn;
+  emptyWay?: string;
+  figures: Figures;
+  fills: Fill[];
+  findings: Finding[];
+  fitOut?: Measure;
+  headline: Headline;
+  labels?: LabelReading[];
+  next: Next[];
+  notLooked?: Sentence;
+  outings?: OutingState[];
+  payload?: Payload;
+  placed?: {
+    [k: string]: Placement;
+  };
+  problems: Problem[];
+  questions: Question[];
+  racks: Built[];
+  schools?: HullSupport[];
+  scope: Scope;
+  settled: boolean;
+  stages: StageState[];
+  sway?: Chart;
+  swing?: Swing;
+  things: Thing[];
+  tieSays?: Sentence;
+  tied?: Tied[];
+  views: View[];
+  wants: State[];
+}
+export interface Link {
+  essential: boolean;
+  figure?: Measure;
+  id: string;
+  key: string;
+  limit?: Measure;
+  name: Sentence;
+  outcome: string;
+  reads: string;
+  share?: Measure;
+  stage: string;
+  weakest?: boolean;
+}
+export interface DriveOn {
+  ball: Curve;
+  clear: Curve;
+  line?: Curve;
+  machine: Shape[];
+  off: CardLine[];
+  on: CardLine[];
+  steps: DriveStep[];
+  view: View;
+  why: Sentence;
+  worst: number;
+}
+export interface Curve {
+  above: boolean;
+  kind: string;
+  limit?: number;
+  values: number[];
+  worst: number;
+}
+export interface CardLine {
+  care?: boolean;
+  id: string;
+  says: Sentence;
+}
+export interface DriveStep {
+  pitch: number;
+  x: number;
+  z: number;
+}
+export interface Figures {
+  axle?: Measure;
+  ball?: Measure;
+  cargo?: Measure;
+  left?: Measure;
+  mass?: Measure;
+  right?: Measure;
+  share?: Measure;
+  window?: Window;
+}
+export interface Window {
+  capped?: string;
+  high: number;
+  highShare: number;
+  low: number;
+  lowShare: number;
+}
+export interface Fill {
+  allowed: Measure;
+  by: Sentence;
+  dry: FillLine;
+  level: Measure;
+  load: string;
+  mass: Measure;
+  name: string;
+  open: boolean;
+  side: number;
+  spills: number;
+  volume: Measure;
+  wet: FillLine;
+}
+export interface FillLine {
+  depth: number;
+  full: boolean;
+  trips: number;
+  volume: number;
+}
+export interface LabelReading {
+  counts: string;
+  left: number;
+  load: number;
+  mark: number;
+  meant: boolean;
+  over: boolean;
+  own: number;
+}
 export interface Next {
   path: string;
   says: Sentence;
   where?: Sentence;
+}
+export interface OutingState {
+  id: string;
+  outcome: string;
+}
+export interface Payload {
+  at: number;
+  by: string;
+  from: number;
+  mass: Measure;
 }
 export interface Problem {
   path: string;
@@ -816,117 +1351,78 @@ export interface Problem {
 }
 export interface Question {
   code: string;
+  fix?: Variant;
   path: string;
   says: Sentence;
-  fix?: Variant;
 }
-export interface Variant {
-  name: Sentence;
-  patch: Op[];
+export interface Built {
+  cost?: Measure;
+  foam: Measure;
+  mass: Measure;
+  name: string;
+  part: string;
+  pieces: Cut[];
+}
+export interface Cut {
+  cost?: Measure;
+  count: number;
+  holes: number;
+  length: Measure;
+  mass: Measure;
+  name: string;
+  section: Sentence;
+}
+export interface HullSupport {
+  id: string;
+  later: string;
+  name: string;
+  rows: SupportRow[];
+  slides: string;
+  takes: Sentence;
+}
+export interface SupportRow {
+  bears: Measure;
+  beyond: Measure;
+  hull: string;
+  pressure: Measure;
+  span: Measure;
+  strapped: Measure;
 }
 export interface StageState {
   id: string;
   outcome: string;
 }
-export interface OutingState {
-  id: string;
-  outcome: string;
-}
-export interface Thing {
-  path: string;
-  place: string;
-  name: string;
-  part?: boolean;
-  onDeck: boolean;
-  back: number;
-  right: number;
-  mass?: Measure;
-  carriers: Carrier[];
-  tapes: Tape[];
-}
-export interface Carrier {
-  on: string;
-  id?: string;
-  slot?: string;
-  name: string;
-}
-export interface Tape {
-  from: string;
-  sign: number;
-  offset: number;
-}
-export interface State {
-  id: string;
-  what: string;
-  wish: boolean;
-  outing?: string;
-  outcome: string;
-  title: Sentence;
-  says: Sentence;
-  figure?: Measure;
-  limit?: Measure;
-  needs?: Need[];
-}
-export interface Fill {
-  load: string;
-  name: string;
-  mass: Measure;
-  volume: Measure;
-  allowed: Measure;
-  by: Sentence;
-  dry: FillLine;
-  wet: FillLine;
-  side: number;
-  level: Measure;
-  spills: number;
-  open: boolean;
-}
-export interface FillLine {
-  depth: number;
-  volume: number;
-  trips: number;
-  full: boolean;
-}
-export interface LabelReading {
-  counts: string;
-  meant: boolean;
-  own: number;
-  load: number;
-  left: number;
-  mark: number;
-  over: boolean;
-}
 export interface Chart {
-  curve: Sample[];
-  speed: number;
-  now: Sample;
   compare: Sample;
-  little?: Bound;
+  curve: Sample[];
   diverges?: number;
   inertia: number;
+  little?: Bound;
+  now: Sample;
   says: Sentence;
+  speed: number;
 }
 export interface Sample {
-  speed: number;
   damping: number;
-  low: number;
   high: number;
+  low: number;
+  speed: number;
 }
 export interface Bound {
-  value?: number;
-  low?: number;
   high?: number;
+  low?: number;
+  value?: number;
 }
 export interface Swing {
   car: Shape[];
-  trailer: Shape[];
-  min: Point;
-  max: Point;
-  right: Touch;
   left: Touch;
-  wanted: number;
-  most: number;
   longer?: Longer;
+  max: Point;
+  min: Point;
+  most: number;
+  right: Touch;
+  trailer: Shape[];
+  wanted: number;
 }
 export interface Touch {
   angle?: number;
@@ -934,160 +1430,164 @@ export interface Touch {
   on?: string;
 }
 export interface Longer {
-  by: number;
+  answers: number;
   ball: number;
   bends?: number;
-  answers: number;
+  by: number;
 }
-export interface Built {
-  part: string;
+export interface Thing {
+  back: number;
+  carriers: Carrier[];
+  mass?: Measure;
   name: string;
-  mass: Measure;
-  pieces: Cut[];
-  foam: Measure;
-  cost?: Measure;
+  onDeck: boolean;
+  part?: boolean;
+  path: string;
+  place: string;
+  right: number;
+  tapes: Tape[];
 }
-export interface Cut {
+export interface Carrier {
+  id?: string;
   name: string;
-  section: Sentence;
-  count: number;
-  length: Measure;
-  mass: Measure;
-  holes: number;
-  cost?: Measure;
+  on: string;
+  slot?: string;
 }
-export interface DriveOn {
-  view: View;
-  machine: Shape[];
-  steps: DriveStep[];
-  worst: number;
-  why: Sentence;
-  ball: Curve;
-  clear: Curve;
-  line?: Curve;
-  on: CardLine[];
-  off: CardLine[];
-}
-export interface DriveStep {
-  x: number;
-  z: number;
-  pitch: number;
-}
-export interface Curve {
-  kind: string;
-  values: number[];
-  limit?: number;
-  above: boolean;
-  worst: number;
-}
-export interface CardLine {
-  id: string;
-  says: Sentence;
-  care?: boolean;
+export interface Tape {
+  from: string;
+  offset: number;
+  sign: number;
 }
 export interface Tied {
+  bars?: GBar[];
+  grip: number;
   load: string;
   name: string;
-  grip: number;
-  straps: TiedStrap[];
-  schools: SchoolVerdict[];
-  bars?: GBar[];
-  weak?: string;
   points: PointOf[];
-}
-export interface TiedStrap {
-  path: string;
-  name: string;
-  over: boolean;
-  limit: Measure;
-  weak: string;
-  long: Measure;
-  floor: Measure;
-  pull: Measure;
-  eased?: boolean;
-}
-export interface SchoolVerdict {
-  id: string;
-  name: string;
-  holds: boolean;
-  has: Measure;
-  needs: Measure;
-  count?: number;
-  least?: number;
-  bound: string;
-  source: string;
-  says: string;
-  chosen?: boolean;
+  schools: SchoolVerdict[];
+  straps: TiedStrap[];
+  weak?: string;
 }
 export interface GBar {
-  direction: string;
-  has: number;
   asked: number;
+  direction: string;
   gives: string;
-  known: boolean;
+  has: number;
   holds: boolean;
+  known: boolean;
 }
 export interface PointOf {
   id: string;
   name: string;
   says: Sentence;
 }
-export interface Support {
+export interface SchoolVerdict {
+  bound: string;
+  chosen?: boolean;
+  count?: number;
+  has: Measure;
+  holds: boolean;
   id: string;
+  least?: number;
   name: string;
-  slides: string;
-  later: string;
-  takes: Sentence;
-  rows: SupportRow[];
+  needs: Measure;
+  says: string;
+  source: string;
 }
-export interface SupportRow {
-  hull: string;
-  bears: Measure;
-  pressure: Measure;
-  strapped: Measure;
-  span: Measure;
-  beyond: Measure;
+export interface TiedStrap {
+  eased?: boolean;
+  floor: Measure;
+  limit: Measure;
+  long: Measure;
+  name: string;
+  over: boolean;
+  path: string;
+  pull: Measure;
+  weak: string;
+}
+export interface Revision {
+  label: string;
+  revision: number;
+  savedAt: string;
+}
+export interface Saved {
+  id: string;
+  revision: number;
+}
+export interface Saving {
+  after?: string[];
+  id?: string;
+  label?: string;
+  plan: unknown;
+  saveId: string;
+  sitting: string;
+}
+export interface Scales {
+  after?: Measure;
+  before?: Measure;
+  expect: ScaleRow[];
+  fix?: Variant;
+  guesses: Narrowed[];
+  moved?: boolean;
+  outcome: string;
+  rows: ScaleRow[];
+  says: Sentence;
+  settles?: Sentence;
+  suspects: Variant[];
+}
+export interface ScaleRow {
+  expect: Measure;
+  id?: string;
+  name: Sentence;
+  read?: Measure;
+  what: string;
+}
+export interface Narrowed {
+  after: Measure;
+  before: Measure;
+  name: string;
+  path: string;
 }
 export interface Settled {
-  scope: Scope;
-  headline: Headline;
-  figures: Figures;
-  chain: Link[];
-  payload?: Payload;
-  findings: Finding[];
-  views: View[];
-  next: Next[];
-  problems: Problem[];
-  questions: Question[];
-  stages: StageState[];
-  outings?: OutingState[];
-  things: Thing[];
-  settled: boolean;
-  emptyWay?: string;
-  wants: State[];
-  fills: Fill[];
   bare?: Measure;
-  fitOut?: Measure;
-  labels?: LabelReading[];
-  sway?: Chart;
-  swing?: Swing;
-  racks: Built[];
+  card?: Card;
+  chain: Link[];
   drive?: DriveOn;
-  tied?: Tied[];
-  tieSays?: Sentence;
-  schools?: Support[];
+  emptyWay?: string;
+  figures: Figures;
+  fills: Fill[];
+  findings: Finding[];
+  fitOut?: Measure;
+  headline: Headline;
+  labels?: LabelReading[];
+  next: Next[];
   notLooked?: Sentence;
+  outings?: OutingState[];
+  payload?: Payload;
   placed?: {
     [k: string]: Placement;
   };
-  card?: Card;
+  problems: Problem[];
+  questions: Question[];
+  racks: Built[];
+  schools?: HullSupport[];
+  scope: Scope;
+  settled: boolean;
+  stages: StageState[];
+  sway?: Chart;
+  swing?: Swing;
+  things: Thing[];
+  tieSays?: Sentence;
+  tied?: Tied[];
+  views: View[];
+  wants: State[];
 }
 export interface Card {
+  because: Sentence;
   gate: Finding[];
+  most?: Measure;
   sections: Section[];
   unknown: Sentence[];
-  most?: Measure;
-  because: Sentence;
 }
 export interface Section {
   name: string;
@@ -1098,522 +1598,44 @@ export interface Tick {
   says: Sentence;
 }
 export interface Step {
-  symbol: string;
-  says: Sentence;
   formula: string;
-  terms: StepTerm[];
   result?: Measure;
+  says: Sentence;
   source?: Source;
+  symbol: string;
+  terms: StepTerm[];
 }
 export interface StepTerm {
-  symbol: string;
-  says: Sentence;
-  measure: Measure;
   how: string;
+  measure: Measure;
   path?: string;
-}
-export interface Reference {
-  ruleSets: RuleSet[];
-  schools: School[];
-  trailers: TrailerKind[];
-  ballSizes: BallSize[];
-  loads: LoadKind[];
-  doubts: {
-    [k: string]: number;
-  };
-  terms: {
-    [k: string]: {
-      [k: string]: string;
-    };
-  };
-  groups: string[];
-  materials: Material[];
-  fluids: Substance[];
-  solids: Substance[];
-  fittings: Fitting[];
-  anchorKinds: AnchorKind[];
-  mustBuys: string[];
-  inspections: Inspection[];
-  plugs: Plug[];
-  roads: {
-    [k: string]: RoadRules;
-  };
-  hitches: HitchClass[];
-  stocks: Stock[];
-  commons: Common[];
-  bolts: Bolt[];
-  tieSchools: TieSchool[];
-  surfaces: Surface[];
-}
-export interface RuleSet {
-  region: string;
-  name: string;
-  school: string;
-  towReads: string;
-  brakesAbove: number;
-  brakesLow: number;
-  brakesHigh: number;
-  brakesRead: string;
-  brakesSource: Source;
-  halfKerb: boolean;
-  kerbSource: Source;
-  breakawayAbove?: number;
-  chainsNeeded: number;
-  twoChainsAbove?: number;
-  chainsUnbraked: boolean;
-  linkSource: Source;
-  differs?: string;
-}
-export interface School {
-  id: string;
-  name: string;
-  low: number;
-  floor?: number;
-  high: number;
-  reason: string;
-  source: Source;
-}
-export interface TrailerKind {
-  id: string;
-  name: string;
-  low: number;
-  high: number;
-  ballLow: number;
-  ballTop: number;
-  deck: Usual;
-  width: Usual;
-  front: Usual;
-  height: Usual;
-  axleLow: number;
-  axleTop: number;
-}
-export interface Usual {
-  low: number;
-  mid: number;
-  high: number;
-}
-export interface BallSize {
-  diameter: number;
-  name: string;
-}
-export interface LoadKind {
-  id: string;
-  name: string;
-  group: string;
-  low: number;
-  high: number;
-  length: number;
-  width: number;
-  height: number;
-  shape: string;
-  words?: string;
-  from: string;
-  note?: string;
-  centreLow?: number;
-  centreHigh?: number;
-  centreUp?: number;
-  rolls?: Rolls;
-  bears?: Bearing;
-}
-export interface Rolls {
-  frontAxle: number;
-  wheelbase: number;
-  track: number;
-  clearance: number;
-  wheel: number;
-  frontTrack?: number;
-  frontWheel?: number;
-}
-export interface Bearing {
-  from: number;
-  to: number;
-  apart: number;
-}
-export interface Material {
-  id: string;
-  name: string;
-  dryLow: number;
-  dryHigh: number;
-  wetLow: number;
-  wetHigh: number;
-  reposeLow: number;
-  reposeHigh: number;
-}
-export interface Substance {
-  id: string;
-  name: string;
-  low: number;
-  high: number;
-}
-export interface Fitting {
-  id: string;
-  name: string;
-  low: number;
-  high: number;
-  perArea?: boolean;
-  length: number;
-  width: number;
-  height: number;
-  where: string;
-  hours: number;
-  open?: boolean;
-}
-export interface AnchorKind {
-  id: string;
-  name: string;
-  weak: string;
-  counts: boolean;
-}
-export interface Inspection {
-  id: string;
-  look: string;
-  bad: string;
-  repair: string;
-}
-export interface Plug {
-  id: string;
-  name: string;
-}
-export interface RoadRules {
-  width: number;
-  widthAlso?: string;
-  loadWidth?: number;
-  sideLimit?: number;
-  sideFlag?: number;
-  rearMarks: RearMark[];
-  rearDiffer?: string;
-  sizeSource: Source;
-  open?: number;
-  motorway?: number;
-  speedSays?: string;
-  speedFrom: Source;
-}
-export interface RearMark {
-  over: number;
-  does: string;
-}
-export interface HitchClass {
-  id: string;
-  tow: number;
-  ball: number;
-}
-export interface Stock {
-  id: string;
-  name: string;
-  yield: number;
-  modulus: number;
-  density: number;
-  weld: number;
-  timber?: boolean;
-  source: string;
-}
-export interface Common {
-  name: string;
-  shape: string;
-  height: number;
-  width: number;
-  wall: number;
-  lip?: number;
-  timber?: boolean;
-}
-export interface Bolt {
-  id: string;
-  name: string;
-  yield: number;
-  ultimate: number;
-}
-export interface TieSchool {
-  id: string;
-  name: string;
-  bound: string;
-  source: string;
-}
-export interface Surface {
-  id: string;
-  name: string;
-  low: number;
-  high: number;
-  sure: string;
-}
-export interface Listed {
-  id: string;
-  name: string;
-  revision: number;
-  updatedAt: string;
-}
-export interface Glance {
-  region: string;
-  units: string;
-  headline: Headline;
-  view?: View;
-}
-export interface Example {
-  id: string;
-  name: string;
+  says: Sentence;
+  symbol: string;
 }
 export interface Stored {
   id: string;
-  revision: number;
   plan: unknown;
-}
-export interface Saving {
-  id?: string;
-  saveId: string;
-  sitting: string;
-  label?: string;
-  after?: string[];
-  plan: unknown;
-}
-export interface Saved {
-  id: string;
   revision: number;
-}
-export interface ProblemDocument {
-  type: string;
-  title: string;
-  status: number;
-  detail?: string;
-  field?: string;
-  earlier?: number;
-}
-export interface Revision {
-  revision: number;
-  label: string;
-  savedAt: string;
-}
-export interface Comparison {
-  outings: Named[];
-  wants: Named[];
-  candidates: Candidate[];
-}
-export interface Named {
-  id: string;
-  name: Sentence;
-  wish?: boolean;
-}
-export interface Candidate {
-  id: string;
-  name: string;
-  comes?: string;
-  chosen?: boolean;
-  outcome: string;
-  worst: Sentence;
-  outings: CandidateOuting[];
-  wants: State[];
-  musts: Count;
-  wishes: Count;
-  bare?: Measure;
-  fitOut?: Measure;
-  payload?: Measure;
-  bill: Bill;
-  perKg?: Measure;
-  unbeaten?: boolean;
-  back?: Variant;
-  lays?: Op[];
-  view?: View;
-}
-export interface CandidateOuting {
-  id: string;
-  outcome: string;
-  says: Sentence;
-  payload?: Measure;
-  ball?: Measure;
-  ballState: string;
-  move?: Sentence;
-  tyreUsed?: Measure;
-  tyreSpeed?: string;
-  ballSize?: string;
-  rear?: Measure;
-  side?: Measure;
-  sideState?: string;
-  gap?: Measure;
-  laid?: boolean;
-}
-export interface Count {
-  holds: number;
-  of: number;
-}
-export interface Bill {
-  lines: Line[];
-  money: number;
-  risk: number;
-  hours: number;
-  open: number;
-  known: boolean;
-}
-export interface Line {
-  what: string;
-  name?: string;
-  path: string;
-  money?: number;
-  hours?: number;
-  risk?: boolean;
-}
-export interface Tow {
-  vehicle: string;
-  trailer: string;
-  outcome: string;
-  says: Sentence;
-  code?: string;
-  ballSize?: string;
-  plug?: string;
-}
-export interface Buying {
-  trailer: string;
-  outcome: string;
-  says: Sentence;
-  open: Finding[];
-  holds: number;
-  of: number;
-  growth: Growth[];
-}
-export interface Growth {
-  name: Sentence;
-  patch: Op[];
-  outing: string;
-  outcome: string;
-  says: Sentence;
-}
-export interface AxlePlace {
-  needs?: Need[];
-  rough?: Need[];
-  rows: AxleRow[];
-  now: number;
-  nominal?: Interval;
-  sure?: Interval;
-  best?: number;
-  says: Sentence;
-  outcome: string;
-  fix?: Variant;
-  closes: Variant[];
-  view?: View;
-  source?: Source;
-  drawbar?: Sentence;
-}
-export interface AxleRow {
-  outing: string;
-  name: Sentence;
-  nominal?: Interval;
-  sure?: Interval;
-  outcome: string;
-  says?: Sentence;
-}
-export interface Interval {
-  from: number;
-  to: number;
-}
-export interface Scales {
-  rows: ScaleRow[];
-  expect: ScaleRow[];
-  guesses: Narrowed[];
-  before?: Measure;
-  after?: Measure;
-  moved?: boolean;
-  outcome: string;
-  says: Sentence;
-  fix?: Variant;
-  settles?: Sentence;
-  suspects: Variant[];
-}
-export interface ScaleRow {
-  id?: string;
-  what: string;
-  name: Sentence;
-  read?: Measure;
-  expect: Measure;
-}
-export interface Narrowed {
-  path: string;
-  name: string;
-  before: Measure;
-  after: Measure;
-}
-export interface Import {
-  patch: Op[];
-  good: number;
-  wrong: CellError[];
-  unread: string[];
-}
-export interface CellError {
-  line: number;
-  column: number;
-  head: string;
-  says: string;
-}
-export interface Arranging {
-  places: number;
-  done?: Arranged;
-}
-export interface Arranged {
-  needs?: Need[];
-  rough?: Need[];
-  options: Arrangement[];
-  outcome: string;
-  says: Sentence;
-  grid: number;
-  loads: number;
-  places: number;
-}
-export interface Arrangement {
-  name: Sentence;
-  patch: Op[];
-  kind: string;
-  outcome: string;
-  proven: boolean;
-  says: Sentence;
-  figures: Traded[];
-}
-export interface Traded {
-  name: Sentence;
-  was?: Measure;
-  then?: Measure;
-}
-export interface Pairing {
-  addresses: string[];
-  code?: string;
-  minutes?: number;
-  qr?: string;
-}
-export interface RackPlans {
-  needs?: Need[];
-  rough?: Need[];
-  options: RackPlan[];
-  says: Sentence;
-  hulls: number;
-}
-export interface RackPlan {
-  name: Sentence;
-  patch: Op[];
-  kind: string;
-  outcome: string;
-  says: Sentence;
-  home: string[];
-  figures: Traded[];
-}
-export interface RampPlaces {
-  needs?: Need[];
-  rough?: Need[];
-  options: RampPlace[];
-  says: Sentence;
-}
-export interface RampPlace {
-  name: Sentence;
-  patch: Op[];
-  kind: string;
-  outcome: string;
-  says: Sentence;
-  figures: Traded[];
 }
 export interface TiePlan {
+  loads: TiedSo[];
   name: Sentence;
+  others: Variant[];
   patch: Op[];
   says: Sentence;
-  loads: TiedSo[];
-  others: Variant[];
 }
 export interface TiedSo {
-  name: string;
-  straps: number;
   holds: boolean;
+  name: string;
   says: Sentence;
+  straps: number;
+}
+export interface Tow {
+  ballSize?: string;
+  code?: string;
+  outcome: string;
+  plug?: string;
+  says: Sentence;
+  trailer: string;
+  vehicle: string;
 }
