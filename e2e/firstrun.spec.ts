@@ -1,6 +1,6 @@
 import type { Reference } from '../ui/src/generated/types'
 import { findKinds, names } from '../ui/src/kinds'
-import { accessible, ball, expect, saved, settled, test } from './rig'
+import { accessible, ball, expect, saved, settled, test, toStage } from './rig'
 
 test('twelve fields lead to a payload verdict and a ball verdict', async ({ page }) => {
   await page.goto('/')
@@ -112,7 +112,7 @@ test('two hulls on a folding kit: named in everyday words, laid side by side, a 
   await page.getByRole('button', { name: 'Place the loads' }).click()
   await expect(arrange).toContainText('2 loads placed')
   await expect(arrange).not.toContainText('Roughly')
-  await page.getByRole('link', { name: /Racks/ }).click()
+  await toStage(page, 'Load', 'Racks')
   await page.getByRole('button', { name: 'Plan racks' }).click()
   await expect(page.locator('[data-rack-plans]')).toContainText(/2 hulls, \d ways? to carry them/)
 })

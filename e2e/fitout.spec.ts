@@ -1,6 +1,6 @@
 // What is fitted, what the label counts, the hitch's class, a used trailer looked
 // at, a tank: the details from which the figures come.
-import { accessible, expect, saved, settled, studied, test } from './rig'
+import { accessible, expect, saved, settled, studied, test, toStage } from './rig'
 
 test('a spare is fitted: payload and ball follow, and it comes off again', async ({ page, heather }) => {
   await heather.open('trailer/details')
@@ -47,7 +47,7 @@ test('North America: the hitch by its class, the tire by its wall', async ({ pag
   await page.getByLabel('or its load index').fill('')
   await settled(page)
   await expect(page.locator('[data-link="tyres"]')).toContainText('of 1230 kg') // 2 · 615
-  await page.getByRole('link', { name: 'Tow vehicle' }).click()
+  await toStage(page, 'Choose', 'Tow vehicle')
   await page.getByRole('button', { name: 'Hitch class, on its plate' }).click()
   await page.getByRole('option', { name: /Class II / }).click()
   await settled(page)

@@ -139,3 +139,11 @@ export async function accessible(page: Page) {
 export const ball = (page: Page) => page.locator('[data-ball]').innerText()
 
 export { expect }
+
+/** Goes to a stage by the rail, opening its group first. */
+export async function toStage(page: Page, group: string, name: string) {
+  const rail = page.getByRole('navigation', { name: 'Stages' })
+  const link = rail.getByRole('link', { name: new RegExp(name) })
+  if (!(await link.isVisible())) await rail.getByRole('button', { name: new RegExp(`^${group}`) }).click()
+  await link.click()
+}

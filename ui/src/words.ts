@@ -40,17 +40,6 @@ export const howWords: Record<string, [mass: string, length: string]> = {
   guessed: ['guessed', 'guessed'],
 }
 
-export const stageWords: Record<string, string> = {
-  job: 'Job',
-  vehicle: 'Tow vehicle',
-  trailer: 'Trailer',
-  balance: 'Balance',
-  racks: 'Racks',
-  ramps: 'Ramps',
-  tie: 'Tie-down',
-  road: 'Road',
-}
-
 export const wantWords: Record<string, string> = {
   carry: 'Carry an outing',
   storage: 'Fit the garage bay or shed',

@@ -6,8 +6,9 @@ import { computed, ref, watch } from 'vue'
 import NeedFields from '@/fields/NeedFields.vue'
 import FoldedPart from '@/parts/FoldedPart.vue'
 import { keyOf } from '@/said'
+import { stageOf } from '@/stages/registry'
 import { useWorkspace } from '@/stores/workspace'
-import { stageWords, useWords } from '@/words'
+import { useWords } from '@/words'
 import FindingCard from './FindingCard.vue'
 import OutcomeMark from './OutcomeMark.vue'
 
@@ -56,7 +57,7 @@ const counted = computed(() =>
 <template>
   <section aria-labelledby="checks-title">
     <h2 id="checks-title" class="text-lg font-bold">
-      {{ own.length ? `Checks of ${stageWords[stage]}` : 'Checks' }}
+      {{ own.length ? `Checks of ${stageOf(stage)?.name}` : 'Checks' }}
     </h2>
     <p v-if="!findings.length" class="text-soft py-2">Nothing to check yet.</p>
     <p v-if="workspace.settledReport?.notLooked" class="text-unknown py-1 leading-snug">

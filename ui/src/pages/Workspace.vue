@@ -2,7 +2,7 @@
 // The open plan: strip above, stages at the left, the rig in the middle with
 // the thing in hand under it, checks at the right.
 import { useEventListener, useTitle } from '@vueuse/core'
-import { computed, defineAsyncComponent, ref, watch, watchEffect } from 'vue'
+import { computed, ref, watch, watchEffect } from 'vue'
 import { useRouter } from 'vue-router'
 import CheckList from '@/checks/CheckList.vue'
 import NextList from '@/checks/NextList.vue'
@@ -12,27 +12,15 @@ import ConflictDialog from '@/parts/ConflictDialog.vue'
 import PlanStrip from '@/parts/PlanStrip.vue'
 import ShortcutsDialog from '@/parts/ShortcutsDialog.vue'
 import StageRail from '@/parts/StageRail.vue'
-import BalanceStage from '@/stages/BalanceStage.vue'
 import { useWorkspace } from '@/stores/workspace'
 import { stageOfPath } from '@/stages/fieldOf'
+import { stageOf, stages } from '@/stages/registry'
 import { trailerTab } from '@/stages/trailer/tabs'
 
 const props = defineProps<{ id: string; stage?: string; tab?: string }>()
 const workspace = useWorkspace()
 const router = useRouter()
-const stages = {
-  job: defineAsyncComponent(() => import('@/stages/JobStage.vue')),
-  vehicle: defineAsyncComponent(() => import('@/stages/VehicleStage.vue')),
-  trailer: defineAsyncComponent(() => import('@/stages/TrailerStage.vue')),
-  balance: BalanceStage,
-  racks: defineAsyncComponent(() => import('@/stages/RacksStage.vue')),
-  ramps: defineAsyncComponent(() => import('@/stages/RampsStage.vue')),
-  tie: defineAsyncComponent(() => import('@/stages/TieStage.vue')),
-  road: defineAsyncComponent(() => import('@/stages/RoadStage.vue')),
-} as const
-const stage = computed(() =>
-  props.stage && props.stage in stages ? (props.stage as keyof typeof stages) : 'balance',
-)
+const stage = computed(() => stageOf(props.stage)?.id ?? 'balance')
 /** The comparison takes the whole width: it has its checks in its own columns. */
 const wide = computed(() => stage.value === 'trailer' && trailerTab(workspace.plan, props.tab) === 'compare')
 const help = ref(false)
@@ -72,8 +60,8 @@ useEventListener(document, 'keydown', (e) => {
   else if (key === 'u')
     workspace.setAt('/units', workspace.locale.units === 'metric' ? 'imperial' : 'metric', 'change units')
   else if (e.key === 'Escape') workspace.hide()
-  else if (/^[1-8]$/.test(e.key))
-    void router.push(`/plan/${props.id}/${Object.keys(stages)[Number(e.key) - 1]}`)
+  else if (/^[1-9]$/.test(e.key) && stages[Number(e.key) - 1])
+    void router.push(`/plan/${props.id}/${stages[Number(e.key) - 1]!.id}`)
 })
 useEventListener(window, 'beforeunload', (e) => {
   if (workspace.saveState === 'refused') e.preventDefault()
@@ -128,7 +116,7 @@ async function go(path: string) {
     </p>
     <main
       v-if="workspace.plan"
-      class="grid min-h-0 flex-1 gap-2 p-2 pb-20 md:grid-cols-[104px_minmax(0,1fr)] md:pb-2"
+      class="grid min-h-0 flex-1 gap-2 p-2 pb-36 md:grid-cols-[104px_minmax(0,1fr)] md:pb-2"
       :class="wide ? '' : 'xl:grid-cols-[104px_minmax(0,1fr)_336px]'"
     >
       <StageRail
@@ -137,7 +125,7 @@ async function go(path: string) {
         :stage="stage"
       />
       <component
-        :is="stages[stage]"
+        :is="stageOf(stage)!.page"
         v-bind="stage === 'trailer' ? { id, tab } : {}"
         class="min-h-0 min-w-0"
       />

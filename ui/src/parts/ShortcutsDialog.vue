@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
+import { stages } from '@/stages/registry'
 
 defineProps<{ open: boolean }>()
 const emit = defineEmits<{ closed: [] }>()
@@ -7,7 +8,7 @@ const keys = [
   ['← →', 'move the thing in hand along the deck, 10 mm'],
   ['↑ ↓', 'move it across, in the view from above'],
   ['Shift + arrow', 'the same, 100 mm'],
-  ['1 to 8', 'the stages'],
+  [`1 to ${Math.min(9, stages.length)}`, 'the stages'],
   ['U', 'the other units'],
   ['Ctrl Z, Ctrl Y', 'undo, redo'],
   ['Ctrl S', 'save now'],

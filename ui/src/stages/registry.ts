@@ -1,0 +1,101 @@
+// The stages of the work in their groups: rail, keys, headings and pages read them here.
+import {
+  ArrowTrendingUpIcon,
+  Bars4Icon,
+  ClipboardDocumentCheckIcon,
+  HomeModernIcon,
+  LinkIcon,
+  MagnifyingGlassIcon,
+  MapIcon,
+  ScaleIcon,
+  Square3Stack3DIcon,
+  TruckIcon,
+  WrenchScrewdriverIcon,
+} from '@heroicons/vue/24/outline'
+import { defineAsyncComponent, type Component } from 'vue'
+import BalanceStage from './BalanceStage.vue'
+
+export interface Stage {
+  id: string
+  name: string
+  icon: Component
+  page: Component
+}
+
+export interface Group {
+  id: string
+  name: string
+  icon: Component
+  stages: Stage[]
+}
+
+export const groups: Group[] = [
+  {
+    id: 'choose',
+    name: 'Choose',
+    icon: MagnifyingGlassIcon,
+    stages: [
+      {
+        id: 'job',
+        name: 'Job',
+        icon: HomeModernIcon,
+        page: defineAsyncComponent(() => import('./JobStage.vue')),
+      },
+      {
+        id: 'vehicle',
+        name: 'Tow vehicle',
+        icon: TruckIcon,
+        page: defineAsyncComponent(() => import('./VehicleStage.vue')),
+      },
+      {
+        id: 'trailer',
+        name: 'Trailer',
+        icon: WrenchScrewdriverIcon,
+        page: defineAsyncComponent(() => import('./TrailerStage.vue')),
+      },
+    ],
+  },
+  {
+    id: 'load',
+    name: 'Load',
+    icon: Square3Stack3DIcon,
+    stages: [
+      { id: 'balance', name: 'Balance', icon: ScaleIcon, page: BalanceStage },
+      {
+        id: 'racks',
+        name: 'Racks',
+        icon: Bars4Icon,
+        page: defineAsyncComponent(() => import('./RacksStage.vue')),
+      },
+      {
+        id: 'ramps',
+        name: 'Ramps',
+        icon: ArrowTrendingUpIcon,
+        page: defineAsyncComponent(() => import('./RampsStage.vue')),
+      },
+      {
+        id: 'tie',
+        name: 'Tie-down',
+        icon: LinkIcon,
+        page: defineAsyncComponent(() => import('./TieStage.vue')),
+      },
+    ],
+  },
+  {
+    id: 'use',
+    name: 'Use',
+    icon: MapIcon,
+    stages: [
+      {
+        id: 'road',
+        name: 'Road',
+        icon: ClipboardDocumentCheckIcon,
+        page: defineAsyncComponent(() => import('./RoadStage.vue')),
+      },
+    ],
+  },
+]
+
+export const stages: Stage[] = groups.flatMap((g) => g.stages)
+export const stageOf = (id: string | undefined) => stages.find((s) => s.id === id)
+export const groupOf = (id: string) => groups.find((g) => g.stages.some((s) => s.id === id))
