@@ -146,10 +146,33 @@ function move(e: PointerEvent) {
   over.value = targetUnder(e)
   if (over.value !== was) tryStrap(over.value)
   if (over.value) return
-  drag.handles.forEach((h, i) => {
-    const along = u * h.direction[0] + v * h.direction[1]
-    write(h, snap(h, drag!.at[i]! + along), `drag-${props.view.id}-${gesture}`)
-  })
+  follow(drag.handles.map((h, i) => snap(h, drag!.at[i]! + u * h.direction[0] + v * h.direction[1])))
+}
+
+/** Where the thing in hand is wanted, by the path of each handle: ahead of the report. */
+const wanted = ref(new Map<string, number>())
+
+/** Brings the thing in hand to values of its handles, as one change; none where nothing moved. */
+function follow(to: number[]) {
+  const handles = drag!.handles
+  const values = handles
+    .map((h, i) => ({ path: h.path, value: to[i]! }))
+    .filter((x, i) => x.value !== (wanted.value.get(x.path) ?? handles[i]!.at))
+  if (!values.length) return
+  wanted.value = new Map(handles.map((h, i) => [h.path, to[i]!]))
+  workspace.setAll(values, `move ${say(handles[0]!.label)}`, `drag-${props.view.id}-${gesture}`)
+}
+
+/** How far the thing in hand stands from where the report has it. */
+function ahead(g: Group): string | undefined {
+  if (held.value !== g.thing || !wanted.value.size) return undefined
+  let [u, v] = [0, 0]
+  for (const h of g.handles) {
+    const by = (wanted.value.get(h.path) ?? h.at) - h.at
+    u += by * h.direction[0]
+    v += by * h.direction[1]
+  }
+  return u || v ? `translate(${u} ${v})` : undefined
 }
 
 const opsOf = (t: Target): Op[] => t.moves.map((m) => ({ op: 'replace', path: m.path, value: m.to }))
@@ -165,13 +188,14 @@ function release() {
   const target = over.value
   if (target) tryStrap(undefined)
   if (drag && target) {
-    drag.handles.forEach((h, i) => write(h, drag!.at[i]!, `drag-${props.view.id}-${gesture}`))
+    follow(drag.at)
     workspace.edit(opsOf(target), `move to ${say(target.label)}`)
   }
   over.value = undefined
   ghost.value = []
   drag = undefined
   held.value = ''
+  wanted.value = new Map()
 }
 
 const keys: Record<string, [number, number]> = {
@@ -224,6 +248,7 @@ function press(e: KeyboardEvent, g: Group) {
         v-if="g.handles.length"
         class="thing"
         :class="{ chosen: workspace.selected === g.thing, held: held === g.thing }"
+        :transform="ahead(g)"
         tabindex="0"
         role="slider"
         :data-thing="g.thing"

@@ -94,6 +94,17 @@ export const useWorkspace = defineStore('workspace', () => {
     return plan.value ? edit(put(plan.value, path, value), label, gesture) : false
   }
 
+  /** Puts several values whose places are there, as one change. */
+  function setAll(values: { path: string; value: unknown }[], label: string, gesture?: string) {
+    const doc = plan.value
+    if (!doc) return false
+    return edit(
+      values.flatMap((v) => put(doc, v.path, v.value)),
+      label,
+      gesture,
+    )
+  }
+
   const get = (path: string) => at(plan.value, path)
 
   /** A load's place: the plan's, or the one that the app gave it. */
@@ -431,6 +442,7 @@ export const useWorkspace = defineStore('workspace', () => {
     ...{
       edit,
       setAt,
+      setAll,
       get,
       placeOf,
       endGesture,
