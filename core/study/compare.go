@@ -83,7 +83,8 @@ type CandidateOuting struct {
 	Rear      *finding.Measure `json:"rear,omitempty"`      // load beyond the tail
 	Side      *finding.Measure `json:"side,omitempty"`      // load beyond the side
 	SideState finding.Outcome  `json:"sideState,omitempty"` // against the region's rule
-	Gap       *finding.Measure `json:"gap,omitempty"`       // to the car
+	Gap       *finding.Measure `json:"gap,omitempty"`       // to the car …
+	Near      bool             `json:"near,omitempty"`      // … and whether it is worth telling: turning takes more
 	Laid      bool             `json:"laid,omitempty"`      // the places were assumed
 }
 
@@ -325,7 +326,7 @@ func outingOf(p *plan.Plan, rep *review.Report, trailer, outing string) Candidat
 		case clearance.CodeSide:
 			co.Side, co.SideState = f.Figure, f.Outcome
 		case clearance.CodeCar:
-			co.Gap = f.Figure
+			co.Gap, co.Near = f.Figure, f.Outcome != finding.Holds
 		}
 	}
 	return co

@@ -41,6 +41,7 @@ type Chart struct {
 	Speed    float64       `json:"speed"` // of the outing
 	Now      Sample        `json:"now"`
 	Compare  Sample        `json:"compare"`            // at 25 m/s
+	Slow     float64       `json:"slow"`               // damping under which snaking dies out slowly
 	Little   *Bound        `json:"little,omitempty"`   // speed at which damping falls under a tenth
 	Diverges *float64      `json:"diverges,omitempty"` // lowest speed looked at at which a root grows without swinging
 	Inertia  float64       `json:"inertia"`            // yaw inertia, kg·m²
@@ -125,7 +126,7 @@ func ChartOf(r *rig.Rig) *Chart {
 	if s == nil || r.Outing == nil {
 		return nil
 	}
-	c := &Chart{Speed: SpeedOf(r), Inertia: s.Inertia}
+	c := &Chart{Speed: SpeedOf(r), Inertia: s.Inertia, Slow: Little}
 	models := make([]Model, len(guesses))
 	for i, g := range guesses {
 		models[i] = s.Model(g)

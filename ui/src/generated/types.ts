@@ -872,6 +872,7 @@ export interface CandidateOuting {
   id: string;
   laid?: boolean;
   move?: Sentence;
+  near?: boolean;
   outcome: string;
   payload?: Measure;
   rear?: Measure;
@@ -1400,6 +1401,7 @@ export interface Chart {
   little?: Bound;
   now: Sample;
   says: Sentence;
+  slow: number;
   speed: number;
 }
 export interface Sample {

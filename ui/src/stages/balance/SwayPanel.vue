@@ -79,8 +79,8 @@ const signed = (d: number) => (d > 0 ? '+' : '') + print('share', d)
             <text :x="x(v)" :y="height - 12" text-anchor="middle">{{ print('speed', v) }}</text>
           </g>
           <path :d="band(chart)" class="band" />
-          <path :d="`M${room.left} ${y(0.1)}H${width - room.right}`" class="limit" />
-          <text :x="room.left + 4" :y="y(0.1) - 5">dies out slowly below</text>
+          <path :d="`M${room.left} ${y(chart.slow)}H${width - room.right}`" class="limit" />
+          <text :x="room.left + 4" :y="y(chart.slow) - 5">dies out slowly below</text>
           <path v-if="kept" :d="line(kept)" class="kept" />
           <path :d="line(chart)" class="now" />
           <path :d="`M${x(chart.speed)} ${room.top}V${height - room.bottom}`" class="outing" />

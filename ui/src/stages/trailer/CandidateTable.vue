@@ -57,7 +57,7 @@ const left = (o: CandidateOuting) =>
       ? `${print('mass', -o.payload.value)} over`
       : `${nominal(o.payload)} left`
 /** A bow that comes near the car, or a long tail, is told in the outing's cell. */
-const gap = (o: CandidateOuting) => o.gap && o.gap.value < 0.6
+const gap = (o: CandidateOuting) => o.gap && o.near
 </script>
 
 <template>
