@@ -80,16 +80,7 @@ func Check(r *rig.Rig) []finding.Finding {
 		yield *= stock.Weld
 	}
 	allowed := yield / reserve
-	judge := func(f *finding.Finding, stress float64) {
-		margin := (allowed - stress) / allowed
-		f.Figure, f.Limit, f.Margin = finding.Exactly(quantity.KindStress, stress), finding.Exactly(quantity.KindStress, allowed), &margin
-		switch {
-		case stress > allowed*(1+1e-9):
-			f.Outcome = finding.Fails
-		case margin < 0.1:
-			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		}
-	}
+	judge := func(f *finding.Finding, stress float64) { f.AtMost(quantity.KindStress, stress, allowed) }
 	stress := force * free / s.Wy
 	judge(&f, stress)
 	f.Says = said.Say("At the deck's front the {drawbar} is used to % of what % allows, with % on the ball, times % for shock.", said.Share(stress/allowed), said.Piece{Text: stock.Name}, said.Mass(ball), said.Count(int(k)))
@@ -165,20 +156,15 @@ func bolts(base func(string, string) finding.Finding, d *plan.Drawbar, end, long
 	each := math.Max(1, math.Floor(float64(d.Bolts)/2))
 	force := end * ((longer+overlap/2)/(lever*overlap) + 0.5) / each
 	limit := 2 * grade.ShearOf(float64(d.Bolt))
-	margin := (limit - force) / limit
-	f.Figure, f.Limit, f.Margin = finding.Exactly(quantity.KindForce, force), finding.Exactly(quantity.KindForce, limit), &margin
+	f.AtMost(quantity.KindForce, force, limit)
 	f.Says = said.Say("% bolts of %, grade %: each bears % of %. Holes % from the ends or more.", said.Count(d.Bolts), said.Length(d.Bolt), said.Piece{Text: grade.Name}, said.Of(quantity.KindForce, force), said.Of(quantity.KindForce, limit), said.Length(edges*float64(d.Bolt)))
 	switch {
 	case d.Bolts < 2:
-		f.Outcome = finding.Fails
+		f.Outcome, f.Tight = finding.Fails, ""
 		f.Says = append(f.Says, said.Say(" One bolt is a hinge: two at least.")...)
-	case force > limit:
-		f.Outcome = finding.Fails
-	case !known:
+	case !known && f.Outcome != finding.Fails:
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 		f.Says = append(f.Says, said.Say(" Grade not told: the weakest is taken.")...)
-	case margin < 0.1:
-		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	}
 	return f
 }

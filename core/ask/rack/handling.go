@@ -236,17 +236,11 @@ func foot(base func(string, string) finding.Finding, rk *plan.Rack, hulls []Hull
 	pull := worst.moment / (math.Floor(float64(rk.Bolts)/2) * float64(rk.Gauge))
 	grade, known := norms.BoltOf(rk.Grade)
 	limit := grade.TensionOf(float64(rk.Bolt))
-	margin := (limit - pull) / limit
-	f.Figure, f.Limit, f.Margin = finding.Exactly(quantity.KindForce, pull), finding.Exactly(quantity.KindForce, limit), &margin
+	f.AtMost(quantity.KindForce, pull, limit)
 	f.Says = said.Say("Each of % bolts pulls % of % "+worst.when+"; big washers or a plate under the deck.", said.Count(rk.Bolts), said.Of(quantity.KindForce, pull), said.Of(quantity.KindForce, limit))
-	switch {
-	case pull > limit*(1+1e-9):
-		f.Outcome = finding.Fails
-	case !known:
+	if !known && f.Outcome != finding.Fails {
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 		f.Says = append(f.Says, said.Say(" Grade not told: the weakest is taken.")...)
-	case margin < 0.1:
-		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	}
 	f.HasWork, f.Work = true, func() []finding.Step {
 		return []finding.Step{{Symbol: "T", Says: said.Say("pull of one bolt"), Formula: "T = M/((n/2)·e)", Result: f.Figure, Source: f.Source, Terms: []finding.StepTerm{

@@ -498,16 +498,11 @@ func bars(base func(string, string) finding.Finding, r *rig.Rig, rk *plan.Rack, 
 	}
 	k := r.Shock()
 	stress := k * m.moment / w
-	margin := (allowed - stress) / allowed
-	f.Figure, f.Limit, f.Margin = finding.Exactly(quantity.KindStress, stress), finding.Exactly(quantity.KindStress, allowed), &margin
+	f.AtMost(quantity.KindStress, stress, allowed)
 	f.Source = norms.Practice("twice the weight on the road, three times on a track; reserve 1.5 on yield, 2.5 on timber")
 	f.Says = said.Say("Cross bars are used to % of what % allows, shocks counted ×%.", said.Share(stress/allowed), said.Piece{Text: stock.Name}, said.Count(int(k)))
-	switch {
-	case stress > allowed*(1+1e-9):
-		f.Outcome = finding.Fails
+	if f.Outcome == finding.Fails {
 		f.Says = append(f.Says, said.Say(" Next section up, or a mid post.")...)
-	case margin < 0.1:
-		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	}
 	parts.Unsure(&f, rk.Bar)
 	if s.FreeBendsAside && !rk.Held {
@@ -645,16 +640,11 @@ func posts(base func(string, string) finding.Finding, rk *plan.Rack, hulls []Hul
 		yield *= stock.Weld
 	}
 	allowed := yield / safety
-	margin := (allowed - stress) / allowed
-	f.Figure, f.Limit, f.Margin = finding.Exactly(quantity.KindStress, stress), finding.Exactly(quantity.KindStress, allowed), &margin
+	f.AtMost(quantity.KindStress, stress, allowed)
 	f.Source = norms.Practice("0.8 g forward, 0.5 g sideways; reserve 1.5 on yield, 2.5 on timber")
 	f.Says = said.Say("Posts at their feet are used to % "+worst.when+": % on an arm of % each.", said.Share(stress/allowed), said.Mass(worst.moment/quantity.Gravity), said.Length(1.0))
-	switch {
-	case stress > allowed*(1+1e-9):
-		f.Outcome = finding.Fails
+	if f.Outcome == finding.Fails {
 		f.Says = append(f.Says, said.Say(" Stronger posts, or a brace at 45°.")...)
-	case margin < 0.1:
-		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	}
 	parts.Unsure(&f, rk.Post)
 	switch rk.Foot {

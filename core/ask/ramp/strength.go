@@ -44,17 +44,12 @@ func (s *Setup) strength(steps []Step, at int) (finding.Finding, bool) {
 	}
 	w, inertia := sec.Weak(true)
 	stress := shock * share * moment / (sides * w)
-	margin := (allowed - stress) / allowed
-	f.Figure, f.Limit, f.Margin = finding.Exactly(quantity.KindStress, stress), finding.Exactly(quantity.KindStress, allowed), &margin
+	f.AtMost(quantity.KindStress, stress, allowed)
 	// Taken as loaded in the middle by what bends it as much: w = M·l²/(12·E·I).
 	sag := share * moment * length * length / (12 * sides * stockOf(*p).Modulus * inertia)
 	f.Says = said.Say("The ramp's sides are used to % and bend % as it rolls over.", said.Share(stress/allowed), said.Length(sag))
-	switch {
-	case stress > allowed:
-		f.Outcome = finding.Fails
+	if f.Outcome == finding.Fails {
 		f.Says = append(f.Says, said.Say(" A stronger section, or a leg under the middle.")...)
-	case margin < 0.1:
-		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	}
 	parts.Unsure(&f, *p)
 	f.HasWork, f.Work = true, func() []finding.Step {
@@ -181,15 +176,10 @@ func (s *Setup) treads(steps []Step) (finding.Finding, bool) {
 	w, _ := sec.Weak(true)
 	stress := shock * TreadMoment(wheel*quantity.Gravity, span, s.Tyre) / w
 	limit := allowed(of)
-	margin := (limit - stress) / limit
-	f.Figure, f.Limit, f.Margin = finding.Exactly(quantity.KindStress, stress), finding.Exactly(quantity.KindStress, limit), &margin
+	f.AtMost(quantity.KindStress, stress, limit)
 	f.Says = said.Say("A tread of % bears a wheel of %, used to %.", said.Length(span), said.Mass(wheel), said.Share(stress/limit))
-	switch {
-	case stress > limit:
-		f.Outcome = finding.Fails
+	if f.Outcome == finding.Fails {
 		f.Says = append(f.Says, said.Say(" A stronger section, or one more side.")...)
-	case margin < 0.1:
-		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	}
 	parts.Unsure(&f, of)
 	f.HasWork, f.Work = true, func() []finding.Step {

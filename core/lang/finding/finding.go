@@ -227,3 +227,19 @@ func Under(figure quantity.Range[float64], limit, reserve float64) (Outcome, Tig
 	}
 	return Holds, ""
 }
+
+// Reserve is the share of a limit under which little room is left.
+const Reserve = 0.1
+
+// AtMost holds an exact figure against its limit and sets figure, limit, margin and outcome:
+// Fails over it, Tight with less than the reserve left, Not known where either is no figure.
+func (f *Finding) AtMost(k quantity.Kind, v, limit float64) {
+	f.Figure, f.Limit = Exactly(k, v), Exactly(k, limit)
+	if f.Figure == nil || f.Limit == nil || limit <= 0 {
+		f.Outcome, f.Figure, f.Limit = Unknown, nil, nil
+		return
+	}
+	margin := (limit - v) / limit
+	f.Margin = &margin
+	f.Outcome, f.Tight = Under(quantity.Exactly(v), limit, Reserve)
+}

@@ -90,3 +90,20 @@ func TestKey(t *testing.T) {
 		t.Error(f.Key())
 	}
 }
+
+// An exact figure against its limit, with the boundary's tolerance and what is no figure.
+func TestAtMost(t *testing.T) {
+	for _, c := range []struct {
+		v, limit float64
+		want     finding.Outcome
+	}{
+		{50, 100, finding.Holds}, {90, 100, finding.Holds}, {91, 100, finding.Tight}, {100, 100, finding.Tight}, {100.01, 100, finding.Fails},
+		{math.NaN(), 100, finding.Unknown}, {math.Inf(1), 100, finding.Unknown}, {1, 0, finding.Unknown}, {1, math.NaN(), finding.Unknown},
+	} {
+		var f finding.Finding
+		f.AtMost(quantity.KindForce, c.v, c.limit)
+		if f.Outcome != c.want || (f.Figure == nil) != (c.want == finding.Unknown) || (f.Margin == nil) != (c.want == finding.Unknown) {
+			t.Errorf("%v of %v: %s %v", c.v, c.limit, f.Outcome, f.Margin)
+		}
+	}
+}
