@@ -50,7 +50,8 @@ func TestHouse(t *testing.T) {
 			}
 			own, inside := strings.CutPrefix(to, "zygonos/core/")
 			if !inside {
-				if strings.HasPrefix(to, "zygonos/") || strings.Contains(strings.Split(to, "/")[0], ".") && !strings.HasPrefix(to, "gonum.org/") {
+				if strings.HasPrefix(to, "zygonos/") ||
+					strings.Contains(strings.Split(to, "/")[0], ".") && !strings.HasPrefix(to, "gonum.org/") {
 					t.Errorf("%s imports %s, which is not the core's", path, to)
 				}
 				continue

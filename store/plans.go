@@ -46,7 +46,10 @@ func stamped(t time.Time) string { return t.UTC().Format(stamp) }
 
 // List gives the plans that are not deleted, latest first, without documents.
 func (s *Store) List(ctx context.Context) ([]Plan, error) {
-	rows, err := s.reads.QueryContext(ctx, "SELECT id, name, revision, updated_at FROM plans WHERE deleted_at IS NULL ORDER BY updated_at DESC, id")
+	rows, err := s.reads.QueryContext(
+		ctx,
+		"SELECT id, name, revision, updated_at FROM plans WHERE deleted_at IS NULL ORDER BY updated_at DESC, id",
+	)
 	if err != nil {
 		return nil, reason(err)
 	}
@@ -140,14 +143,22 @@ func (s *Store) Update(ctx context.Context, id string, base int64, save Save) (r
 				return err
 			}
 		}
-		_, err = tx.ExecContext(ctx, "UPDATE plans SET name = ?, revision = ?, updated_at = ? WHERE id = ?", save.Name, revision, at, id)
+		_, err = tx.ExecContext(
+			ctx,
+			"UPDATE plans SET name = ?, revision = ?, updated_at = ? WHERE id = ?",
+			save.Name,
+			revision,
+			at,
+			id,
+		)
 		return err
 	})
 	return revision, err
 }
 
 func savedAs(ctx context.Context, tx *sql.Tx, id, saveID string) (revision int64, ok bool, err error) {
-	err = tx.QueryRowContext(ctx, "SELECT revision FROM revisions WHERE plan_id = ? AND save_id = ?", id, saveID).Scan(&revision)
+	err = tx.QueryRowContext(ctx, "SELECT revision FROM revisions WHERE plan_id = ? AND save_id = ?", id, saveID).
+		Scan(&revision)
 	if errors.Is(err, sql.ErrNoRows) {
 		return 0, false, nil
 	}
@@ -155,9 +166,28 @@ func savedAs(ctx context.Context, tx *sql.Tx, id, saveID string) (revision int64
 }
 
 func insert(ctx context.Context, tx *sql.Tx, id string, revision int64, save Save, at string) error {
-	r := row{plan: id, revision: revision, save: save.ID, sitting: save.Sitting, label: save.Label, document: string(save.Document), savedAt: at}
-	_, err := tx.ExecContext(ctx, `INSERT INTO revisions (plan_id, revision, save_id, sitting, label, document, saved_at, sum)
-		VALUES (?, ?, ?, ?, ?, ?, ?, ?)`, r.plan, r.revision, r.save, r.sitting, r.label, r.document, r.savedAt, r.sum())
+	r := row{
+		plan:     id,
+		revision: revision,
+		save:     save.ID,
+		sitting:  save.Sitting,
+		label:    save.Label,
+		document: string(save.Document),
+		savedAt:  at,
+	}
+	_, err := tx.ExecContext(
+		ctx,
+		`INSERT INTO revisions (plan_id, revision, save_id, sitting, label, document, saved_at, sum)
+		VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
+		r.plan,
+		r.revision,
+		r.save,
+		r.sitting,
+		r.label,
+		r.document,
+		r.savedAt,
+		r.sum(),
+	)
 	return err
 }
 
@@ -228,7 +258,11 @@ func (s *Store) SetDeleted(ctx context.Context, id string, deleted bool) error {
 
 // History lists a plan's revisions, latest first.
 func (s *Store) History(ctx context.Context, id string) ([]Revision, error) {
-	rows, err := s.reads.QueryContext(ctx, "SELECT revision, label, saved_at FROM revisions WHERE plan_id = ? ORDER BY revision DESC", id)
+	rows, err := s.reads.QueryContext(
+		ctx,
+		"SELECT revision, label, saved_at FROM revisions WHERE plan_id = ? ORDER BY revision DESC",
+		id,
+	)
 	if err != nil {
 		return nil, reason(err)
 	}
@@ -267,7 +301,13 @@ func (s *Store) checked(ctx context.Context, r *row) ([]byte, error) {
 		return []byte(r.document), nil
 	}
 	spoilt := &SpoiltError{Revision: r.revision}
-	before, err := revisionsOf(ctx, s.reads, "WHERE r.plan_id = ? AND r.revision < ? ORDER BY r.revision DESC LIMIT 20", r.plan, r.revision)
+	before, err := revisionsOf(
+		ctx,
+		s.reads,
+		"WHERE r.plan_id = ? AND r.revision < ? ORDER BY r.revision DESC LIMIT 20",
+		r.plan,
+		r.revision,
+	)
 	if err != nil {
 		return nil, reason(err)
 	}

@@ -55,7 +55,12 @@ func TestFlippedBit(t *testing.T) {
 		}
 	}
 	db := raw(t, path)
-	exec(t, db, `UPDATE revisions SET document = '{"a":3}' WHERE plan_id = 'p' AND revision = 4`, `UPDATE revisions SET label = 'x' WHERE plan_id = 'p' AND revision = 3`)
+	exec(
+		t,
+		db,
+		`UPDATE revisions SET document = '{"a":3}' WHERE plan_id = 'p' AND revision = 4`,
+		`UPDATE revisions SET label = 'x' WHERE plan_id = 'p' AND revision = 3`,
+	)
 	var spoilt *store.SpoiltError
 	if _, err := s.Get(ctx, "p"); !errors.As(err, &spoilt) || spoilt.Revision != 4 || spoilt.Earlier != 2 {
 		t.Errorf("%v %+v", err, spoilt)
@@ -142,7 +147,8 @@ func TestReasons(t *testing.T) {
 	if err := os.WriteFile(file, nil, 0o600); err != nil {
 		t.Fatal(err)
 	}
-	if _, err := store.Open(t.Context(), filepath.Join(file, "x.db")); err == nil || errors.Is(err, store.ErrDamaged) {
+	if _, err := store.Open(t.Context(), filepath.Join(file, "x.db")); err == nil ||
+		errors.Is(err, store.ErrDamaged) {
 		t.Errorf("under a file: %v", err)
 	}
 	if os.Getuid() != 0 { // who is root may write everywhere
@@ -175,9 +181,17 @@ func TestTakenOver(t *testing.T) {
 	}
 	s.Close()
 	db := raw(t, path)
-	exec(t, db, "DROP INDEX sessions_expires", "ALTER TABLE revisions DROP COLUMN sum", "DELETE FROM goose_db_version WHERE version_id = 3",
-		"UPDATE plans SET updated_at = '2026-05-01T10:00:00.12Z' WHERE id = 'a'", "UPDATE plans SET updated_at = '2026-05-01T10:00:00.123456Z' WHERE id = 'b'",
-		"UPDATE plans SET created_at = '2026-05-01T10:00:00Z'", "UPDATE revisions SET saved_at = '2026-05-01T10:00:00.5Z'")
+	exec(
+		t,
+		db,
+		"DROP INDEX sessions_expires",
+		"ALTER TABLE revisions DROP COLUMN sum",
+		"DELETE FROM goose_db_version WHERE version_id = 3",
+		"UPDATE plans SET updated_at = '2026-05-01T10:00:00.12Z' WHERE id = 'a'",
+		"UPDATE plans SET updated_at = '2026-05-01T10:00:00.123456Z' WHERE id = 'b'",
+		"UPDATE plans SET created_at = '2026-05-01T10:00:00Z'",
+		"UPDATE revisions SET saved_at = '2026-05-01T10:00:00.5Z'",
+	)
 	db.Close()
 	if s, err = store.Open(t.Context(), path); err != nil {
 		t.Fatal(err)
@@ -211,7 +225,17 @@ func TestTidy(t *testing.T) {
 	step := func(day int, hour int, label string) {
 		t.Helper()
 		at = time.Date(2026, 1, day, hour, 0, 0, 0, time.UTC)
-		next, err := s.Update(ctx, "p", rev, store.Save{ID: fmt.Sprint(day, hour), Sitting: fmt.Sprint(day, hour), Label: label, Document: []byte(fmt.Sprint(day, hour))})
+		next, err := s.Update(
+			ctx,
+			"p",
+			rev,
+			store.Save{
+				ID:       fmt.Sprint(day, hour),
+				Sitting:  fmt.Sprint(day, hour),
+				Label:    label,
+				Document: []byte(fmt.Sprint(day, hour)),
+			},
+		)
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -286,7 +310,11 @@ func TestFlippedBitsAnywhere(t *testing.T) {
 	want := map[string]string{}
 	for i := range 8 {
 		id := fmt.Sprint("p", i)
-		want[id] = fmt.Sprintf(`{"name":"plan %d","text":%q}`, i, strings.Repeat(fmt.Sprint("weight ", i, " "), 400))
+		want[id] = fmt.Sprintf(
+			`{"name":"plan %d","text":%q}`,
+			i,
+			strings.Repeat(fmt.Sprint("weight ", i, " "), 400),
+		)
 		if _, err := s.Create(t.Context(), id, save(id, want[id])); err != nil {
 			t.Fatal(err)
 		}
@@ -330,5 +358,11 @@ func TestFlippedBitsAnywhere(t *testing.T) {
 			same++
 		}
 	}
-	t.Logf("%d flips: %d files refused, %d revisions told, %d without effect on a document", flips, refused, told, same)
+	t.Logf(
+		"%d flips: %d files refused, %d revisions told, %d without effect on a document",
+		flips,
+		refused,
+		told,
+		same,
+	)
 }

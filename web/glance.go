@@ -100,7 +100,11 @@ func (s *server) tryExample(c fiber.Ctx) error {
 		return err
 	}
 	id := uuid.NewString()
-	revision, err := s.store.Create(c.Context(), id, store.Save{ID: uuid.NewString(), Label: "example", Name: p.Name, Document: doc})
+	revision, err := s.store.Create(
+		c.Context(),
+		id,
+		store.Save{ID: uuid.NewString(), Label: "example", Name: p.Name, Document: doc},
+	)
 	if err != nil {
 		return err
 	}

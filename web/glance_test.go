@@ -28,7 +28,9 @@ func TestExampleAndGlance(t *testing.T) {
 	}
 	var g web.Glance
 	code, _, text := c.do("GET", "/api/plans/"+made[0].ID+"/glance", "")
-	if err := json.Unmarshal([]byte(text), &g); err != nil || code != 200 || g.View == nil || len(g.View.Shapes) < 10 || len(g.Headline.Says) == 0 {
+	if err := json.Unmarshal([]byte(text), &g); err != nil || code != 200 || g.View == nil ||
+		len(g.View.Shapes) < 10 ||
+		len(g.Headline.Says) == 0 {
 		t.Fatalf("%d %.300s", code, text)
 	}
 	for _, s := range g.View.Shapes {

@@ -40,9 +40,12 @@ func bound(app *fiber.App, asks bool) {
 	inner := s.Handler
 	s.Handler = func(ctx *fasthttp.RequestCtx) {
 		inner(ctx)
-		if ctx.Response.StatusCode() == fiber.StatusNotImplemented && !bytes.HasPrefix(ctx.Response.Header.ContentType(), []byte(problemType)) {
+		if ctx.Response.StatusCode() == fiber.StatusNotImplemented &&
+			!bytes.HasPrefix(ctx.Response.Header.ContentType(), []byte(problemType)) {
 			ctx.Response.Header.SetContentType(problemType)
-			ctx.Response.SetBodyString(`{"type":"about:blank","title":"This server does not know that method.","status":501}`)
+			ctx.Response.SetBodyString(
+				`{"type":"about:blank","title":"This server does not know that method.","status":501}`,
+			)
 		}
 	}
 }

@@ -44,6 +44,11 @@ func at(h fiber.Handler) func(*server) fiber.Handler {
 	return func(*server) fiber.Handler { return h }
 }
 
+// on is one that is a method of the server.
+func on(h func(*server, fiber.Ctx) error) func(*server) fiber.Handler {
+	return func(s *server) fiber.Handler { return func(c fiber.Ctx) error { return h(s, c) } }
+}
+
 const (
 	csvType     = "text/csv"
 	created     = http.StatusCreated
@@ -67,59 +72,89 @@ var routes []route
 
 func init() { // a table that handlers name and that names handlers
 	routes = []route{
-		{"GET", "/health", "Whether the server answers", nil, Health{}, 0, "", at(func(c fiber.Ctx) error { return c.JSON(Health{true}) })},
+		{"GET", "/health", "Whether the server answers",
+			nil, Health{}, 0, "", at(func(c fiber.Ctx) error { return c.JSON(Health{true}) })},
 		{"POST", "/session", "Come in, where a passcode is set", Entry{}, nil, noContent, "", nil},
-		{"POST", "/pair", "How a phone comes to a page: address, short code, QR code", PairingAsked{}, Pairing{}, 0, "", nil},
+		{"POST", "/pair", "How a phone comes to a page: address, short code, QR code",
+			PairingAsked{}, Pairing{}, 0, "", nil},
 		{"GET", "/openapi.json", "This description", nil, nil, 0, "", at(openAPI)},
-		{"GET", "/plan.schema.json", "The JSON Schema of a plan", nil, nil, 0, "application/schema+json", at(planSchema)},
-		{"GET", "/reference", "Kinds, rules, words that the interface offers", nil, Reference{}, 0, "", at(reference)},
-		{"GET", "/plans", "The plans that are kept", nil, []Listed{}, 0, "", func(s *server) fiber.Handler { return s.list }},
-		{"POST", "/plans", "Keep a new plan", Saving{}, Saved{}, created, "", func(s *server) fiber.Handler { return s.create }},
-		{"POST", "/plans/import", "Keep a plan from a file", plan.Plan{}, Saved{}, created, "", func(s *server) fiber.Handler { return s.importFile }},
-		{"GET", "/plans/{id}", "A plan with its revision", nil, Stored{}, 0, "", func(s *server) fiber.Handler { return s.get }},
-		{"PUT", "/plans/{id}", "Keep a plan's next revision (If-Match)", Saving{}, Saved{}, 0, "", func(s *server) fiber.Handler { return s.update }},
-		{"DELETE", "/plans/{id}", "Put a plan away", nil, nil, noContent, "", func(s *server) fiber.Handler { return s.remove }},
-		{"POST", "/plans/{id}/restore", "Bring a plan back that was put away", nil, nil, noContent, "", func(s *server) fiber.Handler { return s.restore }},
-		{"GET", "/plans/{id}/file", "The plan as a file", nil, plan.Plan{}, 0, "", func(s *server) fiber.Handler { return s.file }},
-		{"GET", "/plans/{id}/glance", "The plan's headline and drawing", nil, Glance{}, 0, "", func(s *server) fiber.Handler { return s.glance }},
+		{"GET", "/plan.schema.json", "The JSON Schema of a plan",
+			nil, nil, 0, "application/schema+json", at(planSchema)},
+		{"GET", "/reference", "Kinds, rules, words that the interface offers",
+			nil, Reference{}, 0, "", at(reference)},
+		{"GET", "/plans", "The plans that are kept", nil, []Listed{}, 0, "", on((*server).list)},
+		{"POST", "/plans", "Keep a new plan", Saving{}, Saved{}, created, "", on((*server).create)},
+		{"POST", "/plans/import", "Keep a plan from a file",
+			plan.Plan{}, Saved{}, created, "", on((*server).importFile)},
+		{"GET", "/plans/{id}", "A plan with its revision", nil, Stored{}, 0, "", on((*server).get)},
+		{"PUT", "/plans/{id}", "Keep a plan's next revision (If-Match)",
+			Saving{}, Saved{}, 0, "", on((*server).update)},
+		{"DELETE", "/plans/{id}", "Put a plan away", nil, nil, noContent, "", on((*server).remove)},
+		{"POST", "/plans/{id}/restore", "Bring a plan back that was put away",
+			nil, nil, noContent, "", on((*server).restore)},
+		{"GET", "/plans/{id}/file", "The plan as a file", nil, plan.Plan{}, 0, "", on((*server).file)},
+		{"GET", "/plans/{id}/glance", "The plan's headline and drawing", nil, Glance{}, 0, "", on((*server).glance)},
 		{"GET", "/examples", "Plans that ship with the app", nil, []Example{}, 0, "", at(listExamples)},
-		{"POST", "/examples/{id}", "Keep a copy of one as a plan", nil, Saved{}, created, "", func(s *server) fiber.Handler { return s.tryExample }},
-		{"GET", "/plans/{id}/revisions", "What was kept, newest first", nil, []store.Revision{}, 0, "", func(s *server) fiber.Handler { return s.history }},
-		{"GET", "/plans/{id}/revisions/{n}", "The plan as it was", nil, Stored{}, 0, "", func(s *server) fiber.Handler { return s.revision }},
-		{"POST", "/review", "Judge a plan, live or settled", Asking{}, departure.Settled{}, 0, "", func(s *server) fiber.Handler { return s.review }},
+		{"POST", "/examples/{id}", "Keep a copy of one as a plan",
+			nil, Saved{}, created, "", on((*server).tryExample)},
+		{"GET", "/plans/{id}/revisions", "What was kept, newest first",
+			nil, []store.Revision{}, 0, "", on((*server).history)},
+		{"GET", "/plans/{id}/revisions/{n}", "The plan as it was", nil, Stored{}, 0, "", on((*server).revision)},
+		{"POST", "/review", "Judge a plan, live or settled",
+			Asking{}, departure.Settled{}, 0, "", on((*server).review)},
 		{"POST", "/working", "The working behind a finding", Asking{}, []finding.Step{}, 0, "", at(working)},
 		{"POST", "/compare", "Candidates side by side", Asking{}, study.Comparison{}, 0, "",
 			studied(func(ctx context.Context, a *Asking) *study.Comparison {
 				return study.Compare(ctx, a.Plan, a.Request, a.Back)
 			})},
-		{"POST", "/comparison.csv", "The comparison as a table", Asking{}, nil, 0, csvType, tabled("comparison", func(ctx context.Context, a *Asking) []byte {
-			return tables.Comparison(a.Plan, study.Compare(ctx, a.Plan, a.Request, true))
-		})},
+		{"POST", "/comparison.csv", "The comparison as a table",
+			Asking{}, nil, 0, csvType, tabled("comparison", func(ctx context.Context, a *Asking) []byte {
+				return tables.Comparison(a.Plan, study.Compare(ctx, a.Plan, a.Request, true))
+			})},
 		{"POST", "/tows", "Who may tow what", Asking{}, []study.Tow{}, 0, "",
-			studied(func(ctx context.Context, a *Asking) []study.Tow { return study.Tows(ctx, a.Plan) })},
+			studied(func(ctx context.Context, a *Asking) []study.Tow {
+				return study.Tows(ctx, a.Plan)
+			})},
 		{"POST", "/buy", "Before buying", Asking{}, study.Buying{}, 0, "",
-			studied(func(ctx context.Context, a *Asking) *study.Buying { return study.Buy(ctx, a.Plan, a.Trailer) })},
+			studied(func(ctx context.Context, a *Asking) *study.Buying {
+				return study.Buy(ctx, a.Plan, a.Trailer)
+			})},
 		{"POST", "/axle", "Where the axle may stand for every outing", Asking{}, study.AxlePlace{}, 0, "",
-			studied(func(ctx context.Context, a *Asking) *study.AxlePlace { return study.PlaceAxle(ctx, a.Plan, a.Trailer) })},
+			studied(func(ctx context.Context, a *Asking) *study.AxlePlace {
+				return study.PlaceAxle(ctx, a.Plan, a.Trailer)
+			})},
 		{"POST", "/scales", "What a scale says", Asking{}, study.Scales{}, 0, "",
-			studied(func(_ context.Context, a *Asking) *study.Scales { return study.ReadScales(a.Plan, a.Request) })},
-		{"POST", "/arrange", "Where the loads go, in lines of JSON", Asking{}, Arranging{}, 0, linesOfJSON, func(s *server) fiber.Handler { return s.arrange }},
+			studied(func(_ context.Context, a *Asking) *study.Scales {
+				return study.ReadScales(a.Plan, a.Request)
+			})},
+		{"POST", "/arrange", "Where the loads go, in lines of JSON",
+			Asking{}, Arranging{}, 0, linesOfJSON, on((*server).arrange)},
 		{"POST", "/racks", "Racks for the outing's hulls", Asking{}, study.RackPlans{}, 0, "",
-			studied(func(ctx context.Context, a *Asking) *study.RackPlans { return study.PlanRacks(ctx, a.Plan, a.Request) })},
+			studied(func(ctx context.Context, a *Asking) *study.RackPlans {
+				return study.PlanRacks(ctx, a.Plan, a.Request)
+			})},
 		{"POST", "/ties", "Straps for the outing's loads", Asking{}, study.TiePlan{}, 0, "",
-			studied(func(ctx context.Context, a *Asking) *study.TiePlan { return study.PlanTies(ctx, a.Plan, a.Request) })},
+			studied(func(ctx context.Context, a *Asking) *study.TiePlan {
+				return study.PlanTies(ctx, a.Plan, a.Request)
+			})},
 		{"POST", "/ramp-places", "Where the ramps may travel", Asking{}, study.RampPlaces{}, 0, "",
-			studied(func(_ context.Context, a *Asking) *study.RampPlaces { return study.PlaceRamps(a.Plan, a.Request) })},
-		{"POST", "/cutlist.csv", "The racks' cut list", Asking{}, nil, 0, csvType, tabled("cut-list", func(_ context.Context, a *Asking) []byte {
-			return tables.CutList(a.Plan, review.Review(a.Plan, a.Request))
-		})},
-		{"POST", "/loads.csv", "What stands on the trailer", Asking{}, nil, 0, csvType, tabled("loads", func(_ context.Context, a *Asking) []byte {
-			return tables.Loads(tables.RigOf(a.Plan, a.Trailer, a.Outing))
-		})},
-		{"POST", "/lashings.csv", "How it is tied down", Asking{}, nil, 0, csvType, tabled("lashings", func(_ context.Context, a *Asking) []byte {
-			return tables.Lashings(tables.RigOf(a.Plan, a.Trailer, a.Outing))
-		})},
-		{"POST", "/card.html", "The departure card as one file", Asking{}, nil, 0, "text/html", func(s *server) fiber.Handler { return s.departureCard }},
+			studied(func(_ context.Context, a *Asking) *study.RampPlaces {
+				return study.PlaceRamps(a.Plan, a.Request)
+			})},
+		{"POST", "/cutlist.csv", "The racks' cut list",
+			Asking{}, nil, 0, csvType, tabled("cut-list", func(_ context.Context, a *Asking) []byte {
+				return tables.CutList(a.Plan, review.Review(a.Plan, a.Request))
+			})},
+		{"POST", "/loads.csv", "What stands on the trailer",
+			Asking{}, nil, 0, csvType, tabled("loads", func(_ context.Context, a *Asking) []byte {
+				return tables.Loads(tables.RigOf(a.Plan, a.Trailer, a.Outing))
+			})},
+		{"POST", "/lashings.csv", "How it is tied down",
+			Asking{}, nil, 0, csvType, tabled("lashings", func(_ context.Context, a *Asking) []byte {
+				return tables.Lashings(tables.RigOf(a.Plan, a.Trailer, a.Outing))
+			})},
+		{"POST", "/card.html", "The departure card as one file",
+			Asking{}, nil, 0, "text/html", on((*server).departureCard)},
 		{"POST", "/drawing.svg", "A drawing to scale", Asking{}, nil, 0, "image/svg+xml", at(drawing)},
 		{"POST", "/drawing.dxf", "A drawing to scale", Asking{}, nil, 0, "image/vnd.dxf", at(drawing)},
 		{"GET", "/candidates.csv", "An empty table of candidates", nil, nil, 0, csvType, at(template)},

@@ -89,7 +89,16 @@ func TestRoutesTellTheTruth(t *testing.T) {
 			call("POST", "/plans/p/restore", "")
 		}
 		if code != r.status() || code != 204 && media != r.mediaType() {
-			t.Errorf("%s %s: %d %s, told %d %s: %.200s", r.method, r.path, code, media, r.status(), r.mediaType(), text)
+			t.Errorf(
+				"%s %s: %d %s, told %d %s: %.200s",
+				r.method,
+				r.path,
+				code,
+				media,
+				r.status(),
+				r.mediaType(),
+				text,
+			)
 			continue
 		}
 		if r.gives == nil {

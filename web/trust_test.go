@@ -62,7 +62,12 @@ func TestSmallBodies(t *testing.T) {
 			t.Errorf("%s: %d", path, res.StatusCode)
 		}
 	}
-	long := fmt.Sprintf(`{"id":"p","saveId":%q,"label":%q,"plan":%s}`, uuid.NewString(), strings.Repeat("n", 300), hut(t))
+	long := fmt.Sprintf(
+		`{"id":"p","saveId":%q,"label":%q,"plan":%s}`,
+		uuid.NewString(),
+		strings.Repeat("n", 300),
+		hut(t),
+	)
 	if code, _, _ := start(t, "").do("POST", "/api/plans", long); code != 400 {
 		t.Errorf("a long label: %d", code)
 	}
@@ -123,7 +128,8 @@ func TestAnonymousCallsKeepNothing(t *testing.T) {
 	hash, _ := web.HashPasscode("tarn-and-heather")
 	c := start(t, hash)
 	for range 200 {
-		if code, head, _ := c.do("GET", "/api/plans", "", "Cookie", "session_id="+uuid.NewString()); code != 401 || head.Get("Set-Cookie") != "" {
+		if code, head, _ := c.do("GET", "/api/plans", "", "Cookie", "session_id="+uuid.NewString()); code != 401 ||
+			head.Get("Set-Cookie") != "" {
 			t.Fatalf("%d %s", code, head.Get("Set-Cookie"))
 		}
 	}
@@ -184,7 +190,9 @@ func TestTroubles(t *testing.T) {
 	}
 	began := time.Now()
 	code, head, text := c.do("PUT", "/api/plans/p", saving(), "If-Match", `"2"`)
-	if code != 503 || head.Get("Retry-After") == "" || !strings.Contains(text, "Another program holds the database") || time.Since(began) > 8*time.Second {
+	if code != 503 || head.Get("Retry-After") == "" ||
+		!strings.Contains(text, "Another program holds the database") ||
+		time.Since(began) > 8*time.Second {
 		t.Errorf("%d %v %s after %v", code, head, text, time.Since(began))
 	}
 	if code, _, _ := c.do("GET", "/api/plans", ""); code != 200 {
@@ -196,7 +204,8 @@ func TestTroubles(t *testing.T) {
 	}
 	code, _, text = c.do("GET", "/api/plans/p", "")
 	var p web.ProblemDocument
-	if err := json.Unmarshal([]byte(text), &p); err != nil || code != 500 || p.Earlier != 1 || !strings.Contains(p.Title, "Revision 2") {
+	if err := json.Unmarshal([]byte(text), &p); err != nil || code != 500 || p.Earlier != 1 ||
+		!strings.Contains(p.Title, "Revision 2") {
 		t.Errorf("%d %s", code, text)
 	}
 	if code, _, text = c.do("GET", "/api/plans/p/file", ""); code != 500 || strings.Contains(text, `"format"`) {
@@ -204,7 +213,8 @@ func TestTroubles(t *testing.T) {
 	}
 	mu.Lock()
 	defer mu.Unlock()
-	if told := lines.String(); !strings.Contains(told, "GET /api/plans/p:") || !strings.Contains(told, "(request ") {
+	if told := lines.String(); !strings.Contains(told, "GET /api/plans/p:") ||
+		!strings.Contains(told, "(request ") {
 		t.Errorf("the log says %q", told)
 	}
 }

@@ -122,7 +122,10 @@ func called(c *ast.CallExpr) string {
 
 // regions in which a word is looked at, with the units that are usual there.
 var regions = []quantity.Locale{
-	{Region: "uk", Units: quantity.Metric}, {Region: "na", Units: quantity.Imperial}, {Region: "eu", Units: quantity.Metric},
+	{
+		Region: "uk",
+		Units:  quantity.Metric,
+	}, {Region: "na", Units: quantity.Imperial}, {Region: "eu", Units: quantity.Metric},
 	{Region: "au", Units: quantity.Metric}, {Region: "nz", Units: quantity.Metric},
 }
 
@@ -202,8 +205,10 @@ var figures = map[quantity.Kind]float64{
 
 var (
 	between = regexp.MustCompile(`>([^<>{}]*(?:\{\{[^}]*\}\}[^<>{}]*)*)<`)
-	worded  = regexp.MustCompile(`(?:label|title|placeholder|hint|more|name|says|aria-label|none|heading)(?::\s*|=)(?:"([^"]+)"|'([^']+)'|` + "`([^`]+)`" + `)`)
-	quoted  = regexp.MustCompile(`'([^'\n]+)'|` + "`([^`\n]+)`")
+	worded  = regexp.MustCompile(
+		`(?:label|title|placeholder|hint|more|name|says|aria-label|none|heading)(?::\s*|=)(?:"([^"]+)"|'([^']+)'|` + "`([^`]+)`" + `)`,
+	)
+	quoted = regexp.MustCompile(`'([^'\n]+)'|` + "`([^`\n]+)`")
 )
 
 // page prints the words of a page: its texts, then the words in its attributes and its script.
@@ -212,7 +217,8 @@ func page(w io.Writer, path, text string) {
 	seen := map[string]bool{}
 	put := func(at int, words string) {
 		words = strings.Join(strings.Fields(words), " ")
-		if !seen[words] && (spoken.MatchString(words) || len(words) > 3 && words[0] >= 'A' && words[0] <= 'Z') && !strings.ContainsAny(words, "=;&|") {
+		if !seen[words] && (spoken.MatchString(words) || len(words) > 3 && words[0] >= 'A' && words[0] <= 'Z') &&
+			!strings.ContainsAny(words, "=;&|") {
 			seen[words] = true
 			fmt.Fprintf(w, "%s:%d\t%s\n", path, line(at), words)
 		}

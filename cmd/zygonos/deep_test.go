@@ -107,7 +107,13 @@ func named(t *testing.T, name string) string {
 }
 
 func saveOf(t *testing.T, id, name string) string {
-	return fmt.Sprintf(`{"id":%q,"saveId":%q,"sitting":%q,"plan":%s}`, id, uuid.NewString(), uuid.NewString(), named(t, name))
+	return fmt.Sprintf(
+		`{"id":%q,"saveId":%q,"sitting":%q,"plan":%s}`,
+		id,
+		uuid.NewString(),
+		uuid.NewString(),
+		named(t, name),
+	)
 }
 
 // nameOf reads which save a plan holds.
@@ -154,7 +160,13 @@ func TestDeepKill(t *testing.T) {
 		last, revision = got, rev // the one under way may have been kept without its answer
 		stop := time.AfterFunc(time.Duration(rng.Intn(120))*time.Millisecond, p.kill)
 		for {
-			code, _ := p.ask("PUT", "/api/plans/p", saveOf(t, "", strconv.Itoa(last+1)), "If-Match", fmt.Sprintf(`"%d"`, revision))
+			code, _ := p.ask(
+				"PUT",
+				"/api/plans/p",
+				saveOf(t, "", strconv.Itoa(last+1)),
+				"If-Match",
+				fmt.Sprintf(`"%d"`, revision),
+			)
 			if code == 0 {
 				ended++
 				break
@@ -167,7 +179,13 @@ func TestDeepKill(t *testing.T) {
 		stop.Stop()
 		p.kill()
 	}
-	t.Logf("%d kills, %d of them during a save, %d acknowledged saves, none lost, %v", cycles, ended, saves, time.Since(began).Round(time.Second))
+	t.Logf(
+		"%d kills, %d of them during a save, %d acknowledged saves, none lost, %v",
+		cycles,
+		ended,
+		saves,
+		time.Since(began).Round(time.Second),
+	)
 }
 
 // Many savers through two servers on one database: each plan ends on an acknowledged save, no
@@ -200,7 +218,13 @@ func TestDeepSavers(t *testing.T) {
 				}
 				_, rev := nameOf(text)
 				name := (s+1)*1_000_000 + n
-				code, text = p.ask("PUT", "/api/plans/"+id, saveOf(t, "", strconv.Itoa(name)), "If-Match", fmt.Sprintf(`"%d"`, rev))
+				code, text = p.ask(
+					"PUT",
+					"/api/plans/"+id,
+					saveOf(t, "", strconv.Itoa(name)),
+					"If-Match",
+					fmt.Sprintf(`"%d"`, rev),
+				)
 				switch code {
 				case 200:
 					kept.Add(1)
@@ -232,7 +256,12 @@ func TestDeepSavers(t *testing.T) {
 			}
 		}
 	}
-	t.Logf("%d kept, %d refused as changed elsewhere, %d told to wait; every revision is what was acknowledged", kept.Load(), refused.Load(), busy.Load())
+	t.Logf(
+		"%d kept, %d refused as changed elsewhere, %d told to wait; every revision is what was acknowledged",
+		kept.Load(),
+		refused.Load(),
+		busy.Load(),
+	)
 }
 
 // The live tier stays answered beside searches, and a plan of a thousand loads is answered in
@@ -271,7 +300,13 @@ func TestDeepBeside(t *testing.T) {
 	time.Sleep(300 * time.Millisecond)
 	beside := timed(300, asked+`,"want":"live"}`)
 	wg.Wait()
-	t.Logf("live review, 95 in 100: alone %v, beside 16 arrangements %v; %d were done, %d told to wait", alone, beside, done.Load(), waited.Load())
+	t.Logf(
+		"live review, 95 in 100: alone %v, beside 16 arrangements %v; %d were done, %d told to wait",
+		alone,
+		beside,
+		done.Load(),
+		waited.Load(),
+	)
 	thousand := loadsOf(t, 1000)
 	for _, want := range []string{"live", "settled"} {
 		at := time.Now()
@@ -307,9 +342,21 @@ func loadsOf(t *testing.T, n int) string {
 	for i := range n {
 		id := fmt.Sprint("box-", i)
 		size := func(v float64) any { return map[string]any{"value": v, "how": "weighed"} }
-		loads[id] = map[string]any{"order": i, "name": id, "mass": map[string]any{"value": 2 + i%7, "how": "guessed"},
-			"size": map[string]any{"length": size(0.2), "width": size(0.15), "height": size(0.1)}, "centre": map[string]any{}}
-		on := map[string]any{"on": "deck", "at": map[string]any{"back": 0.25 * float64(i%8), "right": -0.6 + 0.2*float64(i/8%6)}}
+		loads[id] = map[string]any{
+			"order": i,
+			"name":  id,
+			"mass":  map[string]any{"value": 2 + i%7, "how": "guessed"},
+			"size": map[string]any{
+				"length": size(0.2),
+				"width":  size(0.15),
+				"height": size(0.1),
+			},
+			"centre": map[string]any{},
+		}
+		on := map[string]any{
+			"on": "deck",
+			"at": map[string]any{"back": 0.25 * float64(i%8), "right": -0.6 + 0.2*float64(i/8%6)},
+		}
 		if i >= 48 {
 			on = map[string]any{"on": "load", "id": fmt.Sprint("box-", i-48), "at": map[string]any{"back": 0.0}}
 		}

@@ -44,7 +44,12 @@ func TestNoCheckIsADeadEnd(t *testing.T) {
 		for _, gone := range []string{"", "/loads/load/kind", "/loads/load/mass", "/trailers/t/couplingToAxle", "/trailers/t/couplingToDeck", "/trailers/t/deckLength",
 			"/trailers/t/deckWidth", "/trailers/t/label", "/trailers/t/brakes", "/trailers/t/empty/ball", "/towVehicles/car/towUnbraked", "/towVehicles/car/ballLimit",
 			"/outings/o/vehicle", "/trailers/t/kind", "/outings/o/layouts/t/placements/load"} {
-			sets := append([]string{"/loads", `{"load":{"order":1,"name":"It","kind":` + kind + `,"mass":{"value":120,"how":"guessed"},"size":{},"centre":{}}}`}, first...)
+			sets := append(
+				[]string{
+					"/loads",
+					`{"load":{"order":1,"name":"It","kind":` + kind + `,"mass":{"value":120,"how":"guessed"},"size":{},"centre":{}}}`,
+				},
+				first...)
 			sets = append(sets, "/trailers/t/kind", `"kit"`)
 			if gone != "" {
 				sets = append(sets, gone, "-")
@@ -64,7 +69,8 @@ func TestNoCheckIsADeadEnd(t *testing.T) {
 				}
 			}
 			for _, stage := range review.Stages {
-				if !spoke[stage] && (gone != "/outings/o/layouts/t/placements/load" && gone != "/loads/load/kind" && !slices.Contains(quiet[kind], stage) && stage != "job" && stage != "road") {
+				if !spoke[stage] &&
+					(gone != "/outings/o/layouts/t/placements/load" && gone != "/loads/load/kind" && !slices.Contains(quiet[kind], stage) && stage != "job" && stage != "road") {
 					t.Errorf("%s without %q: %s says nothing", kind, gone, stage)
 				}
 			}
@@ -84,7 +90,8 @@ func deadEnd(doc any, f *finding.Finding) string {
 		if len(n.Says) == 0 || len(n.Where) == 0 {
 			return "it asks for " + n.Path + " without words"
 		}
-		if v := at(doc, n.Path); v != nil && !open(v) && !strings.Contains(n.Path, "/lashings/") { // a strap's way is drawn anew
+		if v := at(doc, n.Path); v != nil && !open(v) &&
+			!strings.Contains(n.Path, "/lashings/") { // a strap's way is drawn anew
 			return fmt.Sprintf("it asks for %s, which is told: %v", n.Path, v)
 		}
 	}
@@ -107,7 +114,9 @@ func TestNoGapIsADeadEnd(t *testing.T) {
 		seen := map[string]bool{}
 		for _, path := range append(paths, "") {
 			var ops []finding.Op
-			if strings.HasSuffix(path, "/order") || strings.HasSuffix(path, "/plusMinus") || strings.HasSuffix(path, "/how") || strings.HasSuffix(path, "/name") {
+			if strings.HasSuffix(path, "/order") || strings.HasSuffix(path, "/plusMinus") ||
+				strings.HasSuffix(path, "/how") ||
+				strings.HasSuffix(path, "/name") {
 				continue
 			}
 			if path != "" {
@@ -129,7 +138,15 @@ func TestNoGapIsADeadEnd(t *testing.T) {
 					f := &rep.Findings[i]
 					if bad := deadEnd(without, f); bad != "" && !seen[f.Code+bad] {
 						seen[f.Code+bad] = true
-						t.Errorf("%s %s without %q: %s: %s: %s", name, o, path, f.Code, bad, f.Says.Text(q.Locale()))
+						t.Errorf(
+							"%s %s without %q: %s: %s: %s",
+							name,
+							o,
+							path,
+							f.Code,
+							bad,
+							f.Says.Text(q.Locale()),
+						)
 					}
 				}
 			}
@@ -140,7 +157,9 @@ func TestNoGapIsADeadEnd(t *testing.T) {
 // quiet are the stages that a kind of load has no business in. Job speaks of musts alone, and
 // Road is the card.
 var quiet = map[string][]string{
-	`"sit-on-top-fishing"`: {"ramps"}, `"ride-on"`: {"racks"}, `"heap"`: {"racks", "ramps"}, `""`: {"racks", "ramps"}, `"water-tank"`: {"racks", "ramps"},
+	`"sit-on-top-fishing"`: {
+		"ramps",
+	}, `"ride-on"`: {"racks"}, `"heap"`: {"racks", "ramps"}, `""`: {"racks", "ramps"}, `"water-tank"`: {"racks", "ramps"},
 }
 
 // open reports whether what stands there may still be asked for: a guess, something empty, a

@@ -94,7 +94,8 @@ func same(a, b *finding.Finding) bool {
 }
 
 func alike(a, b *finding.Measure) bool {
-	return a == nil && b == nil || a != nil && b != nil && near(&a.Value, &b.Value) && near(a.Low, b.Low) && near(a.High, b.High)
+	return a == nil && b == nil ||
+		a != nil && b != nil && near(&a.Value, &b.Value) && near(a.Low, b.Low) && near(a.High, b.High)
 }
 
 func near(a, b *float64) bool {

@@ -20,7 +20,9 @@ var lengths = []string{"deckLength", "couplingToDeck", "couplingToAxle", "deckWi
 
 // untaped is the sample of a kind without those lengths, its load left to the app.
 func untaped(t testing.TB, kind string, sets ...string) *plan.Plan {
-	sets = append([]string{"/trailers/t/kind", `"` + kind + `"`, sample.Crate, `{"on":"any","at":{"back":0}}`}, sets...)
+	sets = append(
+		[]string{"/trailers/t/kind", `"` + kind + `"`, sample.Crate, `{"on":"any","at":{"back":0}}`},
+		sets...)
 	for _, f := range lengths {
 		sets = append(sets, "/trailers/t/"+f, "null")
 	}
@@ -36,7 +38,9 @@ func TestUsualLengths(t *testing.T) {
 		return abs(float64(e.Value)-v) < 5e-4 && abs(float64(*e.PlusMinus)-pm) < 5e-4 && e.How == plan.Typical
 	}
 	r := of(untaped(t, "kit"))
-	if x := r.Trailer; !near(x.DeckLength, 2.44, 0.09) || !near(x.CouplingToDeck, 1.1, 0.25) || !near(x.CouplingToAxle, 2.503, 0.183) || len(r.Usual) != 5 {
+	if x := r.Trailer; !near(x.DeckLength, 2.44, 0.09) || !near(x.CouplingToDeck, 1.1, 0.25) ||
+		!near(x.CouplingToAxle, 2.503, 0.183) ||
+		len(r.Usual) != 5 {
 		t.Errorf("%+v", r.Usual)
 	}
 	p := untaped(t, "kit")
@@ -97,7 +101,14 @@ func TestUsualNeverHoldsWrongly(t *testing.T) {
 				real.Trailers["t"] = x
 				for _, f := range review.Again(&real, review.Request{}).Findings {
 					if held[f.Key()] && (f.Outcome == finding.Fails || f.Outcome == finding.Unknown) {
-						t.Errorf("%s %s: %s holds, and %s when taped at %s", k.ID, load, f.Code, f.Outcome, taped(&x))
+						t.Errorf(
+							"%s %s: %s holds, and %s when taped at %s",
+							k.ID,
+							load,
+							f.Code,
+							f.Outcome,
+							taped(&x),
+						)
 					}
 				}
 			}
@@ -106,5 +117,10 @@ func TestUsualNeverHoldsWrongly(t *testing.T) {
 }
 
 func taped(x *plan.Trailer) string {
-	return fmt.Sprintf("deck %.2f at %.2f, axle %.2f", x.DeckLength.Value, x.CouplingToDeck.Value, x.CouplingToAxle.Value)
+	return fmt.Sprintf(
+		"deck %.2f at %.2f, axle %.2f",
+		x.DeckLength.Value,
+		x.CouplingToDeck.Value,
+		x.CouplingToAxle.Value,
+	)
 }

@@ -39,6 +39,12 @@ func brokenOff(r *rig.Rig, stage string) finding.Finding {
 		Code: CodeBroken, Stage: stage, Scope: r.Scope, Gate: finding.GateGo, Subject: path, Outcome: finding.Unknown, Essential: true,
 		Title: said.Say("A check that broke off"),
 		Says:  said.Say("One check broke off: a slip of the program, not of yours. What else is said here stands."),
-		Needs: []finding.Need{{Path: path, Says: said.Say("what makes it break"), Where: said.Say("Look for a figure that was changed last, and change it back.")}},
+		Needs: []finding.Need{
+			{
+				Path:  path,
+				Says:  said.Say("what makes it break"),
+				Where: said.Say("Look for a figure that was changed last, and change it back."),
+			},
+		},
 	}
 }

@@ -18,7 +18,8 @@ func TestABrokenCheck(t *testing.T) {
 		var none []int
 		return make([]finding.Finding, none[3])
 	})
-	if len(fs) != 1 || fs[0].Outcome != finding.Unknown || fs[0].Code != CodeBroken || told != "racks" || len(fs[0].Needs) == 0 {
+	if len(fs) != 1 || fs[0].Outcome != finding.Unknown || fs[0].Code != CodeBroken || told != "racks" ||
+		len(fs[0].Needs) == 0 {
 		t.Errorf("%+v, told %q", fs, told)
 	}
 	if fs := found(r, "racks", func(*rig.Rig) []finding.Finding { return nil }); len(fs) != 0 {

@@ -15,7 +15,15 @@ import (
 // above, from the side and from behind. It is 1.0 m long and 0.8 m wide.
 func TestOutlineTurns(t *testing.T) {
 	for _, turn := range []int{0, 90, 180, 270} {
-		p := sample.Plan(t, "/loads/crate/kind", `"mower-walk"`, "/loads/crate/centre/back/value", `0.001`, sample.Crate+"/turn", fmt.Sprint(turn))
+		p := sample.Plan(
+			t,
+			"/loads/crate/kind",
+			`"mower-walk"`,
+			"/loads/crate/centre/back/value",
+			`0.001`,
+			sample.Crate+"/turn",
+			fmt.Sprint(turn),
+		)
 		r := rig.Resolve(p, "t", "o")
 		it := &r.Items[0]
 		views := r.Views()

@@ -25,7 +25,9 @@ func (r *Rig) usual() {
 		}
 		*f = &plan.LengthEstimate{Value: v, PlusMinus: &pm, How: plan.Typical}
 		r.Usual = append(r.Usual, finding.Need{Path: r.trailerPath(field), Says: said.Say(says),
-			Where: append(said.Say(where), said.Say(" Until then it is taken as %, usual for its kind.", said.Length(v))...)})
+			Where: append(
+				said.Say(where),
+				said.Say(" Until then it is taken as %, usual for its kind.", said.Length(v))...)})
 	}
 	frontTold, axleTold := t.CouplingToDeck != nil, t.CouplingToAxle
 	take(&t.DeckLength, "/deckLength", k.Deck.Mid, k.Deck.PlusMinus(),
@@ -37,11 +39,30 @@ func (r *Rig) usual() {
 		front, doubt = axleTold.Value-deck*length(mid), deck*length(half)
 		front = max(front, k.Front.Low)
 	}
-	take(&t.CouplingToDeck, "/couplingToDeck", front, doubt,
-		"the distance from {coupling} to the {headboard}", "Tape from the ball's middle to the front edge of the deck.")
-	take(&t.CouplingToAxle, "/couplingToAxle", t.CouplingToDeck.Value+deck*length(mid), deck*length(half),
-		"the distance from {coupling} to axle", "Tape from the ball's middle to the axle's middle; on a tandem to midway between the axles.")
-	take(&t.DeckWidth, "/deckWidth", k.Width.Mid, k.Width.PlusMinus(), "the deck's width", "Tape between the sides.")
+	take(
+		&t.CouplingToDeck,
+		"/couplingToDeck",
+		front,
+		doubt,
+		"the distance from {coupling} to the {headboard}",
+		"Tape from the ball's middle to the front edge of the deck.",
+	)
+	take(
+		&t.CouplingToAxle,
+		"/couplingToAxle",
+		t.CouplingToDeck.Value+deck*length(mid),
+		deck*length(half),
+		"the distance from {coupling} to axle",
+		"Tape from the ball's middle to the axle's middle; on a tandem to midway between the axles.",
+	)
+	take(
+		&t.DeckWidth,
+		"/deckWidth",
+		k.Width.Mid,
+		k.Width.PlusMinus(),
+		"the deck's width",
+		"Tape between the sides.",
+	)
 	take(&t.DeckHeight, "/deckHeight", k.Height.Mid, k.Height.PlusMinus(),
 		"the deck's height", "Tape from the ground to the deck, level and empty.")
 }

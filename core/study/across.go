@@ -51,7 +51,11 @@ func acrossDeck(r *rig.Rig) []candidate {
 			continue
 		}
 		out = append(out, candidate{finding.Variant{
-			Name:  said.Say("slide % % to the "+sideOf(d), said.Name(it.Name, "the load"), said.Length(math.Abs(d))),
+			Name: said.Say(
+				"slide % % to the "+sideOf(d),
+				said.Name(it.Name, "the load"),
+				said.Length(math.Abs(d)),
+			),
 			Patch: setPlace(it, "right", at, goal),
 		}, math.Abs(d) * (1 + m/500)})
 	}
@@ -64,7 +68,8 @@ func blocked(r *rig.Rig, it *rig.Item, d float64) bool {
 	moved.Left, moved.Right = moved.Left+min(0, d), moved.Right+max(0, d)
 	for i := range r.Items {
 		o := &r.Items[i]
-		if o != it && !o.Part && moved.Overlaps(o) && moved.Front < o.Rear-1e-9 && o.Front < moved.Rear-1e-9 && !it.Overlaps(o) {
+		if o != it && !o.Part && moved.Overlaps(o) && moved.Front < o.Rear-1e-9 && o.Front < moved.Rear-1e-9 &&
+			!it.Overlaps(o) {
 			return true
 		}
 	}
@@ -94,7 +99,9 @@ func allAcross(r *rig.Rig) []candidate {
 		least, most = max(least, min(0, -half-it.Left)), min(most, max(0, half-it.Right))
 		for k := range r.Items {
 			o := &r.Items[k]
-			if rides[k] || o.Open || it.Front >= o.Rear-1e-9 || o.Front >= it.Rear-1e-9 || it.Bottom >= o.Top-1e-9 || o.Bottom >= it.Top-1e-9 {
+			if rides[k] || o.Open || it.Front >= o.Rear-1e-9 || o.Front >= it.Rear-1e-9 ||
+				it.Bottom >= o.Top-1e-9 ||
+				o.Bottom >= it.Top-1e-9 {
 				continue
 			}
 			if o.Right <= it.Left+1e-9 {
@@ -130,8 +137,10 @@ func swapSides(r *rig.Rig) []candidate {
 			d := (b.Left+b.Right)/2 - (a.Left+a.Right)/2
 			ma, mb := r.Moves(i).Mass, r.Moves(k).Mass
 			left := math.Abs(now + (ma-mb)*d)
-			if math.Abs(d) < 0.02 || max(math.Abs(a.Left+d), math.Abs(a.Right+d), math.Abs(b.Left-d), math.Abs(b.Right-d)) > half+1e-9 ||
-				left > math.Abs(now)-1 || collides(r, root, rides, i, 0, d, k, 0, -d) {
+			if math.Abs(d) < 0.02 ||
+				max(math.Abs(a.Left+d), math.Abs(a.Right+d), math.Abs(b.Left-d), math.Abs(b.Right-d)) > half+1e-9 ||
+				left > math.Abs(now)-1 ||
+				collides(r, root, rides, i, 0, d, k, 0, -d) {
 				continue
 			}
 			var c candidate

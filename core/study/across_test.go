@@ -15,7 +15,15 @@ import (
 func TestEvener(t *testing.T) {
 	right := func(id, v string) []string { return []string{"/outings/o/layouts/t/placements/" + id + "/at/right", v} }
 	sets := func(m float64, w float64, more ...[]string) []string {
-		out := append(crates(1, 0.6, w, m), box0+"/at/back", "1.8", "/loads/crate/mass/value", "200", crateBack, "0.5")
+		out := append(
+			crates(1, 0.6, w, m),
+			box0+"/at/back",
+			"1.8",
+			"/loads/crate/mass/value",
+			"200",
+			crateBack,
+			"0.5",
+		)
 		for _, s := range more {
 			out = append(out, s...)
 		}

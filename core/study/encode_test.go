@@ -63,7 +63,10 @@ func TestEveryReportEncodes(t *testing.T) {
 	if os.Getenv("DEEP") != "" {
 		stride = 1
 	}
-	tiny, err := plan.Apply(sample.Plan(t), []finding.Op{{Op: "replace", Path: "/trailers/t/couplingToAxle/value", Value: 5e-324}})
+	tiny, err := plan.Apply(
+		sample.Plan(t),
+		[]finding.Op{{Op: "replace", Path: "/trailers/t/couplingToAxle/value", Value: 5e-324}},
+	)
 	if err != nil {
 		t.Fatal(err)
 	}

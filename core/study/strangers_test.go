@@ -32,7 +32,8 @@ func (s *stranger) entries() int {
 		case k == "loads":
 			for _, l := range v.([]any) {
 				for field := range l.(map[string]any) { // the kind comes with the name; a doubt with its weight
-					if l := l.(map[string]any); field != "kind" && field != "weightDoubt" && !(field == "count" && l["count"] == 1.0) {
+					if l := l.(map[string]any); field != "kind" && field != "weightDoubt" &&
+						!(field == "count" && l["count"] == 1.0) {
 						n++
 					}
 				}
@@ -92,7 +93,8 @@ func TestStrangers(t *testing.T) {
 // unclear reports whether a finding is open only for what the label counts or whether there are
 // brakes: two verdicts, both told.
 func unclear(f *finding.Finding) bool {
-	return len(f.Needs) == 1 && (strings.HasSuffix(f.Needs[0].Path, "/counts") || strings.HasSuffix(f.Needs[0].Path, "/brakes"))
+	return len(f.Needs) == 1 &&
+		(strings.HasSuffix(f.Needs[0].Path, "/counts") || strings.HasSuffix(f.Needs[0].Path, "/brakes"))
 }
 
 func found(t *testing.T, rep *review.Report, code string) finding.Finding {
@@ -149,7 +151,14 @@ func (s *stranger) true(t *testing.T, rough *review.Report, p *plan.Plan) {
 			continue
 		}
 		if a.Low == nil || b.Value < *a.Low-1e-6 || b.Value > *a.High+1e-6 {
-			t.Errorf("%s is %.1f kg in truth, roughly %.1f (%v to %v)", name, b.Value, a.Value, deref(a.Low), deref(a.High))
+			t.Errorf(
+				"%s is %.1f kg in truth, roughly %.1f (%v to %v)",
+				name,
+				b.Value,
+				a.Value,
+				deref(a.Low),
+				deref(a.High),
+			)
 		}
 	}
 }

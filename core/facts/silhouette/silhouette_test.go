@@ -59,7 +59,8 @@ func TestEveryKindIsDrawn(t *testing.T) {
 			}
 		}
 	}
-	if silhouette.Of("none", "hull") != silhouette.Of("boat-other", "hull") || silhouette.Of("none", "none") != silhouette.Of("", "box") {
+	if silhouette.Of("none", "hull") != silhouette.Of("boat-other", "hull") ||
+		silhouette.Of("none", "none") != silhouette.Of("", "box") {
 		t.Error("what has no kind is not drawn by its shape")
 	}
 }

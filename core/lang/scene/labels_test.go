@@ -11,14 +11,19 @@ import (
 	"zygonos/core/lang/scene"
 )
 
-var written = regexp.MustCompile(`<text [^>]*x="([-0-9.]+)" y="([-0-9.]+)" text-anchor="(\w+)"[^>]*font-size="([0-9.]+)"[^>]*>([^<]*)<`)
+var written = regexp.MustCompile(
+	`<text [^>]*x="([-0-9.]+)" y="([-0-9.]+)" text-anchor="(\w+)"[^>]*font-size="([0-9.]+)"[^>]*>([^<]*)<`,
+)
 
 // No two texts of a sheet run over each other, however many belong to one place; one that is
 // alone stays where it is.
 func TestTextsOnASheet(t *testing.T) {
 	v := scene.View{ID: "x", Min: scene.Point{-1, -1}, Max: scene.Point{3, 1}}
 	for i, says := range []string{"412 kg", "Green canoe", "Red canoe", "85 kg", "a long name of a load", "32 kg"} {
-		v.Shapes = append(v.Shapes, scene.Label("load-name", []string{"middle", "start", "end"}[i%3], 1+0.02*float64(i), 0, said.Say(says)))
+		v.Shapes = append(
+			v.Shapes,
+			scene.Label("load-name", []string{"middle", "start", "end"}[i%3], 1+0.02*float64(i), 0, said.Say(says)),
+		)
 	}
 	v.Shapes = append(v.Shapes, scene.Label("alone", "start", 0, 0.5, said.Say("alone")))
 	var boxes [][4]float64
