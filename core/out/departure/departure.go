@@ -74,6 +74,10 @@ func Of(r *rig.Rig, fs []finding.Finding, low, high, calm *float64) *Card {
 			c.Unknown = append(c.Unknown, f.Title)
 		}
 	}
+	if len(r.Usual) > 0 { // the places below follow from them
+		c.add("Tape first", []Tick{{"tape", slices.Concat(said.Say("Not taped yet: "), finding.Takes(r.Usual),
+			said.Say(". Until then places and loads below are rough."))}})
+	}
 	c.add("Getting it on", loading(r))
 	c.add("Where it stands", c.places(r))
 	c.add("Tied down", ties(r))

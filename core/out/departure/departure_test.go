@@ -132,3 +132,17 @@ func TestWalk(t *testing.T) {
 		t.Error(got)
 	}
 }
+
+// Of a trailer that is known by its kind alone the card begins with what to tape.
+func TestCardOfUsualLengths(t *testing.T) {
+	p := sample.Plan(t, "/trailers/t/kind", `"utility"`, "/trailers/t/deckLength", "null", "/trailers/t/deckWidth", "null")
+	c := departure.Settle(context.Background(), p, review.Request{}).Card
+	if got := c.Sections[0].Ticks[0].Says.Text(p.Locale()); !strings.HasPrefix(got, "Not taped yet: the deck's length") ||
+		!strings.HasSuffix(got, "are rough.") {
+		t.Error(got)
+	}
+	p = sample.Plan(t)
+	if c := departure.Settle(context.Background(), p, review.Request{}).Card; c.Sections[0].Name == "Tape first" {
+		t.Error("all is taped")
+	}
+}
