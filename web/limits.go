@@ -7,6 +7,7 @@ import (
 	"log"
 	"runtime"
 	"strings"
+	"sync"
 	"time"
 
 	"github.com/gofiber/fiber/v3"
@@ -24,14 +25,16 @@ const (
 )
 
 // bound keeps what a connection may hold small: a body is read only as far as its call takes
-// one, and only whom the gate knows may send a plan.
-func bound(app *fiber.App, asks bool) {
+// one, and only whom the gate let in may send a plan. known tells of a session's token whether it
+// is one; nil where there is no gate. It is asked of what is larger than a small body alone.
+func bound(app *fiber.App, known func(token string) bool) {
 	s := app.Server()
 	s.Concurrency, s.MaxConnsPerIP = mostConns, mostConnsIP
 	s.HeaderReceived = func(h *fasthttp.RequestHeader) fasthttp.RequestConfig {
 		path, _, _ := strings.Cut(string(h.RequestURI()), "?")
 		open := path == "/api/session" || path == "/api/pair" || !strings.HasPrefix(path, "/api/")
-		if open || asks && len(h.Cookie(sessionCookie)) == 0 {
+		large := h.ContentLength() > smallBody || h.ContentLength() < 0 // told in chunks: no one knows
+		if open || large && known != nil && !known(string(h.Cookie(sessionCookie))) {
 			return fasthttp.RequestConfig{MaxRequestBodySize: smallBody}
 		}
 		return fasthttp.RequestConfig{MaxRequestBodySize: plan.MaxBytes + smallBody}
@@ -61,13 +64,10 @@ func plainBodies(c fiber.Ctx) error {
 
 // allowed tells a wrong method from a wrong address: 405 with the methods that the address takes.
 func allowed(app *fiber.App) fiber.Handler {
-	var routes []fiber.Route
+	all := sync.OnceValue(func() []fiber.Route { return app.GetRoutes(true) })
 	return func(c fiber.Ctx) error {
-		if routes == nil {
-			routes = app.GetRoutes(true)
-		}
 		var methods []string
-		for _, r := range routes {
+		for _, r := range all() {
 			if strings.HasPrefix(r.Path, "/api/") && matches(r.Path, c.Path()) {
 				methods = append(methods, r.Method)
 			}
@@ -131,7 +131,7 @@ func (q *queue) enter(ctx context.Context) (leave func(), err error) {
 const (
 	settledTime = 4 * time.Second
 	studyTime   = 10 * time.Second
-	arrangeTime = 60 * time.Second
+	arrangeTime = 25 * time.Second // under the time in which an answer must be written
 	waitingTime = 15 * time.Second
 )
 

@@ -69,8 +69,13 @@ func New(cfg Config) *fiber.App {
 		c.Set(fiber.HeaderCacheControl, "no-store") // but for what says otherwise
 		return c.Next()
 	})
+	var known func(string) bool
 	if cfg.Asks {
 		newGate(cfg.Store).mount(api)
+		known = func(token string) bool {
+			kept, err := cfg.Store.Sessions().Get(token)
+			return err == nil && kept != nil
+		}
 	} else {
 		api.Post("/pair", closed)
 	}
@@ -81,7 +86,7 @@ func New(cfg Config) *fiber.App {
 	s.mount(api)
 	api.Use(allowed(app))
 	pages(app, cfg.Files)
-	bound(app, cfg.Asks)
+	bound(app, known)
 	return app
 }
 

@@ -145,3 +145,23 @@ func TestArrangeStops(t *testing.T) {
 		t.Errorf("%+v", a)
 	}
 }
+
+// A settled report whose time is up says what it did not reach, and judges the outing asked for.
+func TestSettledInTime(t *testing.T) {
+	data, _ := demo.Files.ReadFile("skarrow-hut.zygonos.json")
+	p, _ := plan.Read(data)
+	rep := study.Settled(ended(), p, review.Request{Outing: "gravel-day"})
+	open := 0
+	for _, f := range rep.Findings {
+		if f.Outcome == finding.Fails || f.Tight == finding.LittleRoom {
+			open++
+		}
+	}
+	want := fmt.Sprintf("The time was up. Not looked at: ways out of %d checks and 2 other outings.", min(open, 6))
+	if got := rep.NotLooked.Text(p.Locale()); rep.Headline.Outcome != finding.Fails || open < 2 || got != want {
+		t.Errorf("%s %q, want %q", rep.Headline.Outcome, got, want)
+	}
+	if rep := study.Settled(context.Background(), p, review.Request{Outing: "gravel-day"}); len(rep.NotLooked) > 0 {
+		t.Errorf("%s", rep.NotLooked.Text(p.Locale()))
+	}
+}

@@ -4,6 +4,7 @@ package study
 
 import (
 	"context"
+	"slices"
 
 	"zygonos/core/ask/balance"
 	"zygonos/core/ask/clearance"
@@ -61,9 +62,21 @@ func Settled(ctx context.Context, p *plan.Plan, q review.Request) *review.Report
 		}
 	}
 	if unmended+unjudged > 0 {
-		rep.NotLooked = said.Say("The time was up: ways out of % checks and % more outings were not looked at.", said.Count(unmended), said.Count(unjudged))
+		rep.NotLooked = missed(unmended, unjudged)
 	}
 	return rep
+}
+
+// missed says what the time did not reach: ways out of so many checks, and so many outings.
+func missed(unmended, unjudged int) said.Sentence {
+	var parts []said.Sentence
+	if unmended > 0 {
+		parts = append(parts, said.Say("ways out of %", said.Counted(unmended, "check", "checks")))
+	}
+	if unjudged > 0 {
+		parts = append(parts, said.Say("%", said.Counted(unjudged, "other outing", "other outings")))
+	}
+	return slices.Concat(said.Say("The time was up. Not looked at: "), said.List(parts...), said.Say("."))
 }
 
 // whole is a plan's review with the balance of forces of what is tied down.
