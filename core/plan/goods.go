@@ -6,13 +6,16 @@ import "zygonos/core/lang/quantity"
 // follows from the volume and the material's density; a load By mass keeps its
 // own Mass.
 type Bulk struct {
-	Material string          `json:"material"`      // key into catalogue.Materials
-	Wet      Wet             `json:"wet,omitempty"` // empty: not known, so anything from dry to wet
-	By       BulkBy          `json:"by"`
-	Volume   *VolumeEstimate `json:"volume,omitempty"` // the whole; with scoops and bulk bags, of one
-	Count    *float64        `json:"count,omitempty"`  // of scoops or bags
-	Each     *MassEstimate   `json:"each,omitempty"`   // one bag's mass
-	Heap     *VolumeEstimate `json:"heap,omitempty"`   // all that is to be moved, for the trips
+	Material string `json:"material" is:"material, key materials"`
+	// empty: not known, so anything from dry to wet
+	Wet Wet    `json:"wet,omitempty" is:"measure, own"`
+	By  BulkBy `json:"by" is:"measure, own"`
+	// the whole; with scoops and bulk bags, of one
+	Volume *VolumeEstimate `json:"volume,omitempty" is:"volume"`
+	Count  *float64        `json:"count,omitempty" is:"count, 0..2000"` // of scoops or bags
+	Each   *MassEstimate   `json:"each,omitempty" is:"weight of a bag"` // one bag's mass
+	// all that is to be moved, for the trips
+	Heap *VolumeEstimate `json:"heap,omitempty" is:"volume of the whole heap"`
 }
 
 // Wet says how wet a loose material is.
@@ -44,15 +47,16 @@ var BulkBys = []BulkBy{ByVolume, ByMass, ByLevel, ByHeaped, ByScoops, ByBags, By
 // Tank says that a load is a tank of fluid. The load's own Mass is the empty
 // tank's, its Size is the tank's.
 type Tank struct {
-	Fluid    string          `json:"fluid"` // key into catalogue.Fluids
-	Fill     *float64        `json:"fill,omitempty"`
-	Capacity *VolumeEstimate `json:"capacity,omitempty"` // nil: nearly all of its box
-	Drains   bool            `json:"drains,omitempty"`   // may be emptied on the way: judged from empty to Fill
+	Fluid    string          `json:"fluid" is:"fluid, key fluids"`
+	Fill     *float64        `json:"fill,omitempty" is:"fill, share 0..1"`
+	Capacity *VolumeEstimate `json:"capacity,omitempty" is:"tank's volume"` // nil: nearly all of its box
+	// may be emptied on the way: judged from empty to Fill
+	Drains bool `json:"drains,omitempty"`
 }
 
 // Pieces says that a load is a pack of like pieces: sheets, boards, battens.
 type Pieces struct {
-	Material  string `json:"material"` // key into catalogue.Solids
+	Material  string `json:"material" is:"material, key solids"`
 	Count     int    `json:"count"`
 	Across    int    `json:"across,omitempty"` // pieces side by side in a layer; 0 is one
 	Length    length `json:"length"`
@@ -63,31 +67,38 @@ type Pieces struct {
 // Rolling is how a machine stands on its wheels, from its own front face. What
 // is nil is taken from the load's kind.
 type Rolling struct {
-	FrontAxle *LengthEstimate `json:"frontAxle,omitempty"`
-	Wheelbase *LengthEstimate `json:"wheelbase,omitempty"`
-	Track     *LengthEstimate `json:"track,omitempty"`
-	Clearance *LengthEstimate `json:"clearance,omitempty"` // belly above the ground
+	FrontAxle *LengthEstimate `json:"frontAxle,omitempty" is:"place of the front wheels, -50..50"`
+	Wheelbase *LengthEstimate `json:"wheelbase,omitempty" is:"wheelbase"`
+	Track     *LengthEstimate `json:"track,omitempty" is:"track"`
+	Clearance *LengthEstimate `json:"clearance,omitempty" is:"ground clearance"` // belly above the ground
 
-	Wheel      *length `json:"wheel,omitempty"`      // diameter of the rear wheels, and of the front ones where they are not told
-	FrontWheel *length `json:"frontWheel,omitempty"` // diameter
-	Tyre       *length `json:"tyre,omitempty"`       // width of the widest
-	FrontTrack *length `json:"frontTrack,omitempty"` // of the front wheels, where it is another
-	FrontTyre  *length `json:"frontTyre,omitempty"`  // width
-	Nose       *length `json:"nose,omitempty"`       // of what hangs before the front wheels above the ground; nil: the belly
+	// diameter of the rear wheels, and of the front ones where they are not told
+	Wheel      *length `json:"wheel,omitempty" is:"wheel's diameter, >0..3"`
+	FrontWheel *length `json:"frontWheel,omitempty" is:"front wheel's diameter, >0..3"` // diameter
+	Tyre       *length `json:"tyre,omitempty" is:"{tyre}'s width, >0..1"`               // width of the widest
+	// of the front wheels, where it is another
+	FrontTrack *length `json:"frontTrack,omitempty" is:"front track, >0..3"`
+	FrontTyre  *length `json:"frontTyre,omitempty" is:"front {tyre}'s width, >0..1"` // width
+	// of what hangs before the front wheels above the ground; nil: the belly
+	Nose *length `json:"nose,omitempty" is:"nose's height, 0..3"`
 }
 
 // Hull is where a boat may be held, from its bow. What is nil is taken from the
 // load's kind.
 type Hull struct {
-	From  *LengthEstimate `json:"from,omitempty"`  // firm from here …
-	To    *LengthEstimate `json:"to,omitempty"`    // … to here
-	Apart *LengthEstimate `json:"apart,omitempty"` // between the lines that bear, across
+	From *LengthEstimate `json:"from,omitempty" is:"place of a support, -50..50"` // firm from here …
+	To   *LengthEstimate `json:"to,omitempty" is:"place of a support, -50..50"`   // … to here
+	// between the lines that bear, across
+	Apart *LengthEstimate `json:"apart,omitempty" is:"distance of the lines that bear"`
 
-	Draft *length `json:"draft,omitempty"` // of keel under water, at the stern
-	EyeAt *length `json:"eyeAt,omitempty"` // of the bow eye, behind the stem
-	EyeUp *length `json:"eyeUp,omitempty"` // above the keel
+	// of keel under water, at the stern
+	Draft *length `json:"draft,omitempty" is:"draft, 0..3" stage:"racks"`
+	// of the bow eye, behind the stem
+	EyeAt *length `json:"eyeAt,omitempty" is:"bow eye's place, -1..5" stage:"racks"`
+	EyeUp *length `json:"eyeUp,omitempty" is:"bow eye's height, 0..5" stage:"racks"` // above the keel
 
-	Press *mass `json:"press,omitempty"` // that a strap may press it with
+	// that a strap may press it with
+	Press *mass `json:"press,omitempty" is:"what a strap may press the hull with"`
 }
 
 // VolumeEstimate is a stated volume, m³, with how it is known.

@@ -1,32 +1,26 @@
 package plan
 
-import (
-	"slices"
-
-	"zygonos/core/facts/catalogue"
-	"zygonos/core/facts/norms"
-	"zygonos/core/lang/quantity"
-)
-
 // TiePoint is a place on the trailer that takes a lashing, in the deck's frame: Back
 // behind the headboard, Right of the middle, Up over the deck.
 type TiePoint struct {
 	Order  int    `json:"order"`
-	Kind   string `json:"kind,omitempty"` // key into catalogue.AnchorKinds
+	Kind   string `json:"kind,omitempty" is:"kind of tie point, key anchors"`
 	At     Spot   `json:"at"`
-	Rating *mass  `json:"rating,omitempty"` // working load limit
+	Rating *mass  `json:"rating,omitempty" is:"tie point's rating"` // working load limit
 
 	Fastening *Fastening `json:"fastening,omitempty"` // where it has no plate
 }
 
 // Fastening is how a tie point is bolted to what.
 type Fastening struct {
-	Bolts  int     `json:"bolts,omitempty"` // 0 is one
-	Bolt   length  `json:"bolt"`            // diameter
-	Grade  string  `json:"grade,omitempty"` // key into norms.Bolts
-	In     FixedIn `json:"in,omitempty"`    // empty: a cross-member
-	Thick  length  `json:"thick,omitempty"` // of the plate, the member's wall or the plywood
-	Washer length  `json:"washer,omitempty"`
+	Bolts int    `json:"bolts,omitempty" is:"number of bolts, 0..12"` // 0 is one
+	Bolt  length `json:"bolt" is:"bolt's diameter, 0..0.05"`          // diameter
+	Grade string `json:"grade,omitempty" is:"grade of bolt, key bolts"`
+	// empty: a cross-member
+	In FixedIn `json:"in,omitempty" is:"what it is bolted to"`
+	// of the plate, the member's wall or the plywood
+	Thick  length `json:"thick,omitempty" is:"thickness of what it is bolted to, 0..0.1"`
+	Washer length `json:"washer,omitempty" is:"washer's diameter, 0..0.3"`
 }
 
 // FixedIn is what a tie point is bolted to.
@@ -48,23 +42,27 @@ type Blocked struct {
 	Rear  bool  `json:"rear,omitempty"`
 	Left  bool  `json:"left,omitempty"`
 	Right bool  `json:"right,omitempty"`
-	Takes *mass `json:"takes,omitempty"` // what each of them bears
+	Takes *mass `json:"takes,omitempty" is:"what the blocking bears"` // what each of them bears
 }
 
 // Strap is a kind of strap, chain or rope that the owner has, and how many.
 type Strap struct {
-	Order  int       `json:"order"`
-	Name   string    `json:"name"`
-	Kind   StrapKind `json:"kind,omitempty"`
-	Hook   string    `json:"hook,omitempty"`   // its ends: S, J, flat, snap, loop
-	Grade  string    `json:"grade,omitempty"`  // of a chain: key into norms.ChainGrades
-	Width  length    `json:"width,omitempty"`  // of webbing; of a chain's link its thickness
-	Limit  *mass     `json:"limit,omitempty"`  // working load limit, lashing capacity, from its tag
-	Breaks *mass     `json:"breaks,omitempty"` // breaking strength, where that is all that is known
-	Length *length   `json:"length,omitempty"`
-	Pull   *mass     `json:"pull,omitempty"` // that its tightener leaves in it; nil: usual
-	Count  int       `json:"count"`
-	Retire bool      `json:"retire,omitempty"` // cut, frayed, bleached, bent: no longer counted
+	Order int       `json:"order"`
+	Name  string    `json:"name" is:"name, text 200"`
+	Kind  StrapKind `json:"kind,omitempty" is:"strap"`
+	Hook  string    `json:"hook,omitempty" is:"hook, text 200"` // its ends: S, J, flat, snap, loop
+	// of a chain: key into norms.ChainGrades
+	Grade string `json:"grade,omitempty"`
+	// of webbing; of a chain's link its thickness
+	Width length `json:"width,omitempty" is:"strap's width, 0..0.3"`
+	// working load limit, lashing capacity, from its tag
+	Limit *mass `json:"limit,omitempty" is:"working load limit"`
+	// breaking strength, where that is all that is known
+	Breaks *mass   `json:"breaks,omitempty" is:"breaking strength"`
+	Length *length `json:"length,omitempty" is:"strap's length, >0..50"`
+	Pull   *mass   `json:"pull,omitempty" is:"strap's pull"` // that its tightener leaves in it; nil: usual
+	Count  int     `json:"count" is:"number of straps, 0..200"`
+	Retire bool    `json:"retire,omitempty"` // cut, frayed, bleached, bent: no longer counted
 }
 
 // StrapKind is a kind of lashing.
@@ -86,62 +84,9 @@ var StrapKinds = []StrapKind{StrapRatchet, StrapCam, StrapChain, StrapRope}
 // load's own frame.
 type Lashing struct {
 	Order int    `json:"order"`
-	Load  string `json:"load"`
+	Load  string `json:"load" is:"load, own"`
 	Strap string `json:"strap"`
 	From  string `json:"from"`
 	To    string `json:"to,omitempty"`
 	Hold  Spot   `json:"hold"`
-}
-
-func (c *cleaner) strap(path string, s *Strap) {
-	s.Name = c.name(path+"/name", s.Name)
-	s.Hook = c.name(path+"/hook", s.Hook)
-	one(c, path+"/kind", "strap", &s.Kind, StrapKinds)
-	if s.Kind == StrapChain {
-		word(c, path+"/grade", "grade of chain", &s.Grade, slices.Contains(norms.ChainGrades, s.Grade))
-	}
-	c.bound(path+"/width", "strap's width", &s.Width, 0, 0.3)
-	c.limit(path+"/limit", "working load limit", &s.Limit)
-	c.limit(path+"/breaks", "breaking strength", &s.Breaks)
-	c.limit(path+"/pull", "strap's pull", &s.Pull)
-	number(c, path+"/length", "strap's length", &s.Length, quantity.KindLength, 0, maxLength, true)
-	if s.Limit != nil && s.Breaks != nil && *s.Limit > *s.Breaks {
-		c.say(path+"/limit", "The working load limit is over the breaking strength: read the tag anew.")
-		s.Limit = nil
-	}
-	if s.Count < 0 || s.Count > 200 {
-		c.say(path+"/count", "The number of straps must lie between 0 and 200.")
-		s.Count = 0
-	}
-}
-
-func (c *cleaner) tiePoint(path string, t *TiePoint) {
-	c.spot(path+"/at", &t.At)
-	word(c, path+"/kind", "kind of tie point", &t.Kind, ok(catalogue.AnchorOf(t.Kind)))
-	c.limit(path+"/rating", "tie point's rating", &t.Rating)
-	f := t.Fastening
-	if f == nil {
-		return
-	}
-	path += "/fastening"
-	if f.Bolts < 0 || f.Bolts > 12 {
-		c.say(path+"/bolts", "A tie point has 1 to 12 bolts.")
-		f.Bolts = 0
-	}
-	c.bound(path+"/bolt", "bolt's diameter", &f.Bolt, 0, 0.05)
-	c.bound(path+"/thick", "thickness of what it is bolted to", &f.Thick, 0, 0.1)
-	c.bound(path+"/washer", "washer's diameter", &f.Washer, 0, 0.3)
-	one(c, path+"/in", "what it is bolted to", &f.In, FixedIns)
-	c.grade(path+"/grade", &f.Grade)
-}
-
-func (c *cleaner) lashings(path string, l *Layout, p *Plan) {
-	l.Lashings = entries(c, l.Lashings, path, func(path string, x *Lashing) { c.spot(path+"/hold", &x.Hold) })
-	for _, id := range Ordered(l.Lashings, func(Lashing) int { return 0 }) {
-		x := l.Lashings[id]
-		if _, ok := p.Loads[x.Load]; !ok {
-			c.say(path+"/"+id+"/load", "This lashing holds a load that is not in the plan; it is left out.")
-			delete(l.Lashings, id)
-		}
-	}
 }

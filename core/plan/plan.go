@@ -29,23 +29,29 @@ type (
 
 // Plan is the whole document.
 type Plan struct {
-	Format      string                `json:"format"`
-	Version     int                   `json:"version"`
-	Name        string                `json:"name"`
-	Notes       string                `json:"notes,omitempty"`
-	Region      quantity.Region       `json:"region"`
-	Units       quantity.System       `json:"units"`
-	BallSchool  string                `json:"ballSchool,omitempty"` // key into norms.Schools; empty: the region's usual one
-	Doubts      map[How]float64       `json:"doubts,omitempty"`     // plus-minus of masses by provenance, share; replaces DefaultDoubts
-	Chosen      string                `json:"chosen,omitempty"`     // trailer id
-	Loads       map[string]Load       `json:"loads"`
-	TowVehicles map[string]TowVehicle `json:"towVehicles"`
-	Trailers    map[string]Trailer    `json:"trailers"`
-	Parts       map[string]Part       `json:"parts"`
-	Wants       map[string]Want       `json:"wants,omitempty"`     // musts and wishes
-	Straps      map[string]Strap      `json:"straps,omitempty"`    // what there is to tie down with
-	TieSchool   string                `json:"tieSchool,omitempty"` // key into norms.TieSchools; empty: the region's usual one
-	Outings     map[string]Outing     `json:"outings"`
+	Format  string          `json:"format"`
+	Version int             `json:"version"`
+	Name    string          `json:"name" is:"name, text 200"`
+	Notes   string          `json:"notes,omitempty"`
+	Region  quantity.Region `json:"region"`
+	Units   quantity.System `json:"units"`
+	// key into norms.Schools; empty: the region's usual one
+	BallSchool string `json:"ballSchool,omitempty" is:"rule for the {ball load}, key ballRules" stage:"balance"`
+	// plus-minus of masses by provenance, share; replaces DefaultDoubts
+	Doubts map[How]float64 `json:"doubts,omitempty" stage:"balance"`
+	// trailer id
+	Chosen      string                `json:"chosen,omitempty"`
+	Loads       map[string]Load       `json:"loads" stage:"job"`
+	TowVehicles map[string]TowVehicle `json:"towVehicles" stage:"vehicle"`
+	Trailers    map[string]Trailer    `json:"trailers" stage:"trailer/details"`
+	Parts       map[string]Part       `json:"parts" stage:"balance"`
+	// musts and wishes
+	Wants map[string]Want `json:"wants,omitempty" stage:"job"`
+	// what there is to tie down with
+	Straps map[string]Strap `json:"straps,omitempty" stage:"tie"`
+	// key into norms.TieSchools; empty: the region's usual one
+	TieSchool string            `json:"tieSchool,omitempty" is:"rule for tie-downs, key tieRules" stage:"tie"`
+	Outings   map[string]Outing `json:"outings" stage:"balance"`
 }
 
 // How says how a figure is known: its provenance.
@@ -97,8 +103,8 @@ type LengthEstimate struct {
 // "gross" is the loaded trailer, "payload" is the load alone, "unsure" is
 // computed both ways.
 type Rating struct {
-	Value  mass   `json:"value"`
-	Counts Counts `json:"counts"`
+	Value  mass   `json:"value" is:"label's number"`
+	Counts Counts `json:"counts" is:"what the label counts, own"`
 }
 
 // Counts says what a rating counts.
@@ -111,45 +117,48 @@ const (
 	CountsUnsure  Counts = "unsure"
 )
 
+// AllCounts lists what a label's number may count.
+var AllCounts = []Counts{CountsGross, CountsPayload, CountsUnsure}
+
 // Size is a box, m.
 type Size struct {
-	Length *LengthEstimate `json:"length,omitempty"`
-	Width  *LengthEstimate `json:"width,omitempty"`
-	Height *LengthEstimate `json:"height,omitempty"`
+	Length *LengthEstimate `json:"length,omitempty" is:"length"`
+	Width  *LengthEstimate `json:"width,omitempty" is:"width"`
+	Height *LengthEstimate `json:"height,omitempty" is:"height"`
 }
 
 // Spot is a place in a frame: Back from its front face, Right of its
 // centreline, Up from its underside.
 type Spot struct {
-	Back  length `json:"back"`
-	Right length `json:"right,omitempty"`
-	Up    length `json:"up,omitempty"`
+	Back  length `json:"back" is:"place, -50..50"`
+	Right length `json:"right,omitempty" is:"place, -50..50"`
+	Up    length `json:"up,omitempty" is:"place, -50..50"`
 }
 
 // Centre is where a thing's mass centre lies in its own box. What is nil is
 // taken at the middle, with a doubt of a twentieth of the box (Back, Right)
 // or at 45 % of the height (Up).
 type Centre struct {
-	Back  *LengthEstimate `json:"back,omitempty"`
-	Right *LengthEstimate `json:"right,omitempty"`
-	Up    *LengthEstimate `json:"up,omitempty"`
+	Back  *LengthEstimate `json:"back,omitempty" is:"place of the centre, -50..50, not 0"`
+	Right *LengthEstimate `json:"right,omitempty" is:"place of the centre, -50..50"`
+	Up    *LengthEstimate `json:"up,omitempty" is:"height of the centre"`
 }
 
 // Load is a thing to carry.
 type Load struct {
 	Order      int                `json:"order"`
-	Name       string             `json:"name"`
-	Kind       string             `json:"kind,omitempty"` // key into catalogue.Loads
-	Mass       *MassEstimate      `json:"mass,omitempty"`
-	MassCounts MassCounts         `json:"massCounts,omitempty"`
+	Name       string             `json:"name" is:"name, text 200"`
+	Kind       string             `json:"kind,omitempty" is:"kind of load, key loads"`
+	Mass       *MassEstimate      `json:"mass,omitempty" is:"weight" stage:"balance"`
+	MassCounts MassCounts         `json:"massCounts,omitempty" is:"what the weight counts"`
 	Size       Size               `json:"size"`
 	Centre     Centre             `json:"centre"`
 	Contents   map[string]Content `json:"contents,omitempty"`
-	Ends       *EndWeighing       `json:"ends,omitempty"`
+	Ends       *EndWeighing       `json:"ends,omitempty" is:"readings of the ends, own"`
 	Bulk       *Bulk              `json:"bulk,omitempty"`
 	Tank       *Tank              `json:"tank,omitempty"`
-	Pieces     *Pieces            `json:"pieces,omitempty"`
-	Rolling    *Rolling           `json:"rolling,omitempty"`
+	Pieces     *Pieces            `json:"pieces,omitempty" is:"pack, own"`
+	Rolling    *Rolling           `json:"rolling,omitempty" stage:"ramps"`
 	Hull       *Hull              `json:"hull,omitempty"`
 }
 
@@ -162,11 +171,14 @@ const (
 	MassWhole MassCounts = "whole"
 )
 
+// MassCountings lists them.
+var MassCountings = []MassCounts{MassAlone, MassWhole}
+
 // Content is a thing inside a load: battery, motor, tackle, fuel.
 type Content struct {
 	Order int           `json:"order"`
-	Name  string        `json:"name"`
-	Mass  *MassEstimate `json:"mass,omitempty"`
+	Name  string        `json:"name" is:"name, text 200"`
+	Mass  *MassEstimate `json:"mass,omitempty" is:"weight"`
 	At    Spot          `json:"at"` // its centre, from the load's front face
 }
 
@@ -177,95 +189,130 @@ type EndWeighing struct {
 	Rear    MassEstimate `json:"rear"`
 	FrontAt length       `json:"frontAt"` // of the support, from the load's front face
 	RearAt  length       `json:"rearAt"`
-	One     bool         `json:"one,omitempty"` // only the front end was read: the rest of the load's mass is borne at RearAt
+	// only the front end was read: the rest of the load's mass is borne at RearAt
+	One bool `json:"one,omitempty"`
 }
 
 // TowVehicle is a car or pickup that tows.
 type TowVehicle struct {
-	Order        int             `json:"order"`
-	Name         string          `json:"name"`
-	Body         CarBody         `json:"body,omitempty"`      // how it is drawn
-	Kerb         *MassEstimate   `json:"kerb,omitempty"`      // ready to drive, driver not counted
-	RearEmpty    *MassEstimate   `json:"rearEmpty,omitempty"` // of that on the rear axle
-	Gross        *mass           `json:"gross,omitempty"`
-	Train        *mass           `json:"train,omitempty"`
-	RearLimit    *mass           `json:"rearLimit,omitempty"`
-	TowBraked    *mass           `json:"towBraked,omitempty"`
-	TowUnbraked  *mass           `json:"towUnbraked,omitempty"`
-	BallLimit    *mass           `json:"ballLimit,omitempty"`  // the vehicle's own ball-load limit
-	HitchTow     *mass           `json:"hitchTow,omitempty"`   // hitch plate: towed mass
-	HitchBall    *mass           `json:"hitchBall,omitempty"`  // hitch plate: ball load
-	BallRating   *mass           `json:"ballRating,omitempty"` // stamped on the ball
-	BallSize     *length         `json:"ballSize,omitempty"`   // diameter
-	BallHeight   *length         `json:"ballHeight,omitempty"`
-	Wheelbase    *LengthEstimate `json:"wheelbase,omitempty"`
-	RearOverhang *LengthEstimate `json:"rearOverhang,omitempty"` // rear axle to ball
-	HitchD       *quantity.Force `json:"hitchD,omitempty"`       // D value of the hitch's plate, N; its S is HitchBall
-	Socket       string          `json:"socket,omitempty"`       // key into norms.Plugs
-	Adapter      bool            `json:"adapter,omitempty"`      // one for another plug is carried
-	BallBehind   *length         `json:"ballBehind,omitempty"`   // ball's middle behind the bumper
-	GateReach    *length         `json:"gateReach,omitempty"`    // open tailgate or door: beyond the bumper …
-	GateHeight   *length         `json:"gateHeight,omitempty"`   // … and its lowest edge above the ground
+	Order int     `json:"order"`
+	Name  string  `json:"name" is:"name, text 200"`
+	Body  CarBody `json:"body,omitempty" is:"car's body"` // how it is drawn
+	// ready to drive, driver not counted
+	Kerb *MassEstimate `json:"kerb,omitempty" is:"{curb weight}"`
+	// of that on the rear axle
+	RearEmpty   *MassEstimate `json:"rearEmpty,omitempty" is:"weight on the rear axle"`
+	Gross       *mass         `json:"gross,omitempty" is:"{car gross}"`
+	Train       *mass         `json:"train,omitempty" is:"{train gross}"`
+	RearLimit   *mass         `json:"rearLimit,omitempty" is:"rear {axle limit}"`
+	TowBraked   *mass         `json:"towBraked,omitempty" is:"{tow rating}"`
+	TowUnbraked *mass         `json:"towUnbraked,omitempty" is:"{tow rating}"`
+	// the vehicle's own ball-load limit
+	BallLimit *mass `json:"ballLimit,omitempty" is:"{ball load} limit"`
+	// hitch plate: towed mass
+	HitchTow *mass `json:"hitchTow,omitempty" is:"hitch rating"`
+	// hitch plate: ball load
+	HitchBall *mass `json:"hitchBall,omitempty" is:"hitch's {ball load} limit"`
+	// stamped on the ball
+	BallRating *mass           `json:"ballRating,omitempty" is:"ball rating"`
+	BallSize   *length         `json:"ballSize,omitempty" is:"ball size, 0.02..0.12"` // diameter
+	BallHeight *length         `json:"ballHeight,omitempty" is:"ball height, >0..2"`
+	Wheelbase  *LengthEstimate `json:"wheelbase,omitempty" is:"wheelbase"`
+	// rear axle to ball
+	RearOverhang *LengthEstimate `json:"rearOverhang,omitempty" is:"distance from rear axle to ball"`
+	// D value of the hitch's plate, N; its S is HitchBall
+	HitchD *quantity.Force `json:"hitchD,omitempty" is:"D value, >0..1e6"`
+	Socket string          `json:"socket,omitempty" is:"socket, key plugs"`
+	// one for another plug is carried
+	Adapter bool `json:"adapter,omitempty"`
+	// ball's middle behind the bumper
+	BallBehind *length `json:"ballBehind,omitempty" is:"distance from bumper to ball, -1..3"`
+	// open tailgate or door: beyond the bumper …
+	GateReach *length `json:"gateReach,omitempty" is:"reach of the open {car tailgate}, 0..3"`
+	// … and its lowest edge above the ground
+	GateHeight *length `json:"gateHeight,omitempty" is:"height of the open {car tailgate}, 0..3"`
 }
 
 // Trailer is one candidate or the owner's own.
 type Trailer struct {
 	Order          int             `json:"order"`
-	Name           string          `json:"name"`
-	Kind           string          `json:"kind,omitempty"` // key into catalogue.Trailers
-	CouplingToAxle *LengthEstimate `json:"couplingToAxle,omitempty"`
-	CouplingToDeck *LengthEstimate `json:"couplingToDeck,omitempty"` // to the front board
-	DeckLength     *LengthEstimate `json:"deckLength,omitempty"`
-	DeckWidth      *LengthEstimate `json:"deckWidth,omitempty"`
-	DeckHeight     *LengthEstimate `json:"deckHeight,omitempty"`
-	SideHeight     *length         `json:"sideHeight,omitempty"`
-	Track          *LengthEstimate `json:"track,omitempty"` // between the tyres' middles
-	WheelDiameter  *length         `json:"wheelDiameter,omitempty"`
-	Axles          int             `json:"axles,omitempty"`        // 0 is one; two tyres each
-	Label          *Rating         `json:"label,omitempty"`        // gross, or what the shop label says
-	OnWheels       *mass           `json:"onWheels,omitempty"`     // limit on the wheels when coupled, where the plate gives one
-	AxleRating     *mass           `json:"axleRating,omitempty"`   // the axle, both ends together
-	SpringRating   *mass           `json:"springRating,omitempty"` // both springs together
-	TyreRating     *mass           `json:"tyreRating,omitempty"`   // one tyre
-	TyreIndex      *int            `json:"tyreIndex,omitempty"`    // load index, read when TyreRating is not given
-	CouplingRating *mass           `json:"couplingRating,omitempty"`
-	CouplingBall   *mass           `json:"couplingBall,omitempty"` // ball-load limit of coupling or drawbar
-	CouplingSize   *length         `json:"couplingSize,omitempty"` // ball diameter that it takes
-	Brakes         Brakes          `json:"brakes,omitempty"`
-	Breakaway      *bool           `json:"breakaway,omitempty"`
-	Chains         *int            `json:"chains,omitempty"`
-	RunningGear    *MassEstimate   `json:"runningGear,omitempty"` // axle, springs and wheels: moves with the axle
-	AxleMoves      *AxleMoves      `json:"axleMoves,omitempty"`
-	Empty          Empty           `json:"empty"`
+	Name           string          `json:"name" is:"name, text 200"`
+	Kind           string          `json:"kind,omitempty" is:"kind of trailer, key trailers"`
+	CouplingToAxle *LengthEstimate `json:"couplingToAxle,omitempty" is:"distance from {coupling} to axle, own"`
+	// to the front board
+	CouplingToDeck *LengthEstimate `json:"couplingToDeck,omitempty" is:"distance from {coupling} to deck, -50..50, not 0"`
+	DeckLength     *LengthEstimate `json:"deckLength,omitempty" is:"deck length"`
+	DeckWidth      *LengthEstimate `json:"deckWidth,omitempty" is:"deck width"`
+	DeckHeight     *LengthEstimate `json:"deckHeight,omitempty" is:"deck height"`
+	SideHeight     *length         `json:"sideHeight,omitempty" is:"height of the sides, 0..5"`
+	Track          *LengthEstimate `json:"track,omitempty" is:"track"` // between the tyres' middles
+	WheelDiameter  *length         `json:"wheelDiameter,omitempty" is:"wheel diameter, >0..3"`
+	// 0 is one; two tyres each
+	Axles int `json:"axles,omitempty" is:"number of axles, 0..3"`
+	// gross, or what the shop label says
+	Label *Rating `json:"label,omitempty" is:"label's number"`
+	// limit on the wheels when coupled, where the plate gives one
+	OnWheels *mass `json:"onWheels,omitempty" is:"{on wheels} rating"`
+	// the axle, both ends together
+	AxleRating *mass `json:"axleRating,omitempty" is:"axle rating"`
+	// both springs together
+	SpringRating *mass `json:"springRating,omitempty" is:"spring rating"`
+	// one tyre
+	TyreRating *mass `json:"tyreRating,omitempty" is:"{tyre} rating"`
+	// load index, read when TyreRating is not given
+	TyreIndex      *int  `json:"tyreIndex,omitempty" is:"load index on the {tyre}'s wall, 50..126"`
+	CouplingRating *mass `json:"couplingRating,omitempty" is:"{coupling} rating"`
+	// ball-load limit of coupling or drawbar
+	CouplingBall *mass `json:"couplingBall,omitempty" is:"{coupling}'s {ball load} limit"`
+	// ball diameter that it takes
+	CouplingSize *length `json:"couplingSize,omitempty" is:"{coupling} size, 0.02..0.12"`
+	Brakes       Brakes  `json:"brakes,omitempty" is:"brakes"`
+	Breakaway    *bool   `json:"breakaway,omitempty"`
+	Chains       *int    `json:"chains,omitempty" is:"number of chains, 0..8"`
+	// axle, springs and wheels: moves with the axle
+	RunningGear *MassEstimate `json:"runningGear,omitempty" is:"weight of axle and wheels"`
+	AxleMoves   *AxleMoves    `json:"axleMoves,omitempty" is:"axle's range, own"`
+	Empty       Empty         `json:"empty"`
 
-	Comes          Comes              `json:"comes,omitempty"`
-	NoPlate        bool               `json:"noPlate,omitempty"`      // home-made or a frame without one
-	WidthOverAll   *LengthEstimate    `json:"widthOverAll,omitempty"` // with wheels and mudguards
-	CouplingHeight *length            `json:"couplingHeight,omitempty"`
-	Suspension     Suspension         `json:"suspension,omitempty"`
-	Travel         *length            `json:"travel,omitempty"`  // of the springs to the stop
-	Sinks          *length            `json:"sinks,omitempty"`   // of the springs from empty hanging to their rated load
-	AxleGap        *length            `json:"axleGap,omitempty"` // between the axles of a group
-	Drawbar        *Drawbar           `json:"drawbar,omitempty"`
-	TurnTo         *float64           `json:"turnTo,omitempty"`    // angle to the car that is asked for, rad
-	WheelRoom      *length            `json:"wheelRoom,omitempty"` // between tyre and deck or mudguard, empty
-	TyreText       string             `json:"tyreText,omitempty"`  // as it stands on the wall
-	TyreSymbol     string             `json:"tyreSymbol,omitempty"`
-	TyreSpeed      *quantity.Speed    `json:"tyreSpeed,omitempty"` // printed plainly as a limit
-	TyrePressure   *quantity.Pressure `json:"tyrePressure,omitempty"`
-	Floor          Floor              `json:"floor,omitempty"`
-	Tail           Tail               `json:"tail,omitempty"`
-	Anchors        map[string]Anchor  `json:"anchors,omitempty"`
-	Folded         *Size              `json:"folded,omitempty"` // as stored, where it folds
-	OnEdge         bool               `json:"onEdge,omitempty"`
-	Plug           string             `json:"plug,omitempty"` // key into norms.Plugs
-	Lights         string             `json:"lights,omitempty"`
-	Papers         Papers             `json:"papers,omitempty"`
-	Deal           *Deal              `json:"deal,omitempty"`
-	Fitted         map[string]PartOn  `json:"fitted,omitempty"` // parts that are always on
-	Pivot          *length            `json:"pivot,omitempty"`  // of a bed that tilts, behind the ball
+	Comes Comes `json:"comes,omitempty" is:"trailer"`
+	// home-made or a frame without one
+	NoPlate bool `json:"noPlate,omitempty"`
+	// with wheels and mudguards
+	WidthOverAll   *LengthEstimate `json:"widthOverAll,omitempty" is:"width over all"`
+	CouplingHeight *length         `json:"couplingHeight,omitempty" is:"{coupling} height, >0..2"`
+	Suspension     Suspension      `json:"suspension,omitempty" is:"suspension"`
+	// of the springs to the stop
+	Travel *length `json:"travel,omitempty" is:"spring travel, 0..1"`
+	// of the springs from empty hanging to their rated load
+	Sinks *length `json:"sinks,omitempty" is:"springs' sinking at rated load, >0..0.5"`
+	// between the axles of a group
+	AxleGap *length  `json:"axleGap,omitempty" is:"distance between the axles, 0.3..3"`
+	Drawbar *Drawbar `json:"drawbar,omitempty" stage:"racks"`
+	// angle to the car that is asked for, rad
+	TurnTo *float64 `json:"turnTo,omitempty" is:"angle to turn to, angle >0..1.9"`
+	// between tyre and deck or mudguard, empty
+	WheelRoom *length `json:"wheelRoom,omitempty" is:"room over the wheel, 0..2"`
+	// as it stands on the wall
+	TyreText   string `json:"tyreText,omitempty" is:"text on the {tyre}, text 200"`
+	TyreSymbol string `json:"tyreSymbol,omitempty" is:"{tyre}'s speed symbol, key tyreSpeeds"`
+	// printed plainly as a limit
+	TyreSpeed    *quantity.Speed    `json:"tyreSpeed,omitempty" is:"{tyre} speed, >0..100"`
+	TyrePressure *quantity.Pressure `json:"tyrePressure,omitempty" is:"{tyre} pressure, >0..2e6"`
+	Floor        Floor              `json:"floor,omitempty" is:"floor"`
+	Tail         Tail               `json:"tail,omitempty" is:"tail"`
+	Anchors      map[string]Anchor  `json:"anchors,omitempty"`
+	Folded       *Size              `json:"folded,omitempty"` // as stored, where it folds
+	OnEdge       bool               `json:"onEdge,omitempty"`
+	Plug         string             `json:"plug,omitempty" is:"plug, key plugs"`
+	Lights       string             `json:"lights,omitempty" is:"kind of lamps, key lamps"`
+	Papers       Papers             `json:"papers,omitempty" is:"state of the papers" stage:"trailer/money"`
+	Deal         *Deal              `json:"deal,omitempty" stage:"trailer/money"`
+	// parts that are always on
+	Fitted map[string]PartOn `json:"fitted,omitempty" is:"part, ref parts"`
+	// of a bed that tilts, behind the ball
+	Pivot *length `json:"pivot,omitempty" is:"pivot of the bed, >0..50"`
 
-	TiePoints map[string]TiePoint `json:"tiePoints,omitempty"`
+	TiePoints map[string]TiePoint `json:"tiePoints,omitempty" stage:"tie"`
 }
 
 // Brakes says what brakes a trailer has; empty is not known.
@@ -279,6 +326,9 @@ const (
 	BrakesFitted   Brakes = "fitted" // of a kind not told
 )
 
+// AllBrakes lists the kinds of brake.
+var AllBrakes = []Brakes{BrakesNone, BrakesOverrun, BrakesElectric, BrakesFitted}
+
 // AxleMoves is where the axle may be set, behind the coupling.
 type AxleMoves struct {
 	Min   length `json:"min"`
@@ -290,22 +340,28 @@ type AxleMoves struct {
 // owner has. Ball and Axle (or Left and Right) readings beat Mass and Ball,
 // which beats Mass and Centre, which beats the kind's typical range.
 type Empty struct {
-	Mass   *MassEstimate     `json:"mass,omitempty"`
-	Ball   *Reading          `json:"ball,omitempty"`
-	Axle   *Reading          `json:"axle,omitempty"`
-	Left   *Reading          `json:"left,omitempty"`
-	Right  *Reading          `json:"right,omitempty"`
-	Centre *LengthEstimate   `json:"centre,omitempty"` // behind the ball
-	AxleAt *length           `json:"axleAt,omitempty"` // where the axle stood; nil: where it is stated to be
-	Parts  map[string]PartOn `json:"parts,omitempty"`  // parts that were on, and where
+	Mass  *MassEstimate `json:"mass,omitempty" is:"empty weight"`
+	Ball  *Reading      `json:"ball,omitempty" is:"{ball load} reading"`
+	Axle  *Reading      `json:"axle,omitempty" is:"axle reading"`
+	Left  *Reading      `json:"left,omitempty" is:"left wheel's reading"`
+	Right *Reading      `json:"right,omitempty" is:"right wheel's reading"`
+	// behind the ball
+	Centre *LengthEstimate `json:"centre,omitempty" is:"place of the empty trailer's centre"`
+	// where the axle stood; nil: where it is stated to be
+	AxleAt *length `json:"axleAt,omitempty" is:"axle position at the weighing, >0..50"`
+	// parts that were on, and where
+	Parts map[string]PartOn `json:"parts,omitempty" is:"part, ref parts"`
 }
 
 // Reading is what a scale showed, trailer level.
 type Reading struct {
-	Mass      mass    `json:"mass"`
-	PlusMinus *mass   `json:"plusMinus,omitempty"` // tolerance; nil: that of a weighing
-	At        *length `json:"at,omitempty"`        // of the scale behind the ball centre; nil: under the ball
-	Plank     *Plank  `json:"plank,omitempty"`     // the ball stood on a plank over the scale
+	Mass mass `json:"mass" is:"reading, own"`
+	// tolerance; nil: that of a weighing
+	PlusMinus *mass `json:"plusMinus,omitempty" is:"plus-minus of the reading, 0..1e5"`
+	// of the scale behind the ball centre; nil: under the ball
+	At *length `json:"at,omitempty" is:"place of the scale, -1..50"`
+	// the ball stood on a plank over the scale
+	Plank *Plank `json:"plank,omitempty" is:"plank, own"`
 }
 
 // Plank is a plank with one end on a block and the other on the scale, set to
@@ -319,49 +375,54 @@ type Plank struct {
 // prop, toolbox, spare wheel.
 type Part struct {
 	Order  int             `json:"order"`
-	Name   string          `json:"name"`
-	Mass   *MassEstimate   `json:"mass,omitempty"`
+	Name   string          `json:"name" is:"name, text 200"`
+	Mass   *MassEstimate   `json:"mass,omitempty" is:"weight"`
 	Size   Size            `json:"size"`
 	Centre Centre          `json:"centre"`
-	Slots  map[string]Slot `json:"slots,omitempty"`
-	Kind   string          `json:"kind,omitempty"` // key into catalogue.Fittings
-	Undo   string          `json:"undo,omitempty"` // what holds it: pins, bolts, welded
-	Rack   *Rack           `json:"rack,omitempty"` // how it is built; mass, size and centre follow
-	Cradle *Cradle         `json:"cradle,omitempty"`
-	Ramp   *Ramp           `json:"ramp,omitempty"`
+	Slots  map[string]Slot `json:"slots,omitempty" stage:"racks"`
+	Kind   string          `json:"kind,omitempty" is:"kind of part, key fittings"`
+	// what holds it: pins, bolts, welded
+	Undo string `json:"undo,omitempty" stage:"trailer/details"`
+	// how it is built; mass, size and centre follow
+	Rack   *Rack   `json:"rack,omitempty" stage:"racks"`
+	Cradle *Cradle `json:"cradle,omitempty" stage:"racks"`
+	Ramp   *Ramp   `json:"ramp,omitempty" stage:"ramps"`
 }
 
 // Slot is a place on a part that takes a load, from the part's front face,
 // centreline and underside.
 type Slot struct {
 	Order int    `json:"order"`
-	Name  string `json:"name"`
+	Name  string `json:"name" is:"name, text 200"`
 	At    Spot   `json:"at"`
 	Tier  string `json:"tier,omitempty"` // of the part's rack
 
-	Pose Pose     `json:"pose,omitempty"`
-	Lean *float64 `json:"lean,omitempty"` // of a hull on edge, rad from lying on its keel; nil: EdgeLean
+	Pose Pose `json:"pose,omitempty" is:"pose"`
+	// of a hull on edge, rad from lying on its keel; nil: EdgeLean
+	Lean *float64 `json:"lean,omitempty" is:"lean, angle 0..1.5707963267948966"`
 }
 
 // PartOn is a part in its place on the deck.
 type PartOn struct {
 	At       Spot `json:"at"`
-	Turn     int  `json:"turn,omitempty"`
+	Turn     int  `json:"turn,omitempty" is:"turn, own"`
 	Optional bool `json:"optional,omitempty"` // may stay at home
 }
 
 // Outing is one way the trailer is loaded and towed.
 type Outing struct {
-	Order    int               `json:"order"`
-	Name     string            `json:"name"`
-	Vehicle  string            `json:"vehicle,omitempty"`
-	People   *MassEstimate     `json:"people,omitempty"` // all in the car, driver too
-	Gear     *MassEstimate     `json:"gear,omitempty"`   // luggage in the car
-	Distance *length           `json:"distance,omitempty"`
-	Speed    *quantity.Speed   `json:"speed,omitempty"`
-	Road     Road              `json:"road,omitempty"`
-	Slip     *Slip             `json:"slip,omitempty"` // where boats go into the water
-	Layouts  map[string]Layout `json:"layouts"`        // by trailer id
+	Order   int    `json:"order"`
+	Name    string `json:"name" is:"name, text 200"`
+	Vehicle string `json:"vehicle,omitempty" is:"tow vehicle, ref towVehicles" stage:"job"`
+	// all in the car, driver too
+	People *MassEstimate `json:"people,omitempty" is:"weight of the people" stage:"job"`
+	// luggage in the car
+	Gear     *MassEstimate     `json:"gear,omitempty" is:"weight of the luggage, 0..1e5" stage:"job"`
+	Distance *length           `json:"distance,omitempty" is:"distance, distance 0..2e7"`
+	Speed    *quantity.Speed   `json:"speed,omitempty" is:"speed, >0..70"`
+	Road     Road              `json:"road,omitempty" is:"road"`
+	Slip     *Slip             `json:"slip,omitempty" is:"slip, own" stage:"racks"` // where boats go into the water
+	Layouts  map[string]Layout `json:"layouts" is:"trailer, ref trailers"`          // by trailer id
 
 	Departures map[string]Departed `json:"departures,omitempty"` // pages of the road log
 }
@@ -369,7 +430,7 @@ type Outing struct {
 // Departed is a departure card as it was ticked.
 type Departed struct {
 	Order int             `json:"order"`
-	On    string          `json:"on"` // day, year-month-day
+	On    string          `json:"on" is:"day, day"` // day, year-month-day
 	Ticks map[string]bool `json:"ticks,omitempty"`
 
 	Revision int64 `json:"revision,omitempty"` // of the plan, when the page was begun
@@ -390,27 +451,28 @@ var Roads = []Road{RoadOpen, RoadMotorway, RoadTrack}
 
 // Layout is how an outing is loaded on one trailer.
 type Layout struct {
-	AxleAt     *length                `json:"axleAt,omitempty"` // setting for this outing, behind the coupling
-	Parts      map[string]PartOn      `json:"parts,omitempty"`
-	Placements map[string]Placement   `json:"placements"` // by load id
+	// setting for this outing, behind the coupling
+	AxleAt     *length                `json:"axleAt,omitempty" is:"axle setting, >0..50"`
+	Parts      map[string]PartOn      `json:"parts,omitempty" is:"part, ref parts"`
+	Placements map[string]Placement   `json:"placements" is:"load, ref loads"` // by load id
 	Readings   map[string]LoadReading `json:"readings,omitempty"`
-	Loading    *Loading               `json:"loading,omitempty"` // how a machine gets on
-	Lashings   map[string]Lashing     `json:"lashings,omitempty"`
+	Loading    *Loading               `json:"loading,omitempty" stage:"ramps"` // how a machine gets on
+	Lashings   map[string]Lashing     `json:"lashings,omitempty" stage:"tie"`
 }
 
 // LoadReading is a reading of the laden rig.
 type LoadReading struct {
 	Order int    `json:"order"`
-	What  What   `json:"what"`
+	What  What   `json:"what" is:"what was read, own"`
 	Stood *Stood `json:"stood,omitempty"` // how all stood when it was read; nil: as it stands now
 	Reading
 }
 
 // Stood is how a layout stood when a scale was read.
 type Stood struct {
-	AxleAt     *length              `json:"axleAt,omitempty"`
-	Parts      map[string]PartOn    `json:"parts,omitempty"`
-	Placements map[string]Placement `json:"placements"`
+	AxleAt     *length              `json:"axleAt,omitempty" is:"axle setting, >0..50"`
+	Parts      map[string]PartOn    `json:"parts,omitempty" is:"part, ref parts"`
+	Placements map[string]Placement `json:"placements" is:"load, ref loads"`
 }
 
 // Is reports whether the layout stands as it stood then. Pins and what may
@@ -456,20 +518,24 @@ const (
 	OnLoad Support = "load"
 )
 
+// Supports lists them.
+var Supports = []Support{OnDeck, OnAny, OnPart, OnLoad}
+
 // Placement puts a load on its support.
 type Placement struct {
-	On       Support `json:"on"`
+	On       Support `json:"on" is:"what carries it, own"`
 	ID       string  `json:"id,omitempty"`   // of the part or load that carries it
 	Slot     string  `json:"slot,omitempty"` // of the part
 	At       Spot    `json:"at"`
-	Turn     int     `json:"turn,omitempty"` // degrees clockwise seen from above: 0, 90, 180, 270
+	Turn     int     `json:"turn,omitempty" is:"turn, own"` // degrees clockwise seen from above: 0, 90, 180, 270
 	Pinned   bool    `json:"pinned,omitempty"`
 	Optional bool    `json:"optional,omitempty"`
 
-	Grip float64 `json:"grip,omitempty"` // friction under it; 0: that of its kind on this floor
-	Mat  bool    `json:"mat,omitempty"`  // an anti-slip mat lies under it
+	// friction under it; 0: that of its kind on this floor
+	Grip float64 `json:"grip,omitempty" is:"friction, count 0..1.2"`
+	Mat  bool    `json:"mat,omitempty"` // an anti-slip mat lies under it
 
-	Surface string   `json:"surface,omitempty"` // key into norms.Surfaces
+	Surface string   `json:"surface,omitempty" is:"pair of surfaces, key surfaces"`
 	Blocked *Blocked `json:"blocked,omitempty"`
 
 	Auto bool `json:"-"` // the app placed it: derived, never stored

@@ -10,28 +10,35 @@ import (
 // each of posts and of one cross bar a tier. The part's mass, size and centre
 // follow from it.
 type Rack struct {
-	FrontAt length          `json:"frontAt"`          // of the front frame, behind the part's front face
-	RearAt  length          `json:"rearAt"`           // of the rear frame
-	Middle  bool            `json:"middle,omitempty"` // a third frame midway
-	Posts   int             `json:"posts,omitempty"`  // of a frame: 1 in the middle, 2 (taken when nought), 3
-	Apart   length          `json:"apart"`            // between the outer posts' middles
-	Foot    Foot            `json:"foot,omitempty"`
-	Held    bool            `json:"held,omitempty"` // bars are kept from moving sideways: angles bend upright
-	Post    Profile         `json:"post"`
-	Bar     Profile         `json:"bar"`
-	Brace   length          `json:"brace,omitempty"` // leg of braces at 45° from each post to its bars, both ways; 0 is none
-	Bolts   int             `json:"bolts,omitempty"` // of a bolted foot, half of them to either side
-	Bolt    length          `json:"bolt,omitempty"`  // their diameter
-	Grade   string          `json:"grade,omitempty"` // key into norms.Bolts
-	Gauge   length          `json:"gauge,omitempty"` // between the foot's rows of bolts
-	Tiers   map[string]Tier `json:"tiers"`
+	// of the front frame, behind the part's front face
+	FrontAt length `json:"frontAt" is:"front frame's place, 0..50"`
+	RearAt  length `json:"rearAt" is:"rear frame's place, 0..50"` // of the rear frame
+	// a third frame midway
+	Middle bool `json:"middle,omitempty"`
+	// of a frame: 1 in the middle, 2 (taken when nought), 3
+	Posts int `json:"posts,omitempty" is:"number of a frame's posts, 0..3"`
+	// between the outer posts' middles
+	Apart length  `json:"apart" is:"distance between the posts, 0..5"`
+	Foot  Foot    `json:"foot,omitempty" is:"foot"`
+	Held  bool    `json:"held,omitempty"` // bars are kept from moving sideways: angles bend upright
+	Post  Profile `json:"post"`
+	Bar   Profile `json:"bar"`
+	// leg of braces at 45° from each post to its bars, both ways; 0 is none
+	Brace length `json:"brace,omitempty" is:"brace, 0..1"`
+	// of a bolted foot, half of them to either side
+	Bolts int    `json:"bolts,omitempty" is:"number of bolts, 0..20"`
+	Bolt  length `json:"bolt,omitempty" is:"bolt's diameter, 0..0.05"` // their diameter
+	Grade string `json:"grade,omitempty" is:"grade of bolt, key bolts"`
+	// between the foot's rows of bolts
+	Gauge length          `json:"gauge,omitempty" is:"distance between the bolts, 0..1"`
+	Tiers map[string]Tier `json:"tiers"`
 }
 
 // Tier is one height of cross bars.
 type Tier struct {
 	Order  int    `json:"order"`
-	Up     length `json:"up"`     // top of the bars above the part's underside
-	Length length `json:"length"` // of the bars
+	Up     length `json:"up" is:"tier's height, 0..5"`    // top of the bars above the part's underside
+	Length length `json:"length" is:"bar's length, 0..5"` // of the bars
 }
 
 // Foot is how posts stand on the trailer.
@@ -51,55 +58,13 @@ var Feet = []Foot{FootPocket, FootBolted, FootWelded}
 // the material.
 type Profile struct {
 	Shape    string `json:"shape"`
-	Height   length `json:"height"`
-	Width    length `json:"width,omitempty"`
-	Wall     length `json:"wall,omitempty"`
-	Lip      length `json:"lip,omitempty"`
-	Material string `json:"material"` // key into catalogue.Stocks
+	Height   length `json:"height" is:"section's height, 0..0.5"`
+	Width    length `json:"width,omitempty" is:"section's width, 0..0.5"`
+	Wall     length `json:"wall,omitempty" is:"section's wall, 0..0.1"`
+	Lip      length `json:"lip,omitempty" is:"section's lip, 0..0.1"`
+	Material string `json:"material" is:"material, key stocks"`
 
-	PerMetre *quantity.Money `json:"perMetre,omitempty"` // its price
-}
-
-func (c *cleaner) rack(path string, r *Rack) {
-	c.bound(path+"/frontAt", "front frame's place", &r.FrontAt, 0, maxLength)
-	c.bound(path+"/rearAt", "rear frame's place", &r.RearAt, 0, maxLength)
-	c.bound(path+"/apart", "distance between the posts", &r.Apart, 0, 5)
-	if r.Posts < 0 || r.Posts > 3 {
-		c.say(path+"/posts", "A frame has 1, 2 or 3 posts.")
-		r.Posts = 2
-	}
-	one(c, path+"/foot", "foot", &r.Foot, Feet)
-	c.grade(path+"/grade", &r.Grade)
-	c.bound(path+"/brace", "brace", &r.Brace, 0, 1)
-	c.bound(path+"/bolt", "bolt's diameter", &r.Bolt, 0, 0.05)
-	c.bound(path+"/gauge", "distance between the bolts", &r.Gauge, 0, 1)
-	if r.Bolts < 0 || r.Bolts > 20 {
-		c.say(path+"/bolts", "The number of bolts must lie between 0 and 20.")
-		r.Bolts = 0
-	}
-	c.profile(path+"/post", &r.Post)
-	c.profile(path+"/bar", &r.Bar)
-	r.Tiers = entries(c, r.Tiers, path+"/tiers", func(path string, t *Tier) {
-		c.bound(path+"/up", "tier's height", &t.Up, 0, 5)
-		c.bound(path+"/length", "bar's length", &t.Length, 0, 5)
-	})
-}
-
-func (c *cleaner) profile(path string, p *Profile) {
-	c.profileWords(path, p)
-	c.bound(path+"/height", "section's height", &p.Height, 0, 0.5)
-	c.bound(path+"/width", "section's width", &p.Width, 0, 0.5)
-	c.bound(path+"/wall", "section's wall", &p.Wall, 0, 0.1)
-	c.bound(path+"/lip", "section's lip", &p.Lip, 0, 0.1)
-	c.money(path+"/perMetre", "price of a metre", &p.PerMetre)
-}
-
-// bound puts a length that lies beyond its bounds to nought.
-func (c *cleaner) bound(path, what string, v *length, low, high length) {
-	p := v
-	if number(c, path, what, &p, quantity.KindLength, low, high, false); p == nil {
-		*v = 0
-	}
+	PerMetre *quantity.Money `json:"perMetre,omitempty" is:"price of a metre"` // its price
 }
 
 // Pose is how a hull lies in its place.
@@ -137,52 +102,30 @@ func (s *Slot) Leans() float64 {
 type Cradle struct {
 	Rollers map[string]Roller `json:"rollers,omitempty"`
 	Bunks   *Bunks            `json:"bunks,omitempty"`
-	Keel    length            `json:"keel"`              // top of rollers or bunks above the part's underside
-	BowStop *length           `json:"bowStop,omitempty"` // where the stem stops
-	WinchAt *length           `json:"winchAt,omitempty"` // of the drum
-	WinchUp *length           `json:"winchUp,omitempty"` // the line where it leaves the drum, above the part's underside
-	Transom bool              `json:"transom,omitempty"` // there is a tie for the stern
+	// top of rollers or bunks above the part's underside
+	Keel    length  `json:"keel" is:"height of the rollers, 0..3"`
+	BowStop *length `json:"bowStop,omitempty" is:"bow stop's place, -3..50"` // where the stem stops
+	WinchAt *length `json:"winchAt,omitempty" is:"winch's place, -3..50"`    // of the drum
+	// the line where it leaves the drum, above the part's underside
+	WinchUp *length `json:"winchUp,omitempty" is:"winch's height, 0..3"`
+	// there is a tie for the stern
+	Transom bool `json:"transom,omitempty"`
 }
 
 // Roller bears the keel in one place.
 type Roller struct {
 	Order int    `json:"order"`
-	At    length `json:"at"`
+	At    length `json:"at" is:"roller's place, -2..50"`
 }
 
 // Bunks are two alike along the boat, right and left of the keel.
 type Bunks struct {
-	From  length `json:"from"`
-	To    length `json:"to"`
-	Apart length `json:"apart"` // between their middles
+	From  length `json:"from" is:"bunks' front, -3..50"`
+	To    length `json:"to" is:"bunks' rear, -3..50"`
+	Apart length `json:"apart" is:"distance between the bunks, 0..4"` // between their middles
 }
 
 // Slip is where boats go in and come out.
 type Slip struct {
 	Angle float64 `json:"angle"` // rad
-}
-
-func (c *cleaner) slot(path string, s *Slot) {
-	c.spot(path+"/at", &s.At)
-	one(c, path+"/pose", "pose", &s.Pose, Poses)
-	number(c, path+"/lean", "lean", &s.Lean, quantity.KindAngle, 0, math.Pi/2, false)
-}
-
-func (c *cleaner) cradle(path string, k *Cradle) {
-	if k.Rollers != nil {
-		k.Rollers = entries(c, k.Rollers, path+"/rollers", func(path string, r *Roller) { c.bound(path+"/at", "roller's place", &r.At, -2, maxLength) })
-	}
-	c.bound(path+"/keel", "height of the rollers", &k.Keel, 0, 3)
-	number(c, path+"/bowStop", "bow stop's place", &k.BowStop, quantity.KindLength, -3, maxLength, false)
-	number(c, path+"/winchAt", "winch's place", &k.WinchAt, quantity.KindLength, -3, maxLength, false)
-	number(c, path+"/winchUp", "winch's height", &k.WinchUp, quantity.KindLength, 0, 3, false)
-	if b := k.Bunks; b != nil {
-		c.bound(path+"/bunks/from", "bunks' front", &b.From, -3, maxLength)
-		c.bound(path+"/bunks/to", "bunks' rear", &b.To, -3, maxLength)
-		c.bound(path+"/bunks/apart", "distance between the bunks", &b.Apart, 0, 4)
-		if b.To <= b.From {
-			c.say(path+"/bunks", "The bunks must end behind their front.")
-			k.Bunks = nil
-		}
-	}
 }

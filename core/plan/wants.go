@@ -5,20 +5,23 @@ import "zygonos/core/lang/quantity"
 // Want is something that the trailer must do or, as a wish, would better do.
 // Which of its figures count follows from What.
 type Want struct {
-	Order    int             `json:"order"`
-	What     WantWhat        `json:"what"`
-	Wish     bool            `json:"wish,omitempty"`
-	Outing   string          `json:"outing,omitempty"`   // carry
-	Size     *Size           `json:"size,omitempty"`     // storage: the bay; sheet: the sheet
-	Count    *int            `json:"count,omitempty"`    // anchors
-	Mass     *mass           `json:"mass,omitempty"`     // alone: what one person lifts
-	Height   *length         `json:"height,omitempty"`   // alone: and how high
-	Speed    *quantity.Speed `json:"speed,omitempty"`    // road
-	Distance *length         `json:"distance,omitempty"` // road: of one trip
-	Money    *quantity.Money `json:"money,omitempty"`    // budget
-	Hours    *quantity.Time  `json:"hours,omitempty"`    // hours: at hand …
-	Date     string          `json:"date,omitempty"`     // … until this day, YYYY-MM-DD
-	Skills   map[Skill]bool  `json:"skills,omitempty"`   // at hand
+	Order  int      `json:"order"`
+	What   WantWhat `json:"what" is:"want, own"`
+	Wish   bool     `json:"wish,omitempty"`
+	Outing string   `json:"outing,omitempty" is:"outing, ref outings"` // carry
+	// storage: the bay; sheet: the sheet
+	Size  *Size `json:"size,omitempty"`
+	Count *int  `json:"count,omitempty" is:"number of anchors, 0..2000"` // anchors
+	// alone: what one person lifts
+	Mass     *mass           `json:"mass,omitempty" is:"weight that one person lifts"`
+	Height   *length         `json:"height,omitempty" is:"height, >0..5"`               // alone: and how high
+	Speed    *quantity.Speed `json:"speed,omitempty" is:"speed, >0..70"`                // road
+	Distance *length         `json:"distance,omitempty" is:"distance, distance 0..2e7"` // road: of one trip
+	Money    *quantity.Money `json:"money,omitempty" is:"budget"`                       // budget
+	Hours    *quantity.Time  `json:"hours,omitempty" is:"hours"`                        // hours: at hand …
+	// … until this day, YYYY-MM-DD
+	Date   string         `json:"date,omitempty" is:"day, day"`
+	Skills map[Skill]bool `json:"skills,omitempty"` // at hand
 }
 
 // WantWhat is the kind of a want.
@@ -146,34 +149,42 @@ var PapersStates = []Papers{PapersComplete, PapersNew, PapersMissing, PapersNoNe
 // Anchor is one tie-down point of a trailer or several alike.
 type Anchor struct {
 	Order  int    `json:"order"`
-	Kind   string `json:"kind"` // key into catalogue.AnchorKinds
-	Count  int    `json:"count"`
-	Rating *mass  `json:"rating,omitempty"` // of one, from its plate
+	Kind   string `json:"kind" is:"kind of anchor, key anchors"`
+	Count  int    `json:"count" is:"number of anchors, 0..200"`
+	Rating *mass  `json:"rating,omitempty" is:"anchor's rating"` // of one, from its plate
 }
 
 // Deal is what a candidate costs in money and time until it is on the road.
 type Deal struct {
-	Price      *quantity.Money `json:"price,omitempty"`
-	Offer      *quantity.Money `json:"offer,omitempty"`      // what is bid; counts in place of the price
-	Delivery   *quantity.Money `json:"delivery,omitempty"`   // brought to the door
-	Fetch      *quantity.Money `json:"fetch,omitempty"`      // or fetched: the drive there and back
-	Tax        *float64        `json:"tax,omitempty"`        // share of the price, where it comes on top
-	Office     *quantity.Money `json:"office,omitempty"`     // papers, plates, inspection
-	PapersRisk *quantity.Money `json:"papersRisk,omitempty"` // where papers are missing: what getting them may cost
-	Hours      *quantity.Time  `json:"hours,omitempty"`      // to bolt or build it
-	Skill      Skill           `json:"skill,omitempty"`      // that it takes
-	ReadyOn    string          `json:"readyOn,omitempty"`    // YYYY-MM-DD
-	Buys       map[string]Buy  `json:"buys,omitempty"`       // must-buys: floor, jack, spare, lights …
-	Repairs    map[string]Buy  `json:"repairs,omitempty"`    // bearings, tyres, rust …
-	Inspected  map[string]Seen `json:"inspected,omitempty"`  // by key of catalogue.Inspections
+	Price *quantity.Money `json:"price,omitempty" is:"price"`
+	// what is bid; counts in place of the price
+	Offer    *quantity.Money `json:"offer,omitempty" is:"offer"`
+	Delivery *quantity.Money `json:"delivery,omitempty" is:"delivery"` // brought to the door
+	// or fetched: the drive there and back
+	Fetch *quantity.Money `json:"fetch,omitempty" is:"drive to fetch it"`
+	// share of the price, where it comes on top
+	Tax *float64 `json:"tax,omitempty" is:"tax, share 0..1"`
+	// papers, plates, inspection
+	Office *quantity.Money `json:"office,omitempty" is:"sum for papers and plates"`
+	// where papers are missing: what getting them may cost
+	PapersRisk *quantity.Money `json:"papersRisk,omitempty" is:"sum at risk"`
+	Hours      *quantity.Time  `json:"hours,omitempty" is:"hours"`      // to bolt or build it
+	Skill      Skill           `json:"skill,omitempty" is:"skill"`      // that it takes
+	ReadyOn    string          `json:"readyOn,omitempty" is:"day, day"` // YYYY-MM-DD
+	// must-buys: floor, jack, spare, lights …
+	Buys map[string]Buy `json:"buys,omitempty"`
+	// bearings, tyres, rust …
+	Repairs map[string]Buy `json:"repairs,omitempty"`
+	// by key of catalogue.Inspections
+	Inspected map[string]Seen `json:"inspected,omitempty"`
 }
 
 // Buy is a thing or a repair that a trailer needs before it is on the road.
 type Buy struct {
 	Order int             `json:"order"`
-	Name  string          `json:"name"`
-	Price *quantity.Money `json:"price,omitempty"`
-	Hours *quantity.Time  `json:"hours,omitempty"`
+	Name  string          `json:"name" is:"name, text 200"`
+	Price *quantity.Money `json:"price,omitempty" is:"price"`
+	Hours *quantity.Time  `json:"hours,omitempty" is:"hours"`
 }
 
 // Seen is what looking at a point of a used trailer came to.
