@@ -7,6 +7,7 @@ export PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD = 1
 
 DEPS   := node_modules/.package-lock.json
 TYPES  := ui/src/generated/types.ts
+TABLES := ui/src/generated/tables.ts
 PAGE   := ui/dist/index.html
 BIN    := bin/zygonos
 GO_SRC := $(shell find cmd core demo store web ui/embed.go -name '*.go' -not -name '*_test.go') $(wildcard demo/*.json store/migrations/*.sql) go.mod go.sum
@@ -51,23 +52,25 @@ fmt: $(DEPS)
 # What fits between two thoughts: formats, vet, types, and the tests without the long ones.
 quick: $(DEPS)
 	@test -z "$$(gofmt -l cmd core demo store web ui/embed.go)" || { gofmt -l cmd core demo store web ui/embed.go; exit 1; }
-	npm run -s types & go vet ./... && wait
+	npm run -s types & npm run -s unit & go vet ./... && wait
 	go test -short ./...
 
 # The interface's types, from the Go types.
 types: $(DEPS)
 	@mkdir -p tmp
-	go run ./cmd/types > tmp/schema.json
+	go build -o tmp/types ./cmd/types && tmp/types schema > tmp/schema.json && tmp/types tables > tmp/tables.ts
 	npx json2ts -i tmp/schema.json --no-additionalProperties --bannerComment "/* Generated from the Go types by make types. Do not edit. */" > tmp/types.ts
 	@cmp -s tmp/types.ts $(TYPES) || cp tmp/types.ts $(TYPES)
+	@cmp -s tmp/tables.ts $(TABLES) || cp tmp/tables.ts $(TABLES)
 
 lint: $(DEPS)
 	@test -z "$$(gofmt -l cmd core demo store web ui/embed.go)" || { gofmt -l cmd core demo store web ui/embed.go; echo "gofmt: these files are not formatted"; exit 1; }
 	go vet ./...
 	go tool staticcheck ./...
-	@before=$$(cksum < $(TYPES)); $(MAKE) -s types; test "$$before" = "$$(cksum < $(TYPES))" || { echo "the generated types were stale: commit $(TYPES)"; exit 1; }
+	@before=$$(cat $(TYPES) $(TABLES) | cksum); $(MAKE) -s types; test "$$before" = "$$(cat $(TYPES) $(TABLES) | cksum)" || { echo "what is generated was stale: commit $(TYPES) and $(TABLES)"; exit 1; }
 	npm run -s types
 	npm run -s lint
+	npm run -s unit
 
 go-test: $(PAGE)
 	go test ./...

@@ -1,12 +1,17 @@
-// Command types prints the JSON Schema of what the API carries; the build
-// turns it into the interface's TypeScript types.
+// Command types prints what the interface takes from the Go code: "schema" the JSON Schema of what
+// the API carries, which the build turns into TypeScript types; "tables" the tables that both look
+// up, as TypeScript.
 package main
 
 import (
 	"encoding/json"
 	"fmt"
+	"io"
+	"maps"
 	"os"
 	"reflect"
+	"slices"
+	"strings"
 
 	"github.com/invopop/jsonschema"
 
@@ -15,14 +20,19 @@ import (
 )
 
 func main() {
-	if err := run(); err != nil {
+	prints := map[string]func(io.Writer) error{"schema": schema, "tables": tables}
+	if len(os.Args) != 2 || prints[os.Args[1]] == nil {
+		fmt.Fprintln(os.Stderr, "types takes one word: "+strings.Join(slices.Sorted(maps.Keys(prints)), " or "))
+		os.Exit(2)
+	}
+	if err := prints[os.Args[1]](os.Stdout); err != nil {
 		fmt.Fprintln(os.Stderr, err)
 		os.Exit(1)
 	}
 }
 
-// run merges the schemas of all documents into one, with a property for each.
-func run() error {
+// schema merges the schemas of all documents into one, with a property for each.
+func schema(w io.Writer) error {
 	defs, properties := map[string]any{}, map[string]any{}
 	for _, d := range append(web.Carried(), review.Report{}) {
 		t := reflect.TypeOf(d)
@@ -44,7 +54,7 @@ func run() error {
 		}
 		properties[t.Name()] = map[string]any{"$ref": "#/$defs/" + t.Name()}
 	}
-	enc := json.NewEncoder(os.Stdout)
+	enc := json.NewEncoder(w)
 	enc.SetIndent("", "  ")
 	return enc.Encode(map[string]any{"title": "Carried", "type": "object", "additionalProperties": false, "properties": properties, "$defs": defs})
 }

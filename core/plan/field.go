@@ -105,7 +105,7 @@ func describe(t reflect.Type, into map[reflect.Type][]Field) map[reflect.Type][]
 			panic(fmt.Sprintf("%s.%s: %v", t, sf.Name, err))
 		}
 		fields = append(fields, f)
-		if f.Form == FormGroup {
+		if f.Form == FormGroup || f.Form == FormReading {
 			describe(inner(sf.Type), into)
 		}
 	}
@@ -213,7 +213,7 @@ func Fields() []Field {
 			if f.name != "" {
 				out = append(out, f)
 			}
-			if f.Form == FormGroup {
+			if f.Form == FormGroup || f.Form == FormReading {
 				walk(inner(sf.Type), f.Path, f.Stage)
 			}
 		}

@@ -331,9 +331,9 @@ var AllBrakes = []Brakes{BrakesNone, BrakesOverrun, BrakesElectric, BrakesFitted
 
 // AxleMoves is where the axle may be set, behind the coupling.
 type AxleMoves struct {
-	Min   length `json:"min"`
-	Max   length `json:"max"`
-	Pitch length `json:"pitch"` // of the hanger's holes; 0 is free
+	Min   length `json:"min" is:"axle's range, >0..50"`
+	Max   length `json:"max" is:"axle's range, >0..50"`
+	Pitch length `json:"pitch" is:"axle's range, 0..50"` // of the hanger's holes; 0 is free
 }
 
 // Empty is how the empty trailer's mass and centre are known, whichever the

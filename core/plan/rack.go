@@ -127,5 +127,5 @@ type Bunks struct {
 
 // Slip is where boats go in and come out.
 type Slip struct {
-	Angle float64 `json:"angle"` // rad
+	Angle float64 `json:"angle" is:"slip's fall, angle 0.01..0.8"` // rad
 }

@@ -1,6 +1,7 @@
 package quantity
 
 import (
+	"maps"
 	"math"
 	"regexp"
 	"strconv"
@@ -55,6 +56,19 @@ var ambiguous = map[string][]string{
 	"ton": {"t", "us ton", "uk ton"}, "tons": {"t", "us ton", "uk ton"},
 	"gallon": {"us gal", "uk gal"}, "gallons": {"us gal", "uk gal"}, "gal": {"us gal", "uk gal"},
 	"yard": {"cu yd", "ft", "m"}, "yards": {"cu yd", "ft", "m"}, "yd": {"cu yd", "ft", "m"},
+}
+
+// Units lists what each unit measures with its size in SI, and the units that mean several with
+// what to ask. The interface reads the same.
+func Units() (sizes map[string]map[Kind]float64, unsure map[string][]string) {
+	sizes = map[string]map[Kind]float64{}
+	for name, defs := range units {
+		sizes[name] = map[Kind]float64{}
+		for _, d := range defs {
+			sizes[name][d.kind] = d.si
+		}
+	}
+	return sizes, maps.Clone(ambiguous)
 }
 
 var (

@@ -9,11 +9,11 @@ import { useWorkspace } from '@/stores/workspace'
 import { howWords, useWords } from '@/words'
 import ChoiceField from './ChoiceField.vue'
 import QuantityField from './QuantityField.vue'
+import { figureOf } from './tables'
 
 const props = defineProps<{
   path: string
   label: string
-  kind: 'mass' | 'length' | 'volume'
   hint?: string
   usual?: string
 }>()
@@ -21,20 +21,21 @@ const workspace = useWorkspace()
 const reference = useReference()
 const { print } = useWords()
 
+const kind = computed(() => figureOf(props.path)?.kind ?? 'mass')
 const estimate = computed(() => workspace.get(props.path) as MassEstimate | LengthEstimate | undefined)
 const how = computed(
-  () => estimate.value?.how || props.usual || (props.kind === 'length' ? 'weighed' : 'guessed'),
+  () => estimate.value?.how || props.usual || (kind.value === 'length' ? 'weighed' : 'guessed'),
 )
 const options = computed(() =>
-  Object.entries(howWords).map(([value, words]) => ({ value, name: words[props.kind === 'mass' ? 0 : 1] })),
+  Object.entries(howWords).map(([value, words]) => ({ value, name: words[kind.value === 'mass' ? 0 : 1] })),
 )
 
 const doubt = computed(() => {
   const e = estimate.value
   if (!e) return ''
-  if (e.plusMinus !== undefined) return `± ${print(props.kind, e.plusMinus)}`
+  if (e.plusMinus !== undefined) return `± ${print(kind.value, e.plusMinus)}`
   if (e.relative !== undefined) return `± ${print('share', e.relative)}`
-  if (props.kind !== 'mass') return ''
+  if (kind.value !== 'mass') return ''
   const own = workspace.plan?.doubts?.[how.value] ?? reference.data?.doubts[how.value]
   return own === undefined ? '' : `± ${print('share', own)}`
 })

@@ -5,28 +5,25 @@ import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import type { Need } from '@/generated/types'
 import { capital } from '@/kinds'
-import { stageOfPath } from '@/stages/fieldOf'
 import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
 import EstimateField from './EstimateField.vue'
 import PlanQuantity from './PlanQuantity.vue'
+import { figureOf, stageOfPath } from './tables'
 
 const props = defineProps<{ needs?: Need[]; rough?: Need[]; narrow?: boolean }>()
 const workspace = useWorkspace()
 const router = useRouter()
 const { say } = useWords()
 
-const lengths = /\/(couplingToAxle|couplingToDeck|deckLength|deckWidth|deckHeight|track|size\/\w+)$/
-const ratings =
-  /\/(tow(Braked|Unbraked)|ballLimit|gross|train|rearLimit|hitch(Tow|Ball)|ballRating|\w+Rating|couplingBall|onWheels|limit)$/
 /** What a field is: an estimate, or a plain figure at a path of its own; else its stage has it. */
-function fieldOf(path: string): { estimate?: 'mass' | 'length'; plain?: string } {
-  if (lengths.test(path)) return { estimate: 'length' }
-  if (/\/empty\/(ball|axle|left|right)$/.test(path)) return { plain: `${path}/mass` }
-  if (/\/(mass|people|gear|kerb|rearEmpty|runningGear)$/.test(path)) return { estimate: 'mass' }
-  if (/\/label$/.test(path)) return { plain: `${path}/value` }
-  return ratings.test(path) ? { plain: path } : {}
+function fieldOf(path: string) {
+  const f = figureOf(path)
+  if (f?.form === 'estimate') return { estimate: f.kind as 'mass' | 'length' | 'volume' }
+  if (f) return { plain: f.form === 'reading' ? `${path}/mass` : path, kind: f.kind }
+  return figureOf(`${path}/value`) ? { plain: `${path}/value`, kind: 'mass' as const } : {}
 }
+
 /** A field stays where it is while it is typed into, though it is told by then. */
 const seen = ref<Need[]>([])
 watch(
@@ -63,8 +60,8 @@ function go(path: string) {
     aria-label="Missing here"
   >
     <li v-for="n in rows" :key="n.path">
-      <EstimateField v-if="n.estimate" :path="n.path" :label="n.says" :kind="n.estimate" />
-      <PlanQuantity v-else-if="n.plain" :path="n.plain" :label="n.says" kind="mass" />
+      <EstimateField v-if="n.estimate" :path="n.path" :label="n.says" />
+      <PlanQuantity v-else-if="n.plain" :path="n.plain" :label="n.says" />
       <button v-else class="act" @click="go(n.path)">{{ n.says }}</button>
       <p class="text-soft mt-0.5 text-sm">{{ n.where }}</p>
     </li>

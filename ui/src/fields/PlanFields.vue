@@ -8,13 +8,14 @@ import SwitchField from '@/fields/SwitchField.vue'
 import TextField from '@/fields/TextField.vue'
 import { useWorkspace } from '@/stores/workspace'
 import type { PlanField } from './planField'
+import { figureOf } from './tables'
 
 const props = defineProps<{ base: string; fields: readonly PlanField[] }>()
 const workspace = useWorkspace()
 const path = (f: PlanField) => `${props.base}/${f.at}`
 const get = (f: PlanField) => workspace.get(path(f)) as string | number | undefined
 /** What is chosen; nought is a choice too. */
-const chosen = (f: PlanField & { usual?: string | number }) => {
+const chosen = (f: PlanField) => {
   const value = get(f)
   return value === undefined || value === '' ? f.usual : value
 }
@@ -23,25 +24,24 @@ const set = (f: PlanField, value: unknown) => workspace.setAt(path(f), value, f.
 
 <template>
   <template v-for="f in fields" :key="f.at">
-    <PlanQuantity v-if="'kind' in f" :path="path(f)" :label="f.label" :kind="f.kind" :hint="f.hint" />
     <EstimateField
-      v-else-if="'estimate' in f"
+      v-if="figureOf(path(f))?.form === 'estimate'"
       :path="path(f)"
       :label="f.label"
-      :kind="f.estimate"
       :hint="f.hint"
       :usual="f.how"
     />
-    <TextField v-else-if="'text' in f" :path="path(f)" :label="f.label" :hint="f.hint" />
-    <CountField v-else-if="'whole' in f" :path="path(f)" :label="f.label" :hint="f.hint" />
+    <TextField v-else-if="f.text" :path="path(f)" :label="f.label" :hint="f.hint" />
+    <CountField v-else-if="f.whole" :path="path(f)" :label="f.label" :hint="f.hint" />
     <ChoiceField
-      v-else-if="'options' in f"
+      v-else-if="f.options"
       :label="f.label"
       :value="chosen(f)"
       :none="f.hint"
       :options="f.options"
       @chosen="set(f, $event === f.usual ? undefined : $event)"
     />
+    <PlanQuantity v-else-if="figureOf(path(f))" :path="path(f)" :label="f.label" :hint="f.hint" />
     <SwitchField v-else :label="f.label" :value="!!get(f)" @set="set(f, $event ? f.on : undefined)" />
   </template>
 </template>

@@ -44,5 +44,5 @@ function choose(chosen: string) {
     :options="materials"
     @chosen="workspace.setAt(`${path}/material`, $event, 'material')"
   />
-  <PlanQuantity v-if="priced" :path="`${path}/perMetre`" :label="`${label}: a metre costs`" kind="money" />
+  <PlanQuantity v-if="priced" :path="`${path}/perMetre`" :label="`${label}: a metre costs`" />
 </template>

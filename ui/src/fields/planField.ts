@@ -1,15 +1,16 @@
-// A field told by what it is of: its path below a base, its label, and a figure, an
-// estimate, a whole number, a text, a choice or a switch.
-import type { Kind } from '@/quantities'
-
-export type PlanField = { at: string; label: string; hint?: string } & (
-  | { kind: Kind }
-  | { estimate: 'mass' | 'length' | 'volume'; how?: string } // how: it is usually known
-  | { whole: true }
-  | { text: true }
-  | { options: { value: string | number; name: string; more?: string }[]; usual?: string | number } // usual: what none told means
-  | { on: unknown } // what it is when switched on
-)
+// A field told by its path below a base and its label: a figure or an estimate of the kind that the
+// core says (tables.ts), or a whole number, a text, a choice, a switch.
+export interface PlanField {
+  at: string
+  label: string
+  hint?: string
+  how?: string // an estimate: how it is usually known
+  whole?: true
+  text?: true
+  options?: { value: string | number; name: string; more?: string }[]
+  usual?: string | number // of options: what none told means
+  on?: unknown // what it is when switched on
+}
 
 /** Fields that stand only where something is so. */
 export const where = (so: unknown, ...fields: PlanField[]): PlanField[] => (so ? fields : [])

@@ -13,7 +13,7 @@ import PlanStrip from '@/parts/PlanStrip.vue'
 import ShortcutsDialog from '@/parts/ShortcutsDialog.vue'
 import StageRail from '@/parts/StageRail.vue'
 import { useWorkspace } from '@/stores/workspace'
-import { stageOfPath } from '@/stages/fieldOf'
+import { stageOfPath } from '@/fields/tables'
 import { stageOf, stages } from '@/stages/registry'
 import { trailerTab } from '@/stages/trailer/tabs'
 

@@ -93,7 +93,7 @@ function turn() {
         <h2 class="w-full truncate text-lg font-bold sm:w-28 sm:self-center">
           {{ thing.name || 'Unnamed' }}
         </h2>
-        <EstimateField class="w-full sm:w-64" :path="`${thing.path}/mass`" label="Weight" kind="mass" />
+        <EstimateField class="w-full sm:w-64" :path="`${thing.path}/mass`" label="Weight" />
         <ChoiceField
           v-if="carriers.length > 1"
           class="w-full sm:w-32"

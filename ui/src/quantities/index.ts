@@ -2,6 +2,8 @@
 // core/lang/quantity; core/lang/quantity/testdata/vectors.json holds both to the same
 // words. Values are in SI.
 
+import { ambiguous, units } from '@/generated/tables'
+
 export type Kind =
   | 'mass'
   | 'length'
@@ -159,56 +161,6 @@ export function printRange(l: Locale, k: string, v: number, low?: number, high?:
   return lo === mid && hi === mid ? mid : `${mid} (${lo} to ${hi})`
 }
 
-type UnitDef = [Kind, number]
-const length = (si: number): UnitDef[] => [['length', si]]
-const distance = (si: number): UnitDef[] => [['distance', si]]
-const mass = (si: number): UnitDef[] => [['mass', si]]
-const volume = (si: number): UnitDef[] => [['volume', si]]
-const speed = (si: number): UnitDef[] => [['speed', si]]
-const hours = (si: number): UnitDef[] => [['time', si]]
-const force = (si: number): UnitDef[] => [['force', si]]
-const angle: UnitDef[] = [['angle', degree]]
-
-const units: Record<string, UnitDef[]> = {
-  ...{ kg: mass(1), g: mass(0.001), t: mass(1000), tonne: mass(1000), tonnes: mass(1000) },
-  ...{ lb: mass(pound), lbs: mass(pound), oz: mass(pound / 16) },
-  ...{ 'us ton': mass(2000 * pound), 'uk ton': mass(2240 * pound) },
-  ...{ mm: length(0.001), cm: length(0.01), in: length(inch), inch: length(inch), inches: length(inch) },
-  m: [...length(1), ...distance(1)],
-  ft: [...length(12 * inch), ...distance(12 * inch)],
-  ...{ feet: length(12 * inch), foot: length(12 * inch) },
-  ...{ km: distance(1000), mi: distance(mile), mile: distance(mile), miles: distance(mile) },
-  ...{
-    'km/h': speed(1 / 3.6),
-    kmh: speed(1 / 3.6),
-    kph: speed(1 / 3.6),
-    mph: speed(mile / 3600),
-    'm/s': speed(1),
-  },
-  '%': [['share', 0.01]],
-  psi: [['pressure', psi]],
-  bar: [['pressure', 1e5]],
-  kpa: [['pressure', 1000]],
-  ...{ 'm³': volume(1), m3: volume(1), l: volume(0.001), litre: volume(0.001), litres: volume(0.001) },
-  ...{ liter: volume(0.001), liters: volume(0.001), 'cu yd': volume(cuYard), 'cu ft': volume(cuFoot) },
-  ...{ 'us gal': volume(0.003785411784), 'uk gal': volume(0.00454609) },
-  'kg/m³': [['density', 1]],
-  'kg/m3': [['density', 1]],
-  'lb/cu ft': [['density', pound / cuFoot]],
-  ...{ h: hours(3600), hour: hours(3600), hours: hours(3600), min: hours(60), minutes: hours(60) },
-  ...{ day: hours(8 * 3600), days: hours(8 * 3600) },
-  ...{ n: force(1), dan: force(10), kn: force(1000), lbf: force(lbf) },
-  ...{ '£': [['money', 1]], '€': [['money', 1]], $: [['money', 1]] },
-  ...{ '°': angle, deg: angle, degrees: angle },
-}
-
-const tons = ['t', 'us ton', 'uk ton']
-const gallons = ['us gal', 'uk gal']
-const yards = ['cu yd', 'ft', 'm']
-const ambiguous: Record<string, string[]> = {
-  ...{ ton: tons, tons, gallon: gallons, gallons, gal: gallons, yard: yards, yards, yd: yards },
-}
-
 const kindWord: Record<Kind, string> = {
   ...{ mass: 'weight', length: 'a length', distance: 'a distance', speed: 'speed', share: 'a share' },
   ...{ pressure: 'pressure', volume: 'volume', density: 'density', angle: 'an angle', count: 'a count' },
@@ -287,12 +239,11 @@ function one(l: Locale, k: Kind, s: string): number {
   if (name === '') return finite(v * own(l, k))
   const ask = Object.hasOwn(ambiguous, name) ? ambiguous[name] : undefined
   if (ask) {
-    const offers = ask.filter((u) => units[u]!.some(([kind]) => kind === k)).map((u) => `${m[1]} ${u}`)
+    const offers = ask.filter((u) => units[u]![k] !== undefined).map((u) => `${m[1]} ${u}`)
     if (offers.length > 0) throw new ParseError(`Which ${name}? Write ${offers.join(' or ')}.`, offers)
   }
   const known = Object.hasOwn(units, name) ? units[name] : undefined
-  const def = known?.find(([kind]) => kind === k)
-  if (def) return finite(v * def[1])
+  if (known && Object.hasOwn(known, k)) return finite(v * known[k]!)
   if (known || ask) throw new ParseError(`“${name}” does not measure ${kindWord[k]}.`)
   throw new ParseError(`“${name}” is not a unit known here.`)
 }

@@ -136,15 +136,11 @@ function addOuting() {
           :options="vehicles"
           @chosen="workspace.setAt(`/outings/${workspace.outing}/vehicle`, $event, 'choose the car')"
         />
-        <EstimateField
-          :path="`/outings/${workspace.outing}/people`"
-          label="People in the car, all"
-          kind="mass"
-        />
-        <EstimateField :path="`/outings/${workspace.outing}/gear`" label="Luggage in the car" kind="mass" />
-        <PlanQuantity :path="`/outings/${workspace.outing}/distance`" label="Distance" kind="distance" />
+        <EstimateField :path="`/outings/${workspace.outing}/people`" label="People in the car, all" />
+        <EstimateField :path="`/outings/${workspace.outing}/gear`" label="Luggage in the car" />
+        <PlanQuantity :path="`/outings/${workspace.outing}/distance`" label="Distance" />
         <div class="grid grid-cols-2 gap-2">
-          <PlanQuantity :path="`/outings/${workspace.outing}/speed`" label="Speed on the road" kind="speed" />
+          <PlanQuantity :path="`/outings/${workspace.outing}/speed`" label="Speed on the road" />
           <ChoiceField
             label="Road"
             :value="outing.road"
@@ -206,27 +202,23 @@ function addOuting() {
           v-if="!l.bulk && !l.pieces"
           :path="`/loads/${id}/mass`"
           :label="l.tank ? 'Empty tank weighs' : 'Weight'"
-          kind="mass"
           :hint="typical(l)"
         />
         <template v-if="!l.pieces">
           <EstimateField
             :path="`/loads/${id}/size/length`"
             :label="l.bulk ? 'Covers the bed: length' : 'Length'"
-            kind="length"
             :hint="l.bulk ? 'all of it' : size(l, 'length')"
           />
           <EstimateField
             :path="`/loads/${id}/size/width`"
             label="Width"
-            kind="length"
             :hint="l.bulk ? 'all of it' : size(l, 'width')"
           />
           <EstimateField
             v-if="!l.bulk || l.size.length || l.size.width"
             :path="`/loads/${id}/size/height`"
             :label="l.bulk ? 'Its own box: sides' : 'Height'"
-            kind="length"
             :hint="l.bulk ? 'lies free' : size(l, 'height')"
           />
         </template>
@@ -234,7 +226,6 @@ function addOuting() {
           v-if="!l.bulk && !l.pieces && !l.tank"
           :path="`/loads/${id}/centre/back`"
           label="Its weight lies behind its front by"
-          kind="length"
           :hint="kindOf(l)?.centreHigh ? 'as is typical' : 'the middle'"
           usual="guessed"
         />

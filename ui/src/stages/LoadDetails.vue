@@ -50,7 +50,7 @@ function weighEnds(one?: true) {
     <div v-for="[cid, c] in contents" :key="cid" class="grid gap-2">
       <div class="grid items-end gap-2 md:grid-cols-[1fr_1.6fr_auto]">
         <TextField :path="path(`contents/${cid}/name`)" label="In it" />
-        <EstimateField :path="path(`contents/${cid}/mass`)" :label="`Weight of ${c.name}`" kind="mass" />
+        <EstimateField :path="path(`contents/${cid}/mass`)" :label="`Weight of ${c.name}`" />
         <button
           class="act"
           :aria-label="`Take out ${c.name}`"
@@ -60,31 +60,25 @@ function weighEnds(one?: true) {
         </button>
       </div>
       <div class="grid items-end gap-2 sm:grid-cols-3">
-        <PlanQuantity
-          :path="path(`contents/${cid}/at/back`)"
-          :label="`${c.name} behind the front`"
-          kind="length"
-        />
+        <PlanQuantity :path="path(`contents/${cid}/at/back`)" :label="`${c.name} behind the front`" />
         <PlanQuantity
           :path="path(`contents/${cid}/at/right`)"
           :label="`${c.name} right of the middle`"
-          kind="length"
           hint="in the middle"
         />
         <PlanQuantity
           :path="path(`contents/${cid}/at/up`)"
           :label="`${c.name} above its underside`"
-          kind="length"
           hint="as high as its centre"
         />
       </div>
     </div>
     <div v-if="load.ends" class="grid gap-2 md:grid-cols-2">
-      <EstimateField :path="path('ends/front')" label="Front end reads" kind="mass" />
-      <PlanQuantity :path="path('ends/frontAt')" label="held behind its front by" kind="length" />
-      <EstimateField v-if="!load.ends.one" :path="path('ends/rear')" label="Rear end reads" kind="mass" />
+      <EstimateField :path="path('ends/front')" label="Front end reads" />
+      <PlanQuantity :path="path('ends/frontAt')" label="held behind its front by" />
+      <EstimateField v-if="!load.ends.one" :path="path('ends/rear')" label="Rear end reads" />
       <p v-else class="text-soft self-end pb-2 text-sm">The rear end bears the rest of its weight.</p>
-      <PlanQuantity :path="path('ends/rearAt')" label="held behind its front by" kind="length" />
+      <PlanQuantity :path="path('ends/rearAt')" label="held behind its front by" />
     </div>
     <div class="flex flex-wrap items-end gap-2">
       <button class="act" @click="addContent"><PlusIcon class="size-5" />Something in it</button>

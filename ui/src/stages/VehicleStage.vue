@@ -69,52 +69,29 @@ function add() {
           :options="bodies"
           @chosen="workspace.setAt(path('body'), $event || undefined, 'body')"
         />
-        <EstimateField :path="path('kerb')" :label="term('Curb weight')" kind="mass" usual="plate" />
+        <EstimateField :path="path('kerb')" :label="term('Curb weight')" usual="plate" />
         <PlanQuantity
           :path="path('towBraked')"
           :label="`${term('Tow rating')}, trailer with brakes`"
-          kind="mass"
           hint="handbook or papers"
         />
         <PlanQuantity
           :path="path('towUnbraked')"
           :label="`${term('Tow rating')}, no brakes`"
-          kind="mass"
           hint="handbook or papers"
         />
-        <PlanQuantity
-          :path="path('ballLimit')"
-          :label="`Car’s ${term('ball load')} limit`"
-          kind="mass"
-          hint="handbook"
-        />
-        <PlanQuantity
-          :path="path('gross')"
-          :label="`Car’s ${term('car gross')}`"
-          kind="mass"
-          hint="door post"
-        />
-        <PlanQuantity
-          :path="path('train')"
-          :label="term('Train gross')"
-          kind="mass"
-          hint="door post or handbook"
-        />
-        <PlanQuantity
-          :path="path('rearLimit')"
-          :label="`Rear ${term('axle limit')}`"
-          kind="mass"
-          hint="door post"
-        />
+        <PlanQuantity :path="path('ballLimit')" :label="`Car’s ${term('ball load')} limit`" hint="handbook" />
+        <PlanQuantity :path="path('gross')" :label="`Car’s ${term('car gross')}`" hint="door post" />
+        <PlanQuantity :path="path('train')" :label="term('Train gross')" hint="door post or handbook" />
+        <PlanQuantity :path="path('rearLimit')" :label="`Rear ${term('axle limit')}`" hint="door post" />
         <EstimateField
           :path="path('rearEmpty')"
           label="On the rear axle, empty"
-          kind="mass"
           :hint="term('weighbridge')"
           usual="weighed"
         />
-        <EstimateField :path="path('wheelbase')" label="Wheelbase" kind="length" />
-        <EstimateField :path="path('rearOverhang')" label="Rear axle to ball" kind="length" hint="tape" />
+        <EstimateField :path="path('wheelbase')" label="Wheelbase" />
+        <EstimateField :path="path('rearOverhang')" label="Rear axle to ball" hint="tape" />
       </div>
       <p v-else class="mt-4">
         No car yet. Add one; its towing and {{ term('ball load') }} limits are enough to begin.

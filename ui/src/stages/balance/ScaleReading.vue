@@ -38,12 +38,12 @@ function typed(mass: number) {
       @typed="typed($event.value)"
       @cleared="workspace.setAt(path, undefined, 'reading')"
     />
-    <PlanQuantity v-if="row.read" :path="`${path}/plusMinus`" label="within ±" kind="mass" hint="2 %" />
+    <PlanQuantity v-if="row.read" :path="`${path}/plusMinus`" label="within ±" hint="2 %" />
     <p class="text-soft col-span-2 text-sm">Expected before: {{ measure(row.expect) }}</p>
     <div v-if="row.what === 'ball' && row.read" class="col-span-2 grid grid-cols-2 items-end gap-2">
       <template v-if="plank">
-        <PlanQuantity :path="`${path}/plank/span`" label="Plank: block to scale" kind="length" />
-        <PlanQuantity :path="`${path}/plank/to`" :label="`block to ${term('coupling')}`" kind="length" />
+        <PlanQuantity :path="`${path}/plank/span`" label="Plank: block to scale" />
+        <PlanQuantity :path="`${path}/plank/to`" :label="`block to ${term('coupling')}`" />
         <p class="col-span-2 text-sm">On the ball: {{ measure(row.read) }}</p>
       </template>
       <button

@@ -99,12 +99,7 @@ const to = (t?: { angle?: number }, sign = 1) => {
             :value="Math.round((swing.right.angle * 180) / Math.PI)"
           />
         </datalist>
-        <PlanQuantity
-          :path="`/trailers/${workspace.trailer}/turnTo`"
-          label="Turn as far as"
-          kind="angle"
-          hint="90°"
-        />
+        <PlanQuantity :path="`/trailers/${workspace.trailer}/turnTo`" label="Turn as far as" hint="90°" />
       </div>
       <div class="no-print mt-2 flex flex-wrap gap-1.5">
         <button class="act" @click="degrees = 0">Straight</button>

@@ -85,16 +85,15 @@ const by = computed(() => props.load.bulk?.by)
         v-if="by === 'volume' || by === 'scoops' || by === 'bulk-bags'"
         :path="path('bulk/volume')"
         :label="by === 'volume' ? 'Volume' : by === 'scoops' ? 'One scoop holds' : 'One bag holds'"
-        kind="volume"
       />
-      <EstimateField v-if="by === 'mass'" :path="path('mass')" label="Weight" kind="mass" />
-      <EstimateField v-if="by === 'bags'" :path="path('bulk/each')" label="One bag weighs" kind="mass" />
+      <EstimateField v-if="by === 'mass'" :path="path('mass')" label="Weight" />
+      <EstimateField v-if="by === 'bags'" :path="path('bulk/each')" label="One bag weighs" />
       <CountField
         v-if="by === 'bags' || by === 'scoops' || by === 'bulk-bags'"
         :path="path('bulk/count')"
         :label="by === 'scoops' ? 'Scoops' : 'Bags'"
       />
-      <EstimateField :path="path('bulk/heap')" label="The whole heap, all trips" kind="volume" />
+      <EstimateField :path="path('bulk/heap')" label="The whole heap, all trips" />
     </template>
     <template v-else-if="load.tank">
       <ChoiceField
@@ -103,13 +102,13 @@ const by = computed(() => props.load.bulk?.by)
         :options="named(reference.data?.fluids)"
         @chosen="workspace.setAt(path('tank/fluid'), $event, 'choose the fluid')"
       />
-      <PlanQuantity :path="path('tank/fill')" label="Filled to" kind="share" hint="50 %" />
+      <PlanQuantity :path="path('tank/fill')" label="Filled to" hint="50 %" />
       <SwitchField
         label="May be drained on the way"
         :value="load.tank.drains"
         @set="workspace.setAt(path('tank/drains'), $event || undefined, 'may be drained')"
       />
-      <EstimateField :path="path('tank/capacity')" label="It holds" kind="volume" hint="from its size" />
+      <EstimateField :path="path('tank/capacity')" label="It holds" hint="from its size" />
     </template>
     <template v-else-if="load.pieces">
       <ChoiceField
@@ -120,9 +119,9 @@ const by = computed(() => props.load.bulk?.by)
       />
       <CountField :path="path('pieces/count')" label="Pieces" />
       <CountField :path="path('pieces/across')" label="Side by side" hint="1" />
-      <PlanQuantity :path="path('pieces/length')" label="One piece: length" kind="length" />
-      <PlanQuantity :path="path('pieces/width')" label="Width" kind="length" />
-      <PlanQuantity :path="path('pieces/thickness')" label="Thickness" kind="length" />
+      <PlanQuantity :path="path('pieces/length')" label="One piece: length" />
+      <PlanQuantity :path="path('pieces/width')" label="Width" />
+      <PlanQuantity :path="path('pieces/thickness')" label="Thickness" />
     </template>
   </div>
 </template>

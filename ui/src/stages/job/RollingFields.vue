@@ -23,26 +23,22 @@ const long = computed(() => props.load.size.length?.value ?? kind.value?.length 
       <EstimateField
         :path="path('rolling/frontAxle')"
         label="Front to front wheels"
-        kind="length"
         :hint="typical(kind.rolls.frontAxle)"
       />
       <EstimateField
         :path="path('rolling/wheelbase')"
         label="Wheelbase"
-        kind="length"
         :hint="typical(kind.rolls.wheelbase)"
       />
       <EstimateField
         v-if="kind.rolls.track"
         :path="path('rolling/track')"
         label="Track"
-        kind="length"
         :hint="typical(kind.rolls.track)"
       />
       <EstimateField
         :path="path('rolling/clearance')"
         label="Ground clearance"
-        kind="length"
         :hint="typical(kind.rolls.clearance)"
       />
     </template>
@@ -50,17 +46,15 @@ const long = computed(() => props.load.size.length?.value ?? kind.value?.length 
       <EstimateField
         :path="path('hull/from')"
         label="May be held from, behind the bow"
-        kind="length"
         :hint="typical(kind.bears.from * long)"
       />
-      <EstimateField :path="path('hull/to')" label="to" kind="length" :hint="typical(kind.bears.to * long)" />
+      <EstimateField :path="path('hull/to')" label="to" :hint="typical(kind.bears.to * long)" />
       <EstimateField
         :path="path('hull/apart')"
         label="Lines that bear, apart"
-        kind="length"
         :hint="typical(kind.bears.apart)"
       />
-      <PlanQuantity :path="path('hull/press')" label="A strap may press it with" kind="mass" hint="usual" />
+      <PlanQuantity :path="path('hull/press')" label="A strap may press it with" hint="usual" />
     </template>
   </div>
 </template>

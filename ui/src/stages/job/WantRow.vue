@@ -52,40 +52,32 @@ const title = computed(() => (props.state ? say(props.state.title) : wantWords[p
         <EstimateField
           :path="path('size/length')"
           :label="want.what === 'sheet' ? 'Sheet’s length' : 'Bay’s length'"
-          kind="length"
           :hint="want.what === 'sheet' ? '2440 mm' : 'tape'"
         />
         <EstimateField
           :path="path('size/width')"
           :label="want.what === 'sheet' ? 'Sheet’s width' : 'Bay’s width, at the door'"
-          kind="length"
           :hint="want.what === 'sheet' ? '1220 mm' : 'tape'"
         />
         <EstimateField
           v-if="want.what === 'storage'"
           :path="path('size/height')"
           label="Height"
-          kind="length"
           hint="open above"
         />
       </template>
       <template v-if="want.what === 'alone'">
-        <PlanQuantity :path="path('mass')" label="One person lifts" kind="mass" hint="40 kg" />
-        <PlanQuantity :path="path('height')" label="as high as" kind="length" hint="1400 mm" />
+        <PlanQuantity :path="path('mass')" label="One person lifts" hint="40 kg" />
+        <PlanQuantity :path="path('height')" label="as high as" hint="1400 mm" />
       </template>
       <template v-if="want.what === 'road'">
-        <PlanQuantity :path="path('speed')" label="Speed" kind="speed" />
-        <PlanQuantity :path="path('distance')" label="Longest trip" kind="distance" />
+        <PlanQuantity :path="path('speed')" label="Speed" />
+        <PlanQuantity :path="path('distance')" label="Longest trip" />
       </template>
       <CountField v-if="want.what === 'anchors'" :path="path('count')" label="Tie-down points" hint="4" />
-      <PlanQuantity
-        v-if="want.what === 'budget'"
-        :path="path('money')"
-        label="In all, until on the road"
-        kind="money"
-      />
+      <PlanQuantity v-if="want.what === 'budget'" :path="path('money')" label="In all, until on the road" />
       <template v-if="want.what === 'hours'">
-        <PlanQuantity :path="path('hours')" label="Hours at hand" kind="time" />
+        <PlanQuantity :path="path('hours')" label="Hours at hand" />
         <DateField :path="path('date')" label="until" />
       </template>
       <template v-if="want.what === 'skills'">

@@ -62,17 +62,16 @@ function addRoller() {
     <template v-else>
       <p v-if="!boats.length" class="text-soft text-sm">Choose the boat, then let it stand on the cradle.</p>
       <div class="mt-2 grid gap-2 sm:grid-cols-2 lg:grid-cols-4">
-        <EstimateField :path="`/parts/${cradle.id}/mass`" label="Cradle’s weight" kind="mass" />
-        <PlanQuantity :path="path('keel')" label="Rollers’ top over the deck" kind="length" />
-        <PlanQuantity :path="path('bowStop')" label="Bow stop behind its front" kind="length" />
-        <PlanQuantity :path="path('winchAt')" label="Winch behind its front" kind="length" />
-        <PlanQuantity :path="path('winchUp')" label="Winch line over the deck" kind="length" />
+        <EstimateField :path="`/parts/${cradle.id}/mass`" label="Cradle’s weight" />
+        <PlanQuantity :path="path('keel')" label="Rollers’ top over the deck" />
+        <PlanQuantity :path="path('bowStop')" label="Bow stop behind its front" />
+        <PlanQuantity :path="path('winchAt')" label="Winch behind its front" />
+        <PlanQuantity :path="path('winchUp')" label="Winch line over the deck" />
         <div v-for="([rid], i) in rollers" :key="rid" class="flex items-end gap-2">
           <PlanQuantity
             class="flex-1"
             :path="path(`rollers/${rid}/at`)"
             :label="`Roller ${i + 1} behind its front`"
-            kind="length"
           />
           <button
             class="act size-11"
@@ -83,36 +82,20 @@ function addRoller() {
           </button>
         </div>
         <template v-if="cradle.cradle?.bunks">
-          <PlanQuantity :path="path('bunks/from')" label="Bunks begin at" kind="length" />
-          <PlanQuantity :path="path('bunks/to')" label="Bunks end at" kind="length" />
-          <PlanQuantity :path="path('bunks/apart')" label="Bunks apart" kind="length" />
+          <PlanQuantity :path="path('bunks/from')" label="Bunks begin at" />
+          <PlanQuantity :path="path('bunks/to')" label="Bunks end at" />
+          <PlanQuantity :path="path('bunks/apart')" label="Bunks apart" />
         </template>
         <SwitchField
           label="The stern has a tie"
           :value="cradle.cradle?.transom"
           @set="set('transom', $event || undefined, 'stern tie')"
         />
-        <PlanQuantity
-          :path="`/outings/${workspace.outing}/slip/angle`"
-          label="The slip falls by"
-          kind="angle"
-        />
+        <PlanQuantity :path="`/outings/${workspace.outing}/slip/angle`" label="The slip falls by" />
         <template v-for="b in boats" :key="b.id">
-          <PlanQuantity
-            :path="`/loads/${b.id}/hull/draft`"
-            :label="`${b.name}: draft astern`"
-            kind="length"
-          />
-          <PlanQuantity
-            :path="`/loads/${b.id}/hull/eyeUp`"
-            :label="`${b.name}: bow eye over keel`"
-            kind="length"
-          />
-          <PlanQuantity
-            :path="`/loads/${b.id}/hull/eyeAt`"
-            :label="`${b.name}: eye behind stem`"
-            kind="length"
-          />
+          <PlanQuantity :path="`/loads/${b.id}/hull/draft`" :label="`${b.name}: draft astern`" />
+          <PlanQuantity :path="`/loads/${b.id}/hull/eyeUp`" :label="`${b.name}: bow eye over keel`" />
+          <PlanQuantity :path="`/loads/${b.id}/hull/eyeAt`" :label="`${b.name}: eye behind stem`" />
         </template>
       </div>
       <div class="mt-2 flex gap-2">

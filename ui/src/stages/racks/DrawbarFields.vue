@@ -48,7 +48,7 @@ const grades = computed(() => (reference.data?.bolts ?? []).map((b) => ({ value:
         :options="beams"
         @chosen="set('beams', $event)"
       />
-      <PlanQuantity :path="`${base}/longer`" label="To be longer by" kind="length" />
+      <PlanQuantity :path="`${base}/longer`" label="To be longer by" />
       <template v-if="drawbar.longer">
         <ChoiceField
           label="Joined by"
@@ -57,9 +57,9 @@ const grades = computed(() => (reference.data?.bolts ?? []).map((b) => ({ value:
           @chosen="set('way', $event)"
         />
         <template v-if="drawbar.way !== 'weld'">
-          <PlanQuantity :path="`${base}/overlap`" label="Overlap" kind="length" />
+          <PlanQuantity :path="`${base}/overlap`" label="Overlap" />
           <CountField :path="`${base}/bolts`" label="Bolts" />
-          <PlanQuantity :path="`${base}/bolt`" label="Bolts’ diameter" kind="length" />
+          <PlanQuantity :path="`${base}/bolt`" label="Bolts’ diameter" />
           <ChoiceField
             label="Their grade"
             :value="drawbar.grade"

@@ -41,14 +41,14 @@ const base = computed(() => path('rack'))
 const posts = [1, 2, 3].map((n) => ({ value: n, name: n === 1 ? 'one, a T' : String(n) }))
 const frames: PlanField[] = [
   { at: 'posts', label: 'Posts to a frame', options: posts, usual: 2 },
-  { at: 'apart', label: 'Posts apart', kind: 'length' },
-  { at: 'frontAt', label: 'Front frame behind its front', kind: 'length' },
-  { at: 'rearAt', label: 'Rear frame behind its front', kind: 'length' },
+  { at: 'apart', label: 'Posts apart' },
+  { at: 'frontAt', label: 'Front frame behind its front' },
+  { at: 'rearAt', label: 'Rear frame behind its front' },
 ]
 const bolted = computed<PlanField[]>(() => [
   { at: 'bolts', label: 'Bolts to a foot', whole: true },
-  { at: 'bolt', label: 'Bolts’ diameter', kind: 'length' },
-  { at: 'gauge', label: 'Between their rows', kind: 'length' },
+  { at: 'bolt', label: 'Bolts’ diameter' },
+  { at: 'gauge', label: 'Between their rows' },
   {
     at: 'grade',
     label: 'Their grade',
@@ -58,7 +58,7 @@ const bolted = computed<PlanField[]>(() => [
 const feet = computed<PlanField[]>(() => [
   { at: 'foot', label: 'Feet', options: choices(footWords) },
   ...where(rack.value.foot === 'bolted', ...bolted.value),
-  { at: 'brace', label: 'Braces at 45°, leg', kind: 'length' },
+  { at: 'brace', label: 'Braces at 45°, leg' },
 ])
 const ways: PlanField[] = [
   { at: 'middle', label: 'Frame in the middle too', on: true },
@@ -81,8 +81,8 @@ const tierNames = computed(() => tiers.value.map(([id], i) => ({ value: id, name
       <section aria-label="Tiers">
         <h3 class="font-bold">Tiers</h3>
         <div v-for="[tid] in tiers" :key="tid" class="mt-1 grid grid-cols-[1fr_1fr_auto] items-end gap-2">
-          <PlanQuantity :path="path(`rack/tiers/${tid}/up`)" label="Bar’s top over the deck" kind="length" />
-          <PlanQuantity :path="path(`rack/tiers/${tid}/length`)" label="Bar’s length" kind="length" />
+          <PlanQuantity :path="path(`rack/tiers/${tid}/up`)" label="Bar’s top over the deck" />
+          <PlanQuantity :path="path(`rack/tiers/${tid}/length`)" label="Bar’s length" />
           <button
             class="act size-11"
             aria-label="Take the tier out"
@@ -119,8 +119,8 @@ const tierNames = computed(() => tiers.value.map(([id], i) => ({ value: id, name
           >
             <TrashIcon class="size-5" />
           </button>
-          <PlanQuantity :path="path(`slots/${sid}/at/right`)" label="right of middle" kind="length" />
-          <PlanQuantity :path="path(`slots/${sid}/at/back`)" label="begins at" kind="length" />
+          <PlanQuantity :path="path(`slots/${sid}/at/right`)" label="right of middle" />
+          <PlanQuantity :path="path(`slots/${sid}/at/back`)" label="begins at" />
         </div>
         <button class="act mt-2" @click="addSlot"><PlusIcon class="size-5" />Place</button>
       </section>

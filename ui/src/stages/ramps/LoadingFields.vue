@@ -72,18 +72,18 @@ const usualWheel = computed(() => {
   return rolls ? `typical ${print('length', rolls.wheel)}` : undefined
 })
 const wheels = computed<PlanField[]>(() => [
-  { at: 'wheel', label: 'Wheels’ diameter', kind: 'length', hint: usualWheel.value },
-  { at: 'frontWheel', label: 'Front ones, if smaller', kind: 'length' },
-  { at: 'tyre', label: 'Tyres’ width', kind: 'length' },
-  { at: 'frontTrack', label: 'Front track, if another', kind: 'length' },
-  { at: 'frontTyre', label: 'Front tyres’ width', kind: 'length' },
-  { at: 'nose', label: 'Under its nose', kind: 'length' },
+  { at: 'wheel', label: 'Wheels’ diameter', hint: usualWheel.value },
+  { at: 'frontWheel', label: 'Front ones, if smaller' },
+  { at: 'tyre', label: 'Tyres’ width' },
+  { at: 'frontTrack', label: 'Front track, if another' },
+  { at: 'frontTyre', label: 'Front tyres’ width' },
+  { at: 'nose', label: 'Under its nose' },
 ])
 const ground = computed<PlanField[]>(() => [
-  { at: 'fall', label: 'Ground falls away by', kind: 'angle', hint: '0°' },
-  { at: 'kerb', label: 'Foot lies lower by', kind: 'length', hint: 'a kerb' },
-  { at: 'deck', label: 'Deck lowered to', kind: 'length', hint: 'as it stands' },
-  { at: 'raised', label: `${term('Coupling')} raised by`, kind: 'length' },
+  { at: 'fall', label: 'Ground falls away by', hint: '0°' },
+  { at: 'kerb', label: 'Foot lies lower by', hint: 'a kerb' },
+  { at: 'deck', label: 'Deck lowered to', hint: 'as it stands' },
+  { at: 'raised', label: `${term('Coupling')} raised by` },
   { at: 'unhitched', label: 'Unhitched', on: true },
 ])
 const tail = computed(() => workspace.plan?.trailers[workspace.trailer]?.deckLength?.value ?? 2.4)
@@ -143,14 +143,12 @@ const tail = computed(() => workspace.plan?.trailers[workspace.trailer]?.deckLen
         class="col-span-2 sm:col-span-1"
         :path="path('driver')"
         label="Driver"
-        kind="mass"
       />
       <PlanFields :base="`${base}/loading`" :fields="ground" />
       <PlanQuantity
         v-if="!loading.ramp"
         :path="`/trailers/${workspace.trailer}/pivot`"
         label="The bed tilts; pivot behind ball"
-        kind="length"
       />
       <SwitchField
         label="Rear props down"
@@ -158,8 +156,8 @@ const tail = computed(() => workspace.plan?.trailers[workspace.trailer]?.deckLen
         @set="set('props', $event ? { back: tail - 0.1, gap: 0.02 } : undefined, 'props')"
       />
       <template v-if="loading.props">
-        <PlanQuantity :path="path('props/back')" label="Props behind headboard" kind="length" />
-        <PlanQuantity :path="path('props/gap')" label="Air under them" kind="length" />
+        <PlanQuantity :path="path('props/back')" label="Props behind headboard" />
+        <PlanQuantity :path="path('props/gap')" label="Air under them" />
       </template>
     </div>
     <template v-if="loading && machine">

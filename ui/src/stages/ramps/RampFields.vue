@@ -17,19 +17,19 @@ const workspace = useWorkspace()
 const base = computed(() => `/parts/${props.id}/ramp`)
 const ramp = computed(() => props.part.ramp)
 const first: PlanField[] = [
-  { at: 'length', label: 'Length along it', kind: 'length' },
-  { at: 'width', label: 'Width of one', kind: 'length' },
+  { at: 'length', label: 'Length along it' },
+  { at: 'width', label: 'Width of one' },
   { at: 'kind', label: 'Kind', options: choices(rampKindWords), usual: 'pair' },
   { at: 'held', label: 'Kept on the tail by', options: choices(heldWords) },
-  { at: 'rating', label: 'Rating on its plate', kind: 'mass' },
+  { at: 'rating', label: 'Rating on its plate' },
   { at: 'counts', label: 'Rating counts', options: choices(rampCountWords) },
   { at: 'per', label: '… for', options: choices(rampPerWords) },
 ]
 const edges = computed<PlanField[]>(() => [
-  { at: 'lip', label: 'Lies on the tail by', kind: 'length' },
-  ...where(ramp.value?.held === 'strip', { at: 'play', label: 'Play behind the strip', kind: 'length' }),
-  { at: 'gap', label: 'Between treads', kind: 'length' },
-  { at: 'step', label: 'Step at its ends', kind: 'length', hint: '20 mm' },
+  { at: 'lip', label: 'Lies on the tail by' },
+  ...where(ramp.value?.held === 'strip', { at: 'play', label: 'Play behind the strip' }),
+  { at: 'gap', label: 'Between treads' },
+  { at: 'step', label: 'Step at its ends', hint: '20 mm' },
 ])
 const own: PlanField[] = [
   { at: 'sides', label: 'Sides of one ramp', whole: true },

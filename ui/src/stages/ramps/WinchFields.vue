@@ -17,36 +17,36 @@ const winch = computed(
   () => workspace.plan?.outings[workspace.outing]?.layouts[workspace.trailer]?.loading?.winch,
 )
 const first: PlanField[] = [
-  { at: 'pull', label: 'Rated pull, first layer', kind: 'mass' },
+  { at: 'pull', label: 'Rated pull, first layer' },
   { at: 'wheels', label: 'The machine', options: choices(wheelWords), usual: 'hard' },
-  { at: 'back', label: 'Drum behind headboard', kind: 'length' },
-  { at: 'up', label: 'Line over the deck', kind: 'length' },
+  { at: 'back', label: 'Drum behind headboard' },
+  { at: 'up', label: 'Line over the deck' },
   { at: 'block', label: 'Block at the machine', on: true },
 ]
 const line: PlanField[] = [
   { at: 'layer', label: 'Layer on the drum', whole: true },
-  { at: 'drum', label: 'Bare drum’s diameter', kind: 'length' },
-  { at: 'line', label: 'Line’s thickness', kind: 'length' },
-  { at: 'aside', label: 'Drum beside the middle', kind: 'length' },
-  { at: 'lineMax', label: 'Line’s working limit', kind: 'mass' },
-  { at: 'hookMax', label: 'Hook’s working limit', kind: 'mass' },
-  { at: 'tieMax', label: 'Shackle’s working limit', kind: 'mass' },
+  { at: 'drum', label: 'Bare drum’s diameter' },
+  { at: 'line', label: 'Line’s thickness' },
+  { at: 'aside', label: 'Drum beside the middle' },
+  { at: 'lineMax', label: 'Line’s working limit' },
+  { at: 'hookMax', label: 'Hook’s working limit' },
+  { at: 'tieMax', label: 'Shackle’s working limit' },
 ]
 const hand: PlanField[] = [
-  { at: 'ratio', label: 'Crank turns to one', kind: 'count' },
-  { at: 'crank', label: 'Crank’s length', kind: 'length' },
+  { at: 'ratio', label: 'Crank turns to one' },
+  { at: 'crank', label: 'Crank’s length' },
 ]
 const electric: PlanField[] = [
-  { at: 'battery', label: 'Battery, A·h', kind: 'count' },
-  { at: 'amps', label: 'A at rated pull', kind: 'count', hint: 'usual' },
-  { at: 'idle', label: 'A without load', kind: 'count', hint: '20' },
-  { at: 'speed', label: 'Line’s speed', kind: 'speed', hint: 'usual' },
+  { at: 'battery', label: 'Battery, A·h' },
+  { at: 'amps', label: 'A at rated pull', hint: 'usual' },
+  { at: 'idle', label: 'A without load', hint: '20' },
+  { at: 'speed', label: 'Line’s speed', hint: 'usual' },
 ]
 const mount = computed<PlanField[]>(() => [
   { at: 'bolts', label: 'Bolts at its foot', whole: true },
-  { at: 'bolt', label: 'Bolts’ diameter', kind: 'length' },
-  { at: 'gauge', label: 'Between their rows', kind: 'length' },
-  { at: 'pin', label: 'Receiver’s pin', kind: 'length' },
+  { at: 'bolt', label: 'Bolts’ diameter' },
+  { at: 'gauge', label: 'Between their rows' },
+  { at: 'pin', label: 'Receiver’s pin' },
   {
     at: 'grade',
     label: 'Grade of bolts and pin',
@@ -76,7 +76,7 @@ const mount = computed<PlanField[]>(() => [
       <FieldGroup title="How it is mounted" :base="base" :fields="mount">
         <template v-if="winch.post">
           <ProfileFields :path="`${base}/post`" :profile="winch.post" label="Post" />
-          <PlanQuantity :path="`${base}/brace`" label="Brace meets it at" kind="length" hint="no brace" />
+          <PlanQuantity :path="`${base}/brace`" label="Brace meets it at" hint="no brace" />
         </template>
       </FieldGroup>
     </div>

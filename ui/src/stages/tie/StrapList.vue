@@ -18,12 +18,12 @@ const grades = ['43', '70'].map((g) => ({ value: g, name: `grade ${g}` }))
 const fields = (kind: string | undefined): PlanField[] => [
   { at: 'kind', label: 'Kind', options: choices(strapWords) },
   { at: 'count', label: 'How many', whole: true },
-  { at: 'limit', label: 'Working limit (LC) on its tag', kind: 'mass' },
-  { at: 'breaks', label: 'or breaking strength', kind: 'mass' },
+  { at: 'limit', label: 'Working limit (LC) on its tag' },
+  { at: 'breaks', label: 'or breaking strength' },
   ...where(kind === 'chain', { at: 'grade', label: 'or its grade', options: grades, hint: 'not told' }),
-  { at: 'width', label: kind === 'chain' ? 'and its link’s thickness' : 'or its width', kind: 'length' },
-  { at: 'length', label: 'Its length', kind: 'length' },
-  { at: 'pull', label: 'Pull it is drawn to (S_TF)', kind: 'mass', hint: 'usual' },
+  { at: 'width', label: kind === 'chain' ? 'and its link’s thickness' : 'or its width' },
+  { at: 'length', label: 'Its length' },
+  { at: 'pull', label: 'Pull it is drawn to (S_TF)', hint: 'usual' },
   { at: 'retire', label: 'Cut, frayed, bleached: retired', on: true },
 ]
 function add() {

@@ -56,7 +56,7 @@ const set = (field: string, value: unknown) =>
         :options="ends"
         @chosen="set('to', $event || undefined)"
       />
-      <PlanQuantity :path="`${path}/hold/back`" label="Behind its front" kind="length" />
+      <PlanQuantity :path="`${path}/hold/back`" label="Behind its front" />
       <button
         class="act no-print size-11"
         aria-label="Take the strap off"
@@ -65,8 +65,8 @@ const set = (field: string, value: unknown) =>
         <TrashIcon class="size-5" />
       </button>
       <template v-if="!lashing.to">
-        <PlanQuantity :path="`${path}/hold/right`" label="Right of its middle" kind="length" />
-        <PlanQuantity :path="`${path}/hold/up`" label="Above its underside" kind="length" />
+        <PlanQuantity :path="`${path}/hold/right`" label="Right of its middle" />
+        <PlanQuantity :path="`${path}/hold/up`" label="Above its underside" />
       </template>
     </div>
   </FoldedPart>

@@ -28,8 +28,8 @@ const kinds = computed(() =>
 )
 const place = (pid: string): PlanField[] => [
   { at: 'kind', label: pid.replaceAll('-', ' '), options: kinds.value },
-  { at: 'rating', label: 'Takes, from its plate', kind: 'mass' },
-  { at: 'at/back', label: 'Behind headboard', kind: 'length' },
+  { at: 'rating', label: 'Takes, from its plate' },
+  { at: 'at/back', label: 'Behind headboard' },
 ]
 const bolted: PlanField[] = [
   { at: 'fastening', label: 'I know its bolts', on: { bolt: 0.008, in: 'member' } },
@@ -37,13 +37,13 @@ const bolted: PlanField[] = [
 const grades = computed(() => (reference.data?.bolts ?? []).map((b) => ({ value: b.id, name: b.name })))
 const fastening = (into: string | undefined): PlanField[] => [
   { at: 'in', label: 'Bolted to', options: choices(fixedWords) },
-  { at: 'bolt', label: 'Bolts’ diameter', kind: 'length' },
+  { at: 'bolt', label: 'Bolts’ diameter' },
   { at: 'bolts', label: 'How many', whole: true },
   { at: 'grade', label: 'Grade', options: grades.value, hint: 'not told' },
   ...where(
     into !== 'member',
-    { at: 'thick', label: 'Its thickness', kind: 'length' },
-    { at: 'washer', label: 'Washer’s diameter', kind: 'length' },
+    { at: 'thick', label: 'Its thickness' },
+    { at: 'washer', label: 'Washer’s diameter' },
   ),
 ]
 /** What each takes, as the core says it. */
@@ -94,7 +94,7 @@ function six() {
       >
         <PlanFields :base="`${base}/${pid}`" :fields="place(pid)" />
         <div class="grid grid-cols-[1fr_auto] items-end gap-2">
-          <PlanQuantity :path="`${base}/${pid}/at/right`" label="Right of middle" kind="length" />
+          <PlanQuantity :path="`${base}/${pid}/at/right`" label="Right of middle" />
           <button
             class="act size-11"
             :aria-label="`Take ${pid.replaceAll('-', ' ')} out`"

@@ -106,7 +106,7 @@ const share = (g: number) => `${Math.max(0, Math.min(1, g / full)) * 100}%`
         :value="blocked[face.id]"
         @set="workspace.setAt(`${base}/placements/${id}/blocked/${face.id}`, $event || undefined, 'blocking')"
       />
-      <PlanQuantity :path="`${base}/placements/${id}/blocked/takes`" label="Each bears" kind="mass" />
+      <PlanQuantity :path="`${base}/placements/${id}/blocked/takes`" label="Each bears" />
       <p v-if="!blocked.takes" class="text-soft col-span-2 text-sm lg:col-span-5">
         It counts once it is told what it bears.
       </p>

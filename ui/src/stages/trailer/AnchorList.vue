@@ -49,7 +49,7 @@ function add() {
         @chosen="workspace.setAt(`${base}/${id}/kind`, $event, 'kind of anchor')"
       />
       <CountField :path="`${base}/${id}/count`" label="How many" />
-      <PlanQuantity :path="`${base}/${id}/rating`" label="Rating, each" kind="mass" hint="if marked" />
+      <PlanQuantity :path="`${base}/${id}/rating`" label="Rating, each" hint="if marked" />
       <button
         class="act size-11"
         aria-label="Take out these anchors"

@@ -33,8 +33,8 @@ function add(name: string) {
       class="mt-2 grid grid-cols-[1fr_1fr_auto] items-end gap-2 sm:grid-cols-[2fr_1fr_1fr_auto]"
     >
       <TextField :path="`${path}/${id}/name`" label="What" class="col-span-3 sm:col-span-1" />
-      <PlanQuantity :path="`${path}/${id}/price`" label="Price" kind="money" />
-      <PlanQuantity :path="`${path}/${id}/hours`" label="Hours" kind="time" />
+      <PlanQuantity :path="`${path}/${id}/price`" label="Price" />
+      <PlanQuantity :path="`${path}/${id}/hours`" label="Hours" />
       <button
         class="act size-11"
         :aria-label="`Take out ${l.name}`"

@@ -8,7 +8,7 @@ import OutcomeMark from '@/checks/OutcomeMark.vue'
 import type { Buying } from '@/generated/types'
 import { useStudy } from '@/stores/study'
 import { useWorkspace } from '@/stores/workspace'
-import { stageOfPath } from '@/stages/fieldOf'
+import { stageOfPath } from '@/fields/tables'
 import { outcomeWord, useWords } from '@/words'
 
 const props = defineProps<{ id: string }>()

@@ -10,27 +10,25 @@ const workspace = useWorkspace()
 const { term } = useWords()
 const trailer = computed(() => workspace.plan?.trailers[workspace.trailer])
 const fields = computed<PlanField[]>(() => [
-  { at: 'empty/mass', label: 'Empty weight', estimate: 'mass', hint: 'plate or papers', how: 'plate' },
-  { at: 'empty/centre', label: 'Its weight lies behind the ball by', estimate: 'length' },
-  { at: 'empty/ball/mass', label: `Scale under the ${term('coupling')} reads`, kind: 'mass' },
+  { at: 'empty/mass', label: 'Empty weight', hint: 'plate or papers', how: 'plate' },
+  { at: 'empty/centre', label: 'Its weight lies behind the ball by' },
+  { at: 'empty/ball/mass', label: `Scale under the ${term('coupling')} reads` },
   ...where(
     trailer.value?.empty.ball,
-    { at: 'empty/ball/at', label: 'Scale stood behind the ball by', kind: 'length', hint: '0: under it' },
-    { at: 'empty/ball/plusMinus', label: 'Scale is right within ±', kind: 'mass' },
+    { at: 'empty/ball/at', label: 'Scale stood behind the ball by', hint: '0: under it' },
+    { at: 'empty/ball/plusMinus', label: 'Scale is right within ±' },
   ),
-  { at: 'empty/axle/mass', label: 'Both wheels together read', kind: 'mass', hint: term('weighbridge') },
+  { at: 'empty/axle/mass', label: 'Both wheels together read', hint: term('weighbridge') },
   ...where(trailer.value?.axleMoves, {
     at: 'empty/axleAt',
     label: 'The axle stood then, behind the coupling',
-    kind: 'length',
     hint: 'as now',
   }),
-  { at: 'empty/left/mass', label: 'Left wheel reads', kind: 'mass' },
-  { at: 'empty/right/mass', label: 'Right wheel reads', kind: 'mass' },
+  { at: 'empty/left/mass', label: 'Left wheel reads' },
+  { at: 'empty/right/mass', label: 'Right wheel reads' },
   ...where(trailer.value?.axleMoves, {
     at: 'runningGear',
     label: 'Axle, springs and wheels weigh',
-    estimate: 'mass',
   }),
 ])
 </script>

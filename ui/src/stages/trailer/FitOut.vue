@@ -122,15 +122,14 @@ function remove(id: string) {
       </summary>
       <div class="grid items-end gap-x-4 gap-y-3 pb-3 md:grid-cols-2">
         <TextField :path="`/parts/${id}/name`" label="Name" />
-        <EstimateField :path="`/parts/${id}/mass`" label="Weight" kind="mass" />
+        <EstimateField :path="`/parts/${id}/mass`" label="Weight" />
         <PlanQuantity
           :path="`/trailers/${workspace.trailer}/fitted/${id}/at/back`"
           label="Its near face, behind the front board"
-          kind="length"
           hint="before it: a minus"
         />
-        <EstimateField :path="`/parts/${id}/size/length`" label="Length" kind="length" />
-        <EstimateField :path="`/parts/${id}/size/height`" label="Height" kind="length" />
+        <EstimateField :path="`/parts/${id}/size/length`" label="Length" />
+        <EstimateField :path="`/parts/${id}/size/height`" label="Height" />
         <ChoiceField
           label="Held by"
           :value="p.undo"

@@ -11,26 +11,25 @@ const { term } = useWords()
 const trailer = computed(() => workspace.plan?.trailers[workspace.trailer])
 const base = computed(() => `/trailers/${workspace.trailer}`)
 const fields = computed<PlanField[]>(() => [
-  { at: 'couplingToAxle', label: `${term('Coupling')} to axle`, estimate: 'length' },
-  { at: 'couplingToDeck', label: `${term('Coupling')} to front board`, estimate: 'length' },
-  { at: 'deckLength', label: 'Deck length', estimate: 'length' },
-  { at: 'deckWidth', label: 'Deck width', estimate: 'length' },
-  { at: 'deckHeight', label: 'Deck height', estimate: 'length' },
-  { at: 'track', label: `Track, between the ${term('tyre')}s’ middles`, estimate: 'length' },
-  { at: 'widthOverAll', label: 'Width over all', estimate: 'length' },
+  { at: 'couplingToAxle', label: `${term('Coupling')} to axle` },
+  { at: 'couplingToDeck', label: `${term('Coupling')} to front board` },
+  { at: 'deckLength', label: 'Deck length' },
+  { at: 'deckWidth', label: 'Deck width' },
+  { at: 'deckHeight', label: 'Deck height' },
+  { at: 'track', label: `Track, between the ${term('tyre')}s’ middles` },
+  { at: 'widthOverAll', label: 'Width over all' },
   {
     at: 'couplingHeight',
     label: `${term('Coupling')} height, loaded and level`,
-    kind: 'length',
     hint: 'tape',
   },
-  { at: 'wheelDiameter', label: 'Wheel, over all', kind: 'length', hint: `from the ${term('tyre')}` },
-  { at: 'sideHeight', label: 'Sides, height', kind: 'length' },
+  { at: 'wheelDiameter', label: 'Wheel, over all', hint: `from the ${term('tyre')}` },
+  { at: 'sideHeight', label: 'Sides, height' },
   ...where(
     trailer.value?.axleMoves,
-    { at: 'axleMoves/min', label: 'Axle may stand from', kind: 'length' },
-    { at: 'axleMoves/max', label: 'to, behind the coupling', kind: 'length' },
-    { at: 'axleMoves/pitch', label: 'in holes each', kind: 'length', hint: '0: anywhere' },
+    { at: 'axleMoves/min', label: 'Axle may stand from' },
+    { at: 'axleMoves/max', label: 'to, behind the coupling' },
+    { at: 'axleMoves/pitch', label: 'in holes each', hint: '0: anywhere' },
   ),
 ])
 

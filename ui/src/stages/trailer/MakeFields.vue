@@ -17,15 +17,14 @@ const fields = computed<PlanField[]>(() => [
   { at: 'floor', label: 'Floor', options: choices(floorWords) },
   { at: 'tail', label: 'Tail', options: choices(tailWords) },
   { at: 'suspension', label: 'Suspension', options: choices(springWords) },
-  { at: 'travel', label: 'Spring travel to the stop', kind: 'length' },
-  { at: 'sinks', label: 'Springs sink at their rating', kind: 'length', hint: 'tape deck empty, full' },
+  { at: 'travel', label: 'Spring travel to the stop' },
+  { at: 'sinks', label: 'Springs sink at their rating', hint: 'tape deck empty, full' },
   ...where((trailer.value?.axles ?? 1) > 1, {
     at: 'axleGap',
     label: 'Between the axles',
-    kind: 'length',
     hint: 'tape',
   }),
-  { at: 'wheelRoom', label: `Room over the ${term('tyre')}, empty`, kind: 'length', hint: 'tape' },
+  { at: 'wheelRoom', label: `Room over the ${term('tyre')}, empty`, hint: 'tape' },
   {
     at: 'plug',
     label: 'Plug',
@@ -35,7 +34,6 @@ const fields = computed<PlanField[]>(() => [
   ...['length', 'width', 'height'].map((side): PlanField => ({
     at: `folded/${side}`,
     label: `Folded: ${side}`,
-    estimate: 'length',
     hint: 'does not fold',
   })),
   { at: 'onEdge', label: 'May be stood on its edge', on: true },

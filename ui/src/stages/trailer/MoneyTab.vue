@@ -66,12 +66,12 @@ const lineWords: Record<string, string> = {
         :options="choices(comesWords)"
         @chosen="workspace.setAt(path('comes'), $event, 'how it comes')"
       />
-      <PlanQuantity :path="path('deal/price')" label="Price asked" kind="money" />
-      <PlanQuantity :path="path('deal/offer')" label="Your offer" kind="money" hint="the price" />
-      <PlanQuantity :path="path('deal/tax')" label="Tax on top" kind="share" hint="included" />
-      <PlanQuantity :path="path('deal/delivery')" label="Delivery" kind="money" />
-      <PlanQuantity :path="path('deal/fetch')" label="or the drive to fetch it" kind="money" />
-      <PlanQuantity :path="path('deal/office')" label="Papers, plates, inspection" kind="money" />
+      <PlanQuantity :path="path('deal/price')" label="Price asked" />
+      <PlanQuantity :path="path('deal/offer')" label="Your offer" hint="the price" />
+      <PlanQuantity :path="path('deal/tax')" label="Tax on top" hint="included" />
+      <PlanQuantity :path="path('deal/delivery')" label="Delivery" />
+      <PlanQuantity :path="path('deal/fetch')" label="or the drive to fetch it" />
+      <PlanQuantity :path="path('deal/office')" label="Papers, plates, inspection" />
       <ChoiceField
         label="Papers"
         :value="trailer.papers"
@@ -82,9 +82,8 @@ const lineWords: Record<string, string> = {
         v-if="trailer.papers === 'missing'"
         :path="path('deal/papersRisk')"
         label="Getting papers may cost"
-        kind="money"
       />
-      <PlanQuantity :path="path('deal/hours')" label="Hours to assemble or build" kind="time" />
+      <PlanQuantity :path="path('deal/hours')" label="Hours to assemble or build" />
       <ChoiceField
         label="Skill it takes"
         :value="trailer.deal?.skill"

@@ -43,28 +43,26 @@ const plates = computed<PlanField[]>(() => [
   ...where(workspace.plan?.region === 'au' || trailer.value?.onWheels, {
     at: 'onWheels',
     label: term('On wheels'),
-    kind: 'mass',
     hint: 'plate',
   }),
   (trailer.value?.axles ?? 1) > 1
-    ? { at: 'axleRating', label: 'Axle rating, all axles', kind: 'mass', hint: 'add up their plates' }
-    : { at: 'axleRating', label: 'Axle rating', kind: 'mass', hint: 'on the axle' },
-  { at: 'springRating', label: 'Springs, both sides', kind: 'mass', hint: 'if marked' },
+    ? { at: 'axleRating', label: 'Axle rating, all axles', hint: 'add up their plates' }
+    : { at: 'axleRating', label: 'Axle rating', hint: 'on the axle' },
+  { at: 'springRating', label: 'Springs, both sides', hint: 'if marked' },
   {
     at: 'tyreText',
     label: `${term('Tyre')}, as it stands on its wall`,
     text: true,
     hint: '145/80 R13 79N',
   },
-  { at: 'tyreRating', label: `${term('Tyre')}, one, max load`, kind: 'mass', hint: `${term('tyre')} wall` },
-  { at: 'tyreIndex', label: 'or its load index', kind: 'count', hint: 'e.g. 94' },
-  { at: 'tyreSpeed', label: 'Printed top speed', kind: 'speed', hint: 'or by its letter' },
-  { at: 'tyrePressure', label: 'Cold pressure, at most', kind: 'pressure', hint: `${term('tyre')} wall` },
-  { at: 'couplingRating', label: `${term('Coupling')} rating`, kind: 'mass', hint: 'stamped on it' },
+  { at: 'tyreRating', label: `${term('Tyre')}, one, max load`, hint: `${term('tyre')} wall` },
+  { at: 'tyreIndex', label: 'or its load index', hint: 'e.g. 94' },
+  { at: 'tyreSpeed', label: 'Printed top speed', hint: 'or by its letter' },
+  { at: 'tyrePressure', label: 'Cold pressure, at most', hint: `${term('tyre')} wall` },
+  { at: 'couplingRating', label: `${term('Coupling')} rating`, hint: 'stamped on it' },
   {
     at: 'couplingBall',
     label: `${term('Coupling')}’s ${term('ball load')} limit`,
-    kind: 'mass',
     hint: 'plate',
   },
   {

@@ -60,35 +60,23 @@ const plugs = computed(() => (reference.data?.plugs ?? []).map((p) => ({ value: 
         none="Read from the plate"
         @chosen="choose"
       />
-      <PlanQuantity
-        :path="path('hitchTow')"
-        :label="`${term('Tow bar')} rating`"
-        kind="mass"
-        hint="its plate"
-      />
+      <PlanQuantity :path="path('hitchTow')" :label="`${term('Tow bar')} rating`" hint="its plate" />
       <PlanQuantity
         :path="path('hitchBall')"
         :label="
           american ? `${term('Tow bar')}’s ${term('ball load')} limit` : `S value: ${term('ball load')} limit`
         "
-        kind="mass"
         hint="its plate"
       />
-      <PlanQuantity
-        v-if="!american"
-        :path="path('hitchD')"
-        label="D value"
-        kind="force"
-        hint="its plate, kN"
-      />
-      <PlanQuantity :path="path('ballRating')" label="Ball rating" kind="mass" hint="stamped on top" />
+      <PlanQuantity v-if="!american" :path="path('hitchD')" label="D value" hint="its plate, kN" />
+      <PlanQuantity :path="path('ballRating')" label="Ball rating" hint="stamped on top" />
       <ChoiceField
         label="Ball size"
         :value="car.ballSize"
         :options="sizes"
         @chosen="workspace.setAt(path('ballSize'), $event, 'choose the ball')"
       />
-      <PlanQuantity :path="path('ballHeight')" label="Ball height, to its middle" kind="length" hint="tape" />
+      <PlanQuantity :path="path('ballHeight')" label="Ball height, to its middle" hint="tape" />
       <ChoiceField
         label="Socket"
         :value="car.socket"
@@ -100,18 +88,16 @@ const plugs = computed(() => (reference.data?.plugs ?? []).map((p) => ({ value: 
         :value="car.adapter"
         @set="workspace.setAt(path('adapter'), $event || undefined, 'adapter')"
       />
-      <PlanQuantity :path="path('ballBehind')" label="Ball behind the bumper" kind="length" hint="tape" />
+      <PlanQuantity :path="path('ballBehind')" label="Ball behind the bumper" hint="tape" />
       <PlanQuantity
         :path="path('gateReach')"
         :label="`Open ${term('car tailgate')} reaches beyond the bumper`"
-        kind="length"
         hint="0"
       />
       <PlanQuantity
         v-if="car.gateReach"
         :path="path('gateHeight')"
         label="and is as high above the ground as"
-        kind="length"
         hint="any height"
       />
     </div>

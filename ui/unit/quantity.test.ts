@@ -1,14 +1,14 @@
 // The interface prints and reads quantities as the core does: one file of
 // vectors holds both.
 import { readFileSync } from 'node:fs'
-import { join } from 'node:path'
-import { expect, test } from '@playwright/test'
-import { parse, ParseError, print, type Kind } from '../ui/src/quantities/index'
+import { expect, test } from 'vitest'
+import { parse, ParseError, print, type Kind } from '@/quantities'
 
 type Row = [string, string, Kind, never, never, number | null | undefined, number | null | undefined]
-const vectors = JSON.parse(
-  readFileSync(join(import.meta.dirname, '../core/lang/quantity/testdata/vectors.json'), 'utf8'),
-) as Record<'print' | 'parse' | 'refuse', Row[]>
+const vectors = JSON.parse(readFileSync('core/lang/quantity/testdata/vectors.json', 'utf8')) as Record<
+  'print' | 'parse' | 'refuse',
+  Row[]
+>
 
 test('prints as the core does', () => {
   for (const [units, region, kind, value, text] of vectors.print) {

@@ -1,11 +1,11 @@
 // The interface's own small sums: sentences, patches, ids.
 import { readFileSync } from 'node:fs'
-import { expect, test } from '@playwright/test'
-import { keyOf, sentence, term, unbroken } from '../ui/src/said'
-import { at, newId, put, uuid } from '../ui/src/stores/patch'
-import { stageOfPath } from '../ui/src/stages/fieldOf'
-import type { Material } from '../ui/src/generated/types'
-import { firstPlan, type Answers } from '../ui/src/pages/firstPlan'
+import { expect, test } from 'vitest'
+import { keyOf, sentence, term, unbroken } from '@/said'
+import { figureOf, stageOfPath } from '@/fields/tables'
+import { at, newId, put, uuid } from '@/stores/patch'
+import type { Material } from '@/generated/types'
+import { firstPlan, type Answers } from '@/pages/firstPlan'
 
 const terms = { 'ball load': { na: 'tongue weight', uk: 'noseweight' } }
 const uk = { units: 'metric', region: 'uk' }
@@ -66,6 +66,17 @@ test('a field is found on its stage', () => {
   expect(stageOfPath('/outings/o/people')).toBe('job')
   expect(stageOfPath('/loads/l/mass')).toBe('balance')
   expect(stageOfPath('/loads/l/size/length')).toBe('job')
+  expect(stageOfPath('/outings/o/layouts/t/loading/winch/pull')).toBe('ramps')
+  expect(stageOfPath('/parts/constructor/rack/post/wall')).toBe('racks')
+  expect(stageOfPath('/nothing/like/this')).toBe('balance')
+})
+
+test('a figure is known by its path', () => {
+  expect(figureOf('/trailers/t/deckLength')).toEqual({ form: 'estimate', kind: 'length' })
+  expect(figureOf('/trailers/t/empty/ball')).toEqual({ form: 'reading', kind: 'mass' })
+  expect(figureOf('/towVehicles/c/ballSize')).toEqual({ form: 'figure', kind: 'length' })
+  expect(figureOf('/trailers/t/name')).toBeUndefined()
+  expect(figureOf('/trailers/t/deckLength/value/x')).toBeUndefined()
 })
 
 test('a first run without an answer is a plan all the same', () => {

@@ -1,0 +1,602 @@
+/* Generated from the Go tables by make types. Do not edit. */
+
+/** Fields of the plan that take a figure, with * for ids: form and kind. */
+export const fields: Record<string, string> = {
+  "/doubts/*": "figure count",
+  "/loads/*/bulk/count": "figure count",
+  "/loads/*/bulk/each": "estimate mass",
+  "/loads/*/bulk/heap": "estimate volume",
+  "/loads/*/bulk/volume": "estimate volume",
+  "/loads/*/centre/back": "estimate length",
+  "/loads/*/centre/right": "estimate length",
+  "/loads/*/centre/up": "estimate length",
+  "/loads/*/contents/*/at/back": "figure length",
+  "/loads/*/contents/*/at/right": "figure length",
+  "/loads/*/contents/*/at/up": "figure length",
+  "/loads/*/contents/*/mass": "estimate mass",
+  "/loads/*/ends/front": "estimate mass",
+  "/loads/*/ends/frontAt": "figure length",
+  "/loads/*/ends/rear": "estimate mass",
+  "/loads/*/ends/rearAt": "figure length",
+  "/loads/*/hull/apart": "estimate length",
+  "/loads/*/hull/draft": "figure length",
+  "/loads/*/hull/eyeAt": "figure length",
+  "/loads/*/hull/eyeUp": "figure length",
+  "/loads/*/hull/from": "estimate length",
+  "/loads/*/hull/press": "figure mass",
+  "/loads/*/hull/to": "estimate length",
+  "/loads/*/mass": "estimate mass",
+  "/loads/*/pieces/across": "figure count",
+  "/loads/*/pieces/count": "figure count",
+  "/loads/*/pieces/length": "figure length",
+  "/loads/*/pieces/thickness": "figure length",
+  "/loads/*/pieces/width": "figure length",
+  "/loads/*/rolling/clearance": "estimate length",
+  "/loads/*/rolling/frontAxle": "estimate length",
+  "/loads/*/rolling/frontTrack": "figure length",
+  "/loads/*/rolling/frontTyre": "figure length",
+  "/loads/*/rolling/frontWheel": "figure length",
+  "/loads/*/rolling/nose": "figure length",
+  "/loads/*/rolling/track": "estimate length",
+  "/loads/*/rolling/tyre": "figure length",
+  "/loads/*/rolling/wheel": "figure length",
+  "/loads/*/rolling/wheelbase": "estimate length",
+  "/loads/*/size/height": "estimate length",
+  "/loads/*/size/length": "estimate length",
+  "/loads/*/size/width": "estimate length",
+  "/loads/*/tank/capacity": "estimate volume",
+  "/loads/*/tank/fill": "figure share",
+  "/outings/*/departures/*/revision": "figure count",
+  "/outings/*/distance": "figure distance",
+  "/outings/*/gear": "estimate mass",
+  "/outings/*/layouts/*/axleAt": "figure length",
+  "/outings/*/layouts/*/lashings/*/hold/back": "figure length",
+  "/outings/*/layouts/*/lashings/*/hold/right": "figure length",
+  "/outings/*/layouts/*/lashings/*/hold/up": "figure length",
+  "/outings/*/layouts/*/loading/deck": "figure length",
+  "/outings/*/layouts/*/loading/driver": "estimate mass",
+  "/outings/*/layouts/*/loading/fall": "figure angle",
+  "/outings/*/layouts/*/loading/kerb": "figure length",
+  "/outings/*/layouts/*/loading/props/back": "figure length",
+  "/outings/*/layouts/*/loading/props/gap": "figure length",
+  "/outings/*/layouts/*/loading/raised": "figure length",
+  "/outings/*/layouts/*/loading/winch/amps": "figure count",
+  "/outings/*/layouts/*/loading/winch/aside": "figure length",
+  "/outings/*/layouts/*/loading/winch/back": "figure length",
+  "/outings/*/layouts/*/loading/winch/battery": "figure count",
+  "/outings/*/layouts/*/loading/winch/bolt": "figure length",
+  "/outings/*/layouts/*/loading/winch/bolts": "figure count",
+  "/outings/*/layouts/*/loading/winch/brace": "figure length",
+  "/outings/*/layouts/*/loading/winch/crank": "figure length",
+  "/outings/*/layouts/*/loading/winch/drum": "figure length",
+  "/outings/*/layouts/*/loading/winch/gauge": "figure length",
+  "/outings/*/layouts/*/loading/winch/hookMax": "figure mass",
+  "/outings/*/layouts/*/loading/winch/idle": "figure count",
+  "/outings/*/layouts/*/loading/winch/layer": "figure count",
+  "/outings/*/layouts/*/loading/winch/line": "figure length",
+  "/outings/*/layouts/*/loading/winch/lineMax": "figure mass",
+  "/outings/*/layouts/*/loading/winch/pin": "figure length",
+  "/outings/*/layouts/*/loading/winch/post/height": "figure length",
+  "/outings/*/layouts/*/loading/winch/post/lip": "figure length",
+  "/outings/*/layouts/*/loading/winch/post/perMetre": "figure money",
+  "/outings/*/layouts/*/loading/winch/post/wall": "figure length",
+  "/outings/*/layouts/*/loading/winch/post/width": "figure length",
+  "/outings/*/layouts/*/loading/winch/pull": "figure mass",
+  "/outings/*/layouts/*/loading/winch/ratio": "figure count",
+  "/outings/*/layouts/*/loading/winch/speed": "figure speed",
+  "/outings/*/layouts/*/loading/winch/tieMax": "figure mass",
+  "/outings/*/layouts/*/loading/winch/up": "figure length",
+  "/outings/*/layouts/*/parts/*/at/back": "figure length",
+  "/outings/*/layouts/*/parts/*/at/right": "figure length",
+  "/outings/*/layouts/*/parts/*/at/up": "figure length",
+  "/outings/*/layouts/*/parts/*/turn": "figure count",
+  "/outings/*/layouts/*/placements/*/at/back": "figure length",
+  "/outings/*/layouts/*/placements/*/at/right": "figure length",
+  "/outings/*/layouts/*/placements/*/at/up": "figure length",
+  "/outings/*/layouts/*/placements/*/blocked/takes": "figure mass",
+  "/outings/*/layouts/*/placements/*/grip": "figure count",
+  "/outings/*/layouts/*/placements/*/turn": "figure count",
+  "/outings/*/layouts/*/readings/*/at": "figure length",
+  "/outings/*/layouts/*/readings/*/mass": "figure mass",
+  "/outings/*/layouts/*/readings/*/plank/span": "figure length",
+  "/outings/*/layouts/*/readings/*/plank/to": "figure length",
+  "/outings/*/layouts/*/readings/*/plusMinus": "figure mass",
+  "/outings/*/layouts/*/readings/*/stood/axleAt": "figure length",
+  "/outings/*/layouts/*/readings/*/stood/parts/*/at/back": "figure length",
+  "/outings/*/layouts/*/readings/*/stood/parts/*/at/right": "figure length",
+  "/outings/*/layouts/*/readings/*/stood/parts/*/at/up": "figure length",
+  "/outings/*/layouts/*/readings/*/stood/parts/*/turn": "figure count",
+  "/outings/*/layouts/*/readings/*/stood/placements/*/at/back": "figure length",
+  "/outings/*/layouts/*/readings/*/stood/placements/*/at/right": "figure length",
+  "/outings/*/layouts/*/readings/*/stood/placements/*/at/up": "figure length",
+  "/outings/*/layouts/*/readings/*/stood/placements/*/blocked/takes": "figure mass",
+  "/outings/*/layouts/*/readings/*/stood/placements/*/grip": "figure count",
+  "/outings/*/layouts/*/readings/*/stood/placements/*/turn": "figure count",
+  "/outings/*/people": "estimate mass",
+  "/outings/*/slip/angle": "figure angle",
+  "/outings/*/speed": "figure speed",
+  "/parts/*/centre/back": "estimate length",
+  "/parts/*/centre/right": "estimate length",
+  "/parts/*/centre/up": "estimate length",
+  "/parts/*/cradle/bowStop": "figure length",
+  "/parts/*/cradle/bunks/apart": "figure length",
+  "/parts/*/cradle/bunks/from": "figure length",
+  "/parts/*/cradle/bunks/to": "figure length",
+  "/parts/*/cradle/keel": "figure length",
+  "/parts/*/cradle/rollers/*/at": "figure length",
+  "/parts/*/cradle/winchAt": "figure length",
+  "/parts/*/cradle/winchUp": "figure length",
+  "/parts/*/mass": "estimate mass",
+  "/parts/*/rack/apart": "figure length",
+  "/parts/*/rack/bar/height": "figure length",
+  "/parts/*/rack/bar/lip": "figure length",
+  "/parts/*/rack/bar/perMetre": "figure money",
+  "/parts/*/rack/bar/wall": "figure length",
+  "/parts/*/rack/bar/width": "figure length",
+  "/parts/*/rack/bolt": "figure length",
+  "/parts/*/rack/bolts": "figure count",
+  "/parts/*/rack/brace": "figure length",
+  "/parts/*/rack/frontAt": "figure length",
+  "/parts/*/rack/gauge": "figure length",
+  "/parts/*/rack/post/height": "figure length",
+  "/parts/*/rack/post/lip": "figure length",
+  "/parts/*/rack/post/perMetre": "figure money",
+  "/parts/*/rack/post/wall": "figure length",
+  "/parts/*/rack/post/width": "figure length",
+  "/parts/*/rack/posts": "figure count",
+  "/parts/*/rack/rearAt": "figure length",
+  "/parts/*/rack/tiers/*/length": "figure length",
+  "/parts/*/rack/tiers/*/up": "figure length",
+  "/parts/*/ramp/gap": "figure length",
+  "/parts/*/ramp/length": "figure length",
+  "/parts/*/ramp/lip": "figure length",
+  "/parts/*/ramp/play": "figure length",
+  "/parts/*/ramp/profile/height": "figure length",
+  "/parts/*/ramp/profile/lip": "figure length",
+  "/parts/*/ramp/profile/perMetre": "figure money",
+  "/parts/*/ramp/profile/wall": "figure length",
+  "/parts/*/ramp/profile/width": "figure length",
+  "/parts/*/ramp/rating": "figure mass",
+  "/parts/*/ramp/sides": "figure count",
+  "/parts/*/ramp/step": "figure length",
+  "/parts/*/ramp/tread/height": "figure length",
+  "/parts/*/ramp/tread/lip": "figure length",
+  "/parts/*/ramp/tread/perMetre": "figure money",
+  "/parts/*/ramp/tread/wall": "figure length",
+  "/parts/*/ramp/tread/width": "figure length",
+  "/parts/*/ramp/width": "figure length",
+  "/parts/*/size/height": "estimate length",
+  "/parts/*/size/length": "estimate length",
+  "/parts/*/size/width": "estimate length",
+  "/parts/*/slots/*/at/back": "figure length",
+  "/parts/*/slots/*/at/right": "figure length",
+  "/parts/*/slots/*/at/up": "figure length",
+  "/parts/*/slots/*/lean": "figure angle",
+  "/straps/*/breaks": "figure mass",
+  "/straps/*/count": "figure count",
+  "/straps/*/length": "figure length",
+  "/straps/*/limit": "figure mass",
+  "/straps/*/pull": "figure mass",
+  "/straps/*/width": "figure length",
+  "/towVehicles/*/ballBehind": "figure length",
+  "/towVehicles/*/ballHeight": "figure length",
+  "/towVehicles/*/ballLimit": "figure mass",
+  "/towVehicles/*/ballRating": "figure mass",
+  "/towVehicles/*/ballSize": "figure length",
+  "/towVehicles/*/gateHeight": "figure length",
+  "/towVehicles/*/gateReach": "figure length",
+  "/towVehicles/*/gross": "figure mass",
+  "/towVehicles/*/hitchBall": "figure mass",
+  "/towVehicles/*/hitchD": "figure force",
+  "/towVehicles/*/hitchTow": "figure mass",
+  "/towVehicles/*/kerb": "estimate mass",
+  "/towVehicles/*/rearEmpty": "estimate mass",
+  "/towVehicles/*/rearLimit": "figure mass",
+  "/towVehicles/*/rearOverhang": "estimate length",
+  "/towVehicles/*/towBraked": "figure mass",
+  "/towVehicles/*/towUnbraked": "figure mass",
+  "/towVehicles/*/train": "figure mass",
+  "/towVehicles/*/wheelbase": "estimate length",
+  "/trailers/*/anchors/*/count": "figure count",
+  "/trailers/*/anchors/*/rating": "figure mass",
+  "/trailers/*/axleGap": "figure length",
+  "/trailers/*/axleMoves/max": "figure length",
+  "/trailers/*/axleMoves/min": "figure length",
+  "/trailers/*/axleMoves/pitch": "figure length",
+  "/trailers/*/axleRating": "figure mass",
+  "/trailers/*/axles": "figure count",
+  "/trailers/*/chains": "figure count",
+  "/trailers/*/couplingBall": "figure mass",
+  "/trailers/*/couplingHeight": "figure length",
+  "/trailers/*/couplingRating": "figure mass",
+  "/trailers/*/couplingSize": "figure length",
+  "/trailers/*/couplingToAxle": "estimate length",
+  "/trailers/*/couplingToDeck": "estimate length",
+  "/trailers/*/deal/buys/*/hours": "figure time",
+  "/trailers/*/deal/buys/*/price": "figure money",
+  "/trailers/*/deal/delivery": "figure money",
+  "/trailers/*/deal/fetch": "figure money",
+  "/trailers/*/deal/hours": "figure time",
+  "/trailers/*/deal/offer": "figure money",
+  "/trailers/*/deal/office": "figure money",
+  "/trailers/*/deal/papersRisk": "figure money",
+  "/trailers/*/deal/price": "figure money",
+  "/trailers/*/deal/repairs/*/hours": "figure time",
+  "/trailers/*/deal/repairs/*/price": "figure money",
+  "/trailers/*/deal/tax": "figure share",
+  "/trailers/*/deckHeight": "estimate length",
+  "/trailers/*/deckLength": "estimate length",
+  "/trailers/*/deckWidth": "estimate length",
+  "/trailers/*/drawbar/beams": "figure count",
+  "/trailers/*/drawbar/bolt": "figure length",
+  "/trailers/*/drawbar/bolts": "figure count",
+  "/trailers/*/drawbar/longer": "figure length",
+  "/trailers/*/drawbar/overlap": "figure length",
+  "/trailers/*/drawbar/profile/height": "figure length",
+  "/trailers/*/drawbar/profile/lip": "figure length",
+  "/trailers/*/drawbar/profile/perMetre": "figure money",
+  "/trailers/*/drawbar/profile/wall": "figure length",
+  "/trailers/*/drawbar/profile/width": "figure length",
+  "/trailers/*/empty/axle": "reading mass",
+  "/trailers/*/empty/axle/at": "figure length",
+  "/trailers/*/empty/axle/mass": "figure mass",
+  "/trailers/*/empty/axle/plank/span": "figure length",
+  "/trailers/*/empty/axle/plank/to": "figure length",
+  "/trailers/*/empty/axle/plusMinus": "figure mass",
+  "/trailers/*/empty/axleAt": "figure length",
+  "/trailers/*/empty/ball": "reading mass",
+  "/trailers/*/empty/ball/at": "figure length",
+  "/trailers/*/empty/ball/mass": "figure mass",
+  "/trailers/*/empty/ball/plank/span": "figure length",
+  "/trailers/*/empty/ball/plank/to": "figure length",
+  "/trailers/*/empty/ball/plusMinus": "figure mass",
+  "/trailers/*/empty/centre": "estimate length",
+  "/trailers/*/empty/left": "reading mass",
+  "/trailers/*/empty/left/at": "figure length",
+  "/trailers/*/empty/left/mass": "figure mass",
+  "/trailers/*/empty/left/plank/span": "figure length",
+  "/trailers/*/empty/left/plank/to": "figure length",
+  "/trailers/*/empty/left/plusMinus": "figure mass",
+  "/trailers/*/empty/mass": "estimate mass",
+  "/trailers/*/empty/parts/*/at/back": "figure length",
+  "/trailers/*/empty/parts/*/at/right": "figure length",
+  "/trailers/*/empty/parts/*/at/up": "figure length",
+  "/trailers/*/empty/parts/*/turn": "figure count",
+  "/trailers/*/empty/right": "reading mass",
+  "/trailers/*/empty/right/at": "figure length",
+  "/trailers/*/empty/right/mass": "figure mass",
+  "/trailers/*/empty/right/plank/span": "figure length",
+  "/trailers/*/empty/right/plank/to": "figure length",
+  "/trailers/*/empty/right/plusMinus": "figure mass",
+  "/trailers/*/fitted/*/at/back": "figure length",
+  "/trailers/*/fitted/*/at/right": "figure length",
+  "/trailers/*/fitted/*/at/up": "figure length",
+  "/trailers/*/fitted/*/turn": "figure count",
+  "/trailers/*/folded/height": "estimate length",
+  "/trailers/*/folded/length": "estimate length",
+  "/trailers/*/folded/width": "estimate length",
+  "/trailers/*/label/value": "figure mass",
+  "/trailers/*/onWheels": "figure mass",
+  "/trailers/*/pivot": "figure length",
+  "/trailers/*/runningGear": "estimate mass",
+  "/trailers/*/sideHeight": "figure length",
+  "/trailers/*/sinks": "figure length",
+  "/trailers/*/springRating": "figure mass",
+  "/trailers/*/tiePoints/*/at/back": "figure length",
+  "/trailers/*/tiePoints/*/at/right": "figure length",
+  "/trailers/*/tiePoints/*/at/up": "figure length",
+  "/trailers/*/tiePoints/*/fastening/bolt": "figure length",
+  "/trailers/*/tiePoints/*/fastening/bolts": "figure count",
+  "/trailers/*/tiePoints/*/fastening/thick": "figure length",
+  "/trailers/*/tiePoints/*/fastening/washer": "figure length",
+  "/trailers/*/tiePoints/*/rating": "figure mass",
+  "/trailers/*/track": "estimate length",
+  "/trailers/*/travel": "figure length",
+  "/trailers/*/turnTo": "figure angle",
+  "/trailers/*/tyreIndex": "figure count",
+  "/trailers/*/tyrePressure": "figure pressure",
+  "/trailers/*/tyreRating": "figure mass",
+  "/trailers/*/tyreSpeed": "figure speed",
+  "/trailers/*/wheelDiameter": "figure length",
+  "/trailers/*/wheelRoom": "figure length",
+  "/trailers/*/widthOverAll": "estimate length",
+  "/version": "figure count",
+  "/wants/*/count": "figure count",
+  "/wants/*/distance": "figure distance",
+  "/wants/*/height": "figure length",
+  "/wants/*/hours": "figure time",
+  "/wants/*/mass": "figure mass",
+  "/wants/*/money": "figure money",
+  "/wants/*/size/height": "estimate length",
+  "/wants/*/size/length": "estimate length",
+  "/wants/*/size/width": "estimate length",
+  "/wants/*/speed": "figure speed"
+}
+
+/** The stage, or stage/tab, of fields by the beginning of their path. */
+export const stagesByPath: Record<string, string> = {
+  "/ballSchool": "balance",
+  "/doubts/*": "balance",
+  "/loads/*": "job",
+  "/loads/*/contents/*": "job",
+  "/loads/*/hull/draft": "racks",
+  "/loads/*/hull/eyeAt": "racks",
+  "/loads/*/hull/eyeUp": "racks",
+  "/loads/*/mass": "balance",
+  "/loads/*/rolling": "ramps",
+  "/outings/*": "balance",
+  "/outings/*/departures/*": "balance",
+  "/outings/*/departures/*/ticks/*": "balance",
+  "/outings/*/gear": "job",
+  "/outings/*/layouts/*": "balance",
+  "/outings/*/layouts/*/lashings/*": "tie",
+  "/outings/*/layouts/*/loading": "ramps",
+  "/outings/*/layouts/*/parts/*": "balance",
+  "/outings/*/layouts/*/placements/*": "balance",
+  "/outings/*/layouts/*/readings/*": "balance",
+  "/outings/*/layouts/*/readings/*/stood/parts/*": "balance",
+  "/outings/*/layouts/*/readings/*/stood/placements/*": "balance",
+  "/outings/*/people": "job",
+  "/outings/*/slip": "racks",
+  "/outings/*/vehicle": "job",
+  "/parts/*": "balance",
+  "/parts/*/cradle": "racks",
+  "/parts/*/cradle/rollers/*": "racks",
+  "/parts/*/rack": "racks",
+  "/parts/*/rack/tiers/*": "racks",
+  "/parts/*/ramp": "ramps",
+  "/parts/*/slots/*": "racks",
+  "/parts/*/undo": "trailer/details",
+  "/straps/*": "tie",
+  "/tieSchool": "tie",
+  "/towVehicles/*": "vehicle",
+  "/trailers/*": "trailer/details",
+  "/trailers/*/anchors/*": "trailer/details",
+  "/trailers/*/deal": "trailer/money",
+  "/trailers/*/deal/buys/*": "trailer/money",
+  "/trailers/*/deal/inspected/*": "trailer/money",
+  "/trailers/*/deal/repairs/*": "trailer/money",
+  "/trailers/*/drawbar": "racks",
+  "/trailers/*/empty/parts/*": "trailer/details",
+  "/trailers/*/fitted/*": "trailer/details",
+  "/trailers/*/papers": "trailer/money",
+  "/trailers/*/tiePoints/*": "tie",
+  "/wants/*": "job",
+  "/wants/*/skills/*": "job"
+}
+
+/** What each unit measures, with its size in SI. */
+export const units: Record<string, Record<string, number>> = {
+  "$": {
+    "money": 1
+  },
+  "%": {
+    "share": 0.01
+  },
+  "bar": {
+    "pressure": 100000
+  },
+  "cm": {
+    "length": 0.01
+  },
+  "cu ft": {
+    "volume": 0.028316846592
+  },
+  "cu yd": {
+    "volume": 0.764554857984
+  },
+  "dan": {
+    "force": 10
+  },
+  "day": {
+    "time": 28800
+  },
+  "days": {
+    "time": 28800
+  },
+  "deg": {
+    "angle": 0.017453292519943295
+  },
+  "degrees": {
+    "angle": 0.017453292519943295
+  },
+  "feet": {
+    "length": 0.3048
+  },
+  "foot": {
+    "length": 0.3048
+  },
+  "ft": {
+    "distance": 0.3048,
+    "length": 0.3048
+  },
+  "g": {
+    "mass": 0.001
+  },
+  "h": {
+    "time": 3600
+  },
+  "hour": {
+    "time": 3600
+  },
+  "hours": {
+    "time": 3600
+  },
+  "in": {
+    "length": 0.0254
+  },
+  "inch": {
+    "length": 0.0254
+  },
+  "inches": {
+    "length": 0.0254
+  },
+  "kg": {
+    "mass": 1
+  },
+  "kg/m3": {
+    "density": 1
+  },
+  "kg/m³": {
+    "density": 1
+  },
+  "km": {
+    "distance": 1000
+  },
+  "km/h": {
+    "speed": 0.2777777777777778
+  },
+  "kmh": {
+    "speed": 0.2777777777777778
+  },
+  "kn": {
+    "force": 1000
+  },
+  "kpa": {
+    "pressure": 1000
+  },
+  "kph": {
+    "speed": 0.2777777777777778
+  },
+  "l": {
+    "volume": 0.001
+  },
+  "lb": {
+    "mass": 0.45359237
+  },
+  "lb/cu ft": {
+    "density": 16.018463373960138
+  },
+  "lbf": {
+    "force": 4.4482216152605
+  },
+  "lbs": {
+    "mass": 0.45359237
+  },
+  "liter": {
+    "volume": 0.001
+  },
+  "liters": {
+    "volume": 0.001
+  },
+  "litre": {
+    "volume": 0.001
+  },
+  "litres": {
+    "volume": 0.001
+  },
+  "m": {
+    "distance": 1,
+    "length": 1
+  },
+  "m/s": {
+    "speed": 1
+  },
+  "m3": {
+    "volume": 1
+  },
+  "mi": {
+    "distance": 1609.344
+  },
+  "mile": {
+    "distance": 1609.344
+  },
+  "miles": {
+    "distance": 1609.344
+  },
+  "min": {
+    "time": 60
+  },
+  "minutes": {
+    "time": 60
+  },
+  "mm": {
+    "length": 0.001
+  },
+  "mph": {
+    "speed": 0.44704
+  },
+  "m³": {
+    "volume": 1
+  },
+  "n": {
+    "force": 1
+  },
+  "oz": {
+    "mass": 0.028349523125
+  },
+  "psi": {
+    "pressure": 6894.757293168361
+  },
+  "t": {
+    "mass": 1000
+  },
+  "tonne": {
+    "mass": 1000
+  },
+  "tonnes": {
+    "mass": 1000
+  },
+  "uk gal": {
+    "volume": 0.00454609
+  },
+  "uk ton": {
+    "mass": 1016.0469088
+  },
+  "us gal": {
+    "volume": 0.003785411784
+  },
+  "us ton": {
+    "mass": 907.18474
+  },
+  "£": {
+    "money": 1
+  },
+  "°": {
+    "angle": 0.017453292519943295
+  },
+  "€": {
+    "money": 1
+  }
+}
+
+/** Units that mean several, with what to ask. */
+export const ambiguous: Record<string, string[]> = {
+  "gal": [
+    "us gal",
+    "uk gal"
+  ],
+  "gallon": [
+    "us gal",
+    "uk gal"
+  ],
+  "gallons": [
+    "us gal",
+    "uk gal"
+  ],
+  "ton": [
+    "t",
+    "us ton",
+    "uk ton"
+  ],
+  "tons": [
+    "t",
+    "us ton",
+    "uk ton"
+  ],
+  "yard": [
+    "cu yd",
+    "ft",
+    "m"
+  ],
+  "yards": [
+    "cu yd",
+    "ft",
+    "m"
+  ],
+  "yd": [
+    "cu yd",
+    "ft",
+    "m"
+  ]
+}
