@@ -9,14 +9,11 @@ import (
 
 	"zygonos/core/ask/balance"
 	"zygonos/core/ask/clearance"
-	"zygonos/core/ask/drawbar"
 	"zygonos/core/ask/fit"
 	"zygonos/core/ask/lashing"
-	"zygonos/core/ask/launch"
 	"zygonos/core/ask/plausible"
 	"zygonos/core/ask/rack"
 	"zygonos/core/ask/ramp"
-	"zygonos/core/ask/stance"
 	"zygonos/core/ask/sway"
 	"zygonos/core/ask/towing"
 	"zygonos/core/lang/finding"
@@ -191,9 +188,6 @@ type OutingState struct {
 	Outcome finding.Outcome `json:"outcome"`
 }
 
-// Stages lists the stages built so far, in the order of the work.
-var Stages = []string{"job", "vehicle", "trailer", "balance", "racks", ramp.Stage, lashing.Stage, "road"}
-
 // Review cleans the plan, in place, and judges one outing on one trailer.
 func Review(p *plan.Plan, q Request) *Report {
 	problems := Ready(p)
@@ -257,15 +251,10 @@ func verdict(p *plan.Plan, q Request, detail bool) (*Report, *rig.Rig) {
 		return rep, nil
 	}
 	rep.EmptyWay = r.EmptyWay
-	a := ask(r)
-	rep.Findings = a.findings
+	rep.Findings = ask(r, rep)
 	roughly(r, rep.Findings, detail, all)
-	rep.Racks = append(rep.Racks, a.built...)
-	rep.Chain, rep.Payload = append(rep.Chain, a.tow.Chain...), a.tow.Payload
-	rep.Wants, rep.Fills = append(rep.Wants, a.wants...), append(rep.Fills, a.tow.Fills...)
 	finding.Sense(rep.Findings)
 	finding.Sort(rep.Findings)
-	rep.Figures.Window = a.bal.Window
 	if t := r.Total(); t != nil {
 		rep.Figures.Mass = finding.Of(quantity.KindMass, *t)
 	}
@@ -292,70 +281,18 @@ func verdict(p *plan.Plan, q Request, detail bool) (*Report, *rig.Rig) {
 	return rep, r
 }
 
-// answers are what the questions came to.
-type answers struct {
-	bal      balance.Result
-	tow      towing.Result
-	wants    []fit.State
-	built    []rack.Built
-	findings []finding.Finding
-}
-
-// ask puts the questions, each to the same rig; one that breaks off takes no other with it.
-func ask(r *rig.Rig) (a answers) {
-	add := func(stage string, broken bool, fs []finding.Finding) {
-		if broken {
-			fs = []finding.Finding{brokenOff(r, stage)}
-		}
-		a.findings = append(a.findings, fs...)
-	}
-	var broken bool
-	a.bal, broken = safely("balance", func() balance.Result { return balance.Check(r) })
-	add("balance", broken, a.bal.Findings)
-	a.tow, broken = safely("trailer", func() towing.Result { return towing.Check(r) })
-	add("trailer", broken, a.tow.Findings)
-	for _, q := range []struct {
-		stage string
-		check func(*rig.Rig) []finding.Finding
-	}{
-		{"balance", func(r *rig.Rig) []finding.Finding { _, fs := clearance.Check(r); return fs }},
-		{"balance", stance.Check}, {"balance", sway.Check},
-		{"racks", func(r *rig.Rig) (fs []finding.Finding) {
-			a.built, fs = rack.Check(r)
-			if f, ok := rack.Lamps(r); ok {
-				fs = append(fs, f)
-			}
-			return append(fs, launch.Check(r)...)
-		}},
-		{"racks", drawbar.Check}, {ramp.Stage, ramp.Check}, {lashing.Stage, lashing.Check},
-		{"job", func(r *rig.Rig) []finding.Finding {
-			a.wants = fit.Check(r)
-			return fit.Findings(r, a.wants)
-		}},
-	} {
-		a.findings = append(a.findings, found(r, q.stage, q.check)...)
-	}
-	return a
-}
-
 // draw adds what the screen shows beside the answers.
 func draw(rep *Report, r *rig.Rig) {
 	if r == nil {
 		return
 	}
 	rep.Views = append(r.Views(), balance.Beam(r, rep.Figures.Window))
-	side := &rep.Views[0]
-	for _, s := range towing.FillLayer(r, rep.Fills) {
-		side.Shapes = append(side.Shapes, s)
-		side.Min[1] = math.Min(side.Min[1], s.Points[0][1]-0.12)
+	for i := range Questions {
+		if q := &Questions[i]; q.Draw != nil {
+			q.Draw(r, rep)
+		}
 	}
-	straps, above, hooks := lashing.Layer(r)
-	side.Shapes = append(side.Shapes, straps...)
-	rep.Views[1].Shapes, rep.Views[1].Targets = append(rep.Views[1].Shapes, above...), hooks
 	zones(rep, r)
-	rep.Schools = rack.Schools(r)
-	rep.Bare, rep.FitOut = towing.Sold(r.Plan, r.Scope.Trailer)
-	rep.Labels = towing.LabelReadings(r)
 	rep.Things = things(r)
 	rep.Next = slices.DeleteFunc(next(r, rep.Findings), func(n Next) bool { return !n.Says.Finite() || !n.Where.Finite() })
 	for i := range rep.Views {
@@ -483,19 +420,28 @@ func next(r *rig.Rig, fs []finding.Finding) []Next {
 	return out
 }
 
-// Settle adds findings that are made only at rest, and what hangs on them.
-func (rep *Report) Settle(fs []finding.Finding) {
-	if rep.rig != nil {
-		roughly(rep.rig, fs, false, func(r *rig.Rig) []finding.Finding {
-			out, _ := lashing.Statics(r)
-			return out
-		})
+// Settle adds the findings that are made only at rest, and what hangs on them.
+func (rep *Report) Settle() {
+	r := rep.rig
+	if r == nil {
+		return
 	}
+	fs := rest(r)
+	roughly(r, fs, false, rest)
 	finding.Sense(fs)
 	rep.Findings = append(rep.Findings, fs...)
 	finding.Sort(rep.Findings)
 	rep.Stages = stages(rep.Findings)
 	rep.head()
+}
+
+// Show adds what the screen shows at rest beside the answers.
+func (rep *Report) Show() {
+	for i := range Questions {
+		if q := &Questions[i]; q.Show != nil && rep.rig != nil {
+			q.Show(rep.rig, rep)
+		}
+	}
 }
 
 func stages(fs []finding.Finding) []StageState {

@@ -10,7 +10,7 @@ import (
 )
 
 // all are the findings on a rig.
-func all(r *rig.Rig) []finding.Finding { return ask(r).findings }
+func all(r *rig.Rig) []finding.Finding { return ask(r, new(Report)) }
 
 // roughly marks the findings that hang on lengths which are only usual for the trailer's kind:
 // each is asked again with those lengths at the ends of their ranges. What changes is said

@@ -12,7 +12,7 @@ import (
 
 // toEven are the ways to bring the wheels even: one load across, all of them, two that change
 // sides, one turned round. docs/method/fixes.md.
-func toEven(r *rig.Rig) []candidate {
+func toEven(r *rig.Rig) []finding.Way {
 	if r.Bears == nil || r.Layout == nil {
 		return nil
 	}
@@ -30,9 +30,9 @@ func aside(r *rig.Rig) float64 {
 
 // acrossDeck slides one load across so that the wheels bear alike:
 // Δ = −Σmy/m of that load, within the deck.
-func acrossDeck(r *rig.Rig) []candidate {
+func acrossDeck(r *rig.Rig) []finding.Way {
 	side := aside(r)
-	var out []candidate
+	var out []finding.Way
 	for i := range r.Items {
 		it := &r.Items[i]
 		m := r.Moves(i).Mass
@@ -50,14 +50,14 @@ func acrossDeck(r *rig.Rig) []candidate {
 		if math.Abs(d) < 0.0099 || blocked(r, it, d) {
 			continue
 		}
-		out = append(out, candidate{finding.Variant{
+		out = append(out, wayOut(finding.Variant{
 			Name: said.Say(
 				"slide % % to the "+sideOf(d),
 				said.Name(it.Name, "the load"),
 				said.Length(math.Abs(d)),
 			),
 			Patch: setPlace(it, "right", at, goal),
-		}, math.Abs(d) * (1 + m/500)})
+		}, math.Abs(d)*(1+m/500)))
 	}
 	return out
 }
@@ -86,7 +86,7 @@ func sideOf(d float64) string {
 
 // allAcross slides all loads of the deck alike: Δ = −Σmy/Σm of those, until the first of them
 // meets the deck's side or what does not move.
-func allAcross(r *rig.Rig) []candidate {
+func allAcross(r *rig.Rig) []finding.Way {
 	roots, rides := movers(r)
 	if len(roots) < 2 {
 		return nil
@@ -116,18 +116,18 @@ func allAcross(r *rig.Rig) []candidate {
 	if math.Abs(d) < 0.0099 {
 		return nil
 	}
-	var c candidate
+	var c finding.Way
 	c.Name = said.Say("slide all loads % to the "+sideOf(d), said.Length(math.Abs(d)))
-	c.effort = math.Abs(d)*(1+sum/500) + 0.2*float64(len(roots))
+	c.Effort = math.Abs(d)*(1+sum/500) + 0.2*float64(len(roots))
 	for _, i := range roots {
 		it := &r.Items[i]
 		c.Patch = append(c.Patch, setPlace(it, "right", float64(it.At.Right), round(float64(it.At.Right)+d))...)
 	}
-	return []candidate{c}
+	return []finding.Way{c}
 }
 
 // swapSides let two loads take each other's place across, where both stay on the deck.
-func swapSides(r *rig.Rig) []candidate {
+func swapSides(r *rig.Rig) []finding.Way {
 	roots, rides := movers(r)
 	root, half, now := rootsOf(r), r.DeckWidth()/2, aside(r)
 	var found []moved
@@ -143,9 +143,9 @@ func swapSides(r *rig.Rig) []candidate {
 				collides(r, root, rides, i, 0, d, k, 0, -d) {
 				continue
 			}
-			var c candidate
+			var c finding.Way
 			c.Name = said.Say("let % and % change sides", said.Name(a.Name, "a load"), said.Name(b.Name, "another"))
-			c.effort = 1 + math.Abs(d)*(2+(ma+mb)/500)
+			c.Effort = 1 + math.Abs(d)*(2+(ma+mb)/500)
 			c.Patch = append(setPlace(a, "right", float64(a.At.Right), round(float64(a.At.Right)+d)),
 				setPlace(b, "right", float64(b.At.Right), round(float64(b.At.Right)-d))...)
 			found = append(found, moved{c, left})
@@ -156,7 +156,7 @@ func swapSides(r *rig.Rig) []candidate {
 
 // turnAcross turn one load end for end where its weight does not lie on its middle line: that
 // carries it across by twice its distance from there.
-func turnAcross(r *rig.Rig) []candidate {
+func turnAcross(r *rig.Rig) []finding.Way {
 	roots, _ := movers(r)
 	root, now := rootsOf(r), aside(r)
 	var found []moved
@@ -171,20 +171,20 @@ func turnAcross(r *rig.Rig) []candidate {
 			continue
 		}
 		turn := (r.Layout.Placements[it.ID].Turn + 180) % 360
-		found = append(found, moved{candidate{finding.Variant{
+		found = append(found, moved{wayOut(finding.Variant{
 			Name:  said.Say("turn % round", said.Name(it.Name, "the load")),
 			Patch: []finding.Op{{Op: "add", Path: it.PlacePath + "/turn", Value: turn}},
-		}, 1.5 + b.Mass/300}, left})
+		}, 1.5+b.Mass/300), left})
 	}
 	return evener(found)
 }
 
 // evener are those that leave the least Σm·y, a few.
-func evener(found []moved) []candidate {
+func evener(found []moved) []finding.Way {
 	slices.SortStableFunc(found, func(a, b moved) int { return cmp.Compare(a.miss, b.miss) })
-	var out []candidate
+	var out []finding.Way
 	for _, m := range found[:min(len(found), maxFixes)] {
-		out = append(out, m.candidate)
+		out = append(out, m.Way)
 	}
 	return out
 }

@@ -20,10 +20,9 @@ import (
 	"zygonos/core/rig"
 )
 
-// candidate is a variant with how much it asks of the owner; less comes first.
-type candidate struct {
-	finding.Variant
-	effort float64
+// wayOut is a variant with what it asks of the owner.
+func wayOut(v finding.Variant, effort float64) finding.Way {
+	return finding.Way{Variant: v, Effort: effort}
 }
 
 // candidates solves a failing or tight check backwards: docs/method/fixes.md.
@@ -32,7 +31,7 @@ func candidates(p *plan.Plan, q review.Request, f *finding.Finding) []finding.Va
 	if r == nil || r.Layout == nil {
 		return nil
 	}
-	var found []candidate
+	var found []finding.Way
 	link, isLink := strings.CutPrefix(f.Code, towing.CodeLink)
 	switch {
 	case f.Code == balance.CodeWindow && r.Bears != nil:
@@ -51,7 +50,12 @@ func candidates(p *plan.Plan, q review.Request, f *finding.Finding) []finding.Va
 			found = append(found, toTarget(r, f.Limit.Value*(1-towing.Reserve))...)
 		}
 	}
-	slices.SortStableFunc(found, func(a, b candidate) int { return cmp.Compare(a.effort, b.effort) })
+	for i := range review.Questions {
+		if q := &review.Questions[i]; q.Ways != nil {
+			found = append(found, q.Ways(r, f)...)
+		}
+	}
+	slices.SortStableFunc(found, func(a, b finding.Way) int { return cmp.Compare(a.Effort, b.Effort) })
 	out := make([]finding.Variant, 0, len(found))
 	for _, c := range found {
 		out = append(out, c.Variant)
@@ -61,7 +65,7 @@ func candidates(p *plan.Plan, q review.Request, f *finding.Finding) []finding.Va
 
 // intoWindow brings the ball load to the middle of its window: by moving loads, the
 // axle or both, or by carrying more at the front or the rear.
-func intoWindow(r *rig.Rig) []candidate {
+func intoWindow(r *rig.Rig) []finding.Way {
 	w := balance.Check(r).Window
 	if w == nil || w.High < w.Low {
 		return nil
@@ -80,11 +84,11 @@ func intoWindow(r *rig.Rig) []candidate {
 
 // slideTo slides one load along the deck until the ball bears target kg:
 // Δ = (R_ball − target)·L/m, at most to the next load or the deck's edge.
-func slideTo(r *rig.Rig, target float64) []candidate {
+func slideTo(r *rig.Rig, target float64) []finding.Way {
 	if r.Bears == nil {
 		return nil
 	}
-	var out []candidate
+	var out []finding.Way
 	for i := range r.Items {
 		it := &r.Items[i]
 		m := r.Moves(i).Mass
@@ -104,10 +108,10 @@ func slideTo(r *rig.Rig, target float64) []candidate {
 		if d = goal - at; math.Abs(d) < 0.0099 {
 			continue
 		}
-		out = append(out, candidate{finding.Variant{
+		out = append(out, wayOut(finding.Variant{
 			Name:  said.Say("slide % % "+wayOf(d), said.Name(it.Name, "the load"), said.Length(math.Abs(d))),
 			Patch: setPlace(it, "back", float64(it.At.Back), goal),
-		}, math.Abs(d) * (1 + m/500)})
+		}, math.Abs(d)*(1+m/500)))
 	}
 	return out
 }
@@ -124,10 +128,10 @@ func setPlace(it *rig.Item, field string, was, goal float64) []finding.Op {
 // moveAxle sets the axle so that the ball bears the share s: with the terms'
 // moments about the ball S = Σ pβ and the masses standing clear of the axle
 // N = Σ p(d − α), s·m = N − S/L, so L = S/(N − s·m). Rounded to the hanger's holes.
-func moveAxle(r *rig.Rig, s float64) (candidate, bool) {
+func moveAxle(r *rig.Rig, s float64) (finding.Way, bool) {
 	moves := r.Trailer.AxleMoves
 	if moves == nil {
-		return candidate{}, false
+		return finding.Way{}, false
 	}
 	var moment, clear float64
 	for i := range r.Beam.Terms {
@@ -137,22 +141,22 @@ func moveAxle(r *rig.Rig, s float64) (candidate, bool) {
 	}
 	den := clear - s*r.Bears.Mass.Nominal
 	if math.Abs(den) < 1e-9 {
-		return candidate{}, false
+		return finding.Way{}, false
 	}
 	goal := rig.NearestHole(moves, quantity.Length(moment/den))
 	d := float64(goal) - r.Axle.Nominal
 	if math.Abs(d) < 1e-6 || !quantity.Finite(d) {
-		return candidate{}, false
+		return finding.Way{}, false
 	}
-	return candidate{finding.Variant{
+	return wayOut(finding.Variant{
 		Name:  said.Say("move the axle % "+wayOf(d)+", to % from the {coupling}", said.Length(math.Abs(d)), said.Length(goal)),
 		Patch: []finding.Op{{Op: "add", Path: r.AxlePath, Value: float64(goal)}},
-	}, 3 + math.Abs(d)}, true
+	}, 3+math.Abs(d)), true
 }
 
 // ballast adds p kg near the front board, or near the tail, so that
 // (R + p·a)/(m + p) = s with a = (L − x)/L: p = (s·m − R)/(a − s).
-func ballast(r *rig.Rig, s float64) (candidate, bool) {
+func ballast(r *rig.Rig, s float64) (finding.Way, bool) {
 	const length = 0.4
 	front, rear := r.Deck()
 	l, m, ball := r.Axle.Nominal, r.Bears.Mass.Nominal, r.Bears.Ball.Nominal
@@ -163,7 +167,7 @@ func ballast(r *rig.Rig, s float64) (candidate, bool) {
 	a := (l - x) / l
 	p := math.Ceil((s*m-ball)/(a-s)/5) * 5
 	if !quantity.Finite(p) || p <= 0 || p > 200 {
-		return candidate{}, false
+		return finding.Way{}, false
 	}
 	id := ""
 	for n := 1; ; n++ {
@@ -175,17 +179,17 @@ func ballast(r *rig.Rig, s float64) (candidate, bool) {
 	size := func(v quantity.Length) *plan.LengthEstimate { return &plan.LengthEstimate{Value: v, How: plan.Weighed} }
 	load := plan.Load{Order: 1000, Name: "ballast", Kind: "box", Mass: &plan.MassEstimate{Value: quantity.Mass(p), How: plan.Weighed},
 		Size: plan.Size{Length: size(length), Width: size(0.4), Height: size(0.25)}}
-	return candidate{finding.Variant{
+	return wayOut(finding.Variant{
 		Name: said.Say("carry % more "+where, said.Mass(p)),
 		Patch: []finding.Op{
 			{Op: "add", Path: "/loads/" + id, Value: load},
 			{Op: "add", Path: r.LayoutPath("/placements/" + id), Value: plan.Placement{On: plan.OnDeck, At: plan.Spot{Back: quantity.Length(back)}}},
 		},
-	}, 2 + p/50}, true
+	}, 2+p/50), true
 }
 
 // ontoDeck brings a load back within the deck.
-func ontoDeck(r *rig.Rig, path string) []candidate {
+func ontoDeck(r *rig.Rig, path string) []finding.Way {
 	for i := range r.Items {
 		it := &r.Items[i]
 		if it.Path != path || it.Pinned {
@@ -193,10 +197,10 @@ func ontoDeck(r *rig.Rig, path string) []candidate {
 		}
 		from, to := r.Free(it)
 		goal := math.Round(min(max(float64(it.At.Back), from), to)*100) / 100
-		return []candidate{{finding.Variant{
+		return []finding.Way{wayOut(finding.Variant{
 			Name:  said.Say("bring % back onto the deck", said.Name(it.Name, "the load")),
 			Patch: append(setPlace(it, "back", float64(it.At.Back), goal), finding.Op{Op: "add", Path: it.PlacePath + "/at/right", Value: 0.0}),
-		}, 0}}
+		}, 0)}
 	}
 	return nil
 }
@@ -204,8 +208,8 @@ func ontoDeck(r *rig.Rig, path string) []candidate {
 // lighten takes off what a rating is over by: from a load that can be divided,
 // told in trips, or by leaving a whole load at home. What a kilogram of the
 // load at x adds to the figure is 1, x/L or (L − x)/L by what the rating reads.
-func lighten(r *rig.Rig, link string, over float64) []candidate {
-	var out []candidate
+func lighten(r *rig.Rig, link string, over float64) []finding.Way {
+	var out []finding.Way
 	for i := range r.Items {
 		it := &r.Items[i]
 		if it.Part || it.Mass == nil || it.Mass.Nominal <= 0 {
@@ -230,18 +234,18 @@ func lighten(r *rig.Rig, link string, over float64) []candidate {
 			// All trips alike, so that what is judged is each of them.
 			trips := math.Ceil(it.Mass.Nominal/left - 1e-9)
 			each := it.Mass.Nominal / trips
-			out = append(out, candidate{finding.Variant{
+			out = append(out, wayOut(finding.Variant{
 				Name: said.Say("carry % of % a trip, % trips alike", said.Mass(each), said.Name(it.Name, "the load"), said.Count(int(trips))),
 				Patch: []finding.Op{
 					{Op: "test", Path: it.Path + "/mass/value", Value: float64(load.Mass.Value)},
 					{Op: "replace", Path: it.Path + "/mass/value", Value: float64(load.Mass.Value) / trips},
 				},
-			}, 1 + take/100})
+			}, 1+take/100))
 		} else if it.Mass.Nominal >= take {
-			out = append(out, candidate{finding.Variant{
+			out = append(out, wayOut(finding.Variant{
 				Name:  said.Say("leave % at home", said.Name(it.Name, "the load")),
 				Patch: []finding.Op{{Op: "remove", Path: it.PlacePath}},
-			}, 5 + it.Mass.Nominal/100})
+			}, 5+it.Mass.Nominal/100))
 		}
 	}
 	return out

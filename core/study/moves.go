@@ -20,7 +20,7 @@ const near = 2
 // toTarget are the ways to bring the ball load to target kg by moving what stands on the
 // trailer: one load, all of them, two that change places, one turned round; and, where that
 // does not do it alone, a second move: all together, or the axle. docs/method/fixes.md.
-func toTarget(r *rig.Rig, target float64) []candidate {
+func toTarget(r *rig.Rig, target float64) []finding.Way {
 	if r.Bears == nil || r.Layout == nil {
 		return nil
 	}
@@ -48,7 +48,7 @@ func movers(r *rig.Rig) (roots []int, rides []bool) {
 
 // together slides all loads of the deck alike: Δ = (R_ball − target)·L/Σm, until the first of
 // them meets the deck's edge or what does not move.
-func together(r *rig.Rig, target float64) []candidate {
+func together(r *rig.Rig, target float64) []finding.Way {
 	roots, rides := movers(r)
 	if len(roots) < 2 {
 		return nil
@@ -82,14 +82,14 @@ func together(r *rig.Rig, target float64) []candidate {
 	if least > most || math.Abs(d) < 0.0099 {
 		return nil
 	}
-	var c candidate
+	var c finding.Way
 	c.Name = said.Say("slide all loads % "+wayOf(d), said.Length(math.Abs(d)))
-	c.effort = math.Abs(d)*(1+sum/500) + 0.2*float64(len(roots))
+	c.Effort = math.Abs(d)*(1+sum/500) + 0.2*float64(len(roots))
 	for _, i := range roots {
 		it := &r.Items[i]
 		c.Patch = append(c.Patch, setPlace(it, "back", float64(it.At.Back), round(float64(it.At.Back)+d))...)
 	}
-	return []candidate{c}
+	return []finding.Way{c}
 }
 
 // wayOf is the way along the trailer.
@@ -101,27 +101,27 @@ func wayOf(d float64) string {
 }
 
 // nearer are the candidates that bring the ball load nearer to its target, the nearest first.
-func nearer(r *rig.Rig, target float64, found []moved) []candidate {
+func nearer(r *rig.Rig, target float64, found []moved) []finding.Way {
 	now := math.Abs(r.Bears.Ball.Nominal - target)
 	slices.SortStableFunc(found, func(a, b moved) int { return cmp.Compare(a.miss, b.miss) })
-	var out []candidate
+	var out []finding.Way
 	for _, m := range found {
 		if m.miss < now-0.5 && len(out) < maxFixes {
-			out = append(out, m.candidate)
+			out = append(out, m.Way)
 		}
 	}
 	return out
 }
 
-// moved is a candidate with how far from its target the ball load is then, kg.
+// moved is a way out with how far from its target the ball load is then, kg.
 type moved struct {
-	candidate
+	finding.Way
 	miss float64
 }
 
 // swaps let two loads change places within the stretch that both take, each with the other's
 // place across.
-func swaps(r *rig.Rig, target float64) []candidate {
+func swaps(r *rig.Rig, target float64) []finding.Way {
 	roots, rides := movers(r)
 	root := rootsOf(r)
 	var found []moved
@@ -138,9 +138,9 @@ func swaps(r *rig.Rig, target float64) []candidate {
 			}
 			ma, mb := r.Moves(i).Mass, r.Moves(k).Mass
 			ball := r.Bears.Ball.Nominal - (ma*da+mb*db)/r.Axle.Nominal
-			var c candidate
+			var c finding.Way
 			c.Name = said.Say("let % and % change places", said.Name(a.Name, "a load"), said.Name(b.Name, "another"))
-			c.effort = 1 + math.Abs(da)*(1+ma/500) + math.Abs(db)*(1+mb/500)
+			c.Effort = 1 + math.Abs(da)*(1+ma/500) + math.Abs(db)*(1+mb/500)
 			for _, m := range []struct {
 				it    *rig.Item
 				d, to float64
@@ -198,7 +198,7 @@ func collides(r *rig.Rig, root []int, rides []bool, i int, di, yi float64, k int
 
 // turns turn one load end for end where its weight does not lie in its middle: that carries it
 // by twice its distance from there.
-func turns(r *rig.Rig, target float64) []candidate {
+func turns(r *rig.Rig, target float64) []finding.Way {
 	var found []moved
 	roots, rides := movers(r)
 	root := rootsOf(r)
@@ -214,20 +214,20 @@ func turns(r *rig.Rig, target float64) []candidate {
 			continue
 		}
 		pl := r.Layout.Placements[it.ID]
-		found = append(found, moved{candidate{finding.Variant{
+		found = append(found, moved{wayOut(finding.Variant{
 			Name:  said.Say("turn % round", said.Name(it.Name, "the load")),
 			Patch: []finding.Op{{Op: "add", Path: it.PlacePath + "/turn", Value: (pl.Turn + 180) % 360}},
-		}, 1.5 + b.Mass/300}, math.Abs(r.Bears.Ball.Nominal - b.Mass*d/r.Axle.Nominal - target)})
+		}, 1.5+b.Mass/300), math.Abs(r.Bears.Ball.Nominal - b.Mass*d/r.Axle.Nominal - target)})
 	}
 	return nearer(r, target, found)
 }
 
 // followed lets a first move be followed by a second: all loads slid, or the axle moved.
-func followed(r *rig.Rig, first []candidate, target float64) []candidate {
+func followed(r *rig.Rig, first []finding.Way, target float64) []finding.Way {
 	first = slices.Clone(first)
-	slices.SortStableFunc(first, func(a, b candidate) int { return cmp.Compare(a.effort, b.effort) })
+	slices.SortStableFunc(first, func(a, b finding.Way) int { return cmp.Compare(a.Effort, b.Effort) })
 	share := target / r.Bears.Mass.Nominal
-	var out []candidate
+	var out []finding.Way
 	for _, c := range first[:min(len(first), mostFollowed)] {
 		next, err := plan.Apply(r.Plan, c.Patch)
 		if err != nil || len(plan.Clean(next)) > 0 {
@@ -243,7 +243,7 @@ func followed(r *rig.Rig, first []candidate, target float64) []candidate {
 		}
 		for _, s := range seconds {
 			v := finding.Variant{Name: slices.Concat(c.Name, said.Say(", and "), s.Name), Patch: slices.Concat(c.Patch, s.Patch)}
-			out = append(out, candidate{v, c.effort + s.effort + 1})
+			out = append(out, wayOut(v, c.Effort+s.Effort+1))
 		}
 	}
 	return out

@@ -579,13 +579,13 @@ func (a *RackPlan) same(b *RackPlan) bool {
 
 // strongerBars are ways to mend bars that bend too far: the next section up, and a
 // post in the middle.
-func strongerBars(r *rig.Rig, path string) []candidate {
+func strongerBars(r *rig.Rig, path string) []finding.Way {
 	part, ok := r.Plan.Parts[path[len("/parts/"):]]
 	if !ok || part.Rack == nil {
 		return nil
 	}
 	rk := part.Rack
-	var out []candidate
+	var out []finding.Way
 	stock, _ := catalogue.StockOf(rk.Bar.Material)
 	seen := 0
 	for _, c := range catalogue.Commons {
@@ -596,10 +596,10 @@ func strongerBars(r *rig.Rig, path string) []candidate {
 		next := plan.Profile{Shape: c.Shape, Height: c.Height, Width: c.Width, Wall: c.Wall, Lip: c.Lip, Material: rk.Bar.Material}
 		next.PerMetre = likePrice(rk.Bar, next)
 		change := finding.Op{Op: "replace", Path: path + "/rack/bar", Value: next}
-		out = append(out, candidate{stronger(rk, said.Say("bars of "), parts.SectionText(next), change, func(k *plan.Rack) { k.Bar = next }), float64(seen)})
+		out = append(out, wayOut(stronger(rk, said.Say("bars of "), parts.SectionText(next), change, func(k *plan.Rack) { k.Bar = next }), float64(seen)))
 	}
 	if rk.Posts == 0 || rk.Posts == 2 {
-		out = append(out, candidate{stronger(rk, said.Say("a third post in the middle of each frame"), nil, finding.Op{Op: "add", Path: path + "/rack/posts", Value: 3}, func(k *plan.Rack) { k.Posts = 3 }), 1.8})
+		out = append(out, wayOut(stronger(rk, said.Say("a third post in the middle of each frame"), nil, finding.Op{Op: "add", Path: path + "/rack/posts", Value: 3}, func(k *plan.Rack) { k.Posts = 3 }), 1.8))
 	}
 	if rk.Brace == 0 {
 		const leg = 0.25
@@ -607,7 +607,7 @@ func strongerBars(r *rig.Rig, path string) []candidate {
 		with.Brace = leg
 		for _, t := range rk.Tiers {
 			if len(parts.BracesAt(&with, t)) > 0 {
-				out = append(out, candidate{stronger(rk, said.Say("braces at 45°, % each way", said.Length(leg)), nil, finding.Op{Op: "add", Path: path + "/rack/brace", Value: leg}, func(k *plan.Rack) { k.Brace = leg }), 1.5})
+				out = append(out, wayOut(stronger(rk, said.Say("braces at 45°, % each way", said.Length(leg)), nil, finding.Op{Op: "add", Path: path + "/rack/brace", Value: leg}, func(k *plan.Rack) { k.Brace = leg }), 1.5))
 				break
 			}
 		}

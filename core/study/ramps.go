@@ -145,20 +145,20 @@ func outline(r *rig.Rig, rep *review.Report) [4]*finding.Measure {
 
 // ontoRamp mends how a machine gets on: longer ramps, the coupling raised, hitched, props,
 // a block, filled steps, pins.
-func ontoRamp(r *rig.Rig, f *finding.Finding) []candidate {
+func ontoRamp(r *rig.Rig, f *finding.Finding) []finding.Way {
 	s, missing, fails := ramp.Prepare(r)
 	if s == nil || len(missing) > 0 || s.Tilts && fails != nil {
 		return nil
 	}
 	loading, part := r.LayoutPath("/loading"), "/parts/"+s.RampID+"/ramp"
-	one := func(effort float64, name said.Sentence, path string, value any) candidate {
-		return candidate{finding.Variant{Name: name, Patch: []finding.Op{{Op: "add", Path: path, Value: value}}}, effort}
+	one := func(effort float64, name said.Sentence, path string, value any) finding.Way {
+		return wayOut(finding.Variant{Name: name, Patch: []finding.Op{{Op: "add", Path: path, Value: value}}}, effort)
 	}
-	longer := func(l float64) candidate {
+	longer := func(l float64) finding.Way {
 		l = math.Ceil(l*20-1e-9) / 20
 		return one(2, said.Say("ramps of %", said.Length(l)), part+"/length", l)
 	}
-	var out []candidate
+	var out []finding.Way
 	switch f.Code {
 	case ramp.CodeSetup:
 		if l := s.Wanted(); l > float64(s.Ramp.Length) {
@@ -180,7 +180,7 @@ func ontoRamp(r *rig.Rig, f *finding.Finding) []candidate {
 		}
 	case ramp.CodeTip:
 		if r.Layout.Loading.Unhitched {
-			out = append(out, candidate{finding.Variant{Name: said.Say("hitch it first"), Patch: []finding.Op{{Op: "remove", Path: loading + "/unhitched"}}}, 1})
+			out = append(out, wayOut(finding.Variant{Name: said.Say("hitch it first"), Patch: []finding.Op{{Op: "remove", Path: loading + "/unhitched"}}}, 1))
 		}
 		if r.Layout.Loading.Props == nil {
 			out = append(out, one(2, said.Say("rear props with % of air", said.Length(0.02)), loading+"/props", plan.Props{Back: quantity.Length(r.DeckLength() - 0.1), Gap: 0.02}))

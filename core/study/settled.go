@@ -7,16 +7,11 @@ import (
 	"slices"
 
 	"zygonos/core/ask/balance"
-	"zygonos/core/ask/clearance"
 	"zygonos/core/ask/fit"
-	"zygonos/core/ask/lashing"
-	"zygonos/core/ask/ramp"
-	"zygonos/core/ask/sway"
 	"zygonos/core/lang/finding"
 	"zygonos/core/lang/said"
 	"zygonos/core/plan"
 	"zygonos/core/review"
-	"zygonos/core/rig"
 )
 
 // Limits of the settled tier.
@@ -31,17 +26,9 @@ func Settled(ctx context.Context, p *plan.Plan, q review.Request) *review.Report
 	rep := review.Review(p, q)
 	at := review.Request{Outing: rep.Scope.Outing, Trailer: rep.Scope.Trailer}
 	rep.Settled = true
-	r := rig.Resolve(p, at.Trailer, at.Outing)
-	if r != nil {
-		var fs []finding.Finding
-		fs, rep.Tied = lashing.Statics(r)
-		rep.Settle(fs)
-		rep.TieSays = lashing.Answer(rep.Findings)
-	}
+	rep.Settle()
+	rep.Show()
 	unmended := addFixes(ctx, p, at, rep)
-	if r != nil {
-		rep.Sway, rep.Swing, rep.Drive = sway.ChartOf(r), clearance.SwingOf(r), ramp.DriveOf(r)
-	}
 	rep.Outings = []review.OutingState{}
 	unjudged := 0
 	for _, id := range p.OutingIDs() {
@@ -82,10 +69,7 @@ func missed(unmended, unjudged int) said.Sentence {
 // whole is a plan's review with the balance of forces of what is tied down.
 func whole(p *plan.Plan, q review.Request) *review.Report {
 	rep := review.Again(p, q)
-	if r := rig.Resolve(p, rep.Scope.Trailer, rep.Scope.Outing); r != nil {
-		fs, _ := lashing.Statics(r)
-		rep.Settle(fs)
-	}
+	rep.Settle()
 	return rep
 }
 

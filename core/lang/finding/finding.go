@@ -133,6 +133,32 @@ type Variant struct {
 	Patch []Op          `json:"patch"`
 }
 
+// Way is a variant that may lead out of a finding, with how much it asks of the owner: less
+// comes first.
+type Way struct {
+	Variant
+	Effort float64
+}
+
+// Tick is a line of the departure card, ticked before leaving. Its id is stable, so that ticks
+// are kept; Under is the heading that it stands under.
+type Tick struct {
+	Under string        `json:"-"`
+	ID    string        `json:"id"`
+	Says  said.Sentence `json:"says"`
+}
+
+// The headings of the departure card, in its order.
+const (
+	UnderLoading = "Getting it on"
+	UnderPlaces  = "Where it stands"
+	UnderTied    = "Tied down"
+	UnderRead    = "Read"
+	UnderWalk    = "Walk round"
+	UnderLoose   = "Take off or tie on"
+	UnderWay     = "On the way"
+)
+
 // Fix is a variant that was judged, with what it leads to.
 type Fix struct {
 	Variant

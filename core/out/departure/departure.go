@@ -4,14 +4,12 @@
 package departure
 
 import (
-	"cmp"
 	"context"
 	"fmt"
 	"math"
 	"slices"
 
 	"zygonos/core/ask/lashing"
-	"zygonos/core/ask/ramp"
 	"zygonos/core/ask/stance"
 	"zygonos/core/ask/towing"
 	"zygonos/core/lang/finding"
@@ -34,14 +32,8 @@ type Card struct {
 
 // Section is a heading with what to tick under it.
 type Section struct {
-	Name  string `json:"name"`
-	Ticks []Tick `json:"ticks"`
-}
-
-// Tick is a line to tick; its id is stable, so that ticks are kept.
-type Tick struct {
-	ID   string        `json:"id"`
-	Says said.Sentence `json:"says"`
+	Name  string         `json:"name"`
+	Ticks []finding.Tick `json:"ticks"`
 }
 
 // firstStop is how far to drive before the first look, m (practice, C).
@@ -75,55 +67,46 @@ func Of(r *rig.Rig, fs []finding.Finding, low, high, calm *float64) *Card {
 		}
 	}
 	if len(r.Usual) > 0 { // the places below follow from them
-		c.add("Tape first", []Tick{{"tape", slices.Concat(said.Say("Not taped yet: "), finding.Takes(r.Usual),
+		c.add("Tape first", []finding.Tick{{ID: "tape", Says: slices.Concat(said.Say("Not taped yet: "), finding.Takes(r.Usual),
 			said.Say(". Until then places and loads below are rough."))}})
 	}
-	c.add("Getting it on", loading(r))
-	c.add("Where it stands", c.places(r))
-	c.add("Tied down", ties(r))
-	c.add("Read", readings(r, fs, low, high))
-	c.add("Walk round", walk(r))
-	c.add("Take off or tie on", loose(r))
-	c.add("On the way", []Tick{
-		{"first-stop", said.Say("After % to % stop: straps, hubs by hand for heat, wheel nuts.", said.Of(quantity.KindDistance, firstStop), said.Of(quantity.KindDistance, 2*firstStop))},
-		{"wheel-change", said.Say("Spare reachable with the load on, jack and brace that fit; where the jack goes under the axle.")}})
+	asked := map[string][]finding.Tick{}
+	for i := range review.Questions {
+		if q := &review.Questions[i]; q.Ticks != nil {
+			for _, t := range q.Ticks(r) {
+				asked[t.Under] = append(asked[t.Under], t)
+			}
+		}
+	}
+	for _, part := range []struct {
+		name string
+		own  []finding.Tick
+	}{
+		{finding.UnderLoading, nil},
+		{finding.UnderPlaces, places(r)},
+		{finding.UnderTied, nil},
+		{finding.UnderRead, readings(r, fs, low, high)},
+		{finding.UnderWalk, walk(r)},
+		{finding.UnderLoose, loose(r)},
+		{finding.UnderWay, onTheWay()},
+	} {
+		c.add(part.name, append(part.own, asked[part.name]...))
+	}
 	c.Most, c.Because = most(r, calm)
 	return c
 }
 
-func (c *Card) add(name string, ticks []Tick) {
-	ticks = slices.DeleteFunc(ticks, func(t Tick) bool { return !t.Says.Finite() })
+func (c *Card) add(name string, ticks []finding.Tick) {
+	ticks = slices.DeleteFunc(ticks, func(t finding.Tick) bool { return !t.Says.Finite() })
 	if len(ticks) > 0 {
 		c.Sections = append(c.Sections, Section{name, ticks})
 	}
 }
 
-// cardSteps is how many places of the drive the card looks at.
-const cardSteps = 60
-
-// loading is the loading card's way on; the floor mark stands with the places.
-func loading(r *rig.Rig) []Tick {
-	s, missing, fails := ramp.Prepare(r)
-	if s == nil || len(missing) > 0 || fails != nil {
-		return nil
-	}
-	on, _ := s.Card(s.Course(cardSteps))
-	var out []Tick
-	for _, l := range on {
-		if l.ID != "mark" && l.ID != "stow" {
-			out = append(out, Tick{"load-" + l.ID, l.Says})
-		}
-	}
-	return out
-}
-
 // places tells each thing by a distance that one tapes from the headboard.
-func (c *Card) places(r *rig.Rig) []Tick {
+func places(r *rig.Rig) []finding.Tick {
 	front, _ := r.Deck()
-	var out []Tick
-	if s, missing, fails := ramp.Prepare(r); s != nil && len(missing) == 0 && fails == nil {
-		out = append(out, Tick{"place-mark", s.Mark()})
-	}
+	var out []finding.Tick
 	for i := range r.Items {
 		it := &r.Items[i]
 		name := said.Name(it.Name, "a thing")
@@ -139,46 +122,17 @@ func (c *Card) places(r *rig.Rig) []Tick {
 			}
 			says = append(says, said.Say(", its middle % to the "+side, said.Length(math.Abs(mid)))...)
 		}
-		out = append(out, Tick{"place-" + it.ID, append(says, said.Piece{Text: "."})})
+		out = append(out, finding.Tick{ID: "place-" + it.ID, Says: append(says, said.Piece{Text: "."})})
 	}
 	if a := r.Layout.AxleAt; a != nil {
-		out = append(out, Tick{"axle", said.Say("Axle bolted at % from the {coupling}, nuts to torque.", said.Length(*a))})
-	}
-	return out
-}
-
-func ties(r *rig.Rig) []Tick {
-	var out []Tick
-	for _, l := range lashing.Loads(r) {
-		if r.Layout.Placements[l.Item.ID].Mat {
-			out = append(out, Tick{"mat-" + l.Item.ID, said.Say("Anti-slip mat under %.", said.Name(l.Item.Name, "the load"))})
-		}
-		if l.Blocks != [4]float64{} {
-			out = append(out, Tick{"blocked-" + l.Item.ID, said.Say("% stands against what blocks it.", said.Name(l.Item.Name, "The load"))})
-		}
-		for i := range l.Ties {
-			t := &l.Ties[i]
-			name := said.Name(t.Name, "Strap")
-			if t.Hook != "" {
-				name = said.Piece{Name: fmt.Sprintf("%s (%s)", cmp.Or(t.Name, "Strap"), t.Hook)}
-			}
-			from := said.Piece{Text: lashing.PointName(r, t.Ends[0].PointID)}
-			says := said.Say("%: % to %, % behind its front, % up.", name, from, said.Name(l.Item.Name, "the load"), said.Length(t.Ends[0].Hold[0]-l.Item.Front), said.Length(t.Ends[0].Hold[2]-l.Item.Bottom))
-			if t.Over {
-				says = said.Say("%: % over % to %.", name, from, said.Name(l.Item.Name, "the load"), said.Piece{Text: lashing.PointName(r, t.Ends[1].PointID)})
-			}
-			if t.Eased > 0 {
-				says = append(says, said.Say(" Draw to %, no more.", said.Mass(t.Pull))...)
-			}
-			out = append(out, Tick{"tie-" + t.ID, says})
-		}
+		out = append(out, finding.Tick{ID: "axle", Says: said.Say("Axle bolted at % from the {coupling}, nuts to torque.", said.Length(*a))})
 	}
 	return out
 }
 
 // readings are what a scale and a gauge should show.
-func readings(r *rig.Rig, fs []finding.Finding, low, high *float64) []Tick {
-	var out []Tick
+func readings(r *rig.Rig, fs []finding.Finding, low, high *float64) []finding.Tick {
+	var out []finding.Tick
 	if b := r.Bears; b != nil {
 		says := said.Say("{Ball load}: a scale under the {coupling}, trailer level, should show about %", said.Mass(b.Ball.Nominal))
 		if low != nil && high != nil && *high > *low {
@@ -189,18 +143,18 @@ func readings(r *rig.Rig, fs []finding.Finding, low, high *float64) []Tick {
 			// scale bears 1/n.
 			says = append(says, said.Say(". Over a bathroom scale's %: a plank, % from block to scale, the {coupling} % from the block: it shows %, the plank tared", said.Mass(bathroomScale), said.Length(plank), said.Length(plank/n), said.Mass(b.Ball.Nominal/n))...)
 		}
-		out = append(out, Tick{"ball", append(says, said.Piece{Text: "."})})
+		out = append(out, finding.Tick{ID: "ball", Says: append(says, said.Piece{Text: "."})})
 	}
 	asks := slices.IndexFunc(fs, func(f finding.Finding) bool { return f.Code == stance.CodePressure && f.Figure != nil })
 	if p := r.Trailer.TyrePressure; p != nil && asks >= 0 {
-		out = append(out, Tick{"pressure", said.Say("{Tyre}s cold at % or more for this load, at most the wall's %; car's too, by its door post.", said.Of(quantity.KindPressure, fs[asks].Figure.Value), said.Of(quantity.KindPressure, *p))})
+		out = append(out, finding.Tick{ID: "pressure", Says: said.Say("{Tyre}s cold at % or more for this load, at most the wall's %; car's too, by its door post.", said.Of(quantity.KindPressure, fs[asks].Figure.Value), said.Of(quantity.KindPressure, *p))})
 	} else if p != nil {
-		out = append(out, Tick{"pressure", said.Say("{Tyre}s cold: the wall's % at most; car's too, by its door post.", said.Of(quantity.KindPressure, *p))})
+		out = append(out, finding.Tick{ID: "pressure", Says: said.Say("{Tyre}s cold: the wall's % at most; car's too, by its door post.", said.Of(quantity.KindPressure, *p))})
 	} else {
-		out = append(out, Tick{"pressure", said.Say("{Tyre}s cold at what their wall and load ask; car's too.")})
+		out = append(out, finding.Tick{ID: "pressure", Says: said.Say("{Tyre}s cold at what their wall and load ask; car's too.")})
 	}
 	if s := r.Trailer.CouplingSize; s != nil {
-		out = append(out, Tick{"ball-size", said.Say("Ball of %, as the {coupling} says.", said.Length(*s))})
+		out = append(out, finding.Tick{ID: "ball-size", Says: said.Say("Ball of %, as the {coupling} says.", said.Length(*s))})
 	}
 	if h := r.Trailer.CouplingHeight; h != nil {
 		sink, known := stance.Sink(r)
@@ -208,56 +162,56 @@ func readings(r *rig.Rig, fs []finding.Finding, low, high *float64) []Tick {
 		if !known {
 			says = said.Say("Level when hitched: the {coupling} near % up, less what the springs sink.", said.Length(*h))
 		}
-		out = append(out, Tick{"level", says})
+		out = append(out, finding.Tick{ID: "level", Says: says})
 	}
 	return out
 }
 
 // walk is the round, in order.
-func walk(r *rig.Rig) []Tick {
+func walk(r *rig.Rig) []finding.Tick {
 	t := r.Trailer
-	out := []Tick{{"latch", said.Say("{Coupling} latched and pinned; lift the {drawbar} by hand to try it.")}}
+	out := []finding.Tick{{ID: "latch", Says: said.Say("{Coupling} latched and pinned; lift the {drawbar} by hand to try it.")}}
 	if t.Chains != nil && *t.Chains > 0 {
-		out = append(out, Tick{"chains", said.Say("Chains crossed under it, short of the ground.")})
+		out = append(out, finding.Tick{ID: "chains", Says: said.Say("Chains crossed under it, short of the ground.")})
 	}
 	if t.Breakaway != nil && *t.Breakaway {
-		out = append(out, Tick{"breakaway", said.Say("Breakaway cable to the car, not round the ball.")})
+		out = append(out, finding.Tick{ID: "breakaway", Says: said.Say("Breakaway cable to the car, not round the ball.")})
 	}
 	out = append(out,
-		Tick{"jack", said.Say("{Jockey wheel} up and locked; chocks away.")},
-		Tick{"lamps", said.Say("Plug in; tail, brake, left, right, fog; {number plate} in sight.")},
-		Tick{"nuts", said.Say("Wheel nuts to torque if a wheel was off.")},
-		Tick{"tyres", said.Say("{Tyre}s: cuts, bulges, age; hubs cool and quiet.")})
+		finding.Tick{ID: "jack", Says: said.Say("{Jockey wheel} up and locked; chocks away.")},
+		finding.Tick{ID: "lamps", Says: said.Say("Plug in; tail, brake, left, right, fog; {number plate} in sight.")},
+		finding.Tick{ID: "nuts", Says: said.Say("Wheel nuts to torque if a wheel was off.")},
+		finding.Tick{ID: "tyres", Says: said.Say("{Tyre}s: cuts, bulges, age; hubs cool and quiet.")})
 	if l := r.Layout.Loading; l != nil {
-		out = append(out, Tick{"ramps", said.Say("Ramps and props stowed and pinned; machine's brake on, in gear.")})
+		out = append(out, finding.Tick{ID: "ramps", Says: said.Say("Ramps and props stowed and pinned; machine's brake on, in gear.")})
 	}
 	_, tail := r.Deck()
 	for i := range r.Items {
 		if it := &r.Items[i]; !it.Open && it.Rear > tail+0.9 {
-			out = append(out, Tick{"flag", said.Say("Flag or board at the end of %, lamp by night.", said.Name(it.Name, "what sticks out"))})
+			out = append(out, finding.Tick{ID: "flag", Says: said.Say("Flag or board at the end of %, lamp by night.", said.Name(it.Name, "what sticks out"))})
 			break
 		}
 	}
 	for i := range r.Items {
 		if r.Items[i].Shape == "heap" {
-			out = append(out, Tick{"cover", said.Say("Net or tarpaulin over the load, tied.")})
+			out = append(out, finding.Tick{ID: "cover", Says: said.Say("Net or tarpaulin over the load, tied.")})
 			break
 		}
 	}
-	return append(out, Tick{"locks", said.Say("Tailgate and sides latched; {coupling} lock with you.")})
+	return append(out, finding.Tick{ID: "locks", Says: said.Say("Tailgate and sides latched; {coupling} lock with you.")})
 }
 
 // loose is what lifts off and is not tied: pins, seats, motors, batteries, ramps.
-func loose(r *rig.Rig) []Tick {
-	var out []Tick
+func loose(r *rig.Rig) []finding.Tick {
+	var out []finding.Tick
 	for i := range r.Items {
 		it := &r.Items[i]
 		name := said.Name(it.Name, "a thing")
 		if it.Part {
 			if u := r.Plan.Parts[it.ID].Undo; u != "" && u != "welded" {
-				out = append(out, Tick{"part-" + it.ID, said.Say("%: % in and secured.", name, said.Piece{Text: u})})
+				out = append(out, finding.Tick{ID: "part-" + it.ID, Says: said.Say("%: % in and secured.", name, said.Piece{Text: u})})
 			} else if u == "" {
-				out = append(out, Tick{"part-" + it.ID, said.Say("%: held so that it cannot lift off.", name)})
+				out = append(out, finding.Tick{ID: "part-" + it.ID, Says: said.Say("%: held so that it cannot lift off.", name)})
 			}
 			continue
 		}
@@ -265,10 +219,18 @@ func loose(r *rig.Rig) []Tick {
 			continue
 		}
 		for _, id := range plan.Ordered(it.Load.Contents, func(x plan.Content) int { return x.Order }) {
-			out = append(out, Tick{fmt.Sprintf("in-%s-%s", it.ID, id), said.Say("% in %: tied, or with you in the car.", said.Name(it.Load.Contents[id].Name, "a thing"), name)})
+			out = append(out, finding.Tick{ID: fmt.Sprintf("in-%s-%s", it.ID, id), Says: said.Say("% in %: tied, or with you in the car.", said.Name(it.Load.Contents[id].Name, "a thing"), name)})
 		}
 	}
 	return out
+}
+
+func onTheWay() []finding.Tick {
+	km := func(m float64) said.Piece { return said.Of(quantity.KindDistance, m) }
+	return []finding.Tick{
+		{ID: "first-stop", Says: said.Say("After % to % stop: straps, hubs by hand for heat, wheel nuts.", km(firstStop), km(2*firstStop))},
+		{ID: "wheel-change", Says: said.Say("Spare reachable with the load on, jack and brace that fit; where the jack goes under the axle.")},
+	}
 }
 
 // speedStep is how finely a speed from a sum is told, m/s: 5 km/h.
