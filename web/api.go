@@ -14,6 +14,7 @@ import (
 	"github.com/gofiber/fiber/v3"
 	"github.com/google/uuid"
 
+	"zygonos/core/begin"
 	"zygonos/core/facts/catalogue"
 	"zygonos/core/facts/norms"
 	"zygonos/core/lang/finding"
@@ -303,12 +304,21 @@ type Asking struct {
 	CSV  string     `json:"csv,omitempty"`  // a table of candidates to be read
 }
 
-func asking(c fiber.Ctx) (a Asking, err error) {
-	// As strict as a plan file: a field that does not exist is refused, not passed over.
-	dec := json.NewDecoder(bytes.NewReader(c.Body()))
+// strictly reads a document as strictly as a plan file: a field that does not exist is refused, not
+// passed over.
+func strictly(body []byte, into any) error {
+	dec := json.NewDecoder(bytes.NewReader(body))
 	dec.DisallowUnknownFields()
-	if err := dec.Decode(&a); err != nil {
-		return a, fiber.NewError(fiber.StatusBadRequest, "The plan is not readable: "+strings.TrimPrefix(err.Error(), "json: ")+".")
+	if err := dec.Decode(into); err != nil {
+		says := "The plan is not readable: " + strings.TrimPrefix(err.Error(), "json: ") + "."
+		return fiber.NewError(fiber.StatusBadRequest, says)
+	}
+	return nil
+}
+
+func asking(c fiber.Ctx) (a Asking, err error) {
+	if err := strictly(c.Body(), &a); err != nil {
+		return a, err
 	}
 	if a.Plan == nil {
 		return a, fiber.NewError(fiber.StatusBadRequest, "The request holds no plan.")
@@ -342,6 +352,27 @@ func (s *server) inTurn(q *queue, most time.Duration, search func(context.Contex
 	ctx, done := context.WithTimeout(s.end, most)
 	defer done()
 	return search(ctx)
+}
+
+// Beginning asks what a thing that is added to a plan begins as.
+type Beginning struct {
+	begin.Asked
+	Plan *plan.Plan `json:"plan"`
+}
+
+func beginning(c fiber.Ctx) error {
+	var b Beginning
+	if err := strictly(c.Body(), &b); err != nil {
+		return err
+	}
+	if b.Plan == nil {
+		return fiber.NewError(fiber.StatusBadRequest, "The request holds no plan.")
+	}
+	patch, err := begin.Patch(b.Plan, &b.Asked)
+	if err != nil {
+		return fiber.NewError(fiber.StatusUnprocessableEntity, err.Error())
+	}
+	return c.JSON(patch)
 }
 
 func working(c fiber.Ctx) error {

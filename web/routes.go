@@ -102,6 +102,8 @@ func init() { // a table that handlers name and that names handlers
 		{"GET", "/plans/{id}/revisions/{n}", "The plan as it was", nil, Stored{}, 0, "", on((*server).revision)},
 		{"POST", "/review", "Judge a plan, live or settled",
 			Asking{}, departure.Settled{}, 0, "", on((*server).review)},
+		{"POST", "/begin", "What a thing that is added begins as",
+			Beginning{}, []finding.Op{}, 0, "", at(beginning)},
 		{"POST", "/working", "The working behind a finding", Asking{}, []finding.Step{}, 0, "", at(working)},
 		{"POST", "/compare", "Candidates side by side", Asking{}, study.Comparison{}, 0, "",
 			studied(func(ctx context.Context, a *Asking) *study.Comparison {

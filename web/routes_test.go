@@ -62,6 +62,7 @@ func TestRoutesTellTheTruth(t *testing.T) {
 	}
 	bodies := map[string]string{
 		"/session": `{"passcode":"tarn-and-heather"}`, "/pair": `{"path":"/"}`, "/plans": saving("p"), "/plans/import": doc, "/plans/{id}": saving("p"),
+		"/begin": `{"what":"fitting","kind":"spare","id":"x","trailer":"grey-flatbed","outing":"boat-day","plan":` + doc + `}`,
 	}
 	call("POST", "/session", bodies["/session"])
 	for _, id := range []string{"p", "q"} {

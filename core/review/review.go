@@ -56,6 +56,7 @@ type Report struct {
 	Sway      *sway.Chart           `json:"sway,omitempty"`   // settled
 	Swing     *clearance.Swing      `json:"swing,omitempty"`  // settled
 	Racks     []rack.Built          `json:"racks"`
+	Loaders   *ramp.Loaders         `json:"loaders,omitempty"`
 	Drive     *ramp.DriveOn         `json:"drive,omitempty"`     // settled
 	Tied      []lashing.Tied        `json:"tied,omitempty"`      // settled
 	TieSays   said.Sentence         `json:"tieSays,omitempty"`   // settled: Tie-down's one answer

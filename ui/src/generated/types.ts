@@ -11,6 +11,7 @@ export interface Carried {
   Arranging?: Arranging;
   Asking?: Asking;
   AxlePlace?: AxlePlace;
+  Beginning?: Beginning;
   Buying?: Buying;
   Comparison?: Comparison;
   Entry?: Entry;
@@ -19,6 +20,7 @@ export interface Carried {
   Health?: Health;
   Import?: Import;
   Listed?: Listed;
+  Op?: Op;
   Pairing?: Pairing;
   PairingAsked?: PairingAsked;
   Plan?: Plan;
@@ -770,6 +772,14 @@ export interface Move {
   path: string;
   to: string;
 }
+export interface Beginning {
+  id?: string;
+  kind?: string;
+  outing: string;
+  plan: Plan;
+  trailer: string;
+  what: string;
+}
 export interface Buying {
   growth: Growth[];
   holds: number;
@@ -1221,6 +1231,7 @@ export interface Report {
   fitOut?: Measure;
   headline: Headline;
   labels?: LabelReading[];
+  loaders?: Loaders;
   next: Next[];
   notLooked?: Sentence;
   outings?: OutingState[];
@@ -1330,6 +1341,10 @@ export interface LabelReading {
   meant: boolean;
   over: boolean;
   own: number;
+}
+export interface Loaders {
+  machines: string[];
+  ramps: string[];
 }
 export interface Next {
   path: string;
@@ -1562,6 +1577,7 @@ export interface Settled {
   fitOut?: Measure;
   headline: Headline;
   labels?: LabelReading[];
+  loaders?: Loaders;
   next: Next[];
   notLooked?: Sentence;
   outings?: OutingState[];

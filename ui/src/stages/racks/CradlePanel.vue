@@ -10,7 +10,6 @@ import { useWorkspace } from '@/stores/workspace'
 
 const workspace = useWorkspace()
 const layout = computed(() => workspace.plan?.outings[workspace.outing]?.layouts[workspace.trailer])
-const base = computed(() => `/outings/${workspace.outing}/layouts/${workspace.trailer}`)
 const cradle = computed(() => {
   const ids = Object.keys(layout.value?.parts ?? {})
   const id = ids.find((id) => workspace.plan?.parts[id]?.cradle)
@@ -26,20 +25,7 @@ const boats = computed(() =>
     .filter(([, p]) => p.on === 'part' && p.id === cradle.value?.id)
     .map(([id]) => ({ id, name: workspace.plan?.loads[id]?.name || 'The boat' })),
 )
-function add() {
-  const id = newId('cradle')
-  const rollers = { front: { order: 1, at: 0.3 }, rear: { order: 2, at: 1.9 } }
-  const mass = { value: 30, how: 'typical' }
-  const part = { order: 200, name: 'Boat cradle', mass, size: {}, centre: {}, cradle: { keel: 0.1, rollers } }
-  workspace.edit(
-    [
-      { op: 'add', path: `/parts/${id}`, value: part },
-      ...(layout.value?.parts ? [] : [{ op: 'add', path: `${base.value}/parts`, value: {} }]),
-      { op: 'add', path: `${base.value}/parts/${id}`, value: { at: { back: 0 } } },
-    ],
-    'add a cradle',
-  )
-}
+const add = () => workspace.begin('cradle', 'add a cradle')
 function addRoller() {
   const last = rollers.value.at(-1)?.[1]
   set(

@@ -10,7 +10,6 @@ import PlanQuantity from '@/fields/PlanQuantity.vue'
 import SwitchField from '@/fields/SwitchField.vue'
 import type { PlanField } from '@/fields/planField'
 import RollingFields from '@/stages/job/RollingFields.vue'
-import { newId } from '@/stores/patch'
 import { useReference } from '@/stores/reference'
 import { useWorkspace } from '@/stores/workspace'
 import { choices, driveWords, useWords } from '@/words'
@@ -24,19 +23,12 @@ const layout = computed(() => workspace.plan?.outings[workspace.outing]?.layouts
 const loading = computed(() => layout.value?.loading)
 const set = (field: string, value: unknown, label: string) => workspace.setAt(path(field), value, label)
 
+const named = (ids: string[] | undefined, of: Record<string, { name: string }> | undefined, none: string) =>
+  (ids ?? []).map((id) => ({ value: id, name: of?.[id]?.name || none }))
 const machines = computed(() =>
-  Object.keys(layout.value?.placements ?? {})
-    .map((id) => ({ id, load: workspace.plan?.loads[id] }))
-    .filter(
-      ({ load }) => load && (load.rolling || reference.data?.loads.find((k) => k.id === load.kind)?.rolls),
-    )
-    .map(({ id, load }) => ({ value: id, name: load!.name || 'A machine' })),
+  named(workspace.report?.loaders?.machines, workspace.plan?.loads, 'A machine'),
 )
-const ramps = computed(() =>
-  Object.entries(workspace.plan?.parts ?? {})
-    .filter(([, p]) => p.ramp || /^ramp/.test(p.kind ?? '') || /ramp/i.test(p.name))
-    .map(([id, p]) => ({ value: id, name: p.name || 'Ramps' })),
-)
+const ramps = computed(() => named(workspace.report?.loaders?.ramps, workspace.plan?.parts, 'Ramps'))
 function begin() {
   const ramp = ramps.value[0]?.value
   workspace.setAt(
@@ -45,27 +37,7 @@ function begin() {
     'tell how it gets on',
   )
 }
-function addRamps() {
-  const id = newId('ramps')
-  const mass = { value: 30, how: 'typical' }
-  const length = { value: 0.18, how: 'guessed' }
-  const part = {
-    order: 150,
-    name: 'Ramps',
-    kind: 'ramps',
-    mass,
-    size: { length },
-    centre: {},
-    ramp: { length: 1.8 },
-  }
-  workspace.edit(
-    [
-      { op: 'add', path: `/parts/${id}`, value: part },
-      { op: 'add', path: path('ramp'), value: id },
-    ],
-    'add ramps',
-  )
-}
+const addRamps = () => workspace.begin('ramps', 'add ramps')
 const machine = computed(() => workspace.plan?.loads[loading.value?.machine ?? ''])
 const usualWheel = computed(() => {
   const rolls = reference.data?.loads.find((k) => k.id === machine.value?.kind)?.rolls

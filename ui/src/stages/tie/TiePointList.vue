@@ -58,27 +58,6 @@ const add = () =>
     { order: next(), kind: 'ring-bolted', at: { back: 0.1, right: 0.6 } },
     'add a tie point',
   )
-/** Three each side: front, middle, rear, at the deck's edge. */
-function six() {
-  const long = trailer.value?.deckLength?.value ?? 2.4
-  const half = (trailer.value?.deckWidth?.value ?? 1.25) / 2 - 0.03
-  const all: Record<string, unknown> = { ...trailer.value?.tiePoints }
-  let order = next()
-  for (const [name, back] of [
-    ['front', 0.1],
-    ['middle', long / 2],
-    ['rear', long - 0.1],
-  ] as const) {
-    for (const [side, sign] of [
-      ['left', -1],
-      ['right', 1],
-    ] as const) {
-      const at = { back: Math.round(back * 100) / 100, right: Math.round(sign * half * 100) / 100 }
-      all[`${name}-${side}`] ??= { order: order++, kind: 'ring-bolted', at }
-    }
-  }
-  workspace.setAt(base.value, all, 'six rings')
-}
 </script>
 
 <template>
@@ -116,7 +95,9 @@ function six() {
     </div>
     <div class="mt-2 flex flex-wrap gap-2">
       <button class="act" @click="add"><PlusIcon class="size-5" />Tie point</button>
-      <button v-if="points.length < 6" class="act" @click="six">Six rings, three a side</button>
+      <button v-if="points.length < 6" class="act" @click="workspace.begin('rings', 'six rings')">
+        Six rings, three a side
+      </button>
     </div>
     <p class="text-soft mt-1 text-sm">
       A stake pocket is made for stakes. Without a plate the low end of what its kind takes is counted.

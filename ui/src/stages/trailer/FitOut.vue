@@ -9,7 +9,6 @@ import EstimateField from '@/fields/EstimateField.vue'
 import PlanQuantity from '@/fields/PlanQuantity.vue'
 import TextField from '@/fields/TextField.vue'
 import type { Fitting } from '@/generated/types'
-import { newId } from '@/stores/patch'
 import { useReference } from '@/stores/reference'
 import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
@@ -31,44 +30,7 @@ const undo = [
 ]
 const payload = computed(() => ({ bare: workspace.report?.bare, fitOut: workspace.report?.fitOut }))
 
-const estimate = (value: number) => ({ value, how: 'typical' })
-/** A fitting comes with typical figures; floors weigh by the deck's area. */
-function add(f: Fitting) {
-  const t = trailer.value
-  const deckLength = t?.deckLength?.value ?? 2.4
-  const deckWidth = t?.deckWidth?.value ?? 1.25
-  const area = f.perArea ? deckLength * deckWidth : 1
-  const mid = ((f.low + f.high) / 2) * area
-  const id = newId(f.id)
-  const length = f.length || deckLength
-  const back = f.where === 'drawbar' ? -length - 0.1 : f.where === 'tail' ? deckLength : 0
-  const order = Math.max(0, ...Object.values(workspace.plan?.parts ?? {}).map((p) => p.order)) + 1
-  const round = (v: number, to = 100) => Math.round(v * to) / to
-  const value = {
-    order,
-    name: f.name,
-    kind: f.id,
-    mass: { value: round(mid, 10), plusMinus: round(((f.high - f.low) / 2) * area, 10), how: 'typical' },
-    size: {
-      length: estimate(length),
-      width: estimate(f.width || deckWidth),
-      height: estimate(f.height || 0.02),
-    },
-    centre: {},
-  }
-  workspace.edit(
-    [
-      { op: 'add', path: `/parts/${id}`, value },
-      ...(t?.fitted ? [] : [{ op: 'add', path: `/trailers/${workspace.trailer}/fitted`, value: {} }]),
-      {
-        op: 'add',
-        path: `/trailers/${workspace.trailer}/fitted/${id}`,
-        value: { at: { back: round(back) } },
-      },
-    ],
-    `fit ${f.name}`,
-  )
-}
+const add = (f: Fitting) => workspace.begin('fitting', `fit ${f.name}`, f.id)
 function remove(id: string) {
   const used = Object.entries(workspace.plan?.trailers ?? {}).some(
     ([t, x]) => t !== workspace.trailer && x.fitted?.[id],

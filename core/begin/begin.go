@@ -1,0 +1,198 @@
+// Package begin says what a thing that an owner adds begins as: a fitting with its typical
+// weight, rings along the deck, ramps, a cradle. The figures are usual ones, marked so, and every
+// one can be typed over.
+package begin
+
+import (
+	"maps"
+	"math"
+	"slices"
+
+	"zygonos/core/facts/catalogue"
+	"zygonos/core/lang/finding"
+	"zygonos/core/lang/quantity"
+	"zygonos/core/plan"
+)
+
+// Asked says what is added, and where. ID is the new entry's, made by the client.
+type Asked struct {
+	What    string `json:"what"`           // one of Whats
+	Kind    string `json:"kind,omitempty"` // of a fitting: key into catalogue.Fittings
+	ID      string `json:"id,omitempty"`
+	Outing  string `json:"outing"`
+	Trailer string `json:"trailer"`
+}
+
+// Refusal says in a sentence why nothing is added; it can be shown as it stands.
+type Refusal string
+
+func (r Refusal) Error() string { return string(r) }
+
+// Usual lengths of a deck that nobody taped, m (confidence C).
+const (
+	usualDeck  = 2.4
+	usualWidth = 1.25
+)
+
+// makers make the patch of each thing that can be added.
+var makers = map[string]func(*plan.Plan, *Asked) ([]finding.Op, error){
+	"fitting": fitting, "rings": rings, "ramps": ramps, "cradle": cradle,
+}
+
+// Whats lists what can be added.
+func Whats() []string { return slices.Sorted(maps.Keys(makers)) }
+
+// Patch is what to change in the plan; the error is a Refusal.
+func Patch(p *plan.Plan, q *Asked) ([]finding.Op, error) {
+	made := makers[q.What]
+	if made == nil {
+		return nil, Refusal("Nothing here is called “" + q.What + "”.")
+	}
+	if _, ok := p.Trailers[q.Trailer]; !ok {
+		return nil, Refusal("There is no such trailer in the plan.")
+	}
+	return made(p, q)
+}
+
+// deck is the deck's length and width, usual ones where they are not told.
+func deck(p *plan.Plan, trailer string) (length, width quantity.Length) {
+	t := p.Trailers[trailer]
+	length, width = usualDeck, usualWidth
+	if t.DeckLength != nil {
+		length = t.DeckLength.Value
+	}
+	if t.DeckWidth != nil {
+		width = t.DeckWidth.Value
+	}
+	return length, width
+}
+
+func add(path string, value any) finding.Op { return finding.Op{Op: "add", Path: path, Value: value} }
+
+// into is an entry of a collection, with the collection where it is not there yet.
+func into(there bool, path, id string, value any) []finding.Op {
+	if there {
+		return []finding.Op{add(path+"/"+id, value)}
+	}
+	return []finding.Op{add(path, map[string]any{id: value})}
+}
+
+func typical(v float64) *plan.LengthEstimate {
+	return &plan.LengthEstimate{Value: quantity.Length(v), How: plan.Typical}
+}
+
+// cents rounds to a centimetre, tenths to a tenth of a kilogram.
+func cents(v float64) float64  { return math.Round(v*100) / 100 }
+func tenths(v float64) float64 { return math.Round(v*10) / 10 }
+
+// next is an order behind all parts.
+func next(p *plan.Plan) int {
+	most := 0
+	for _, part := range p.Parts {
+		most = max(most, part.Order)
+	}
+	return most + 1
+}
+
+// fitting is a part that is fitted for good, with its typical weight: a floor weighs by the
+// deck's area.
+func fitting(p *plan.Plan, q *Asked) ([]finding.Op, error) {
+	f, ok := catalogue.FittingOf(q.Kind)
+	if !ok {
+		return nil, Refusal("No fitting here is called “" + q.Kind + "”.")
+	}
+	length, width := deck(p, q.Trailer)
+	area := 1.0
+	if f.PerArea {
+		area = float64(length * width)
+	}
+	long, wide, high := float64(f.Length), float64(f.Width), float64(f.Height)
+	if long == 0 {
+		long = float64(length)
+	}
+	if wide == 0 {
+		wide = float64(width)
+	}
+	if high == 0 {
+		high = 0.02
+	}
+	back := 0.0
+	switch f.Where {
+	case "drawbar":
+		back = -long - 0.1
+	case "tail":
+		back = float64(length)
+	}
+	doubt := quantity.Mass(tenths(float64(f.High-f.Low) / 2 * area))
+	part := plan.Part{
+		Order: next(p), Name: f.Name, Kind: f.ID,
+		Mass: &plan.MassEstimate{Value: quantity.Mass(tenths(float64(f.Low+f.High) / 2 * area)), PlusMinus: &doubt, How: plan.Typical},
+		Size: plan.Size{Length: typical(long), Width: typical(wide), Height: typical(high)},
+	}
+	on := plan.PartOn{At: plan.Spot{Back: quantity.Length(cents(back))}}
+	return append([]finding.Op{add("/parts/"+q.ID, part)},
+		into(p.Trailers[q.Trailer].Fitted != nil, "/trailers/"+q.Trailer+"/fitted", q.ID, on)...), nil
+}
+
+// rings are three to a side at the deck's edge: front, middle, rear. One that is there stays.
+func rings(p *plan.Plan, q *Asked) ([]finding.Op, error) {
+	length, width := deck(p, q.Trailer)
+	t := p.Trailers[q.Trailer]
+	points := maps.Clone(t.TiePoints)
+	if points == nil {
+		points = map[string]plan.TiePoint{}
+	}
+	order := 0
+	for _, x := range points {
+		order = max(order, x.Order)
+	}
+	half := cents(float64(width)/2 - 0.03)
+	for _, along := range []struct {
+		name string
+		back float64
+	}{{"front", 0.1}, {"middle", float64(length) / 2}, {"rear", float64(length) - 0.1}} {
+		for _, side := range []struct {
+			name  string
+			right float64
+		}{{"left", -half}, {"right", half}} {
+			id := along.name + "-" + side.name
+			if _, there := points[id]; there {
+				continue
+			}
+			order++
+			points[id] = plan.TiePoint{Order: order, Kind: "ring-bolted",
+				At: plan.Spot{Back: quantity.Length(cents(along.back)), Right: quantity.Length(side.right)}}
+		}
+	}
+	return []finding.Op{add("/trailers/"+q.Trailer+"/tiePoints", points)}, nil
+}
+
+// ramps are a pair that this outing's machine gets on over.
+func ramps(p *plan.Plan, q *Asked) ([]finding.Op, error) {
+	l, ok := p.Outings[q.Outing].Layouts[q.Trailer]
+	if !ok || l.Loading == nil {
+		return nil, Refusal("Tell first which machine gets on.")
+	}
+	part := plan.Part{
+		Order: next(p), Name: "Ramps", Kind: "ramps", Mass: &plan.MassEstimate{Value: 30, How: plan.Typical},
+		Size: plan.Size{Length: &plan.LengthEstimate{Value: 0.18, How: plan.Guessed}}, Ramp: &plan.Ramp{Length: 1.8},
+	}
+	return []finding.Op{
+		add("/parts/"+q.ID, part),
+		add("/outings/"+q.Outing+"/layouts/"+q.Trailer+"/loading/ramp", q.ID),
+	}, nil
+}
+
+// cradle is what a boat slides onto: two rollers at the deck's front.
+func cradle(p *plan.Plan, q *Asked) ([]finding.Op, error) {
+	l, ok := p.Outings[q.Outing].Layouts[q.Trailer]
+	if !ok {
+		return nil, Refusal("The outing is not loaded on this trailer.")
+	}
+	part := plan.Part{
+		Order: next(p), Name: "Boat cradle", Mass: &plan.MassEstimate{Value: 30, How: plan.Typical},
+		Cradle: &plan.Cradle{Keel: 0.1, Rollers: map[string]plan.Roller{"front": {Order: 1, At: 0.3}, "rear": {Order: 2, At: 1.9}}},
+	}
+	return append([]finding.Op{add("/parts/"+q.ID, part)},
+		into(l.Parts != nil, "/outings/"+q.Outing+"/layouts/"+q.Trailer+"/parts", q.ID, plan.PartOn{})...), nil
+}

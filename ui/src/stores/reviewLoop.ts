@@ -1,0 +1,82 @@
+// The review loop: one request in flight, the latest wins. Live at once, settled after a rest.
+import { ref, shallowRef, type Ref, type ShallowRef } from 'vue'
+import { api, Unreachable } from '@/api'
+import type { Fix, Plan, Report, Settled } from '@/generated/types'
+
+const restMs = 150 // of stillness before the settled tier is asked for
+
+export interface Open {
+  id: Ref<string>
+  plan: ShallowRef<Plan | undefined>
+  outing: Ref<string>
+  trailer: Ref<string>
+  sequence: Ref<number> // of the last change
+  preview: ShallowRef<{ fix: Fix; plan: Plan } | undefined>
+  report: ShallowRef<Report | undefined>
+  placed: ShallowRef<Report['placed']>
+  failure: Ref<string>
+  away: Ref<boolean>
+}
+
+/** Asks for reports of what is open, and keeps the one on screen. */
+export function useReviewLoop(open: Open) {
+  const { id, plan, outing, trailer, sequence, preview, report, placed, failure, away } = open
+  const shown = ref(0) // sequence of the report on screen
+  const settled = ref(false)
+  const settledReport = shallowRef<Settled>()
+  const settledAt = shallowRef<Date>() // when its figures were made
+
+  let flying = false
+  let wanted: 'live' | 'settled' | undefined
+  let rest: ReturnType<typeof setTimeout> | undefined
+
+  function ask() {
+    settled.value = false
+    clearTimeout(rest)
+    rest = setTimeout(() => send('settled'), restMs)
+    send('live')
+  }
+
+  function send(want: 'live' | 'settled') {
+    wanted = want
+    if (!flying) void fly()
+  }
+
+  async function fly() {
+    flying = true
+    while (wanted && plan.value) {
+      const want = wanted
+      wanted = undefined
+      const asked = preview.value?.plan ?? plan.value
+      const seq = sequence.value
+      const [forPlan, forOuting, forTrailer] = [id.value, outing.value, trailer.value]
+      try {
+        const answer = await api.review({ plan: asked, outing: forOuting, trailer: forTrailer }, want)
+        if (id.value !== forPlan) continue
+        failure.value = ''
+        away.value = false
+        report.value = answer
+        if (asked === plan.value) placed.value = answer.placed
+        // The core picks where nothing was chosen; a choice made meanwhile stands.
+        if (outing.value === forOuting) outing.value = answer.scope.outing ?? ''
+        if (trailer.value === forTrailer) trailer.value = answer.scope.trailer ?? ''
+        shown.value = seq
+        if (want === 'settled' && seq === sequence.value) {
+          settled.value = true
+          if (!preview.value) {
+            settledReport.value = answer // a preview keeps the plan's own fixes
+            settledAt.value = new Date()
+          }
+        }
+      } catch (e) {
+        if (id.value !== forPlan) continue
+        failure.value = e instanceof Error ? e.message : String(e)
+        away.value = e instanceof Unreachable
+        clearTimeout(rest)
+        rest = setTimeout(() => send('settled'), 2000)
+      }
+    }
+    flying = false
+  }
+  return { shown, settled, settledReport, settledAt, ask }
+}
