@@ -86,3 +86,24 @@ test('print and dark: the rig and its checks are on the sheet', async ({ page, h
   await expect(page.locator('[data-headline]')).toBeVisible()
   await expect(page.locator('[data-tray]')).toBeHidden()
 })
+
+test('a stage that is not wanted is put away, and comes back while it fails', async ({ page, hut }) => {
+  await hut.open('job')
+  const choose = async (name: string) => {
+    await page.getByRole('button', { name: 'Plan', exact: true }).click()
+    await page.getByRole('menuitem', { name: 'Stages to show' }).click()
+    await page.getByRole('switch', { name, exact: true }).click()
+    await page.getByRole('button', { name: 'Close' }).click()
+  }
+  await choose('Tie-down')
+  await choose('Balance')
+  await page.getByRole('navigation', { name: 'Stages' }).locator('[data-group=load]').click()
+  const rail = page.getByRole('navigation', { name: 'Stages' })
+  await expect(rail.getByRole('link', { name: 'Tie-down' })).toHaveCount(0)
+  await expect(rail.getByRole('link', { name: 'Balance' })).toBeVisible() // it fails
+  await page.reload()
+  await settled(page)
+  await rail.locator('[data-group=load]').click()
+  await expect(rail.getByRole('link', { name: 'Racks' })).toBeVisible()
+  await expect(rail.getByRole('link', { name: 'Tie-down' })).toHaveCount(0)
+})

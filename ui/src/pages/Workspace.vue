@@ -12,6 +12,7 @@ import ConflictDialog from '@/parts/ConflictDialog.vue'
 import PlanStrip from '@/parts/PlanStrip.vue'
 import ShortcutsDialog from '@/parts/ShortcutsDialog.vue'
 import StageRail from '@/parts/StageRail.vue'
+import StagesDialog from '@/parts/StagesDialog.vue'
 import { useWorkspace } from '@/stores/workspace'
 import { stageOfPath } from '@/fields/tables'
 import { stageOf, stages } from '@/stages/registry'
@@ -24,6 +25,7 @@ const stage = computed(() => stageOf(props.stage)?.id ?? 'balance')
 /** The comparison takes the whole width: it has its checks in its own columns. */
 const wide = computed(() => stage.value === 'trailer' && trailerTab(workspace.plan, props.tab) === 'compare')
 const help = ref(false)
+const choosing = ref(false)
 
 watch(
   () => props.id,
@@ -98,7 +100,7 @@ async function go(path: string) {
 
 <template>
   <div class="relative flex min-h-full flex-col xl:h-full xl:overflow-hidden print:overflow-visible">
-    <PlanStrip @help="help = true" />
+    <PlanStrip @help="help = true" @stages="choosing = true" />
     <p
       v-if="workspace.failure && workspace.plan"
       class="no-print bg-wash text-fails px-3 py-1 text-sm font-semibold"
@@ -155,6 +157,7 @@ async function go(path: string) {
     </main>
     <WorkingDialog />
     <ConflictDialog />
+    <StagesDialog :open="choosing" @closed="choosing = false" />
     <ShortcutsDialog :open="help" @closed="help = false" />
   </div>
 </template>

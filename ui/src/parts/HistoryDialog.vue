@@ -1,10 +1,10 @@
 <script setup lang="ts">
 // The plan's earlier versions: look at one by bringing it back; that can be undone.
-import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { ref, watch } from 'vue'
 import { api } from '@/api'
 import type { Revision } from '@/generated/types'
 import { useWorkspace } from '@/stores/workspace'
+import DialogShell from './DialogShell.vue'
 
 const props = defineProps<{ open: boolean }>()
 const emit = defineEmits<{ closed: [] }>()
@@ -44,41 +44,34 @@ const when = (s: string) =>
 </script>
 
 <template>
-  <Dialog :open="open" class="relative z-40" @close="emit('closed')">
-    <div class="fixed inset-0 bg-black/50" aria-hidden="true" />
-    <div class="fixed inset-0 grid place-items-center p-3">
-      <DialogPanel class="plate flex max-h-full w-full max-w-lg flex-col p-4">
-        <DialogTitle class="text-lg font-bold">Earlier versions</DialogTitle>
-        <form class="mt-2 flex items-end gap-2" @submit.prevent="keep">
-          <label class="flex-1"
-            ><span class="text-soft text-sm">Keep this version under a name</span
-            ><input v-model="name" class="box" maxlength="60"
-          /></label>
-          <button class="act">Keep</button>
-        </form>
-        <p v-if="failure" class="text-fails mt-2">{{ failure }}</p>
-        <p class="text-soft mt-2 text-sm">
-          Saved by itself: each for two days, then one a day for two months, then one a month. What has a name
-          stays.
-        </p>
-        <ul class="mt-3 overflow-auto">
-          <li
-            v-for="r in list"
-            :key="r.revision"
-            class="border-rule flex items-center justify-between gap-2 border-t py-1.5"
-          >
-            <span
-              ><b>{{ r.label || 'Saved by itself' }}</b
-              ><br /><span class="text-soft text-sm">{{ when(r.savedAt) }}</span></span
-            >
-            <button v-if="r.revision !== workspace.revision" class="act" @click="back(r.revision)">
-              Bring back
-            </button>
-            <span v-else class="text-soft text-sm">This one</span>
-          </li>
-        </ul>
-        <button class="act mt-3 self-end" @click="emit('closed')">Close</button>
-      </DialogPanel>
-    </div>
-  </Dialog>
+  <DialogShell :open="open" title="Earlier versions" width="max-w-lg" @closed="emit('closed')">
+    <form class="mt-2 flex items-end gap-2" @submit.prevent="keep">
+      <label class="flex-1"
+        ><span class="text-soft text-sm">Keep this version under a name</span
+        ><input v-model="name" class="box" maxlength="60"
+      /></label>
+      <button class="act">Keep</button>
+    </form>
+    <p v-if="failure" class="text-fails mt-2">{{ failure }}</p>
+    <p class="text-soft mt-2 text-sm">
+      Saved by itself: each for two days, then one a day for two months, then one a month. What has a name
+      stays.
+    </p>
+    <ul class="mt-3 overflow-auto">
+      <li
+        v-for="r in list"
+        :key="r.revision"
+        class="border-rule flex items-center justify-between gap-2 border-t py-1.5"
+      >
+        <span
+          ><b>{{ r.label || 'Saved by itself' }}</b
+          ><br /><span class="text-soft text-sm">{{ when(r.savedAt) }}</span></span
+        >
+        <button v-if="r.revision !== workspace.revision" class="act" @click="back(r.revision)">
+          Bring back
+        </button>
+        <span v-else class="text-soft text-sm">This one</span>
+      </li>
+    </ul>
+  </DialogShell>
 </template>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 // Asks for the passcode where the server wants one.
-import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { useEventListener } from '@vueuse/core'
 import { ref } from 'vue'
 import { api } from '@/api'
+import DialogShell from './DialogShell.vue'
 
 const emit = defineEmits<{ entered: [] }>()
 const open = ref(false)
@@ -36,22 +36,14 @@ async function enter() {
 </script>
 
 <template>
-  <Dialog :open="open" class="relative z-50" @close="() => {}">
-    <div class="fixed inset-0 bg-black/60" aria-hidden="true" />
-    <div class="fixed inset-0 grid place-items-center p-4">
-      <DialogPanel class="plate w-full max-w-sm p-5">
-        <DialogTitle class="text-lg font-bold">Passcode</DialogTitle>
-        <form class="mt-3 space-y-3" @submit.prevent="enter">
-          <label class="block">
-            <span class="text-soft text-sm"
-              >The one that was set where the server runs, or the short code</span
-            >
-            <input v-model="code" type="password" class="box" autocomplete="current-password" />
-          </label>
-          <p v-if="wrong" class="text-fails" role="alert">{{ wrong }}</p>
-          <button class="act-main w-full">Enter</button>
-        </form>
-      </DialogPanel>
-    </div>
-  </Dialog>
+  <DialogShell :open="open" title="Passcode" width="max-w-sm" must>
+    <form class="mt-3 space-y-3" @submit.prevent="enter">
+      <label class="block">
+        <span class="text-soft text-sm">The one that was set where the server runs, or the short code</span>
+        <input v-model="code" type="password" class="box" autocomplete="current-password" />
+      </label>
+      <p v-if="wrong" class="text-fails" role="alert">{{ wrong }}</p>
+      <button class="act-main w-full">Enter</button>
+    </form>
+  </DialogShell>
 </template>

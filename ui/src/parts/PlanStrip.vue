@@ -13,7 +13,7 @@ import HistoryDialog from './HistoryDialog.vue'
 import PairDialog from './PairDialog.vue'
 import SaveMark from './SaveMark.vue'
 
-const emit = defineEmits<{ help: [] }>()
+const emit = defineEmits<{ help: []; stages: [] }>()
 const workspace = useWorkspace()
 const { say } = useWords()
 const history = ref(false)
@@ -61,6 +61,7 @@ const items = [
   { name: 'Tick on a phone', act: () => (pairing.value = true) },
   { name: 'Earlier versions', act: () => (history.value = true) },
   { name: 'Light or dark', act: theme },
+  { name: 'Stages to show', act: () => emit('stages') },
   { name: 'Keys', act: () => emit('help') },
 ]
 </script>

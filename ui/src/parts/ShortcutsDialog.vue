@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { stages } from '@/stages/registry'
+import DialogShell from './DialogShell.vue'
 
 defineProps<{ open: boolean }>()
 const emit = defineEmits<{ closed: [] }>()
@@ -18,19 +18,12 @@ const keys = [
 </script>
 
 <template>
-  <Dialog :open="open" class="relative z-40" @close="emit('closed')">
-    <div class="fixed inset-0 bg-black/50" aria-hidden="true" />
-    <div class="fixed inset-0 grid place-items-center p-4">
-      <DialogPanel class="plate w-full max-w-md p-5">
-        <DialogTitle class="text-lg font-bold">Keys</DialogTitle>
-        <dl class="mt-3 grid grid-cols-[auto_1fr] gap-x-5 gap-y-2">
-          <template v-for="[k, what] in keys" :key="k"
-            ><dt class="font-bold whitespace-nowrap">{{ k }}</dt>
-            <dd>{{ what }}</dd></template
-          >
-        </dl>
-        <button class="act mt-4" @click="emit('closed')">Close</button>
-      </DialogPanel>
-    </div>
-  </Dialog>
+  <DialogShell :open="open" title="Keys" @closed="emit('closed')">
+    <dl class="mt-3 grid grid-cols-[auto_1fr] gap-x-5 gap-y-2">
+      <template v-for="[k, what] in keys" :key="k"
+        ><dt class="font-bold whitespace-nowrap">{{ k }}</dt>
+        <dd>{{ what }}</dd></template
+      >
+    </dl>
+  </DialogShell>
 </template>

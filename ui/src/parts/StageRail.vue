@@ -4,11 +4,13 @@
 import { ChevronDownIcon } from '@heroicons/vue/20/solid'
 import { computed, ref, watch } from 'vue'
 import OutcomeMark from '@/checks/OutcomeMark.vue'
-import { groupOf, groups } from '@/stages/registry'
+import { groupOf } from '@/stages/registry'
+import { useRail } from '@/stores/rail'
 import { useWorkspace } from '@/stores/workspace'
 
 const props = defineProps<{ stage: string; id: string }>()
 const workspace = useWorkspace()
+const { shown: groups } = useRail(() => props.stage)
 const open = ref('')
 watch(
   () => props.stage,
@@ -20,7 +22,7 @@ const ranks = ['fails', 'unknown', 'tight', 'holds']
 const worst = computed(
   () =>
     new Map(
-      groups.map((g) => {
+      groups.value.map((g) => {
         const all = g.stages.flatMap((s) => states.value.get(s.id) || [])
         return [g.id, ranks.find((r) => all.includes(r)) ?? '']
       }),

@@ -1,11 +1,10 @@
 <script setup lang="ts">
 // A table of candidates: what can be used, and what cannot, by line and column.
-import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
-import { XMarkIcon } from '@heroicons/vue/24/outline'
 import { ref, shallowRef, watch } from 'vue'
 import { api } from '@/api'
 import type { Import, Op } from '@/generated/types'
 import { useWorkspace } from '@/stores/workspace'
+import DialogShell from '@/parts/DialogShell.vue'
 
 const props = defineProps<{ table: string }>()
 const emit = defineEmits<{ closed: [] }>()
@@ -33,35 +32,28 @@ function take() {
 </script>
 
 <template>
-  <Dialog :open="!!table" class="relative z-40" @close="emit('closed')">
-    <div class="fixed inset-0 bg-black/50" aria-hidden="true" />
-    <div class="fixed inset-0 flex items-center justify-center p-3">
-      <DialogPanel class="plate flex max-h-full w-full max-w-xl flex-col p-4 shadow-xl" data-import>
-        <div class="flex items-start gap-3">
-          <DialogTitle class="flex-1 text-lg font-bold">Candidates from a table</DialogTitle>
-          <button class="act" aria-label="Close" @click="emit('closed')"><XMarkIcon class="size-5" /></button>
-        </div>
-        <p v-if="failure" class="text-fails mt-2">{{ failure }}</p>
-        <template v-if="read">
-          <p class="mt-2">
-            <b>{{ read.good }}</b> can be used<template v-if="read.wrong.length"
-              >, {{ read.wrong.length }} cells cannot</template
-            >.
-          </p>
-          <ul v-if="read.wrong.length" class="mt-2 min-h-0 overflow-auto text-sm" tabindex="0">
-            <li v-for="(w, i) in read.wrong" :key="i" class="border-rule border-t py-1.5">
-              <b>Line {{ w.line }}, column {{ w.column }}</b
-              ><template v-if="w.head"> ({{ w.head }})</template>: {{ w.says }}
-            </li>
-          </ul>
-          <p v-if="read.unread.length" class="text-soft mt-2 text-sm">
-            Headings that are not known here: {{ read.unread.join(', ') }}.
-          </p>
-          <button class="act-main mt-3" :disabled="!read.good" @click="take">
-            Add {{ read.good }} to the comparison
-          </button>
-        </template>
-      </DialogPanel>
+  <DialogShell :open="!!table" title="Candidates from a table" width="max-w-xl" @closed="emit('closed')">
+    <div data-import>
+      <p v-if="failure" class="text-fails mt-2">{{ failure }}</p>
+      <template v-if="read">
+        <p class="mt-2">
+          <b>{{ read.good }}</b> can be used<template v-if="read.wrong.length"
+            >, {{ read.wrong.length }} cells cannot</template
+          >.
+        </p>
+        <ul v-if="read.wrong.length" class="mt-2 min-h-0 overflow-auto text-sm" tabindex="0">
+          <li v-for="(w, i) in read.wrong" :key="i" class="border-rule border-t py-1.5">
+            <b>Line {{ w.line }}, column {{ w.column }}</b
+            ><template v-if="w.head"> ({{ w.head }})</template>: {{ w.says }}
+          </li>
+        </ul>
+        <p v-if="read.unread.length" class="text-soft mt-2 text-sm">
+          Headings that are not known here: {{ read.unread.join(', ') }}.
+        </p>
+        <button class="act-main mt-3" :disabled="!read.good" @click="take">
+          Add {{ read.good }} to the comparison
+        </button>
+      </template>
     </div>
-  </Dialog>
+  </DialogShell>
 </template>

@@ -1,13 +1,12 @@
 <script setup lang="ts">
 // Quick entry at the seller's: six figures make a candidate, the rest later.
-import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
-import { XMarkIcon } from '@heroicons/vue/24/outline'
 import { computed, reactive, ref, watch } from 'vue'
 import ChoiceField from '@/fields/ChoiceField.vue'
 import QuantityField from '@/fields/QuantityField.vue'
 import { newId } from '@/stores/patch'
 import { useWorkspace } from '@/stores/workspace'
 import { choices, papersWords, useWords } from '@/words'
+import DialogShell from '@/parts/DialogShell.vue'
 
 const props = defineProps<{ open: boolean }>()
 const emit = defineEmits<{ closed: [] }>()
@@ -67,82 +66,68 @@ function done() {
 </script>
 
 <template>
-  <Dialog :open="open" class="relative z-40" @close="emit('closed')">
-    <div class="fixed inset-0 bg-black/50" aria-hidden="true" />
-    <div class="fixed inset-0 flex items-center justify-center p-3">
-      <DialogPanel class="plate flex max-h-full w-full max-w-xl flex-col overflow-auto p-4 shadow-xl">
-        <div class="flex items-start gap-3">
-          <DialogTitle class="flex-1 text-lg font-bold">At the seller’s</DialogTitle>
-          <button class="act" aria-label="Close" @click="emit('closed')"><XMarkIcon class="size-5" /></button>
-        </div>
-        <p class="text-soft text-sm">Leave out what is not to be had; it stays “not known”.</p>
-        <form class="mt-3 grid gap-x-4 gap-y-3 sm:grid-cols-2" @submit.prevent="done">
-          <label class="block sm:col-span-2">
-            <span class="text-soft mb-0.5 block text-sm">Call it</span>
-            <input v-model="got.name" class="box" maxlength="200" :aria-invalid="missing" />
-            <span v-if="missing" class="text-fails text-sm">Give it a name to tell it apart.</span>
-          </label>
-          <QuantityField
-            label="Price"
-            kind="money"
-            :value="got.price"
-            @typed="got.price = $event.value"
-            @cleared="got.price = undefined"
-          />
-          <ChoiceField
-            label="Papers"
-            :value="got.papers"
-            :options="choices(papersWords)"
-            none="Not seen"
-            @chosen="got.papers = $event"
-          />
-          <QuantityField
-            label="The label’s number"
-            kind="mass"
-            :value="got.label"
-            @typed="got.label = $event.value"
-            @cleared="got.label = undefined"
-          />
-          <ChoiceField
-            label="It counts"
-            :value="got.counts"
-            :options="counts"
-            @chosen="got.counts = $event"
-          />
-          <QuantityField
-            label="Empty weight"
-            kind="mass"
-            :value="got.empty"
-            @typed="got.empty = $event.value"
-            @cleared="got.empty = undefined"
-          />
-          <label class="block">
-            <span class="text-soft mb-0.5 block text-sm">{{ term('Tyre') }}, as on its wall</span>
-            <input
-              v-model="got.tyre"
-              class="box"
-              maxlength="80"
-              placeholder="145/80 R13 79N"
-              autocomplete="off"
-            />
-          </label>
-          <QuantityField
-            label="Deck length"
-            kind="length"
-            :value="got.length"
-            @typed="got.length = $event.value"
-            @cleared="got.length = undefined"
-          />
-          <QuantityField
-            label="Deck width"
-            kind="length"
-            :value="got.width"
-            @typed="got.width = $event.value"
-            @cleared="got.width = undefined"
-          />
-          <button type="submit" class="act-main sm:col-span-2">Add to the comparison</button>
-        </form>
-      </DialogPanel>
-    </div>
-  </Dialog>
+  <DialogShell :open="open" title="At the seller’s" width="max-w-xl" @closed="emit('closed')">
+    <p class="text-soft text-sm">Leave out what is not to be had; it stays “not known”.</p>
+    <form class="mt-3 grid gap-x-4 gap-y-3 sm:grid-cols-2" @submit.prevent="done">
+      <label class="block sm:col-span-2">
+        <span class="text-soft mb-0.5 block text-sm">Call it</span>
+        <input v-model="got.name" class="box" maxlength="200" :aria-invalid="missing" />
+        <span v-if="missing" class="text-fails text-sm">Give it a name to tell it apart.</span>
+      </label>
+      <QuantityField
+        label="Price"
+        kind="money"
+        :value="got.price"
+        @typed="got.price = $event.value"
+        @cleared="got.price = undefined"
+      />
+      <ChoiceField
+        label="Papers"
+        :value="got.papers"
+        :options="choices(papersWords)"
+        none="Not seen"
+        @chosen="got.papers = $event"
+      />
+      <QuantityField
+        label="The label’s number"
+        kind="mass"
+        :value="got.label"
+        @typed="got.label = $event.value"
+        @cleared="got.label = undefined"
+      />
+      <ChoiceField label="It counts" :value="got.counts" :options="counts" @chosen="got.counts = $event" />
+      <QuantityField
+        label="Empty weight"
+        kind="mass"
+        :value="got.empty"
+        @typed="got.empty = $event.value"
+        @cleared="got.empty = undefined"
+      />
+      <label class="block">
+        <span class="text-soft mb-0.5 block text-sm">{{ term('Tyre') }}, as on its wall</span>
+        <input
+          v-model="got.tyre"
+          class="box"
+          maxlength="80"
+          placeholder="145/80 R13 79N"
+          autocomplete="off"
+        />
+      </label>
+      <QuantityField
+        label="Deck length"
+        kind="length"
+        :value="got.length"
+        @typed="got.length = $event.value"
+        @cleared="got.length = undefined"
+      />
+      <QuantityField
+        label="Deck width"
+        kind="length"
+        :value="got.width"
+        @typed="got.width = $event.value"
+        @cleared="got.width = undefined"
+      />
+      <button type="submit" class="act-main sm:col-span-2">Add to the comparison</button>
+    </form>
+  </DialogShell>
 </template>
