@@ -15,6 +15,13 @@ export class Server {
   private asks = false
   url = ''
 
+  /** The stages in their order, as the registry has them. */
+  stages = [
+    ...readFileSync(join(root, 'ui/src/stages/registry.ts'), 'utf8').matchAll(
+      /id: '([\w-]+)',\s+name: '[^']+',\s+icon: \w+,\s+page:/g,
+    ),
+  ].map((m) => m[1]!)
+
   /** From now on it asks for a passcode. */
   setPasscode(code: string) {
     this.asks = true

@@ -1,14 +1,13 @@
 // The whole way from Job to Road by keyboard alone: on a phone's width, and on a plan that
 // knows nothing yet.
-import { accessible, expect, settled, test } from './rig'
-
-const stages = ['job', 'vehicle', 'trailer', 'balance', 'racks', 'ramps', 'tie', 'road']
+import { accessible, expect, settled, stages, test } from './rig'
 
 test('the story walked by keys at 390 px: nothing runs over, all is named', async ({ page, hut }) => {
   await page.setViewportSize({ width: 390, height: 844 })
   await hut.open('job')
   for (const [i, stage] of stages.entries()) {
-    await page.keyboard.press(String(i + 1))
+    if (i < 9) await page.keyboard.press(String(i + 1))
+    else await hut.open(stage)
     await expect(page).toHaveURL(new RegExp(`/${stage}`))
     await settled(page)
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
@@ -28,7 +27,8 @@ test('the shell stays put: only its columns scroll', async ({ page, hut }) => {
   await page.setViewportSize({ width: 1280, height: 800 })
   await hut.open('job')
   for (const [i, stage] of stages.entries()) {
-    await page.keyboard.press(String(i + 1))
+    if (i < 9) await page.keyboard.press(String(i + 1))
+    else await hut.open(stage)
     await expect(page).toHaveURL(new RegExp(`/${stage}`))
     await settled(page)
     expect(await page.evaluate(() => document.documentElement.scrollHeight), stage).toBe(800)
