@@ -9,18 +9,18 @@ import { test as base, expect, type Page } from '@playwright/test'
 
 const root = join(import.meta.dirname, '..')
 
+/** The stages in their order, as the registry has them. */
+export const stages = [
+  ...readFileSync(join(root, 'ui/src/stages/registry.ts'), 'utf8').matchAll(
+    /id: '([\w-]+)',\s+name: '[^']+',\s+icon: \w+,\s+page:/g,
+  ),
+].map((m) => m[1]!)
+
 export class Server {
   private process?: ChildProcess
   private readonly dir = mkdtempSync(join(tmpdir(), 'zygonos-e2e-'))
   private asks = false
   url = ''
-
-  /** The stages in their order, as the registry has them. */
-  stages = [
-    ...readFileSync(join(root, 'ui/src/stages/registry.ts'), 'utf8').matchAll(
-      /id: '([\w-]+)',\s+name: '[^']+',\s+icon: \w+,\s+page:/g,
-    ),
-  ].map((m) => m[1]!)
 
   /** From now on it asks for a passcode. */
   setPasscode(code: string) {
