@@ -571,9 +571,11 @@ func (a *Arranged) add(t *task, kind string, p *stow.Problem, found stow.Result)
 	case kind == "even":
 		o.Says = said.Say("{Ball load} in the middle of what all allows, wheels even.")
 	case found.Proven:
-		o.Says = said.Say("Weight close to the middle, so it swings least. Proven: none on the grid is better by a step.")
+		o.Says = said.Say("Weight close to the middle, so it swings least. Proven: none on the grid is better by a step of % kg·m².",
+			said.Count(int(math.Ceil(p.Steps.Own))))
 	default:
-		o.Says = said.Say("Weight close to the middle. Not proven: another may be better by % steps at most.", said.Count(found.Cost-found.Bound))
+		o.Says = said.Say("Weight close to the middle. Not proven: another may be better by % kg·m² at most.",
+			said.Count(int(math.Ceil(float64(found.Cost-found.Bound+1)*p.Steps.Own))))
 	}
 	a.Options = append(a.Options, o)
 }
