@@ -25,7 +25,18 @@ test('the story walked by keys at 390 px: nothing runs over, all is named', asyn
 
 test('the shell stays put: only its columns scroll', async ({ page, hut }) => {
   await page.setViewportSize({ width: 1280, height: 800 })
-  await hut.open('job')
+  await page.addInitScript(() => {
+    const seen = { moved: 0 }
+    Object.assign(window, { seen })
+    const shift = (e: PerformanceEntry) => (seen.moved += (e as unknown as { value: number }).value)
+    new PerformanceObserver((l) => l.getEntries().forEach(shift)).observe({
+      type: 'layout-shift',
+      buffered: true,
+    })
+  })
+  await hut.open('balance')
+  const moved = () => page.evaluate(() => (window as unknown as { seen: { moved: number } }).seen.moved)
+  expect(await moved()).toBeLessThan(0.15) // nothing jumps while it opens
   for (const [i, stage] of stages.entries()) {
     if (i < 9) await page.keyboard.press(String(i + 1))
     else await hut.open(stage)

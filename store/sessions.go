@@ -20,7 +20,8 @@ func (s *Store) Sessions() *Sessions { return &Sessions{s} }
 // GetWithContext gives a session's value; nil where there is none or it has run out.
 func (s *Sessions) GetWithContext(ctx context.Context, key string) ([]byte, error) {
 	var v []byte
-	err := s.s.reads.QueryRowContext(ctx, "SELECT value FROM sessions WHERE key = ? AND expires > ?", hashed(key), time.Now().Unix()).Scan(&v)
+	err := s.s.reads.QueryRowContext(ctx, "SELECT value FROM sessions WHERE key = ? AND expires > ?", hashed(key), time.Now().Unix()).
+		Scan(&v)
 	if errors.Is(err, sql.ErrNoRows) {
 		return nil, nil
 	}

@@ -67,7 +67,12 @@ func Open(ctx context.Context, path string) (*Store, error) {
 		return nil, reason(err)
 	}
 	s := &Store{now: time.Now}
-	pragmas := []string{fmt.Sprintf("busy_timeout(%d)", patience.Milliseconds()), "foreign_keys(1)", "journal_mode(wal)", "synchronous(full)"}
+	pragmas := []string{
+		fmt.Sprintf("busy_timeout(%d)", patience.Milliseconds()),
+		"foreign_keys(1)",
+		"journal_mode(wal)",
+		"synchronous(full)",
+	}
 	if s.db, err = sql.Open("sqlite", dsn(path, url.Values{"_pragma": pragmas, "_txlock": {"immediate"}})); err != nil {
 		return nil, reason(err)
 	}
@@ -168,7 +173,11 @@ func (s *Store) fillIn(ctx context.Context) error {
 
 // restamp writes the times of a column at their full length.
 func restamp(ctx context.Context, tx *sql.Tx, table, field string) error {
-	rows, err := tx.QueryContext(ctx, "SELECT rowid, "+field+" FROM "+table+" WHERE "+field+" IS NOT NULL AND length("+field+") <> ?", len(stamp))
+	rows, err := tx.QueryContext(
+		ctx,
+		"SELECT rowid, "+field+" FROM "+table+" WHERE "+field+" IS NOT NULL AND length("+field+") <> ?",
+		len(stamp),
+	)
 	if err != nil {
 		return err
 	}
@@ -225,6 +234,11 @@ func (s *Store) Setting(ctx context.Context, key string) (string, error) {
 
 // SetSetting keeps a setting.
 func (s *Store) SetSetting(ctx context.Context, key, value string) error {
-	_, err := s.db.ExecContext(ctx, "INSERT INTO settings (key, value) VALUES (?, ?) ON CONFLICT (key) DO UPDATE SET value = excluded.value", key, value)
+	_, err := s.db.ExecContext(
+		ctx,
+		"INSERT INTO settings (key, value) VALUES (?, ?) ON CONFLICT (key) DO UPDATE SET value = excluded.value",
+		key,
+		value,
+	)
 	return reason(err)
 }

@@ -64,10 +64,33 @@ type Reference struct {
 
 func reference(c fiber.Ctx) error {
 	c.Set(fiber.HeaderCacheControl, "no-cache")
-	return c.JSON(Reference{norms.RuleSets, norms.Schools, catalogue.Trailers, norms.BallSizes, catalogue.Loads, plan.DefaultDoubts, said.Terms,
-		catalogue.Groups, catalogue.Materials, catalogue.Fluids, catalogue.Solids, catalogue.Fittings, catalogue.AnchorKinds,
-		catalogue.MustBuys, catalogue.Inspections, norms.Plugs, norms.Roads, norms.HitchClasses,
-		catalogue.Stocks, catalogue.Commons, norms.Bolts, norms.TieSchools, norms.Surfaces})
+	return c.JSON(
+		Reference{
+			norms.RuleSets,
+			norms.Schools,
+			catalogue.Trailers,
+			norms.BallSizes,
+			catalogue.Loads,
+			plan.DefaultDoubts,
+			said.Terms,
+			catalogue.Groups,
+			catalogue.Materials,
+			catalogue.Fluids,
+			catalogue.Solids,
+			catalogue.Fittings,
+			catalogue.AnchorKinds,
+			catalogue.MustBuys,
+			catalogue.Inspections,
+			norms.Plugs,
+			norms.Roads,
+			norms.HitchClasses,
+			catalogue.Stocks,
+			catalogue.Commons,
+			norms.Bolts,
+			norms.TieSchools,
+			norms.Surfaces,
+		},
+	)
 }
 
 // Listed is a plan as the list shows it.
@@ -152,7 +175,14 @@ func saving(c fiber.Ctx) (sv Saving, save store.Save, err error) {
 		return sv, save, err
 	}
 	doc, err := plan.Write(p)
-	return sv, store.Save{ID: sv.SaveID, Sitting: sv.Sitting, Label: sv.Label, After: sv.After, Name: listed(p.Name), Document: doc}, err
+	return sv, store.Save{
+		ID:       sv.SaveID,
+		Sitting:  sv.Sitting,
+		Label:    sv.Label,
+		After:    sv.After,
+		Name:     listed(p.Name),
+		Document: doc,
+	}, err
 }
 
 func (s *server) create(c fiber.Ctx) error {
@@ -182,7 +212,11 @@ func (s *server) importFile(c fiber.Ctx) error {
 		return err
 	}
 	id := uuid.NewString()
-	revision, err := s.store.Create(c.Context(), id, store.Save{ID: uuid.NewString(), Label: "imported", Name: listed(p.Name), Document: doc})
+	revision, err := s.store.Create(
+		c.Context(),
+		id,
+		store.Save{ID: uuid.NewString(), Label: "imported", Name: listed(p.Name), Document: doc},
+	)
 	if err != nil {
 		return err
 	}
@@ -213,7 +247,10 @@ func (s *server) update(c fiber.Ctx) error {
 	}
 	base, err := strconv.ParseInt(strings.Trim(c.Get(fiber.HeaderIfMatch), `"`), 10, 64)
 	if err != nil {
-		return fiber.NewError(fiber.StatusPreconditionRequired, "The save does not say which revision it changes (If-Match).")
+		return fiber.NewError(
+			fiber.StatusPreconditionRequired,
+			"The save does not say which revision it changes (If-Match).",
+		)
 	}
 	_, save, err := saving(c)
 	if err != nil {
@@ -395,7 +432,11 @@ func studied[T any](search func(ctx context.Context, a *Asking) T) func(*server)
 			if err != nil {
 				return err
 			}
-			return s.inTurn(s.lanes.studies, studyTime, func(ctx context.Context) error { return c.JSON(search(ctx, &a)) })
+			return s.inTurn(
+				s.lanes.studies,
+				studyTime,
+				func(ctx context.Context) error { return c.JSON(search(ctx, &a)) },
+			)
 		}
 	}
 }

@@ -48,7 +48,10 @@ func cardOf(p *plan.Plan, rep *departure.Settled, at time.Time) *cardFile {
 	}
 	l := p.Locale()
 	out := p.Outings[rep.Scope.Outing]
-	f := &cardFile{Title: out.Name + ", " + p.Trailers[rep.Scope.Trailer].Name, When: "figures as of " + at.Format("2006-01-02 15:04")}
+	f := &cardFile{
+		Title: out.Name + ", " + p.Trailers[rep.Scope.Trailer].Name,
+		When:  "figures as of " + at.Format("2006-01-02 15:04"),
+	}
 	if c.Most != nil {
 		f.Most = l.Text(c.Most.Kind, c.Most.Value)
 	}

@@ -56,13 +56,20 @@ const (
 )
 
 func tries(most int, key func(fiber.Ctx) string) fiber.Handler {
-	return limiter.New(limiter.Config{Max: most, Expiration: time.Minute, KeyGenerator: key, LimitReached: func(fiber.Ctx) error {
-		return fiber.NewError(fiber.StatusTooManyRequests, "Too many tries. Wait a minute.")
-	}})
+	return limiter.New(
+		limiter.Config{Max: most, Expiration: time.Minute, KeyGenerator: key, LimitReached: func(fiber.Ctx) error {
+			return fiber.NewError(fiber.StatusTooManyRequests, "Too many tries. Wait a minute.")
+		}},
+	)
 }
 
 func (g *gate) mount(api fiber.Router) {
-	api.Post("/session", tries(triesOfOne, func(c fiber.Ctx) string { return c.IP() }), tries(triesOfAll, func(fiber.Ctx) string { return "all" }), g.enter)
+	api.Post(
+		"/session",
+		tries(triesOfOne, func(c fiber.Ctx) string { return c.IP() }),
+		tries(triesOfAll, func(fiber.Ctx) string { return "all" }),
+		g.enter,
+	)
 	api.Use(func(c fiber.Ctx) error {
 		s, err := g.sessions.Get(c)
 		if err != nil {
@@ -95,7 +102,10 @@ func (g *gate) enter(c fiber.Ctx) error {
 			return err
 		}
 		if len(in.Passcode) > 72 || bcrypt.CompareHashAndPassword([]byte(hash), []byte(in.Passcode)) != nil {
-			return fiber.NewError(fiber.StatusUnauthorized, "That is not the passcode. A short code is good once, for ten minutes.")
+			return fiber.NewError(
+				fiber.StatusUnauthorized,
+				"That is not the passcode. A short code is good once, for ten minutes.",
+			)
 		}
 	}
 	s, err := g.sessions.Get(c)

@@ -23,7 +23,10 @@ func OpenAPI() map[string]any {
 			return map[string]any{}
 		}
 		var doc map[string]any
-		if json.Unmarshal([]byte(strings.ReplaceAll(string(text), "#/$defs/", "#/components/schemas/")), &doc) != nil {
+		if json.Unmarshal(
+			[]byte(strings.ReplaceAll(string(text), "#/$defs/", "#/components/schemas/")),
+			&doc,
+		) != nil {
 			return map[string]any{}
 		}
 		if defs, ok := doc["$defs"].(map[string]any); ok {
@@ -35,7 +38,10 @@ func OpenAPI() map[string]any {
 		delete(doc, "$schema")
 		return doc
 	}
-	problem := map[string]any{"description": "What is wrong (RFC 9457)", "content": map[string]any{"application/problem+json": map[string]any{"schema": use(ProblemDocument{})}}}
+	problem := map[string]any{
+		"description": "What is wrong (RFC 9457)",
+		"content":     map[string]any{"application/problem+json": map[string]any{"schema": use(ProblemDocument{})}},
+	}
 	paths := map[string]any{}
 	for _, o := range routes {
 		answer := map[string]any{"description": http.StatusText(o.status())}
@@ -46,15 +52,32 @@ func OpenAPI() map[string]any {
 		if o.status() != http.StatusNoContent {
 			answer["content"] = map[string]any{o.mediaType(): content}
 		}
-		op := map[string]any{"summary": o.says, "operationId": strings.ToLower(o.method) + strings.NewReplacer("/", "-", "{", "", "}", "", ".", "-").Replace(o.path),
-			"responses": map[string]any{strconv.Itoa(o.status()): answer, "default": problem}}
+		op := map[string]any{
+			"summary": o.says,
+			"operationId": strings.ToLower(
+				o.method,
+			) + strings.NewReplacer("/", "-", "{", "", "}", "", ".", "-").
+				Replace(o.path),
+			"responses": map[string]any{strconv.Itoa(o.status()): answer, "default": problem},
+		}
 		if o.takes != nil {
-			op["requestBody"] = map[string]any{"required": true, "content": map[string]any{fiber.MIMEApplicationJSON: map[string]any{"schema": use(o.takes)}}}
+			op["requestBody"] = map[string]any{
+				"required": true,
+				"content":  map[string]any{fiber.MIMEApplicationJSON: map[string]any{"schema": use(o.takes)}},
+			}
 		}
 		var params []any
 		for _, part := range strings.Split(o.path, "/") {
 			if name, ok := strings.CutPrefix(part, "{"); ok {
-				params = append(params, map[string]any{"name": strings.TrimSuffix(name, "}"), "in": "path", "required": true, "schema": map[string]any{"type": "string"}})
+				params = append(
+					params,
+					map[string]any{
+						"name":     strings.TrimSuffix(name, "}"),
+						"in":       "path",
+						"required": true,
+						"schema":   map[string]any{"type": "string"},
+					},
+				)
 			}
 		}
 		if params != nil {
@@ -67,8 +90,16 @@ func OpenAPI() map[string]any {
 		}
 		at[strings.ToLower(o.method)] = op
 	}
-	return map[string]any{"openapi": "3.1.0", "info": map[string]any{"title": "Zygonos", "version": "1", "description": "Plans of trailers, judged. Figures are SI; documents are those of a plan file and its report."},
-		"paths": paths, "components": map[string]any{"schemas": schemas}}
+	return map[string]any{
+		"openapi": "3.1.0",
+		"info": map[string]any{
+			"title":       "Zygonos",
+			"version":     "1",
+			"description": "Plans of trailers, judged. Figures are SI; documents are those of a plan file and its report.",
+		},
+		"paths":      paths,
+		"components": map[string]any{"schemas": schemas},
+	}
 }
 
 // PlanSchema is the JSON Schema of a plan file.

@@ -124,7 +124,14 @@ func qrOf(text string) (string, error) {
 	const quiet = 4
 	var b strings.Builder
 	size := code.Size + 2*quiet
-	fmt.Fprintf(&b, `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 %d %d" shape-rendering="crispEdges"><path fill="#fff" d="M0 0h%dv%dH0z"/><path d="`, size, size, size, size)
+	fmt.Fprintf(
+		&b,
+		`<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 %d %d" shape-rendering="crispEdges"><path fill="#fff" d="M0 0h%dv%dH0z"/><path d="`,
+		size,
+		size,
+		size,
+		size,
+	)
 	for y := range code.Size {
 		for x := range code.Size {
 			if code.Black(x, y) {

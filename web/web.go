@@ -50,14 +50,19 @@ func New(cfg Config) *fiber.App {
 		ErrorHandler: problemOf,
 	})
 	review.Broke = func(what string, why any) { log.Printf("a check of %s broke off: %v\n%s", what, why, debug.Stack()) }
-	app.Use(requestid.New(), recover.New(recover.Config{EnableStackTrace: true, StackTraceHandler: func(c fiber.Ctx, broken any) {
-		logged(c, fmt.Errorf("panic: %v\n%s", broken, debug.Stack()))
-	}}), plainBodies, helmet.New(helmet.Config{
-		ContentSecurityPolicy: "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data: blob:; font-src 'self'; connect-src 'self'; manifest-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'",
-		ReferrerPolicy:        "same-origin",
-		XFrameOptions:         "DENY",
-		PermissionPolicy:      "camera=(), geolocation=(), microphone=()",
-	}))
+	app.Use(
+		requestid.New(),
+		recover.New(recover.Config{EnableStackTrace: true, StackTraceHandler: func(c fiber.Ctx, broken any) {
+			logged(c, fmt.Errorf("panic: %v\n%s", broken, debug.Stack()))
+		}}),
+		plainBodies,
+		helmet.New(helmet.Config{
+			ContentSecurityPolicy: "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data: blob:; font-src 'self'; connect-src 'self'; manifest-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'",
+			ReferrerPolicy:        "same-origin",
+			XFrameOptions:         "DENY",
+			PermissionPolicy:      "camera=(), geolocation=(), microphone=()",
+		}),
+	)
 	app.Use(compress.New(compress.Config{
 		Level: compress.LevelBestSpeed,
 		// A report follows each frame of a drag; on loopback packing costs more than it saves.
@@ -110,18 +115,47 @@ var troubles = []struct {
 	{store.ErrNotFound, fiber.StatusNotFound, "There is no such plan.", ""},
 	{store.ErrConflict, fiber.StatusPreconditionFailed, "The plan was changed elsewhere.",
 		"Another tab or device saved it since. Load that version, or keep yours as a copy."},
-	{store.ErrBusy, fiber.StatusServiceUnavailable, "Another program holds the database.", "Nothing was changed. It is tried again."},
+	{
+		store.ErrBusy,
+		fiber.StatusServiceUnavailable,
+		"Another program holds the database.",
+		"Nothing was changed. It is tried again.",
+	},
 	{errCrowded, fiber.StatusServiceUnavailable, "Several searches are under way.", "Try again in a moment."},
-	{store.ErrFull, fiber.StatusInsufficientStorage, "The disk is full.", "Nothing was changed. Make room, then save again."},
-	{store.ErrReadOnly, fiber.StatusInternalServerError, "The database may not be written.", "Look at the rights of its file and directory."},
-	{store.ErrNoAccess, fiber.StatusInternalServerError, "The database cannot be opened.", "Look whether its disk is there, and at its rights."},
+	{
+		store.ErrFull,
+		fiber.StatusInsufficientStorage,
+		"The disk is full.",
+		"Nothing was changed. Make room, then save again.",
+	},
+	{
+		store.ErrReadOnly,
+		fiber.StatusInternalServerError,
+		"The database may not be written.",
+		"Look at the rights of its file and directory.",
+	},
+	{
+		store.ErrNoAccess,
+		fiber.StatusInternalServerError,
+		"The database cannot be opened.",
+		"Look whether its disk is there, and at its rights.",
+	},
 	{store.ErrDamaged, fiber.StatusInternalServerError, "The database is damaged.", "Put a backup in its place."},
-	{store.ErrDisk, fiber.StatusInternalServerError, "The disk does not read or write as it should.", "Copy what is on it while it can be read."},
+	{
+		store.ErrDisk,
+		fiber.StatusInternalServerError,
+		"The disk does not read or write as it should.",
+		"Copy what is on it while it can be read.",
+	},
 	{context.DeadlineExceeded, fiber.StatusServiceUnavailable, "The server took too long.", ""},
 }
 
 func problemOf(c fiber.Ctx, err error) error {
-	p := ProblemDocument{Type: "about:blank", Status: fiber.StatusInternalServerError, Title: "Something went wrong on the server."}
+	p := ProblemDocument{
+		Type:   "about:blank",
+		Status: fiber.StatusInternalServerError,
+		Title:  "Something went wrong on the server.",
+	}
 	var fe *fiber.Error
 	var se *plan.ShapeError
 	var spoilt *store.SpoiltError
@@ -129,7 +163,10 @@ func problemOf(c fiber.Ctx, err error) error {
 	case errors.As(err, &se):
 		p.Status, p.Title, p.Detail, p.Field = fiber.StatusUnprocessableEntity, "The plan cannot be used.", se.Error(), se.Path
 	case errors.As(err, &spoilt):
-		p.Title, p.Earlier = fmt.Sprintf("Revision %d of this plan is damaged on the disk.", spoilt.Revision), spoilt.Earlier
+		p.Title, p.Earlier = fmt.Sprintf(
+			"Revision %d of this plan is damaged on the disk.",
+			spoilt.Revision,
+		), spoilt.Earlier
 		p.Detail = "Open an earlier version, or a backup."
 	case errors.As(err, &fe):
 		p.Status, p.Title = fe.Code, fe.Message
@@ -183,7 +220,16 @@ func guard(hosts []string) fiber.Handler {
 
 // pages serves the built interface; every path that is no file is the page.
 func pages(app *fiber.App, files fs.FS) {
-	types := map[string]string{".html": "text/html; charset=utf-8", ".js": "text/javascript; charset=utf-8", ".css": "text/css; charset=utf-8", ".svg": "image/svg+xml", ".woff2": "font/woff2", ".json": "application/json", ".webmanifest": "application/manifest+json", ".png": "image/png"}
+	types := map[string]string{
+		".html":        "text/html; charset=utf-8",
+		".js":          "text/javascript; charset=utf-8",
+		".css":         "text/css; charset=utf-8",
+		".svg":         "image/svg+xml",
+		".woff2":       "font/woff2",
+		".json":        "application/json",
+		".webmanifest": "application/manifest+json",
+		".png":         "image/png",
+	}
 	app.Get("/*", func(c fiber.Ctx) error {
 		name := strings.TrimPrefix(strings.Clone(c.Path()), "/")
 		data, err := fs.ReadFile(files, name)

@@ -56,5 +56,13 @@ func schema(w io.Writer) error {
 	}
 	enc := json.NewEncoder(w)
 	enc.SetIndent("", "  ")
-	return enc.Encode(map[string]any{"title": "Carried", "type": "object", "additionalProperties": false, "properties": properties, "$defs": defs})
+	return enc.Encode(
+		map[string]any{
+			"title":                "Carried",
+			"type":                 "object",
+			"additionalProperties": false,
+			"properties":           properties,
+			"$defs":                defs,
+		},
+	)
 }

@@ -53,7 +53,9 @@ func serve(ctx context.Context, args []string, withDemo bool, out, errs io.Write
 	}
 	asks := *ask || !loopback(*addr)
 	if asks && hash == "" {
-		return errors.New("an address that others can reach, or -ask, needs a passcode: set one with zygonos passcode")
+		return errors.New(
+			"an address that others can reach, or -ask, needs a passcode: set one with zygonos passcode",
+		)
 	}
 	if withDemo {
 		if err := fillDemo(ctx, s); err != nil {
@@ -64,7 +66,15 @@ func serve(ctx context.Context, args []string, withDemo bool, out, errs io.Write
 	if err != nil {
 		return err
 	}
-	app := web.New(web.Config{Store: s, Files: ui.Files(), Hosts: strings.FieldsFunc(strings.ToLower(*host), func(r rune) bool { return r == ',' }), Asks: asks, Context: ctx})
+	app := web.New(
+		web.Config{
+			Store:   s,
+			Files:   ui.Files(),
+			Hosts:   strings.FieldsFunc(strings.ToLower(*host), func(r rune) bool { return r == ',' }),
+			Asks:    asks,
+			Context: ctx,
+		},
+	)
 	go tidy(ctx, s)
 	done := make(chan error, 1)
 	go func() {
@@ -136,7 +146,8 @@ func fillDemo(ctx context.Context, s *store.Store) error {
 			return err
 		}
 		id := strings.TrimSuffix(name, ".zygonos.json")
-		if _, err := s.Create(ctx, id, store.Save{ID: uuid.NewString(), Label: "demo", Name: p.Name, Document: doc}); err != nil && !errors.Is(err, store.ErrConflict) {
+		if _, err := s.Create(ctx, id, store.Save{ID: uuid.NewString(), Label: "demo", Name: p.Name, Document: doc}); err != nil &&
+			!errors.Is(err, store.ErrConflict) {
 			return err
 		}
 	}

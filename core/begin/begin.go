@@ -126,7 +126,11 @@ func fitting(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 	doubt := quantity.Mass(tenths(float64(f.High-f.Low) / 2 * area))
 	part := plan.Part{
 		Order: next(p), Name: f.Name, Kind: f.ID,
-		Mass: &plan.MassEstimate{Value: quantity.Mass(tenths(float64(f.Low+f.High) / 2 * area)), PlusMinus: &doubt, How: plan.Typical},
+		Mass: &plan.MassEstimate{
+			Value:     quantity.Mass(tenths(float64(f.Low+f.High) / 2 * area)),
+			PlusMinus: &doubt,
+			How:       plan.Typical,
+		},
 		Size: plan.Size{Length: typical(long), Width: typical(wide), Height: typical(high)},
 	}
 	on := plan.PartOn{At: plan.Spot{Back: quantity.Length(cents(back))}}
@@ -175,7 +179,9 @@ func ramps(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 	}
 	part := plan.Part{
 		Order: next(p), Name: "Ramps", Kind: "ramps", Mass: &plan.MassEstimate{Value: 30, How: plan.Typical},
-		Size: plan.Size{Length: &plan.LengthEstimate{Value: 0.18, How: plan.Guessed}}, Ramp: &plan.Ramp{Length: 1.8},
+		Size: plan.Size{
+			Length: &plan.LengthEstimate{Value: 0.18, How: plan.Guessed},
+		}, Ramp: &plan.Ramp{Length: 1.8},
 	}
 	return []finding.Op{
 		add("/parts/"+q.ID, part),
@@ -191,7 +197,10 @@ func cradle(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 	}
 	part := plan.Part{
 		Order: next(p), Name: "Boat cradle", Mass: &plan.MassEstimate{Value: 30, How: plan.Typical},
-		Cradle: &plan.Cradle{Keel: 0.1, Rollers: map[string]plan.Roller{"front": {Order: 1, At: 0.3}, "rear": {Order: 2, At: 1.9}}},
+		Cradle: &plan.Cradle{
+			Keel:    0.1,
+			Rollers: map[string]plan.Roller{"front": {Order: 1, At: 0.3}, "rear": {Order: 2, At: 1.9}},
+		},
 	}
 	return append([]finding.Op{add("/parts/"+q.ID, part)},
 		into(l.Parts != nil, "/outings/"+q.Outing+"/layouts/"+q.Trailer+"/parts", q.ID, plan.PartOn{})...), nil

@@ -95,7 +95,14 @@ func bulk(p *plan.Plan, path string, l *plan.Load, bed Bed) *Lot {
 	lot := &Lot{How: plan.Typical, Shape: "heap"}
 	m, ok := catalogue.MaterialOf(b.Material)
 	if !ok {
-		lot.Needs = append(lot.Needs, need(path+"/bulk/material", "which material it is", "Choose the nearest; its range says how little is known."))
+		lot.Needs = append(
+			lot.Needs,
+			need(
+				path+"/bulk/material",
+				"which material it is",
+				"Choose the nearest; its range says how little is known.",
+			),
+		)
 	}
 	density := Density(&m, b.Wet)
 	foot := Footprint(l, bed)
@@ -123,13 +130,20 @@ func bulk(p *plan.Plan, path string, l *plan.Load, bed Bed) *Lot {
 			if b.By == plan.ByBags {
 				return missing("each", "the weight of a bag")
 			}
-			lot.Needs = append(lot.Needs, need(path+"/mass", "the weight of the load", "It stands on the delivery note."))
+			lot.Needs = append(
+				lot.Needs,
+				need(path+"/mass", "the weight of the load", "It stands on the delivery note."),
+			)
 			return lot
 		}
 		mass := times(amount.Range(p).Floats(), n)
 		lot.Mass, lot.How = &mass, amount.How
 		if ok {
-			lot.Volume = span{Nominal: mass.Nominal / density.Nominal, Low: mass.Low / density.High, High: mass.High / density.Low}
+			lot.Volume = span{
+				Nominal: mass.Nominal / density.Nominal,
+				Low:     mass.Low / density.High,
+				High:    mass.High / density.Low,
+			}
 		}
 	case plan.ByLevel, plan.ByHeaped:
 		if foot.Length <= 0 || foot.Width <= 0 || b.By == plan.ByLevel && foot.Side <= 0 {
@@ -142,7 +156,11 @@ func bulk(p *plan.Plan, path string, l *plan.Load, bed Bed) *Lot {
 				return HeapVolume(foot.Length, foot.Width, t, PeakHeight(foot.Length, foot.Width, t))
 			}
 			low, high := top(m.ReposeLow), top(m.ReposeHigh)
-			lot.Volume = span{Nominal: lot.Volume.Nominal + top((m.ReposeLow+m.ReposeHigh)/2), Low: lot.Volume.Low + low, High: lot.Volume.High + high}
+			lot.Volume = span{
+				Nominal: lot.Volume.Nominal + top((m.ReposeLow+m.ReposeHigh)/2),
+				Low:     lot.Volume.Low + low,
+				High:    lot.Volume.High + high,
+			}
 		}
 	default:
 		if b.Volume == nil {
@@ -158,7 +176,11 @@ func bulk(p *plan.Plan, path string, l *plan.Load, bed Bed) *Lot {
 	}
 	if lot.Mass == nil && ok {
 		v := lot.Volume
-		lot.Mass = &span{Nominal: v.Nominal * density.Nominal, Low: v.Low * density.Low, High: v.High * density.High}
+		lot.Mass = &span{
+			Nominal: v.Nominal * density.Nominal,
+			Low:     v.Low * density.Low,
+			High:    v.High * density.High,
+		}
 	}
 	if lot.Mass != nil && len(lot.Needs) > 0 && b.By != plan.ByMass && b.By != plan.ByBags {
 		lot.Mass = nil
@@ -218,7 +240,10 @@ func tank(p *plan.Plan, path string, l *plan.Load) *Lot {
 		lot.Needs = append(lot.Needs, need(path+"/tank/fluid", "what is in the tank", "Choose the nearest."))
 	}
 	if t.Fill == nil {
-		lot.Needs = append(lot.Needs, need(path+"/tank/fill", "how full the tank is", "Look at its gauge or through its wall."))
+		lot.Needs = append(
+			lot.Needs,
+			need(path+"/tank/fill", "how full the tank is", "Look at its gauge or through its wall."),
+		)
 	}
 	var v span
 	s := l.Size
@@ -229,7 +254,10 @@ func tank(p *plan.Plan, path string, l *plan.Load) *Lot {
 		box := float64(s.Length.Value) * float64(s.Width.Value) * float64(s.Height.Value)
 		v = span{Nominal: 0.92 * box, Low: 0.8 * box, High: box} // walls and rounded corners
 	default:
-		lot.Needs = append(lot.Needs, need(path+"/tank/capacity", "the tank's volume", "It is moulded into its wall."))
+		lot.Needs = append(
+			lot.Needs,
+			need(path+"/tank/capacity", "the tank's volume", "It is moulded into its wall."),
+		)
 	}
 	if l.Mass != nil {
 		m := l.Mass.Range(p).Floats()
@@ -243,7 +271,11 @@ func tank(p *plan.Plan, path string, l *plan.Load) *Lot {
 	}
 	fill := *t.Fill
 	lot.Contents = &Contents{Name: f.Name, Fill: fill,
-		Mass: span{Nominal: fill * v.Nominal * (f.Low + f.High) / 2, Low: fill * v.Low * f.Low, High: fill * v.High * f.High}}
+		Mass: span{
+			Nominal: fill * v.Nominal * (f.Low + f.High) / 2,
+			Low:     fill * v.Low * f.Low,
+			High:    fill * v.High * f.High,
+		}}
 	return lot
 }
 
@@ -253,12 +285,25 @@ func pieces(path string, l *plan.Load) *Lot {
 	m, ok := catalogue.SolidOf(s.Material)
 	volume := float64(s.Count) * float64(s.Length) * float64(s.Width) * float64(s.Thickness)
 	if !ok || volume <= 0 {
-		lot.Needs = append(lot.Needs, need(path+"/pieces", "what the pack is made of and how many pieces it has", "Count them and tape one."))
+		lot.Needs = append(
+			lot.Needs,
+			need(path+"/pieces", "what the pack is made of and how many pieces it has", "Count them and tape one."),
+		)
 		return lot
 	}
 	across := max(1, s.Across)
 	layers := (s.Count + across - 1) / across
-	lot.Length, lot.Width, lot.Height = float64(s.Length), float64(s.Width)*float64(across), float64(s.Thickness)*float64(layers)
+	lot.Length, lot.Width, lot.Height = float64(
+		s.Length,
+	), float64(
+		s.Width,
+	)*float64(
+		across,
+	), float64(
+		s.Thickness,
+	)*float64(
+		layers,
+	)
 	lot.Mass = &span{Nominal: volume * (m.Low + m.High) / 2, Low: volume * m.Low, High: volume * m.High}
 	return lot
 }

@@ -15,7 +15,11 @@ func Surge(length, height, fill, decel float64) (forward float64) {
 		return 0
 	}
 	area := fill * length * height
-	c := bisect(0, height+decel*length, func(c float64) bool { a, _ := under(length, height, c, decel); return a < area })
+	c := bisect(
+		0,
+		height+decel*length,
+		func(c float64) bool { a, _ := under(length, height, c, decel); return a < area },
+	)
 	_, at := under(length, height, c, decel)
 	return length/2 - at
 }

@@ -28,7 +28,13 @@ func (m *Member) Mass() float64 { return float64(m.Count) * m.Each }
 
 // SizeOf is a profile's size as the section's sums take it.
 func SizeOf(p plan.Profile) section.Size {
-	return section.Size{Shape: section.Shape(p.Shape), H: float64(p.Height), B: float64(p.Width), T: float64(p.Wall), Lip: float64(p.Lip)}
+	return section.Size{
+		Shape: section.Shape(p.Shape),
+		H:     float64(p.Height),
+		B:     float64(p.Width),
+		T:     float64(p.Wall),
+		Lip:   float64(p.Lip),
+	}
 }
 
 // FramesAt are the places of a rack's frames behind the part's front face, m.
@@ -115,16 +121,51 @@ func Members(r *plan.Rack) []Member {
 		t := r.Tiers[id]
 		up := float64(t.Up)
 		top = max(top, up-float64(r.Bar.Height))
-		out = append(out, Member{Name: "cross bar, " + id, Tier: id, Profile: r.Bar, Count: len(frames), Length: float64(t.Length), Each: each(r.Bar, float64(t.Length)), Back: middle, Up: up - float64(r.Bar.Height)/2})
+		out = append(
+			out,
+			Member{
+				Name:    "cross bar, " + id,
+				Tier:    id,
+				Profile: r.Bar,
+				Count:   len(frames),
+				Length:  float64(t.Length),
+				Each:    each(r.Bar, float64(t.Length)),
+				Back:    middle,
+				Up:      up - float64(r.Bar.Height)/2,
+			},
+		)
 	}
 	for _, id := range plan.Ordered(r.Tiers, func(t plan.Tier) int { return t.Order }) {
 		if n := len(BracesAt(r, r.Tiers[id])); n > 0 {
 			l := float64(r.Brace) * math.Sqrt2
-			out = append(out, Member{Name: "brace, 45° ends, " + id, Tier: id, Profile: r.Bar, Count: len(frames) * n, Length: l, Each: each(r.Bar, l), Back: middle, Up: float64(r.Tiers[id].Up-r.Bar.Height) - float64(r.Brace)/2})
+			out = append(
+				out,
+				Member{
+					Name:    "brace, 45° ends, " + id,
+					Tier:    id,
+					Profile: r.Bar,
+					Count:   len(frames) * n,
+					Length:  l,
+					Each:    each(r.Bar, l),
+					Back:    middle,
+					Up:      float64(r.Tiers[id].Up-r.Bar.Height) - float64(r.Brace)/2,
+				},
+			)
 		}
 	}
 	if top > 0 {
-		out = append(out, Member{Name: "post", Profile: r.Post, Count: len(frames) * len(posts), Length: top, Each: each(r.Post, top), Back: middle, Up: top / 2})
+		out = append(
+			out,
+			Member{
+				Name:    "post",
+				Profile: r.Post,
+				Count:   len(frames) * len(posts),
+				Length:  top,
+				Each:    each(r.Post, top),
+				Back:    middle,
+				Up:      top / 2,
+			},
+		)
 	}
 	return out
 }

@@ -77,14 +77,19 @@ func (t *Trailer) check(c *cleaner, path string) bool {
 	if e := t.CouplingToAxle; e != nil {
 		f := Field{Says: "distance from {coupling} to axle", Kind: quantity.KindLength, Most: float64(maxLength)}
 		if e.Value <= 0 {
-			c.say(path+"/couplingToAxle", "The axle must stand behind the ball: % is not behind it.", said.Length(e.Value))
+			c.say(
+				path+"/couplingToAxle",
+				"The axle must stand behind the ball: % is not behind it.",
+				said.Length(e.Value),
+			)
 			t.CouplingToAxle = nil
 		} else if !c.estimate(&f, reflect.ValueOf(e).Elem(), path+"/couplingToAxle") {
 			t.CouplingToAxle = nil
 		}
 	}
 	if m := t.AxleMoves; m != nil {
-		finite := quantity.Finite(float64(m.Min)) && quantity.Finite(float64(m.Max)) && quantity.Finite(float64(m.Pitch))
+		finite := quantity.Finite(float64(m.Min)) && quantity.Finite(float64(m.Max)) &&
+			quantity.Finite(float64(m.Pitch))
 		if !finite || m.Min <= 0 || m.Max < m.Min || m.Max > maxLength || m.Pitch < 0 {
 			c.say(path+"/axleMoves", "The axle's range must begin behind the ball and end behind its beginning.")
 			t.AxleMoves = nil
@@ -172,7 +177,10 @@ func (c *cleaner) supports(placements map[string]Placement, parts map[string]Par
 			ok = standsOnDeck(placements, id)
 		}
 		if !ok {
-			c.say(path+"/"+id+"/on", "What should carry this load is not on the trailer; it is taken to stand on the deck.")
+			c.say(
+				path+"/"+id+"/on",
+				"What should carry this load is not on the trailer; it is taken to stand on the deck.",
+			)
 			pl.On, pl.ID, pl.Slot = OnDeck, "", ""
 			placements[id] = pl
 		}
@@ -224,7 +232,11 @@ func (r *LoadReading) check(c *cleaner, path string) bool {
 
 func (s *Strap) check(c *cleaner, path string) bool {
 	if s.Kind == StrapChain && s.Grade != "" && !slices.Contains(norms.ChainGrades, s.Grade) {
-		c.say(path+"/grade", "The grade of chain: “%” is not known here, so it is taken as not told.", said.Name(s.Grade, "?"))
+		c.say(
+			path+"/grade",
+			"The grade of chain: “%” is not known here, so it is taken as not told.",
+			said.Name(s.Grade, "?"),
+		)
 		s.Grade = ""
 	}
 	if s.Limit != nil && s.Breaks != nil && *s.Limit > *s.Breaks {

@@ -52,7 +52,12 @@ func Clean(p *Plan) []Problem {
 	}
 	for _, how := range slices.Sorted(maps.Keys(p.Doubts)) {
 		if _, known := DefaultDoubts[how]; !known || !(p.Doubts[how] >= 0 && p.Doubts[how] <= 1) {
-			c.say("/doubts/"+escape(string(how)), "A plus-minus must lie between % and %.", said.Share(0.0), said.Share(1.0))
+			c.say(
+				"/doubts/"+escape(string(how)),
+				"A plus-minus must lie between % and %.",
+				said.Share(0.0),
+				said.Share(1.0),
+			)
 			delete(p.Doubts, how)
 		}
 	}
@@ -186,8 +191,11 @@ func (c *cleaner) how(path string, h *How) {
 	if *h == "" || slices.Contains(Hows, *h) {
 		return
 	}
-	c.say(path+"/how", "How it is known must be weighed, plate, maker, typical or guessed, not “%”; a guess is taken.",
-		said.Name(string(*h), "?"))
+	c.say(
+		path+"/how",
+		"How it is known must be weighed, plate, maker, typical or guessed, not “%”; a guess is taken.",
+		said.Name(string(*h), "?"),
+	)
 	*h = Guessed
 }
 

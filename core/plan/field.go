@@ -78,8 +78,16 @@ var estimates = map[reflect.Type]reflect.Type{
 	reflect.TypeFor[VolumeEstimate](): reflect.TypeFor[quantity.Volume](),
 }
 
-var kinds = []quantity.Kind{quantity.KindMass, quantity.KindLength, quantity.KindDistance, quantity.KindSpeed, quantity.KindShare,
-	quantity.KindAngle, quantity.KindCount, quantity.KindTime}
+var kinds = []quantity.Kind{
+	quantity.KindMass,
+	quantity.KindLength,
+	quantity.KindDistance,
+	quantity.KindSpeed,
+	quantity.KindShare,
+	quantity.KindAngle,
+	quantity.KindCount,
+	quantity.KindTime,
+}
 
 // described holds the fields of every struct of the plan, in the order of its members.
 var described = describe(reflect.TypeFor[Plan](), map[reflect.Type][]Field{})

@@ -48,7 +48,10 @@ func Read(data []byte) (*Plan, error) {
 		return nil, &ShapeError{Reason: "The file holds no plan."}
 	}
 	if root["format"] != Format {
-		return nil, &ShapeError{Path: "/format", Reason: "This is not a plan file: the format must be “" + Format + "”."}
+		return nil, &ShapeError{
+			Path:   "/format",
+			Reason: "This is not a plan file: the format must be “" + Format + "”.",
+		}
 	}
 	if v, ok := root["version"].(json.Number); !ok {
 		return nil, &ShapeError{Path: "/version", Reason: "The version must be a whole number."}
@@ -79,7 +82,9 @@ func whole(v reflect.Value) {
 	case reflect.Struct:
 		for i := range v.NumField() {
 			f := v.Field(i)
-			if kept := !strings.Contains(v.Type().Field(i).Tag.Get("json"), ",omitempty"); kept && f.Kind() == reflect.Map && f.IsNil() {
+			if kept := !strings.Contains(v.Type().Field(i).Tag.Get("json"), ",omitempty"); kept &&
+				f.Kind() == reflect.Map &&
+				f.IsNil() {
 				f.Set(reflect.MakeMap(f.Type()))
 			} else if kept && f.Kind() == reflect.Slice && f.IsNil() {
 				f.Set(reflect.MakeSlice(f.Type(), 0, 0))

@@ -9,9 +9,37 @@ import (
 )
 
 // lists are the words that a field of a type may hold, by the type.
-var lists = listed(Hows, CarBodies, AllBrakes, AllCounts, MassCountings, Skills, AllComes, Floors, Tails, Suspensions, PapersStates,
-	Roads, Whats, Supports, Poses, Feet, Joins, StrapKinds, FixedIns, RampKinds, RampCountings, RampPers, RampHelds, Drives,
-	WheelStates, Wants, BulkBys, []Wet{Dry, Soaked}, []Seen{SeenGood, SeenWorn, SeenBad})
+var lists = listed(
+	Hows,
+	CarBodies,
+	AllBrakes,
+	AllCounts,
+	MassCountings,
+	Skills,
+	AllComes,
+	Floors,
+	Tails,
+	Suspensions,
+	PapersStates,
+	Roads,
+	Whats,
+	Supports,
+	Poses,
+	Feet,
+	Joins,
+	StrapKinds,
+	FixedIns,
+	RampKinds,
+	RampCountings,
+	RampPers,
+	RampHelds,
+	Drives,
+	WheelStates,
+	Wants,
+	BulkBys,
+	[]Wet{Dry, Soaked},
+	[]Seen{SeenGood, SeenWorn, SeenBad},
+)
 
 // listed takes slices of words, each of a type of its own.
 func listed(of ...any) map[reflect.Type][]string {

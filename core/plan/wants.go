@@ -44,7 +44,20 @@ const (
 )
 
 // Wants lists the wants in the order in which they are offered.
-var Wants = []WantWhat{WantCarry, WantStorage, WantSheet, WantAlone, WantRoad, WantFloor, WantFlatRamp, WantAnchors, WantRacksOff, WantBudget, WantSkills, WantHours}
+var Wants = []WantWhat{
+	WantCarry,
+	WantStorage,
+	WantSheet,
+	WantAlone,
+	WantRoad,
+	WantFloor,
+	WantFlatRamp,
+	WantAnchors,
+	WantRacksOff,
+	WantBudget,
+	WantSkills,
+	WantHours,
+}
 
 // Skill is a way of putting steel together.
 type Skill string

@@ -104,7 +104,8 @@ func newYard(r *rig.Rig, ids []string) *yard {
 	for i := range r.Items {
 		it := &r.Items[i]
 		if it.Part || !slices.Contains(ids, it.ID) {
-			if pl := r.Layout.Placements[it.ID]; !it.Open && (it.Part || pl.On != plan.OnLoad || !slices.Contains(ids, pl.ID)) {
+			if pl := r.Layout.Placements[it.ID]; !it.Open &&
+				(it.Part || pl.On != plan.OnLoad || !slices.Contains(ids, pl.ID)) {
 				y.fixed = append(y.fixed, it)
 			}
 			continue
@@ -119,7 +120,11 @@ func newYard(r *rig.Rig, ids []string) *yard {
 		y.all = append(y.all, q)
 	}
 	slices.SortStableFunc(y.all, func(a, b *berth) int {
-		return cmp.Or(cmp.Compare(b.mass, a.mass), cmp.Compare(b.along*b.across, a.along*a.across), cmp.Compare(a.id, b.id))
+		return cmp.Or(
+			cmp.Compare(b.mass, a.mass),
+			cmp.Compare(b.along*b.across, a.along*a.across),
+			cmp.Compare(a.id, b.id),
+		)
 	})
 	y.inRows()
 	return y
@@ -177,7 +182,13 @@ func (y *yard) weigh() {
 					w.mass, w.moment = w.mass+q.mass, w.moment+q.mass*(w.inset(c)+x+q.x)
 					across += q.mass * (left + c.across/2 + q.y)
 					if _, drawn := y.inset[q.id]; !drawn { // what is drawn over all stands in nothing's way
-						w.height, w.reach = math.Max(w.height, y.topOf(q.id)), math.Max(w.reach, w.inset(c)+x+q.along)
+						w.height, w.reach = math.Max(
+							w.height,
+							y.topOf(q.id),
+						), math.Max(
+							w.reach,
+							w.inset(c)+x+q.along,
+						)
 					}
 				}
 			}
@@ -334,7 +345,8 @@ func (y *yard) beneath(q *berth) string {
 		for _, c := range w.items {
 			used := slices.Contains(slices.Collect(maps.Values(y.over)), c.id)
 			fits := c.shape == "hull" && q.shape == "hull" && c.across >= q.across-hullGap/2 ||
-				c.shape == "box" && q.shape == "box" && c.along >= q.along-1e-9 && c.across >= q.across-1e-9 && c.mass >= q.mass
+				c.shape == "box" && q.shape == "box" && c.along >= q.along-1e-9 && c.across >= q.across-1e-9 &&
+					c.mass >= q.mass
 			if fits && !used && (best == nil || c.across < best.across) {
 				best = c
 			}

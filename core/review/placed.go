@@ -103,7 +103,9 @@ func placed(r *rig.Rig) (f finding.Finding, owner, any bool) {
 			continue
 		}
 		n++
-		if c := byID[pl.ID]; pl.On == plan.OnLoad && c != nil && (!r.Layout.Placements[c.ID].Auto || !bears(c, it)) || inOther(r, it) {
+		if c := byID[pl.ID]; pl.On == plan.OnLoad && c != nil &&
+			(!r.Layout.Placements[c.ID].Auto || !bears(c, it)) ||
+			inOther(r, it) {
 			none := said.Say(noRoom(it), said.Name(it.Name, "a load"))
 			if len(f.Says) > 0 {
 				f.Says = append(f.Says, said.Say(" ")...)
@@ -229,14 +231,18 @@ func (rep *Report) head() {
 	}
 	says := instruction(r)
 	if b := r.Bears; b != nil && b.Share != nil {
-		says = append(says, said.Say(": {ball load} %, %", said.Mass(b.Ball.Nominal), said.Share(b.Share.Nominal))...)
+		says = append(
+			says,
+			said.Say(": {ball load} %, %", said.Mass(b.Ball.Nominal), said.Share(b.Share.Nominal))...)
 	}
 	says = append(says, said.Say(".")...)
 	if rep.isRough(balance.CodeWindow) {
 		says = append(said.Say(rough), says...)
 	}
 	if h.Outcome == finding.Unknown || h.Outcome == finding.Holds {
-		says = append(says, said.Say(" % of % essential links checked.", said.Count(h.Checked), said.Count(h.Of))...)
+		says = append(
+			says,
+			said.Say(" % of % essential links checked.", said.Count(h.Checked), said.Count(h.Of))...)
 	}
 	h.Says, h.Code = says, CodePlaced
 	if h.Outcome == finding.Holds { // its place is not confirmed yet

@@ -64,8 +64,14 @@ var Questions = []Question{
 	}, Draw: func(r *rig.Rig, rep *Report) { rep.Schools = rack.Schools(r) }},
 	{Name: "launch", Stage: launch.Stage, Live: only(launch.Check)},
 	{Name: "drawbar", Stage: rack.Stage, Live: only(drawbar.Check)},
-	{Name: "ramp", Stage: ramp.Stage, Live: only(ramp.Check), Ticks: ramp.Ticks, Draw: func(r *rig.Rig, rep *Report) { rep.Loaders = ramp.LoadersOf(r) },
-		Show: func(r *rig.Rig, rep *Report) { rep.Drive = ramp.DriveOf(r) }},
+	{
+		Name:  "ramp",
+		Stage: ramp.Stage,
+		Live:  only(ramp.Check),
+		Ticks: ramp.Ticks,
+		Draw:  func(r *rig.Rig, rep *Report) { rep.Loaders = ramp.LoadersOf(r) },
+		Show:  func(r *rig.Rig, rep *Report) { rep.Drive = ramp.DriveOf(r) },
+	},
 	{Name: "lashing", Stage: lashing.Stage, Live: only(lashing.Check), Ticks: lashing.Ticks, Draw: drawLashing,
 		Rest: func(r *rig.Rig) []finding.Finding {
 			fs, _ := lashing.Statics(r)

@@ -242,12 +242,18 @@ func Working(p *plan.Plan, q Request, key string) []finding.Step {
 // The rig is nil where there is none.
 func verdict(p *plan.Plan, q Request, detail bool) (*Report, *rig.Rig) {
 	rep := &Report{
-		Scope: finding.Scope{Trailer: q.Trailer, Outing: q.Outing}, Chain: []towing.Link{}, Findings: []finding.Finding{}, Views: []scene.View{},
+		Scope: finding.Scope{
+			Trailer: q.Trailer,
+			Outing:  q.Outing,
+		}, Chain: []towing.Link{}, Findings: []finding.Finding{}, Views: []scene.View{},
 		Next: []Next{}, Things: []Thing{}, Problems: []plan.Problem{}, Questions: []plausible.Question{}, Wants: []fit.State{}, Fills: []towing.Fill{}, Racks: []rack.Built{},
 	}
 	r := rig.Resolve(p, q.Trailer, q.Outing)
 	if r == nil {
-		rep.Headline = Headline{Outcome: finding.Unknown, Says: said.Say("No trailer yet. Tell of the trailer first.")}
+		rep.Headline = Headline{
+			Outcome: finding.Unknown,
+			Says:    said.Say("No trailer yet. Tell of the trailer first."),
+		}
 		rep.Stages = stages(nil)
 		return rep, nil
 	}
@@ -263,12 +269,24 @@ func verdict(p *plan.Plan, q Request, detail bool) (*Report, *rig.Rig) {
 		rep.Figures.Cargo = finding.Of(quantity.KindMass, *c)
 	}
 	if b := r.Bears; b != nil {
-		rep.Figures.Ball, rep.Figures.Axle = finding.Of(quantity.KindMass, b.Ball), finding.Of(quantity.KindMass, b.OnAxle)
+		rep.Figures.Ball, rep.Figures.Axle = finding.Of(
+			quantity.KindMass,
+			b.Ball,
+		), finding.Of(
+			quantity.KindMass,
+			b.OnAxle,
+		)
 		if b.Share != nil {
 			rep.Figures.Share = finding.Of(quantity.KindShare, *b.Share)
 		}
 		if b.Left != nil {
-			rep.Figures.Left, rep.Figures.Right = finding.Of(quantity.KindMass, *b.Left), finding.Of(quantity.KindMass, *b.Right)
+			rep.Figures.Left, rep.Figures.Right = finding.Of(
+				quantity.KindMass,
+				*b.Left,
+			), finding.Of(
+				quantity.KindMass,
+				*b.Right,
+			)
 		}
 	}
 	if f, _, any := placed(r); any {
@@ -295,7 +313,10 @@ func draw(rep *Report, r *rig.Rig) {
 	}
 	zones(rep, r)
 	rep.Things = things(r)
-	rep.Next = slices.DeleteFunc(next(r, rep.Findings), func(n Next) bool { return !n.Says.Finite() || !n.Where.Finite() })
+	rep.Next = slices.DeleteFunc(
+		next(r, rep.Findings),
+		func(n Next) bool { return !n.Says.Finite() || !n.Where.Finite() },
+	)
 	for i := range rep.Views {
 		rep.Views[i].Sense()
 	}
@@ -308,7 +329,15 @@ func things(r *rig.Rig) []Thing {
 	front, rear := r.Deck()
 	for i := range r.Items {
 		it := &r.Items[i]
-		t := Thing{Path: it.Path, Place: it.PlacePath, Name: it.Name, Part: it.Part, OnDeck: it.OnDeck, Back: float64(it.At.Back), Right: float64(it.At.Right)}
+		t := Thing{
+			Path:   it.Path,
+			Place:  it.PlacePath,
+			Name:   it.Name,
+			Part:   it.Part,
+			OnDeck: it.OnDeck,
+			Back:   float64(it.At.Back),
+			Right:  float64(it.At.Right),
+		}
 		if it.Mass != nil {
 			t.Mass = finding.Of(quantity.KindMass, *it.Mass)
 		}
@@ -399,9 +428,15 @@ func next(r *rig.Rig, fs []finding.Finding) []Next {
 			if g.Width < math.Max(1, 0.01*r.Bears.Mass.Nominal) {
 				break
 			}
-			says := said.Say("weigh %: it moves the {ball load} by ±%", said.Name(g.Name, "the load"), said.Mass(g.Width/2))
+			says := said.Say(
+				"weigh %: it moves the {ball load} by ±%",
+				said.Name(g.Name, "the load"),
+				said.Mass(g.Width/2),
+			)
 			if g.Place {
-				says = append(r.PlaceAdvice(g), said.Say("; it moves the {ball load} by ±%", said.Mass(g.Width/2))...)
+				says = append(
+					r.PlaceAdvice(g),
+					said.Say("; it moves the {ball load} by ±%", said.Mass(g.Width/2))...)
 			}
 			add(finding.Need{Path: g.Path, Says: says})
 			if len(out) >= 2 {

@@ -80,7 +80,10 @@ func bound(l *towing.Link, r *rig.Rig, k, lo, hi float64) (float64, float64) {
 	case norms.ReadsBall, norms.ReadsCar:
 		lo = math.Max(lo, -room/k)
 	case norms.ReadsRear:
-		lo = math.Max(lo, -room/k/rig.Lever(float64(r.Vehicle.Wheelbase.Value), float64(r.Vehicle.RearOverhang.Value)))
+		lo = math.Max(
+			lo,
+			-room/k/rig.Lever(float64(r.Vehicle.Wheelbase.Value), float64(r.Vehicle.RearOverhang.Value)),
+		)
 	}
 	return lo, hi
 }

@@ -65,7 +65,12 @@ func (r *Rig) MassSteps() []finding.Step {
 	if total == nil {
 		return nil
 	}
-	step := finding.Step{Symbol: "m", Says: said.Say("the loaded trailer"), Formula: "m = Σ mᵢ", Result: finding.Of(quantity.KindMass, *total)}
+	step := finding.Step{
+		Symbol:  "m",
+		Says:    said.Say("the loaded trailer"),
+		Formula: "m = Σ mᵢ",
+		Result:  finding.Of(quantity.KindMass, *total),
+	}
 	for i := range r.Beam.Terms {
 		t := &r.Beam.Terms[i]
 		if t.InMass == 0 {
@@ -92,14 +97,27 @@ func (r *Rig) SupportSteps() []finding.Step {
 		Symbol: "R_axle", Says: said.Say("moments about the ball"), Formula: "R_axle = Σ mᵢ·xᵢ / L",
 		Result: finding.Of(quantity.KindMass, r.Bears.OnAxle),
 		Terms: []finding.StepTerm{{Symbol: "L", Says: said.Say("{coupling} to axle"),
-			Measure: finding.Of(quantity.KindLength, r.Beam.Axle), How: string(r.Trailer.CouplingToAxle.How), Path: r.AxlePath}},
+			Measure: finding.Of(
+				quantity.KindLength,
+				r.Beam.Axle,
+			), How: string(r.Trailer.CouplingToAxle.How), Path: r.AxlePath}},
 	}
 	for i := range r.Beam.Terms {
 		t := &r.Beam.Terms[i]
 		if t.Shift {
 			moments.Formula = "R_axle = Σ mᵢ·xᵢ / L − C"
-			moments.Terms = append(moments.Terms, finding.StepTerm{Symbol: "C", Says: said.Say("from the axles to the ball, without an equaliser, as the ball's height has it"),
-				Measure: finding.Of(quantity.KindMass, negative(t.OnAxle)), How: t.How, Path: t.Path})
+			moments.Terms = append(
+				moments.Terms,
+				finding.StepTerm{
+					Symbol: "C",
+					Says: said.Say(
+						"from the axles to the ball, without an equaliser, as the ball's height has it",
+					),
+					Measure: finding.Of(quantity.KindMass, negative(t.OnAxle)),
+					How:     t.How,
+					Path:    t.Path,
+				},
+			)
 			continue
 		}
 		arm := span{
@@ -107,9 +125,17 @@ func (r *Rig) SupportSteps() []finding.Step {
 			Low:     t.OnAxle.Low*r.Beam.Axle.Nominal + t.Arm.Low,
 			High:    t.OnAxle.High*r.Beam.Axle.Nominal + t.Arm.High,
 		}
-		says := said.Say("% (%), behind the ball", said.Name(termName(t), "a thing"), said.Between(quantity.KindMass, t.Amount))
+		says := said.Say(
+			"% (%), behind the ball",
+			said.Name(termName(t), "a thing"),
+			said.Between(quantity.KindMass, t.Amount),
+		)
 		if t.InMass == 0 {
-			says = said.Say("% (%), counted elsewhere, moved by", said.Name(termName(t), "a thing"), said.Between(quantity.KindMass, t.Amount))
+			says = said.Say(
+				"% (%), counted elsewhere, moved by",
+				said.Name(termName(t), "a thing"),
+				said.Between(quantity.KindMass, t.Amount),
+			)
 		}
 		moments.Terms = append(moments.Terms, finding.StepTerm{Symbol: "x" + subscript(i+1), Says: says,
 			Measure: finding.Of(quantity.KindLength, arm), How: t.How, Path: t.Path})
@@ -118,8 +144,18 @@ func (r *Rig) SupportSteps() []finding.Step {
 		Symbol: "R_ball", Says: said.Say("{ball load}"), Formula: "R_ball = m − R_axle = Σ mᵢ·(L − xᵢ) / L",
 		Result: finding.Of(quantity.KindMass, r.Bears.Ball),
 		Terms: []finding.StepTerm{
-			{Symbol: "m", Says: said.Say("the loaded trailer"), Measure: finding.Of(quantity.KindMass, r.Bears.Mass), How: "computed"},
-			{Symbol: "R_axle", Says: said.Say("on the axle"), Measure: finding.Of(quantity.KindMass, r.Bears.OnAxle), How: "computed"},
+			{
+				Symbol:  "m",
+				Says:    said.Say("the loaded trailer"),
+				Measure: finding.Of(quantity.KindMass, r.Bears.Mass),
+				How:     "computed",
+			},
+			{
+				Symbol:  "R_axle",
+				Says:    said.Say("on the axle"),
+				Measure: finding.Of(quantity.KindMass, r.Bears.OnAxle),
+				How:     "computed",
+			},
 		},
 	}
 	if r.Group != nil {

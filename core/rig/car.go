@@ -10,10 +10,24 @@ func (r *Rig) CarMass() (*span, []finding.Need) {
 	vp := "/towVehicles/" + r.VehicleID
 	var needs []finding.Need
 	if r.Vehicle.Kerb == nil {
-		needs = append(needs, finding.Need{Path: vp + "/kerb", Says: said.Say("the car's {curb weight}"), Where: said.Say("Read the papers or the handbook.")})
+		needs = append(
+			needs,
+			finding.Need{
+				Path:  vp + "/kerb",
+				Says:  said.Say("the car's {curb weight}"),
+				Where: said.Say("Read the papers or the handbook."),
+			},
+		)
 	}
 	if r.Outing.People == nil {
-		needs = append(needs, finding.Need{Path: "/outings/" + r.Scope.Outing + "/people", Says: said.Say("the weight of the people"), Where: said.Say("Count them; the driver too.")})
+		needs = append(
+			needs,
+			finding.Need{
+				Path:  "/outings/" + r.Scope.Outing + "/people",
+				Says:  said.Say("the weight of the people"),
+				Where: said.Say("Count them; the driver too."),
+			},
+		)
 	}
 	if needs != nil {
 		return nil, needs
@@ -51,11 +65,28 @@ func (r *Rig) carRear(ball *span, people bool) (*span, []finding.Need) {
 			needs = append(needs, finding.Need{Path: vp + field, Says: said.Say(says), Where: said.Say(where)})
 		}
 	}
-	need(v.RearEmpty == nil, "/rearEmpty", "what the car's rear axle weighs empty", "Drive only the rear wheels onto a {weighbridge}.")
-	need(v.Wheelbase == nil, "/wheelbase", "the car's wheelbase", "Tape between the wheels' middles, or read the handbook.")
+	need(
+		v.RearEmpty == nil,
+		"/rearEmpty",
+		"what the car's rear axle weighs empty",
+		"Drive only the rear wheels onto a {weighbridge}.",
+	)
+	need(
+		v.Wheelbase == nil,
+		"/wheelbase",
+		"the car's wheelbase",
+		"Tape between the wheels' middles, or read the handbook.",
+	)
 	need(v.RearOverhang == nil, "/rearOverhang", "the distance from rear axle to ball", "Tape it.")
 	if people && r.Outing.People == nil {
-		needs = append(needs, finding.Need{Path: "/outings/" + r.Scope.Outing + "/people", Says: said.Say("the weight of the people"), Where: said.Say("Count them; the driver too.")})
+		needs = append(
+			needs,
+			finding.Need{
+				Path:  "/outings/" + r.Scope.Outing + "/people",
+				Says:  said.Say("the weight of the people"),
+				Where: said.Say("Count them; the driver too."),
+			},
+		)
 	}
 	if ball == nil {
 		needs = append(needs, r.Needs...)

@@ -100,7 +100,12 @@ func (r *Rig) AxlesAt() []float64 {
 func (r *Rig) side() scene.View {
 	from, to := r.Reach()
 	h := r.height()
-	v := scene.View{ID: "side", Title: said.Say("Side view"), Min: scene.Point{from, -h}, Max: scene.Point{to, 0.12}}
+	v := scene.View{
+		ID:    "side",
+		Title: said.Say("Side view"),
+		Min:   scene.Point{from, -h},
+		Max:   scene.Point{to, 0.12},
+	}
 	add := func(s ...scene.Shape) { v.Shapes = append(v.Shapes, s...) }
 	bh, deck := r.BallHeight(), r.DeckHeight()
 	front, rear := r.Deck()
@@ -118,7 +123,18 @@ func (r *Rig) side() scene.View {
 		}
 		add(r.Items[i].elevation(true)...)
 	}
-	add(scene.Shape{Form: scene.Polyline, Class: "drawbar", Points: []scene.Point{{0, -bh}, {min(0.25, front), -bh}, {front, -(deck - 0.07)}, {rear, -(deck - 0.07)}}})
+	add(
+		scene.Shape{
+			Form:  scene.Polyline,
+			Class: "drawbar",
+			Points: []scene.Point{
+				{0, -bh},
+				{min(0.25, front), -bh},
+				{front, -(deck - 0.07)},
+				{rear, -(deck - 0.07)},
+			},
+		},
+	)
 	add(scene.Rect("deck", "", front, -deck, rear, -(deck - 0.08)))
 	if s := r.Trailer.SideHeight; s != nil && *s > 0 {
 		add(scene.Rect("sides", "", front, -(deck + float64(*s)), rear, -deck))
@@ -152,18 +168,47 @@ func (r *Rig) top() scene.View {
 		half = max(half, r.Items[i].Right, -r.Items[i].Left)
 	}
 	half += 0.12
-	v := scene.View{ID: "plan", Title: said.Say("From above"), Min: scene.Point{from, -half}, Max: scene.Point{to, half}}
+	v := scene.View{
+		ID:    "plan",
+		Title: said.Say("From above"),
+		Min:   scene.Point{from, -half},
+		Max:   scene.Point{to, half},
+	}
 	add := func(s ...scene.Shape) { v.Shapes = append(v.Shapes, s...) }
 	front, rear := r.Deck()
 	w, track := r.DeckWidth()/2, r.track()
 	add(scene.Line("centreline", from, 0, to, 0))
-	add(scene.Shape{Form: scene.Polygon, Class: "car", Points: []scene.Point{{from, -0.85}, {-0.5, -0.85}, {-0.28, -0.7}, {-0.24, 0}, {-0.28, 0.7}, {-0.5, 0.85}, {from, 0.85}}})
+	add(
+		scene.Shape{
+			Form:  scene.Polygon,
+			Class: "car",
+			Points: []scene.Point{
+				{from, -0.85},
+				{-0.5, -0.85},
+				{-0.28, -0.7},
+				{-0.24, 0},
+				{-0.28, 0.7},
+				{-0.5, 0.85},
+				{from, 0.85},
+			},
+		},
+	)
 	add(scene.Line("towbar", -0.3, 0, 0, 0))
-	add(scene.Shape{Form: scene.Polyline, Class: "drawbar", Points: []scene.Point{{front, -w * 0.7}, {0.12, 0}, {front, w * 0.7}}}, scene.Line("drawbar", 0, 0, front, 0))
+	add(
+		scene.Shape{
+			Form:   scene.Polyline,
+			Class:  "drawbar",
+			Points: []scene.Point{{front, -w * 0.7}, {0.12, 0}, {front, w * 0.7}},
+		},
+		scene.Line("drawbar", 0, 0, front, 0),
+	)
 	for _, x := range r.AxlesAt() {
 		wr := r.WheelRadius()
 		add(scene.Line("axle", x, -track/2, x, track/2))
-		add(scene.Rect("wheel", "", x-wr, -track/2-0.09, x+wr, -track/2+0.09), scene.Rect("wheel", "", x-wr, track/2-0.09, x+wr, track/2+0.09))
+		add(
+			scene.Rect("wheel", "", x-wr, -track/2-0.09, x+wr, -track/2+0.09),
+			scene.Rect("wheel", "", x-wr, track/2-0.09, x+wr, track/2+0.09),
+		)
 	}
 	add(scene.Rect("deck", "", front, -w, rear, w))
 	// Lowest first, so that what lies on top is drawn on top.
@@ -215,7 +260,12 @@ func (r *Rig) rear() scene.View {
 		half = max(half, r.Items[i].Right, -r.Items[i].Left)
 	}
 	half += 0.1
-	v := scene.View{ID: "rear", Title: said.Say("From behind"), Min: scene.Point{-half, -h}, Max: scene.Point{half, 0.12}}
+	v := scene.View{
+		ID:    "rear",
+		Title: said.Say("From behind"),
+		Min:   scene.Point{-half, -h},
+		Max:   scene.Point{half, 0.12},
+	}
 	add := func(s ...scene.Shape) { v.Shapes = append(v.Shapes, s...) }
 	deck, w, wr, track := r.DeckHeight(), r.DeckWidth()/2, r.WheelRadius(), r.track()
 	add(scene.Line("ground", -half, 0, half, 0))
@@ -246,9 +296,21 @@ func (r *Rig) rear() scene.View {
 			to string
 		}{{-track / 2, b.Left.Nominal, "start"}, {track / 2, b.Right.Nominal, "end"}} {
 			long := 0.04 + full*max(side.kg, 0)/most
-			add(scene.Line("reaction", side.y, 0.03+long, side.y, 0.03),
-				scene.Shape{Form: scene.Polygon, Class: "reaction-head", Points: []scene.Point{{side.y, 0.03}, {side.y - 0.04, 0.1}, {side.y + 0.04, 0.1}}},
-				scene.Label("reaction-label", side.to, side.y-math.Copysign(0.1, side.y), 0.14, said.Say("%", said.Mass(side.kg))))
+			add(
+				scene.Line("reaction", side.y, 0.03+long, side.y, 0.03),
+				scene.Shape{
+					Form:   scene.Polygon,
+					Class:  "reaction-head",
+					Points: []scene.Point{{side.y, 0.03}, {side.y - 0.04, 0.1}, {side.y + 0.04, 0.1}},
+				},
+				scene.Label(
+					"reaction-label",
+					side.to,
+					side.y-math.Copysign(0.1, side.y),
+					0.14,
+					said.Say("%", said.Mass(side.kg)),
+				),
+			)
 		}
 	}
 	return v
@@ -279,11 +341,37 @@ func (i *Item) elevation(side bool) []scene.Shape {
 	}
 	switch {
 	case i.Shape == "hull" && side && i.Lean > 0.5 && i.Lean < 2.6: // on edge one sees it from above
-		poly(scene.Point{a, (top + bottom) / 2}, scene.Point{a + 0.12*w, top + 0.22*h}, scene.Point{a + 0.35*w, top}, scene.Point{b - 0.3*w, top}, scene.Point{b - 0.08*w, top + 0.25*h},
-			scene.Point{b, (top + bottom) / 2}, scene.Point{b - 0.08*w, bottom - 0.25*h}, scene.Point{b - 0.3*w, bottom}, scene.Point{a + 0.35*w, bottom}, scene.Point{a + 0.12*w, bottom - 0.22*h})
+		poly(
+			scene.Point{a, (top + bottom) / 2},
+			scene.Point{a + 0.12*w, top + 0.22*h},
+			scene.Point{a + 0.35*w, top},
+			scene.Point{b - 0.3*w, top},
+			scene.Point{b - 0.08*w, top + 0.25*h},
+			scene.Point{
+				b,
+				(top + bottom) / 2,
+			},
+			scene.Point{b - 0.08*w, bottom - 0.25*h},
+			scene.Point{b - 0.3*w, bottom},
+			scene.Point{a + 0.35*w, bottom},
+			scene.Point{a + 0.12*w, bottom - 0.22*h},
+		)
 	case i.Shape == "hull" && side && i.Lean >= 2.6: // upside down
-		poly(scene.Point{a, bottom}, scene.Point{a + 0.06*w, bottom - 0.55*h}, scene.Point{a + 0.2*w, top + 0.06*h}, scene.Point{a + 0.35*w, top},
-			scene.Point{b - 0.3*w, top}, scene.Point{b - 0.14*w, top + 0.08*h}, scene.Point{b - 0.03*w, bottom - 0.5*h}, scene.Point{b, bottom - 0.02*h}, scene.Point{b - 0.3*w, bottom - 0.28*h}, scene.Point{a + 0.3*w, bottom - 0.28*h})
+		poly(
+			scene.Point{a, bottom},
+			scene.Point{a + 0.06*w, bottom - 0.55*h},
+			scene.Point{a + 0.2*w, top + 0.06*h},
+			scene.Point{a + 0.35*w, top},
+			scene.Point{
+				b - 0.3*w,
+				top,
+			},
+			scene.Point{b - 0.14*w, top + 0.08*h},
+			scene.Point{b - 0.03*w, bottom - 0.5*h},
+			scene.Point{b, bottom - 0.02*h},
+			scene.Point{b - 0.3*w, bottom - 0.28*h},
+			scene.Point{a + 0.3*w, bottom - 0.28*h},
+		)
 	case i.Shape == "hull" && !side && i.Lean != 0:
 		sw, sh, my, mz := i.Section[0], i.Section[1], (a+b)/2, (top+bottom)/2
 		c, s := math.Cos(i.Lean), math.Sin(i.Lean)
@@ -298,7 +386,13 @@ func (i *Item) elevation(side bool) []scene.Shape {
 	}
 	out = append(out, scene.Disc("centre", at, -i.Z, 0.035))
 	if side && w > 0.35 {
-		label := scene.Label("load-name", "middle", (a+b)/2, (top+bottom)/2, said.Say("%", said.Name(i.Name, "load")))
+		label := scene.Label(
+			"load-name",
+			"middle",
+			(a+b)/2,
+			(top+bottom)/2,
+			said.Say("%", said.Name(i.Name, "load")),
+		)
 		label.Room = w
 		out = append(out, label)
 	}
@@ -373,11 +467,23 @@ func (r *Rig) handles() []scene.Handle {
 		if half == 0 || !i.OnDeck {
 			half = max(0.3, r.DeckWidth()/2)
 		}
-		out = append(out, scene.Handle{Thing: i.Path, Path: i.PlacePath + "/at/right", Direction: across, At: float64(i.At.Right),
-			Min: -half, Max: half, Step: 0.01, Coarse: 0.1, Snaps: []float64{0}, Label: said.Say("% across the deck", said.Name(i.Name, "load"))})
+		out = append(
+			out,
+			scene.Handle{Thing: i.Path, Path: i.PlacePath + "/at/right", Direction: across, At: float64(i.At.Right),
+				Min: -half, Max: half, Step: 0.01, Coarse: 0.1, Snaps: []float64{0}, Label: said.Say("% across the deck", said.Name(i.Name, "load"))},
+		)
 	}
 	if r.Axle != nil && !r.TakesUsual("/couplingToAxle") {
-		h := scene.Handle{Thing: "axle", Path: r.AxlePath, Direction: along, At: r.Axle.Nominal, Step: 0.01, Coarse: 0.1, Label: said.Say("axle"), Snaps: []float64{}}
+		h := scene.Handle{
+			Thing:     "axle",
+			Path:      r.AxlePath,
+			Direction: along,
+			At:        r.Axle.Nominal,
+			Step:      0.01,
+			Coarse:    0.1,
+			Label:     said.Say("axle"),
+			Snaps:     []float64{},
+		}
 		front, rear := r.Deck()
 		h.Min, h.Max = max(0.3, front*0.5), rear+0.5
 		if m := r.Trailer.AxleMoves; m != nil {

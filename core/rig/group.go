@@ -57,10 +57,17 @@ func (r *Rig) group() {
 	}
 	g := &Group{}
 	need := func(field, says, where string) {
-		g.Needs = append(g.Needs, finding.Need{Path: r.trailerPath(field), Says: said.Say(says), Where: said.Say(where)})
+		g.Needs = append(
+			g.Needs,
+			finding.Need{Path: r.trailerPath(field), Says: said.Say(says), Where: said.Say(where)},
+		)
 	}
 	if t.Suspension == "" {
-		need("/suspension", "how the axles are sprung", "Look between the wheels: does a rocker join the springs of both axles?")
+		need(
+			"/suspension",
+			"how the axles are sprung",
+			"Look between the wheels: does a rocker join the springs of both axles?",
+		)
 	}
 	rate, known := r.SpringRate()
 	switch {
@@ -145,6 +152,9 @@ func (r *Rig) group() {
 		place = g.Needs[0].Path
 		r.Rough = append(r.Rough, g.Needs...)
 	}
-	r.Beam.Terms = append(r.Beam.Terms, statics.Term{Path: place, Name: t.Name, How: "computed", Amount: quantity.Exactly(1.0),
-		OnAxle: negative(shift), Place: place, Shift: true})
+	r.Beam.Terms = append(
+		r.Beam.Terms,
+		statics.Term{Path: place, Name: t.Name, How: "computed", Amount: quantity.Exactly(1.0),
+			OnAxle: negative(shift), Place: place, Shift: true},
+	)
 }

@@ -72,7 +72,11 @@ func (q *placing) shape() {
 		}
 	}
 	if l.Size.Length == nil && (q.lot == nil || q.lot.Length == 0) {
-		q.r.rough(q.path+"/size/length", said.Say("the length of %", said.Name(l.Name, "a load")), said.Say("Tape it."))
+		q.r.rough(
+			q.path+"/size/length",
+			said.Say("the length of %", said.Name(l.Name, "a load")),
+			said.Say("Tape it."),
+		)
 	}
 }
 
@@ -268,7 +272,11 @@ func (q *placing) own() (amount span, how plan.How, ok bool) {
 	case l.Mass != nil:
 		return l.Mass.Range(r.Plan).Floats(), l.Mass.How, true
 	case q.known:
-		r.rough(q.path+"/mass", said.Say("the weight of %", name), said.Say("Weigh it, one end after the other if it is long."))
+		r.rough(
+			q.path+"/mass",
+			said.Say("the weight of %", name),
+			said.Say("Weigh it, one end after the other if it is long."),
+		)
 		low, high := float64(q.kind.Low), float64(q.kind.High)
 		return span{Nominal: (low + high) / 2, Low: low, High: high}, plan.Typical, true
 	}
@@ -306,8 +314,15 @@ func (q *placing) contents() []inside {
 		path := q.path + "/contents/" + id + "/mass"
 		if c.Mass == nil {
 			if q.load.Ends == nil || q.load.Ends.One { // else it is in the readings
-				q.r.need(path, said.Say("the weight of % in %", said.Name(c.Name, "a thing"), said.Name(q.load.Name, "a load")),
-					said.Say("Weigh it or look at its label."))
+				q.r.need(
+					path,
+					said.Say(
+						"the weight of % in %",
+						said.Name(c.Name, "a thing"),
+						said.Name(q.load.Name, "a load"),
+					),
+					said.Say("Weigh it or look at its label."),
+				)
 			}
 			continue
 		}

@@ -120,7 +120,11 @@ func (r *Rig) place(t thing, frame point, at plan.Spot, turn int) (it Item, x, y
 	}
 	back := quantity.Range[float64]{Nominal: l / 2, Low: l/2 - l*centreDoubt, High: l/2 + l*centreDoubt}
 	if t.centreHigh > 0 {
-		back = quantity.Range[float64]{Nominal: l * (t.centreLow + t.centreHigh) / 2, Low: l * t.centreLow, High: l * t.centreHigh}
+		back = quantity.Range[float64]{
+			Nominal: l * (t.centreLow + t.centreHigh) / 2,
+			Low:     l * t.centreLow,
+			High:    l * t.centreHigh,
+		}
 	}
 	if !stated {
 		back.Low, back.High = back.Low-assumedDoubt, back.High+assumedDoubt

@@ -50,7 +50,10 @@ func (r *Rig) upright(it *Item, rk *plan.Rack, side bool) []scene.Shape {
 			half := float64(t.Length) / 2
 			out = append(out, scene.Rect("bar", path, mid-half, -z, mid+half, -(z-bar)))
 			for _, b := range parts.BraceLines(rk, t) {
-				out = append(out, scene.Line("brace", mid+b[0][0], -(it.Bottom+b[0][1]), mid+b[1][0], -(it.Bottom+b[1][1])))
+				out = append(
+					out,
+					scene.Line("brace", mid+b[0][0], -(it.Bottom+b[0][1]), mid+b[1][0], -(it.Bottom+b[1][1])),
+				)
 			}
 			continue
 		}
@@ -76,8 +79,21 @@ func (r *Rig) rackHandles() []scene.Handle {
 		if rk := r.rackOf(it); rk != nil {
 			for _, id := range plan.Ordered(rk.Tiers, func(t plan.Tier) int { return t.Order }) {
 				path := tierPath(it, id)
-				out = append(out, scene.Handle{Thing: path, Path: path + "/up", Direction: scene.Point{0, -1}, At: float64(rk.Tiers[id].Up), Min: 0.05, Max: 2.5,
-					Step: 0.01, Coarse: 0.1, Snaps: []float64{}, Label: said.Say("%, tier %, up", said.Name(it.Name, "rack"), said.Name(id, "one"))})
+				out = append(
+					out,
+					scene.Handle{
+						Thing:     path,
+						Path:      path + "/up",
+						Direction: scene.Point{0, -1},
+						At:        float64(rk.Tiers[id].Up),
+						Min:       0.05,
+						Max:       2.5,
+						Step:      0.01,
+						Coarse:    0.1,
+						Snaps:     []float64{},
+						Label:     said.Say("%, tier %, up", said.Name(it.Name, "rack"), said.Name(id, "one")),
+					},
+				)
 			}
 			continue
 		}
@@ -90,8 +106,21 @@ func (r *Rig) rackHandles() []scene.Handle {
 		if !ok {
 			continue
 		}
-		out = append(out, scene.Handle{Thing: it.Path, Path: "/parts/" + pl.ID + "/slots/" + pl.Slot + "/at/right", Direction: rightward, At: float64(slot.At.Right), Min: -1.4, Max: 1.4,
-			Step: 0.01, Coarse: 0.1, Snaps: []float64{0}, Label: said.Say("% across the rack", said.Name(it.Name, "load"))})
+		out = append(
+			out,
+			scene.Handle{
+				Thing:     it.Path,
+				Path:      "/parts/" + pl.ID + "/slots/" + pl.Slot + "/at/right",
+				Direction: rightward,
+				At:        float64(slot.At.Right),
+				Min:       -1.4,
+				Max:       1.4,
+				Step:      0.01,
+				Coarse:    0.1,
+				Snaps:     []float64{0},
+				Label:     said.Say("% across the rack", said.Name(it.Name, "load")),
+			},
+		)
 	}
 	return out
 }
@@ -128,8 +157,16 @@ func (r *Rig) rackTargets() []scene.Target {
 			}
 			y, z := (frame.Left+frame.Right)/2+float64(slot.At.Right), frame.Bottom+float64(tier.Up)
 			half := (it.Right - it.Left) / 2
-			t := scene.Target{Thing: it.Path, Min: scene.Point{y - half, -z - (it.Top - it.Bottom)}, Max: scene.Point{y + half, -z},
-				Label: said.Say("%", said.Name(slot.Name, "a place")), Moves: []scene.Move{{Path: it.PlacePath + "/slot", To: id}}}
+			t := scene.Target{
+				Thing: it.Path,
+				Min:   scene.Point{y - half, -z - (it.Top - it.Bottom)},
+				Max:   scene.Point{y + half, -z},
+				Label: said.Say(
+					"%",
+					said.Name(slot.Name, "a place"),
+				),
+				Moves: []scene.Move{{Path: it.PlacePath + "/slot", To: id}},
+			}
 			if other := in[place{pl.ID, id}]; other != nil {
 				if other.Pinned {
 					continue

@@ -130,7 +130,12 @@ func Resolve(p *plan.Plan, trailerID, outingID string) *Rig {
 	if !ok {
 		return nil
 	}
-	r := &Rig{Plan: p, Trailer: &t, Scope: finding.Scope{Trailer: trailerID, Outing: outingID}, Rules: norms.Of(p.Region)}
+	r := &Rig{
+		Plan:    p,
+		Trailer: &t,
+		Scope:   finding.Scope{Trailer: trailerID, Outing: outingID},
+		Rules:   norms.Of(p.Region),
+	}
 	r.School = norms.SchoolOf(p.BallSchool, r.Rules)
 	if o, ok := p.Outings[outingID]; ok {
 		r.Outing = &o
@@ -292,8 +297,13 @@ func (r *Rig) empty() {
 			said.Say("Put a bathroom scale under the {coupling}, trailer level and empty."))
 		return // the share is taken to hold wherever the axle stands
 	default:
-		r.need(r.trailerPath("/empty/mass"), said.Say("the empty trailer's weight"),
-			said.Say("It stands on the plate or in the papers; a {weighbridge} tells it, or choose the kind of trailer."))
+		r.need(
+			r.trailerPath("/empty/mass"),
+			said.Say("the empty trailer's weight"),
+			said.Say(
+				"It stands on the plate or in the papers; a {weighbridge} tells it, or choose the kind of trailer.",
+			),
+		)
 		return
 	}
 	if moved == 0 || r.Axle == nil {
@@ -331,7 +341,8 @@ func (r *Rig) massOfEmpty() *quantity.Range[mass] {
 		return &s
 	}
 	if k, ok := r.kind(); ok {
-		if r.Trailer.Empty.Ball == nil || r.Trailer.Empty.Axle == nil && (r.Trailer.Empty.Left == nil || r.Trailer.Empty.Right == nil) {
+		if r.Trailer.Empty.Ball == nil ||
+			r.Trailer.Empty.Axle == nil && (r.Trailer.Empty.Left == nil || r.Trailer.Empty.Right == nil) {
 			r.rough(r.trailerPath("/empty/mass"), said.Say("the empty trailer's weight"),
 				said.Say("It stands on the plate or in the papers; a {weighbridge} tells it."))
 		}
@@ -364,7 +375,11 @@ func (r *Rig) parts() {
 		part := parts.Filled(r.Plan.Parts[id])
 		path := "/parts/" + id
 		if part.Mass == nil {
-			r.need(path+"/mass", said.Say("the weight of %", said.Name(part.Name, "a part")), said.Say("Weigh it on a bathroom scale."))
+			r.need(
+				path+"/mass",
+				said.Say("the weight of %", said.Name(part.Name, "a part")),
+				said.Say("Weigh it on a bathroom scale."),
+			)
 		}
 		if r.DeckFront == nil {
 			r.needDeckFront()
@@ -408,7 +423,11 @@ func (r *Rig) parts() {
 			term.InMass--
 			term.Arm, term.Side = minus(term.Arm, arm), minus(term.Side, side)
 			if isOn && on.Turn == was.Turn { // only how far it moved counts: its centre is the same
-				term.Arm, term.Side = quantity.Exactly(float64(on.At.Back-was.At.Back)), quantity.Exactly(float64(on.At.Right-was.At.Right))
+				term.Arm, term.Side = quantity.Exactly(
+					float64(on.At.Back-was.At.Back),
+				), quantity.Exactly(
+					float64(on.At.Right-was.At.Right),
+				)
 			}
 		}
 		if part.Mass != nil {
@@ -428,7 +447,11 @@ func (r *Rig) needDeckFront() {
 			return
 		}
 	}
-	r.need(path, said.Say("distance from {coupling} to the {headboard}"), said.Say("Tape from the ball's middle to the front edge of the deck."))
+	r.need(
+		path,
+		said.Say("distance from {coupling} to the {headboard}"),
+		said.Say("Tape from the ball's middle to the front edge of the deck."),
+	)
 }
 
 // loads adds the outing's loads, carriers before what they carry.

@@ -90,7 +90,10 @@ func Arrange(ctx context.Context, p *plan.Plan, q review.Request, progress func(
 			return out
 		}
 		if r.Bears == nil && r.Axle != nil { // all is told, and it cannot be
-			out.Says = said.Say("An axle % behind the {coupling} bears nothing. Tape it again.", said.Length(r.Axle.Nominal))
+			out.Says = said.Say(
+				"An axle % behind the {coupling} bears nothing. Tape it again.",
+				said.Length(r.Axle.Nominal),
+			)
 			out.Needs = []finding.Need{{Path: "/trailers/" + q.Trailer + "/couplingToAxle",
 				Says: said.Say("the distance from {coupling} to axle"), Where: said.Say("Tape it again.")}}
 			return out
@@ -161,12 +164,23 @@ func Arrange(ctx context.Context, p *plan.Plan, q review.Request, progress func(
 	}
 	if len(out.Options) > 0 {
 		out.Outcome = out.Options[0].Outcome
-		out.Says = said.Say("% placed on a % grid.", said.Counted(out.Loads, "load", "loads"), said.Length(arrangeGrid))
+		out.Says = said.Say(
+			"% placed on a % grid.",
+			said.Counted(out.Loads, "load", "loads"),
+			said.Length(arrangeGrid),
+		)
 		if out.Grid > arrangeGrid {
-			out.Says = said.Say("% placed on a % grid, small ones on %.", said.Counted(out.Loads, "load", "loads"), said.Length(arrangeGrid), said.Length(out.Grid))
+			out.Says = said.Say(
+				"% placed on a % grid, small ones on %.",
+				said.Counted(out.Loads, "load", "loads"),
+				said.Length(arrangeGrid),
+				said.Length(out.Grid),
+			)
 		}
 		if n := len(t.stacked); n > 0 {
-			out.Says = append(out.Says, said.Say(" The floor does not take all: % stacked on another.", said.Count(n))...)
+			out.Says = append(
+				out.Says,
+				said.Say(" The floor does not take all: % stacked on another.", said.Count(n))...)
 		}
 	}
 	return out
@@ -214,7 +228,9 @@ func newTask(p *plan.Plan, q review.Request, own plan.Layout) (*task, said.Sente
 	rep := review.Again(p, q)
 	low, high, ok := rep.MomentRoom(r, false)
 	if !ok {
-		return nil, said.Say("No {ball load} fits: the lowest limit lies under the window. No arrangement mends that.")
+		return nil, said.Say(
+			"No {ball load} fits: the lowest limit lies under the window. No arrangement mends that.",
+		)
 	}
 	t := &task{q: q, plan: p, r: r, own: own, front: r.DeckFront.Nominal, sides: math.Inf(1), wheel: math.Inf(1)}
 	whole, side := 0.0, 0.0
@@ -226,7 +242,10 @@ func newTask(p *plan.Plan, q review.Request, own plan.Layout) (*task, said.Sente
 	t.low, t.high = whole+low, whole+high
 	t.fixed, t.side = whole, side
 	if t.low > t.high {
-		return nil, said.Say("No {ball load} keeps every rating: % too little room. Carry less.", said.Mass((low-high)/r.Axle.Nominal))
+		return nil, said.Say(
+			"No {ball load} keeps every rating: % too little room. Carry less.",
+			said.Mass((low-high)/r.Axle.Nominal),
+		)
 	}
 	for i := range rep.Chain {
 		l := &rep.Chain[i]
@@ -247,11 +266,29 @@ func newTask(p *plan.Plan, q review.Request, own plan.Layout) (*task, said.Sente
 		}
 		if it.Part || it.Pinned || it.Mass == nil {
 			if !it.Open {
-				t.blocks = append(t.blocks, stow.Block{Front: it.Front - t.front, Rear: it.Rear - t.front, Left: it.Left, Right: it.Right, Under: max(0, it.Bottom-deck)})
+				t.blocks = append(
+					t.blocks,
+					stow.Block{
+						Front: it.Front - t.front,
+						Rear:  it.Rear - t.front,
+						Left:  it.Left,
+						Right: it.Right,
+						Under: max(0, it.Bottom-deck),
+					},
+				)
 			}
 			for k := range r.Items { // what rides on it keeps its room above
 				if o := &r.Items[k]; k != i && roots[k] == i && !o.Open {
-					t.blocks = append(t.blocks, stow.Block{Front: o.Front - t.front, Rear: o.Rear - t.front, Left: o.Left, Right: o.Right, Under: max(0, o.Bottom-deck)})
+					t.blocks = append(
+						t.blocks,
+						stow.Block{
+							Front: o.Front - t.front,
+							Rear:  o.Rear - t.front,
+							Left:  o.Left,
+							Right: o.Right,
+							Under: max(0, o.Bottom-deck),
+						},
+					)
 				}
 			}
 			continue
@@ -312,7 +349,12 @@ func rootsOf(r *rig.Rig) []int {
 // freight is the box of an item as it stands now, with what rides on it.
 func (t *task) freight(i int, roots []int) freight {
 	it := &t.r.Items[i]
-	b := stow.Box{Length: it.Length(), Width: it.Right - it.Left, Height: it.Top - it.Bottom, Was: &stow.Place{Back: it.Front - t.front, Right: (it.Left + it.Right) / 2}}
+	b := stow.Box{
+		Length: it.Length(),
+		Width:  it.Right - it.Left,
+		Height: it.Top - it.Bottom,
+		Was:    &stow.Place{Back: it.Front - t.front, Right: (it.Left + it.Right) / 2},
+	}
 	rides := false
 	x, y := 0.0, 0.0
 	for k := range t.r.Items {
@@ -390,7 +432,8 @@ func (t *task) problem(kind string, own stow.Own) stow.Problem {
 	if t.sure || !math.IsInf(t.wheel, 1) {
 		p.Accept = func(places []stow.Place) bool {
 			r := t.at(places)
-			if r.Bears == nil || r.Bears.Left != nil && max(r.Bears.Left.Nominal, r.Bears.Right.Nominal) > t.wheel*(1+1e-9) {
+			if r.Bears == nil ||
+				r.Bears.Left != nil && max(r.Bears.Left.Nominal, r.Bears.Right.Nominal) > t.wheel*(1+1e-9) {
 				return false
 			}
 			low, high := balance.Margins(r, t.sure)
@@ -464,9 +507,17 @@ func (t *task) misfits() said.Sentence {
 		name := said.Name(t.r.Items[t.boxes[i].item].Name, "one load")
 		switch narrow, short := p.Misfit(i); {
 		case narrow > 1e-9:
-			return said.Say("% is % wider than the deck, however it is turned. Put it on a rack, or a wider deck.", name, said.Length(narrow))
+			return said.Say(
+				"% is % wider than the deck, however it is turned. Put it on a rack, or a wider deck.",
+				name,
+				said.Length(narrow),
+			)
 		case short > 1e-9:
-			return said.Say("% is % longer than the deck with what it may reach beyond. Carry it on a rack, or a longer deck.", name, said.Length(short))
+			return said.Say(
+				"% is % longer than the deck with what it may reach beyond. Carry it on a rack, or a longer deck.",
+				name,
+				said.Length(short),
+			)
 		}
 	}
 	return nil
@@ -480,17 +531,36 @@ func (t *task) impossible(found stow.Result) said.Sentence {
 	ball := func(moment float64) float64 { return t.r.Bears.Ball.Nominal + (t.fixed+t.moved()-moment)/l }
 	switch {
 	case p.Shut() >= 0:
-		return said.Say("No room is left for % beside what is pinned or fixed. Unpin something.", said.Name(t.r.Items[t.boxes[p.Shut()].item].Name, "a load"))
+		return said.Say(
+			"No room is left for % beside what is pinned or fixed. Unpin something.",
+			said.Name(t.r.Items[t.boxes[p.Shut()].item].Name, "a load"),
+		)
 	case least > t.high:
-		return said.Say("With all as far forward as the deck allows the ball bears %: % under its window. The axle stands too far forward, or carry ballast.", said.Mass(ball(least)), said.Mass(ball(t.high)-ball(least)))
+		return said.Say(
+			"With all as far forward as the deck allows the ball bears %: % under its window. The axle stands too far forward, or carry ballast.",
+			said.Mass(ball(least)),
+			said.Mass(ball(t.high)-ball(least)),
+		)
 	case most < t.low:
-		return said.Say("With all as far back as the deck allows the ball bears %: % over its window. The axle stands too far back.", said.Mass(ball(most)), said.Mass(ball(most)-ball(t.low)))
+		return said.Say(
+			"With all as far back as the deck allows the ball bears %: % over its window. The axle stands too far back.",
+			said.Mass(ball(most)),
+			said.Mass(ball(most)-ball(t.low)),
+		)
 	case t.covers() > 1:
-		return said.Say("The loads cover % of the deck. Leave something, stack it or go twice.", said.Share(t.covers()))
+		return said.Say(
+			"The loads cover % of the deck. Leave something, stack it or go twice.",
+			said.Share(t.covers()),
+		)
 	case found.Proven:
-		return said.Say("No arrangement without overlap brings the ball into its window and keeps every rating. Leave something, or stack it.")
+		return said.Say(
+			"No arrangement without overlap brings the ball into its window and keeps every rating. Leave something, or stack it.",
+		)
 	}
-	return said.Say("None found in % places, which does not prove that there is none. Pin some loads, or leave something.", said.Count(found.Nodes))
+	return said.Say(
+		"None found in % places, which does not prove that there is none. Pin some loads, or leave something.",
+		said.Count(found.Nodes),
+	)
 }
 
 // covers is how much of the deck the loads cover; a load longer than the deck
@@ -510,12 +580,16 @@ func (t *task) stack() bool {
 	best, on := -1, -1
 	for i := range t.boxes {
 		it := &t.r.Items[t.boxes[i].item]
-		if it.Shape != "box" || it.Lot != nil || len(t.boxes[i].box.Turns) == 1 || best >= 0 && t.boxes[i].box.Mass >= t.boxes[best].box.Mass {
+		if it.Shape != "box" || it.Lot != nil || len(t.boxes[i].box.Turns) == 1 ||
+			best >= 0 && t.boxes[i].box.Mass >= t.boxes[best].box.Mass {
 			continue
 		}
 		for k := range t.boxes {
 			b, o := &t.boxes[i].box, &t.boxes[k].box
-			if k != i && t.r.Items[t.boxes[k].item].Shape == "box" && o.Mass > b.Mass && b.Length <= o.Length+1e-9 && b.Width <= o.Width+1e-9 && !t.carries(t.boxes[k].item) {
+			if k != i && t.r.Items[t.boxes[k].item].Shape == "box" && o.Mass > b.Mass &&
+				b.Length <= o.Length+1e-9 &&
+				b.Width <= o.Width+1e-9 &&
+				!t.carries(t.boxes[k].item) {
 				best, on = i, k
 				break
 			}
@@ -549,7 +623,10 @@ func (a *Arranged) add(t *task, kind string, p *stow.Problem, found stow.Result)
 			continue
 		}
 		if len(t.lays) == 0 {
-			v.Patch = append(v.Patch, finding.Op{Op: "test", Path: base + id + "/at/back", Value: float64(was.At.Back)})
+			v.Patch = append(
+				v.Patch,
+				finding.Op{Op: "test", Path: base + id + "/at/back", Value: float64(was.At.Back)},
+			)
 		}
 		v.Patch = append(v.Patch, finding.Op{Op: "replace", Path: base + id, Value: pl})
 	}
@@ -558,21 +635,31 @@ func (a *Arranged) add(t *task, kind string, p *stow.Problem, found stow.Result)
 		return
 	}
 	rep := review.Again(patched, t.q)
-	o := Arrangement{Variant: v, Kind: kind, Proven: found.Proven, Outcome: placedOutcome(rep), Figures: traded(t, rep, patched)}
+	o := Arrangement{
+		Variant: v,
+		Kind:    kind,
+		Proven:  found.Proven,
+		Outcome: placedOutcome(rep),
+		Figures: traded(t, rep, patched),
+	}
 	for i := range a.Options {
 		if samePlaces(&a.Options[i], &o) {
 			return
 		}
 	}
-	o.Name = said.Say(map[string]string{"calm": "arrange: weight close to the middle", "even": "arrange: {ball load} and wheels as even as can be", "near": "arrange: with the least shifting"}[kind])
+	o.Name = said.Say(
+		map[string]string{"calm": "arrange: weight close to the middle", "even": "arrange: {ball load} and wheels as even as can be", "near": "arrange: with the least shifting"}[kind],
+	)
 	switch {
 	case kind == "near":
 		o.Says = said.Say("No load goes farther than %.", said.Length(farthest(t, next)))
 	case kind == "even":
 		o.Says = said.Say("{Ball load} in the middle of what all allows, wheels even.")
 	case found.Proven:
-		o.Says = said.Say("Weight close to the middle, so it swings least. Proven: none on the grid is better by a step of % kg·m².",
-			said.Count(int(math.Ceil(p.Steps.Own))))
+		o.Says = said.Say(
+			"Weight close to the middle, so it swings least. Proven: none on the grid is better by a step of % kg·m².",
+			said.Count(int(math.Ceil(p.Steps.Own))),
+		)
 	default:
 		o.Says = said.Say("Weight close to the middle. Not proven: another may be better by % kg·m² at most.",
 			said.Count(int(math.Ceil(float64(found.Cost-found.Bound+1)*p.Steps.Own))))
@@ -593,7 +680,8 @@ func placedOutcome(rep *review.Report) finding.Outcome {
 	out := finding.Holds
 	for i := range rep.Findings {
 		f := &rep.Findings[i]
-		if f.Stage == "balance" && !f.Compares || strings.HasPrefix(f.Code, "towing.link.") && f.Essential && f.Outcome == finding.Fails {
+		if f.Stage == "balance" && !f.Compares ||
+			strings.HasPrefix(f.Code, "towing.link.") && f.Essential && f.Outcome == finding.Fails {
 			if f.Outcome != finding.Unknown || f.Essential {
 				out = finding.Worse(out, f.Outcome)
 			}
@@ -612,7 +700,8 @@ func samePlaces(a, b *Arrangement) bool {
 		if !ok || !also {
 			return true
 		}
-		return p.Turn == o.Turn && math.Abs(float64(p.At.Back-o.At.Back)) < arrangeGrid && math.Abs(float64(p.At.Right-o.At.Right)) < arrangeGrid
+		return p.Turn == o.Turn && math.Abs(float64(p.At.Back-o.At.Back)) < arrangeGrid &&
+			math.Abs(float64(p.At.Right-o.At.Right)) < arrangeGrid
 	})
 }
 
@@ -631,7 +720,10 @@ func farthest(t *task, next plan.Layout) float64 {
 func traded(t *task, rep *review.Report, patched *plan.Plan) []Traded {
 	then := rig.Resolve(patched, t.q.Trailer, t.q.Outing)
 	was := t.before
-	out := []Traded{{said.Say("{Ball load}"), was.Figures.Ball, rep.Figures.Ball}, {said.Say("Share on the ball"), was.Figures.Share, rep.Figures.Share}}
+	out := []Traded{
+		{said.Say("{Ball load}"), was.Figures.Ball, rep.Figures.Ball},
+		{said.Say("Share on the ball"), was.Figures.Share, rep.Figures.Share},
+	}
 	apart := func(r *review.Report) *finding.Measure {
 		if r.Figures.Left == nil || r.Figures.Right == nil {
 			return nil
@@ -648,7 +740,14 @@ func traded(t *task, rep *review.Report, patched *plan.Plan) []Traded {
 		}
 		return nil
 	}
-	out = append(out, Traded{said.Say("Damping of snaking"), damping(rig.Resolve(t.source(), t.q.Trailer, t.q.Outing)), damping(then)})
+	out = append(
+		out,
+		Traded{
+			said.Say("Damping of snaking"),
+			damping(rig.Resolve(t.source(), t.q.Trailer, t.q.Outing)),
+			damping(then),
+		},
+	)
 	weakest := func(r *review.Report) *finding.Measure {
 		best := math.Inf(1)
 		for i := range r.Chain {
@@ -662,6 +761,9 @@ func traded(t *task, rep *review.Report, patched *plan.Plan) []Traded {
 		return finding.Exactly(quantity.KindShare, best)
 	}
 	out = append(out, Traded{said.Say("Weakest link has left"), weakest(was), weakest(rep)})
-	out = append(out, Traded{said.Say("Farthest shift"), nil, finding.Exactly(quantity.KindLength, farthest(t, *then.Layout))})
+	out = append(
+		out,
+		Traded{said.Say("Farthest shift"), nil, finding.Exactly(quantity.KindLength, farthest(t, *then.Layout))},
+	)
 	return slices.DeleteFunc(out, func(x Traded) bool { return cmp.Or(x.Was, x.Then) == nil })
 }

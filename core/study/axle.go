@@ -91,7 +91,15 @@ func PlaceAxle(ctx context.Context, p *plan.Plan, trailer string) *AxlePlace {
 	var seesaws []*seesaw
 	for _, o := range p.OutingIDs() {
 		if over(ctx) {
-			out.Rows = append(out.Rows, AxleRow{Outing: o, Name: said.Say("%", said.Name(p.Outings[o].Name, "Outing")), Outcome: finding.Unknown, Says: notLooked})
+			out.Rows = append(
+				out.Rows,
+				AxleRow{
+					Outing:  o,
+					Name:    said.Say("%", said.Name(p.Outings[o].Name, "Outing")),
+					Outcome: finding.Unknown,
+					Says:    notLooked,
+				},
+			)
 			continue
 		}
 		s, row := newSeesaw(p, trailer, o, ends)
@@ -106,7 +114,13 @@ func PlaceAxle(ctx context.Context, p *plan.Plan, trailer string) *AxlePlace {
 	empty.Name = said.Say("Empty")
 	bound := out.Rows
 	out.Rows = append(out.Rows, empty)
-	out.Nominal, out.Sure = common(bound, func(r *AxleRow) *Interval { return r.Nominal }), common(bound, func(r *AxleRow) *Interval { return r.Sure })
+	out.Nominal, out.Sure = common(
+		bound,
+		func(r *AxleRow) *Interval { return r.Nominal },
+	), common(
+		bound,
+		func(r *AxleRow) *Interval { return r.Sure },
+	)
 	out.Outcome = ""
 	for i := range bound {
 		out.Outcome = finding.Worse(out.Outcome, bound[i].Outcome)
@@ -166,7 +180,11 @@ func drawbar(p *plan.Plan, trailer string) said.Sentence {
 	if to < 0 {
 		word, least, most = "shorter", -to, -from
 	}
-	return said.Say("With the axle fixed where it is: a {drawbar} % to % "+word+" brings every outing in.", said.Length(least), said.Length(most))
+	return said.Say(
+		"With the axle fixed where it is: a {drawbar} % to % "+word+" brings every outing in.",
+		said.Length(least),
+		said.Length(most),
+	)
 }
 
 // seesaw is a rig whose axle may be put anywhere: what moves with the axle and
@@ -190,7 +208,9 @@ func newSeesaw(p *plan.Plan, trailer, outing string, ends Interval) (*seesaw, Ax
 	}
 	s := &seesaw{r: r}
 	if w := s.window(ends.From); w != nil && w.High < w.Low {
-		row.Outcome, row.Says = finding.Fails, said.Say("no {ball load} fits: the lowest limit lies under the window")
+		row.Outcome, row.Says = finding.Fails, said.Say(
+			"no {ball load} fits: the lowest limit lies under the window",
+		)
 		return nil, row
 	}
 	row.Nominal = s.stretch(ends, func(l float64) (low, high float64) { return s.margins(l, false) })
@@ -363,9 +383,17 @@ func axleSays(a *AxlePlace, bound []AxleRow, moves *plan.AxleMoves, best float64
 	case a.Sure != nil && inside(a.Sure, best):
 		return said.Say("Axle at % from the {coupling}: every outing lies in its window, whatever the guesses.", at)
 	case a.Nominal != nil && inside(a.Nominal, best):
-		return said.Say("Axle at % from the {coupling}: every outing lies in its window by the stated weights; the guesses are too rough to be sure.", at)
+		return said.Say(
+			"Axle at % from the {coupling}: every outing lies in its window by the stated weights; the guesses are too rough to be sure.",
+			at,
+		)
 	case a.Nominal != nil && moves != nil:
-		return said.Say("All outings agree between % and %, where the hanger has no hole. Best hole: %.", said.Length(a.Nominal.From), said.Length(a.Nominal.To), at)
+		return said.Say(
+			"All outings agree between % and %, where the hanger has no hole. Best hole: %.",
+			said.Length(a.Nominal.From),
+			said.Length(a.Nominal.To),
+			at,
+		)
 	case len(bound) < 2:
 		return said.Say("No place of the axle brings the ball into its window. Nearest: %.", at)
 	}
@@ -379,7 +407,10 @@ func setAxles(p *plan.Plan, trailer string, at float64) *finding.Variant {
 	v := finding.Variant{Name: said.Say("set the axle to % for every outing", said.Length(at))}
 	for _, o := range p.OutingIDs() {
 		if _, ok := p.Outings[o].Layouts[trailer]; ok {
-			v.Patch = append(v.Patch, finding.Op{Op: "add", Path: "/outings/" + o + "/layouts/" + trailer + "/axleAt", Value: at})
+			v.Patch = append(
+				v.Patch,
+				finding.Op{Op: "add", Path: "/outings/" + o + "/layouts/" + trailer + "/axleAt", Value: at},
+			)
 		}
 	}
 	if len(v.Patch) == 0 {
@@ -438,7 +469,14 @@ func closers(p *plan.Plan, trailer string, best float64, rows []AxleRow) []findi
 			each.Name = append(each.Name, said.Piece{Text: "; "})
 		}
 		each.Name = append(append(each.Name, row.Name...), said.Say(" %", said.Length(hole))...)
-		each.Patch = append(each.Patch, finding.Op{Op: "add", Path: "/outings/" + row.Outing + "/layouts/" + trailer + "/axleAt", Value: math.Round(hole*1e4) / 1e4})
+		each.Patch = append(
+			each.Patch,
+			finding.Op{
+				Op:    "add",
+				Path:  "/outings/" + row.Outing + "/layouts/" + trailer + "/axleAt",
+				Value: math.Round(hole*1e4) / 1e4,
+			},
+		)
 	}
 	if settable && len(each.Patch) > 0 {
 		warned(p, trailer, &each)
@@ -461,7 +499,9 @@ func closers(p *plan.Plan, trailer string, best float64, rows []AxleRow) []findi
 			}
 			for _, v := range candidates(base, q, f) {
 				if fix, ok := tryFix(base, q, rep, f, v); ok {
-					v.Name = append(append(said.Sentence{}, rows[i].Name...), append(said.Say(": "), fix.Name...)...)
+					v.Name = append(
+						append(said.Sentence{}, rows[i].Name...),
+						append(said.Say(": "), fix.Name...)...)
 					v.Patch = append(append([]finding.Op{}, first...), v.Patch...)
 					out = append(out, v)
 					break
@@ -492,7 +532,12 @@ func axleView(a *AxlePlace) *scene.View {
 	row := (to - from) / 14
 	bar := row * 0.34
 	name := from - (to-from)*0.42 // the names stand before the axis
-	v := &scene.View{ID: "axle", Title: said.Say("Where the axle may stand"), Min: scene.Point{name, 0}, Max: scene.Point{to, row * (float64(len(a.Rows)) + 1.9)}}
+	v := &scene.View{
+		ID:    "axle",
+		Title: said.Say("Where the axle may stand"),
+		Min:   scene.Point{name, 0},
+		Max:   scene.Point{to, row * (float64(len(a.Rows)) + 1.9)},
+	}
 	add := func(s ...scene.Shape) { v.Shapes = append(v.Shapes, s...) }
 	bottom := row * float64(len(a.Rows))
 	if c := a.Nominal; c != nil {
@@ -513,9 +558,15 @@ func axleView(a *AxlePlace) *scene.View {
 			add(scene.Rect("axle-sure", "", max(n.From, from), y-bar, min(n.To, to), y+bar))
 		}
 	}
-	add(scene.Line("axle-now", a.Now, 0, a.Now, bottom+0.25*row), scene.Label("axle-word", "middle", a.Now, bottom+0.6*row, said.Say("now %", said.Length(a.Now))))
+	add(
+		scene.Line("axle-now", a.Now, 0, a.Now, bottom+0.25*row),
+		scene.Label("axle-word", "middle", a.Now, bottom+0.6*row, said.Say("now %", said.Length(a.Now))),
+	)
 	if a.Best != nil && math.Abs(*a.Best-a.Now) > 0.002 {
-		add(scene.Line("axle-best", *a.Best, 0, *a.Best, bottom+1.0*row), scene.Label("axle-word", "middle", *a.Best, bottom+1.4*row, said.Say("best %", said.Length(*a.Best))))
+		add(
+			scene.Line("axle-best", *a.Best, 0, *a.Best, bottom+1.0*row),
+			scene.Label("axle-word", "middle", *a.Best, bottom+1.4*row, said.Say("best %", said.Length(*a.Best))),
+		)
 	}
 	return v
 }

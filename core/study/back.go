@@ -58,7 +58,12 @@ func bringBack(p *plan.Plan, c *Candidate, outings []string) *finding.Variant {
 
 // holdsSlid reports whether nothing fails with a patch, as it is or with the failing outings'
 // loads slid anew; slides are what does that, nil where it is not needed.
-func holdsSlid(p *plan.Plan, patch []finding.Op, trailer string, failing, outings []string) (slides []finding.Op, ok bool) {
+func holdsSlid(
+	p *plan.Plan,
+	patch []finding.Op,
+	trailer string,
+	failing, outings []string,
+) (slides []finding.Op, ok bool) {
 	patched, err := plan.Apply(p, patch)
 	if err != nil || len(plan.Clean(patched)) > 0 {
 		return nil, false
@@ -135,7 +140,10 @@ func backVariants(p *plan.Plan, c *Candidate, failing []string) []way {
 			}
 		}
 		if add(trips[0], "% trips", said.Count(n)); len(trips[0]) > 0 {
-			out[len(out)-1].trips = slices.CompactFunc(trips[1:], func(a, b []finding.Op) bool { return reflect.DeepEqual(a, b) })
+			out[len(out)-1].trips = slices.CompactFunc(
+				trips[1:],
+				func(a, b []finding.Op) bool { return reflect.DeepEqual(a, b) },
+			)
 		}
 	}
 	slowest := quantity.Speed(0)
@@ -153,16 +161,28 @@ func backVariants(p *plan.Plan, c *Candidate, failing []string) []way {
 		}
 		add(ops, "at %", said.Of(quantity.KindSpeed, slowest))
 	}
-	if codes[towing.CodeLink+"tyres"] || codes[towing.CodeLink+"tyres-left"] || codes[towing.CodeLink+"tyres-right"] {
+	if codes[towing.CodeLink+"tyres"] || codes[towing.CodeLink+"tyres-left"] ||
+		codes[towing.CodeLink+"tyres-right"] {
 		for _, kg := range []float64{400, 450, 500, 600, 750} {
-			add([]finding.Op{{Op: "add", Path: tp + "/tyreRating", Value: kg}}, "with {tyre}s for % each", said.Mass(kg))
+			add(
+				[]finding.Op{{Op: "add", Path: tp + "/tyreRating", Value: kg}},
+				"with {tyre}s for % each",
+				said.Mass(kg),
+			)
 		}
 	}
 	if codes[towing.CodePlug] {
 		var ops []finding.Op
 		for _, o := range failing {
-			if v := rigs[o]; v.Vehicle != nil && !slices.ContainsFunc(ops, func(op finding.Op) bool { return op.Path == "/towVehicles/"+v.VehicleID+"/adapter" }) {
-				ops = append(ops, finding.Op{Op: "add", Path: "/towVehicles/" + v.VehicleID + "/adapter", Value: true})
+			if v := rigs[o]; v.Vehicle != nil &&
+				!slices.ContainsFunc(
+					ops,
+					func(op finding.Op) bool { return op.Path == "/towVehicles/"+v.VehicleID+"/adapter" },
+				) {
+				ops = append(
+					ops,
+					finding.Op{Op: "add", Path: "/towVehicles/" + v.VehicleID + "/adapter", Value: true},
+				)
 			}
 		}
 		add(ops, "with a plug adapter")
@@ -170,13 +190,24 @@ func backVariants(p *plan.Plan, c *Candidate, failing []string) []way {
 	if codes[towing.CodeBallSize] {
 		for _, o := range failing {
 			if v := rigs[o].Vehicle; v != nil && v.BallSize != nil {
-				add([]finding.Op{{Op: "add", Path: tp + "/couplingSize", Value: float64(*v.BallSize)}}, "with a {coupling} for %", norms.BallName(*v.BallSize))
+				add(
+					[]finding.Op{{Op: "add", Path: tp + "/couplingSize", Value: float64(*v.BallSize)}},
+					"with a {coupling} for %",
+					norms.BallName(*v.BallSize),
+				)
 				break
 			}
 		}
 	}
-	if t.Brakes == plan.BrakesNone && (codes[towing.CodeBrakes] || codes[towing.CodeLink+"tow"] || codes[towing.CodeLink+"half-kerb"]) {
-		add([]finding.Op{{Op: "add", Path: tp + "/brakes", Value: plan.BrakesFitted}, {Op: "add", Path: tp + "/breakaway", Value: true}}, "with brakes and a {breakaway}")
+	if t.Brakes == plan.BrakesNone &&
+		(codes[towing.CodeBrakes] || codes[towing.CodeLink+"tow"] || codes[towing.CodeLink+"half-kerb"]) {
+		add(
+			[]finding.Op{
+				{Op: "add", Path: tp + "/brakes", Value: plan.BrakesFitted},
+				{Op: "add", Path: tp + "/breakaway", Value: true},
+			},
+			"with brakes and a {breakaway}",
+		)
 	}
 	for _, v := range p.VehicleIDs() {
 		var ops []finding.Op
@@ -189,7 +220,9 @@ func backVariants(p *plan.Plan, c *Candidate, failing []string) []way {
 	}
 	for i := range c.Wants {
 		w := &c.Wants[i]
-		if w.Wish || w.Outcome != finding.Fails || w.What != plan.WantBudget || t.Deal == nil || t.Deal.Price == nil || p.Wants[w.ID].Money == nil {
+		if w.Wish || w.Outcome != finding.Fails || w.What != plan.WantBudget || t.Deal == nil ||
+			t.Deal.Price == nil ||
+			p.Wants[w.ID].Money == nil {
 			continue
 		}
 		was := *t.Deal.Price
@@ -202,14 +235,28 @@ func backVariants(p *plan.Plan, c *Candidate, failing []string) []way {
 		}
 		offer := math.Floor(float64(was) - float64(c.Bill.Money-*p.Wants[w.ID].Money)/tax)
 		if offer >= 0.6*float64(*t.Deal.Price) { // less is no offer
-			add([]finding.Op{{Op: "add", Path: tp + "/deal/offer", Value: offer}}, "for % at most", said.Of(quantity.KindMoney, offer))
+			add(
+				[]finding.Op{{Op: "add", Path: tp + "/deal/offer", Value: offer}},
+				"for % at most",
+				said.Of(quantity.KindMoney, offer),
+			)
 		}
 	}
 	// A longer drawbar moves axle and deck back alike; its own weight is not counted.
 	if a, b := t.CouplingToAxle, t.CouplingToDeck; a != nil && b != nil && t.AxleMoves == nil {
 		for d := 0.3; d <= mostDrawbar+1e-9; d += 0.3 {
-			add([]finding.Op{{Op: "replace", Path: tp + "/couplingToAxle/value", Value: round10(float64(a.Value) + d)},
-				{Op: "replace", Path: tp + "/couplingToDeck/value", Value: round10(float64(b.Value) + d)}}, "with % longer {drawbar}", said.Length(d))
+			add(
+				[]finding.Op{
+					{Op: "replace", Path: tp + "/couplingToAxle/value", Value: round10(float64(a.Value) + d)},
+					{
+						Op:    "replace",
+						Path:  tp + "/couplingToDeck/value",
+						Value: round10(float64(b.Value) + d),
+					},
+				},
+				"with % longer {drawbar}",
+				said.Length(d),
+			)
 		}
 	}
 	return out

@@ -38,7 +38,17 @@ type Growth struct {
 }
 
 // gateBuy lists the checks that hold a purchase back.
-var gateBuy = []string{towing.CodePayload, towing.CodeTyreSpeed, towing.CodeBallSize, towing.CodePlug, towing.CodeBrakes, balance.CodeWindow, clearance.CodeCar, clearance.CodeWidth, fit.CodeMust}
+var gateBuy = []string{
+	towing.CodePayload,
+	towing.CodeTyreSpeed,
+	towing.CodeBallSize,
+	towing.CodePlug,
+	towing.CodeBrakes,
+	balance.CodeWindow,
+	clearance.CodeCar,
+	clearance.CodeWidth,
+	fit.CodeMust,
+}
 
 // Buy judges one trailer at the moment before it is bought: over all outings,
 // each check at its worst, then the same with more to carry.
@@ -56,14 +66,21 @@ func Buy(ctx context.Context, p *plan.Plan, trailer string) *Buying {
 	var order []string
 	for _, o := range append(slices.Clone(outings), noOuting(outings)...) {
 		if over(ctx) {
-			f := finding.Finding{Code: "trailer.not-looked", Stage: "trailer", Gate: finding.GateBuy, Subject: "/outings/" + o, Title: said.Say("An outing")}
+			f := finding.Finding{
+				Code:    "trailer.not-looked",
+				Stage:   "trailer",
+				Gate:    finding.GateBuy,
+				Subject: "/outings/" + o,
+				Title:   said.Say("An outing"),
+			}
 			f.Outcome, f.Says = unlooked()
 			worst["time"], order = f, append(order, "time")
 			break
 		}
 		rep := review.Again(laid, review.Request{Outing: o, Trailer: trailer})
 		for _, f := range rep.Findings {
-			if !slices.Contains(gateBuy, f.Code) && !(f.Essential && f.Stage == "trailer") && !(f.Stage == "vehicle" && f.Essential) {
+			if !slices.Contains(gateBuy, f.Code) && !(f.Essential && f.Stage == "trailer") &&
+				!(f.Stage == "vehicle" && f.Essential) {
 				continue
 			}
 			key := f.Code + "|" + f.Subject
@@ -95,9 +112,17 @@ func Buy(ctx context.Context, p *plan.Plan, trailer string) *Buying {
 	finding.Sort(out.Open)
 	switch out.Outcome {
 	case finding.Fails:
-		out.Says = said.Say("Do not buy it for this: % of % checks hold.", said.Count(out.Holds), said.Count(out.Of))
+		out.Says = said.Say(
+			"Do not buy it for this: % of % checks hold.",
+			said.Count(out.Holds),
+			said.Count(out.Of),
+		)
 	case finding.Unknown:
-		out.Says = said.Say("Nothing speaks against it yet: % of % checks hold. Find out the rest at the seller's.", said.Count(out.Holds), said.Count(out.Of))
+		out.Says = said.Say(
+			"Nothing speaks against it yet: % of % checks hold. Find out the rest at the seller's.",
+			said.Count(out.Holds),
+			said.Count(out.Of),
+		)
 	default:
 		out.Outcome, out.Says = finding.Holds, said.Say("All % checks before buying hold.", said.Count(out.Of))
 	}
@@ -121,15 +146,30 @@ func noOuting(outings []string) []string {
 }
 
 func papersFinding(id string, t *plan.Trailer) finding.Finding {
-	f := finding.Finding{Code: "trailer.papers", Stage: "trailer", Gate: finding.GateBuy, Subject: "/trailers/" + id + "/papers", Title: said.Say("Papers"), Scope: finding.Scope{Trailer: id}}
+	f := finding.Finding{
+		Code:    "trailer.papers",
+		Stage:   "trailer",
+		Gate:    finding.GateBuy,
+		Subject: "/trailers/" + id + "/papers",
+		Title:   said.Say("Papers"),
+		Scope:   finding.Scope{Trailer: id},
+	}
 	switch t.Papers {
 	case plan.PapersComplete, plan.PapersNoNeed, plan.PapersNew:
 		f.Outcome, f.Says = finding.Holds, said.Say("Papers are in order.")
 	case plan.PapersMissing:
-		f.Outcome, f.Says = finding.Fails, said.Say("Papers are missing. Ask the office what it takes before you pay.")
+		f.Outcome, f.Says = finding.Fails, said.Say(
+			"Papers are missing. Ask the office what it takes before you pay.",
+		)
 	default:
 		f.Outcome, f.Says = finding.Unknown, said.Say("Papers: not seen yet.")
-		f.Needs = []finding.Need{{Path: f.Subject, Says: said.Say("the papers"), Where: said.Say("Hold the identity plate against them.")}}
+		f.Needs = []finding.Need{
+			{
+				Path:  f.Subject,
+				Says:  said.Say("the papers"),
+				Where: said.Say("Hold the identity plate against them."),
+			},
+		}
 	}
 	return f
 }
@@ -185,21 +225,49 @@ func growths(p *plan.Plan, outings []string) []finding.Variant {
 		for _, o := range outings {
 			for t, l := range p.Outings[o].Layouts {
 				if _, on := l.Placements[boat]; on {
-					ops = append(ops, finding.Op{Op: "add", Path: "/outings/" + o + "/layouts/" + t + "/placements/" + more,
-						Value: plan.Placement{On: plan.OnLoad, ID: boat}})
+					ops = append(
+						ops,
+						finding.Op{Op: "add", Path: "/outings/" + o + "/layouts/" + t + "/placements/" + more,
+							Value: plan.Placement{On: plan.OnLoad, ID: boat}},
+					)
 				}
 			}
 		}
-		out = append(out, finding.Variant{Name: said.Say("one more like %", said.Name(p.Loads[boat].Name, "the boat")), Patch: ops})
+		out = append(
+			out,
+			finding.Variant{
+				Name:  said.Say("one more like %", said.Name(p.Loads[boat].Name, "the boat")),
+				Patch: ops,
+			},
+		)
 	}
 	if machine != "" {
 		l := p.Loads[machine]
 		kg := weight(machine) * nextBigger
-		ops := []finding.Op{{Op: "add", Path: "/loads/" + machine + "/mass", Value: plan.MassEstimate{Value: quantity.Mass(kg), How: plan.Typical}}}
-		if e := l.Size.Length; e != nil {
-			ops = append(ops, finding.Op{Op: "replace", Path: "/loads/" + machine + "/size/length/value", Value: float64(e.Value) * nextLonger})
+		ops := []finding.Op{
+			{
+				Op:    "add",
+				Path:  "/loads/" + machine + "/mass",
+				Value: plan.MassEstimate{Value: quantity.Mass(kg), How: plan.Typical},
+			},
 		}
-		out = append(out, finding.Variant{Name: said.Say("the next bigger than %, %", said.Name(l.Name, "the machine"), said.Mass(kg)), Patch: ops})
+		if e := l.Size.Length; e != nil {
+			ops = append(
+				ops,
+				finding.Op{
+					Op:    "replace",
+					Path:  "/loads/" + machine + "/size/length/value",
+					Value: float64(e.Value) * nextLonger,
+				},
+			)
+		}
+		out = append(
+			out,
+			finding.Variant{
+				Name:  said.Say("the next bigger than %, %", said.Name(l.Name, "the machine"), said.Mass(kg)),
+				Patch: ops,
+			},
+		)
 	}
 	return out
 }
@@ -207,7 +275,10 @@ func growths(p *plan.Plan, outings []string) []finding.Variant {
 // touches reports whether a variant changes a load.
 func touches(v finding.Variant, load string) bool {
 	path := "/loads/" + load
-	return slices.ContainsFunc(v.Patch, func(op finding.Op) bool { return op.Path == path || strings.HasPrefix(op.Path, path+"/") })
+	return slices.ContainsFunc(
+		v.Patch,
+		func(op finding.Op) bool { return op.Path == path || strings.HasPrefix(op.Path, path+"/") },
+	)
 }
 
 // grow judges a variant over the outings that carry what grew; after a growth

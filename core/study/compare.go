@@ -110,7 +110,10 @@ func Compare(ctx context.Context, p *plan.Plan, q review.Request, back bool) *Co
 	out := &Comparison{Outings: []Named{}, Wants: []Named{}, Candidates: []Candidate{}}
 	outings, trailers := p.OutingIDs(), p.TrailerIDs()
 	for _, id := range outings {
-		out.Outings = append(out.Outings, Named{ID: id, Name: said.Say("%", said.Name(p.Outings[id].Name, "Outing"))})
+		out.Outings = append(
+			out.Outings,
+			Named{ID: id, Name: said.Say("%", said.Name(p.Outings[id].Name, "Outing"))},
+		)
 	}
 	if _, ok := p.Outings[q.Outing]; !ok && len(outings) > 0 {
 		q.Outing = outings[0]
@@ -121,7 +124,15 @@ func Compare(ctx context.Context, p *plan.Plan, q review.Request, back bool) *Co
 		id := trailers[i]
 		if over(ctx) {
 			t := p.Trailers[id]
-			c := Candidate{ID: id, Name: t.Name, Comes: t.Comes, Chosen: p.Chosen == id, Outings: []CandidateOuting{}, Wants: []fit.State{}, Bill: cost.Of(id, &t)}
+			c := Candidate{
+				ID:      id,
+				Name:    t.Name,
+				Comes:   t.Comes,
+				Chosen:  p.Chosen == id,
+				Outings: []CandidateOuting{},
+				Wants:   []fit.State{},
+				Bill:    cost.Of(id, &t),
+			}
 			c.Outcome, c.Worst = unlooked()
 			out.Candidates[i] = c
 			return
@@ -230,7 +241,15 @@ func slid(l plan.Layout, r *rig.Rig, ops []finding.Op) plan.Layout {
 // judged holds one trailer against every outing and want.
 func judged(p *plan.Plan, id string, outings []string) Candidate {
 	t := p.Trailers[id]
-	c := Candidate{ID: id, Name: t.Name, Comes: t.Comes, Chosen: p.Chosen == id, Outings: []CandidateOuting{}, Wants: []fit.State{}, Bill: cost.Of(id, &t)}
+	c := Candidate{
+		ID:      id,
+		Name:    t.Name,
+		Comes:   t.Comes,
+		Chosen:  p.Chosen == id,
+		Outings: []CandidateOuting{},
+		Wants:   []fit.State{},
+		Bill:    cost.Of(id, &t),
+	}
 	c.Bare, c.FitOut = towing.Sold(p, id)
 	states := map[string]finding.Outcome{}
 	says := map[string]said.Sentence{}
@@ -365,7 +384,8 @@ func markUnbeaten(cs []Candidate) {
 			if !in(&b) || b.ID == a.ID {
 				return false
 			}
-			asGood := b.Bill.Money <= a.Bill.Money && b.Bill.Hours <= a.Bill.Hours && b.FitOut.Value >= a.FitOut.Value
+			asGood := b.Bill.Money <= a.Bill.Money && b.Bill.Hours <= a.Bill.Hours &&
+				b.FitOut.Value >= a.FitOut.Value
 			better := b.Bill.Money < a.Bill.Money || b.Bill.Hours < a.Bill.Hours || b.FitOut.Value > a.FitOut.Value
 			return asGood && better
 		})

@@ -40,7 +40,12 @@ func candidates(p *plan.Plan, q review.Request, f *finding.Finding) []finding.Va
 		found = toEven(r)
 	case f.Code == rack.CodeBar || f.Code == rack.CodeSag:
 		found = strongerBars(r, f.Subject)
-	case f.Code == ramp.CodeSetup, f.Code == ramp.CodeAngle, f.Code == ramp.CodeTip, f.Code == ramp.CodeClear, f.Code == ramp.CodeWinch, f.Code == ramp.CodeHold:
+	case f.Code == ramp.CodeSetup,
+		f.Code == ramp.CodeAngle,
+		f.Code == ramp.CodeTip,
+		f.Code == ramp.CodeClear,
+		f.Code == ramp.CodeWinch,
+		f.Code == ramp.CodeHold:
 		found = ontoRamp(r, f)
 	case f.Code == balance.CodeOffDeck:
 		found = ontoDeck(r, f.Subject)
@@ -149,7 +154,11 @@ func moveAxle(r *rig.Rig, s float64) (finding.Way, bool) {
 		return finding.Way{}, false
 	}
 	return wayOut(finding.Variant{
-		Name:  said.Say("move the axle % "+wayOf(d)+", to % from the {coupling}", said.Length(math.Abs(d)), said.Length(goal)),
+		Name: said.Say(
+			"move the axle % "+wayOf(d)+", to % from the {coupling}",
+			said.Length(math.Abs(d)),
+			said.Length(goal),
+		),
 		Patch: []finding.Op{{Op: "add", Path: r.AxlePath, Value: float64(goal)}},
 	}, 3+math.Abs(d)), true
 }
@@ -177,13 +186,22 @@ func ballast(r *rig.Rig, s float64) (finding.Way, bool) {
 		}
 	}
 	size := func(v quantity.Length) *plan.LengthEstimate { return &plan.LengthEstimate{Value: v, How: plan.Weighed} }
-	load := plan.Load{Order: 1000, Name: "ballast", Kind: "box", Mass: &plan.MassEstimate{Value: quantity.Mass(p), How: plan.Weighed},
-		Size: plan.Size{Length: size(length), Width: size(0.4), Height: size(0.25)}}
+	load := plan.Load{
+		Order: 1000,
+		Name:  "ballast",
+		Kind:  "box",
+		Mass:  &plan.MassEstimate{Value: quantity.Mass(p), How: plan.Weighed},
+		Size:  plan.Size{Length: size(length), Width: size(0.4), Height: size(0.25)},
+	}
 	return wayOut(finding.Variant{
 		Name: said.Say("carry % more "+where, said.Mass(p)),
 		Patch: []finding.Op{
 			{Op: "add", Path: "/loads/" + id, Value: load},
-			{Op: "add", Path: r.LayoutPath("/placements/" + id), Value: plan.Placement{On: plan.OnDeck, At: plan.Spot{Back: quantity.Length(back)}}},
+			{
+				Op:    "add",
+				Path:  r.LayoutPath("/placements/" + id),
+				Value: plan.Placement{On: plan.OnDeck, At: plan.Spot{Back: quantity.Length(back)}},
+			},
 		},
 	}, 2+p/50), true
 }
@@ -198,8 +216,11 @@ func ontoDeck(r *rig.Rig, path string) []finding.Way {
 		from, to := r.Free(it)
 		goal := math.Round(min(max(float64(it.At.Back), from), to)*100) / 100
 		return []finding.Way{wayOut(finding.Variant{
-			Name:  said.Say("bring % back onto the deck", said.Name(it.Name, "the load")),
-			Patch: append(setPlace(it, "back", float64(it.At.Back), goal), finding.Op{Op: "add", Path: it.PlacePath + "/at/right", Value: 0.0}),
+			Name: said.Say("bring % back onto the deck", said.Name(it.Name, "the load")),
+			Patch: append(
+				setPlace(it, "back", float64(it.At.Back), goal),
+				finding.Op{Op: "add", Path: it.PlacePath + "/at/right", Value: 0.0},
+			),
 		}, 0)}
 	}
 	return nil
@@ -235,7 +256,12 @@ func lighten(r *rig.Rig, link string, over float64) []finding.Way {
 			trips := math.Ceil(it.Mass.Nominal/left - 1e-9)
 			each := it.Mass.Nominal / trips
 			out = append(out, wayOut(finding.Variant{
-				Name: said.Say("carry % of % a trip, % trips alike", said.Mass(each), said.Name(it.Name, "the load"), said.Count(int(trips))),
+				Name: said.Say(
+					"carry % of % a trip, % trips alike",
+					said.Mass(each),
+					said.Name(it.Name, "the load"),
+					said.Count(int(trips)),
+				),
 				Patch: []finding.Op{
 					{Op: "test", Path: it.Path + "/mass/value", Value: float64(load.Mass.Value)},
 					{Op: "replace", Path: it.Path + "/mass/value", Value: float64(load.Mass.Value) / trips},

@@ -35,7 +35,12 @@ func deckLacks(r *rig.Rig) (l Lacks) {
 			said.Say("Tape from the ball's middle to the front edge of the deck."))
 	}
 	if r.Trailer.DeckLength == nil {
-		need(&l.Needs, "/deckLength", said.Say("the deck's length"), said.Say("Tape from the {headboard}'s inside to the tail."))
+		need(
+			&l.Needs,
+			"/deckLength",
+			said.Say("the deck's length"),
+			said.Say("Tape from the {headboard}'s inside to the tail."),
+		)
 	}
 	if r.Trailer.DeckWidth == nil {
 		need(&l.Rough, "/deckWidth", said.Say("the deck's width"),

@@ -35,13 +35,21 @@ func Lay(p *plan.Plan, trailer, outing string) []finding.Op {
 // lay gives the laid layout too.
 func lay(p *plan.Plan, trailer, outing string) (plan.Layout, []finding.Op) {
 	own := p.Outings[outing].Layouts[trailer]
-	missing := slices.DeleteFunc(LoadsOf(p, outing), func(id string) bool { _, ok := own.Placements[id]; return ok })
+	missing := slices.DeleteFunc(
+		LoadsOf(p, outing),
+		func(id string) bool { _, ok := own.Placements[id]; return ok },
+	)
 	if len(missing) == 0 {
 		return own, nil
 	}
 	from := reference(p, outing, trailer)
 	pattern := p.Outings[outing].Layouts[from]
-	next := plan.Layout{AxleAt: own.AxleAt, Parts: maps.Clone(own.Parts), Placements: maps.Clone(own.Placements), Readings: own.Readings}
+	next := plan.Layout{
+		AxleAt:     own.AxleAt,
+		Parts:      maps.Clone(own.Parts),
+		Placements: maps.Clone(own.Placements),
+		Readings:   own.Readings,
+	}
 	if next.Placements == nil {
 		next.Placements = map[string]plan.Placement{}
 	}
@@ -84,13 +92,29 @@ func lay(p *plan.Plan, trailer, outing string) (plan.Layout, []finding.Op) {
 	for id, on := range next.Parts {
 		if _, had := own.Parts[id]; !had {
 			if own.Parts == nil {
-				return next, []finding.Op{{Op: "add", Path: "/outings/" + outing + "/layouts/" + trailer, Value: next}}
+				return next, []finding.Op{
+					{Op: "add", Path: "/outings/" + outing + "/layouts/" + trailer, Value: next},
+				}
 			}
-			ops = append(ops, finding.Op{Op: "add", Path: "/outings/" + outing + "/layouts/" + trailer + "/parts/" + id, Value: on})
+			ops = append(
+				ops,
+				finding.Op{
+					Op:    "add",
+					Path:  "/outings/" + outing + "/layouts/" + trailer + "/parts/" + id,
+					Value: on,
+				},
+			)
 		}
 	}
 	for _, id := range missing {
-		ops = append(ops, finding.Op{Op: "add", Path: "/outings/" + outing + "/layouts/" + trailer + "/placements/" + id, Value: next.Placements[id]})
+		ops = append(
+			ops,
+			finding.Op{
+				Op:    "add",
+				Path:  "/outings/" + outing + "/layouts/" + trailer + "/placements/" + id,
+				Value: next.Placements[id],
+			},
+		)
 	}
 	return next, ops
 }
@@ -162,7 +186,10 @@ func Shift(r *rig.Rig) (d float64, patch []finding.Op, reached bool) {
 	after := ball - d*k
 	reached = after >= w.Low-0.5 && after <= w.High+0.5
 	for _, it := range free {
-		patch = append(patch, finding.Op{Op: "replace", Path: it.PlacePath + "/at/back", Value: round10(float64(it.At.Back) + d)})
+		patch = append(
+			patch,
+			finding.Op{Op: "replace", Path: it.PlacePath + "/at/back", Value: round10(float64(it.At.Back) + d)},
+		)
 	}
 	return d, patch, reached
 }

@@ -139,15 +139,23 @@ func swaps(r *rig.Rig, target float64) []finding.Way {
 			ma, mb := r.Moves(i).Mass, r.Moves(k).Mass
 			ball := r.Bears.Ball.Nominal - (ma*da+mb*db)/r.Axle.Nominal
 			var c finding.Way
-			c.Name = said.Say("let % and % change places", said.Name(a.Name, "a load"), said.Name(b.Name, "another"))
+			c.Name = said.Say(
+				"let % and % change places",
+				said.Name(a.Name, "a load"),
+				said.Name(b.Name, "another"),
+			)
 			c.Effort = 1 + math.Abs(da)*(1+ma/500) + math.Abs(db)*(1+mb/500)
 			for _, m := range []struct {
 				it    *rig.Item
 				d, to float64
 			}{{a, da, across}, {b, db, -across}} {
-				c.Patch = append(c.Patch, setPlace(m.it, "back", float64(m.it.At.Back), round(float64(m.it.At.Back)+m.d))...)
+				c.Patch = append(
+					c.Patch,
+					setPlace(m.it, "back", float64(m.it.At.Back), round(float64(m.it.At.Back)+m.d))...)
 				if math.Abs(m.to) > 1e-9 {
-					c.Patch = append(c.Patch, setPlace(m.it, "right", float64(m.it.At.Right), round(float64(m.it.At.Right)+m.to))...)
+					c.Patch = append(
+						c.Patch,
+						setPlace(m.it, "right", float64(m.it.At.Right), round(float64(m.it.At.Right)+m.to))...)
 				}
 			}
 			found = append(found, moved{c, math.Abs(ball - target)})
@@ -242,7 +250,10 @@ func followed(r *rig.Rig, first []finding.Way, target float64) []finding.Way {
 			seconds = append(seconds, a)
 		}
 		for _, s := range seconds {
-			v := finding.Variant{Name: slices.Concat(c.Name, said.Say(", and "), s.Name), Patch: slices.Concat(c.Patch, s.Patch)}
+			v := finding.Variant{
+				Name:  slices.Concat(c.Name, said.Say(", and "), s.Name),
+				Patch: slices.Concat(c.Patch, s.Patch),
+			}
 			out = append(out, wayOut(v, c.Effort+s.Effort+1))
 		}
 	}

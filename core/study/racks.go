@@ -119,7 +119,12 @@ func PlanRacks(ctx context.Context, p *plan.Plan, q review.Request) *RackPlans {
 			continue
 		}
 		if edge[i].lean == 0 || edge[i].width > legal {
-			out.Says = said.Say("% is % wide, % is allowed, and on edge it is no easier.", said.Name(hulls[i].name, "A hull"), said.Length(hulls[i].width), said.Length(legal))
+			out.Says = said.Say(
+				"% is % wide, % is allowed, and on edge it is no easier.",
+				said.Name(hulls[i].name, "A hull"),
+				said.Length(hulls[i].width),
+				said.Length(legal),
+			)
 			return out
 		}
 		hulls[i] = edge[i]
@@ -159,7 +164,11 @@ func PlanRacks(ctx context.Context, p *plan.Plan, q review.Request) *RackPlans {
 		}
 	}
 	slices.SortStableFunc(out.Options, func(a, b RackPlan) int {
-		return cmp.Or(cmp.Compare(len(a.Home), len(b.Home)), cmp.Compare(b.Outcome.Rank(), a.Outcome.Rank()), cmp.Compare(changes(&a), changes(&b)))
+		return cmp.Or(
+			cmp.Compare(len(a.Home), len(b.Home)),
+			cmp.Compare(b.Outcome.Rank(), a.Outcome.Rank()),
+			cmp.Compare(changes(&a), changes(&b)),
+		)
 	})
 	if len(out.Options) == 0 && over(ctx) {
 		out.Says = notLooked
@@ -170,7 +179,11 @@ func PlanRacks(ctx context.Context, p *plan.Plan, q review.Request) *RackPlans {
 		return out
 	}
 	out.Options = out.Options[:min(len(out.Options), mostRacks)]
-	out.Says = said.Say("%, % to carry them.", said.Counted(len(hulls), "hull", "hulls"), said.Counted(len(out.Options), "way", "ways"))
+	out.Says = said.Say(
+		"%, % to carry them.",
+		said.Counted(len(hulls), "hull", "hulls"),
+		said.Counted(len(out.Options), "way", "ways"),
+	)
 	return out
 }
 
@@ -192,7 +205,15 @@ func hullsOf(r *rig.Rig) []hullLoad {
 			continue
 		}
 		body := r.Moves(i)
-		h := hullLoad{id: it.ID, name: it.Name, length: it.Length(), width: it.Right - it.Left, height: it.Top - it.Bottom, mass: body.Mass, centre: body.X - it.Front}
+		h := hullLoad{
+			id:     it.ID,
+			name:   it.Name,
+			length: it.Length(),
+			width:  it.Right - it.Left,
+			height: it.Top - it.Bottom,
+			mass:   body.Mass,
+			centre: body.X - it.Front,
+		}
 		if pl := r.Layout.Placements[it.ID]; pl.Turn == 90 || pl.Turn == 270 {
 			continue
 		} else if pl.Turn == 180 {
@@ -227,7 +248,11 @@ const onDeck = -1
 // posts stand outside of the lower ones, which must be so much narrower. tops are the
 // bars' heights above the deck, the lowest over what else stands on it (under); what
 // would reach too high stays at home.
-func layHulls(hulls []hullLoad, width, deckHeight, under float64, deck bool) (places []laid, tops []float64, home []hullLoad) {
+func layHulls(
+	hulls []hullLoad,
+	width, deckHeight, under float64,
+	deck bool,
+) (places []laid, tops []float64, home []hullLoad) {
 	up := firstTier
 	if under > 0 {
 		up = max(up, under+tierGap)
@@ -300,7 +325,15 @@ func rackVariant(r *rig.Rig, kind string, places []laid, tops []float64, home []
 		return finding.Variant{}, false
 	}
 	tube := plan.Profile{Shape: "tube", Height: 0.05, Width: 0.05, Wall: 0.003, Material: "s235"}
-	rk := &plan.Rack{FrontAt: 0.05, RearAt: quantity.Length(0.05 + spacing), Posts: 2, Foot: plan.FootPocket, Post: tube, Bar: tube, Tiers: map[string]plan.Tier{}}
+	rk := &plan.Rack{
+		FrontAt: 0.05,
+		RearAt:  quantity.Length(0.05 + spacing),
+		Posts:   2,
+		Foot:    plan.FootPocket,
+		Post:    tube,
+		Bar:     tube,
+		Tiers:   map[string]plan.Tier{},
+	}
 	// Posts stand outside of all that lies under the highest tier.
 	apart := r.DeckWidth() - 0.1
 	for _, l := range places {
@@ -309,7 +342,14 @@ func rackVariant(r *rig.Rig, kind string, places []laid, tops []float64, home []
 		}
 	}
 	rk.Apart = quantity.Length(math.Ceil(apart*100-1e-9) / 100)
-	part := plan.Part{Order: 100, Name: map[string]string{"wide": "Rack, wide and low", "tall": "Rack, narrow and tall", "deck": "Rack over the deck", "edge": "Rack, hulls on edge"}[kind], Kind: "rack", Undo: "pins", Rack: rk, Slots: map[string]plan.Slot{}}
+	part := plan.Part{
+		Order: 100,
+		Name:  map[string]string{"wide": "Rack, wide and low", "tall": "Rack, narrow and tall", "deck": "Rack over the deck", "edge": "Rack, hulls on edge"}[kind],
+		Kind:  "rack",
+		Undo:  "pins",
+		Rack:  rk,
+		Slots: map[string]plan.Slot{},
+	}
 	id := ""
 	for n := 1; ; n++ {
 		id = fmt.Sprintf("rack-%s-%d", kind, n)
@@ -321,22 +361,39 @@ func rackVariant(r *rig.Rig, kind string, places []laid, tops []float64, home []
 	middle := 0.05 + spacing/2
 	for i, l := range places {
 		if l.tier == onDeck {
-			layout.Placements[l.hull.id] = plan.Placement{On: plan.OnDeck, At: plan.Spot{Back: quantity.Length(round10((r.DeckLength() - l.hull.length) / 2))}, Optional: layout.Placements[l.hull.id].Optional}
+			layout.Placements[l.hull.id] = plan.Placement{
+				On:       plan.OnDeck,
+				At:       plan.Spot{Back: quantity.Length(round10((r.DeckLength() - l.hull.length) / 2))},
+				Optional: layout.Placements[l.hull.id].Optional,
+			}
 			continue
 		}
 		tier := fmt.Sprintf("tier-%d", l.tier+1)
 		t := rk.Tiers[tier]
 		t.Order, t.Up = l.tier+1, quantity.Length(math.Round(tops[l.tier]*1e3)/1e3)
-		t.Length = max(t.Length, quantity.Length(round10(2*(math.Abs(l.right)+l.hull.width/2+barOver))), rk.Apart+0.1)
+		t.Length = max(
+			t.Length,
+			quantity.Length(round10(2*(math.Abs(l.right)+l.hull.width/2+barOver))),
+			rk.Apart+0.1,
+		)
 		rk.Tiers[tier] = t
 		slot := fmt.Sprintf("slot-%d", i+1)
 		place := plan.Slot{Order: i + 1, Name: fmt.Sprintf("tier %d, place %d", l.tier+1, i+1), Tier: tier,
-			At: plan.Spot{Back: quantity.Length(round10(middle - l.hull.centre)), Right: quantity.Length(math.Round(l.right*1e3) / 1e3), Up: t.Up}}
+			At: plan.Spot{
+				Back:  quantity.Length(round10(middle - l.hull.centre)),
+				Right: quantity.Length(math.Round(l.right*1e3) / 1e3),
+				Up:    t.Up,
+			}}
 		if l.hull.lean > 0 {
 			place.Pose = plan.PoseEdge
 		}
 		part.Slots[slot] = place
-		layout.Placements[l.hull.id] = plan.Placement{On: plan.OnPart, ID: id, Slot: slot, Optional: layout.Placements[l.hull.id].Optional}
+		layout.Placements[l.hull.id] = plan.Placement{
+			On:       plan.OnPart,
+			ID:       id,
+			Slot:     slot,
+			Optional: layout.Placements[l.hull.id].Optional,
+		}
 	}
 	for i := range home {
 		delete(layout.Placements, home[i].id)
@@ -345,7 +402,10 @@ func rackVariant(r *rig.Rig, kind string, places []laid, tops []float64, home []
 	untied := untie(r, layout)
 	back := (r.DeckLength() - spacing - 0.1) / 2
 	layout.Parts[id] = plan.PartOn{At: plan.Spot{Back: quantity.Length(round10(back))}}
-	patch := []finding.Op{{Op: "add", Path: "/parts/" + id, Value: part}, {Op: "replace", Path: r.LayoutPath(""), Value: layout}}
+	patch := []finding.Op{
+		{Op: "add", Path: "/parts/" + id, Value: part},
+		{Op: "replace", Path: r.LayoutPath(""), Value: layout},
+	}
 	slideRack(r, patch, &layout, id, back, spacing)
 	return finding.Variant{Name: rackName(part.Name, untied), Patch: patch}, true
 }
@@ -362,7 +422,13 @@ func rackName(name string, untied int) said.Sentence {
 // relaid is the outing's layout to be changed; all of it that no rack touches stays as it is.
 func relaid(r *rig.Rig) plan.Layout {
 	layout := *r.Layout
-	layout.Parts, layout.Placements, layout.Lashings = maps.Clone(layout.Parts), maps.Clone(layout.Placements), maps.Clone(layout.Lashings)
+	layout.Parts, layout.Placements, layout.Lashings = maps.Clone(
+		layout.Parts,
+	), maps.Clone(
+		layout.Placements,
+	), maps.Clone(
+		layout.Lashings,
+	)
 	if layout.Parts == nil {
 		layout.Parts = map[string]plan.PartOn{}
 	}
@@ -374,7 +440,9 @@ func relaid(r *rig.Rig) plan.Layout {
 func untie(r *rig.Rig, layout plan.Layout) int {
 	n := 0
 	for id, x := range layout.Lashings {
-		if was, is := r.Layout.Placements[x.Load], layout.Placements[x.Load]; was.On != is.On || was.ID != is.ID || was.Slot != is.Slot || was.At != is.At {
+		if was, is := r.Layout.Placements[x.Load], layout.Placements[x.Load]; was.On != is.On || was.ID != is.ID ||
+			was.Slot != is.Slot ||
+			was.At != is.At {
 			delete(layout.Lashings, id)
 			n++
 		}
@@ -449,7 +517,13 @@ func keptVariant(r *rig.Rig, id string, hulls []hullLoad) (v finding.Variant, n 
 		slot := slots[0]
 		slots = slots[1:]
 		back := middle - h.centre - float64(part.Slots[slot].At.Back)
-		layout.Placements[h.id] = plan.Placement{On: plan.OnPart, ID: id, Slot: slot, At: plan.Spot{Back: quantity.Length(round10(back))}, Optional: layout.Placements[h.id].Optional}
+		layout.Placements[h.id] = plan.Placement{
+			On:       plan.OnPart,
+			ID:       id,
+			Slot:     slot,
+			At:       plan.Spot{Back: quantity.Length(round10(back))},
+			Optional: layout.Placements[h.id].Optional,
+		}
 		n++
 	}
 	bareRacks(r, layout)
@@ -465,7 +539,15 @@ func keptVariant(r *rig.Rig, id string, hulls []hullLoad) (v finding.Variant, n 
 	return finding.Variant{Name: rackName(part.Name, untied), Patch: patch}, n, home
 }
 
-func (o *RackPlans) judge(p *plan.Plan, q review.Request, before *review.Report, kind string, v finding.Variant, carried int, home []hullLoad) {
+func (o *RackPlans) judge(
+	p *plan.Plan,
+	q review.Request,
+	before *review.Report,
+	kind string,
+	v finding.Variant,
+	carried int,
+	home []hullLoad,
+) {
 	next, err := plan.Apply(p, v.Patch)
 	if err != nil || len(plan.Clean(next)) > 0 {
 		return
@@ -477,14 +559,20 @@ func (o *RackPlans) judge(p *plan.Plan, q review.Request, before *review.Report,
 		opt.Home = append(opt.Home, home[i].name)
 	}
 	for i := range rep.Findings {
-		if f := &rep.Findings[i]; f.Outcome == finding.Fails && (f.Code == rack.CodeRoom || f.Code == rack.CodeSupport) {
+		if f := &rep.Findings[i]; f.Outcome == finding.Fails &&
+			(f.Code == rack.CodeRoom || f.Code == rack.CodeSupport) {
 			return // it cannot be built so, or the hulls do not fit what there is
 		} else if (f.Stage == rack.Stage || f.Stage == "balance") && !f.Compares && f.Outcome != finding.Unknown {
 			opt.Outcome = finding.Worse(opt.Outcome, f.Outcome)
 		}
 	}
 	if len(home) > 0 {
-		opt.Says = said.Say("% of % fit; % stay at home.", said.Count(carried), said.Count(o.Hulls), said.Count(len(home)))
+		opt.Says = said.Say(
+			"% of % fit; % stay at home.",
+			said.Count(carried),
+			said.Count(o.Hulls),
+			said.Count(len(home)),
+		)
 	} else {
 		opt.Says = said.Say(map[string]string{"wide": "Lowest, but broad.", "tall": "Within the mudguards, but high.", "deck": "Heaviest hull low, the others over it.", "edge": "On edge in cradles: narrow, each lifted and turned.", "kept": "The rack that there is: nothing to cut."}[kind])
 	}
@@ -589,17 +677,50 @@ func strongerBars(r *rig.Rig, path string) []finding.Way {
 	stock, _ := catalogue.StockOf(rk.Bar.Material)
 	seen := 0
 	for _, c := range catalogue.Commons {
-		if c.Shape != rk.Bar.Shape || c.Timber != stock.Timber || c.Height*c.Height*max(c.Wall, 0.001) <= rk.Bar.Height*rk.Bar.Height*max(rk.Bar.Wall, 0.001) || seen == 4 {
+		if c.Shape != rk.Bar.Shape || c.Timber != stock.Timber ||
+			c.Height*c.Height*max(c.Wall, 0.001) <= rk.Bar.Height*rk.Bar.Height*max(rk.Bar.Wall, 0.001) ||
+			seen == 4 {
 			continue
 		}
 		seen++
-		next := plan.Profile{Shape: c.Shape, Height: c.Height, Width: c.Width, Wall: c.Wall, Lip: c.Lip, Material: rk.Bar.Material}
+		next := plan.Profile{
+			Shape:    c.Shape,
+			Height:   c.Height,
+			Width:    c.Width,
+			Wall:     c.Wall,
+			Lip:      c.Lip,
+			Material: rk.Bar.Material,
+		}
 		next.PerMetre = likePrice(rk.Bar, next)
 		change := finding.Op{Op: "replace", Path: path + "/rack/bar", Value: next}
-		out = append(out, wayOut(stronger(rk, said.Say("bars of "), parts.SectionText(next), change, func(k *plan.Rack) { k.Bar = next }), float64(seen)))
+		out = append(
+			out,
+			wayOut(
+				stronger(
+					rk,
+					said.Say("bars of "),
+					parts.SectionText(next),
+					change,
+					func(k *plan.Rack) { k.Bar = next },
+				),
+				float64(seen),
+			),
+		)
 	}
 	if rk.Posts == 0 || rk.Posts == 2 {
-		out = append(out, wayOut(stronger(rk, said.Say("a third post in the middle of each frame"), nil, finding.Op{Op: "add", Path: path + "/rack/posts", Value: 3}, func(k *plan.Rack) { k.Posts = 3 }), 1.8))
+		out = append(
+			out,
+			wayOut(
+				stronger(
+					rk,
+					said.Say("a third post in the middle of each frame"),
+					nil,
+					finding.Op{Op: "add", Path: path + "/rack/posts", Value: 3},
+					func(k *plan.Rack) { k.Posts = 3 },
+				),
+				1.8,
+			),
+		)
 	}
 	if rk.Brace == 0 {
 		const leg = 0.25
@@ -607,7 +728,19 @@ func strongerBars(r *rig.Rig, path string) []finding.Way {
 		with.Brace = leg
 		for _, t := range rk.Tiers {
 			if len(parts.BracesAt(&with, t)) > 0 {
-				out = append(out, wayOut(stronger(rk, said.Say("braces at 45°, % each way", said.Length(leg)), nil, finding.Op{Op: "add", Path: path + "/rack/brace", Value: leg}, func(k *plan.Rack) { k.Brace = leg }), 1.5))
+				out = append(
+					out,
+					wayOut(
+						stronger(
+							rk,
+							said.Say("braces at 45°, % each way", said.Length(leg)),
+							nil,
+							finding.Op{Op: "add", Path: path + "/rack/brace", Value: leg},
+							func(k *plan.Rack) { k.Brace = leg },
+						),
+						1.5,
+					),
+				)
 				break
 			}
 		}

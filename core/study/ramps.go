@@ -66,7 +66,14 @@ func PlaceRamps(p *plan.Plan, q review.Request) *RampPlaces {
 	}
 	out.Rough = r.Usual
 	if part.Ramp.Length <= 0 {
-		out.Needs = append(out.Needs, finding.Need{Path: "/parts/" + id + "/ramp/length", Says: said.Say("the length of the ramps"), Where: said.Say("Tape one from end to end.")})
+		out.Needs = append(
+			out.Needs,
+			finding.Need{
+				Path:  "/parts/" + id + "/ramp/length",
+				Says:  said.Say("the length of the ramps"),
+				Where: said.Say("Tape one from end to end."),
+			},
+		)
 	}
 	if len(out.Needs) > 0 {
 		out.Says = out.sum()
@@ -101,10 +108,18 @@ func PlaceRamps(p *plan.Plan, q review.Request) *RampPlaces {
 		}
 		place := finding.Op{Op: "add", Path: r.LayoutPath("/parts/" + id), Value: plan.PartOn{At: way.at}}
 		if r.Layout.Parts == nil {
-			place = finding.Op{Op: "add", Path: r.LayoutPath("/parts"), Value: map[string]plan.PartOn{id: {At: way.at}}}
+			place = finding.Op{
+				Op:    "add",
+				Path:  r.LayoutPath("/parts"),
+				Value: map[string]plan.PartOn{id: {At: way.at}},
+			}
 		}
 		v := finding.Variant{Name: said.Say(way.name), Patch: []finding.Op{
-			{Op: "replace", Path: "/parts/" + id + "/size", Value: plan.Size{Length: size(way.l), Width: size(way.w), Height: size(way.h)}}, place}}
+			{
+				Op:    "replace",
+				Path:  "/parts/" + id + "/size",
+				Value: plan.Size{Length: size(way.l), Width: size(way.w), Height: size(way.h)},
+			}, place}}
 		next, err := plan.Apply(p, v.Patch)
 		if err != nil || len(plan.Clean(next)) > 0 {
 			continue
@@ -152,7 +167,10 @@ func ontoRamp(r *rig.Rig, f *finding.Finding) []finding.Way {
 	}
 	loading, part := r.LayoutPath("/loading"), "/parts/"+s.RampID+"/ramp"
 	one := func(effort float64, name said.Sentence, path string, value any) finding.Way {
-		return wayOut(finding.Variant{Name: name, Patch: []finding.Op{{Op: "add", Path: path, Value: value}}}, effort)
+		return wayOut(
+			finding.Variant{Name: name, Patch: []finding.Op{{Op: "add", Path: path, Value: value}}},
+			effort,
+		)
 	}
 	longer := func(l float64) finding.Way {
 		l = math.Ceil(l*20-1e-9) / 20
@@ -169,21 +187,49 @@ func ontoRamp(r *rig.Rig, f *finding.Finding) []finding.Way {
 			out = append(out, longer(l))
 		}
 		if r.Layout.Loading.Raised == 0 {
-			out = append(out, one(1, said.Say("the {coupling} raised by %", said.Length(0.15)), loading+"/raised", 0.15))
+			out = append(
+				out,
+				one(1, said.Say("the {coupling} raised by %", said.Length(0.15)), loading+"/raised", 0.15),
+			)
 		}
 	case ramp.CodeClear:
 		if l := s.Shortest(f.Limit.Value); l > float64(s.Ramp.Length) {
 			out = append(out, longer(l))
 		}
 		if up := s.LeastRaise(f.Limit.Value); up > 0 {
-			out = append(out, one(1, said.Say("the {coupling} raised by %", said.Length(up)), loading+"/raised", round10(float64(r.Layout.Loading.Raised)+up)))
+			out = append(
+				out,
+				one(
+					1,
+					said.Say("the {coupling} raised by %", said.Length(up)),
+					loading+"/raised",
+					round10(float64(r.Layout.Loading.Raised)+up),
+				),
+			)
 		}
 	case ramp.CodeTip:
 		if r.Layout.Loading.Unhitched {
-			out = append(out, wayOut(finding.Variant{Name: said.Say("hitch it first"), Patch: []finding.Op{{Op: "remove", Path: loading + "/unhitched"}}}, 1))
+			out = append(
+				out,
+				wayOut(
+					finding.Variant{
+						Name:  said.Say("hitch it first"),
+						Patch: []finding.Op{{Op: "remove", Path: loading + "/unhitched"}},
+					},
+					1,
+				),
+			)
 		}
 		if r.Layout.Loading.Props == nil {
-			out = append(out, one(2, said.Say("rear props with % of air", said.Length(0.02)), loading+"/props", plan.Props{Back: quantity.Length(r.DeckLength() - 0.1), Gap: 0.02}))
+			out = append(
+				out,
+				one(
+					2,
+					said.Say("rear props with % of air", said.Length(0.02)),
+					loading+"/props",
+					plan.Props{Back: quantity.Length(r.DeckLength() - 0.1), Gap: 0.02},
+				),
+			)
 		}
 	case ramp.CodeWinch:
 		if !r.Layout.Loading.Winch.Block {

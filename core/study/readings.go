@@ -53,7 +53,13 @@ type Narrowed struct {
 // ReadScales holds an outing's readings against its guesses.
 func ReadScales(p *plan.Plan, q review.Request) *Scales {
 	review.Ready(p)
-	out := &Scales{Rows: []ScaleRow{}, Expect: []ScaleRow{}, Guesses: []Narrowed{}, Suspect: []finding.Variant{}, Outcome: finding.Unknown}
+	out := &Scales{
+		Rows:    []ScaleRow{},
+		Expect:  []ScaleRow{},
+		Guesses: []Narrowed{},
+		Suspect: []finding.Variant{},
+		Outcome: finding.Unknown,
+	}
 	r := rig.Resolve(p, q.Trailer, q.Outing)
 	if r == nil || r.Bears == nil || r.Bears.Share == nil || r.Layout == nil {
 		out.Says = said.Say("Not known yet what a scale would read: tell the rest first.")
@@ -77,11 +83,23 @@ func ReadScales(p *plan.Plan, q review.Request) *Scales {
 		}
 		taken[rd.What] = true
 		readings = append(readings, reading)
-		out.Rows = append(out.Rows, ScaleRow{id, rd.What, name, finding.Of(quantity.KindMass, reading.Range), finding.Of(quantity.KindMass, r.Beam.Expect(reading))})
+		out.Rows = append(
+			out.Rows,
+			ScaleRow{
+				id,
+				rd.What,
+				name,
+				finding.Of(quantity.KindMass, reading.Range),
+				finding.Of(quantity.KindMass, r.Beam.Expect(reading)),
+			},
+		)
 	}
 	for _, w := range plan.Whats {
 		if reading, name, ok := balance.Reading(r, &plan.LoadReading{What: w}); ok && !taken[w] {
-			out.Expect = append(out.Expect, ScaleRow{What: w, Name: name, Expect: finding.Of(quantity.KindMass, r.Beam.Expect(reading))})
+			out.Expect = append(
+				out.Expect,
+				ScaleRow{What: w, Name: name, Expect: finding.Of(quantity.KindMass, r.Beam.Expect(reading))},
+			)
 		}
 	}
 	out.Settles = settles(r, readings)
@@ -91,7 +109,10 @@ func ReadScales(p *plan.Plan, q review.Request) *Scales {
 	}
 	amounts, err := r.Beam.Agree(readings)
 	if errors.Is(err, statics.ErrTooMany) {
-		out.Says = said.Say("More than % guesses at once: weigh some loads alone first.", said.Count(statics.MaxDoubts))
+		out.Says = said.Say(
+			"More than % guesses at once: weigh some loads alone first.",
+			said.Count(statics.MaxDoubts),
+		)
 		return out
 	}
 	if errors.Is(err, statics.ErrDisagree) {
@@ -108,7 +129,15 @@ func ReadScales(p *plan.Plan, q review.Request) *Scales {
 		if t.Amount.Width() <= 0 || amounts[i].Width() > 0.98*t.Amount.Width() {
 			continue
 		}
-		out.Guesses = append(out.Guesses, Narrowed{t.Path, t.Name, finding.Of(quantity.KindMass, t.Amount), finding.Of(quantity.KindMass, amounts[i])})
+		out.Guesses = append(
+			out.Guesses,
+			Narrowed{
+				t.Path,
+				t.Name,
+				finding.Of(quantity.KindMass, t.Amount),
+				finding.Of(quantity.KindMass, amounts[i]),
+			},
+		)
 		patch = append(patch, takeOver(p, t.Path, amounts[i])...)
 	}
 	if len(patch) > 0 {
@@ -131,7 +160,12 @@ func stood(p *plan.Plan, q review.Request, l *plan.Layout) *plan.Plan {
 		then.Outings = maps.Clone(p.Outings)
 		o := then.Outings[q.Outing]
 		o.Layouts = maps.Clone(o.Layouts)
-		o.Layouts[q.Trailer] = plan.Layout{AxleAt: s.AxleAt, Parts: s.Parts, Placements: s.Placements, Readings: l.Readings}
+		o.Layouts[q.Trailer] = plan.Layout{
+			AxleAt:     s.AxleAt,
+			Parts:      s.Parts,
+			Placements: s.Placements,
+			Readings:   l.Readings,
+		}
 		then.Outings[q.Outing] = o
 		return &then
 	}
@@ -157,20 +191,33 @@ func (s *Scales) disagree(r *rig.Rig, readings []statics.Reading) {
 		return cmp.Or(cmp.Compare(a.off, b.off), cmp.Compare(a.term, b.term))
 	})
 	if len(list) == 0 {
-		s.Says = said.Say("The readings contradict each other. Was the scale under the {jockey wheel}, the trailer not level, or a wheel on a slope?")
+		s.Says = said.Say(
+			"The readings contradict each other. Was the scale under the {jockey wheel}, the trailer not level, or a wheel on a slope?",
+		)
 		return
 	}
 	t, want := &r.Beam.Terms[list[0].term], suspects[list[0].term]
 	name := said.Name(t.Name, "one weight")
 	if want.High <= want.Low+0.5 {
-		s.Says = said.Say("% cannot be %: the scale asks for %.", name, said.Mass(t.Amount.Nominal), said.Mass(want.Nominal))
+		s.Says = said.Say(
+			"% cannot be %: the scale asks for %.",
+			name,
+			said.Mass(t.Amount.Nominal),
+			said.Mass(want.Nominal),
+		)
 	} else {
 		s.Says = said.Say("% cannot be %: the scale asks for % to %.", name, said.Mass(t.Amount.Nominal), said.Mass(want.Low), said.Mass(want.High))
 	}
 	for _, x := range list[:min(3, len(list))] {
 		t, want := &r.Beam.Terms[x.term], suspects[x.term]
 		if patch := takeOver(r.Plan, t.Path, want); len(patch) > 0 {
-			s.Suspect = append(s.Suspect, finding.Variant{Name: said.Say("% weighs %", said.Name(t.Name, "it"), said.Between(quantity.KindMass, want)), Patch: patch})
+			s.Suspect = append(
+				s.Suspect,
+				finding.Variant{
+					Name:  said.Say("% weighs %", said.Name(t.Name, "it"), said.Between(quantity.KindMass, want)),
+					Patch: patch,
+				},
+			)
 		}
 	}
 }
@@ -187,7 +234,13 @@ func takeOver(p *plan.Plan, path string, amount quantity.Range[float64]) []findi
 	round := func(v float64) float64 { return math.Round(v*10) / 10 }
 	value := round((amount.Low + amount.High) / 2)
 	half := quantity.Mass(math.Ceil((amount.High-amount.Low)/2*10) / 10)
-	return []finding.Op{{Op: "add", Path: path, Value: plan.MassEstimate{Value: quantity.Mass(value), PlusMinus: &half, How: plan.Weighed}}}
+	return []finding.Op{
+		{
+			Op:    "add",
+			Path:  path,
+			Value: plan.MassEstimate{Value: quantity.Mass(value), PlusMinus: &half, How: plan.Weighed},
+		},
+	}
 }
 
 // settles names the one further reading after which the ball window is settled
@@ -230,7 +283,8 @@ func settles(r *rig.Rig, readings []statics.Reading) said.Sentence {
 				t.Amount.Low, t.Amount.High = t.Amount.Nominal*0.98, t.Amount.Nominal*1.02
 			}
 		}
-		if share, err := known.Beam.AgreeShare(readings); err == nil && share.Low >= r.School.Low && share.High <= r.School.High {
+		if share, err := known.Beam.AgreeShare(readings); err == nil && share.Low >= r.School.Low &&
+			share.High <= r.School.High {
 			return said.Say("One more reading settles it: weigh %.", said.Name(g.Name, "it"))
 		}
 	}

@@ -109,7 +109,13 @@ func addFixes(ctx context.Context, p *plan.Plan, q review.Request, rep *review.R
 
 // tryFix judges the plan with the variant. It is a fix when the finding comes to
 // a better outcome and no other check comes to a worse one.
-func tryFix(p *plan.Plan, q review.Request, before *review.Report, f *finding.Finding, v finding.Variant) (finding.Fix, bool) {
+func tryFix(
+	p *plan.Plan,
+	q review.Request,
+	before *review.Report,
+	f *finding.Finding,
+	v finding.Variant,
+) (finding.Fix, bool) {
 	patched, err := plan.Apply(p, v.Patch)
 	if err != nil {
 		return finding.Fix{}, false

@@ -93,7 +93,9 @@ func PlanTies(ctx context.Context, p *plan.Plan, q review.Request) *TiePlan {
 				bare, enough = true, true
 			}
 		}
-		if pl := r.Layout.Placements[l.Item.ID]; found == nil && sums > 0 && l.Grip.Low < norms.MatGrip && pl.Grip == 0 && pl.On != plan.OnPart {
+		if pl := r.Layout.Placements[l.Item.ID]; found == nil && sums > 0 && l.Grip.Low < norms.MatGrip &&
+			pl.Grip == 0 &&
+			pl.On != plan.OnPart {
 			on := *l
 			on.Grip = norms.Grip{Low: norms.MatGrip, High: norms.MatGrip}
 			if found, enough = tieDown(r, &on, left, placed, &sums); found != nil {
@@ -112,7 +114,10 @@ func PlanTies(ctx context.Context, p *plan.Plan, q review.Request) *TiePlan {
 			row.Straps = len(found[0])
 			row.Says = said.Say("% straps.", said.Count(row.Straps))
 			if bare {
-				row.Says = said.Say("% straps; none left, or no ring, for lines at bow and stern.", said.Count(row.Straps))
+				row.Says = said.Say(
+					"% straps; none left, or no ring, for lines at bow and stern.",
+					said.Count(row.Straps),
+				)
 			}
 			if mat {
 				row.Says = said.Say("% straps and an anti-slip mat under it.", said.Count(row.Straps))
@@ -125,12 +130,18 @@ func PlanTies(ctx context.Context, p *plan.Plan, q review.Request) *TiePlan {
 			row.Says = said.Say("The search ended before a set was found: tie it by hand, or add rings.")
 		default:
 			missing++
-			row.Says = said.Say("No set of up to % straps holds it from these tie points: more rings, a mat, or stronger straps.", said.Count(mostTies))
+			row.Says = said.Say(
+				"No set of up to % straps holds it from these tie points: more rings, a mat, or stronger straps.",
+				said.Count(mostTies),
+			)
 		}
 		out.Loads = append(out.Loads, row)
 	}
 	used := len(placed)
-	out.Variant = finding.Variant{Name: said.Say("tie down with % straps", said.Count(used)), Patch: append(lashed(r, sets, 0), mats...)}
+	out.Variant = finding.Variant{
+		Name:  said.Say("tie down with % straps", said.Count(used)),
+		Patch: append(lashed(r, sets, 0), mats...),
+	}
 	for k := 1; k <= mostOthers && missing == 0; k++ {
 		var name said.Sentence
 		for _, s := range sets {
@@ -224,12 +235,21 @@ func onRacks(r *rig.Rig) bool {
 // none do. Tie points that are taken come in only where the free ones do not hold it. enough
 // is false where straps ran out first. sums is how many sets may still be held against
 // statics.
-func tieDown(r *rig.Rig, l *lashing.Load, left map[string]int, placed []plan.Lashing, sums *int) (sets [][]plan.Lashing, enough bool) {
+func tieDown(
+	r *rig.Rig,
+	l *lashing.Load,
+	left map[string]int,
+	placed []plan.Lashing,
+	sums *int,
+) (sets [][]plan.Lashing, enough bool) {
 	all, taken := waysFor(r, l), map[string]bool{}
 	for _, x := range placed {
 		taken[x.From], taken[x.To] = true, x.To != ""
 	}
-	free := slices.DeleteFunc(slices.Clone(all), func(x plan.Lashing) bool { return taken[x.From] || x.To != "" && taken[x.To] })
+	free := slices.DeleteFunc(
+		slices.Clone(all),
+		func(x plan.Lashing) bool { return taken[x.From] || x.To != "" && taken[x.To] },
+	)
 	straps := strongest(r.Plan, left)
 	for _, ways := range [][]plan.Lashing{free, all} {
 		for n := 1; n <= min(mostTies, len(ways)) && sets == nil; n++ {
@@ -247,7 +267,14 @@ func tieDown(r *rig.Rig, l *lashing.Load, left map[string]int, placed []plan.Las
 
 // ofNumber gives a set of as many ways as there are straps that holds a load, and up to
 // mostOthers more; nil where none does.
-func ofNumber(r *rig.Rig, l *lashing.Load, ways []plan.Lashing, straps []string, placed []plan.Lashing, sums *int) (sets [][]plan.Lashing) {
+func ofNumber(
+	r *rig.Rig,
+	l *lashing.Load,
+	ways []plan.Lashing,
+	straps []string,
+	placed []plan.Lashing,
+	sums *int,
+) (sets [][]plan.Lashing) {
 	n := len(straps)
 	pick, beyond := make([]int, n), mostBeyond
 	var try func(from, k int) bool
@@ -347,7 +374,17 @@ func lines(r *rig.Rig, l *lashing.Load) []plan.Lashing {
 			best, least = id, n
 		}
 		if best != "" {
-			out = append(out, plan.Lashing{Load: it.ID, From: best, Hold: plan.Spot{Back: quantity.Length(round10(end * it.Length())), Up: quantity.Length(round10(0.3 * (it.Top - it.Bottom)))}})
+			out = append(
+				out,
+				plan.Lashing{
+					Load: it.ID,
+					From: best,
+					Hold: plan.Spot{
+						Back: quantity.Length(round10(end * it.Length())),
+						Up:   quantity.Length(round10(0.3 * (it.Top - it.Bottom))),
+					},
+				},
+			)
 		}
 	}
 	return out
@@ -369,7 +406,15 @@ func waysFor(r *rig.Rig, l *lashing.Load) []plan.Lashing {
 			}
 		}
 		for i, x := range parts.FramesAt(part.Rack) {
-			out = append(out, plan.Lashing{Load: it.ID, From: bars[2*i], To: bars[2*i+1], Hold: plan.Spot{Back: quantity.Length(round10(at + x - it.Front))}})
+			out = append(
+				out,
+				plan.Lashing{
+					Load: it.ID,
+					From: bars[2*i],
+					To:   bars[2*i+1],
+					Hold: plan.Spot{Back: quantity.Length(round10(at + x - it.Front))},
+				},
+			)
 		}
 		return hookable(r, l, append(out, lines(r, l)...))
 	}
@@ -381,11 +426,20 @@ func waysFor(r *rig.Rig, l *lashing.Load) []plan.Lashing {
 					p, q = q, p
 				}
 				x := front + float64(p.Back)
-				if math.Abs(float64(p.Back-q.Back)) > tiltLeast || p.Right > 0 || q.Right < 0 || x < it.Front-0.3 || x > it.Rear+0.3 {
+				if math.Abs(float64(p.Back-q.Back)) > tiltLeast || p.Right > 0 || q.Right < 0 || x < it.Front-0.3 ||
+					x > it.Rear+0.3 {
 					continue
 				}
 				back := math.Min(math.Max(x-it.Front, 0.1), it.Length()-0.1)
-				out = append(out, plan.Lashing{Load: it.ID, From: a, To: b, Hold: plan.Spot{Back: quantity.Length(round10(back))}})
+				out = append(
+					out,
+					plan.Lashing{
+						Load: it.ID,
+						From: a,
+						To:   b,
+						Hold: plan.Spot{Back: quantity.Length(round10(back))},
+					},
+				)
 			}
 		}
 	}
@@ -435,7 +489,15 @@ func waysFor(r *rig.Rig, l *lashing.Load) []plan.Lashing {
 
 // corner holds a load directly at a place of it.
 func corner(it *rig.Item, point string, back, right, up float64) plan.Lashing {
-	return plan.Lashing{Load: it.ID, From: point, Hold: plan.Spot{Back: quantity.Length(round10(back)), Right: quantity.Length(math.Round(right*100) / 100), Up: quantity.Length(math.Round(up*100) / 100)}}
+	return plan.Lashing{
+		Load: it.ID,
+		From: point,
+		Hold: plan.Spot{
+			Back:  quantity.Length(round10(back)),
+			Right: quantity.Length(math.Round(right*100) / 100),
+			Up:    quantity.Length(math.Round(up*100) / 100),
+		},
+	}
 }
 
 // hookable keeps the ways that can be hooked and run through nothing.

@@ -184,15 +184,28 @@ func ballWindow(r *rig.Rig, w *Window) finding.Finding {
 	case w.High < w.Low:
 		f.Outcome = finding.Fails
 		limit(w.High)
-		f.Says = said.Say("No {ball load} fits: this trailer asks for % or more, the lowest limit is %. Carry less, or fit a hitch rated for it.", said.Mass(w.Low), said.Mass(w.High))
+		f.Says = said.Say(
+			"No {ball load} fits: this trailer asks for % or more, the lowest limit is %. Carry less, or fit a hitch rated for it.",
+			said.Mass(w.Low),
+			said.Mass(w.High),
+		)
 	case b.Ball.Nominal < 0.01*b.Mass.Nominal:
 		f.Outcome = finding.Fails
 		limit(w.Low)
-		f.Says = said.Say("{Ball load} %: the trailer will sway and lift the car's tail. Move weight forward.", ball)
+		f.Says = said.Say(
+			"{Ball load} %: the trailer will sway and lift the car's tail. Move weight forward.",
+			ball,
+		)
 	case !lowHolds:
 		f.Outcome = finding.Fails
 		limit(w.Low)
-		f.Says = said.Say("{Ball load} %, %: under the window of % to %. Move weight forward.", ball, pct, low, high)
+		f.Says = said.Say(
+			"{Ball load} %, %: under the window of % to %. Move weight forward.",
+			ball,
+			pct,
+			low,
+			high,
+		)
 	case !highHolds:
 		f.Outcome = finding.Fails
 		limit(r.School.High * b.Mass.Nominal)
@@ -205,7 +218,9 @@ func ballWindow(r *rig.Rig, w *Window) finding.Finding {
 			word = "over"
 			limit(r.School.High * b.Mass.Nominal)
 		}
-		f.Says = append(append(said.Say("Full, the {ball load} is %. Without ", pct), state...), said.Say(" it is %: "+word+" the window of % to %.", said.Share(stateShare), low, high)...)
+		f.Says = append(
+			append(said.Say("Full, the {ball load} is %. Without ", pct), state...),
+			said.Say(" it is %: "+word+" the window of % to %.", said.Share(stateShare), low, high)...)
 	case !lowSure || !highSure:
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 		edge, word := r.School.Low, "low"
@@ -213,7 +228,15 @@ func ballWindow(r *rig.Rig, w *Window) finding.Finding {
 			edge, word = r.School.High, "high"
 		}
 		limit(edge * b.Mass.Nominal)
-		f.Says = append(said.Say("{Ball load} %, %, but the guesses allow % to %. ", ball, pct, said.Share(share.Low), said.Share(share.High)), weighFirst(r, edge, word == "low")...)
+		f.Says = append(
+			said.Say(
+				"{Ball load} %, %, but the guesses allow % to %. ",
+				ball,
+				pct,
+				said.Share(share.Low),
+				said.Share(share.High),
+			),
+			weighFirst(r, edge, word == "low")...)
 	case margin < windowReserve:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		limit(w.Low)
@@ -253,7 +276,8 @@ func worstState(r *rig.Rig) (said.Sentence, float64) {
 		return nil, 0
 	}
 	high := quantity.Exceeds(s.Share.High, r.School.High)
-	low := s.Share.Low < r.School.Low-1e-9 && !(r.School.Floor > 0 && states.AtLeastEither(r.School.Low, float64(r.School.Floor)) >= -1e-9)
+	low := s.Share.Low < r.School.Low-1e-9 &&
+		!(r.School.Floor > 0 && states.AtLeastEither(r.School.Low, float64(r.School.Floor)) >= -1e-9)
 	if !high && !low {
 		return nil, 0
 	}
@@ -308,8 +332,18 @@ func steps(r *rig.Rig, w *Window) []finding.Step {
 		Symbol: "s", Says: said.Say("share of the loaded trailer"), Formula: "s = R_ball / m",
 		Result: finding.Of(quantity.KindShare, *b.Share),
 		Terms: []finding.StepTerm{
-			{Symbol: "R_ball", Says: said.Say("{ball load}"), Measure: finding.Of(quantity.KindMass, b.Ball), How: "computed"},
-			{Symbol: "m", Says: said.Say("the loaded trailer"), Measure: finding.Of(quantity.KindMass, b.Mass), How: "computed"},
+			{
+				Symbol:  "R_ball",
+				Says:    said.Say("{ball load}"),
+				Measure: finding.Of(quantity.KindMass, b.Ball),
+				How:     "computed",
+			},
+			{
+				Symbol:  "m",
+				Says:    said.Say("the loaded trailer"),
+				Measure: finding.Of(quantity.KindMass, b.Mass),
+				How:     "computed",
+			},
 		},
 	})
 	s := r.School
@@ -317,17 +351,49 @@ func steps(r *rig.Rig, w *Window) []finding.Step {
 	if s.Floor > 0 {
 		formula = "low = min(s_low·m, floor), high = min(s_high·m, the lowest limit)"
 	}
-	win := finding.Step{Symbol: "window", Says: said.Say("% — %", said.Piece{Text: s.Name}, said.Piece{Text: s.Reason}), Formula: formula, Source: &s.Source,
-		Result: finding.Of(quantity.KindMass, span{Nominal: (w.Low + w.High) / 2, Low: w.Low, High: w.High}),
+	win := finding.Step{
+		Symbol:  "window",
+		Says:    said.Say("% — %", said.Piece{Text: s.Name}, said.Piece{Text: s.Reason}),
+		Formula: formula,
+		Source:  &s.Source,
+		Result:  finding.Of(quantity.KindMass, span{Nominal: (w.Low + w.High) / 2, Low: w.Low, High: w.High}),
 		Terms: []finding.StepTerm{
-			{Symbol: "s_low", Says: said.Say("least share"), Measure: finding.Exactly(quantity.KindShare, s.Low), How: "rule followed"},
-			{Symbol: "s_high", Says: said.Say("greatest share"), Measure: finding.Exactly(quantity.KindShare, s.High), How: "rule followed"},
-		}}
+			{
+				Symbol:  "s_low",
+				Says:    said.Say("least share"),
+				Measure: finding.Exactly(quantity.KindShare, s.Low),
+				How:     "rule followed",
+			},
+			{
+				Symbol:  "s_high",
+				Says:    said.Say("greatest share"),
+				Measure: finding.Exactly(quantity.KindShare, s.High),
+				How:     "rule followed",
+			},
+		},
+	}
 	if s.Floor > 0 {
-		win.Terms = append(win.Terms, finding.StepTerm{Symbol: "floor", Says: said.Say("always enough"), Measure: finding.Exactly(quantity.KindMass, s.Floor), How: "rule followed"})
+		win.Terms = append(
+			win.Terms,
+			finding.StepTerm{
+				Symbol:  "floor",
+				Says:    said.Say("always enough"),
+				Measure: finding.Exactly(quantity.KindMass, s.Floor),
+				How:     "rule followed",
+			},
+		)
 	}
 	for _, c := range BallLimits(r) {
-		win.Terms = append(win.Terms, finding.StepTerm{Symbol: "cap", Says: said.Say("{ball load} limit"), Measure: finding.Exactly(quantity.KindMass, c.Limit), How: string(plan.Plate), Path: c.Path})
+		win.Terms = append(
+			win.Terms,
+			finding.StepTerm{
+				Symbol:  "cap",
+				Says:    said.Say("{ball load} limit"),
+				Measure: finding.Exactly(quantity.KindMass, c.Limit),
+				How:     string(plan.Plate),
+				Path:    c.Path,
+			},
+		)
 	}
 	return append(out, win)
 }
@@ -341,7 +407,13 @@ func sides(r *rig.Rig) (finding.Finding, bool) {
 		Subject: "/trailers/" + r.Scope.Trailer, Title: said.Say("Left and right"), Source: norms.Practice("wheels within a tenth of the axle's load")}
 	if r.Trailer.Track == nil {
 		f.Outcome, f.Says = finding.Unknown, said.Say("Left and right not known: it takes the track.")
-		f.Needs = []finding.Need{{Path: "/trailers/" + r.Scope.Trailer + "/track", Says: said.Say("the track"), Where: said.Say("Tape between the middles of the {tyre}s.")}}
+		f.Needs = []finding.Need{
+			{
+				Path:  "/trailers/" + r.Scope.Trailer + "/track",
+				Says:  said.Say("the track"),
+				Where: said.Say("Tape between the middles of the {tyre}s."),
+			},
+		}
 		return f, true
 	}
 	if r.Bears == nil || r.Bears.OnAxle.Nominal <= 0 {
@@ -361,10 +433,16 @@ func sides(r *rig.Rig) (finding.Finding, bool) {
 	switch {
 	case light.Nominal <= 0:
 		f.Outcome = finding.Fails
-		f.Says = said.Say("One wheel lifts: all the weight stands on the " + more + ". Move the load to the middle.")
+		f.Says = said.Say(
+			"One wheel lifts: all the weight stands on the " + more + ". Move the load to the middle.",
+		)
 	case quantity.Exceeds(part, sideReserve):
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("The "+more+" wheel bears %, the other %. Move weight across.", said.Mass(heavy.Nominal), said.Mass(light.Nominal))
+		f.Says = said.Say(
+			"The "+more+" wheel bears %, the other %. Move weight across.",
+			said.Mass(heavy.Nominal),
+			said.Mass(light.Nominal),
+		)
 	default:
 		f.Outcome = finding.Holds
 		f.Says = said.Say("Left % and right %: even enough.", said.Mass(left.Nominal), said.Mass(right.Nominal))
@@ -378,13 +456,41 @@ func sideSteps(r *rig.Rig, left, right span) []finding.Step {
 		side += r.Beam.Terms[i].Amount.Nominal * r.Beam.Terms[i].Side.Nominal
 	}
 	terms := []finding.StepTerm{
-		{Symbol: "R_axle", Says: said.Say("on the axle"), Measure: finding.Of(quantity.KindMass, r.Bears.OnAxle), How: "computed"},
-		{Symbol: "Σm·y/R_axle", Says: said.Say("mean distance to the right"), Measure: finding.Exactly(quantity.KindLength, side/r.Bears.OnAxle.Nominal), How: "computed"},
-		{Symbol: "t", Says: said.Say("track"), Measure: finding.Exactly(quantity.KindLength, r.Beam.Track), How: string(r.Trailer.Track.How)},
+		{
+			Symbol:  "R_axle",
+			Says:    said.Say("on the axle"),
+			Measure: finding.Of(quantity.KindMass, r.Bears.OnAxle),
+			How:     "computed",
+		},
+		{
+			Symbol:  "Σm·y/R_axle",
+			Says:    said.Say("mean distance to the right"),
+			Measure: finding.Exactly(quantity.KindLength, side/r.Bears.OnAxle.Nominal),
+			How:     "computed",
+		},
+		{
+			Symbol:  "t",
+			Says:    said.Say("track"),
+			Measure: finding.Exactly(quantity.KindLength, r.Beam.Track),
+			How:     string(r.Trailer.Track.How),
+		},
 	}
-	return append(r.SupportSteps(),
-		finding.Step{Symbol: "R_right", Says: said.Say("right side"), Formula: "R_right = R_axle/2 + Σ mᵢ·yᵢ / t", Result: finding.Of(quantity.KindMass, right), Terms: terms},
-		finding.Step{Symbol: "R_left", Says: said.Say("left side"), Formula: "R_left = R_axle − R_right", Result: finding.Of(quantity.KindMass, left)})
+	return append(
+		r.SupportSteps(),
+		finding.Step{
+			Symbol:  "R_right",
+			Says:    said.Say("right side"),
+			Formula: "R_right = R_axle/2 + Σ mᵢ·yᵢ / t",
+			Result:  finding.Of(quantity.KindMass, right),
+			Terms:   terms,
+		},
+		finding.Step{
+			Symbol:  "R_left",
+			Says:    said.Say("left side"),
+			Formula: "R_left = R_axle − R_right",
+			Result:  finding.Of(quantity.KindMass, left),
+		},
+	)
 }
 
 // offDeck tells of loads on the deck whose weight lies beyond its edges.
@@ -401,9 +507,23 @@ func offDeck(r *rig.Rig) []finding.Finding {
 		if !it.OnDeck || it.Part || it.X >= front && it.X <= rear && !wide {
 			continue
 		}
-		out = append(out, finding.Finding{Code: CodeOffDeck, Stage: Stage, Scope: r.Scope, Gate: finding.GateGo, Outcome: finding.Fails,
-			Subject: it.Path, Title: said.Say("%", said.Name(it.Name, "A load")), Source: norms.Practice("the weight lies over the deck"),
-			Says: said.Say("The weight of % lies beyond the deck. Bring it back onto the deck.", said.Name(it.Name, "a load"))})
+		out = append(
+			out,
+			finding.Finding{
+				Code:    CodeOffDeck,
+				Stage:   Stage,
+				Scope:   r.Scope,
+				Gate:    finding.GateGo,
+				Outcome: finding.Fails,
+				Subject: it.Path,
+				Title:   said.Say("%", said.Name(it.Name, "A load")),
+				Source:  norms.Practice("the weight lies over the deck"),
+				Says: said.Say(
+					"The weight of % lies beyond the deck. Bring it back onto the deck.",
+					said.Name(it.Name, "a load"),
+				),
+			},
+		)
 	}
 	return out
 }
@@ -443,11 +563,27 @@ func readings(r *rig.Rig) []finding.Finding {
 			continue
 		}
 		expect := r.Beam.Expect(reading)
-		f := finding.Finding{Code: CodeReading, Stage: Stage, Scope: r.Scope, Subject: r.LayoutPath("/readings/" + id), Title: title,
-			Figure: finding.Of(quantity.KindMass, read), Limit: finding.Of(quantity.KindMass, expect), Source: norms.Practice("reading and expectation overlap")}
+		f := finding.Finding{
+			Code:    CodeReading,
+			Stage:   Stage,
+			Scope:   r.Scope,
+			Subject: r.LayoutPath("/readings/" + id),
+			Title:   title,
+			Figure: finding.Of(
+				quantity.KindMass,
+				read,
+			),
+			Limit:  finding.Of(quantity.KindMass, expect),
+			Source: norms.Practice("reading and expectation overlap"),
+		}
 		if read.Low > expect.High || read.High < expect.Low {
 			f.Outcome = finding.Fails
-			f.Says = said.Say("The scale read %, the plan expects % to %. One stated weight or place is wrong: weigh again.", said.Mass(read.Nominal), said.Mass(expect.Low), said.Mass(expect.High))
+			f.Says = said.Say(
+				"The scale read %, the plan expects % to %. One stated weight or place is wrong: weigh again.",
+				said.Mass(read.Nominal),
+				said.Mass(expect.Low),
+				said.Mass(expect.High),
+			)
 		} else {
 			f.Outcome = finding.Holds
 			f.Says = said.Say("The scale read %, the plan expects % to %: they agree.", said.Mass(read.Nominal), said.Mass(expect.Low), said.Mass(expect.High))

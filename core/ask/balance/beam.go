@@ -12,7 +12,12 @@ import (
 // they stand, ball and axle push up, all to one scale of force. U is x, as in
 // the side view; V is the force, downward from the beam at 0.
 func Beam(r *rig.Rig, w *Window) scene.View {
-	v := scene.View{ID: "beam", Title: said.Say("What presses where"), Min: scene.Point{-1.5, -0.75}, Max: scene.Point{4, 0.72}}
+	v := scene.View{
+		ID:    "beam",
+		Title: said.Say("What presses where"),
+		Min:   scene.Point{-1.5, -0.75},
+		Max:   scene.Point{4, 0.72},
+	}
 	v.Min[0], v.Max[0] = r.Reach()
 	_, rear := r.Deck()
 	if r.Bears == nil {
@@ -63,7 +68,14 @@ func Beam(r *rig.Rig, w *Window) scene.View {
 		if tail < tip {
 			head = -head
 		}
-		add(scene.Line(class, x, tail, x, tip), scene.Shape{Form: scene.Polygon, Class: class + "-head", Points: []scene.Point{{x, tip}, {x - 0.04, tip + head*1.4}, {x + 0.04, tip + head*1.4}}})
+		add(
+			scene.Line(class, x, tail, x, tip),
+			scene.Shape{
+				Form:   scene.Polygon,
+				Class:  class + "-head",
+				Points: []scene.Point{{x, tip}, {x - 0.04, tip + head*1.4}, {x + 0.04, tip + head*1.4}},
+			},
+		)
 	}
 	push("reaction", 0, b.Ball.Nominal*zoom)
 	push("reaction", l, b.OnAxle.Nominal)
@@ -87,13 +99,35 @@ func Beam(r *rig.Rig, w *Window) scene.View {
 		}
 		labels = append(labels, at)
 		v.Min[1] = math.Min(v.Min[1], at[1]-0.1)
-		add(arrow, scene.Shape{Form: scene.Polygon, Class: "press-head", Thing: it.Path, Points: []scene.Point{{it.X, -0.03}, {it.X - 0.04, -0.1}, {it.X + 0.04, -0.1}}},
-			scene.Label("press-label", "middle", at[0], at[1], said.Say("%", said.Mass(it.Mass.Nominal))))
+		add(
+			arrow,
+			scene.Shape{
+				Form:   scene.Polygon,
+				Class:  "press-head",
+				Thing:  it.Path,
+				Points: []scene.Point{{it.X, -0.03}, {it.X - 0.04, -0.1}, {it.X + 0.04, -0.1}},
+			},
+			scene.Label("press-label", "middle", at[0], at[1], said.Say("%", said.Mass(it.Mass.Nominal))),
+		)
 	}
 	add(scene.Rect("beam", "", 0, -0.03, end, 0.03))
-	add(scene.Shape{Form: scene.Polygon, Class: "pivot", Points: []scene.Point{{l, 0.03}, {l - 0.07, 0.13}, {l + 0.07, 0.13}}})
+	add(
+		scene.Shape{
+			Form:   scene.Polygon,
+			Class:  "pivot",
+			Points: []scene.Point{{l, 0.03}, {l - 0.07, 0.13}, {l + 0.07, 0.13}},
+		},
+	)
 	add(scene.Label("reaction-label", "start", 0.24, 0.2, said.Say("{Ball load} %", said.Mass(b.Ball.Nominal))))
-	add(scene.Label("reaction-label", "start", l+0.12, 0.03+math.Max(0.1, b.OnAxle.Nominal*scale*0.75), said.Say("Axle %", said.Mass(b.OnAxle.Nominal))))
+	add(
+		scene.Label(
+			"reaction-label",
+			"start",
+			l+0.12,
+			0.03+math.Max(0.1, b.OnAxle.Nominal*scale*0.75),
+			said.Say("Axle %", said.Mass(b.OnAxle.Nominal)),
+		),
+	)
 	if zoom > 1 {
 		add(scene.Label("reaction-label", "start", 0.24, 0.42, said.Say("drawn %×", said.Count(int(zoom)))))
 	}

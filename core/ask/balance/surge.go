@@ -28,21 +28,70 @@ func surges(r *rig.Rig) []finding.Finding {
 			continue
 		}
 		more := c.Mass.Nominal * dx / r.Axle.Nominal
-		f := finding.Finding{Code: CodeSurge, Stage: Stage, Scope: r.Scope, Subject: it.Path, Title: said.Say("%", said.Name(it.Name, "A tank")), Outcome: finding.Holds,
-			Figure: finding.Exactly(quantity.KindLength, dx), Source: norms.Practice("level surface under 0.3 g, no baffles")}
-		f.Says = said.Say("%, %: braking throws it % forward, % more on the ball. Full or empty rides steadier.", said.Name(it.Name, "The tank"), said.Share(c.Fill), said.Length(dx), said.Mass(more))
+		f := finding.Finding{
+			Code:    CodeSurge,
+			Stage:   Stage,
+			Scope:   r.Scope,
+			Subject: it.Path,
+			Title:   said.Say("%", said.Name(it.Name, "A tank")),
+			Outcome: finding.Holds,
+			Figure: finding.Exactly(
+				quantity.KindLength,
+				dx,
+			),
+			Source: norms.Practice("level surface under 0.3 g, no baffles"),
+		}
+		f.Says = said.Say(
+			"%, %: braking throws it % forward, % more on the ball. Full or empty rides steadier.",
+			said.Name(it.Name, "The tank"),
+			said.Share(c.Fill),
+			said.Length(dx),
+			said.Mass(more),
+		)
 		if w := window(r); w != nil && r.Bears != nil && r.Bears.Ball.Nominal+more > w.High {
 			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		}
 		f.HasWork, f.Work = true, func() []finding.Step {
 			return []finding.Step{
-				{Symbol: "Δx", Says: said.Say("shift of the fluid's centre"), Formula: "surface at tan θ = a/g within the walls; Δx = tan θ·l²/(12·h) while it meets neither floor nor lid",
-					Result: f.Figure, Terms: []finding.StepTerm{
-						{Symbol: "l", Says: said.Say("length of the tank"), Measure: finding.Exactly(quantity.KindLength, it.Length()), How: "stated"},
-						{Symbol: "h", Says: said.Say("depth of the fluid"), Measure: finding.Exactly(quantity.KindLength, c.Fill*(it.Top-it.Bottom)), How: "computed"},
-						{Symbol: "a/g", Says: said.Say("braking"), Measure: finding.Exactly(quantity.KindShare, goods.SurgeDecel), How: "rule followed"}}},
-				{Symbol: "ΔR", Says: said.Say("more on the ball"), Formula: "ΔR = m·Δx/L", Result: finding.Exactly(quantity.KindMass, more), Terms: []finding.StepTerm{
-					{Symbol: "m", Says: said.Say("the fluid"), Measure: finding.Of(quantity.KindMass, c.Mass), How: "typical", Path: it.Path + "/tank/fill"}}},
+				{
+					Symbol:  "Δx",
+					Says:    said.Say("shift of the fluid's centre"),
+					Formula: "surface at tan θ = a/g within the walls; Δx = tan θ·l²/(12·h) while it meets neither floor nor lid",
+					Result:  f.Figure,
+					Terms: []finding.StepTerm{
+						{
+							Symbol:  "l",
+							Says:    said.Say("length of the tank"),
+							Measure: finding.Exactly(quantity.KindLength, it.Length()),
+							How:     "stated",
+						},
+						{
+							Symbol:  "h",
+							Says:    said.Say("depth of the fluid"),
+							Measure: finding.Exactly(quantity.KindLength, c.Fill*(it.Top-it.Bottom)),
+							How:     "computed",
+						},
+						{
+							Symbol:  "a/g",
+							Says:    said.Say("braking"),
+							Measure: finding.Exactly(quantity.KindShare, goods.SurgeDecel),
+							How:     "rule followed",
+						}},
+				},
+				{
+					Symbol:  "ΔR",
+					Says:    said.Say("more on the ball"),
+					Formula: "ΔR = m·Δx/L",
+					Result:  finding.Exactly(quantity.KindMass, more),
+					Terms: []finding.StepTerm{
+						{
+							Symbol:  "m",
+							Says:    said.Say("the fluid"),
+							Measure: finding.Of(quantity.KindMass, c.Mass),
+							How:     "typical",
+							Path:    it.Path + "/tank/fill",
+						}},
+				},
 			}
 		}
 		out = append(out, f)
@@ -69,20 +118,61 @@ func settles(r *rig.Rig, it *rig.Item) []finding.Finding {
 		return nil
 	}
 	less := it.Mass.Nominal * dx / r.Axle.Nominal
-	f := finding.Finding{Code: CodeSettle, Stage: Stage, Scope: r.Scope, Subject: it.Path, Title: said.Say("%", said.Name(it.Name, "A heap")), Outcome: finding.Holds,
-		Figure: finding.Exactly(quantity.KindLength, dx), Source: norms.Practice("surface level on a ramp of 15°")}
-	f.Says = said.Say("Shaken back on a steep ramp, % lies % further back: % less on the ball. Board it off, or fill evenly.", said.Name(it.Name, "the heap"), said.Length(dx), said.Mass(less))
+	f := finding.Finding{
+		Code:    CodeSettle,
+		Stage:   Stage,
+		Scope:   r.Scope,
+		Subject: it.Path,
+		Title:   said.Say("%", said.Name(it.Name, "A heap")),
+		Outcome: finding.Holds,
+		Figure:  finding.Exactly(quantity.KindLength, dx),
+		Source:  norms.Practice("surface level on a ramp of 15°"),
+	}
+	f.Says = said.Say(
+		"Shaken back on a steep ramp, % lies % further back: % less on the ball. Board it off, or fill evenly.",
+		said.Name(it.Name, "the heap"),
+		said.Length(dx),
+		said.Mass(less),
+	)
 	if win := window(r); win != nil && r.Bears.Ball.Nominal-less < win.Low {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	}
 	f.HasWork, f.Work = true, func() []finding.Step {
 		return []finding.Step{
-			{Symbol: "Δx", Says: said.Say("shift of the heap's centre"), Formula: "surface at tan θ within the bed; Δx = tan θ·l²/(12·h) while it meets neither floor nor top", Result: f.Figure, Source: f.Source,
+			{
+				Symbol:  "Δx",
+				Says:    said.Say("shift of the heap's centre"),
+				Formula: "surface at tan θ within the bed; Δx = tan θ·l²/(12·h) while it meets neither floor nor top",
+				Result:  f.Figure,
+				Source:  f.Source,
 				Terms: []finding.StepTerm{
-					{Symbol: "l", Says: said.Say("length of the bed"), Measure: finding.Exactly(quantity.KindLength, l), How: "stated"},
-					{Symbol: "h", Says: said.Say("mean depth"), Measure: finding.Exactly(quantity.KindLength, depth), How: "computed"}}},
-			{Symbol: "ΔR", Says: said.Say("less on the ball"), Formula: "ΔR = m·Δx/L", Result: finding.Exactly(quantity.KindMass, less), Terms: []finding.StepTerm{
-				{Symbol: "m", Says: said.Say("the heap"), Measure: finding.Of(quantity.KindMass, *it.Mass), How: "stated or typical", Path: it.Path + "/mass"}}},
+					{
+						Symbol:  "l",
+						Says:    said.Say("length of the bed"),
+						Measure: finding.Exactly(quantity.KindLength, l),
+						How:     "stated",
+					},
+					{
+						Symbol:  "h",
+						Says:    said.Say("mean depth"),
+						Measure: finding.Exactly(quantity.KindLength, depth),
+						How:     "computed",
+					}},
+			},
+			{
+				Symbol:  "ΔR",
+				Says:    said.Say("less on the ball"),
+				Formula: "ΔR = m·Δx/L",
+				Result:  finding.Exactly(quantity.KindMass, less),
+				Terms: []finding.StepTerm{
+					{
+						Symbol:  "m",
+						Says:    said.Say("the heap"),
+						Measure: finding.Of(quantity.KindMass, *it.Mass),
+						How:     "stated or typical",
+						Path:    it.Path + "/mass",
+					}},
+			},
 		}
 	}
 	return []finding.Finding{f}

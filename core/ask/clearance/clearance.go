@@ -147,8 +147,20 @@ func Check(r *rig.Rig) (Reach, []finding.Finding) {
 	rules := norms.RoadOf(r.Plan.Region)
 	var out []finding.Finding
 	base := func(code string, title string, v, limit float64) finding.Finding {
-		f := finding.Finding{Code: code, Stage: "balance", Scope: r.Scope, Gate: finding.GateGo, Subject: "/trailers/" + r.Scope.Trailer, Outcome: finding.Holds,
-			Title: said.Say(title), Figure: finding.Exactly(quantity.KindLength, v), Limit: finding.Exactly(quantity.KindLength, limit), Source: &rules.SizeSource}
+		f := finding.Finding{
+			Code:    code,
+			Stage:   "balance",
+			Scope:   r.Scope,
+			Gate:    finding.GateGo,
+			Subject: "/trailers/" + r.Scope.Trailer,
+			Outcome: finding.Holds,
+			Title: said.Say(
+				title,
+			),
+			Figure: finding.Exactly(quantity.KindLength, v),
+			Limit:  finding.Exactly(quantity.KindLength, limit),
+			Source: &rules.SizeSource,
+		}
 		if limit > 0 {
 			margin := (limit - v) / limit
 			f.Margin = &margin
@@ -163,16 +175,29 @@ func Check(r *rig.Rig) (Reach, []finding.Finding) {
 	}
 	if m.Gap != nil {
 		f := base(CodeCar, "Gap to the car", *m.Gap, 0)
-		f.Limit, f.Source = finding.Exactly(quantity.KindLength, gapReserve), norms.Practice("straight ahead; turning takes more")
+		f.Limit, f.Source = finding.Exactly(
+			quantity.KindLength,
+			gapReserve,
+		), norms.Practice(
+			"straight ahead; turning takes more",
+		)
 		what := said.Piece{Text: "the deck"}
 		if m.By != nil {
 			what = said.Name(m.By.Name, "a load")
 		}
 		switch {
 		case *m.Gap <= 0:
-			f.Outcome, f.Says = finding.Fails, said.Say("% reaches % into the car or its open {car tailgate}. Move it back, or a longer {drawbar}.", what, said.Length(-*m.Gap))
+			f.Outcome, f.Says = finding.Fails, said.Say(
+				"% reaches % into the car or its open {car tailgate}. Move it back, or a longer {drawbar}.",
+				what,
+				said.Length(-*m.Gap),
+			)
 		case *m.Gap < gapReserve:
-			f.Outcome, f.Tight, f.Says = finding.Tight, finding.LittleRoom, said.Say("Only % from % to the car, and turning takes more.", said.Length(*m.Gap), what)
+			f.Outcome, f.Tight, f.Says = finding.Tight, finding.LittleRoom, said.Say(
+				"Only % from % to the car, and turning takes more.",
+				said.Length(*m.Gap),
+				what,
+			)
 		default:
 			f.Says = said.Say("% from % to the car, straight ahead.", said.Length(*m.Gap), what)
 		}
@@ -190,7 +215,11 @@ func Check(r *rig.Rig) (Reach, []finding.Finding) {
 // room before it turns, m: practice.
 const gapReserve = 0.30
 
-func rear(base func(string, string, float64, float64) finding.Finding, rules *norms.RoadRules, v float64) finding.Finding {
+func rear(
+	base func(string, string, float64, float64) finding.Finding,
+	rules *norms.RoadRules,
+	v float64,
+) finding.Finding {
 	f := base(CodeRear, "Load beyond the tail", v, 0)
 	f.Limit, f.Margin = nil, nil
 	f.Says = said.Say("The load reaches % beyond the tail. Keep lamps and {number plate} in sight.", said.Length(v))
@@ -198,7 +227,11 @@ func rear(base func(string, string, float64, float64) finding.Finding, rules *no
 		if quantity.Exceeds(v, float64(mark.Over)) {
 			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 			f.Limit = finding.Exactly(quantity.KindLength, mark.Over)
-			f.Says = said.Say("The load reaches % beyond the tail, more than %. "+mark.Does, said.Length(v), said.Length(mark.Over))
+			f.Says = said.Say(
+				"The load reaches % beyond the tail, more than %. "+mark.Does,
+				said.Length(v),
+				said.Length(mark.Over),
+			)
 		}
 	}
 	if rules.RearDiffer != "" && f.Outcome == finding.Tight {
@@ -207,13 +240,21 @@ func rear(base func(string, string, float64, float64) finding.Finding, rules *no
 	return f
 }
 
-func width(base func(string, string, float64, float64) finding.Finding, rules *norms.RoadRules, m *Reach) []finding.Finding {
+func width(
+	base func(string, string, float64, float64) finding.Finding,
+	rules *norms.RoadRules,
+	m *Reach,
+) []finding.Finding {
 	var out []finding.Finding
 	limit := float64(rules.Width)
 	f := base(CodeWidth, "Width over all", *m.Body, limit)
 	switch {
 	case quantity.Exceeds(*m.Body, limit):
-		f.Outcome, f.Says = finding.Fails, said.Say("The trailer is % wide; only % is allowed.", said.Length(*m.Body), said.Length(limit))
+		f.Outcome, f.Says = finding.Fails, said.Say(
+			"The trailer is % wide; only % is allowed.",
+			said.Length(*m.Body),
+			said.Length(limit),
+		)
 	default:
 		f.Says = said.Say("The trailer is % wide; % is allowed.", said.Length(*m.Body), said.Length(limit))
 	}
@@ -240,7 +281,11 @@ func width(base func(string, string, float64, float64) finding.Finding, rules *n
 	if rules.SideFlag != nil && quantity.Exceeds(beyond, float64(*rules.SideFlag)) {
 		s.Outcome, s.Tight = finding.Tight, finding.LittleRoom
 		s.Limit = finding.Exactly(quantity.KindLength, *rules.SideFlag)
-		s.Says = said.Say("The load reaches % beyond the side: flag it from % on.", said.Length(beyond), said.Length(*rules.SideFlag))
+		s.Says = said.Say(
+			"The load reaches % beyond the side: flag it from % on.",
+			said.Length(beyond),
+			said.Length(*rules.SideFlag),
+		)
 	}
 	all := rules.LoadWidth
 	if all == nil {

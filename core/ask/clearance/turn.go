@@ -149,7 +149,9 @@ func blocks(r *rig.Rig, longer float64, frame bool) (trailer, tall, car, gate []
 	car = []Block{{Front: -behind - carLong, Rear: -behind, Left: -carHalf, Right: carHalf, Name: "car"}}
 	level := math.Inf(1)
 	if g := r.Vehicle.GateReach; g != nil && *g > 0 {
-		gate = []Block{{Front: -behind, Rear: -behind + float64(*g), Left: -gateHalf, Right: gateHalf, Name: "open tailgate"}}
+		gate = []Block{
+			{Front: -behind, Rear: -behind + float64(*g), Left: -gateHalf, Right: gateHalf, Name: "open tailgate"},
+		}
 		level = 0
 		if h := r.Vehicle.GateHeight; h != nil {
 			level = float64(*h)
@@ -173,7 +175,17 @@ func blocks(r *rig.Rig, longer float64, frame bool) (trailer, tall, car, gate []
 	}
 	add(Block{Front: front, Rear: rear, Left: -half, Right: half, Name: "the deck's corner"}, r.DeckHeight()+side)
 	if frame && front > frameFrom {
-		add(Block{Front: frameFrom, Rear: front, Left: -frameWide * half, Right: frameWide * half, Name: "the drawbar", Pointed: true}, r.BallHeight())
+		add(
+			Block{
+				Front:   frameFrom,
+				Rear:    front,
+				Left:    -frameWide * half,
+				Right:   frameWide * half,
+				Name:    "the drawbar",
+				Pointed: true,
+			},
+			r.BallHeight(),
+		)
 	}
 	for i := range r.Items {
 		it := &r.Items[i]
@@ -342,8 +354,15 @@ func sides(blocks []Block) []float64 {
 // turn tells the angle at which the trailer first touches the car and, where it
 // is under the wanted one, how much longer the drawbar would have to be.
 func turn(r *rig.Rig) (finding.Finding, bool) {
-	f := finding.Finding{Code: CodeTurn, Stage: "balance", Scope: r.Scope, Subject: "/trailers/" + r.Scope.Trailer, Title: said.Say("Turning"), Gate: finding.GateCut,
-		Source: norms.Practice("car 1.8 m wide at its tail, tailgate 1.3 m, 90° asked for")}
+	f := finding.Finding{
+		Code:    CodeTurn,
+		Stage:   "balance",
+		Scope:   r.Scope,
+		Subject: "/trailers/" + r.Scope.Trailer,
+		Title:   said.Say("Turning"),
+		Gate:    finding.GateCut,
+		Source:  norms.Practice("car 1.8 m wide at its tail, tailgate 1.3 m, 90° asked for"),
+	}
 	if r.Vehicle == nil || r.DeckFront == nil || r.Trailer.DeckLength == nil {
 		return f, false
 	}
@@ -354,8 +373,17 @@ func turn(r *rig.Rig) (finding.Finding, bool) {
 		// One beam is no wider than the coupling; an A-frame may meet the bumper's corner.
 		if a := articulate(r, 0, true); a.Angle < most-1e-9 {
 			f.Outcome, f.Figure = finding.Unknown, finding.Exactly(quantity.KindAngle, a.Angle)
-			f.Says = said.Say("Not known how far it turns: an A-frame {drawbar} touches the "+a.On+" at %, a single beam clears. Describe the {drawbar}.", said.Of(quantity.KindAngle, a.Angle))
-			f.Needs = []finding.Need{{Path: "/trailers/" + r.Scope.Trailer + "/drawbar", Says: said.Say("the {drawbar}: one beam or an A-frame"), Where: said.Say("One tube to the {coupling}, or two that meet there?")}}
+			f.Says = said.Say(
+				"Not known how far it turns: an A-frame {drawbar} touches the "+a.On+" at %, a single beam clears. Describe the {drawbar}.",
+				said.Of(quantity.KindAngle, a.Angle),
+			)
+			f.Needs = []finding.Need{
+				{
+					Path:  "/trailers/" + r.Scope.Trailer + "/drawbar",
+					Says:  said.Say("the {drawbar}: one beam or an A-frame"),
+					Where: said.Say("One tube to the {coupling}, or two that meet there?"),
+				},
+			}
 			return f, true
 		}
 	}
@@ -376,7 +404,13 @@ func turn(r *rig.Rig) (finding.Finding, bool) {
 	f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	f.Says = said.Say("At % % touches the "+t.On+".", said.Of(quantity.KindAngle, t.Angle), what)
 	if d, ok := longer(r); ok {
-		f.Says = append(f.Says, said.Say(" A {drawbar} % longer lets it turn to %. Mind it when reversing.", said.Length(d), said.Of(quantity.KindAngle, most))...)
+		f.Says = append(
+			f.Says,
+			said.Say(
+				" A {drawbar} % longer lets it turn to %. Mind it when reversing.",
+				said.Length(d),
+				said.Of(quantity.KindAngle, most),
+			)...)
 	}
 	return f, true
 }

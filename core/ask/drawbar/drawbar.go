@@ -42,7 +42,9 @@ func Inner(outer plan.Profile) (in catalogue.Common, high, wide float64, ok bool
 		if c.Shape != "tube" || float64(c.Height) > h+1e-9 || float64(c.Width) > w+1e-9 {
 			continue
 		}
-		s, err := section.Of(section.Size{Shape: section.Tube, H: float64(c.Height), B: float64(c.Width), T: float64(c.Wall)})
+		s, err := section.Of(
+			section.Size{Shape: section.Tube, H: float64(c.Height), B: float64(c.Width), T: float64(c.Wall)},
+		)
 		if err == nil && s.Wy > best {
 			best, in, ok = s.Wy, c, true
 			high, wide = h+slack-float64(c.Height), w+slack-float64(c.Width)
@@ -59,13 +61,25 @@ func Check(r *rig.Rig) []finding.Finding {
 	}
 	path := "/trailers/" + r.Scope.Trailer + "/drawbar"
 	base := func(code, title string) finding.Finding {
-		return finding.Finding{Code: code, Stage: "racks", Scope: r.Scope, Gate: finding.GateCut, Subject: path, Title: said.Say(title), Outcome: finding.Holds,
-			Source: norms.Practice("twice the ball load on the road, three times on a track; reserve 1.5 on yield")}
+		return finding.Finding{
+			Code:    code,
+			Stage:   "racks",
+			Scope:   r.Scope,
+			Gate:    finding.GateCut,
+			Subject: path,
+			Title:   said.Say(title),
+			Outcome: finding.Holds,
+			Source: norms.Practice(
+				"twice the ball load on the road, three times on a track; reserve 1.5 on yield",
+			),
+		}
 	}
 	f := base(CodeBend, "{Drawbar} bending")
 	s, err := section.Of(parts.SizeOf(d.Profile))
 	if err != nil {
-		f.Outcome, f.Says = finding.Fails, said.Say("The {drawbar}'s section makes no sense: "+err.Error()+". Type its sizes anew.")
+		f.Outcome, f.Says = finding.Fails, said.Say(
+			"The {drawbar}'s section makes no sense: "+err.Error()+". Type its sizes anew.",
+		)
 		return []finding.Finding{f}
 	}
 	stock, _ := catalogue.StockOf(d.Profile.Material)
@@ -83,16 +97,46 @@ func Check(r *rig.Rig) []finding.Finding {
 	judge := func(f *finding.Finding, stress float64) { f.AtMost(quantity.KindStress, stress, allowed) }
 	stress := force * free / s.Wy
 	judge(&f, stress)
-	f.Says = said.Say("At the deck's front the {drawbar} is used to % of what % allows, with % on the ball, times % for shock.", said.Share(stress/allowed), said.Piece{Text: stock.Name}, said.Mass(ball), said.Count(int(k)))
+	f.Says = said.Say(
+		"At the deck's front the {drawbar} is used to % of what % allows, with % on the ball, times % for shock.",
+		said.Share(stress/allowed),
+		said.Piece{Text: stock.Name},
+		said.Mass(ball),
+		said.Count(int(k)),
+	)
 	if f.Outcome == finding.Fails {
 		f.Says = append(f.Says, said.Say(" Stiffen it, or shorter.")...)
 	}
 	parts.Unsure(&f, d.Profile)
 	f.HasWork, f.Work = true, func() []finding.Step {
-		return []finding.Step{{Symbol: "σ", Says: said.Say("bending at the deck's front"), Formula: "σ = k·R·g·l/(n·W)", Result: f.Figure, Source: f.Source, Terms: []finding.StepTerm{
-			{Symbol: "R", Says: said.Say("{ball load} at most, R·L/(L + d) where it is longer by d"), Measure: finding.Exactly(quantity.KindMass, ball), How: "computed"},
-			{Symbol: "l", Says: said.Say("free length"), Measure: finding.Exactly(quantity.KindLength, free), How: "stated"},
-			{Symbol: "n", Says: said.Say("beams"), Measure: finding.Exactly(quantity.KindCount, beams), How: "stated"}}}}
+		return []finding.Step{
+			{
+				Symbol:  "σ",
+				Says:    said.Say("bending at the deck's front"),
+				Formula: "σ = k·R·g·l/(n·W)",
+				Result:  f.Figure,
+				Source:  f.Source,
+				Terms: []finding.StepTerm{
+					{
+						Symbol:  "R",
+						Says:    said.Say("{ball load} at most, R·L/(L + d) where it is longer by d"),
+						Measure: finding.Exactly(quantity.KindMass, ball),
+						How:     "computed",
+					},
+					{
+						Symbol:  "l",
+						Says:    said.Say("free length"),
+						Measure: finding.Exactly(quantity.KindLength, free),
+						How:     "stated",
+					},
+					{
+						Symbol:  "n",
+						Says:    said.Say("beams"),
+						Measure: finding.Exactly(quantity.KindCount, beams),
+						How:     "stated",
+					}},
+			},
+		}
 	}
 	out := []finding.Finding{f}
 	if longer <= 0 {
@@ -102,17 +146,32 @@ func Check(r *rig.Rig) []finding.Finding {
 		w := base(CodeSleeve, "Joint")
 		w.Compares = true // what the weld takes is for the welder
 		w.Figure = finding.Exactly(quantity.KindMass, force*longer/quantity.Gravity)
-		w.Says = said.Say("The weld bears % on an arm of %. A competent welder for it; chains, cable and breakaway % longer.", said.Mass(force*longer/quantity.Gravity), said.Length(1.0), said.Length(longer))
+		w.Says = said.Say(
+			"The weld bears % on an arm of %. A competent welder for it; chains, cable and breakaway % longer.",
+			said.Mass(force*longer/quantity.Gravity),
+			said.Length(1.0),
+			said.Length(longer),
+		)
 		return append(out, w)
 	}
 	sl := base(CodeSleeve, "Sleeve")
 	in, high, wide, ok := Inner(d.Profile)
 	if !ok || section.Shape(d.Profile.Shape) != section.Tube {
-		sl.Outcome, sl.Says = finding.Unknown, said.Say("No usual section slides into this {drawbar}: weld it, or a new {drawbar}.")
-		sl.Needs = []finding.Need{{Path: path + "/profile/height", Says: said.Say("the {drawbar}'s section"), Where: said.Say("Measure height, width and wall.")}}
+		sl.Outcome, sl.Says = finding.Unknown, said.Say(
+			"No usual section slides into this {drawbar}: weld it, or a new {drawbar}.",
+		)
+		sl.Needs = []finding.Need{
+			{
+				Path:  path + "/profile/height",
+				Says:  said.Say("the {drawbar}'s section"),
+				Where: said.Say("Measure height, width and wall."),
+			},
+		}
 		return append(out, sl)
 	}
-	inner, _ := section.Of(section.Size{Shape: section.Tube, H: float64(in.Height), B: float64(in.Width), T: float64(in.Wall)})
+	inner, _ := section.Of(
+		section.Size{Shape: section.Tube, H: float64(in.Height), B: float64(in.Width), T: float64(in.Wall)},
+	)
 	need := overlaps * float64(d.Profile.Height)
 	overlap := float64(d.Overlap)
 	if overlap <= 0 {
@@ -120,8 +179,17 @@ func Check(r *rig.Rig) []finding.Finding {
 	}
 	moment := force * (longer + (1-lever)/2*overlap) // at the bolts nearest to the mouth
 	judge(&sl, moment/inner.Wy)
-	sl.Says = said.Say("% slides in, % shims above and below, % at the sides; at the joint it is used to %. Overlap % or more; chains, cable and breakaway % longer.",
-		said.Piece{Text: in.Name}, said.Length(high/2), said.Length(wide/2), said.Share(moment/inner.Wy/allowed), said.Length(need), said.Length(longer))
+	sl.Says = said.Say(
+		"% slides in, % shims above and below, % at the sides; at the joint it is used to %. Overlap % or more; chains, cable and breakaway % longer.",
+		said.Piece{
+			Text: in.Name,
+		},
+		said.Length(high/2),
+		said.Length(wide/2),
+		said.Share(moment/inner.Wy/allowed),
+		said.Length(need),
+		said.Length(longer),
+	)
 	if max(high, wide)/2 > shimMost && sl.Outcome == finding.Holds {
 		sl.Outcome, sl.Tight = finding.Tight, finding.LittleRoom
 		sl.Says = append(sl.Says, said.Say(" It sits loose: shim it well.")...)
@@ -138,17 +206,33 @@ func Check(r *rig.Rig) []finding.Finding {
 // of d + o/2 about their middle, and half of it on either group besides:
 //
 //	F = P·((d + o/2)/(0.67·o) + 1/2) on the group nearer the mouth
-func bolts(base func(string, string) finding.Finding, d *plan.Drawbar, end, longer, overlap float64, path string) finding.Finding {
+func bolts(
+	base func(string, string) finding.Finding,
+	d *plan.Drawbar,
+	end, longer, overlap float64,
+	path string,
+) finding.Finding {
 	f := base(CodeBolts, "Sleeve's bolts")
 	f.Source = &norms.BoltSource
 	if d.Bolts == 0 || d.Bolt <= 0 {
-		f.Outcome, f.Says = finding.Unknown, said.Say("Bolts through the sleeve: tell how many, how thick, which grade.")
+		f.Outcome, f.Says = finding.Unknown, said.Say(
+			"Bolts through the sleeve: tell how many, how thick, which grade.",
+		)
 		if d.Bolts == 0 {
-			f.Needs = []finding.Need{{Path: path + "/bolts", Says: said.Say("how many bolts the sleeve has"), Where: said.Say("Two at each end is usual.")}}
+			f.Needs = []finding.Need{
+				{
+					Path:  path + "/bolts",
+					Says:  said.Say("how many bolts the sleeve has"),
+					Where: said.Say("Two at each end is usual."),
+				},
+			}
 		}
 		if d.Bolt <= 0 {
-			f.Needs = append(f.Needs, finding.Need{Path: path + "/bolt", Says: said.Say("how thick the sleeve's bolts are"),
-				Where: said.Say("Measure across the thread; the grade stands on the head.")})
+			f.Needs = append(
+				f.Needs,
+				finding.Need{Path: path + "/bolt", Says: said.Say("how thick the sleeve's bolts are"),
+					Where: said.Say("Measure across the thread; the grade stands on the head.")},
+			)
 		}
 		return f
 	}
@@ -157,7 +241,15 @@ func bolts(base func(string, string) finding.Finding, d *plan.Drawbar, end, long
 	force := end * ((longer+overlap/2)/(lever*overlap) + 0.5) / each
 	limit := 2 * grade.ShearOf(float64(d.Bolt))
 	f.AtMost(quantity.KindForce, force, limit)
-	f.Says = said.Say("% bolts of %, grade %: each bears % of %. Holes % from the ends or more.", said.Count(d.Bolts), said.Length(d.Bolt), said.Piece{Text: grade.Name}, said.Of(quantity.KindForce, force), said.Of(quantity.KindForce, limit), said.Length(edges*float64(d.Bolt)))
+	f.Says = said.Say(
+		"% bolts of %, grade %: each bears % of %. Holes % from the ends or more.",
+		said.Count(d.Bolts),
+		said.Length(d.Bolt),
+		said.Piece{Text: grade.Name},
+		said.Of(quantity.KindForce, force),
+		said.Of(quantity.KindForce, limit),
+		said.Length(edges*float64(d.Bolt)),
+	)
 	switch {
 	case d.Bolts < 2:
 		f.Outcome, f.Tight = finding.Fails, ""

@@ -57,9 +57,24 @@ func Findings(r *rig.Rig, states []State) []finding.Finding {
 		if s.Wish || s.What == plan.WantCarry {
 			continue
 		}
-		out = append(out, finding.Finding{Code: CodeMust, Stage: "job", Scope: finding.Scope{Trailer: r.Scope.Trailer}, Gate: finding.GateBuy, Outcome: s.Outcome,
-			Tight: finding.LittleRoom, Subject: "/wants/" + s.ID, Title: s.Title, Says: s.Says, Figure: s.Figure, Limit: s.Limit, Needs: s.Needs,
-			Source: norms.Practice("a must that the owner stated")})
+		out = append(
+			out,
+			finding.Finding{
+				Code:    CodeMust,
+				Stage:   "job",
+				Scope:   finding.Scope{Trailer: r.Scope.Trailer},
+				Gate:    finding.GateBuy,
+				Outcome: s.Outcome,
+				Tight:   finding.LittleRoom,
+				Subject: "/wants/" + s.ID,
+				Title:   s.Title,
+				Says:    s.Says,
+				Figure:  s.Figure,
+				Limit:   s.Limit,
+				Needs:   s.Needs,
+				Source:  norms.Practice("a must that the owner stated"),
+			},
+		)
 		if f := &out[len(out)-1]; f.Outcome != finding.Tight {
 			f.Tight = ""
 		}
@@ -132,7 +147,11 @@ func Stored(r *rig.Rig) (b Box, needs []finding.Need) {
 		return Box{float64(f.Length.Value), float64(f.Width.Value), float64(f.Height.Value)}, nil
 	}
 	if t.CouplingToDeck == nil {
-		need("/couplingToDeck", "the distance from {coupling} to the {headboard}", "Tape from the ball's middle to the front edge of the deck.")
+		need(
+			"/couplingToDeck",
+			"the distance from {coupling} to the {headboard}",
+			"Tape from the ball's middle to the front edge of the deck.",
+		)
 	}
 	if t.DeckLength == nil {
 		need("/deckLength", "the deck's length", "Tape from the {headboard}'s inside to the tail.")
@@ -212,11 +231,20 @@ func storage(j *judge) {
 			}
 		}
 	}
-	j.s.Figure, j.s.Limit = finding.Exactly(quantity.KindLength, b.Length), finding.Exactly(quantity.KindLength, room.Length)
+	j.s.Figure, j.s.Limit = finding.Exactly(
+		quantity.KindLength,
+		b.Length,
+	), finding.Exactly(
+		quantity.KindLength,
+		room.Length,
+	)
 	size := []said.Piece{said.Length(b.Length), said.Length(b.Width), said.Length(b.Height)}
 	switch {
 	case over > 1e-9:
-		j.say(finding.Fails, "Put away it is % × % × %: % too "+what+" for the bay.", append(size, said.Length(over))...)
+		j.say(
+			finding.Fails,
+			"Put away it is % × % × %: % too "+what+" for the bay.",
+			append(size, said.Length(over))...)
 	case what == "on its edge":
 		j.say(finding.Holds, "Put away it is % × % × %: it fits on its edge.", size...)
 	default:
@@ -244,11 +272,21 @@ func sheet(j *judge) {
 	j.s.Figure, j.s.Limit = finding.Exactly(quantity.KindLength, dw), finding.Exactly(quantity.KindLength, w)
 	switch {
 	case dw < w-1e-9 && t.SideHeight != nil && *t.SideHeight > 0:
-		j.say(finding.Fails, "Deck % wide, the sheet %: it will not lie between the sides.", said.Length(dw), said.Length(w))
+		j.say(
+			finding.Fails,
+			"Deck % wide, the sheet %: it will not lie between the sides.",
+			said.Length(dw),
+			said.Length(w),
+		)
 	case dl < l-1e-9 && !open:
 		j.say(finding.Fails, "Deck % long, the sheet %: the tail does not close.", said.Length(dl), said.Length(l))
 	case dl < l*0.75:
-		j.say(finding.Fails, "Deck % long, the sheet %: more than a quarter hangs out.", said.Length(dl), said.Length(l))
+		j.say(
+			finding.Fails,
+			"Deck % long, the sheet %: more than a quarter hangs out.",
+			said.Length(dl),
+			said.Length(l),
+		)
 	case dl < l-1e-9:
 		j.say(finding.Tight, "The sheet hangs out % at the tail.", said.Length(l-dl))
 	case dw < w-1e-9:
@@ -319,7 +357,12 @@ func road(j *judge) {
 	case float64(*j.w.Speed-v) > 0.14:
 		j.say(finding.Fails, "{Tyre}s made for % at most.", said.Of(quantity.KindSpeed, v))
 	case far && small:
-		j.say(finding.Tight, "{Tyre}s made for %, but small wheels run hot on %: check the hubs on the way.", said.Of(quantity.KindSpeed, v), said.Of(quantity.KindDistance, *j.w.Distance))
+		j.say(
+			finding.Tight,
+			"{Tyre}s made for %, but small wheels run hot on %: check the hubs on the way.",
+			said.Of(quantity.KindSpeed, v),
+			said.Of(quantity.KindDistance, *j.w.Distance),
+		)
 	default:
 		j.say(finding.Holds, "{Tyre}s made for %.", said.Of(quantity.KindSpeed, v))
 	}
@@ -362,7 +405,12 @@ func alone(j *judge) {
 			end /= 2
 		}
 		if it.Bottom > height {
-			j.say(finding.Fails, "% goes % high: more than one person reaches.", said.Name(it.Name, "A load"), said.Length(it.Bottom))
+			j.say(
+				finding.Fails,
+				"% goes % high: more than one person reaches.",
+				said.Name(it.Name, "A load"),
+				said.Length(it.Bottom),
+			)
 			return
 		}
 		if end > share {
@@ -377,7 +425,13 @@ func alone(j *judge) {
 	name := said.Name(worst.Name, "a load")
 	switch {
 	case quantity.Exceeds(share, lift):
-		j.say(finding.Fails, "%: % at a lift, % is the limit. Get help, a ramp or a winch.", name, said.Mass(share), said.Mass(lift))
+		j.say(
+			finding.Fails,
+			"%: % at a lift, % is the limit. Get help, a ramp or a winch.",
+			name,
+			said.Mass(share),
+			said.Mass(lift),
+		)
 	case quantity.Exceeds(share, liftEasy):
 		j.say(finding.Tight, "%: % at a lift; % is easy.", name, said.Mass(share), said.Mass(liftEasy))
 	default:
@@ -435,17 +489,38 @@ func anchors(j *judge) {
 		n += a.Count
 	}
 	if len(j.r.Trailer.Anchors) == 0 {
-		j.need(j.tp+"/anchors", "how many tie-down points it has", "Count rings and slots; stake pockets do not count.")
+		j.need(
+			j.tp+"/anchors",
+			"how many tie-down points it has",
+			"Count rings and slots; stake pockets do not count.",
+		)
 		return
 	}
-	j.s.Figure, j.s.Limit = finding.Exactly(quantity.KindCount, float64(n)), finding.Exactly(quantity.KindCount, float64(want))
+	j.s.Figure, j.s.Limit = finding.Exactly(
+		quantity.KindCount,
+		float64(n),
+	), finding.Exactly(
+		quantity.KindCount,
+		float64(want),
+	)
 	switch {
 	case n >= want:
 		j.say(finding.Holds, "% tie-down points, % asked for.", said.Count(n), said.Count(want))
 	case pockets > 0:
-		j.say(finding.Fails, "% tie-down points, % asked for; % stake pockets are made for stakes, not for straps.", said.Count(n), said.Count(want), said.Count(pockets))
+		j.say(
+			finding.Fails,
+			"% tie-down points, % asked for; % stake pockets are made for stakes, not for straps.",
+			said.Count(n),
+			said.Count(want),
+			said.Count(pockets),
+		)
 	default:
-		j.say(finding.Fails, "% tie-down points, % asked for. Rings through a cross-member can be added.", said.Count(n), said.Count(want))
+		j.say(
+			finding.Fails,
+			"% tie-down points, % asked for. Rings through a cross-member can be added.",
+			said.Count(n),
+			said.Count(want),
+		)
 	}
 }
 
@@ -461,9 +536,21 @@ func budget(j *judge) {
 		return
 	}
 	limit := float64(*j.w.Money)
-	j.atMost(quantity.KindMoney, float64(b.Money), limit, "% of % until on the road.", "% until on the road, the budget is %.")
+	j.atMost(
+		quantity.KindMoney,
+		float64(b.Money),
+		limit,
+		"% of % until on the road.",
+		"% until on the road, the budget is %.",
+	)
 	if j.s.Outcome == finding.Holds && quantity.Exceeds(float64(b.Money+b.Risk), limit) {
-		j.say(finding.Tight, "% of %, but missing papers may cost % more.", said.Of(quantity.KindMoney, b.Money), said.Of(quantity.KindMoney, limit), said.Of(quantity.KindMoney, b.Risk))
+		j.say(
+			finding.Tight,
+			"% of %, but missing papers may cost % more.",
+			said.Of(quantity.KindMoney, b.Money),
+			said.Of(quantity.KindMoney, limit),
+			said.Of(quantity.KindMoney, b.Risk),
+		)
 	}
 	if b.Open > 0 {
 		if j.s.Outcome == finding.Holds {
@@ -496,10 +583,21 @@ func hours(j *judge) {
 	b := cost.Of(j.r.Scope.Trailer, j.r.Trailer)
 	j.s.Outcome, j.s.Says = finding.Holds, said.Say("In time.")
 	if j.w.Hours != nil {
-		j.atMost(quantity.KindTime, float64(b.Hours), float64(*j.w.Hours), "% of work, % at hand.", "% of work, only % at hand.")
+		j.atMost(
+			quantity.KindTime,
+			float64(b.Hours),
+			float64(*j.w.Hours),
+			"% of work, % at hand.",
+			"% of work, only % at hand.",
+		)
 	}
 	d := j.r.Trailer.Deal
 	if j.w.Date != "" && d != nil && d.ReadyOn > j.w.Date {
-		j.say(finding.Fails, "It is there on %, too late for %.", said.Piece{Text: d.ReadyOn}, said.Piece{Text: j.w.Date})
+		j.say(
+			finding.Fails,
+			"It is there on %, too late for %.",
+			said.Piece{Text: d.ReadyOn},
+			said.Piece{Text: j.w.Date},
+		)
 	}
 }

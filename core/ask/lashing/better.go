@@ -109,7 +109,10 @@ func pairs(single []change) []change {
 			if a.effort > aStrap { // straps more, both
 				continue
 			}
-			both := change{Better{Says: slices.Concat(a.Says, said.Say(" and "), b.Says), effort: a.effort + b.effort}, func(l Load) Load { return b.apply(a.apply(l)) }}
+			both := change{
+				Better{Says: slices.Concat(a.Says, said.Say(" and "), b.Says), effort: a.effort + b.effort},
+				func(l Load) Load { return b.apply(a.apply(l)) },
+			}
 			if a.Patch != nil && b.Patch != nil {
 				both.Patch = slices.Concat(a.Patch, b.Patch)
 			}
@@ -129,16 +132,31 @@ func changes(r *rig.Rig, l *Load, k int, lacking float64) []change {
 	}
 	place, pl := l.Item.PlacePath, r.Layout.Placements[l.Item.ID]
 	if _, drawn := l.tightened(); drawn > 0 {
-		can(0, said.Say("straps drawn to %", said.Mass(drawn)), nil, func(l Load) Load { next, _ := l.tightened(); return next })
+		can(
+			0,
+			said.Say("straps drawn to %", said.Mass(drawn)),
+			nil,
+			func(l Load) Load { next, _ := l.tightened(); return next },
+		)
 	}
 	if !pl.Mat && pl.Grip == 0 && pl.On != plan.OnPart {
-		can(1, said.Say("a mat under it"), []finding.Op{{Op: "add", Path: place + "/mat", Value: true}}, func(l Load) Load {
-			l.Grip = norms.Grip{Low: norms.MatGrip, High: norms.MatGrip}
-			return l
-		})
+		can(
+			1,
+			said.Say("a mat under it"),
+			[]finding.Op{{Op: "add", Path: place + "/mat", Value: true}},
+			func(l Load) Load {
+				l.Grip = norms.Grip{Low: norms.MatGrip, High: norms.MatGrip}
+				return l
+			},
+		)
 	}
 	if _, takes := l.wellHooked(); takes > 0 {
-		can(2, said.Say("tie points that take %, as the strap does", said.Mass(takes)), nil, func(l Load) Load { next, _ := l.wellHooked(); return next })
+		can(
+			2,
+			said.Say("tie points that take %, as the strap does", said.Mass(takes)),
+			nil,
+			func(l Load) Load { next, _ := l.wellHooked(); return next },
+		)
 	}
 	if _, ok := l.lower(); ok {
 		can(2, said.Say("hooked half as high on it"), nil, func(l Load) Load { next, _ := l.lower(); return next })
@@ -154,7 +172,12 @@ func changes(r *rig.Rig, l *Load, k int, lacking float64) []change {
 		if pl.Blocked == nil { // else its number would speak for other faces too
 			patch = []finding.Op{{Op: "add", Path: place + "/blocked", Value: b}}
 		}
-		can(3, said.Say("something that bears % "+face, said.Mass(takes)), patch, func(l Load) Load { l.Blocks[k] = takes; return l })
+		can(
+			3,
+			said.Say("something that bears % "+face, said.Mass(takes)),
+			patch,
+			func(l Load) Load { l.Blocks[k] = takes; return l },
+		)
 	}
 	return out
 }
@@ -267,12 +290,21 @@ func advise(ways []Better, f *finding.Finding, kind quantity.Kind, then func(Bet
 	}
 	for _, w := range ways {
 		if w.Patch != nil && w.Holds && len(f.Fixes) < 2 {
-			f.Fixes = append(f.Fixes, finding.Fix{Variant: finding.Variant{Name: w.Says, Patch: w.Patch}, Outcome: finding.Holds, Figure: finding.Exactly(kind, w.Has)})
+			f.Fixes = append(
+				f.Fixes,
+				finding.Fix{
+					Variant: finding.Variant{Name: w.Says, Patch: w.Patch},
+					Outcome: finding.Holds,
+					Figure:  finding.Exactly(kind, w.Has),
+				},
+			)
 		}
 	}
 	says := said.Say(" Cheapest: ")
 	if !ways[0].Holds {
 		says = said.Say(" Most helps: ")
 	}
-	return append(append(append(says, ways[0].Says...), said.Say(", then ")...), append(then(ways[0]), said.Piece{Text: "."})...)
+	return append(
+		append(append(says, ways[0].Says...), said.Say(", then ")...),
+		append(then(ways[0]), said.Piece{Text: "."})...)
 }

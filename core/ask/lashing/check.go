@@ -38,18 +38,44 @@ func Check(r *rig.Rig) []finding.Finding {
 			continue
 		}
 		name := said.Name(it.Name, "a load")
-		needs := []finding.Need{{Path: it.Path + "/mass", Says: said.Say("the weight of %", name), Where: said.Say("Weigh it, or look at its plate or papers.")}}
+		needs := []finding.Need{
+			{
+				Path:  it.Path + "/mass",
+				Says:  said.Say("the weight of %", name),
+				Where: said.Say("Weigh it, or look at its plate or papers."),
+			},
+		}
 		if it.Lot != nil && len(it.Lot.Needs) > 0 {
 			needs = it.Lot.Needs
 		}
-		out = append(out, finding.Finding{Code: CodeRule, Stage: Stage, Scope: r.Scope, Gate: finding.GateGo, Subject: it.Path, Title: said.Say("Tied down"), Outcome: finding.Unknown,
-			Says: said.Say("Not known whether % stays: its weight is not known.", name), Needs: needs})
+		out = append(
+			out,
+			finding.Finding{
+				Code:    CodeRule,
+				Stage:   Stage,
+				Scope:   r.Scope,
+				Gate:    finding.GateGo,
+				Subject: it.Path,
+				Title:   said.Say("Tied down"),
+				Outcome: finding.Unknown,
+				Says:    said.Say("Not known whether % stays: its weight is not known.", name),
+				Needs:   needs,
+			},
+		)
 	}
 	loads := Loads(r)
 	for i := range loads {
 		l := &loads[i]
 		base := func(code, title string) finding.Finding {
-			return finding.Finding{Code: code, Stage: Stage, Scope: r.Scope, Gate: finding.GateGo, Subject: l.Item.Path, Title: said.Say(title), Outcome: finding.Holds}
+			return finding.Finding{
+				Code:    code,
+				Stage:   Stage,
+				Scope:   r.Scope,
+				Gate:    finding.GateGo,
+				Subject: l.Item.Path,
+				Title:   said.Say(title),
+				Outcome: finding.Holds,
+			}
 		}
 		name := said.Name(l.Item.Name, "a load")
 		f := base(CodeRule, "Tied down")
@@ -62,13 +88,22 @@ func Check(r *rig.Rig) []finding.Finding {
 			continue
 		case len(l.Broken) > 0:
 			f.Outcome, f.Needs = finding.Unknown, l.Broken
-			f.Says = append(append(said.Say("% is not told to the end: ", name), l.Broken[0].Says...), said.Piece{Text: "."})
+			f.Says = append(
+				append(said.Say("% is not told to the end: ", name), l.Broken[0].Says...),
+				said.Piece{Text: "."},
+			)
 			out = append(out, f)
 			continue
 		case len(l.Ties) == 0:
 			f.Outcome = finding.Unknown
 			f.Says = said.Say("% is not tied down yet.", name)
-			f.Needs = []finding.Need{{Path: r.LayoutPath("/lashings"), Says: said.Say("how % is tied down", name), Where: said.Say("Let it be planned, or draw straps yourself.")}}
+			f.Needs = []finding.Need{
+				{
+					Path:  r.LayoutPath("/lashings"),
+					Says:  said.Say("how % is tied down", name),
+					Where: said.Say("Let it be planned, or draw straps yourself."),
+				},
+			}
 			out = append(out, f)
 			continue
 		}
@@ -76,17 +111,35 @@ func Check(r *rig.Rig) []finding.Finding {
 		f.Figure, f.Limit = finding.Exactly(quantity.KindMass, v.Has), finding.Exactly(quantity.KindMass, v.Needs)
 		switch {
 		case v.Count < v.Least:
-			f.Outcome, f.Says = finding.Fails, said.Say("% has % tie-downs, by its length and weight it takes %.", name, said.Count(v.Count), said.Count(v.Least))
+			f.Outcome, f.Says = finding.Fails, said.Say(
+				"% has % tie-downs, by its length and weight it takes %.",
+				name,
+				said.Count(v.Count),
+				said.Count(v.Least),
+			)
 		case !v.Holds():
-			f.Outcome, f.Says = finding.Fails, said.Say("% is held by % of %"+v.toward()+".", name, said.Mass(v.Has), said.Mass(v.Needs))
-			advice := advise(ImproveRule(r, l, school.ID), &f, quantity.KindMass, func(w Better) said.Sentence { return said.Say("% of %", said.Mass(w.Has), said.Mass(w.Needs)) })
+			f.Outcome, f.Says = finding.Fails, said.Say(
+				"% is held by % of %"+v.toward()+".",
+				name,
+				said.Mass(v.Has),
+				said.Mass(v.Needs),
+			)
+			advice := advise(
+				ImproveRule(r, l, school.ID),
+				&f,
+				quantity.KindMass,
+				func(w Better) said.Sentence { return said.Say("% of %", said.Mass(w.Has), said.Mass(w.Needs)) },
+			)
 			if advice == nil {
 				advice = said.Say(" Straps that take more, or other tie points.")
 			}
 			f.Says = append(f.Says, advice...)
 		case guessed(l):
 			f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
-			f.Says = said.Say("% is held, if strap and tie points take what is usual. Look for their tags and plates.", name)
+			f.Says = said.Say(
+				"% is held, if strap and tie points take what is usual. Look for their tags and plates.",
+				name,
+			)
 		default:
 			f.Says = said.Say("% is held: % of % asked"+v.toward()+".", name, said.Mass(v.Has), said.Mass(v.Needs))
 		}
@@ -95,8 +148,19 @@ func Check(r *rig.Rig) []finding.Finding {
 			if t := &l.Ties[k]; t.Has != nil && quantity.Exceeds(t.Long, *t.Has) {
 				g := base(CodeLength, "Strap's length")
 				g.Subject = t.Path
-				g.Figure, g.Limit = finding.Exactly(quantity.KindLength, t.Long), finding.Exactly(quantity.KindLength, *t.Has)
-				g.Outcome, g.Says = finding.Fails, said.Say("% is % long, its way %.", said.Name(t.Name, "A strap"), said.Length(*t.Has), said.Length(t.Long))
+				g.Figure, g.Limit = finding.Exactly(
+					quantity.KindLength,
+					t.Long,
+				), finding.Exactly(
+					quantity.KindLength,
+					*t.Has,
+				)
+				g.Outcome, g.Says = finding.Fails, said.Say(
+					"% is % long, its way %.",
+					said.Name(t.Name, "A strap"),
+					said.Length(*t.Has),
+					said.Length(t.Long),
+				)
 				out = append(out, g)
 			}
 		}

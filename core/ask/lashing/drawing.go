@@ -34,8 +34,19 @@ func Layer(r *rig.Rig) (side, above []scene.Shape, hooks []scene.Target) {
 					above = append(above, grip)
 					for _, id := range points {
 						if at, ok := point(r, id); ok && id != e.PointID {
-							hooks = append(hooks, scene.Target{Thing: path, Min: scene.Point{at[0] - hookNear, at[1] - hookNear}, Max: scene.Point{at[0] + hookNear, at[1] + hookNear},
-								Label: said.Say("%", said.Piece{Text: PointName(r, id)}), Moves: []scene.Move{{Path: path, To: id}}})
+							hooks = append(
+								hooks,
+								scene.Target{
+									Thing: path,
+									Min:   scene.Point{at[0] - hookNear, at[1] - hookNear},
+									Max:   scene.Point{at[0] + hookNear, at[1] + hookNear},
+									Label: said.Say(
+										"%",
+										said.Piece{Text: PointName(r, id)},
+									),
+									Moves: []scene.Move{{Path: path, To: id}},
+								},
+							)
 						}
 					}
 				}
@@ -48,13 +59,22 @@ func Layer(r *rig.Rig) (side, above []scene.Shape, hooks []scene.Target) {
 					if to == from {
 						continue
 					}
-					run := [2]scene.Shape{scene.Line("strap", from[0], -from[2], to[0], -to[2]), scene.Line("strap", from[0], from[1], to[0], to[1])}
+					run := [2]scene.Shape{
+						scene.Line("strap", from[0], -from[2], to[0], -to[2]),
+						scene.Line("strap", from[0], from[1], to[0], to[1]),
+					}
 					run[0].Thing, run[1].Thing = t.Path, t.Path
 					side, above = append(side, run[0]), append(above, run[1])
 				}
 			}
 			if t.Over {
-				across := scene.Line("strap", t.Ends[0].Hold[0], t.Ends[0].Hold[1], t.Ends[1].Hold[0], t.Ends[1].Hold[1])
+				across := scene.Line(
+					"strap",
+					t.Ends[0].Hold[0],
+					t.Ends[0].Hold[1],
+					t.Ends[1].Hold[0],
+					t.Ends[1].Hold[1],
+				)
 				across.Thing = t.Path
 				above = append(above, across)
 			}

@@ -99,7 +99,13 @@ func (l *Load) press() float64 {
 }
 
 // Usual pulls of tighteners, kg (C).
-var usualPull = map[plan.StrapKind]float64{"": 150, plan.StrapRatchet: 250, plan.StrapCam: 40, plan.StrapChain: 250, plan.StrapRope: 25}
+var usualPull = map[plan.StrapKind]float64{
+	"":                150,
+	plan.StrapRatchet: 250,
+	plan.StrapCam:     40,
+	plan.StrapChain:   250,
+	plan.StrapRope:    25,
+}
 
 // LimitOf is a strap's working load limit, kg: the tag's; else a third of its breaking
 // strength; else that of a chain of its grade and size, or of unmarked webbing of its width.
@@ -241,7 +247,13 @@ func Loads(r *rig.Rig) []Load {
 		}
 		pl := r.Layout.Placements[it.ID]
 		body := r.Moves(i)
-		l := Load{Item: it, Mass: body.Mass, Centre: Vector{body.X, body.Y, body.Z}, Grip: grip(r, it, pl), uses: uses}
+		l := Load{
+			Item:   it,
+			Mass:   body.Mass,
+			Centre: Vector{body.X, body.Y, body.Z},
+			Grip:   grip(r, it, pl),
+			uses:   uses,
+		}
 		front, _ := r.Deck()
 		board := r.Trailer.SideHeight != nil && *r.Trailer.SideHeight > 0 // a bed with sides has a board in front
 		l.Blocked = board && it.OnDeck && it.Front-front < 0.03 && it.Front >= front-1e-6
@@ -293,7 +305,10 @@ func grip(r *rig.Rig, it *rig.Item, pl plan.Placement) norms.Grip {
 func (l *Load) add(r *rig.Rig, id string, x plan.Lashing) {
 	path := r.LayoutPath("/lashings/" + id)
 	need := func(field, says, where string) {
-		l.Broken = append(l.Broken, finding.Need{Path: path + "/" + field, Says: said.Say(says), Where: said.Say(where)})
+		l.Broken = append(
+			l.Broken,
+			finding.Need{Path: path + "/" + field, Says: said.Say(says), Where: said.Say(where)},
+		)
 	}
 	strap, ok := r.Plan.Straps[x.Strap]
 	if !ok {
@@ -301,19 +316,35 @@ func (l *Load) add(r *rig.Rig, id string, x plan.Lashing) {
 		return
 	}
 	it := l.Item
-	t := Tie{ID: id, Path: path, Name: strap.Name, Hook: strap.Hook, Over: x.To != "", Weak: "strap", Pull: PullOf(strap), Draws: usualPull[strap.Kind]}
+	t := Tie{
+		ID:    id,
+		Path:  path,
+		Name:  strap.Name,
+		Hook:  strap.Hook,
+		Over:  x.To != "",
+		Weak:  "strap",
+		Pull:  PullOf(strap),
+		Draws: usualPull[strap.Kind],
+	}
 	limit, how := LimitOf(strap)
 	t.Strap, t.Limit, t.Guess = limit, limit, how == "unmarked webbing"
 	if t.Break = 3 * limit; strap.Breaks != nil {
 		t.Break = float64(*strap.Breaks)
 	}
 	if limit <= 0 {
-		need("strap", "what the strap takes", "Its tag tells; without one and without a known width it does not count.")
+		need(
+			"strap",
+			"what the strap takes",
+			"Its tag tells; without one and without a known width it does not count.",
+		)
 		return
 	}
 	runs, long, why := l.ends(r, x)
 	if why != nil {
-		l.Broken = append(l.Broken, finding.Need{Path: path + "/" + why.field, Says: why.says, Where: said.Say(why.where)})
+		l.Broken = append(
+			l.Broken,
+			finding.Need{Path: path + "/" + why.field, Says: why.says, Where: said.Say(why.where)},
+		)
 		return
 	}
 	t.Long = long
@@ -322,7 +353,13 @@ func (l *Load) add(r *rig.Rig, id string, x plan.Lashing) {
 		n := v.size()
 		id := [2]string{x.From, x.To}[k]
 		at, _ := point(r, id)
-		end := End{Hold: w.hold, Toward: w.toward, Point: at, Along: Vector{v[0] / n, v[1] / n, v[2] / n}, PointID: id}
+		end := End{
+			Hold:    w.hold,
+			Toward:  w.toward,
+			Point:   at,
+			Along:   Vector{v[0] / n, v[1] / n, v[2] / n},
+			PointID: id,
+		}
 		last := at.minus(w.toward) // as it comes to its point
 		if w.toward == at {
 			last = v
@@ -336,7 +373,11 @@ func (l *Load) add(r *rig.Rig, id string, x plan.Lashing) {
 		t.Ends = append(t.Ends, end)
 	}
 	if t.Limit <= 0 {
-		need("from", "what the tie point takes", "A stake pocket is no tie point; others have a plate, or a known make.")
+		need(
+			"from",
+			"what the tie point takes",
+			"A stake pocket is no tie point; others have a plate, or a known make.",
+		)
 		return
 	}
 	t.Pull, t.Draws = math.Min(t.Pull, t.Limit/2), math.Min(t.Draws, t.Limit/2)
@@ -376,7 +417,11 @@ func (l *Load) ends(r *rig.Rig, x plan.Lashing) (runs []run, long float64, why *
 		a, okA := point(r, x.From)
 		b, okB := point(r, x.To)
 		if okA && okB && (a[1]-across)*(b[1]-across) >= 0 {
-			return nil, 0, &lack{"to", said.Say("a tie point on its other side"), "A strap over a load runs to its other side; on one side it holds nothing."}
+			return nil, 0, &lack{
+				"to",
+				said.Say("a tie point on its other side"),
+				"A strap over a load runs to its other side; on one side it holds nothing.",
+			}
 		}
 		if okA && okB && a[1] > b[1] {
 			left, right = right, left
@@ -384,7 +429,11 @@ func (l *Load) ends(r *rig.Rig, x plan.Lashing) (runs []run, long float64, why *
 		starts = []start{{x.From, "from", left}, {x.To, "to", right}}
 		long = it.Right - it.Left
 		if o := blocks(r, it, Vector{hold[0], it.Left, it.Top + 2*strapRoom}, Vector{hold[0], it.Right, it.Top + 2*strapRoom}); o != nil {
-			return nil, 0, &lack{"hold/back", said.Say("a free way over it: % stands there", said.Name(o.Name, "something")), "Lead it beside that, or over that."}
+			return nil, 0, &lack{
+				"hold/back",
+				said.Say("a free way over it: % stands there", said.Name(o.Name, "something")),
+				"Lead it beside that, or over that.",
+			}
 		}
 	}
 	for _, s := range starts {

@@ -30,7 +30,15 @@ func soft(it *rig.Item) float64 {
 func box(it *rig.Item) (low, high Vector) {
 	wide := strapRoom + soft(it)*(it.Right-it.Left)
 	long := strapRoom + soft(it)/2*(it.Rear-it.Front)
-	return Vector{it.Front + long, it.Left + wide, it.Bottom + strapRoom}, Vector{it.Rear - long, it.Right - wide, it.Top - strapRoom}
+	return Vector{
+			it.Front + long,
+			it.Left + wide,
+			it.Bottom + strapRoom,
+		}, Vector{
+			it.Rear - long,
+			it.Right - wide,
+			it.Top - strapRoom,
+		}
 }
 
 // crosses reports whether the straight way from a to b runs through a box.

@@ -86,7 +86,11 @@ func HoldOf(t plan.TiePoint, lean float64) PointHold {
 		take(ends[0], ends[1], "the plywood")
 	case plan.InPlate:
 		// A plate that carries a load in its middle yields along lines at 2π·m, m = f_y·t²/4.
-		take(2*math.Pi*steelYield[0]*thick*thick/4/cos/workPlate, 2*math.Pi*steelYield[1]*thick*thick/4/cos/workPlate, "the plate bends")
+		take(
+			2*math.Pi*steelYield[0]*thick*thick/4/cos/workPlate,
+			2*math.Pi*steelYield[1]*thick*thick/4/cos/workPlate,
+			"the plate bends",
+		)
 	}
 	return h
 }

@@ -17,8 +17,21 @@ func press(r *rig.Rig, l *Load, f finding.Finding) (finding.Finding, bool) {
 			continue
 		}
 		f.Source = norms.Practice("100 kg of a strap's press, or 1.5 times the hull's weight")
-		f.Figure, f.Limit = finding.Exactly(quantity.KindMass, t.Pull*t.down()), finding.Exactly(quantity.KindMass, l.press())
-		f.Says = said.Say("% over % could press it with %; it bears %. Draw it to %, no more; slacker in the heat.", said.Name(t.Name, "A strap"), said.Name(l.Item.Name, "the hull"), said.Mass(t.Eased*t.down()), said.Mass(l.press()), said.Mass(t.Pull))
+		f.Figure, f.Limit = finding.Exactly(
+			quantity.KindMass,
+			t.Pull*t.down(),
+		), finding.Exactly(
+			quantity.KindMass,
+			l.press(),
+		)
+		f.Says = said.Say(
+			"% over % could press it with %; it bears %. Draw it to %, no more; slacker in the heat.",
+			said.Name(t.Name, "A strap"),
+			said.Name(l.Item.Name, "the hull"),
+			said.Mass(t.Eased*t.down()),
+			said.Mass(l.press()),
+			said.Mass(t.Pull),
+		)
 		if p := r.Plan.Straps[r.Layout.Lashings[t.ID].Strap].Pull; p != nil { // told, not usual
 			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		}
@@ -60,7 +73,12 @@ func practice(r *rig.Rig, l *Load, f finding.Finding) (finding.Finding, bool) {
 	case l.Item.Shape == "wheels" && (front < 2 || rear < 2):
 		return tight(said.Say("Hold % at four corners: two forward, two back, at its axles or frame.", name))
 	case l.Item.Lot != nil && l.Item.Top-l.Item.Bottom < sheetThick && l.Item.Length() > sheetLong && !l.Blocked:
-		return tight(said.Say("Something before % too: long sheets slide out from under straps. One strap down their belly.", name))
+		return tight(
+			said.Say(
+				"Something before % too: long sheets slide out from under straps. One strap down their belly.",
+				name,
+			),
+		)
 	case l.Item.Shape == "hull" && overs < 2:
 		return tight(said.Say("Two straps over %, not one.", name))
 	case l.Item.Shape == "hull" && !l.NoLines && front+rear < 2 && (l.Item.Rear-tail > 1 || deck-l.Item.Front > 1 || r.Outing.Speed != nil && float64(*r.Outing.Speed) > 22.3):

@@ -113,7 +113,14 @@ func European(l *Load) Verdict {
 		if d.ID == "forward" {
 			safe = safeForward
 		}
-		worst.take(Verdict{Has: restraint(l, d.Push, mu, direct, 1/safe) + l.Blocks[k], Needs: l.Mass * math.Max(0, d.Asked-own), Toward: k, Direction: d.Name})
+		worst.take(
+			Verdict{
+				Has:       restraint(l, d.Push, mu, direct, 1/safe) + l.Blocks[k],
+				Needs:     l.Mass * math.Max(0, d.Asked-own),
+				Toward:    k,
+				Direction: d.Name,
+			},
+		)
 		if v := tilt(l, k, safe); v.Needs > 0 {
 			worst.take(v)
 		}
@@ -176,8 +183,22 @@ func Performance(l *Load) Verdict {
 	}
 	for k, d := range Directions[:4] {
 		of := func(a norms.Asked) float64 { return [4]float64{a.Forward, a.Rearward, a.Sideways, a.Sideways}[k] }
-		worst.take(Verdict{Has: restraint(&broken, d.Push, mu, mu, 1) + l.Blocks[k], Needs: l.Mass * math.Max(0, of(norms.AskBreaking)-mu), Toward: k, Direction: d.Name + ", breaking"})
-		worst.take(Verdict{Has: restraint(l, d.Push, mu, mu, 1) + l.Blocks[k], Needs: l.Mass * math.Max(0, of(norms.AskWorking)-mu), Toward: k, Direction: d.Name + ", working"})
+		worst.take(
+			Verdict{
+				Has:       restraint(&broken, d.Push, mu, mu, 1) + l.Blocks[k],
+				Needs:     l.Mass * math.Max(0, of(norms.AskBreaking)-mu),
+				Toward:    k,
+				Direction: d.Name + ", breaking",
+			},
+		)
+		worst.take(
+			Verdict{
+				Has:       restraint(l, d.Push, mu, mu, 1) + l.Blocks[k],
+				Needs:     l.Mass * math.Max(0, of(norms.AskWorking)-mu),
+				Toward:    k,
+				Direction: d.Name + ", working",
+			},
+		)
 	}
 	down := Verdict{Needs: norms.HoldDown * l.Mass, Toward: -1, Direction: "down"}
 	for i := range l.Ties {
@@ -194,7 +215,9 @@ func Guides(l *Load) Verdict {
 	worst := Verdict{Has: math.Inf(1)}
 	for k, d := range Directions[:4] {
 		needs := l.Mass * math.Max(0, d.Asked-mu*(1-norms.Ask.Upward))
-		worst.take(Verdict{Has: restraint(l, d.Push, mu, mu, 1) + l.Blocks[k], Needs: needs, Toward: k, Direction: d.Name})
+		worst.take(
+			Verdict{Has: restraint(l, d.Push, mu, mu, 1) + l.Blocks[k], Needs: needs, Toward: k, Direction: d.Name},
+		)
 	}
 	return worst
 }

@@ -65,7 +65,12 @@ func hold(l *Load, push Vector, mu float64) (held Held, edge bool, err error) {
 		return Held{}, false, ErrNotSolved
 	}
 	it := l.Item
-	corners := [4]Vector{{it.Front, it.Left, it.Bottom}, {it.Front, it.Right, it.Bottom}, {it.Rear, it.Left, it.Bottom}, {it.Rear, it.Right, it.Bottom}}
+	corners := [4]Vector{
+		{it.Front, it.Left, it.Bottom},
+		{it.Front, it.Right, it.Bottom},
+		{it.Rear, it.Left, it.Bottom},
+		{it.Rear, it.Right, it.Bottom},
+	}
 	type rope struct {
 		end *End
 		cap float64

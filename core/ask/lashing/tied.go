@@ -79,7 +79,14 @@ func Statics(r *rig.Rig) ([]finding.Finding, []Tied) {
 		if l.Item.Shape == "heap" {
 			continue
 		}
-		t := Tied{Load: l.Item.Path, Name: l.Item.Name, Grip: l.friction(), Straps: []TiedStrap{}, Schools: []SchoolVerdict{}, Points: []PointOf{}}
+		t := Tied{
+			Load:    l.Item.Path,
+			Name:    l.Item.Name,
+			Grip:    l.friction(),
+			Straps:  []TiedStrap{},
+			Schools: []SchoolVerdict{},
+			Points:  []PointOf{},
+		}
 		for _, id := range append(OnBars(r, l.Item.ID), plan.Ordered(r.Trailer.TiePoints, func(t plan.TiePoint) int { return t.Order })...) {
 			h := holdAt(r, id, Vector{math.Sqrt2 / 2, 0, -math.Sqrt2 / 2})
 			says := said.Say("% at 45°", said.Mass(h.Low))
@@ -87,25 +94,68 @@ func Statics(r *rig.Rig) ([]finding.Finding, []Tied) {
 			case h.High <= 0:
 				says = said.Say("not known: tell its kind, or what its plate says")
 			case h.High > h.Low:
-				says = said.Say("% to % at 45°; gives first: %", said.Mass(h.Low), said.Mass(h.High), said.Piece{Text: h.Gives})
+				says = said.Say(
+					"% to % at 45°; gives first: %",
+					said.Mass(h.Low),
+					said.Mass(h.High),
+					said.Piece{Text: h.Gives},
+				)
 			}
 			t.Points = append(t.Points, PointOf{id, PointName(r, id), says})
 		}
 		for k := range l.Ties {
 			x := &l.Ties[k]
-			t.Straps = append(t.Straps, TiedStrap{x.Path, x.Name, x.Over, finding.Exactly(quantity.KindMass, x.Limit), x.Weak, finding.Exactly(quantity.KindLength, x.Long),
-				finding.Exactly(quantity.KindAngle, math.Asin(math.Min(1, math.Abs(x.Ends[0].Along[2])))),
-				finding.Exactly(quantity.KindMass, x.Pull), x.Eased > 0})
+			t.Straps = append(
+				t.Straps,
+				TiedStrap{
+					x.Path,
+					x.Name,
+					x.Over,
+					finding.Exactly(quantity.KindMass, x.Limit),
+					x.Weak,
+					finding.Exactly(quantity.KindLength, x.Long),
+					finding.Exactly(quantity.KindAngle, math.Asin(math.Min(1, math.Abs(x.Ends[0].Along[2])))),
+					finding.Exactly(quantity.KindMass, x.Pull),
+					x.Eased > 0,
+				},
+			)
 		}
 		for _, s := range norms.TieSchools {
 			v := judge(s.ID, l)
 			if math.IsInf(v.Has, 0) {
 				v.Has = 0
 			}
-			t.Schools = append(t.Schools, SchoolVerdict{s.ID, s.Name, v.Holds() && len(l.Ties) > 0, finding.Exactly(quantity.KindMass, v.Has), finding.Exactly(quantity.KindMass, v.Needs), v.Count, v.Least, s.Bound, s.Source, v.Direction, s.ID == school.ID})
+			t.Schools = append(
+				t.Schools,
+				SchoolVerdict{
+					s.ID,
+					s.Name,
+					v.Holds() && len(l.Ties) > 0,
+					finding.Exactly(quantity.KindMass, v.Has),
+					finding.Exactly(quantity.KindMass, v.Needs),
+					v.Count,
+					v.Least,
+					s.Bound,
+					s.Source,
+					v.Direction,
+					s.ID == school.ID,
+				},
+			)
 		}
 		if v := Performance(l); len(l.Ties) > 0 {
-			t.Schools = append(t.Schools, SchoolVerdict{ID: "na-g", Name: "North America in g", Holds: v.Holds(), Has: finding.Exactly(quantity.KindMass, v.Has), Needs: finding.Exactly(quantity.KindMass, v.Needs), Bound: "what meets the rules above is held to meet it", Source: "49 CFR 393.102", Says: v.Direction})
+			t.Schools = append(
+				t.Schools,
+				SchoolVerdict{
+					ID:     "na-g",
+					Name:   "North America in g",
+					Holds:  v.Holds(),
+					Has:    finding.Exactly(quantity.KindMass, v.Has),
+					Needs:  finding.Exactly(quantity.KindMass, v.Needs),
+					Bound:  "what meets the rules above is held to meet it",
+					Source: "49 CFR 393.102",
+					Says:   v.Direction,
+				},
+			)
 		}
 		if len(l.Ties) > 0 && len(l.Broken) == 0 {
 			f, bars, weak := balance(r, l)
@@ -118,16 +168,35 @@ func Statics(r *rig.Rig) ([]finding.Finding, []Tied) {
 
 // balance judges one load by the programme, gives its bars and the path of the strap that gives first.
 func balance(r *rig.Rig, l *Load) (finding.Finding, []GBar, string) {
-	f := finding.Finding{Code: CodeStatics, Stage: Stage, Scope: r.Scope, Gate: finding.GateGo, Subject: l.Item.Path, Title: said.Say("Balance of forces"), Outcome: finding.Holds,
-		Source: &finding.Source{Title: "Statics", Clause: "0.8 g forward, 0.5 rearward and sideways, 0.2 upward", AsOf: norms.AsOf, Confidence: "B"}}
+	f := finding.Finding{
+		Code:    CodeStatics,
+		Stage:   Stage,
+		Scope:   r.Scope,
+		Gate:    finding.GateGo,
+		Subject: l.Item.Path,
+		Title:   said.Say("Balance of forces"),
+		Outcome: finding.Holds,
+		Source: &finding.Source{
+			Title:      "Statics",
+			Clause:     "0.8 g forward, 0.5 rearward and sideways, 0.2 upward",
+			AsOf:       norms.AsOf,
+			Confidence: "B",
+		},
+	}
 	name := said.Name(l.Item.Name, "a load")
 	var bars []GBar
 	worst, at, weak := math.Inf(1), -1, ""
 	for k, d := range Directions {
 		h, err := Hold(l, d.Push, l.friction())
 		if err != nil {
-			f.Outcome, f.Says = finding.Unknown, said.Say("Not known whether % holds %: the sum found no answer.", name, said.Piece{Text: d.Name})
-			f.Needs = []finding.Need{{Path: l.Item.Path, Says: said.Say("another way to tie it"), Where: said.Say("Move a strap.")}}
+			f.Outcome, f.Says = finding.Unknown, said.Say(
+				"Not known whether % holds %: the sum found no answer.",
+				name,
+				said.Piece{Text: d.Name},
+			)
+			f.Needs = []finding.Need{
+				{Path: l.Item.Path, Says: said.Say("another way to tie it"), Where: said.Say("Move a strap.")},
+			}
 			return f, append(bars, GBar{Direction: d.ID, Asked: d.Asked}), ""
 		}
 		bars = append(bars, GBar{d.ID, h.G, d.Asked, h.Gives, true, h.G >= d.Asked*(1-1e-9)})
@@ -143,23 +212,54 @@ func balance(r *rig.Rig, l *Load) (finding.Finding, []GBar, string) {
 	margin := worst - 1
 	f.Margin = &margin
 	gives := map[string]string{"slips": "then it slips", "tips": "then it tips", "lifts": "then it lifts", "strap": "then a strap is at its limit"}[b.Gives]
-	f.Says = said.Say("% stays to % of its weight "+Directions[at].Name+", % asked; "+gives+".", name, said.Share(b.Has), said.Share(b.Asked))
+	f.Says = said.Say(
+		"% stays to % of its weight "+Directions[at].Name+", % asked; "+gives+".",
+		name,
+		said.Share(b.Has),
+		said.Share(b.Asked),
+	)
 	switch {
 	case worst < 1-1e-9:
 		f.Outcome = finding.Fails
 		ways := Improve(r, l, at)
-		advice := advise(ways, &f, quantity.KindShare, func(w Better) said.Sentence { return said.Say("%", said.Share(w.Has)) })
+		advice := advise(
+			ways,
+			&f,
+			quantity.KindShare,
+			func(w Better) said.Sentence { return said.Say("%", said.Share(w.Has)) },
+		)
 		if advice == nil {
-			advice = said.Say([...]string{" A strap that pulls back and down.", " A strap that pulls forward and down.", " A strap across, low and to the right.", " A strap across, low and to the left.", " A strap that pulls straight down."}[at])
+			advice = said.Say(
+				[...]string{" A strap that pulls back and down.", " A strap that pulls forward and down.", " A strap across, low and to the right.", " A strap across, low and to the left.", " A strap that pulls straight down."}[at],
+			)
 		}
 		f.Says = append(f.Says, advice...)
 	case worst < 1.1:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	}
 	f.HasWork, f.Work = true, func() []finding.Step {
-		return []finding.Step{{Symbol: "λ", Says: said.Say("the most, %", said.Piece{Text: Directions[at].Name}), Formula: "max λ: Σ forces = 0, Σ moments = 0, |f| ≤ μN, 0 ≤ T ≤ limit", Result: f.Figure, Source: f.Source, Terms: []finding.StepTerm{
-			{Symbol: "m", Says: said.Say("the load"), Measure: finding.Exactly(quantity.KindMass, l.Mass), How: "computed"},
-			{Symbol: "μ", Says: said.Say("friction, the low end"), Measure: finding.Exactly(quantity.KindShare, l.friction()), How: "typical"}}}}
+		return []finding.Step{
+			{
+				Symbol:  "λ",
+				Says:    said.Say("the most, %", said.Piece{Text: Directions[at].Name}),
+				Formula: "max λ: Σ forces = 0, Σ moments = 0, |f| ≤ μN, 0 ≤ T ≤ limit",
+				Result:  f.Figure,
+				Source:  f.Source,
+				Terms: []finding.StepTerm{
+					{
+						Symbol:  "m",
+						Says:    said.Say("the load"),
+						Measure: finding.Exactly(quantity.KindMass, l.Mass),
+						How:     "computed",
+					},
+					{
+						Symbol:  "μ",
+						Says:    said.Say("friction, the low end"),
+						Measure: finding.Exactly(quantity.KindShare, l.friction()),
+						How:     "typical",
+					}},
+			},
+		}
 	}
 	return f, bars, weak
 }

@@ -44,10 +44,21 @@ func wind(r *rig.Rig, l *Load, f finding.Finding) (finding.Finding, bool) {
 		}
 	}
 	back += l.friction() * math.Max(0, pressed-lift)
-	f.Code, f.Title, f.Source = CodeWind, said.Say("Wind at speed"), norms.Practice("lift up to 1.0 of its area, drag up to 1.1 of its front")
+	f.Code, f.Title, f.Source = CodeWind, said.Say(
+		"Wind at speed",
+	), norms.Practice(
+		"lift up to 1.0 of its area, drag up to 1.1 of its front",
+	)
 	f.Figure, f.Limit = finding.Exactly(quantity.KindMass, lift), finding.Exactly(quantity.KindMass, down)
 	name := said.Name(l.Item.Name, "a load")
-	f.Says = said.Say("At % the wind lifts % by up to % and pushes % back; % holds it down.", said.Of(quantity.KindSpeed, v), name, said.Mass(lift), said.Mass(drag), said.Mass(down))
+	f.Says = said.Say(
+		"At % the wind lifts % by up to % and pushes % back; % holds it down.",
+		said.Of(quantity.KindSpeed, v),
+		name,
+		said.Mass(lift),
+		said.Mass(drag),
+		said.Mass(down),
+	)
 	switch {
 	case lift > down:
 		f.Outcome = finding.Fails
@@ -55,7 +66,9 @@ func wind(r *rig.Rig, l *Load, f finding.Finding) (finding.Finding, bool) {
 	case drag > back:
 		f.Outcome = finding.Fails
 		f.Figure, f.Limit = finding.Exactly(quantity.KindMass, drag), finding.Exactly(quantity.KindMass, back)
-		f.Says = append(f.Says, said.Say(" Only % hold it back: a line from its bow forward, or slower.", said.Mass(back))...)
+		f.Says = append(
+			f.Says,
+			said.Say(" Only % hold it back: a line from its bow forward, or slower.", said.Mass(back))...)
 	case lift > 0.7*down:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	}

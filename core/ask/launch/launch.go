@@ -81,7 +81,14 @@ func Check(r *rig.Rig) []finding.Finding {
 		if k < 0 {
 			continue
 		}
-		b := boat{r: r, it: it, hull: plan.Hull{}, cradle: part.Cradle, front: r.Items[k].Front, path: "/parts/" + pl.ID + "/cradle"}
+		b := boat{
+			r:      r,
+			it:     it,
+			hull:   plan.Hull{},
+			cradle: part.Cradle,
+			front:  r.Items[k].Front,
+			path:   "/parts/" + pl.ID + "/cradle",
+		}
 		if it.Load != nil && it.Load.Hull != nil {
 			b.hull = *it.Load.Hull
 		}
@@ -113,7 +120,14 @@ type boat struct {
 }
 
 func (b *boat) base(code, title string) finding.Finding {
-	return finding.Finding{Code: code, Stage: Stage, Scope: b.r.Scope, Subject: b.it.Path, Title: said.Say(title), Outcome: finding.Holds}
+	return finding.Finding{
+		Code:    code,
+		Stage:   Stage,
+		Scope:   b.r.Scope,
+		Subject: b.it.Path,
+		Title:   said.Say(title),
+		Outcome: finding.Holds,
+	}
 }
 
 func (b *boat) name() said.Piece { return said.Name(b.it.Name, "The boat") }
@@ -123,7 +137,13 @@ func (b *boat) support() finding.Finding {
 	f.Gate, f.Source = finding.GateCut, norms.Practice("a tenth of the boat on each support")
 	if b.mass <= 0 {
 		f.Outcome, f.Says = finding.Unknown, said.Say("Not known: the weight of %.", b.name())
-		f.Needs = []finding.Need{{Path: b.it.Path + "/mass", Says: said.Say("the weight of %", b.name()), Where: said.Say("Weigh it, or look at its papers.")}}
+		f.Needs = []finding.Need{
+			{
+				Path:  b.it.Path + "/mass",
+				Says:  said.Say("the weight of %", b.name()),
+				Where: said.Say("Weigh it, or look at its papers."),
+			},
+		}
 		return f
 	}
 	at := b.body.X - b.front
@@ -134,23 +154,63 @@ func (b *boat) support() finding.Finding {
 	switch bunks := b.cradle.Bunks; {
 	case len(places) == 0 && bunks == nil:
 		f.Outcome, f.Says = finding.Unknown, said.Say("On what does the keel lie? Add rollers, or bunks.")
-		f.Needs = []finding.Need{{Path: b.path + "/rollers", Says: said.Say("rollers or bunks"), Where: said.Say("Tape them from the cradle's front.")}}
+		f.Needs = []finding.Need{
+			{
+				Path:  b.path + "/rollers",
+				Says:  said.Say("rollers or bunks"),
+				Where: said.Say("Tape them from the cradle's front."),
+			},
+		}
 	case len(places) > 1:
 		on, bears := statics.Bearing(b.mass, at, places)
 		least, most := slices.Min(on), slices.Max(on)
-		f.Figure, f.Limit = finding.Exactly(quantity.KindMass, least), finding.Exactly(quantity.KindMass, leastShare*b.mass)
-		f.Says = said.Say("% rollers bear from % to % of %.", said.Count(len(on)), said.Mass(least), said.Mass(most), b.name())
+		f.Figure, f.Limit = finding.Exactly(
+			quantity.KindMass,
+			least,
+		), finding.Exactly(
+			quantity.KindMass,
+			leastShare*b.mass,
+		)
+		f.Says = said.Say(
+			"% rollers bear from % to % of %.",
+			said.Count(len(on)),
+			said.Mass(least),
+			said.Mass(most),
+			b.name(),
+		)
 		switch {
 		case !bears:
-			f.Outcome, f.Says = finding.Fails, said.Say("% tips off its rollers: its weight lies beyond them. Move a roller under it.", b.name())
+			f.Outcome, f.Says = finding.Fails, said.Say(
+				"% tips off its rollers: its weight lies beyond them. Move a roller under it.",
+				b.name(),
+			)
 		case least < leastShare*b.mass:
 			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 			f.Says = append(f.Says, said.Say(" Move the idle one toward the stern.")...)
 		}
 		f.HasWork, f.Work = true, func() []finding.Step {
-			return []finding.Step{{Symbol: "R", Says: said.Say("the roller that bears least"), Formula: "R_i = m·(1/n + (c − x̄)(x_i − x̄)/Σ(x − x̄)²)", Result: f.Figure, Terms: []finding.StepTerm{
-				{Symbol: "m", Says: said.Say("the boat, as it travels"), Measure: finding.Exactly(quantity.KindMass, b.mass), How: "stated", Path: b.it.Path + "/mass"},
-				{Symbol: "c", Says: said.Say("its centre behind the cradle's front"), Measure: finding.Exactly(quantity.KindLength, at), How: "computed"}}}}
+			return []finding.Step{
+				{
+					Symbol:  "R",
+					Says:    said.Say("the roller that bears least"),
+					Formula: "R_i = m·(1/n + (c − x̄)(x_i − x̄)/Σ(x − x̄)²)",
+					Result:  f.Figure,
+					Terms: []finding.StepTerm{
+						{
+							Symbol:  "m",
+							Says:    said.Say("the boat, as it travels"),
+							Measure: finding.Exactly(quantity.KindMass, b.mass),
+							How:     "stated",
+							Path:    b.it.Path + "/mass",
+						},
+						{
+							Symbol:  "c",
+							Says:    said.Say("its centre behind the cradle's front"),
+							Measure: finding.Exactly(quantity.KindLength, at),
+							How:     "computed",
+						}},
+				},
+			}
 		}
 	case bunks != nil:
 		peak, lifts, carried := Peak(b.mass, at, float64(bunks.From), float64(bunks.To))
@@ -158,7 +218,10 @@ func (b *boat) support() finding.Finding {
 		f.Says = said.Say("Bunks bear % on their busiest metre, both together.", said.Mass(peak))
 		switch {
 		case !carried:
-			f.Figure, f.Outcome, f.Says = nil, finding.Fails, said.Say("% tips off its bunks: its weight lies beyond them. Longer bunks, or slide them.", b.name())
+			f.Figure, f.Outcome, f.Says = nil, finding.Fails, said.Say(
+				"% tips off its bunks: its weight lies beyond them. Longer bunks, or slide them.",
+				b.name(),
+			)
 		case lifts:
 			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 			f.Says = append(f.Says, said.Say(" One end carries nothing: slide them under the weight.")...)
@@ -182,14 +245,28 @@ func (b *boat) width() (finding.Finding, bool) {
 	if a := b.hull.Apart; a != nil {
 		lines = float64(a.Value)
 	}
-	f.Figure, f.Limit = finding.Exactly(quantity.KindLength, bunks.Apart), finding.Exactly(quantity.KindLength, lines)
+	f.Figure, f.Limit = finding.Exactly(
+		quantity.KindLength,
+		bunks.Apart,
+	), finding.Exactly(
+		quantity.KindLength,
+		lines,
+	)
 	apart := float64(bunks.Apart)
 	switch {
 	case apart >= wide:
-		f.Outcome, f.Says = finding.Fails, said.Say("Bunks % apart, the hull is % wide: it falls between.", said.Length(apart), said.Length(wide))
+		f.Outcome, f.Says = finding.Fails, said.Say(
+			"Bunks % apart, the hull is % wide: it falls between.",
+			said.Length(apart),
+			said.Length(wide),
+		)
 	case math.Abs(apart-lines) > 0.1*lines:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("Bunks % apart; the hull bears well at %. Set them there.", said.Length(apart), said.Length(lines))
+		f.Says = said.Say(
+			"Bunks % apart; the hull bears well at %. Set them there.",
+			said.Length(apart),
+			said.Length(lines),
+		)
 	default:
 		f.Says = said.Say("Bunks % apart, under the hull's firm lines.", said.Length(apart))
 	}
@@ -202,14 +279,23 @@ func (b *boat) bow() finding.Finding {
 	stop := b.cradle.BowStop
 	if stop == nil {
 		f.Outcome, f.Says = finding.Unknown, said.Say("No bow stop told: braking sends % forward.", b.name())
-		f.Needs = []finding.Need{{Path: b.path + "/bowStop", Says: said.Say("the bow stop's place"), Where: said.Say("From the cradle's front, where the stem stops.")}}
+		f.Needs = []finding.Need{
+			{
+				Path:  b.path + "/bowStop",
+				Says:  said.Say("the bow stop's place"),
+				Where: said.Say("From the cradle's front, where the stem stops."),
+			},
+		}
 		return f
 	}
 	gap := b.it.Front - (b.front + float64(*stop))
 	f.Figure, f.Limit = finding.Exactly(quantity.KindLength, gap), finding.Exactly(quantity.KindLength, bowGap)
 	switch {
 	case gap < -1e-9:
-		f.Outcome, f.Says = finding.Fails, said.Say("The stem stands % in the bow stop. Move the boat back or the stop forward.", said.Length(-gap))
+		f.Outcome, f.Says = finding.Fails, said.Say(
+			"The stem stands % in the bow stop. Move the boat back or the stop forward.",
+			said.Length(-gap),
+		)
 	case gap > bowGap+1e-9:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say("The stem is % short of its stop: braking slides it there.", said.Length(gap))
@@ -228,7 +314,13 @@ func (b *boat) winch() (finding.Finding, bool) {
 	f.Gate, f.Source = finding.GateCut, norms.Practice("within 15° of level when the boat is home")
 	if b.hull.EyeUp == nil {
 		f.Outcome, f.Says = finding.Unknown, said.Say("Not known: the bow eye of %.", b.name())
-		f.Needs = []finding.Need{{Path: b.it.Path + "/hull/eyeUp", Says: said.Say("the bow eye's height"), Where: said.Say("Tape it from the keel.")}}
+		f.Needs = []finding.Need{
+			{
+				Path:  b.it.Path + "/hull/eyeUp",
+				Says:  said.Say("the bow eye's height"),
+				Where: said.Say("Tape it from the keel."),
+			},
+		}
 		return f, true
 	}
 	eye := b.it.Front
@@ -238,26 +330,62 @@ func (b *boat) winch() (finding.Finding, bool) {
 	up := float64(*c.WinchUp) - float64(c.Keel) - float64(*b.hull.EyeUp) // of the winch over the eye
 	run := eye - (b.front + float64(*c.WinchAt))
 	if run <= 0 {
-		f.Outcome, f.Says = finding.Fails, said.Say("The winch stands % behind the bow eye. Move its stand forward.", said.Length(-run))
+		f.Outcome, f.Says = finding.Fails, said.Say(
+			"The winch stands % behind the bow eye. Move its stand forward.",
+			said.Length(-run),
+		)
 		return f, true
 	}
 	angle := math.Atan2(up, run)
-	f.Figure, f.Limit = finding.Exactly(quantity.KindAngle, math.Abs(angle)), finding.Exactly(quantity.KindAngle, lineWithin)
+	f.Figure, f.Limit = finding.Exactly(
+		quantity.KindAngle,
+		math.Abs(angle),
+	), finding.Exactly(
+		quantity.KindAngle,
+		lineWithin,
+	)
 	level := float64(c.Keel) + float64(*b.hull.EyeUp)
 	switch {
 	case angle > lineWithin:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("The line rises % to the winch and lifts the bow. Drum % up, level with the eye.", said.Of(quantity.KindAngle, angle), said.Length(level))
+		f.Says = said.Say(
+			"The line rises % to the winch and lifts the bow. Drum % up, level with the eye.",
+			said.Of(quantity.KindAngle, angle),
+			said.Length(level),
+		)
 	case angle < -lineWithin:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("The line falls % to the winch and pulls the bow down. Drum % up, level with the eye.", said.Of(quantity.KindAngle, -angle), said.Length(level))
+		f.Says = said.Say(
+			"The line falls % to the winch and pulls the bow down. Drum % up, level with the eye.",
+			said.Of(quantity.KindAngle, -angle),
+			said.Length(level),
+		)
 	default:
 		f.Says = said.Say("The winch line runs within % of level.", said.Of(quantity.KindAngle, math.Abs(angle)))
 	}
 	f.HasWork, f.Work = true, func() []finding.Step {
-		return []finding.Step{{Symbol: "α", Says: said.Say("the line to level"), Formula: "α = atan(h/l)", Result: f.Figure, Source: f.Source, Terms: []finding.StepTerm{
-			{Symbol: "h", Says: said.Say("the winch over the eye"), Measure: finding.Exactly(quantity.KindLength, up), How: "computed"},
-			{Symbol: "l", Says: said.Say("between them"), Measure: finding.Exactly(quantity.KindLength, run), How: "computed"}}}}
+		return []finding.Step{
+			{
+				Symbol:  "α",
+				Says:    said.Say("the line to level"),
+				Formula: "α = atan(h/l)",
+				Result:  f.Figure,
+				Source:  f.Source,
+				Terms: []finding.StepTerm{
+					{
+						Symbol:  "h",
+						Says:    said.Say("the winch over the eye"),
+						Measure: finding.Exactly(quantity.KindLength, up),
+						How:     "computed",
+					},
+					{
+						Symbol:  "l",
+						Says:    said.Say("between them"),
+						Measure: finding.Exactly(quantity.KindLength, run),
+						How:     "computed",
+					}},
+			},
+		}
 	}
 	return f, true
 }
@@ -284,25 +412,66 @@ func (b *boat) slip() []finding.Finding {
 	hubs.Source = norms.Practice("hubs 60 mm to their lowest seal")
 	if b.hull.Draft == nil {
 		hubs.Outcome, hubs.Says = finding.Unknown, said.Say("Not known: how deep the keel of % lies.", b.name())
-		hubs.Needs = []finding.Need{{Path: b.it.Path + "/hull/draft", Says: said.Say("draft at the stern"), Where: said.Say("Afloat, from the waterline down to the keel.")}}
+		hubs.Needs = []finding.Need{
+			{
+				Path:  b.it.Path + "/hull/draft",
+				Says:  said.Say("draft at the stern"),
+				Where: said.Say("Afloat, from the waterline down to the keel."),
+			},
+		}
 		return []finding.Finding{hubs}
 	}
 	slip, draft := o.Slip.Angle, float64(*b.hull.Draft)
 	edge := Edge(b.it.Rear, b.it.Bottom, draft, slip)
 	hub := Depth(b.r.LastAxle(), b.r.WheelRadius(), edge, slip)
 	tail := Depth(b.it.Rear, 0, edge, slip)
-	hubs.Figure, hubs.Limit = finding.Exactly(quantity.KindLength, hub), finding.Exactly(quantity.KindLength, -hubLower)
+	hubs.Figure, hubs.Limit = finding.Exactly(
+		quantity.KindLength,
+		hub,
+	), finding.Exactly(
+		quantity.KindLength,
+		-hubLower,
+	)
 	if hub > -hubLower {
 		hubs.Outcome, hubs.Tight = finding.Tight, finding.LittleRoom
-		hubs.Says = said.Say("The boat floats when its tail's ground is % under; hubs then % under water. Let them cool first, lamps unplugged, rinse, grease.", said.Length(tail), said.Length(max(0, hub+hubLower)))
+		hubs.Says = said.Say(
+			"The boat floats when its tail's ground is % under; hubs then % under water. Let them cool first, lamps unplugged, rinse, grease.",
+			said.Length(tail),
+			said.Length(max(0, hub+hubLower)),
+		)
 	} else {
 		hubs.Says = said.Say("The boat floats when its tail's ground is % under; hubs stay dry.", said.Length(tail))
 	}
 	hubs.HasWork, hubs.Work = true, func() []finding.Step {
-		return []finding.Step{{Symbol: "d", Says: said.Say("hubs' middle under water"), Formula: "d = (x − e)·sin θ − z·cos θ,  e = x_s − (D + z_s·cos θ)/sin θ", Result: hubs.Figure, Terms: []finding.StepTerm{
-			{Symbol: "θ", Says: said.Say("slip"), Measure: finding.Exactly(quantity.KindAngle, slip), How: "stated", Path: "/outings/" + b.r.Scope.Outing + "/slip/angle"},
-			{Symbol: "D", Says: said.Say("draft"), Measure: finding.Exactly(quantity.KindLength, draft), How: "stated", Path: b.it.Path + "/hull/draft"},
-			{Symbol: "z_s", Says: said.Say("keel at the stern above the ground"), Measure: finding.Exactly(quantity.KindLength, b.it.Bottom), How: "computed"}}}}
+		return []finding.Step{
+			{
+				Symbol:  "d",
+				Says:    said.Say("hubs' middle under water"),
+				Formula: "d = (x − e)·sin θ − z·cos θ,  e = x_s − (D + z_s·cos θ)/sin θ",
+				Result:  hubs.Figure,
+				Terms: []finding.StepTerm{
+					{
+						Symbol:  "θ",
+						Says:    said.Say("slip"),
+						Measure: finding.Exactly(quantity.KindAngle, slip),
+						How:     "stated",
+						Path:    "/outings/" + b.r.Scope.Outing + "/slip/angle",
+					},
+					{
+						Symbol:  "D",
+						Says:    said.Say("draft"),
+						Measure: finding.Exactly(quantity.KindLength, draft),
+						How:     "stated",
+						Path:    b.it.Path + "/hull/draft",
+					},
+					{
+						Symbol:  "z_s",
+						Says:    said.Say("keel at the stern above the ground"),
+						Measure: finding.Exactly(quantity.KindLength, b.it.Bottom),
+						How:     "computed",
+					}},
+			},
+		}
 	}
 	out := []finding.Finding{hubs}
 	if v := b.r.Vehicle; v != nil && v.RearOverhang != nil {
@@ -312,7 +481,11 @@ func (b *boat) slip() []finding.Finding {
 		f.Figure, f.Limit = finding.Exactly(quantity.KindLength, wet), finding.Exactly(quantity.KindLength, 0.0)
 		if wet > 0 {
 			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-			f.Says = said.Say("The car's rear {tyre}s stand % in the water. A {drawbar} % longer, lower rollers, or wait for the tide.", said.Length(wet), said.Length(wet/math.Sin(slip)))
+			f.Says = said.Say(
+				"The car's rear {tyre}s stand % in the water. A {drawbar} % longer, lower rollers, or wait for the tide.",
+				said.Length(wet),
+				said.Length(wet/math.Sin(slip)),
+			)
 		} else {
 			f.Says = said.Say("The car's rear {tyre}s stay % from the water.", said.Length(-wet/math.Sin(slip)))
 		}

@@ -74,12 +74,25 @@ func slipOfMass(out []Question, path string, name said.Piece, v, low, high float
 		{"ten-down", "% at %: a nought missing? Then it is %.", 10},
 	} {
 		if w := v * c.k; w >= low && w <= high {
-			return append(out, Question{Code: "plausible." + c.code, Path: path, Says: said.Say(c.pattern, name, said.Mass(v), said.Mass(w)),
-				Fix: correct(path+"/value", v, w, said.Say("make it %", said.Mass(w)))})
+			return append(
+				out,
+				Question{
+					Code: "plausible." + c.code,
+					Path: path,
+					Says: said.Say(c.pattern, name, said.Mass(v), said.Mass(w)),
+					Fix:  correct(path+"/value", v, w, said.Say("make it %", said.Mass(w))),
+				},
+			)
 		}
 	}
 	return append(out, Question{Code: "plausible.unusual", Path: path,
-		Says: said.Say("% at %: usual is % to %. Is it right?", name, said.Mass(v), said.Mass(low), said.Mass(high))})
+		Says: said.Say(
+			"% at %: usual is % to %. Is it right?",
+			name,
+			said.Mass(v),
+			said.Mass(low),
+			said.Mass(high),
+		)})
 }
 
 func slipOfLength(out []Question, path, what string, e *plan.LengthEstimate, low, high float64) []Question {
@@ -96,11 +109,25 @@ func slipOfLength(out []Question, path, what string, e *plan.LengthEstimate, low
 		{"The " + what + " is %: inches for millimetres? Then it is %.", 25.4},
 	} {
 		if w := v * c.k; w >= low && w <= high {
-			return append(out, Question{Code: "plausible.length", Path: path, Says: said.Say(c.pattern, said.Length(v), said.Length(w)),
-				Fix: correct(path+"/value", v, w, said.Say("make it %", said.Length(w)))})
+			return append(
+				out,
+				Question{
+					Code: "plausible.length",
+					Path: path,
+					Says: said.Say(c.pattern, said.Length(v), said.Length(w)),
+					Fix:  correct(path+"/value", v, w, said.Say("make it %", said.Length(w))),
+				},
+			)
 		}
 	}
-	return append(out, Question{Code: "plausible.length", Path: path, Says: said.Say("The "+what+" is %. Is it right?", said.Length(v))})
+	return append(
+		out,
+		Question{
+			Code: "plausible.length",
+			Path: path,
+			Says: said.Say("The "+what+" is %. Is it right?", said.Length(v)),
+		},
+	)
 }
 
 func load(p *plan.Plan, path string, l *plan.Load) (out []Question) {
@@ -113,13 +140,36 @@ func load(p *plan.Plan, path string, l *plan.Load) (out []Question) {
 		if v, ok := volume(&l.Size); ok && len(out) == 0 && m > 0 {
 			switch d := m / v; {
 			case d > densest:
-				q := Question{Code: "plausible.dense", Path: path + "/mass", Says: said.Say("% would be denser than steel: %. Weight or size?", name, said.Of(quantity.KindDensity, d))}
+				q := Question{
+					Code: "plausible.dense",
+					Path: path + "/mass",
+					Says: said.Say(
+						"% would be denser than steel: %. Weight or size?",
+						name,
+						said.Of(quantity.KindDensity, d),
+					),
+				}
 				if d/1000 < densest && float64(l.Size.Length.Value) < 0.2 { // 120 × 80 × 60 mm typed for cm
-					q.Says = said.Say("% would be denser than steel: %. Is its size in centimetres?", name, said.Of(quantity.KindDensity, d))
+					q.Says = said.Say(
+						"% would be denser than steel: %. Is its size in centimetres?",
+						name,
+						said.Of(quantity.KindDensity, d),
+					)
 				}
 				out = append(out, q)
 			case d < lightest:
-				out = append(out, Question{Code: "plausible.light", Path: path + "/mass", Says: said.Say("% would be lighter than foam: %. Weight or size?", name, said.Of(quantity.KindDensity, d))})
+				out = append(
+					out,
+					Question{
+						Code: "plausible.light",
+						Path: path + "/mass",
+						Says: said.Say(
+							"% would be lighter than foam: %. Weight or size?",
+							name,
+							said.Of(quantity.KindDensity, d),
+						),
+					},
+				)
 			}
 		}
 	}
@@ -132,18 +182,50 @@ func load(p *plan.Plan, path string, l *plan.Load) (out []Question) {
 		}
 		sum += float64(c.Mass.Value)
 		if l.Mass != nil && l.MassCounts == plan.MassAlone && c.Mass.Value > 0 && c.Mass.Value == l.Mass.Value {
-			out = append(out, Question{Code: "plausible.same", Path: path + "/contents/" + id + "/mass", Says: said.Say("% weighs as much as % itself. Counted twice?", said.Name(c.Name, "This"), name)})
+			out = append(
+				out,
+				Question{
+					Code: "plausible.same",
+					Path: path + "/contents/" + id + "/mass",
+					Says: said.Say("% weighs as much as % itself. Counted twice?", said.Name(c.Name, "This"), name),
+				},
+			)
 		}
 		key := c.Name
 		if other, ok := seen[key]; ok && key != "" && l.Contents[other].Mass.Value == c.Mass.Value {
-			out = append(out, Question{Code: "plausible.twice", Path: path + "/contents/" + id, Says: said.Say("% stands twice in %. Counted twice?", said.Name(c.Name, "This"), name),
-				Fix: &finding.Variant{Name: said.Say("take one out"), Patch: []finding.Op{{Op: "remove", Path: path + "/contents/" + id}}}})
+			out = append(
+				out,
+				Question{
+					Code: "plausible.twice",
+					Path: path + "/contents/" + id,
+					Says: said.Say("% stands twice in %. Counted twice?", said.Name(c.Name, "This"), name),
+					Fix: &finding.Variant{
+						Name:  said.Say("take one out"),
+						Patch: []finding.Op{{Op: "remove", Path: path + "/contents/" + id}},
+					},
+				},
+			)
 		}
 		seen[key] = id
 	}
 	if l.Mass != nil && l.MassCounts == plan.MassWhole && sum > float64(l.Mass.Value)*(1+1e-9) {
-		out = append(out, Question{Code: "plausible.contents", Path: path + "/contents", Says: said.Say("What is in % weighs %, the whole only %. Is the weight without contents?", name, said.Mass(sum), said.Mass(l.Mass.Value)),
-			Fix: &finding.Variant{Name: said.Say("count contents on top"), Patch: []finding.Op{{Op: "replace", Path: path + "/massCounts", Value: plan.MassAlone}}}})
+		out = append(
+			out,
+			Question{
+				Code: "plausible.contents",
+				Path: path + "/contents",
+				Says: said.Say(
+					"What is in % weighs %, the whole only %. Is the weight without contents?",
+					name,
+					said.Mass(sum),
+					said.Mass(l.Mass.Value),
+				),
+				Fix: &finding.Variant{
+					Name:  said.Say("count contents on top"),
+					Patch: []finding.Op{{Op: "replace", Path: path + "/massCounts", Value: plan.MassAlone}},
+				},
+			},
+		)
 	}
 	for _, d := range []struct {
 		field, what string
@@ -195,17 +277,43 @@ func trailer(p *plan.Plan, path string, t *plan.Trailer) (out []Question) {
 	switch {
 	case t.Label.Counts == plan.CountsGross && t.Label.Value <= m.Value:
 		out = append(out, Question{Code: "plausible.payload-for-gross", Path: label,
-			Says: said.Say("The label's % as {gross} leaves nothing beside the trailer's own %. Is it the load alone?", said.Mass(t.Label.Value), said.Mass(m.Value)),
-			Fix:  &finding.Variant{Name: said.Say("count the load alone"), Patch: []finding.Op{{Op: "replace", Path: label + "/counts", Value: plan.CountsPayload}}}})
+			Says: said.Say(
+				"The label's % as {gross} leaves nothing beside the trailer's own %. Is it the load alone?",
+				said.Mass(t.Label.Value),
+				said.Mass(m.Value),
+			),
+			Fix: &finding.Variant{
+				Name:  said.Say("count the load alone"),
+				Patch: []finding.Op{{Op: "replace", Path: label + "/counts", Value: plan.CountsPayload}},
+			}})
 	case t.Label.Counts == plan.CountsPayload && t.AxleRating != nil && float64(t.Label.Value+m.Value) > float64(*t.AxleRating)*1.15 && float64(t.Label.Value) <= float64(*t.AxleRating)*1.15:
 		out = append(out, Question{Code: "plausible.gross-for-payload", Path: label,
-			Says: said.Say("A load of % and the trailer's own % is more than its axle bears (%). Does the label count the trailer itself?", said.Mass(t.Label.Value), said.Mass(m.Value), said.Mass(*t.AxleRating)),
-			Fix:  &finding.Variant{Name: said.Say("count the whole"), Patch: []finding.Op{{Op: "replace", Path: label + "/counts", Value: plan.CountsGross}}}})
+			Says: said.Say(
+				"A load of % and the trailer's own % is more than its axle bears (%). Does the label count the trailer itself?",
+				said.Mass(t.Label.Value),
+				said.Mass(m.Value),
+				said.Mass(*t.AxleRating),
+			),
+			Fix: &finding.Variant{
+				Name:  said.Say("count the whole"),
+				Patch: []finding.Op{{Op: "replace", Path: label + "/counts", Value: plan.CountsGross}},
+			}})
 	}
 	if e := t.Empty; e.Ball != nil && e.Axle != nil {
 		sum := float64(e.Ball.Mass + e.Axle.Mass)
 		if math.Abs(sum-float64(m.Value)) > 0.15*float64(m.Value) {
-			out = append(out, Question{Code: "plausible.sum", Path: path + "/empty/mass", Says: said.Say("Ball and axle weighed % together, the papers say %. Which was weighed loaded?", said.Mass(sum), said.Mass(m.Value))})
+			out = append(
+				out,
+				Question{
+					Code: "plausible.sum",
+					Path: path + "/empty/mass",
+					Says: said.Say(
+						"Ball and axle weighed % together, the papers say %. Which was weighed loaded?",
+						said.Mass(sum),
+						said.Mass(m.Value),
+					),
+				},
+			)
 		}
 	}
 	return out

@@ -35,8 +35,12 @@ func Drawing(part *plan.Part) scene.View {
 		add(scene.Rect("post", "", aside+x-post/2, -top, aside+x+post/2, 0))
 	}
 	across := func(u0, u1, level float64) {
-		add(scene.Line("dimension", u0, level, u1, level), scene.Line("dimension", u0, level-0.02, u0, level+0.02), scene.Line("dimension", u1, level-0.02, u1, level+0.02),
-			scene.Label("dimension", "middle", (u0+u1)/2, level+0.045, said.Say("%", said.Length(u1-u0))))
+		add(
+			scene.Line("dimension", u0, level, u1, level),
+			scene.Line("dimension", u0, level-0.02, u0, level+0.02),
+			scene.Line("dimension", u1, level-0.02, u1, level+0.02),
+			scene.Label("dimension", "middle", (u0+u1)/2, level+0.045, said.Say("%", said.Length(u1-u0))),
+		)
 	}
 	for i, id := range ids {
 		t := rk.Tiers[id]
@@ -63,7 +67,10 @@ func Drawing(part *plan.Part) scene.View {
 	for i := 1; i < len(frames); i++ {
 		across(aside+frames[i-1], aside+frames[i], 0.07)
 	}
-	add(scene.Label("note", "start", -wide/2, 0.2, append(said.Say("Bars: "), parts.SectionText(rk.Bar)...)), scene.Label("note", "start", -wide/2, 0.27, append(said.Say("Posts: "), parts.SectionText(rk.Post)...)))
+	add(
+		scene.Label("note", "start", -wide/2, 0.2, append(said.Say("Bars: "), parts.SectionText(rk.Bar)...)),
+		scene.Label("note", "start", -wide/2, 0.27, append(said.Say("Posts: "), parts.SectionText(rk.Post)...)),
+	)
 	v.Min = scene.Point{-wide/2 - 0.3 - 0.12*float64(len(ids)), -high - 0.15}
 	v.Max = scene.Point{aside + frames[len(frames)-1] + 0.25, 0.35}
 	for _, p := range []*float64{&v.Min[0], &v.Min[1], &v.Max[0], &v.Max[1]} {

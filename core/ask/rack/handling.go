@@ -39,7 +39,12 @@ func lift(base func(string, string) finding.Finding, r *rig.Rig, it *rig.Item, p
 	each := FrameMass(part.Rack)
 	f.Figure, f.Limit = finding.Exactly(quantity.KindMass, each), finding.Exactly(quantity.KindMass, liftEasy)
 	undo := said.Name(part.Undo, "what holds them")
-	f.Says = said.Say("% frames of % each; undo %.", said.Count(len(parts.FramesAt(part.Rack))), said.Mass(each), undo)
+	f.Says = said.Say(
+		"% frames of % each; undo %.",
+		said.Count(len(parts.FramesAt(part.Rack))),
+		said.Mass(each),
+		undo,
+	)
 	wide, high := it.Right-it.Left, it.Top-it.Bottom
 	for _, id := range plan.Ordered(r.Plan.Wants, func(w plan.Want) int { return w.Order }) {
 		w := r.Plan.Wants[id]
@@ -50,7 +55,15 @@ func lift(base func(string, string) finding.Finding, r *rig.Rig, it *rig.Item, p
 		long, tall := float64(w.Size.Length.Value), float64(w.Size.Height.Value)
 		if max(wide, high) > max(long, tall) || min(wide, high) > min(long, tall) {
 			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-			f.Says = append(f.Says, said.Say(" % × % does not go in where it is stored: % × %.", said.Length(wide), said.Length(high), said.Length(long), said.Length(tall))...)
+			f.Says = append(
+				f.Says,
+				said.Say(
+					" % × % does not go in where it is stored: % × %.",
+					said.Length(wide),
+					said.Length(high),
+					said.Length(long),
+					said.Length(tall),
+				)...)
 			return f
 		}
 		f.Says = append(f.Says, said.Say(" Stored, they lean against the wall.")...)
@@ -105,19 +118,47 @@ func order(base func(string, string) finding.Finding, r *rig.Rig, hulls []Hull) 
 		see(ball, h.Item.Name)
 	}
 	f.Figure, f.Limit = finding.Exactly(quantity.KindMass, least), finding.Exactly(quantity.KindMass, 0.0)
-	f.Says = said.Say("Loaded from the bottom up, taken off from the top down, the {ball load} goes from % to %.", said.Mass(start), said.Mass(ball))
+	f.Says = said.Say(
+		"Loaded from the bottom up, taken off from the top down, the {ball load} goes from % to %.",
+		said.Mass(start),
+		said.Mass(ball),
+	)
 	switch {
 	case least < 0:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("Unhitched it tips up while % goes on (% at the {coupling}). Hitch it or prop the tail first.", said.Name(at, "a hull"), said.Mass(least))
+		f.Says = said.Say(
+			"Unhitched it tips up while % goes on (% at the {coupling}). Hitch it or prop the tail first.",
+			said.Name(at, "a hull"),
+			said.Mass(least),
+		)
 	case least < jockeyLeast:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = append(f.Says, said.Say(" Only % between: load it hitched.", said.Mass(least))...)
 	}
 	f.HasWork, f.Work = true, func() []finding.Step {
-		return []finding.Step{{Symbol: "R", Says: said.Say("least at the {coupling} while loading"), Formula: "R = R₀ + Σ m·(L − x)/L, each hull first with m/2 on the rear frame", Result: f.Figure, Source: f.Source, Terms: []finding.StepTerm{
-			{Symbol: "R₀", Says: said.Say("before the first hull"), Measure: finding.Exactly(quantity.KindMass, start), How: "computed"},
-			{Symbol: "L", Says: said.Say("{coupling} to axle"), Measure: finding.Exactly(quantity.KindLength, l), How: "stated", Path: r.AxlePath}}}}
+		return []finding.Step{
+			{
+				Symbol:  "R",
+				Says:    said.Say("least at the {coupling} while loading"),
+				Formula: "R = R₀ + Σ m·(L − x)/L, each hull first with m/2 on the rear frame",
+				Result:  f.Figure,
+				Source:  f.Source,
+				Terms: []finding.StepTerm{
+					{
+						Symbol:  "R₀",
+						Says:    said.Say("before the first hull"),
+						Measure: finding.Exactly(quantity.KindMass, start),
+						How:     "computed",
+					},
+					{
+						Symbol:  "L",
+						Says:    said.Say("{coupling} to axle"),
+						Measure: finding.Exactly(quantity.KindLength, l),
+						How:     "stated",
+						Path:    r.AxlePath,
+					}},
+			},
+		}
 	}
 	return f, true
 }
@@ -127,7 +168,12 @@ const jockeyLeast = 25.0
 
 // aside is a hull put up from the side: half of it hangs at the bar's end beyond the
 // wheel, and the other wheel must keep some load, W·t/2 − m/2·(a − t/2) over t.
-func aside(base func(string, string) finding.Finding, r *rig.Rig, rk *plan.Rack, hulls []Hull) (finding.Finding, bool) {
+func aside(
+	base func(string, string) finding.Finding,
+	r *rig.Rig,
+	rk *plan.Rack,
+	hulls []Hull,
+) (finding.Finding, bool) {
 	empty := r.EmptyMass()
 	if r.Trailer.Track == nil || empty == nil {
 		return finding.Finding{}, false
@@ -146,7 +192,11 @@ func aside(base func(string, string) finding.Finding, r *rig.Rig, rk *plan.Rack,
 	f.Gate, f.Source = "", norms.Practice("a fifth of the trailer on the far wheel")
 	limit := empty.Nominal / 5
 	f.Figure, f.Limit = finding.Exactly(quantity.KindMass, left), finding.Exactly(quantity.KindMass, limit)
-	f.Says = said.Say("% put up from the side leaves % on the far wheel of the empty trailer.", said.Name(worst, "A hull"), said.Mass(left))
+	f.Says = said.Say(
+		"% put up from the side leaves % on the far wheel of the empty trailer.",
+		said.Name(worst, "A hull"),
+		said.Mass(left),
+	)
 	if left < limit {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = append(f.Says, said.Say(" Chock it, and somebody on the far side.")...)
@@ -188,31 +238,80 @@ func Lamps(r *rig.Rig) (finding.Finding, bool) {
 	if by == nil {
 		return finding.Finding{}, false
 	}
-	f := finding.Finding{Code: CodeLamps, Stage: Stage, Scope: r.Scope, Gate: finding.GateGo, Subject: by.Path, Title: said.Say("Rear lamps and {number plate}"), Outcome: finding.Holds,
-		Source: &finding.Source{Title: "UNECE R48", Clause: "6.10.5, 15° above", AsOf: norms.AsOf, Confidence: "B"}}
+	f := finding.Finding{
+		Code:    CodeLamps,
+		Stage:   Stage,
+		Scope:   r.Scope,
+		Gate:    finding.GateGo,
+		Subject: by.Path,
+		Title:   said.Say("Rear lamps and {number plate}"),
+		Outcome: finding.Holds,
+		Source: &finding.Source{
+			Title:      "UNECE R48",
+			Clause:     "6.10.5, 15° above",
+			AsOf:       norms.AsOf,
+			Confidence: "B",
+		},
+	}
 	height := by.Bottom - (r.DeckHeight() - lampUnder)
-	f.Figure, f.Limit = finding.Exactly(quantity.KindLength, height), finding.Exactly(quantity.KindLength, over*math.Tan(lampsSeen))
+	f.Figure, f.Limit = finding.Exactly(
+		quantity.KindLength,
+		height,
+	), finding.Exactly(
+		quantity.KindLength,
+		over*math.Tan(lampsSeen),
+	)
 	name := said.Name(by.Name, "A load")
 	if worst < -1e-9 {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("% reaches % beyond the lamps, only % over them: a lamp bar with the {number plate} at its end.", name, said.Length(over), said.Length(height))
+		f.Says = said.Say(
+			"% reaches % beyond the lamps, only % over them: a lamp bar with the {number plate} at its end.",
+			name,
+			said.Length(over),
+			said.Length(height),
+		)
 	} else {
 		f.Says = said.Say("% reaches % beyond the lamps and leaves them in sight.", name, said.Length(over))
 	}
 	f.HasWork, f.Work = true, func() []finding.Step {
-		return []finding.Step{{Symbol: "h", Says: said.Say("needed over the lamps"), Formula: "h = o·tan 15°", Result: f.Limit, Source: f.Source, Terms: []finding.StepTerm{
-			{Symbol: "o", Says: said.Say("beyond the lamps, taken at the tail, % under the deck", said.Length(lampUnder)), Measure: finding.Exactly(quantity.KindLength, over), How: "computed"}}}}
+		return []finding.Step{
+			{
+				Symbol:  "h",
+				Says:    said.Say("needed over the lamps"),
+				Formula: "h = o·tan 15°",
+				Result:  f.Limit,
+				Source:  f.Source,
+				Terms: []finding.StepTerm{
+					{
+						Symbol: "o",
+						Says: said.Say(
+							"beyond the lamps, taken at the tail, % under the deck",
+							said.Length(lampUnder),
+						),
+						Measure: finding.Exactly(quantity.KindLength, over),
+						How:     "computed",
+					}},
+			},
+		}
 	}
 	return f, true
 }
 
 // foot is the bolts of a bolted foot: half of them pull against the edge of the foot,
 // T = M/(n/2·e), against F = 0.9·f_ub·A_s/1.25.
-func foot(base func(string, string) finding.Finding, rk *plan.Rack, hulls []Hull, shock float64, path string) finding.Finding {
+func foot(
+	base func(string, string) finding.Finding,
+	rk *plan.Rack,
+	hulls []Hull,
+	shock float64,
+	path string,
+) finding.Finding {
 	f := base(CodeFoot, "Feet's bolts")
 	f.Source = &norms.BoltSource
 	if rk.Bolts < 2 || rk.Bolt <= 0 || rk.Gauge <= 0 {
-		f.Outcome, f.Says = finding.Unknown, said.Say("Bolted feet: tell how many bolts to a foot, how thick, how far apart their rows.")
+		f.Outcome, f.Says = finding.Unknown, said.Say(
+			"Bolted feet: tell how many bolts to a foot, how thick, how far apart their rows.",
+		)
 		for _, n := range []struct {
 			lacks              bool
 			field, says, where string
@@ -222,7 +321,10 @@ func foot(base func(string, string) finding.Finding, rk *plan.Rack, hulls []Hull
 			{rk.Gauge <= 0, "gauge", "how far apart the rows of bolts are", "Measure between the holes' middles."},
 		} {
 			if n.lacks {
-				f.Needs = append(f.Needs, finding.Need{Path: path + "/rack/" + n.field, Says: said.Say(n.says), Where: said.Say(n.where)})
+				f.Needs = append(
+					f.Needs,
+					finding.Need{Path: path + "/rack/" + n.field, Says: said.Say(n.says), Where: said.Say(n.where)},
+				)
 			}
 		}
 		return f
@@ -237,15 +339,40 @@ func foot(base func(string, string) finding.Finding, rk *plan.Rack, hulls []Hull
 	grade, known := norms.BoltOf(rk.Grade)
 	limit := grade.TensionOf(float64(rk.Bolt))
 	f.AtMost(quantity.KindForce, pull, limit)
-	f.Says = said.Say("Each of % bolts pulls % of % "+worst.when+"; big washers or a plate under the deck.", said.Count(rk.Bolts), said.Of(quantity.KindForce, pull), said.Of(quantity.KindForce, limit))
+	f.Says = said.Say(
+		"Each of % bolts pulls % of % "+worst.when+"; big washers or a plate under the deck.",
+		said.Count(rk.Bolts),
+		said.Of(quantity.KindForce, pull),
+		said.Of(quantity.KindForce, limit),
+	)
 	if !known && f.Outcome != finding.Fails {
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 		f.Says = append(f.Says, said.Say(" Grade not told: the weakest is taken.")...)
 	}
 	f.HasWork, f.Work = true, func() []finding.Step {
-		return []finding.Step{{Symbol: "T", Says: said.Say("pull of one bolt"), Formula: "T = M/((n/2)·e)", Result: f.Figure, Source: f.Source, Terms: []finding.StepTerm{
-			{Symbol: "M", Says: said.Say("at a post's foot, as a weight on one metre"), Measure: finding.Exactly(quantity.KindMass, worst.moment/quantity.Gravity), How: "computed"},
-			{Symbol: "e", Says: said.Say("between the rows"), Measure: finding.Exactly(quantity.KindLength, rk.Gauge), How: "stated", Path: path + "/rack/gauge"}}}}
+		return []finding.Step{
+			{
+				Symbol:  "T",
+				Says:    said.Say("pull of one bolt"),
+				Formula: "T = M/((n/2)·e)",
+				Result:  f.Figure,
+				Source:  f.Source,
+				Terms: []finding.StepTerm{
+					{
+						Symbol:  "M",
+						Says:    said.Say("at a post's foot, as a weight on one metre"),
+						Measure: finding.Exactly(quantity.KindMass, worst.moment/quantity.Gravity),
+						How:     "computed",
+					},
+					{
+						Symbol:  "e",
+						Says:    said.Say("between the rows"),
+						Measure: finding.Exactly(quantity.KindLength, rk.Gauge),
+						How:     "stated",
+						Path:    path + "/rack/gauge",
+					}},
+			},
+		}
 	}
 	return f
 }

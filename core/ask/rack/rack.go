@@ -119,7 +119,14 @@ func listed(it *rig.Item, part *plan.Part) Built {
 			foam += float64(m.Count) * m.Length
 			holes = m.Count * (len(parts.PostsAt(part.Rack)) + len(parts.BracesAt(part.Rack, part.Rack.Tiers[m.Tier])))
 		}
-		c := Cut{Name: m.Name, Section: parts.SectionText(m.Profile), Count: m.Count, Length: finding.Exactly(quantity.KindLength, m.Length), Mass: finding.Exactly(quantity.KindMass, m.Mass()), Holes: holes}
+		c := Cut{
+			Name:    m.Name,
+			Section: parts.SectionText(m.Profile),
+			Count:   m.Count,
+			Length:  finding.Exactly(quantity.KindLength, m.Length),
+			Mass:    finding.Exactly(quantity.KindMass, m.Mass()),
+			Holes:   holes,
+		}
 		if p := m.Profile.PerMetre; p != nil {
 			v := float64(*p) * m.Length * float64(m.Count)
 			cost += v
@@ -147,8 +154,17 @@ func Hulls(r *rig.Rig, it *rig.Item, part *plan.Part) []Hull {
 			continue
 		}
 		b := r.Moves(i)
-		h := Hull{Item: o, Mass: b.Mass, Slot: pl.Slot, Tier: part.Slots[pl.Slot].Tier, X: b.X, At: b.X - it.Front, Up: b.Z - o.Bottom,
-			Y: (o.Left+o.Right)/2 - mid, Aside: b.Y - mid}
+		h := Hull{
+			Item:  o,
+			Mass:  b.Mass,
+			Slot:  pl.Slot,
+			Tier:  part.Slots[pl.Slot].Tier,
+			X:     b.X,
+			At:    b.X - it.Front,
+			Up:    b.Z - o.Bottom,
+			Y:     (o.Left+o.Right)/2 - mid,
+			Aside: b.Y - mid,
+		}
 		h.stand(frames, o.Front-it.Front, o.Rear-it.Front)
 		out = append(out, h)
 	}
@@ -194,7 +210,15 @@ func (h *Hull) share() (least float64, first, last int) {
 
 func judge(r *rig.Rig, it *rig.Item, part *plan.Part) []finding.Finding {
 	base := func(code, title string) finding.Finding {
-		return finding.Finding{Code: code, Stage: Stage, Scope: r.Scope, Gate: finding.GateCut, Subject: it.Path, Title: said.Say(title), Outcome: finding.Holds}
+		return finding.Finding{
+			Code:    code,
+			Stage:   Stage,
+			Scope:   r.Scope,
+			Gate:    finding.GateCut,
+			Subject: it.Path,
+			Title:   said.Say(title),
+			Outcome: finding.Holds,
+		}
 	}
 	rk := part.Rack
 	hulls := Hulls(r, it, part)
@@ -208,14 +232,21 @@ func judge(r *rig.Rig, it *rig.Item, part *plan.Part) []finding.Finding {
 		if e.err != nil {
 			f := base(CodeSection, "Section")
 			f.Subject += "/" + e.what
-			f.Outcome, f.Says = finding.Fails, said.Say("The "+e.what+" section makes no sense: "+e.err.Error()+". Type its sizes anew.")
+			f.Outcome, f.Says = finding.Fails, said.Say(
+				"The "+e.what+" section makes no sense: "+e.err.Error()+". Type its sizes anew.",
+			)
 			out = append(out, f)
 		}
 	}
 	if len(rk.Tiers) == 0 {
 		f := base(CodeSection, "Tiers")
-		f.Outcome, f.Says = finding.Unknown, said.Say("% has no tier yet: add one.", said.Name(part.Name, "The rack"))
-		f.Needs = []finding.Need{{Path: it.Path + "/rack/tiers", Says: said.Say("a tier"), Where: said.Say("At the rack's own fields.")}}
+		f.Outcome, f.Says = finding.Unknown, said.Say(
+			"% has no tier yet: add one.",
+			said.Name(part.Name, "The rack"),
+		)
+		f.Needs = []finding.Need{
+			{Path: it.Path + "/rack/tiers", Says: said.Say("a tier"), Where: said.Say("At the rack's own fields.")},
+		}
 		return append(out, f)
 	}
 	if len(hulls) == 0 {
@@ -228,11 +259,27 @@ func judge(r *rig.Rig, it *rig.Item, part *plan.Part) []finding.Finding {
 		}
 		f := base(CodeTier, "Tier")
 		f.Subject = h.Item.Path
-		f.Outcome, f.Says = finding.Unknown, said.Say("% lies on no tier of %: choose one.", said.Name(h.Item.Name, "A hull"), said.Name(part.Name, "the rack"))
-		f.Needs = []finding.Need{{Path: it.Path + "/slots/" + h.Slot + "/tier", Says: said.Say("the tier of %", said.Name(h.Item.Name, "a hull")), Where: said.Say("At the rack's places for hulls.")}}
+		f.Outcome, f.Says = finding.Unknown, said.Say(
+			"% lies on no tier of %: choose one.",
+			said.Name(h.Item.Name, "A hull"),
+			said.Name(part.Name, "the rack"),
+		)
+		f.Needs = []finding.Need{
+			{
+				Path:  it.Path + "/slots/" + h.Slot + "/tier",
+				Says:  said.Say("the tier of %", said.Name(h.Item.Name, "a hull")),
+				Where: said.Say("At the rack's places for hulls."),
+			},
+		}
 		return append(out, f)
 	}
-	out = append(out, support(base, part, hulls), room(base, r, it, rk, hulls), reach(base, r, hulls), lift(base, r, it, part))
+	out = append(
+		out,
+		support(base, part, hulls),
+		room(base, r, it, rk, hulls),
+		reach(base, r, hulls),
+		lift(base, r, it, part),
+	)
 	if f, ok := order(base, r, hulls); ok {
 		out = append(out, f)
 	}
@@ -282,34 +329,96 @@ func support(base func(string, string) finding.Finding, part *plan.Part, hulls [
 	case len(frames) < 2:
 		f.Outcome, f.Says = finding.Fails, said.Say("One frame does not hold %: it takes two.", name)
 	case len(worst.Under) < 2:
-		f.Outcome, f.Says = finding.Fails, said.Say("% is % long and reaches % of % frames: it takes two. Frames closer together, or a frame midway.", name, said.Length(worst.Item.Length()), said.Count(len(worst.Under)), said.Count(len(frames)))
+		f.Outcome, f.Says = finding.Fails, said.Say(
+			"% is % long and reaches % of % frames: it takes two. Frames closer together, or a frame midway.",
+			name,
+			said.Length(worst.Item.Length()),
+			said.Count(len(worst.Under)),
+			said.Count(len(frames)),
+		)
 	case !worst.Bears:
-		f.Outcome, f.Says = finding.Fails, said.Say("% tips off: its weight lies beyond the frames. Slide it, or spread the frames.", name)
+		f.Outcome, f.Says = finding.Fails, said.Say(
+			"% tips off: its weight lies beyond the frames. Slide it, or spread the frames.",
+			name,
+		)
 	case share < 0.2:
-		f.Outcome, f.Tight, f.Says = finding.Tight, finding.LittleRoom, said.Say("% bears % on one frame, % on the other. Slide it toward the middle.", name, said.Mass(most), said.Mass(least))
+		f.Outcome, f.Tight, f.Says = finding.Tight, finding.LittleRoom, said.Say(
+			"% bears % on one frame, % on the other. Slide it toward the middle.",
+			name,
+			said.Mass(most),
+			said.Mass(least),
+		)
 	case apart < 0.4 || apart > 0.65:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("Frames % apart are % of the length of %; between % and % carries hulls well.", said.Length(spacing), said.Share(apart), name, said.Share(0.40), said.Share(0.65))
+		f.Says = said.Say(
+			"Frames % apart are % of the length of %; between % and % carries hulls well.",
+			said.Length(spacing),
+			said.Share(apart),
+			name,
+			said.Share(0.40),
+			said.Share(0.65),
+		)
 	default:
-		f.Says = said.Say("Frames % apart bear % and % of %.", said.Length(spacing), said.Mass(worst.Frames[first]), said.Mass(worst.Frames[last]), name)
+		f.Says = said.Say(
+			"Frames % apart bear % and % of %.",
+			said.Length(spacing),
+			said.Mass(worst.Frames[first]),
+			said.Mass(worst.Frames[last]),
+			name,
+		)
 	}
 	f.Says = append(f.Says, said.Say(" Soft hulls dent on narrow bars in the heat: pad them wide.")...)
 	f.HasWork, f.Work = true, func() []finding.Step {
-		return []finding.Step{{Symbol: "R", Says: said.Say("the frame that bears least of %", name), Formula: "R_i = m·(1/n + (c − x̄)(x_i − x̄)/Σ(x − x̄)²)", Result: f.Figure, Terms: []finding.StepTerm{
-			{Symbol: "m", Says: said.Say("the hull"), Measure: finding.Exactly(quantity.KindMass, worst.Mass), How: "stated", Path: worst.Item.Path + "/mass"},
-			{Symbol: "c", Says: said.Say("its centre behind the rack's front"), Measure: finding.Exactly(quantity.KindLength, worst.At), How: "computed"}}}}
+		return []finding.Step{
+			{
+				Symbol:  "R",
+				Says:    said.Say("the frame that bears least of %", name),
+				Formula: "R_i = m·(1/n + (c − x̄)(x_i − x̄)/Σ(x − x̄)²)",
+				Result:  f.Figure,
+				Terms: []finding.StepTerm{
+					{
+						Symbol:  "m",
+						Says:    said.Say("the hull"),
+						Measure: finding.Exactly(quantity.KindMass, worst.Mass),
+						How:     "stated",
+						Path:    worst.Item.Path + "/mass",
+					},
+					{
+						Symbol:  "c",
+						Says:    said.Say("its centre behind the rack's front"),
+						Measure: finding.Exactly(quantity.KindLength, worst.At),
+						How:     "computed",
+					}},
+			},
+		}
 	}
 	return f
 }
 
 // room tells whether hulls of one tier lie beside each other, tiers clear, and no
 // post stands in a load.
-func room(base func(string, string) finding.Finding, r *rig.Rig, it *rig.Item, rk *plan.Rack, hulls []Hull) finding.Finding {
+func room(
+	base func(string, string) finding.Finding,
+	r *rig.Rig,
+	it *rig.Item,
+	rk *plan.Rack,
+	hulls []Hull,
+) finding.Finding {
 	f := base(CodeRoom, "Room between hulls")
 	f.Source = norms.Practice("50 mm for the hand and the strap")
 	if name, by := inPosts(r, it, rk); by > 0 {
-		f.Figure, f.Limit = finding.Exactly(quantity.KindLength, -by), finding.Exactly(quantity.KindLength, handRoom)
-		f.Outcome, f.Says = finding.Fails, said.Say("A post stands % in %. Posts farther apart, or a narrower hull there.", said.Length(by), said.Name(name, "a load"))
+		f.Figure, f.Limit = finding.Exactly(
+			quantity.KindLength,
+			-by,
+		), finding.Exactly(
+			quantity.KindLength,
+			handRoom,
+		)
+		f.Outcome, f.Says = finding.Fails, said.Say(
+			"A post stands % in %. Posts farther apart, or a narrower hull there.",
+			said.Length(by),
+			said.Name(name, "a load"),
+		)
 		return f
 	}
 	least := math.Inf(1)
@@ -317,7 +426,8 @@ func room(base func(string, string) finding.Finding, r *rig.Rig, it *rig.Item, r
 	for i := range hulls {
 		for k := range r.Items { // other hulls, and what stands on the deck
 			p, q := hulls[i].Item, &r.Items[k]
-			if p == q || q.Open || q.Part || p.Front >= q.Rear || q.Front >= p.Rear || r.Layout.Placements[q.ID].ID == p.ID {
+			if p == q || q.Open || q.Part || p.Front >= q.Rear || q.Front >= p.Rear ||
+				r.Layout.Placements[q.ID].ID == p.ID {
 				continue
 			}
 			aside := max(p.Left-q.Right, q.Left-p.Right)
@@ -328,8 +438,19 @@ func room(base func(string, string) finding.Finding, r *rig.Rig, it *rig.Item, r
 		}
 	}
 	if name, tier, by := inBars(r, it, rk); by > 0 && by > -least {
-		f.Figure, f.Limit = finding.Exactly(quantity.KindLength, -by), finding.Exactly(quantity.KindLength, handRoom)
-		f.Outcome, f.Says = finding.Fails, said.Say("A bar of tier % runs % through %. Raise the tier, or lay it elsewhere.", said.Name(tier, "another"), said.Length(by), said.Name(name, "a load"))
+		f.Figure, f.Limit = finding.Exactly(
+			quantity.KindLength,
+			-by,
+		), finding.Exactly(
+			quantity.KindLength,
+			handRoom,
+		)
+		f.Outcome, f.Says = finding.Fails, said.Say(
+			"A bar of tier % runs % through %. Raise the tier, or lay it elsewhere.",
+			said.Name(tier, "another"),
+			said.Length(by),
+			said.Name(name, "a load"),
+		)
 		return f
 	}
 	if a == nil {
@@ -340,9 +461,19 @@ func room(base func(string, string) finding.Finding, r *rig.Rig, it *rig.Item, r
 	first, second := said.Name(a.Name, "one hull"), said.Name(b.Name, "another")
 	switch {
 	case least < -1e-9:
-		f.Outcome, f.Says = finding.Fails, said.Say("% and % are % into each other. Spread the slots or raise the tier.", first, second, said.Length(-least))
+		f.Outcome, f.Says = finding.Fails, said.Say(
+			"% and % are % into each other. Spread the slots or raise the tier.",
+			first,
+			second,
+			said.Length(-least),
+		)
 	case least < handRoom-1e-9:
-		f.Outcome, f.Tight, f.Says = finding.Tight, finding.LittleRoom, said.Say("Only % between % and %.", said.Length(least), first, second)
+		f.Outcome, f.Tight, f.Says = finding.Tight, finding.LittleRoom, said.Say(
+			"Only % between % and %.",
+			said.Length(least),
+			first,
+			second,
+		)
 	default:
 		f.Says = said.Say("% between % and %.", said.Length(least), first, second)
 	}
@@ -415,8 +546,19 @@ func reach(base func(string, string) finding.Finding, r *rig.Rig, hulls []Hull) 
 	top := slices.MaxFunc(hulls, func(a, b Hull) int { return cmp.Compare(a.Item.Bottom, b.Item.Bottom) })
 	heavy := slices.MaxFunc(hulls, func(a, b Hull) int { return cmp.Compare(a.Mass, b.Mass) })
 	lift := heavy.Mass / 2
-	f.Figure, f.Limit = finding.Exactly(quantity.KindLength, top.Item.Bottom), finding.Exactly(quantity.KindLength, reachMost)
-	f.Says = said.Say("Highest bar % up, first lift % (half of %).", said.Length(top.Item.Bottom), said.Mass(lift), said.Name(heavy.Item.Name, "a hull"))
+	f.Figure, f.Limit = finding.Exactly(
+		quantity.KindLength,
+		top.Item.Bottom,
+	), finding.Exactly(
+		quantity.KindLength,
+		reachMost,
+	)
+	f.Says = said.Say(
+		"Highest bar % up, first lift % (half of %).",
+		said.Length(top.Item.Bottom),
+		said.Mass(lift),
+		said.Name(heavy.Item.Name, "a hull"),
+	)
 	switch {
 	case lift > liftMost || top.Item.Bottom > reachMost && top.Mass/2 > liftEasy:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
@@ -431,7 +573,13 @@ func reach(base func(string, string) finding.Finding, r *rig.Rig, hulls []Hull) 
 
 // bars solves each cross bar as a beam on its posts and braces; push is the most that
 // a brace bears at rest, N.
-func bars(base func(string, string) finding.Finding, r *rig.Rig, rk *plan.Rack, hulls []Hull, s *section.Properties) (out []finding.Finding, push float64) {
+func bars(
+	base func(string, string) finding.Finding,
+	r *rig.Rig,
+	rk *plan.Rack,
+	hulls []Hull,
+	s *section.Properties,
+) (out []finding.Finding, push float64) {
 	f, sag := base(CodeBar, "Cross bars"), base(CodeSag, "Sag of the bars")
 	stock, _ := catalogue.StockOf(rk.Bar.Material)
 	w, i := s.Weak(rk.Held)
@@ -468,7 +616,10 @@ func bars(base func(string, string) finding.Finding, r *rig.Rig, rk *plan.Rack, 
 					if at < -1e-6 || at > l+1e-6 {
 						loose = h.Item.Name
 					}
-					b.Loads = append(b.Loads, beam.Load{At: min(max(at, 0), l), Force: h.Frames[k] * quantity.Gravity / 2})
+					b.Loads = append(
+						b.Loads,
+						beam.Load{At: min(max(at, 0), l), Force: h.Frames[k] * quantity.Gravity / 2},
+					)
 				}
 			}
 			res, err := b.Solve()
@@ -476,10 +627,22 @@ func bars(base func(string, string) finding.Finding, r *rig.Rig, rk *plan.Rack, 
 				err = beam.ErrSense
 			}
 			if err != nil {
-				f.Outcome, f.Says = finding.Fails, said.Say("A bar of tier % cannot stand: "+err.Error()+".", said.Name(tier, "one"))
+				f.Outcome, f.Says = finding.Fails, said.Say(
+					"A bar of tier % cannot stand: "+err.Error()+".",
+					said.Name(tier, "one"),
+				)
 				if errors.Is(err, beam.ErrSense) {
-					f.Outcome, f.Says = finding.Unknown, said.Say("Not known whether the bars of tier % hold: "+err.Error()+".", said.Name(tier, "one"))
-					f.Needs = []finding.Need{{Path: f.Subject + "/rack/bar/height", Says: said.Say("the bars' section"), Where: said.Say("Measure height, width and wall again, and where the posts stand.")}}
+					f.Outcome, f.Says = finding.Unknown, said.Say(
+						"Not known whether the bars of tier % hold: "+err.Error()+".",
+						said.Name(tier, "one"),
+					)
+					f.Needs = []finding.Need{
+						{
+							Path:  f.Subject + "/rack/bar/height",
+							Says:  said.Say("the bars' section"),
+							Where: said.Say("Measure height, width and wall again, and where the posts stand."),
+						},
+					}
 				}
 				return []finding.Finding{f}, 0
 			}
@@ -490,7 +653,8 @@ func bars(base func(string, string) finding.Finding, r *rig.Rig, rk *plan.Rack, 
 				m.moment, m.tier = math.Abs(res.Moment), tier
 			}
 			for _, s := range res.Spans {
-				if math.Abs(s.Deflection)*m.sag.Length() > math.Abs(m.sag.Deflection)*s.Length() || m.sag.Length() == 0 {
+				if math.Abs(s.Deflection)*m.sag.Length() > math.Abs(m.sag.Deflection)*s.Length() ||
+					m.sag.Length() == 0 {
 					m.sag = s
 				}
 			}
@@ -499,8 +663,15 @@ func bars(base func(string, string) finding.Finding, r *rig.Rig, rk *plan.Rack, 
 	k := r.Shock()
 	stress := k * m.moment / w
 	f.AtMost(quantity.KindStress, stress, allowed)
-	f.Source = norms.Practice("twice the weight on the road, three times on a track; reserve 1.5 on yield, 2.5 on timber")
-	f.Says = said.Say("Cross bars are used to % of what % allows, shocks counted ×%.", said.Share(stress/allowed), said.Piece{Text: stock.Name}, said.Count(int(k)))
+	f.Source = norms.Practice(
+		"twice the weight on the road, three times on a track; reserve 1.5 on yield, 2.5 on timber",
+	)
+	f.Says = said.Say(
+		"Cross bars are used to % of what % allows, shocks counted ×%.",
+		said.Share(stress/allowed),
+		said.Piece{Text: stock.Name},
+		said.Count(int(k)),
+	)
 	if f.Outcome == finding.Fails {
 		f.Says = append(f.Says, said.Say(" Next section up, or a mid post.")...)
 	}
@@ -513,19 +684,55 @@ func bars(base func(string, string) finding.Finding, r *rig.Rig, rk *plan.Rack, 
 		f.Says = append(f.Says, said.Say(" % reaches beyond the bar.", said.Name(loose, "A hull"))...)
 	}
 	f.HasWork, f.Work = true, func() []finding.Step {
-		return []finding.Step{{Symbol: "σ", Says: said.Say("greatest stress, tier %", said.Name(m.tier, "one")), Formula: "σ = k·M/W, against R/" + map[bool]string{true: "2.5", false: "1.5"}[safety == timber], Result: f.Figure, Source: f.Source, Terms: []finding.StepTerm{
-			{Symbol: "k", Says: said.Say("shock"), Measure: finding.Exactly(quantity.KindCount, k), How: "rule followed"},
-			{Symbol: "M", Says: said.Say("bending moment at rest, as a weight on one metre"), Measure: finding.Exactly(quantity.KindMass, m.moment/quantity.Gravity), How: "computed"},
-			{Symbol: "R", Says: said.Say("strength of % (%)", said.Piece{Text: stock.Name}, said.Piece{Text: stock.Source}), Measure: finding.Exactly(quantity.KindStress, stock.Yield), How: "plate"}}}}
+		return []finding.Step{
+			{
+				Symbol:  "σ",
+				Says:    said.Say("greatest stress, tier %", said.Name(m.tier, "one")),
+				Formula: "σ = k·M/W, against R/" + map[bool]string{true: "2.5", false: "1.5"}[safety == timber],
+				Result:  f.Figure,
+				Source:  f.Source,
+				Terms: []finding.StepTerm{
+					{
+						Symbol:  "k",
+						Says:    said.Say("shock"),
+						Measure: finding.Exactly(quantity.KindCount, k),
+						How:     "rule followed",
+					},
+					{
+						Symbol:  "M",
+						Says:    said.Say("bending moment at rest, as a weight on one metre"),
+						Measure: finding.Exactly(quantity.KindMass, m.moment/quantity.Gravity),
+						How:     "computed",
+					},
+					{
+						Symbol: "R",
+						Says: said.Say(
+							"strength of % (%)",
+							said.Piece{Text: stock.Name},
+							said.Piece{Text: stock.Source},
+						),
+						Measure: finding.Exactly(quantity.KindStress, stock.Yield),
+						How:     "plate",
+					}},
+			},
+		}
 	}
 	allowedSag, deflection := m.sag.Length()/sagShare, math.Abs(m.sag.Deflection)
 	sag.Gate = ""
-	sag.Figure, sag.Limit = finding.Exactly(quantity.KindLength, deflection), finding.Exactly(quantity.KindLength, allowedSag)
+	sag.Figure, sag.Limit = finding.Exactly(
+		quantity.KindLength,
+		deflection,
+	), finding.Exactly(
+		quantity.KindLength,
+		allowedSag,
+	)
 	sag.Source = norms.Practice("span over 150 at rest")
 	sag.Says = said.Say("Bars sag % on a span of % at rest.", said.Length(deflection), said.Length(m.sag.Length()))
 	if deflection > allowedSag {
 		sag.Outcome, sag.Tight = finding.Tight, finding.LittleRoom
-		sag.Says = append(sag.Says, said.Say(" More than %: next section up, or a mid post.", said.Length(allowedSag))...)
+		sag.Says = append(
+			sag.Says,
+			said.Say(" More than %: next section up, or a mid post.", said.Length(allowedSag))...)
 	}
 	return []finding.Finding{f, sag}, push
 }
@@ -613,7 +820,13 @@ func atFoot(rk *plan.Rack, hulls []Hull, shock float64) []bend {
 
 // posts are cantilevers out of their feet. A brace that bears push (N, shocks counted) bends
 // its post across by at most push·leg, as at 45° it pushes aside as hard as it bears.
-func posts(base func(string, string) finding.Finding, rk *plan.Rack, hulls []Hull, s *section.Properties, push, shock float64) finding.Finding {
+func posts(
+	base func(string, string) finding.Finding,
+	rk *plan.Rack,
+	hulls []Hull,
+	s *section.Properties,
+	push, shock float64,
+) finding.Finding {
 	f := base(CodePost, "Posts")
 	stock, _ := catalogue.StockOf(rk.Post.Material)
 	// Braking bends them along the trailer, a bend across: the section stands with its
@@ -642,7 +855,12 @@ func posts(base func(string, string) finding.Finding, rk *plan.Rack, hulls []Hul
 	allowed := yield / safety
 	f.AtMost(quantity.KindStress, stress, allowed)
 	f.Source = norms.Practice("0.8 g forward, 0.5 g sideways; reserve 1.5 on yield, 2.5 on timber")
-	f.Says = said.Say("Posts at their feet are used to % "+worst.when+": % on an arm of % each.", said.Share(stress/allowed), said.Mass(worst.moment/quantity.Gravity), said.Length(1.0))
+	f.Says = said.Say(
+		"Posts at their feet are used to % "+worst.when+": % on an arm of % each.",
+		said.Share(stress/allowed),
+		said.Mass(worst.moment/quantity.Gravity),
+		said.Length(1.0),
+	)
 	if f.Outcome == finding.Fails {
 		f.Says = append(f.Says, said.Say(" Stronger posts, or a brace at 45°.")...)
 	}
@@ -657,12 +875,46 @@ func posts(base func(string, string) finding.Finding, rk *plan.Rack, hulls []Hul
 		arm, count := arms(rk, hulls)
 		all, oneSide := aslant(rk, hulls)
 		sideway, _ := busiest(rk, hulls)
-		return []finding.Step{{Symbol: "σ", Says: said.Say("stress at a post's foot"), Formula: "σ = max(0.8·M/W_y, (0.5·M_f + S)/W_z, k·S/W_z, S₁/W_z, V·leg/W_z),  M = g·Σ m·h/n,  M_f of the busiest frame's posts", Result: f.Figure, Source: f.Source, Terms: []finding.StepTerm{
-			{Symbol: "Σm·h", Says: said.Say("all on it, as a weight on one metre"), Measure: finding.Exactly(quantity.KindMass, arm), How: "computed"},
-			{Symbol: "M_f/g", Says: said.Say("on each post of the busiest frame"), Measure: finding.Exactly(quantity.KindMass, sideway), How: "computed"},
-			{Symbol: "S", Says: said.Say("aslant on a single post, as a weight on one metre"), Measure: finding.Exactly(quantity.KindMass, all), How: "computed"},
-			{Symbol: "S₁", Says: said.Say("one side alone"), Measure: finding.Exactly(quantity.KindMass, oneSide), How: "computed"},
-			{Symbol: "n", Says: said.Say("posts"), Measure: finding.Exactly(quantity.KindCount, count), How: "stated"}}}}
+		return []finding.Step{
+			{
+				Symbol:  "σ",
+				Says:    said.Say("stress at a post's foot"),
+				Formula: "σ = max(0.8·M/W_y, (0.5·M_f + S)/W_z, k·S/W_z, S₁/W_z, V·leg/W_z),  M = g·Σ m·h/n,  M_f of the busiest frame's posts",
+				Result:  f.Figure,
+				Source:  f.Source,
+				Terms: []finding.StepTerm{
+					{
+						Symbol:  "Σm·h",
+						Says:    said.Say("all on it, as a weight on one metre"),
+						Measure: finding.Exactly(quantity.KindMass, arm),
+						How:     "computed",
+					},
+					{
+						Symbol:  "M_f/g",
+						Says:    said.Say("on each post of the busiest frame"),
+						Measure: finding.Exactly(quantity.KindMass, sideway),
+						How:     "computed",
+					},
+					{
+						Symbol:  "S",
+						Says:    said.Say("aslant on a single post, as a weight on one metre"),
+						Measure: finding.Exactly(quantity.KindMass, all),
+						How:     "computed",
+					},
+					{
+						Symbol:  "S₁",
+						Says:    said.Say("one side alone"),
+						Measure: finding.Exactly(quantity.KindMass, oneSide),
+						How:     "computed",
+					},
+					{
+						Symbol:  "n",
+						Says:    said.Say("posts"),
+						Measure: finding.Exactly(quantity.KindCount, count),
+						How:     "stated",
+					}},
+			},
+		}
 	}
 	return f
 }

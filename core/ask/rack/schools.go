@@ -49,10 +49,34 @@ func Contact(force, area float64) float64 { return force / area }
 // knows.
 func Schools(r *rig.Rig) []HullSupport {
 	out := []HullSupport{
-		{ID: "bars", Name: "Padded cross bars", Slides: "lifted on, or over a roller", Later: "any hull, by moving the pads", Rows: []SupportRow{}},
-		{ID: "bunks", Name: "Bunks along the hull", Slides: "slides on from the rear", Later: "hulls of the same width, or on strut channel", Rows: []SupportRow{}},
-		{ID: "foam", Name: "Foam blocks on the deck", Slides: "lifted on, does not slide", Later: "this hull alone", Rows: []SupportRow{}},
-		{ID: "stack", Name: "Stacked on foam", Slides: "lifted on, the lowest bears all", Later: "like hulls", Rows: []SupportRow{}},
+		{
+			ID:     "bars",
+			Name:   "Padded cross bars",
+			Slides: "lifted on, or over a roller",
+			Later:  "any hull, by moving the pads",
+			Rows:   []SupportRow{},
+		},
+		{
+			ID:     "bunks",
+			Name:   "Bunks along the hull",
+			Slides: "slides on from the rear",
+			Later:  "hulls of the same width, or on strut channel",
+			Rows:   []SupportRow{},
+		},
+		{
+			ID:     "foam",
+			Name:   "Foam blocks on the deck",
+			Slides: "lifted on, does not slide",
+			Later:  "this hull alone",
+			Rows:   []SupportRow{},
+		},
+		{
+			ID:     "stack",
+			Name:   "Stacked on foam",
+			Slides: "lifted on, the lowest bears all",
+			Later:  "like hulls",
+			Rows:   []SupportRow{},
+		},
 	}
 	widest, longest, hulls := 0.0, 0.0, 0
 	k := r.Shock()
@@ -66,7 +90,8 @@ func Schools(r *rig.Rig) []HullSupport {
 		widest, longest, hulls = max(widest, it.Right-it.Left), max(longest, l), hulls+1
 		all := m // with what is lighter, or as heavy and told later, on it
 		for j := range r.Items {
-			if o := &r.Items[j]; !o.Part && o.Shape == "hull" && o.Mass != nil && j != i && (o.Mass.Nominal < m || o.Mass.Nominal == m && j > i) {
+			if o := &r.Items[j]; !o.Part && o.Shape == "hull" && o.Mass != nil && j != i &&
+				(o.Mass.Nominal < m || o.Mass.Nominal == m && j > i) {
 				all += o.Mass.Nominal
 			}
 		}
@@ -82,7 +107,10 @@ func Schools(r *rig.Rig) []HullSupport {
 				Hull: it.Name, Bears: finding.Exactly(quantity.KindMass, m/s.supports),
 				Pressure: finding.Exactly(quantity.KindStress, Contact(k*weight, s.area)),
 				Strapped: finding.Exactly(quantity.KindStress, Contact(weight+straps*2*strapEnd, s.area)),
-				Span:     finding.Exactly(quantity.KindLength, s.span), Beyond: finding.Exactly(quantity.KindLength, (l-s.on)/2),
+				Span: finding.Exactly(
+					quantity.KindLength,
+					s.span,
+				), Beyond: finding.Exactly(quantity.KindLength, (l-s.on)/2),
 			})
 		}
 	}
@@ -91,7 +119,11 @@ func Schools(r *rig.Rig) []HullSupport {
 	}
 	n := said.Count(hulls)
 	out[0].Takes = said.Say("for %: 2 bars of %, 4 pads each hull", n, said.Length(widest+0.1))
-	out[1].Takes = said.Say("for %: 2 × % of pipe or timber each", n, said.Length(min(bunkShare*longest, r.DeckLength())))
+	out[1].Takes = said.Say(
+		"for %: 2 × % of pipe or timber each",
+		n,
+		said.Length(min(bunkShare*longest, r.DeckLength())),
+	)
 	out[2].Takes = said.Say("4 blocks each hull, % in all", said.Count(4*hulls))
 	out[3].Takes = said.Say("4 blocks between two hulls, % in all", said.Count(4*hulls))
 	return out

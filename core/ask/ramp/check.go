@@ -77,7 +77,15 @@ func (s *Setup) base(code, title string) finding.Finding {
 
 func base(r *rig.Rig, code, title string) finding.Finding {
 	subject := r.LayoutPath("/loading")
-	return finding.Finding{Code: code, Stage: Stage, Scope: r.Scope, Gate: finding.GateGo, Subject: subject, Title: said.Say(title), Outcome: finding.Holds}
+	return finding.Finding{
+		Code:    code,
+		Stage:   Stage,
+		Scope:   r.Scope,
+		Gate:    finding.GateGo,
+		Subject: subject,
+		Title:   said.Say(title),
+		Outcome: finding.Holds,
+	}
 }
 
 // unplanned asks how a machine gets on of which nobody has told.
@@ -179,29 +187,72 @@ func (s *Setup) angle(steps []Step) finding.Finding {
 	margin := (limit - s.Angle) / limit
 	f.Margin = &margin
 	h := s.Top.Z - s.Foot.Z
-	f.Says = said.Say("Ramps of % rise % at %.", said.Length(s.Ramp.Length), said.Length(h), said.Of(quantity.KindAngle, s.Angle))
+	f.Says = said.Say(
+		"Ramps of % rise % at %.",
+		said.Length(s.Ramp.Length),
+		said.Length(h),
+		said.Of(quantity.KindAngle, s.Angle),
+	)
 	if s.Angle > limit*(1+1e-9) {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		switch l := s.Wanted(); {
 		case s.Tilts:
-			f.Says = append(f.Says, said.Say(" % is usual at most: a longer bed, or ramps before it.", said.Of(quantity.KindAngle, limit))...)
+			f.Says = append(
+				f.Says,
+				said.Say(
+					" % is usual at most: a longer bed, or ramps before it.",
+					said.Of(quantity.KindAngle, limit),
+				)...)
 		case l > 0:
-			f.Says = append(f.Says, said.Say(" For % they would be % long.", said.Of(quantity.KindAngle, limit), said.Length(l))...)
+			f.Says = append(
+				f.Says,
+				said.Say(" For % they would be % long.", said.Of(quantity.KindAngle, limit), said.Length(l))...)
 		default:
-			f.Says = append(f.Says, said.Say(" The ground falls away too steeply for %: load elsewhere.", said.Of(quantity.KindAngle, limit))...)
+			f.Says = append(
+				f.Says,
+				said.Say(
+					" The ground falls away too steeply for %: load elsewhere.",
+					said.Of(quantity.KindAngle, limit),
+				)...)
 		}
 	}
 	if sinks := s.sinks(steps); sinks > 0.005 {
-		f.Says = append(f.Says, said.Say(" The springs let the tail down by % as it comes on.", said.Length(sinks))...)
+		f.Says = append(
+			f.Says,
+			said.Say(" The springs let the tail down by % as it comes on.", said.Length(sinks))...)
 	}
 	if l := float64(s.Ramp.Length); 2*min(s.Body.FrontR, s.Body.RearR) > l {
 		f.Outcome, f.Tight = finding.Worse(f.Outcome, finding.Tight), finding.LittleRoom
-		f.Says = append(f.Says, said.Say(" Its wheels are larger than the ramps are long: it leaps from ground to deck. Longer ones.")...)
+		f.Says = append(
+			f.Says,
+			said.Say(
+				" Its wheels are larger than the ramps are long: it leaps from ground to deck. Longer ones.",
+			)...)
 	}
 	f.HasWork, f.Work = true, func() []finding.Step {
-		return []finding.Step{{Symbol: "θ", Says: said.Say("ramp to level"), Formula: "θ = asin(h/l)", Result: f.Figure, Source: f.Source, Terms: []finding.StepTerm{
-			{Symbol: "h", Says: said.Say("tail over the ramp's foot, empty and unsunk"), Measure: finding.Exactly(quantity.KindLength, h), How: "computed"},
-			{Symbol: "l", Says: said.Say("ramp"), Measure: finding.Exactly(quantity.KindLength, s.Ramp.Length), How: "stated", Path: "/parts/" + s.RampID + "/ramp/length"}}}}
+		return []finding.Step{
+			{
+				Symbol:  "θ",
+				Says:    said.Say("ramp to level"),
+				Formula: "θ = asin(h/l)",
+				Result:  f.Figure,
+				Source:  f.Source,
+				Terms: []finding.StepTerm{
+					{
+						Symbol:  "h",
+						Says:    said.Say("tail over the ramp's foot, empty and unsunk"),
+						Measure: finding.Exactly(quantity.KindLength, h),
+						How:     "computed",
+					},
+					{
+						Symbol:  "l",
+						Says:    said.Say("ramp"),
+						Measure: finding.Exactly(quantity.KindLength, s.Ramp.Length),
+						How:     "stated",
+						Path:    "/parts/" + s.RampID + "/ramp/length",
+					}},
+			},
+		}
 	}
 	return f
 }
@@ -210,13 +261,22 @@ func (s *Setup) clearance(at *Step) finding.Finding {
 	f := s.base(CodeClear, "Under the belly")
 	f.Source = norms.Practice("30 mm left")
 	margin := (at.Clearance - clearLeast) / clearLeast
-	f.Figure, f.Limit, f.Margin = finding.Exactly(quantity.KindLength, at.Clearance), finding.Exactly(quantity.KindLength, clearLeast), &margin
+	f.Figure, f.Limit, f.Margin = finding.Exactly(
+		quantity.KindLength,
+		at.Clearance,
+	), finding.Exactly(
+		quantity.KindLength,
+		clearLeast,
+	), &margin
 	place := said.Say("with its front wheels on the ground")
 	switch u := at.Pose.Front.At.U; {
 	case u > s.Top.U:
 		place = said.Say("with its front wheels % on the deck", said.Length(u-s.Top.U))
 	case u > s.Foot.U:
-		place = said.Say("with its front wheels % up the ramp", said.Length(math.Hypot(u-s.Foot.U, at.Pose.Front.At.Z-s.Foot.Z)))
+		place = said.Say(
+			"with its front wheels % up the ramp",
+			said.Length(math.Hypot(u-s.Foot.U, at.Pose.Front.At.Z-s.Foot.Z)),
+		)
 	}
 	switch {
 	case at.Clearance < clearLeast:
@@ -229,16 +289,31 @@ func (s *Setup) clearance(at *Step) finding.Finding {
 		l, up := s.Shortest(clearLeast), s.LeastRaise(clearLeast)
 		switch {
 		case l > 0 && up > 0:
-			f.Says = append(f.Says, said.Say(". Ramps of % clear, or the {coupling} % higher: "+s.raises()+".", said.Length(l), said.Length(up))...)
+			f.Says = append(
+				f.Says,
+				said.Say(
+					". Ramps of % clear, or the {coupling} % higher: "+s.raises()+".",
+					said.Length(l),
+					said.Length(up),
+				)...)
 		case l > 0:
 			f.Says = append(f.Says, said.Say(". Ramps of % clear.", said.Length(l))...)
 		case up > 0:
-			f.Says = append(f.Says, said.Say(". The {coupling} % higher clears: "+s.raises()+".", said.Length(up))...)
+			f.Says = append(
+				f.Says,
+				said.Say(". The {coupling} % higher clears: "+s.raises()+".", said.Length(up))...)
 		default:
-			f.Says = append(f.Says, said.Say(". Neither longer ramps nor a raised {coupling} clear it: planks under its wheels over the crest.")...)
+			f.Says = append(
+				f.Says,
+				said.Say(
+					". Neither longer ramps nor a raised {coupling} clear it: planks under its wheels over the crest.",
+				)...)
 		}
 	default:
-		f.Says = append(append(said.Say("% under it at least, ", said.Length(at.Clearance)), place...), said.Piece{Text: "."})
+		f.Says = append(
+			append(said.Say("% under it at least, ", said.Length(at.Clearance)), place...),
+			said.Piece{Text: "."},
+		)
 	}
 	if len(s.Rough) > 0 && f.Outcome != finding.Fails {
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
@@ -258,27 +333,61 @@ func (s *Setup) tip(at *Step) finding.Finding {
 	f.Figure, f.Limit = finding.Exactly(quantity.KindMass, at.Ball), finding.Exactly(quantity.KindMass, limit)
 	name := said.Name(s.Item.Name, "the machine")
 	f.HasWork, f.Work = true, func() []finding.Step {
-		return []finding.Step{{Symbol: "R", Says: said.Say("least at the {coupling}"), Formula: "R·L = R₀·L + Σ (L − x)·V + Σ (z − z₀)·A", Result: f.Figure, Source: f.Source, Terms: []finding.StepTerm{
-			{Symbol: "R₀", Says: said.Say("without the machine, ramps hung at the tail"), Measure: finding.Exactly(quantity.KindMass, s.Bare), How: "computed"},
-			{Symbol: "L", Says: said.Say("{coupling} to axle"), Measure: finding.Exactly(quantity.KindLength, s.Axle), How: "stated", Path: s.Rig.AxlePath}}}}
+		return []finding.Step{
+			{
+				Symbol:  "R",
+				Says:    said.Say("least at the {coupling}"),
+				Formula: "R·L = R₀·L + Σ (L − x)·V + Σ (z − z₀)·A",
+				Result:  f.Figure,
+				Source:  f.Source,
+				Terms: []finding.StepTerm{
+					{
+						Symbol:  "R₀",
+						Says:    said.Say("without the machine, ramps hung at the tail"),
+						Measure: finding.Exactly(quantity.KindMass, s.Bare),
+						How:     "computed",
+					},
+					{
+						Symbol:  "L",
+						Says:    said.Say("{coupling} to axle"),
+						Measure: finding.Exactly(quantity.KindLength, s.Axle),
+						How:     "stated",
+						Path:    s.Rig.AxlePath,
+					}},
+			},
+		}
 	}
 	propped := s.Loading.Props != nil && !at.Tips
 	switch {
 	case at.Ball < 0 && at.Tips && s.Loading.Props != nil:
 		f.Outcome = finding.Fails
-		f.Says = said.Say("Unhitched it tips back over its props: % too light at the {coupling} as % comes on. Hitch it, or set the props at the tail.", said.Mass(-at.Ball), name)
+		f.Says = said.Say(
+			"Unhitched it tips back over its props: % too light at the {coupling} as % comes on. Hitch it, or set the props at the tail.",
+			said.Mass(-at.Ball),
+			name,
+		)
 	case s.Loading.Unhitched && at.Ball < 0 && !propped:
 		f.Outcome = finding.Fails
-		f.Says = said.Say("Unhitched it tips: % too light at the {coupling} as % comes on. Hitch it, or prop the tail.", said.Mass(-at.Ball), name)
+		f.Says = said.Say(
+			"Unhitched it tips: % too light at the {coupling} as % comes on. Hitch it, or prop the tail.",
+			said.Mass(-at.Ball),
+			name,
+		)
 	case s.Loading.Unhitched && at.Ball < 0:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("Unhitched it leans on its props: % too light at the {coupling}. Hitch it if you can.", said.Mass(-at.Ball))
+		f.Says = said.Say(
+			"Unhitched it leans on its props: % too light at the {coupling}. Hitch it if you can.",
+			said.Mass(-at.Ball),
+		)
 	case s.Loading.Unhitched && at.Ball < jockeyLeast:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say("Only % stays on the jockey wheel. Hitch it first.", said.Mass(at.Ball))
 	case at.Ball < 0:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("It lifts the car by % as it comes on: handbrake, gear, coupling latched. Props take that.", said.Mass(-at.Ball))
+		f.Says = said.Say(
+			"It lifts the car by % as it comes on: handbrake, gear, coupling latched. Props take that.",
+			said.Mass(-at.Ball),
+		)
 	default:
 		f.Says = said.Say("At least % stays at the {coupling} on the way.", said.Mass(at.Ball))
 	}
@@ -293,7 +402,9 @@ func (s *Setup) car(at *Step) (finding.Finding, bool) {
 	f := s.base(CodeCar, "Car's rear axle")
 	rear, needs := r.CarRearLoading(&quantity.Range[float64]{Nominal: at.Ball, Low: at.Ball, High: at.Ball})
 	if rear == nil {
-		f.Outcome, f.Needs, f.Says = finding.Unknown, needs, said.Say("Not known how much stays on the car's rear wheels.")
+		f.Outcome, f.Needs, f.Says = finding.Unknown, needs, said.Say(
+			"Not known how much stays on the car's rear wheels.",
+		)
 		return f, true
 	}
 	lifts := -at.Ball * rig.Lever(float64(r.Vehicle.Wheelbase.Value), float64(r.Vehicle.RearOverhang.Value))
@@ -301,7 +412,11 @@ func (s *Setup) car(at *Step) (finding.Finding, bool) {
 	f.Says = said.Say("% comes off the car's rear axle, % stays.", said.Mass(lifts), said.Mass(rear.Nominal))
 	if rear.Nominal < 0 {
 		f.Outcome = finding.Fails
-		f.Says = said.Say("% would come off the car's rear axle, which bears %: its rear wheels lift. Props under the tail, or load less far back.", said.Mass(lifts), said.Mass(rear.Nominal+lifts))
+		f.Says = said.Say(
+			"% would come off the car's rear axle, which bears %: its rear wheels lift. Props under the tail, or load less far back.",
+			said.Mass(lifts),
+			said.Mass(rear.Nominal+lifts),
+		)
 		return f, true
 	}
 	if rear.Nominal < 0.7*(rear.Nominal+lifts) {
@@ -320,11 +435,21 @@ func (s *Setup) props(steps []Step, at int) (finding.Finding, bool) {
 	if s.Springs <= 0 && !s.Loading.Unhitched {
 		path := "/trailers/" + s.Rig.Scope.Trailer
 		if t := s.Rig.Trailer; t.Sinks == nil || *t.Sinks <= 0 {
-			f.Needs = []finding.Need{{Path: path + "/sinks", Says: said.Say("how far the springs sink at their rating"), Where: said.Say("Tape a wheel's height empty and loaded.")}}
+			f.Needs = []finding.Need{
+				{
+					Path:  path + "/sinks",
+					Says:  said.Say("how far the springs sink at their rating"),
+					Where: said.Say("Tape a wheel's height empty and loaded."),
+				},
+			}
 		} else {
 			f.Needs = []finding.Need{{Path: path + "/axleRating", Says: said.Say("what the axle may bear"), Where: said.Say("It stands on the axle's plate, or on the springs'.")}}
 		}
-		f.Outcome, f.Says = finding.Unknown, slices.Concat(said.Say("Not known what the props bear: it takes "), finding.Takes(f.Needs), said.Say("."))
+		f.Outcome, f.Says = finding.Unknown, slices.Concat(
+			said.Say("Not known what the props bear: it takes "),
+			finding.Takes(f.Needs),
+			said.Say("."),
+		)
 		return f, true
 	}
 	f.Source = norms.Practice("a prop set with a gap bears what the springs leave")
@@ -335,13 +460,21 @@ func (s *Setup) props(steps []Step, at int) (finding.Finding, bool) {
 	if tip := steps[WorstOf(steps).Ball].Ball; tip < 0 && x > s.Axle {
 		least = -tip * s.Axle / (x - s.Axle)
 	}
-	f.Says = said.Say("Set with % of air the props bear up to %, both together; % keeps it from tipping. Plates under them.", said.Length(p.Gap), said.Mass(steps[at].Prop), said.Mass(least))
+	f.Says = said.Say(
+		"Set with % of air the props bear up to %, both together; % keeps it from tipping. Plates under them.",
+		said.Length(p.Gap),
+		said.Mass(steps[at].Prop),
+		said.Mass(least),
+	)
 	switch {
 	case x <= s.Axle:
 		f.Outcome, f.Says = finding.Fails, said.Say("Props before the axle hold nothing: put them at the tail.")
 	case slices.ContainsFunc(steps, func(st Step) bool { return st.Tips }):
 		f.Outcome = finding.Fails
-		f.Says = said.Say("The props stand only % behind the axle: the whole trailer tips back over them. Put them at the tail.", said.Length(x-s.Axle))
+		f.Says = said.Say(
+			"The props stand only % behind the axle: the whole trailer tips back over them. Put them at the tail.",
+			said.Length(x-s.Axle),
+		)
 	}
 	return f, true
 }
@@ -354,18 +487,30 @@ func (s *Setup) bed(steps []Step) finding.Finding {
 	switch pull := s.Hand(&steps[len(steps)-1]); {
 	case ok:
 		f.Figure = finding.Exactly(quantity.KindLength, at)
-		f.Says = said.Say("The bed drops level with the front wheels % from the {headboard}. A damper or a slow hand; latch and pin it before you move.", said.Length(at))
+		f.Says = said.Say(
+			"The bed drops level with the front wheels % from the {headboard}. A damper or a slow hand; latch and pin it before you move.",
+			said.Length(at),
+		)
 	case pull > 0:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Figure = finding.Exactly(quantity.KindMass, pull)
-		f.Says = said.Say("Home, the machine leaves % to draw down at the {headboard}, the bed's own weight aside; then latch it.", said.Mass(pull))
+		f.Says = said.Say(
+			"Home, the machine leaves % to draw down at the {headboard}, the bed's own weight aside; then latch it.",
+			said.Mass(pull),
+		)
 	default:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("The bed does not come down by itself before the machine is home: draw it down, then latch it.")
+		f.Says = said.Say(
+			"The bed does not come down by itself before the machine is home: draw it down, then latch it.",
+		)
 	}
 	if slices.ContainsFunc(steps, func(st Step) bool { return st.Loose }) {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = append(f.Says, said.Say(" Its front wheels pass the pivot while the rear ones are still on the ground: pin the bed's tail down until they are on.")...)
+		f.Says = append(
+			f.Says,
+			said.Say(
+				" Its front wheels pass the pivot while the rear ones are still on the ground: pin the bed's tail down until they are on.",
+			)...)
 	}
 	return f
 }
@@ -381,9 +526,17 @@ func (s *Setup) rating() (finding.Finding, bool) {
 		f := s.base(CodeRating, "Ramp's rating")
 		f.Outcome, f.Says = finding.Unknown, said.Say("What do the ramps bear? Look for their plate.")
 		if ramp.Kind == plan.RampGate {
-			f.Says = said.Say("A tailgate is seldom rated as a ramp: hinges and latch give first. Look for its plate.")
+			f.Says = said.Say(
+				"A tailgate is seldom rated as a ramp: hinges and latch give first. Look for its plate.",
+			)
 		}
-		f.Needs = []finding.Need{{Path: path + "/rating", Says: said.Say("the ramps' rating"), Where: said.Say("On the ramp; for the pair or for each, an axle or the vehicle?")}}
+		f.Needs = []finding.Need{
+			{
+				Path:  path + "/rating",
+				Says:  said.Say("the ramps' rating"),
+				Where: said.Say("On the ramp; for the pair or for each, an axle or the vehicle?"),
+			},
+		}
 		return f, true
 	}
 	f := s.base(CodeRating, "Ramp's rating")
@@ -417,12 +570,31 @@ func (s *Setup) rating() (finding.Finding, bool) {
 	f.Margin = &margin
 	switch {
 	case best > limit:
-		f.Outcome, f.Says = finding.Fails, said.Say("However it is read, % on ramps rated %.", said.Mass(best), said.Mass(limit))
+		f.Outcome, f.Says = finding.Fails, said.Say(
+			"However it is read, % on ramps rated %.",
+			said.Mass(best),
+			said.Mass(limit),
+		)
 	case worst > limit:
-		f.Outcome, f.Says = finding.Unknown, said.Say("% or % on ramps rated %: is that for one or the pair, an axle or the vehicle?", said.Mass(best), said.Mass(worst), said.Mass(limit))
-		f.Needs = []finding.Need{{Path: path + "/counts", Says: said.Say("what the ramps' rating counts"), Where: said.Say("Ask the seller; it is seldom printed.")}}
+		f.Outcome, f.Says = finding.Unknown, said.Say(
+			"% or % on ramps rated %: is that for one or the pair, an axle or the vehicle?",
+			said.Mass(best),
+			said.Mass(worst),
+			said.Mass(limit),
+		)
+		f.Needs = []finding.Need{
+			{
+				Path:  path + "/counts",
+				Says:  said.Say("what the ramps' rating counts"),
+				Where: said.Say("Ask the seller; it is seldom printed."),
+			},
+		}
 	case margin < 0.1:
-		f.Outcome, f.Tight, f.Says = finding.Tight, finding.LittleRoom, said.Say("% on ramps rated %.", said.Mass(worst), said.Mass(limit))
+		f.Outcome, f.Tight, f.Says = finding.Tight, finding.LittleRoom, said.Say(
+			"% on ramps rated %.",
+			said.Mass(worst),
+			said.Mass(limit),
+		)
 	default:
 		f.Says = said.Say("% on ramps rated %.", said.Mass(worst), said.Mass(limit))
 	}
@@ -450,20 +622,46 @@ func (s *Setup) hold(steps []Step) finding.Finding {
 	f.Figure = finding.Exactly(quantity.KindMass, most)
 	switch s.Ramp.Held {
 	case plan.HeldPins, plan.HeldChains:
-		f.Says = said.Say("Driving or braking pulls up to % along the ramp; its pins or chains take that.", said.Mass(most))
+		f.Says = said.Say(
+			"Driving or braking pulls up to % along the ramp; its pins or chains take that.",
+			said.Mass(most),
+		)
 	case plan.HeldStrip:
 		f.Says = said.Say("Up to % pulls along the ramp; its tongues behind the strip take that.", said.Mass(most))
 		if s.Ramp.Lip <= 0 {
-			f.Outcome, f.Says = finding.Unknown, said.Say("Up to % pulls along the ramp. How far do its tongues reach behind the strip?", said.Mass(most))
-			f.Needs = []finding.Need{{Path: "/parts/" + s.RampID + "/ramp/lip", Says: said.Say("how far the tongues reach behind the strip"), Where: said.Say("Tape a tongue, less its play.")}}
+			f.Outcome, f.Says = finding.Unknown, said.Say(
+				"Up to % pulls along the ramp. How far do its tongues reach behind the strip?",
+				said.Mass(most),
+			)
+			f.Needs = []finding.Need{
+				{
+					Path:  "/parts/" + s.RampID + "/ramp/lip",
+					Says:  said.Say("how far the tongues reach behind the strip"),
+					Where: said.Say("Tape a tongue, less its play."),
+				},
+			}
 		}
-		f.Says = append(f.Says, said.Say(" Bent by a knock in reversing it lets them out: try both ramps first. Holes in it drain.")...)
+		f.Says = append(
+			f.Says,
+			said.Say(" Bent by a knock in reversing it lets them out: try both ramps first. Holes in it drain.")...)
 	case plan.HeldLip:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("Up to % along the ramp kicks it off a bare lip: pin or strap it to the tail.", said.Mass(most))
+		f.Says = said.Say(
+			"Up to % along the ramp kicks it off a bare lip: pin or strap it to the tail.",
+			said.Mass(most),
+		)
 	default:
-		f.Outcome, f.Says = finding.Unknown, said.Say("Up to % pulls along the ramp. What keeps it on the tail?", said.Mass(most))
-		f.Needs = []finding.Need{{Path: "/parts/" + s.RampID + "/ramp/held", Says: said.Say("how the ramp is kept on the tail"), Where: said.Say("Pins, chains or straps; a lip alone slips.")}}
+		f.Outcome, f.Says = finding.Unknown, said.Say(
+			"Up to % pulls along the ramp. What keeps it on the tail?",
+			said.Mass(most),
+		)
+		f.Needs = []finding.Need{
+			{
+				Path:  "/parts/" + s.RampID + "/ramp/held",
+				Says:  said.Say("how the ramp is kept on the tail"),
+				Where: said.Say("Pins, chains or straps; a lip alone slips."),
+			},
+		}
 	}
 	if on := float64(s.Ramp.Lip - s.Ramp.Play); s.Ramp.Lip > 0 && on < lipLeast && f.Outcome != finding.Unknown {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
@@ -495,7 +693,8 @@ func (s *Setup) lift() (finding.Finding, bool) {
 // person is what somebody of 90 kg at the tail does to the trailer unhitched and empty.
 func person(r *rig.Rig) (finding.Finding, bool) {
 	empty := rig.Resolve(r.Plan, r.Scope.Trailer, "")
-	if empty == nil || empty.Bears == nil || r.DeckFront == nil || r.Trailer.DeckLength == nil || r.Layout == nil || r.Layout.Loading == nil {
+	if empty == nil || empty.Bears == nil || r.DeckFront == nil || r.Trailer.DeckLength == nil || r.Layout == nil ||
+		r.Layout.Loading == nil {
 		return finding.Finding{}, false
 	}
 	_, tail := r.Deck()
@@ -509,7 +708,10 @@ func person(r *rig.Rig) (finding.Finding, bool) {
 	f.Figure, f.Limit = finding.Exactly(quantity.KindMass, left), finding.Exactly(quantity.KindMass, 0.0)
 	if left < 0 {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("Unhitched and empty it tips up under someone at its tail, % at the {coupling}. Hitch it, or prop the tail, before you step on.", said.Mass(left))
+		f.Says = said.Say(
+			"Unhitched and empty it tips up under someone at its tail, % at the {coupling}. Hitch it, or prop the tail, before you step on.",
+			said.Mass(left),
+		)
 	} else {
 		f.Says = said.Say("Empty it stays down with someone at its tail: % at the {coupling}.", said.Mass(left))
 	}

@@ -59,7 +59,13 @@ func DriveOf(r *rig.Rig) *DriveOn {
 	if s == nil || len(missing) > 0 {
 		return nil
 	}
-	d := &DriveOn{View: s.view(), Steps: []DriveStep{}, Machine: []scene.Shape{}, On: []CardLine{}, Off: []CardLine{}}
+	d := &DriveOn{
+		View:    s.view(),
+		Steps:   []DriveStep{},
+		Machine: []scene.Shape{},
+		On:      []CardLine{},
+		Off:     []CardLine{},
+	}
 	if fails != nil {
 		d.Why = fails
 		return d
@@ -123,8 +129,23 @@ func (s *Setup) view() scene.View {
 	}
 	reach := -s.Foot.U + s.Body.Base + s.Body.Before + s.Body.Behind + 0.5
 	low := -s.Foot.Z
-	v.Shapes = append(v.Shapes, scene.Shape{Form: scene.Polyline, Class: "ramp", Points: []scene.Point{{-s.Top.U, -s.Top.Z}, {-s.Foot.U, -s.Foot.Z}}},
-		scene.Shape{Form: scene.Polyline, Class: "ground", Points: []scene.Point{{-s.Top.U, -(s.Foot.Z + math.Tan(s.Loading.Fall)*(s.Top.U-s.Foot.U))}, {-s.Foot.U, low}, {reach, -s.Path.ground(-reach)}}})
+	v.Shapes = append(
+		v.Shapes,
+		scene.Shape{
+			Form:   scene.Polyline,
+			Class:  "ramp",
+			Points: []scene.Point{{-s.Top.U, -s.Top.Z}, {-s.Foot.U, -s.Foot.Z}},
+		},
+		scene.Shape{
+			Form:  scene.Polyline,
+			Class: "ground",
+			Points: []scene.Point{
+				{-s.Top.U, -(s.Foot.Z + math.Tan(s.Loading.Fall)*(s.Top.U-s.Foot.U))},
+				{-s.Foot.U, low},
+				{reach, -s.Path.ground(-reach)},
+			},
+		},
+	)
 	if p := s.Loading.Props; p != nil {
 		front, _ := r.Deck()
 		x := front + float64(p.Back)
@@ -140,9 +161,23 @@ func (s *Setup) view() scene.View {
 func (s *Setup) hanging(v scene.View) scene.View {
 	_, tail := s.Rig.Deck()
 	up, low := s.deckUp(), float64(s.Loading.Kerb)
-	v.Shapes = append(v.Shapes, scene.Shape{Form: scene.Polyline, Class: "ground", Points: []scene.Point{{tail + 0.05, low}, {tail + 1.5, low}}})
+	v.Shapes = append(
+		v.Shapes,
+		scene.Shape{
+			Form:   scene.Polyline,
+			Class:  "ground",
+			Points: []scene.Point{{tail + 0.05, low}, {tail + 1.5, low}},
+		},
+	)
 	if s.Ramp != nil && !s.Tilts {
-		v.Shapes = append(v.Shapes, scene.Shape{Form: scene.Polyline, Class: "ramp", Points: []scene.Point{{tail, -up}, {tail, -up + min(float64(s.Ramp.Length), up+low)}}})
+		v.Shapes = append(
+			v.Shapes,
+			scene.Shape{
+				Form:   scene.Polyline,
+				Class:  "ramp",
+				Points: []scene.Point{{tail, -up}, {tail, -up + min(float64(s.Ramp.Length), up+low)}},
+			},
+		)
 	}
 	v.Max[0], v.Max[1] = max(v.Max[0], tail+1.5), max(v.Max[1], low+0.12)
 	return v
@@ -165,8 +200,14 @@ func (s *Setup) machine() []scene.Shape {
 	height := s.Item.Top - s.Item.Bottom
 	mid := b.Belly + 0.45*(height-b.Belly)
 	out := []scene.Shape{{Form: scene.Polygon, Class: "load", Points: []scene.Point{
-		at(-b.Behind, b.Tail), at(-b.Behind, mid), at(0.1*b.Base, mid), at(0.15*b.Base, height), at(0.75*b.Base, height), at(0.85*b.Base, mid),
-		at(b.Base+b.Before, 0.9*mid), at(b.Base+b.Before, b.Nose), at(b.Base, b.Nose), at(b.Base, b.Belly), at(0, b.Belly), at(0, b.Tail)}}}
+		at(
+			-b.Behind,
+			b.Tail,
+		), at(-b.Behind, mid), at(0.1*b.Base, mid), at(0.15*b.Base, height), at(0.75*b.Base, height), at(0.85*b.Base, mid),
+		at(
+			b.Base+b.Before,
+			0.9*mid,
+		), at(b.Base+b.Before, b.Nose), at(b.Base, b.Nose), at(b.Base, b.Belly), at(0, b.Belly), at(0, b.Tail)}}}
 	for _, w := range []struct{ a, r float64 }{{0, b.RearR}, {b.Base, b.FrontR}} {
 		c := at(w.a, w.r)
 		out = append(out, scene.Disc("wheel", c[0], c[1], w.r), scene.Disc("hub", c[0], c[1], 0.45*w.r))
@@ -184,7 +225,10 @@ func (s *Setup) Mark() said.Sentence {
 	if s.Backward {
 		wheels = "rear"
 	}
-	return said.Say("Stop with the "+wheels+" wheels' middle % from the {headboard}: mark the floor.", said.Length(math.Max(0, -front-ahead)))
+	return said.Say(
+		"Stop with the "+wheels+" wheels' middle % from the {headboard}: mark the floor.",
+		said.Length(math.Max(0, -front-ahead)),
+	)
 }
 
 // Card is what to do in order, to load and to unload.
@@ -196,12 +240,20 @@ func (s *Setup) Card(steps []Step) (on, off []CardLine) {
 	back := func(id string, care bool, says said.Sentence) { off = append(off, CardLine{id, says, care}) }
 	start := func(add func(string, bool, said.Sentence)) {
 		if l.Unhitched {
-			add("stand", true, said.Say("It stands unhitched: better hitch it. Chock both wheels, jockey wheel down and locked."))
+			add(
+				"stand",
+				true,
+				said.Say("It stands unhitched: better hitch it. Chock both wheels, jockey wheel down and locked."),
+			)
 		} else {
 			add("stand", false, said.Say("Hitched, coupling latched and pinned; car in gear, handbrake on, wheels chocked."))
 		}
 		if p := l.Props; p != nil {
-			add("props", false, said.Say("Props down with % of air under them, plates on soft ground.", said.Length(p.Gap)))
+			add(
+				"props",
+				false,
+				said.Say("Props down with % of air under them, plates on soft ground.", said.Length(p.Gap)),
+			)
 		} else if steps[w.Ball].Ball < 0 {
 			add("lifts", true, said.Say("The tail is pushed down and % lifted in front: nobody at the tail or the {coupling}.", said.Mass(-steps[w.Ball].Ball)))
 		}
@@ -210,14 +262,34 @@ func (s *Setup) Card(steps []Step) (on, off []CardLine) {
 			return
 		}
 		if s.Apart() <= 0 {
-			add("ramps", false, said.Say("The ramp in the middle, hooked, pinned or strapped to the tail; a step beside it for your feet."))
+			add(
+				"ramps",
+				false,
+				said.Say(
+					"The ramp in the middle, hooked, pinned or strapped to the tail; a step beside it for your feet.",
+				),
+			)
 			return
 		}
-		add("ramps", false, said.Say("Ramps % apart, middle to middle, hooked, pinned or strapped to the tail. Hands clear of the hinge.", said.Length(s.Apart())))
+		add(
+			"ramps",
+			false,
+			said.Say(
+				"Ramps % apart, middle to middle, hooked, pinned or strapped to the tail. Hands clear of the hinge.",
+				said.Length(s.Apart()),
+			),
+		)
 	}
 	start(add)
 	if s.Way == ByLine {
-		add("line", false, said.Say("Pay out the line, hook it low and in the middle, neutral, take up the slack. Only then release %'s brake.", name))
+		add(
+			"line",
+			false,
+			said.Say(
+				"Pay out the line, hook it low and in the middle, neutral, take up the slack. Only then release %'s brake.",
+				name,
+			),
+		)
 		add("clear", true, said.Say("Stand aside of the line, a damper on it; nobody behind % on the ramp.", name))
 	} else {
 		add("drive", false, said.Say("Helmet and belt on; drive up slowly and straight, without stopping on the ramp."))
@@ -232,7 +304,13 @@ func (s *Setup) Card(steps []Step) (on, off []CardLine) {
 	add("stow", false, said.Say("Ramps and props stowed and locked; jockey wheel up."))
 	start(back)
 	if s.Way == ByLine {
-		back("line", false, said.Say("Line hooked and tight before the lashings come off; brake off last; let it down by the winch."))
+		back(
+			"line",
+			false,
+			said.Say(
+				"Line hooked and tight before the lashings come off; brake off last; let it down by the winch.",
+			),
+		)
 	} else {
 		back("drive", false, said.Say("Lashings off with the brake on; drive down slowly and straight, in low gear."))
 	}

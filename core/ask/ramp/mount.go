@@ -31,7 +31,13 @@ func (s *Setup) mount(pull float64) []finding.Finding {
 		q := body.Stand(s.Path, s.Home, 0)
 		hook := s.Hook(q)
 		angle := Fleet(float64(w.Aside), math.Hypot(s.Winch.U-hook.U, s.Winch.Z-hook.Z))
-		f.Figure, f.Limit = finding.Exactly(quantity.KindAngle, angle), finding.Exactly(quantity.KindAngle, fleetMost)
+		f.Figure, f.Limit = finding.Exactly(
+			quantity.KindAngle,
+			angle,
+		), finding.Exactly(
+			quantity.KindAngle,
+			fleetMost,
+		)
 		f.Says = said.Say("At home the line runs % aside onto the drum.", said.Of(quantity.KindAngle, angle))
 		if angle > fleetMost {
 			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
@@ -44,7 +50,13 @@ func (s *Setup) mount(pull float64) []finding.Finding {
 		f := s.base(code, title)
 		f.Source = &norms.BoltSource
 		margin := (limit - on) / limit
-		f.Figure, f.Limit, f.Margin = finding.Exactly(quantity.KindForce, on), finding.Exactly(quantity.KindForce, limit), &margin
+		f.Figure, f.Limit, f.Margin = finding.Exactly(
+			quantity.KindForce,
+			on,
+		), finding.Exactly(
+			quantity.KindForce,
+			limit,
+		), &margin
 		f.Says = said.Say(says, said.Of(quantity.KindForce, on), said.Of(quantity.KindForce, limit))
 		switch {
 		case on > limit:
@@ -63,10 +75,22 @@ func (s *Setup) mount(pull float64) []finding.Finding {
 		if w.Brace > 0 {
 			each = moment / float64(w.Brace) / float64(w.Bolts)
 		}
-		bolt(CodePostBolts, "Winch post's bolts", each, grade.TensionOf(float64(w.Bolt)), "Each bolt at the post's foot pulls % of %.")
+		bolt(
+			CodePostBolts,
+			"Winch post's bolts",
+			each,
+			grade.TensionOf(float64(w.Bolt)),
+			"Each bolt at the post's foot pulls % of %.",
+		)
 	}
 	if w.Pin > 0 {
-		bolt(CodePin, "Receiver's pin", pull*quantity.Gravity, 2*grade.ShearOf(float64(w.Pin)), "The pin shears at two planes: % of %. Wedge it against rattling; room for the hand to the jack.")
+		bolt(
+			CodePin,
+			"Receiver's pin",
+			pull*quantity.Gravity,
+			2*grade.ShearOf(float64(w.Pin)),
+			"The pin shears at two planes: % of %. Wedge it against rattling; room for the hand to the jack.",
+		)
 	}
 	return out
 }
@@ -91,12 +115,23 @@ func (s *Setup) post(pull float64) finding.Finding {
 	moment := pull * quantity.Gravity * arm
 	stress, allowed := moment/p.Wy, stock.Yield/1.5
 	margin := (allowed - stress) / allowed
-	f.Figure, f.Limit, f.Margin = finding.Exactly(quantity.KindStress, stress), finding.Exactly(quantity.KindStress, allowed), &margin
+	f.Figure, f.Limit, f.Margin = finding.Exactly(
+		quantity.KindStress,
+		stress,
+	), finding.Exactly(
+		quantity.KindStress,
+		allowed,
+	), &margin
 	at := "foot"
 	if w.Brace > 0 {
 		at = "middle, at the brace,"
 	}
-	f.Says = said.Say("The post's "+at+" is used to %: % on an arm of %.", said.Share(stress/allowed), said.Mass(pull), said.Length(arm))
+	f.Says = said.Say(
+		"The post's "+at+" is used to %: % on an arm of %.",
+		said.Share(stress/allowed),
+		said.Mass(pull),
+		said.Length(arm),
+	)
 	if stress > allowed {
 		f.Outcome = finding.Fails
 		f.Says = append(f.Says, said.Say(" Lower, stronger, or braced.")...)

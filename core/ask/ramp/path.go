@@ -125,7 +125,11 @@ func (b *Body) Stand(p Path, u, guess float64) Pose {
 			}
 		}
 	}
-	return Pose{Front: front, Rear: rear, Pitch: math.Atan2(front.Centre.Z-rear.Centre.Z, front.Centre.U-rear.Centre.U) - level}
+	return Pose{
+		Front: front,
+		Rear:  rear,
+		Pitch: math.Atan2(front.Centre.Z-rear.Centre.Z, front.Centre.U-rear.Centre.U) - level,
+	}
 }
 
 // Place is where a point of the body's own frame stands.

@@ -7,7 +7,13 @@ import (
 )
 
 // Rolling resistances of a winched machine, shares of its weight (confidence C).
-var rolling = map[plan.WheelState]float64{"": 0.04, plan.RollsHard: 0.04, plan.RollsFlat: 0.15, plan.RollsSoft: 0.25, plan.RollsLocked: 0.8}
+var rolling = map[plan.WheelState]float64{
+	"":               0.04,
+	plan.RollsHard:   0.04,
+	plan.RollsFlat:   0.15,
+	plan.RollsSoft:   0.25,
+	plan.RollsLocked: 0.8,
+}
 
 // Bump is the level pull at axle height that takes a wheel of radius r with its axle's
 // load W over a step h: W·√(2rh − h²)/(r − h). ok is false for a step as high as the axle.
@@ -34,7 +40,12 @@ func (s *Setup) line(q Pose) Line {
 	rolls := func(c Contact, r float64) Resistance {
 		return Resistance{Rolls: rolling[wheels], Bump: s.bumpAt(c.Centre, r), Locked: wheels == plan.RollsLocked}
 	}
-	return Line{Hook: s.Hook(q), Winch: s.Winch, Front: rolls(q.Front, s.Body.FrontR), Rear: rolls(q.Rear, s.Body.RearR)}
+	return Line{
+		Hook:  s.Hook(q),
+		Winch: s.Winch,
+		Front: rolls(q.Front, s.Body.FrontR),
+		Rear:  rolls(q.Rear, s.Body.RearR),
+	}
 }
 
 // bumpNear is how far before the step its bump counts already, m, so that no drive steps

@@ -73,15 +73,27 @@ func Prepare(r *rig.Rig) (s *Setup, missing []finding.Need, fails said.Sentence)
 		missing = append(missing, finding.Need{Path: path, Says: said.Say(says), Where: said.Say(where)})
 	}
 	if i < 0 {
-		need(r.LayoutPath("/placements/"+l.Machine), "where the machine stands", "Put it on the deck at the Balance stage.")
+		need(
+			r.LayoutPath("/placements/"+l.Machine),
+			"where the machine stands",
+			"Put it on the deck at the Balance stage.",
+		)
 		return nil, missing, nil
 	}
 	s.Item = &r.Items[i]
 	if r.DeckFront == nil {
-		need("/trailers/"+r.Scope.Trailer+"/couplingToDeck", "the distance from {coupling} to the {headboard}", "Tape from the ball's middle to the front edge of the deck.")
+		need(
+			"/trailers/"+r.Scope.Trailer+"/couplingToDeck",
+			"the distance from {coupling} to the {headboard}",
+			"Tape from the ball's middle to the front edge of the deck.",
+		)
 	}
 	if r.Trailer.DeckLength == nil {
-		need("/trailers/"+r.Scope.Trailer+"/deckLength", "the deck's length", "Tape from the {headboard}'s inside to the tail.")
+		need(
+			"/trailers/"+r.Scope.Trailer+"/deckLength",
+			"the deck's length",
+			"Tape from the {headboard}'s inside to the tail.",
+		)
 	}
 	if r.Trailer.DeckHeight == nil {
 		need("/trailers/"+r.Scope.Trailer+"/deckHeight", "the deck's height", "Tape it at the tail, empty.")
@@ -140,14 +152,27 @@ func (s *Setup) body(missing *[]finding.Need) bool {
 		case e != nil:
 			return float64(e.Value)
 		case usual > 0:
-			s.Rough = append(s.Rough, finding.Need{Path: it.Path + "/rolling/" + field, Says: said.Say(says), Where: said.Say("Tape it; its kind's usual figure is taken.")})
+			s.Rough = append(
+				s.Rough,
+				finding.Need{
+					Path:  it.Path + "/rolling/" + field,
+					Says:  said.Say(says),
+					Where: said.Say("Tape it; its kind's usual figure is taken."),
+				},
+			)
 			return float64(usual)
 		}
-		*missing = append(*missing, finding.Need{Path: it.Path + "/rolling/" + field, Says: said.Say(says), Where: said.Say("Tape it.")})
+		*missing = append(
+			*missing,
+			finding.Need{Path: it.Path + "/rolling/" + field, Says: said.Say(says), Where: said.Say("Tape it.")},
+		)
 		return 0
 	}
 	front := value(roll.FrontAxle, typical.FrontAxle, "frontAxle", "from the machine's front to its front wheels")
-	b := Body{Base: value(roll.Wheelbase, typical.Wheelbase, "wheelbase", "the machine's wheelbase"), Belly: value(roll.Clearance, typical.Clearance, "clearance", "the machine's ground clearance")}
+	b := Body{
+		Base:  value(roll.Wheelbase, typical.Wheelbase, "wheelbase", "the machine's wheelbase"),
+		Belly: value(roll.Clearance, typical.Clearance, "clearance", "the machine's ground clearance"),
+	}
 	s.Track = float64(typical.Track)
 	if roll.Track != nil {
 		s.Track = float64(roll.Track.Value)
@@ -243,7 +268,11 @@ func (s *Setup) lay() said.Sentence {
 		return said.Say("The ground there is as high as the tail: no ramp is needed. Mind the gap.")
 	}
 	if c >= 0 || d < 0 {
-		return said.Say("Ramps % long do not reach the ground: the tail is % up. Longer ramps, or lower the tail.", said.Length(length), said.Length(h))
+		return said.Say(
+			"Ramps % long do not reach the ground: the tail is % up. Longer ramps, or lower the tail.",
+			said.Length(length),
+			said.Length(h),
+		)
 	}
 	run := (-b + math.Sqrt(d)) / a // above nought, as c is below it
 	foot := Point{top.U - run, top.Z - h - fall*run}
@@ -276,7 +305,10 @@ func (s *Setup) tilt() said.Sentence {
 	h := s.deck(pivot)
 	bed := math.Hypot(tail-pivot, s.deck(tail)-h)
 	if pivot <= front || pivot >= tail || bed <= h+kerb {
-		return said.Say("A bed that pivots % from the {coupling} does not reach the ground with its tail. Tape the pivot.", said.Length(pivot))
+		return said.Say(
+			"A bed that pivots % from the {coupling} does not reach the ground with its tail. Tape the pivot.",
+			said.Length(pivot),
+		)
 	}
 	if s.deck(tail)+kerb <= 0 {
 		return said.Say("The ground there is as high as the tail: the bed need not tilt.")

@@ -47,16 +47,44 @@ func (s *Setup) strength(steps []Step, at int) (finding.Finding, bool) {
 	f.AtMost(quantity.KindStress, stress, allowed)
 	// Taken as loaded in the middle by what bends it as much: w = M·l²/(12·E·I).
 	sag := share * moment * length * length / (12 * sides * stockOf(*p).Modulus * inertia)
-	f.Says = said.Say("The ramp's sides are used to % and bend % as it rolls over.", said.Share(stress/allowed), said.Length(sag))
+	f.Says = said.Say(
+		"The ramp's sides are used to % and bend % as it rolls over.",
+		said.Share(stress/allowed),
+		said.Length(sag),
+	)
 	if f.Outcome == finding.Fails {
 		f.Says = append(f.Says, said.Say(" A stronger section, or a leg under the middle.")...)
 	}
 	parts.Unsure(&f, *p)
 	f.HasWork, f.Work = true, func() []finding.Step {
-		return []finding.Step{{Symbol: "σ", Says: said.Say("greatest stress in a side"), Formula: "σ = 1.5·share·M/(n·W)", Result: f.Figure, Source: f.Source, Terms: []finding.StepTerm{
-			{Symbol: "M", Says: said.Say("greatest bending of the ramps together, as a weight on one metre"), Measure: finding.Exactly(quantity.KindMass, moment/quantity.Gravity), How: "computed"},
-			{Symbol: "share", Says: said.Say("on the busier ramp"), Measure: finding.Exactly(quantity.KindShare, share), How: "rule followed"},
-			{Symbol: "n", Says: said.Say("sides of a ramp"), Measure: finding.Exactly(quantity.KindCount, sides), How: "stated"}}}}
+		return []finding.Step{
+			{
+				Symbol:  "σ",
+				Says:    said.Say("greatest stress in a side"),
+				Formula: "σ = 1.5·share·M/(n·W)",
+				Result:  f.Figure,
+				Source:  f.Source,
+				Terms: []finding.StepTerm{
+					{
+						Symbol:  "M",
+						Says:    said.Say("greatest bending of the ramps together, as a weight on one metre"),
+						Measure: finding.Exactly(quantity.KindMass, moment/quantity.Gravity),
+						How:     "computed",
+					},
+					{
+						Symbol:  "share",
+						Says:    said.Say("on the busier ramp"),
+						Measure: finding.Exactly(quantity.KindShare, share),
+						How:     "rule followed",
+					},
+					{
+						Symbol:  "n",
+						Says:    said.Say("sides of a ramp"),
+						Measure: finding.Exactly(quantity.KindCount, sides),
+						How:     "stated",
+					}},
+			},
+		}
 	}
 	return f, true
 }
@@ -70,7 +98,10 @@ func (s *Setup) onMiddle(st *Step, l float64) float64 {
 	cos := math.Cos(s.Angle)
 	for _, f := range []Push{st.Wheels.Front, st.Wheels.Rear} {
 		if p := (f.At.U - s.Foot.U) / cos; p > 0 && p < l {
-			b.Loads = append(b.Loads, beam.Load{At: p, Force: (f.Down*cos + f.Ahead*math.Sin(s.Angle)) * quantity.Gravity})
+			b.Loads = append(
+				b.Loads,
+				beam.Load{At: p, Force: (f.Down*cos + f.Ahead*math.Sin(s.Angle)) * quantity.Gravity},
+			)
 		}
 	}
 	if len(b.Loads) == 0 {
@@ -156,7 +187,9 @@ func (s *Setup) treads(steps []Step) (finding.Finding, bool) {
 	of := treadOf(s.Ramp)
 	sec, err := section.Of(parts.SizeOf(of))
 	f := s.base(CodeTreads, "Ramp's treads")
-	f.Gate, f.Source = finding.GateCut, norms.Practice("one tread bears a wheel; shock 1.5; reserve 1.5 on yield, 2.5 on timber")
+	f.Gate, f.Source = finding.GateCut, norms.Practice(
+		"one tread bears a wheel; shock 1.5; reserve 1.5 on yield, 2.5 on timber",
+	)
 	if err != nil {
 		f.Outcome, f.Says = finding.Fails, said.Say("The tread's section makes no sense: "+err.Error()+".")
 		return f, true
@@ -177,16 +210,45 @@ func (s *Setup) treads(steps []Step) (finding.Finding, bool) {
 	stress := shock * TreadMoment(wheel*quantity.Gravity, span, s.Tyre) / w
 	limit := allowed(of)
 	f.AtMost(quantity.KindStress, stress, limit)
-	f.Says = said.Say("A tread of % bears a wheel of %, used to %.", said.Length(span), said.Mass(wheel), said.Share(stress/limit))
+	f.Says = said.Say(
+		"A tread of % bears a wheel of %, used to %.",
+		said.Length(span),
+		said.Mass(wheel),
+		said.Share(stress/limit),
+	)
 	if f.Outcome == finding.Fails {
 		f.Says = append(f.Says, said.Say(" A stronger section, or one more side.")...)
 	}
 	parts.Unsure(&f, of)
 	f.HasWork, f.Work = true, func() []finding.Step {
-		return []finding.Step{{Symbol: "σ", Says: said.Say("greatest stress in a tread"), Formula: "σ = 1.5·P·(2l − c)/(8·W)", Result: f.Figure, Source: f.Source, Terms: []finding.StepTerm{
-			{Symbol: "P", Says: said.Say("the busiest wheel"), Measure: finding.Exactly(quantity.KindMass, wheel), How: "computed"},
-			{Symbol: "l", Says: said.Say("between sides"), Measure: finding.Exactly(quantity.KindLength, span), How: "computed"},
-			{Symbol: "c", Says: said.Say("{tyre}'s width"), Measure: finding.Exactly(quantity.KindLength, s.Tyre), How: "stated"}}}}
+		return []finding.Step{
+			{
+				Symbol:  "σ",
+				Says:    said.Say("greatest stress in a tread"),
+				Formula: "σ = 1.5·P·(2l − c)/(8·W)",
+				Result:  f.Figure,
+				Source:  f.Source,
+				Terms: []finding.StepTerm{
+					{
+						Symbol:  "P",
+						Says:    said.Say("the busiest wheel"),
+						Measure: finding.Exactly(quantity.KindMass, wheel),
+						How:     "computed",
+					},
+					{
+						Symbol:  "l",
+						Says:    said.Say("between sides"),
+						Measure: finding.Exactly(quantity.KindLength, span),
+						How:     "computed",
+					},
+					{
+						Symbol:  "c",
+						Says:    said.Say("{tyre}'s width"),
+						Measure: finding.Exactly(quantity.KindLength, s.Tyre),
+						How:     "stated",
+					}},
+			},
+		}
 	}
 	return f, true
 }
@@ -213,14 +275,22 @@ func (s *Setup) cut() (finding.Finding, bool) {
 		if i > 0 {
 			between = ", "
 		}
-		f.Says = append(f.Says, said.Say(between+"% "+p.Name+"s of %", said.Count(p.Count), said.Length(p.Length))...)
+		f.Says = append(
+			f.Says,
+			said.Say(between+"% "+p.Name+"s of %", said.Count(p.Count), said.Length(p.Length))...)
 		mass += p.Mass
 	}
 	f.Figure = finding.Exactly(quantity.KindMass, mass)
 	f.Says = append(f.Says, said.Say(": % in all.", said.Mass(mass))...)
 	if len(pieces) < 2 {
 		f.Outcome, f.Says = finding.Unknown, append(f.Says, said.Say(" Treads: tell the ramp's width.")...)
-		f.Needs = []finding.Need{{Path: "/parts/" + s.RampID + "/ramp/width", Says: said.Say("the width of one ramp"), Where: said.Say("The widest tyre and 60 mm.")}}
+		f.Needs = []finding.Need{
+			{
+				Path:  "/parts/" + s.RampID + "/ramp/width",
+				Says:  said.Say("the width of one ramp"),
+				Where: said.Say("The widest tyre and 60 mm."),
+			},
+		}
 	}
 	return f, true
 }

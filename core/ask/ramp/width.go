@@ -43,9 +43,16 @@ func (s *Setup) width() (finding.Finding, bool) {
 	f.Figure, f.Limit = finding.Exactly(quantity.KindLength, left), finding.Exactly(quantity.KindLength, 0.05)
 	switch {
 	case left < 0:
-		f.Outcome, f.Says = finding.Fails, said.Say("Over its tyres it is % wide, the deck %.", said.Length(wide), said.Length(deck))
+		f.Outcome, f.Says = finding.Fails, said.Say(
+			"Over its tyres it is % wide, the deck %.",
+			said.Length(wide),
+			said.Length(deck),
+		)
 	case left < 0.05:
-		f.Outcome, f.Tight, f.Says = finding.Tight, finding.LittleRoom, said.Say("Only % beside each tyre.", said.Length(left))
+		f.Outcome, f.Tight, f.Says = finding.Tight, finding.LittleRoom, said.Say(
+			"Only % beside each tyre.",
+			said.Length(left),
+		)
 	default:
 		f.Says = said.Say("% beside each tyre.", said.Length(left))
 	}
@@ -54,10 +61,18 @@ func (s *Setup) width() (finding.Finding, bool) {
 		switch need := outer - inner; {
 		case off > w/2:
 			f.Outcome = finding.Fails
-			f.Says = append(f.Says, said.Say(" Its narrower wheels miss ramps of %: it takes %, or one full width.", said.Length(w), said.Length(need))...)
+			f.Says = append(
+				f.Says,
+				said.Say(
+					" Its narrower wheels miss ramps of %: it takes %, or one full width.",
+					said.Length(w),
+					said.Length(need),
+				)...)
 		case w < need+2*besideTyre:
 			f.Outcome, f.Tight = finding.Worse(f.Outcome, finding.Tight), finding.LittleRoom
-			f.Says = append(f.Says, said.Say(" Ramps % wide leave little beside tyres over %.", said.Length(w), said.Length(need))...)
+			f.Says = append(
+				f.Says,
+				said.Say(" Ramps % wide leave little beside tyres over %.", said.Length(w), said.Length(need))...)
 		}
 	}
 	f.Says = append(f.Says, said.Say(" Set the ramps % apart, middle to middle.", said.Length(s.Apart()))...)
@@ -79,17 +94,34 @@ func (s *Setup) small() (finding.Finding, bool) {
 	f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	switch {
 	case gap >= 2*r:
-		f.Outcome, f.Says = finding.Fails, said.Say("Wheels of % fall between treads % apart.", said.Length(2*r), said.Length(gap))
+		f.Outcome, f.Says = finding.Fails, said.Say(
+			"Wheels of % fall between treads % apart.",
+			said.Length(2*r),
+			said.Length(gap),
+		)
 	case step >= r:
-		f.Outcome, f.Says = finding.Fails, said.Say("Wheels of % do not climb a step of %: fill it.", said.Length(2*r), said.Length(step))
+		f.Outcome, f.Says = finding.Fails, said.Say(
+			"Wheels of % do not climb a step of %: fill it.",
+			said.Length(2*r),
+			said.Length(step),
+		)
 	case gap > gapMost*r:
 		// It sinks in by r − √(r² − (g/2)²).
 		f.Figure = finding.Exactly(quantity.KindLength, r-math.Sqrt(r*r-gap*gap/4))
-		f.Says = said.Say("Treads % apart swallow its small wheels by %; casters turn aside there. A sheet over them.", said.Length(gap), said.Length(f.Figure.Value))
+		f.Says = said.Say(
+			"Treads % apart swallow its small wheels by %; casters turn aside there. A sheet over them.",
+			said.Length(gap),
+			said.Length(f.Figure.Value),
+		)
 	default:
 		push, _ := Bump(1, r, step)
 		f.Figure = finding.Exactly(quantity.KindShare, push)
-		f.Says = said.Say("A step of % takes % of the axle's load to climb on wheels of %. A wedge before it.", said.Length(step), said.Share(push), said.Length(2*r))
+		f.Says = said.Say(
+			"A step of % takes % of the axle's load to climb on wheels of %. A wedge before it.",
+			said.Length(step),
+			said.Share(push),
+			said.Length(2*r),
+		)
 	}
 	return f, true
 }
@@ -106,6 +138,9 @@ func (s *Setup) home() (finding.Finding, bool) {
 	}
 	f := s.base(CodeHome, "Both axles on the deck")
 	f.Outcome, f.Figure = finding.Fails, finding.Exactly(quantity.KindLength, behind)
-	f.Says = said.Say("Home, its rear wheels would stand % behind the tail. Put it farther forward, or take a longer deck.", said.Length(behind))
+	f.Says = said.Say(
+		"Home, its rear wheels would stand % behind the tail. Put it farther forward, or take a longer deck.",
+		said.Length(behind),
+	)
 	return f, true
 }

@@ -58,7 +58,9 @@ func (s *Setup) winch(steps []Step) []finding.Finding {
 		return []finding.Finding{f}
 	}
 	if i := slices.IndexFunc(steps, func(st Step) bool { return st.Lifts }); i >= 0 {
-		f.Outcome, f.Says = finding.Fails, said.Say("The line lifts an axle before it comes on: fill the step, let its wheels turn, lead the line lower.")
+		f.Outcome, f.Says = finding.Fails, said.Say(
+			"The line lifts an axle before it comes on: fill the step, let its wheels turn, lead the line lower.",
+		)
 		return []finding.Finding{f}
 	}
 	f.HasWork, f.Work = true, func() []finding.Step {
@@ -69,12 +71,45 @@ func (s *Setup) winch(steps []Step) []finding.Finding {
 			formula += "/1.8"
 		}
 		return []finding.Step{
-			{Symbol: "b", Says: said.Say("a step of % before a wheel", said.Length(s.step())), Formula: "b = √(2rh − h²)/(r − h)", Result: share(math.Max(l.Front.Bump, l.Rear.Bump))},
-			{Symbol: "α", Says: said.Say("how far a wheel's force leans back there"), Formula: "α = atan b + atan c", Result: finding.Exactly(quantity.KindAngle, math.Max(l.Front.leans(), l.Rear.leans())), Terms: []finding.StepTerm{
-				{Symbol: "c", Says: said.Say("rolling resistance"), Measure: share(l.Front.Rolls), How: "rule followed"}}},
-			{Symbol: "P", Says: said.Say("at its worst place, from rest"), Formula: formula, Result: f.Figure, Source: f.Source, Terms: []finding.StepTerm{
-				{Symbol: "W", Says: said.Say("the machine"), Measure: finding.Exactly(quantity.KindMass, s.Mass), How: "computed"},
-				{Symbol: "θ", Says: said.Say("the ramp"), Measure: finding.Exactly(quantity.KindAngle, s.Angle), How: "computed"}}}}
+			{
+				Symbol:  "b",
+				Says:    said.Say("a step of % before a wheel", said.Length(s.step())),
+				Formula: "b = √(2rh − h²)/(r − h)",
+				Result:  share(math.Max(l.Front.Bump, l.Rear.Bump)),
+			},
+			{
+				Symbol:  "α",
+				Says:    said.Say("how far a wheel's force leans back there"),
+				Formula: "α = atan b + atan c",
+				Result:  finding.Exactly(quantity.KindAngle, math.Max(l.Front.leans(), l.Rear.leans())),
+				Terms: []finding.StepTerm{
+					{
+						Symbol:  "c",
+						Says:    said.Say("rolling resistance"),
+						Measure: share(l.Front.Rolls),
+						How:     "rule followed",
+					}},
+			},
+			{
+				Symbol:  "P",
+				Says:    said.Say("at its worst place, from rest"),
+				Formula: formula,
+				Result:  f.Figure,
+				Source:  f.Source,
+				Terms: []finding.StepTerm{
+					{
+						Symbol:  "W",
+						Says:    said.Say("the machine"),
+						Measure: finding.Exactly(quantity.KindMass, s.Mass),
+						How:     "computed",
+					},
+					{
+						Symbol:  "θ",
+						Says:    said.Say("the ramp"),
+						Measure: finding.Exactly(quantity.KindAngle, s.Angle),
+						How:     "computed",
+					}},
+			}}
 	}
 	takes := said.Say("It takes % on the line", said.Mass(most))
 	if l := s.line(steps[at].Pose); l.Front.Bump > 0 || l.Rear.Bump > 0 {
@@ -82,7 +117,13 @@ func (s *Setup) winch(steps []Step) []finding.Finding {
 	}
 	if w.Pull == nil {
 		f.Outcome, f.Says = finding.Unknown, append(takes, said.Say(". What does the winch pull?")...)
-		f.Needs = []finding.Need{{Path: path + "/pull", Says: said.Say("the winch's rated pull"), Where: said.Say("On its plate, for the first layer on the drum.")}}
+		f.Needs = []finding.Need{
+			{
+				Path:  path + "/pull",
+				Says:  said.Say("the winch's rated pull"),
+				Where: said.Say("On its plate, for the first layer on the drum."),
+			},
+		}
 		return []finding.Finding{f}
 	}
 	has := onLayerTold(w)
@@ -105,7 +146,12 @@ func (s *Setup) winch(steps []Step) []finding.Finding {
 	out = append(out, s.tackle(most, both))
 	if w.Ratio > 0 && w.Crank > 0 && w.Drum > 0 {
 		h := s.base(CodeCrank, "Hand on the crank")
-		push := Handle(most*quantity.Gravity, (float64(w.Drum)+float64(2*max(1, w.Layer)-1)*float64(w.Line))/2, w.Ratio, float64(w.Crank))
+		push := Handle(
+			most*quantity.Gravity,
+			(float64(w.Drum)+float64(2*max(1, w.Layer)-1)*float64(w.Line))/2,
+			w.Ratio,
+			float64(w.Crank),
+		)
 		h.Source = norms.Practice("200 N on a crank")
 		h.Figure, h.Limit = finding.Exactly(quantity.KindForce, push), finding.Exactly(quantity.KindForce, handPush)
 		h.Says = said.Say("The crank takes %.", said.Of(quantity.KindForce, push))
@@ -142,11 +188,29 @@ func (s *Setup) tackle(most, both float64) finding.Finding {
 	} {
 		switch {
 		case l.max == nil:
-			f.Needs = append(f.Needs, finding.Need{Path: path + l.path, Says: said.Say("the " + l.name + "'s working load limit"), Where: said.Say(l.where)})
+			f.Needs = append(
+				f.Needs,
+				finding.Need{
+					Path:  path + l.path,
+					Says:  said.Say("the " + l.name + "'s working load limit"),
+					Where: said.Say(l.where),
+				},
+			)
 		case l.on > used*float64(*l.max):
 			used = l.on / float64(*l.max)
-			f.Figure, f.Limit = finding.Exactly(quantity.KindMass, l.on), finding.Exactly(quantity.KindMass, float64(*l.max))
-			f.Says = said.Say("The % is the weakest: % of %.", said.Piece{Text: l.name}, said.Mass(l.on), said.Mass(float64(*l.max)))
+			f.Figure, f.Limit = finding.Exactly(
+				quantity.KindMass,
+				l.on,
+			), finding.Exactly(
+				quantity.KindMass,
+				float64(*l.max),
+			)
+			f.Says = said.Say(
+				"The % is the weakest: % of %.",
+				said.Piece{Text: l.name},
+				said.Mass(l.on),
+				said.Mass(float64(*l.max)),
+			)
 		}
 	}
 	switch {
@@ -157,7 +221,10 @@ func (s *Setup) tackle(most, both float64) finding.Finding {
 		f.Says = said.Say("What do line, hook and shackle take? It pulls %.", said.Mass(most))
 	case len(f.Needs) > 0:
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
-		f.Says = append(append(append(f.Says, said.Say(" Not told: ")...), f.Needs[0].Says...), said.Piece{Text: "."})
+		f.Says = append(
+			append(append(f.Says, said.Say(" Not told: ")...), f.Needs[0].Says...),
+			said.Piece{Text: "."},
+		)
 	}
 	f.Says = append(f.Says, said.Say(" Stand clear of the line, a damper on it.")...)
 	return f
@@ -168,7 +235,9 @@ func (s *Setup) tackle(most, both float64) finding.Finding {
 func (s *Setup) battery(pull float64) finding.Finding {
 	w := s.Loading.Winch
 	f := s.base(CodeBattery, "Winch's battery")
-	f.Source = norms.Practice("half of a lead battery's A·h; 0.13 A a kg of rated pull, 20 A without load, 30 mm/s where not told")
+	f.Source = norms.Practice(
+		"half of a lead battery's A·h; 0.13 A a kg of rated pull, 20 A without load, 30 mm/s where not told",
+	)
 	rated := float64(*w.Pull)
 	full, idle, speed := usualDraw*rated, usualIdle, usualSpeed
 	told := w.Amps != nil && w.Speed != nil && *w.Speed > 0
@@ -189,12 +258,23 @@ func (s *Setup) battery(pull float64) finding.Finding {
 	used := amps * way / speed / 3600
 	if !(used > 0) {
 		f.Outcome, f.Says = finding.Unknown, said.Say("A winch that draws nothing pulls nothing.")
-		f.Needs = []finding.Need{{Path: s.Rig.LayoutPath("/loading/winch/amps"), Says: said.Say("what the winch draws at its rated pull"), Where: said.Say("On its plate.")}}
+		f.Needs = []finding.Need{
+			{
+				Path:  s.Rig.LayoutPath("/loading/winch/amps"),
+				Says:  said.Say("what the winch draws at its rated pull"),
+				Where: said.Say("On its plate."),
+			},
+		}
 		return f
 	}
 	times := math.Floor(*w.Battery / 2 / used)
 	f.Figure, f.Limit = finding.Exactly(quantity.KindCount, times), finding.Exactly(quantity.KindCount, 2.0)
-	f.Says = said.Say("% A for %: half the battery pulls it on % times.", said.Of(quantity.KindCount, math.Round(amps)), said.Of(quantity.KindTime, way/speed), said.Of(quantity.KindCount, times))
+	f.Says = said.Say(
+		"% A for %: half the battery pulls it on % times.",
+		said.Of(quantity.KindCount, math.Round(amps)),
+		said.Of(quantity.KindTime, way/speed),
+		said.Of(quantity.KindCount, times),
+	)
 	switch {
 	case times < 2:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom

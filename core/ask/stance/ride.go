@@ -104,7 +104,12 @@ func sits(r *rig.Rig) []finding.Finding {
 }
 
 func lengthTerm(symbol, says, how string, v float64) finding.StepTerm {
-	return finding.StepTerm{Symbol: symbol, Says: said.Say(says), Measure: finding.Exactly(quantity.KindLength, v), How: how}
+	return finding.StepTerm{
+		Symbol:  symbol,
+		Says:    said.Say(says),
+		Measure: finding.Exactly(quantity.KindLength, v),
+		How:     how,
+	}
 }
 
 func level(r *rig.Rig) (finding.Finding, bool) {
@@ -116,13 +121,23 @@ func level(r *rig.Rig) (finding.Finding, bool) {
 	}
 	ball, coupling, l := float64(*r.Vehicle.BallHeight), float64(*r.Trailer.CouplingHeight), r.Axle.Nominal
 	sink, known := Sink(r)
-	f.Figure, f.Limit = finding.Exactly(quantity.KindAngle, math.Abs(pitch)), finding.Exactly(quantity.KindAngle, levelWithin)
+	f.Figure, f.Limit = finding.Exactly(
+		quantity.KindAngle,
+		math.Abs(pitch),
+	), finding.Exactly(
+		quantity.KindAngle,
+		levelWithin,
+	)
 	front, rear := r.Deck()
 	word, height := "nose up", "the tail % lower than the front"
 	if pitch < 0 {
 		word, height = "nose down", "the tail % higher than the front"
 	}
-	f.Says = said.Say("Rides % "+word+", "+height+".", said.Of(quantity.KindAngle, math.Abs(pitch)), said.Length(math.Abs(pitch)*(rear-front)))
+	f.Says = said.Say(
+		"Rides % "+word+", "+height+".",
+		said.Of(quantity.KindAngle, math.Abs(pitch)),
+		said.Length(math.Abs(pitch)*(rear-front)),
+	)
 	if math.Abs(pitch) > levelWithin {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = append(f.Says, said.Say(" Ball at % rides level.", said.Length(coupling-sink))...)
@@ -131,9 +146,26 @@ func level(r *rig.Rig) (finding.Finding, bool) {
 		f.Says = append(f.Says, said.Say(" Springs not counted: tell how far they sink.")...)
 	}
 	f.HasWork, f.Work = true, func() []finding.Step {
-		return []finding.Step{{Symbol: "φ", Says: said.Say("pitch, nose up"), Formula: "φ = arctan((h_ball − (h_c − s))/L)", Result: finding.Exactly(quantity.KindAngle, pitch), Source: f.Source,
-			Terms: []finding.StepTerm{lengthTerm("h_ball", "ball height", "stated", ball), lengthTerm("h_c", "{coupling} height, empty and level", "stated", coupling),
-				lengthTerm("s", "springs sink against empty", "computed", sink), lengthTerm("L", "{coupling} to axle", "stated", l)}}}
+		return []finding.Step{
+			{
+				Symbol:  "φ",
+				Says:    said.Say("pitch, nose up"),
+				Formula: "φ = arctan((h_ball − (h_c − s))/L)",
+				Result:  finding.Exactly(quantity.KindAngle, pitch),
+				Source:  f.Source,
+				Terms: []finding.StepTerm{
+					lengthTerm("h_ball", "ball height", "stated", ball),
+					lengthTerm("h_c", "{coupling} height, empty and level", "stated", coupling),
+					lengthTerm(
+						"s",
+						"springs sink against empty",
+						"computed",
+						sink,
+					),
+					lengthTerm("L", "{coupling} to axle", "stated", l),
+				},
+			},
+		}
 	}
 	return f, true
 }
@@ -146,7 +178,13 @@ func wheelRoom(r *rig.Rig) (finding.Finding, bool) {
 		return f, false
 	}
 	left := float64(*t.WheelRoom - *t.Travel)
-	f.Figure, f.Limit = finding.Exactly(quantity.KindLength, left), finding.Exactly(quantity.KindLength, wheelReserve)
+	f.Figure, f.Limit = finding.Exactly(
+		quantity.KindLength,
+		left,
+	), finding.Exactly(
+		quantity.KindLength,
+		wheelReserve,
+	)
 	sink, known := Sink(r)
 	now := said.Sentence{}
 	if known {
@@ -154,11 +192,19 @@ func wheelRoom(r *rig.Rig) (finding.Finding, bool) {
 	}
 	switch {
 	case left < 0:
-		f.Outcome, f.Says = finding.Fails, said.Say("At full bump the {tyre} is % into what is over it. Raise the {mudguard}, or a bump stop.", said.Length(-left))
+		f.Outcome, f.Says = finding.Fails, said.Say(
+			"At full bump the {tyre} is % into what is over it. Raise the {mudguard}, or a bump stop.",
+			said.Length(-left),
+		)
 	case known && float64(*t.WheelRoom)-sink <= 0:
-		f.Outcome, f.Says = finding.Fails, said.Say("Laden, the {tyre} touches what is over it. Carry less, or stiffer springs.")
+		f.Outcome, f.Says = finding.Fails, said.Say(
+			"Laden, the {tyre} touches what is over it. Carry less, or stiffer springs.",
+		)
 	case left < wheelReserve:
-		f.Outcome, f.Tight, f.Says = finding.Tight, finding.LittleRoom, said.Say("Only % over the {tyre} at full bump.", said.Length(left))
+		f.Outcome, f.Tight, f.Says = finding.Tight, finding.LittleRoom, said.Say(
+			"Only % over the {tyre} at full bump.",
+			said.Length(left),
+		)
 	default:
 		f.Says = said.Say("% over the {tyre} at full bump.", said.Length(left))
 	}
@@ -168,24 +214,70 @@ func wheelRoom(r *rig.Rig) (finding.Finding, bool) {
 
 func pressure(r *rig.Rig) (finding.Finding, bool) {
 	f := base(r, CodePressure, "{Tyre} pressure")
-	f.Source = norms.Practice("P = P_max·(W/W_max)^(1/n) after the tyre bodies' load tables; the maker's own table comes first")
+	f.Source = norms.Practice(
+		"P = P_max·(W/W_max)^(1/n) after the tyre bodies' load tables; the maker's own table comes first",
+	)
 	kg, _, _ := r.TyreLimit()
 	full := r.Trailer.TyrePressure
 	if kg == nil || full == nil {
 		return f, false
 	}
 	load := r.HeaviestWheel()
-	low, high := TyrePressure(float64(*full), load, *kg, trailerPower), TyrePressure(float64(*full), load, *kg, carPower)
-	f.Figure = finding.Of(quantity.KindPressure, span{Nominal: max(low, high), Low: min(low, high), High: max(low, high)})
+	low, high := TyrePressure(
+		float64(*full),
+		load,
+		*kg,
+		trailerPower,
+	), TyrePressure(
+		float64(*full),
+		load,
+		*kg,
+		carPower,
+	)
+	f.Figure = finding.Of(
+		quantity.KindPressure,
+		span{Nominal: max(low, high), Low: min(low, high), High: max(low, high)},
+	)
 	f.Limit = finding.Exactly(quantity.KindPressure, *full)
-	f.Says = said.Say("Cold, for % on the heavier wheel: % or more, at most the wall's %. An estimate.", said.Mass(load), said.Of(quantity.KindPressure, max(low, high)), said.Of(quantity.KindPressure, *full))
+	f.Says = said.Say(
+		"Cold, for % on the heavier wheel: % or more, at most the wall's %. An estimate.",
+		said.Mass(load),
+		said.Of(quantity.KindPressure, max(low, high)),
+		said.Of(quantity.KindPressure, *full),
+	)
 	f.HasWork, f.Work = true, func() []finding.Step {
-		return []finding.Step{{Symbol: "P", Says: said.Say("pressure for the load"), Formula: "P = P_max·(W/W_max)^(1/n), from 60 % to 100 % of P_max", Result: f.Figure, Source: f.Source,
-			Terms: []finding.StepTerm{
-				{Symbol: "P_max", Says: said.Say("the wall's figure"), Measure: f.Limit, How: "plate"},
-				{Symbol: "W", Says: said.Say("on the heavier wheel, at most"), Measure: finding.Exactly(quantity.KindMass, load), How: "computed"},
-				{Symbol: "W_max", Says: said.Say("one {tyre}'s rating"), Measure: finding.Exactly(quantity.KindMass, *kg), How: "plate"},
-				{Symbol: "n", Says: said.Say("trailer and car {tyre}s"), Measure: finding.Of(quantity.KindShare, span{Nominal: trailerPower, Low: trailerPower, High: carPower}), How: "typical"}}}}
+		return []finding.Step{
+			{
+				Symbol:  "P",
+				Says:    said.Say("pressure for the load"),
+				Formula: "P = P_max·(W/W_max)^(1/n), from 60 % to 100 % of P_max",
+				Result:  f.Figure,
+				Source:  f.Source,
+				Terms: []finding.StepTerm{
+					{Symbol: "P_max", Says: said.Say("the wall's figure"), Measure: f.Limit, How: "plate"},
+					{
+						Symbol:  "W",
+						Says:    said.Say("on the heavier wheel, at most"),
+						Measure: finding.Exactly(quantity.KindMass, load),
+						How:     "computed",
+					},
+					{
+						Symbol:  "W_max",
+						Says:    said.Say("one {tyre}'s rating"),
+						Measure: finding.Exactly(quantity.KindMass, *kg),
+						How:     "plate",
+					},
+					{
+						Symbol: "n",
+						Says:   said.Say("trailer and car {tyre}s"),
+						Measure: finding.Of(
+							quantity.KindShare,
+							span{Nominal: trailerPower, Low: trailerPower, High: carPower},
+						),
+						How: "typical",
+					}},
+			},
+		}
 	}
 	return f, true
 }
@@ -210,18 +302,51 @@ func angles(r *rig.Rig) (finding.Finding, bool) {
 	over := Breakover(max(0, low), overhang, r.Axle.Nominal)
 	// With the car up a kerb the trailer pitches about its wheels.
 	drop := under - kerb*(tail-last)/r.Axle.Nominal
-	f.Figure, f.Limit = finding.Exactly(quantity.KindAngle, min(depart, over)), finding.Exactly(quantity.KindAngle, steepDrive)
-	f.Says = said.Say("The tail scrapes on a ramp over %, the {coupling} on a crest over %. Tail % up, % with the car on a kerb.",
-		said.Of(quantity.KindAngle, depart), said.Of(quantity.KindAngle, over), said.Length(under), said.Length(drop))
+	f.Figure, f.Limit = finding.Exactly(
+		quantity.KindAngle,
+		min(depart, over),
+	), finding.Exactly(
+		quantity.KindAngle,
+		steepDrive,
+	)
+	f.Says = said.Say(
+		"The tail scrapes on a ramp over %, the {coupling} on a crest over %. Tail % up, % with the car on a kerb.",
+		said.Of(
+			quantity.KindAngle,
+			depart,
+		),
+		said.Of(quantity.KindAngle, over),
+		said.Length(under),
+		said.Length(drop),
+	)
 	if min(depart, over) < steepDrive || drop < 0.05 {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	}
 	f.HasWork, f.Work = true, func() []finding.Step {
 		return []finding.Step{
-			{Symbol: "δ", Says: said.Say("departure angle at the tail"), Formula: "δ = arctan((h − r)/d) + arcsin(r/√(d² + (h − r)²))", Result: finding.Exactly(quantity.KindAngle, depart), Source: f.Source,
-				Terms: []finding.StepTerm{lengthTerm("d", "tail behind the last axle", "stated", tail-last), lengthTerm("h", "under the frame at the tail, laden and as it pitches", "typical", under), lengthTerm("r", "wheel's radius", "stated or usual", wheel)}},
-			{Symbol: "γ", Says: said.Say("crest at the {coupling}"), Formula: "γ = arctan(h/o) + arctan(h/L)", Result: finding.Exactly(quantity.KindAngle, over),
-				Terms: []finding.StepTerm{lengthTerm("h", "under the {coupling}", "typical", low), lengthTerm("o", "car's rear axle to ball", "stated or usual", overhang), lengthTerm("L", "{coupling} to axle", "stated", r.Axle.Nominal)}},
+			{
+				Symbol:  "δ",
+				Says:    said.Say("departure angle at the tail"),
+				Formula: "δ = arctan((h − r)/d) + arcsin(r/√(d² + (h − r)²))",
+				Result:  finding.Exactly(quantity.KindAngle, depart),
+				Source:  f.Source,
+				Terms: []finding.StepTerm{
+					lengthTerm("d", "tail behind the last axle", "stated", tail-last),
+					lengthTerm("h", "under the frame at the tail, laden and as it pitches", "typical", under),
+					lengthTerm("r", "wheel's radius", "stated or usual", wheel),
+				},
+			},
+			{
+				Symbol:  "γ",
+				Says:    said.Say("crest at the {coupling}"),
+				Formula: "γ = arctan(h/o) + arctan(h/L)",
+				Result:  finding.Exactly(quantity.KindAngle, over),
+				Terms: []finding.StepTerm{
+					lengthTerm("h", "under the {coupling}", "typical", low),
+					lengthTerm("o", "car's rear axle to ball", "stated or usual", overhang),
+					lengthTerm("L", "{coupling} to axle", "stated", r.Axle.Nominal),
+				},
+			},
 		}
 	}
 	return f, true
@@ -241,9 +366,21 @@ func tandem(r *rig.Rig) (finding.Finding, bool) {
 	first, last := g.Axles[0], g.Axles[len(g.Axles)-1]
 	if len(g.Needs) > 0 {
 		f.Outcome, f.Needs = finding.Unknown, g.Needs
-		f.Says = append(append(said.Say("Without an equaliser the axles share by the ball's height: front % to %, rear % to %, {ball load} % to %. It takes ",
-			said.Mass(first.Low), said.Mass(first.High), said.Mass(last.Low), said.Mass(last.High), said.Mass(r.Bears.Ball.Low), said.Mass(r.Bears.Ball.High)),
-			g.Needs[0].Says...), said.Piece{Text: "."})
+		f.Says = append(
+			append(said.Say(
+				"Without an equaliser the axles share by the ball's height: front % to %, rear % to %, {ball load} % to %. It takes ",
+				said.Mass(
+					first.Low,
+				),
+				said.Mass(first.High),
+				said.Mass(last.Low),
+				said.Mass(last.High),
+				said.Mass(r.Bears.Ball.Low),
+				said.Mass(r.Bears.Ball.High),
+			),
+				g.Needs[0].Says...),
+			said.Piece{Text: "."},
+		)
 		return f, true
 	}
 	m, moment, at := r.Bears.Mass.Nominal, 0.0, r.AxlesAt()
@@ -252,8 +389,19 @@ func tandem(r *rig.Rig) (finding.Finding, bool) {
 	}
 	high, _ := statics.Tandem(m, moment, g.Rate, at, 0.05)
 	low, _ := statics.Tandem(m, moment, g.Rate, at, -0.05)
-	f.Says = said.Say("No equaliser: front axle %, rear %, ball %. Ball 50 mm high % and %, low % and %. Even with the ball at %.",
-		said.Mass(first.Nominal), said.Mass(last.Nominal), said.Mass(r.Bears.Ball.Nominal), said.Mass(high[0]), said.Mass(high[len(high)-1]), said.Mass(low[0]), said.Mass(low[len(low)-1]), said.Length(g.Even))
+	f.Says = said.Say(
+		"No equaliser: front axle %, rear %, ball %. Ball 50 mm high % and %, low % and %. Even with the ball at %.",
+		said.Mass(
+			first.Nominal,
+		),
+		said.Mass(last.Nominal),
+		said.Mass(r.Bears.Ball.Nominal),
+		said.Mass(high[0]),
+		said.Mass(high[len(high)-1]),
+		said.Mass(low[0]),
+		said.Mass(low[len(low)-1]),
+		said.Length(g.Even),
+	)
 	for _, a := range g.Axles {
 		if a.Nominal <= 0 {
 			f.Outcome = finding.Fails
@@ -264,11 +412,36 @@ func tandem(r *rig.Rig) (finding.Finding, bool) {
 	f.HasWork, f.Work = true, func() []finding.Step {
 		terms := []finding.StepTerm{}
 		for i, x := range at {
-			terms = append(terms, lengthTerm("x"+string("₁₂₃"[3*i:3*i+3]), "an axle behind the ball", "stated or usual", x))
+			terms = append(
+				terms,
+				lengthTerm("x"+string("₁₂₃"[3*i:3*i+3]), "an axle behind the ball", "stated or usual", x),
+			)
 		}
-		terms = append(terms, finding.StepTerm{Symbol: "dz", Says: said.Say("ball over level"), Measure: finding.Of(quantity.KindLength, g.High), How: "computed"},
-			finding.StepTerm{Symbol: "k", Says: said.Say("one axle's springs, for each metre"), Measure: finding.Exactly(quantity.KindMass, g.Rate), How: "computed"})
-		return []finding.Step{{Symbol: "F", Says: said.Say("the heaviest axle"), Formula: "F_i = M/Σx − k·dz·(1 − x_i·Σx/Σx²)", Result: f.Figure, Source: f.Source, Terms: terms}}
+		terms = append(
+			terms,
+			finding.StepTerm{
+				Symbol:  "dz",
+				Says:    said.Say("ball over level"),
+				Measure: finding.Of(quantity.KindLength, g.High),
+				How:     "computed",
+			},
+			finding.StepTerm{
+				Symbol:  "k",
+				Says:    said.Say("one axle's springs, for each metre"),
+				Measure: finding.Exactly(quantity.KindMass, g.Rate),
+				How:     "computed",
+			},
+		)
+		return []finding.Step{
+			{
+				Symbol:  "F",
+				Says:    said.Say("the heaviest axle"),
+				Formula: "F_i = M/Σx − k·dz·(1 − x_i·Σx/Σx²)",
+				Result:  f.Figure,
+				Source:  f.Source,
+				Terms:   terms,
+			},
+		}
 	}
 	return f, true
 }

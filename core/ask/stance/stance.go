@@ -56,7 +56,11 @@ func CentreHeight(r *rig.Rig) *span {
 	}
 	deck := float64(r.Trailer.DeckHeight.Value)
 	m := empty.Nominal
-	sum := span{Nominal: m * deck * emptyHeight.Nominal, Low: m * deck * emptyHeight.Low, High: m * deck * emptyHeight.High}
+	sum := span{
+		Nominal: m * deck * emptyHeight.Nominal,
+		Low:     m * deck * emptyHeight.Low,
+		High:    m * deck * emptyHeight.High,
+	}
 	for i := range r.Items {
 		it := &r.Items[i]
 		if it.Mass == nil {
@@ -164,11 +168,23 @@ func Check(r *rig.Rig) []finding.Finding {
 }
 
 func base(r *rig.Rig, code, title string) finding.Finding {
-	return finding.Finding{Code: code, Stage: "balance", Scope: r.Scope, Subject: "/trailers/" + r.Scope.Trailer, Title: said.Say(title), Outcome: finding.Holds}
+	return finding.Finding{
+		Code:    code,
+		Stage:   "balance",
+		Scope:   r.Scope,
+		Subject: "/trailers/" + r.Scope.Trailer,
+		Title:   said.Say(title),
+		Outcome: finding.Holds,
+	}
 }
 
 func heightTerm(h *span) finding.StepTerm {
-	return finding.StepTerm{Symbol: "h", Says: said.Say("height of the whole centre"), Measure: finding.Of(quantity.KindLength, *h), How: "computed"}
+	return finding.StepTerm{
+		Symbol:  "h",
+		Says:    said.Say("height of the whole centre"),
+		Measure: finding.Of(quantity.KindLength, *h),
+		How:     "computed",
+	}
 }
 
 func side(r *rig.Rig, h *span, coupling float64) finding.Finding {
@@ -180,21 +196,51 @@ func side(r *rig.Rig, h *span, coupling float64) finding.Finding {
 		f.Outcome, f.Says, f.Needs = finding.Unknown, said.Say("Not known yet: the weight on each wheel."), r.Needs
 		return f
 	}
-	light := span{Nominal: math.Min(left.Nominal, right.Nominal), Low: math.Min(left.Low, right.Low), High: math.Min(left.High, right.High)}
-	lift := span{Nominal: WheelLift(t, light.Nominal, b, h.Nominal, coupling), Low: WheelLift(t, light.Low, r.Bears.Share.High, h.High, coupling),
-		High: WheelLift(t, light.High, r.Bears.Share.Low, h.Low, coupling)}
+	light := span{
+		Nominal: math.Min(left.Nominal, right.Nominal),
+		Low:     math.Min(left.Low, right.Low),
+		High:    math.Min(left.High, right.High),
+	}
+	lift := span{
+		Nominal: WheelLift(t, light.Nominal, b, h.Nominal, coupling),
+		Low:     WheelLift(t, light.Low, r.Bears.Share.High, h.High, coupling),
+		High:    WheelLift(t, light.High, r.Bears.Share.Low, h.Low, coupling),
+	}
 	angle := span{Nominal: math.Atan(lift.Nominal), Low: math.Atan(lift.Low), High: math.Atan(lift.High)}
-	f.Figure, f.Limit = finding.Of(quantity.KindAngle, angle), finding.Exactly(quantity.KindAngle, math.Atan(sideways))
+	f.Figure, f.Limit = finding.Of(
+		quantity.KindAngle,
+		angle,
+	), finding.Exactly(
+		quantity.KindAngle,
+		math.Atan(sideways),
+	)
 	margin := (lift.Nominal - sideways) / sideways
 	f.Margin = &margin
 	alone := math.Atan(uncoupled(r, light.Nominal, h.Nominal))
-	f.Says = said.Say("A wheel lifts at a side slope of % (empty %, uncoupled %). Centre % up.", said.Of(quantity.KindAngle, angle.Nominal),
-		said.Of(quantity.KindAngle, emptySlope(r, coupling)), said.Of(quantity.KindAngle, alone), said.Length(h.Nominal))
+	f.Says = said.Say(
+		"A wheel lifts at a side slope of % (empty %, uncoupled %). Centre % up.",
+		said.Of(quantity.KindAngle, angle.Nominal),
+		said.Of(
+			quantity.KindAngle,
+			emptySlope(r, coupling),
+		),
+		said.Of(quantity.KindAngle, alone),
+		said.Length(h.Nominal),
+	)
 	shift := WheelShift(r.Bears.Mass.Nominal, bend, h.Nominal, b, coupling, t)
 	if l := r.Bears.Left; l != nil {
 		right := r.Bears.Right.Nominal
-		f.Says = append(f.Says, said.Say(" In a brisk left bend the wheels bear % left and % right, in a right one % and %.",
-			said.Mass(l.Nominal-shift), said.Mass(right+shift), said.Mass(l.Nominal+shift), said.Mass(right-shift))...)
+		f.Says = append(
+			f.Says,
+			said.Say(
+				" In a brisk left bend the wheels bear % left and % right, in a right one % and %.",
+				said.Mass(
+					l.Nominal-shift,
+				),
+				said.Mass(right+shift),
+				said.Mass(l.Nominal+shift),
+				said.Mass(right-shift),
+			)...)
 	}
 	switch {
 	case lift.Nominal < sideways:
@@ -205,16 +251,60 @@ func side(r *rig.Rig, h *span, coupling float64) finding.Finding {
 		f.Says = append(f.Says, said.Say(" Find the loads' centres first.")...)
 	}
 	f.HasWork, f.Work = true, func() []finding.Step {
-		return []finding.Step{{Symbol: "a_y/g", Says: said.Say("sideways, when the inner wheel lifts"), Formula: "a_y/g = w·t/(h − β·h_c);  slope = arctan(a_y/g)", Result: f.Figure, Source: f.Source,
-			Terms: []finding.StepTerm{
-				{Symbol: "t", Says: said.Say("track"), Measure: finding.Exactly(quantity.KindLength, t), How: string(r.Trailer.Track.How)},
-				{Symbol: "w", Says: said.Say("share on the lighter wheel"), Measure: finding.Of(quantity.KindShare, light), How: "computed"},
-				{Symbol: "β", Says: said.Say("ball's share"), Measure: finding.Of(quantity.KindShare, *r.Bears.Share), How: "computed"},
-				heightTerm(h),
-				{Symbol: "h_c", Says: said.Say("{coupling} height"), Measure: finding.Exactly(quantity.KindLength, coupling), How: "stated or usual"}}},
-			{Symbol: "ΔR", Says: said.Say("from the inner to the outer wheel in a brisk bend"), Formula: "ΔR = m·(a_y/g)(h − β·h_c)/t", Result: finding.Exactly(quantity.KindMass, shift), Terms: []finding.StepTerm{
-				{Symbol: "m", Says: said.Say("the loaded trailer"), Measure: finding.Of(quantity.KindMass, r.Bears.Mass), How: "computed"},
-				{Symbol: "a_y/g", Says: said.Say("sideways"), Measure: finding.Exactly(quantity.KindShare, bend), How: "typical"}}}}
+		return []finding.Step{
+			{
+				Symbol:  "a_y/g",
+				Says:    said.Say("sideways, when the inner wheel lifts"),
+				Formula: "a_y/g = w·t/(h − β·h_c);  slope = arctan(a_y/g)",
+				Result:  f.Figure,
+				Source:  f.Source,
+				Terms: []finding.StepTerm{
+					{
+						Symbol:  "t",
+						Says:    said.Say("track"),
+						Measure: finding.Exactly(quantity.KindLength, t),
+						How:     string(r.Trailer.Track.How),
+					},
+					{
+						Symbol:  "w",
+						Says:    said.Say("share on the lighter wheel"),
+						Measure: finding.Of(quantity.KindShare, light),
+						How:     "computed",
+					},
+					{
+						Symbol:  "β",
+						Says:    said.Say("ball's share"),
+						Measure: finding.Of(quantity.KindShare, *r.Bears.Share),
+						How:     "computed",
+					},
+					heightTerm(h),
+					{
+						Symbol:  "h_c",
+						Says:    said.Say("{coupling} height"),
+						Measure: finding.Exactly(quantity.KindLength, coupling),
+						How:     "stated or usual",
+					}},
+			},
+			{
+				Symbol:  "ΔR",
+				Says:    said.Say("from the inner to the outer wheel in a brisk bend"),
+				Formula: "ΔR = m·(a_y/g)(h − β·h_c)/t",
+				Result:  finding.Exactly(quantity.KindMass, shift),
+				Terms: []finding.StepTerm{
+					{
+						Symbol:  "m",
+						Says:    said.Say("the loaded trailer"),
+						Measure: finding.Of(quantity.KindMass, r.Bears.Mass),
+						How:     "computed",
+					},
+					{
+						Symbol:  "a_y/g",
+						Says:    said.Say("sideways"),
+						Measure: finding.Exactly(quantity.KindShare, bend),
+						How:     "typical",
+					}},
+			},
+		}
 	}
 	return f
 }
@@ -242,7 +332,9 @@ func emptySlope(r *rig.Rig, coupling float64) float64 {
 			wheel = float64(min(t.Left.Range(r.Plan).Nominal, t.Right.Range(r.Plan).Nominal)) / e.Nominal
 		}
 	}
-	return math.Atan(WheelLift(r.Beam.Track, wheel, share, float64(r.Trailer.DeckHeight.Value)*emptyHeight.Nominal, coupling))
+	return math.Atan(
+		WheelLift(r.Beam.Track, wheel, share, float64(r.Trailer.DeckHeight.Value)*emptyHeight.Nominal, coupling),
+	)
 }
 
 func brake(r *rig.Rig, h *span, coupling float64) finding.Finding {
@@ -252,25 +344,86 @@ func brake(r *rig.Rig, h *span, coupling float64) finding.Finding {
 	own := BrakingLoad(b.Ball.Nominal, b.Mass.Nominal, h.Nominal, coupling, l, braking, true)
 	car := BrakingLoad(b.Ball.Nominal, b.Mass.Nominal, h.Nominal, coupling, l, braking, false)
 	f.Figure = finding.Exactly(quantity.KindMass, max(own, car))
-	up, down := HillLoad(b.Ball.Nominal, b.Mass.Nominal, h.Nominal, coupling, l, hill), HillLoad(b.Ball.Nominal, b.Mass.Nominal, h.Nominal, coupling, l, -hill)
-	f.Says = said.Say("Braking hard, the ball bears % by the trailer's own brakes, % by the car's alone; up a hill of 1 in 5 %, down %.", said.Mass(own), said.Mass(car), said.Mass(up), said.Mass(down))
+	up, down := HillLoad(
+		b.Ball.Nominal,
+		b.Mass.Nominal,
+		h.Nominal,
+		coupling,
+		l,
+		hill,
+	), HillLoad(
+		b.Ball.Nominal,
+		b.Mass.Nominal,
+		h.Nominal,
+		coupling,
+		l,
+		-hill,
+	)
+	f.Says = said.Say(
+		"Braking hard, the ball bears % by the trailer's own brakes, % by the car's alone; up a hill of 1 in 5 %, down %.",
+		said.Mass(own),
+		said.Mass(car),
+		said.Mass(up),
+		said.Mass(down),
+	)
 	if up < 0 {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = append(f.Says, said.Say(" Uphill it pulls the car's tail up: weight forward, or lower.")...)
 	}
 	f.HasWork, f.Work = true, func() []finding.Step {
 		terms := []finding.StepTerm{
-			{Symbol: "R", Says: said.Say("{ball load} at rest"), Measure: finding.Of(quantity.KindMass, b.Ball), How: "computed"},
-			{Symbol: "m", Says: said.Say("the loaded trailer"), Measure: finding.Of(quantity.KindMass, b.Mass), How: "computed"},
-			{Symbol: "a/g", Says: said.Say("braking"), Measure: finding.Exactly(quantity.KindShare, braking), How: "rule followed"},
+			{
+				Symbol:  "R",
+				Says:    said.Say("{ball load} at rest"),
+				Measure: finding.Of(quantity.KindMass, b.Ball),
+				How:     "computed",
+			},
+			{
+				Symbol:  "m",
+				Says:    said.Say("the loaded trailer"),
+				Measure: finding.Of(quantity.KindMass, b.Mass),
+				How:     "computed",
+			},
+			{
+				Symbol:  "a/g",
+				Says:    said.Say("braking"),
+				Measure: finding.Exactly(quantity.KindShare, braking),
+				How:     "rule followed",
+			},
 			heightTerm(h),
-			{Symbol: "h_c", Says: said.Say("{coupling} height"), Measure: finding.Exactly(quantity.KindLength, coupling), How: "stated or usual"},
+			{
+				Symbol:  "h_c",
+				Says:    said.Say("{coupling} height"),
+				Measure: finding.Exactly(quantity.KindLength, coupling),
+				How:     "stated or usual",
+			},
 		}
 		return []finding.Step{
-			{Symbol: "R_own", Says: said.Say("braked by its own wheels"), Formula: "R + m·(a/g)·h/L", Result: finding.Exactly(quantity.KindMass, own), Terms: terms},
-			{Symbol: "R_car", Says: said.Say("braked by the car"), Formula: "R + m·(a/g)·(h − h_c)/L", Result: finding.Exactly(quantity.KindMass, car)},
-			{Symbol: "R_up", Says: said.Say("up a hill of 1 in 5"), Formula: "R·cos θ − m·sin θ·(h − h_c)/L", Result: finding.Exactly(quantity.KindMass, up)},
-			{Symbol: "R_down", Says: said.Say("down it"), Formula: "R·cos θ + m·sin θ·(h − h_c)/L", Result: finding.Exactly(quantity.KindMass, down)},
+			{
+				Symbol:  "R_own",
+				Says:    said.Say("braked by its own wheels"),
+				Formula: "R + m·(a/g)·h/L",
+				Result:  finding.Exactly(quantity.KindMass, own),
+				Terms:   terms,
+			},
+			{
+				Symbol:  "R_car",
+				Says:    said.Say("braked by the car"),
+				Formula: "R + m·(a/g)·(h − h_c)/L",
+				Result:  finding.Exactly(quantity.KindMass, car),
+			},
+			{
+				Symbol:  "R_up",
+				Says:    said.Say("up a hill of 1 in 5"),
+				Formula: "R·cos θ − m·sin θ·(h − h_c)/L",
+				Result:  finding.Exactly(quantity.KindMass, up),
+			},
+			{
+				Symbol:  "R_down",
+				Says:    said.Say("down it"),
+				Formula: "R·cos θ + m·sin θ·(h − h_c)/L",
+				Result:  finding.Exactly(quantity.KindMass, down),
+			},
 		}
 	}
 	return f
@@ -285,19 +438,39 @@ func yard(r *rig.Rig) finding.Finding {
 	jockey := ball.Nominal * l / math.Max(0.1, l-jockeyAt)
 	f.Figure = finding.Of(quantity.KindMass, ball)
 	f.Limit = finding.Exactly(quantity.KindMass, liftMost)
-	push := said.Say("pushing takes % on firm ground, % on gravel, % on grass", said.Mass(m*rollFirm.Nominal), said.Mass(m*rollGravel.Nominal), said.Mass(m*rollGrass.Nominal))
+	push := said.Say(
+		"pushing takes % on firm ground, % on gravel, % on grass",
+		said.Mass(m*rollFirm.Nominal),
+		said.Mass(m*rollGravel.Nominal),
+		said.Mass(m*rollGrass.Nominal),
+	)
 	lift := said.Mass(math.Max(0, ball.Nominal))
 	switch {
 	case ball.Nominal < 0:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("Unhitched it tips back: % holds the {coupling} down. Prop the tail first; nobody at the {drawbar}.", said.Mass(-ball.Nominal))
+		f.Says = said.Say(
+			"Unhitched it tips back: % holds the {coupling} down. Prop the tail first; nobody at the {drawbar}.",
+			said.Mass(-ball.Nominal),
+		)
 	case ball.Low < 0:
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 		f.Says = append(said.Say("Unhitched it may tip back: prop the tail first. Lift %; ", lift), push...)
 	case ball.Nominal > liftMost: // every well laden rig: the jockey wheel is there for it
-		f.Says = append(said.Say("% at the {coupling}: too much for one person, use the {jockey wheel} (% on it); ", lift, said.Mass(jockey)), push...)
+		f.Says = append(
+			said.Say(
+				"% at the {coupling}: too much for one person, use the {jockey wheel} (% on it); ",
+				lift,
+				said.Mass(jockey),
+			),
+			push...)
 	case ball.Nominal > liftEasy:
-		f.Says = append(said.Say("% to lift at the {coupling}, one person at most; % on the {jockey wheel}; ", lift, said.Mass(jockey)), push...)
+		f.Says = append(
+			said.Say(
+				"% to lift at the {coupling}, one person at most; % on the {jockey wheel}; ",
+				lift,
+				said.Mass(jockey),
+			),
+			push...)
 	default:
 		f.Says = append(said.Say("% to lift at the {coupling}; ", lift), push...)
 	}
@@ -310,12 +483,48 @@ func yard(r *rig.Rig) finding.Finding {
 	f.Says = append(f.Says, said.Piece{Text: end})
 	f.HasWork, f.Work = true, func() []finding.Step {
 		return []finding.Step{
-			{Symbol: "R_j", Says: said.Say("on the {jockey wheel}"), Formula: "R_j = R_ball·L/(L − x_j)", Result: finding.Exactly(quantity.KindMass, jockey), Terms: []finding.StepTerm{
-				{Symbol: "R_ball", Says: said.Say("{ball load}"), Measure: finding.Of(quantity.KindMass, ball), How: "computed"},
-				{Symbol: "x_j", Says: said.Say("{jockey wheel} behind the ball"), Measure: finding.Exactly(quantity.KindLength, jockeyAt), How: "typical"}}},
-			{Symbol: "F", Says: said.Say("push on grass, as a weight"), Formula: "F = c_r·m", Result: finding.Of(quantity.KindMass, span{Nominal: m * rollGrass.Nominal, Low: m * rollGrass.Low, High: m * rollGrass.High}), Source: f.Source, Terms: []finding.StepTerm{
-				{Symbol: "m", Says: said.Say("the loaded trailer"), Measure: finding.Of(quantity.KindMass, b.Mass), How: "computed"},
-				{Symbol: "c_r", Says: said.Say("rolling resistance on grass"), Measure: finding.Of(quantity.KindShare, rollGrass), How: "typical"}}},
+			{
+				Symbol:  "R_j",
+				Says:    said.Say("on the {jockey wheel}"),
+				Formula: "R_j = R_ball·L/(L − x_j)",
+				Result:  finding.Exactly(quantity.KindMass, jockey),
+				Terms: []finding.StepTerm{
+					{
+						Symbol:  "R_ball",
+						Says:    said.Say("{ball load}"),
+						Measure: finding.Of(quantity.KindMass, ball),
+						How:     "computed",
+					},
+					{
+						Symbol:  "x_j",
+						Says:    said.Say("{jockey wheel} behind the ball"),
+						Measure: finding.Exactly(quantity.KindLength, jockeyAt),
+						How:     "typical",
+					}},
+			},
+			{
+				Symbol:  "F",
+				Says:    said.Say("push on grass, as a weight"),
+				Formula: "F = c_r·m",
+				Result: finding.Of(
+					quantity.KindMass,
+					span{Nominal: m * rollGrass.Nominal, Low: m * rollGrass.Low, High: m * rollGrass.High},
+				),
+				Source: f.Source,
+				Terms: []finding.StepTerm{
+					{
+						Symbol:  "m",
+						Says:    said.Say("the loaded trailer"),
+						Measure: finding.Of(quantity.KindMass, b.Mass),
+						How:     "computed",
+					},
+					{
+						Symbol:  "c_r",
+						Says:    said.Say("rolling resistance on grass"),
+						Measure: finding.Of(quantity.KindShare, rollGrass),
+						How:     "typical",
+					}},
+			},
 		}
 	}
 	return f

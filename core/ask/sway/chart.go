@@ -81,14 +81,25 @@ func Check(r *rig.Rig) []finding.Finding {
 		return nil
 	}
 	s, needs := Of(r)
-	f := finding.Finding{Code: CodeDamping, Stage: "balance", Scope: r.Scope, Subject: "/trailers/" + r.Scope.Trailer, Title: said.Say("Snaking dies out"),
-		Compares: true, Outcome: finding.Unknown, Source: norms.Practice("planar linear model with stated tyre bands; it compares arrangements")}
+	f := finding.Finding{
+		Code:     CodeDamping,
+		Stage:    "balance",
+		Scope:    r.Scope,
+		Subject:  "/trailers/" + r.Scope.Trailer,
+		Title:    said.Say("Snaking dies out"),
+		Compares: true,
+		Outcome:  finding.Unknown,
+		Source:   norms.Practice("planar linear model with stated tyre bands; it compares arrangements"),
+	}
 	v := SpeedOf(r)
 	if s == nil {
 		f.Needs = needs
 		f.Says = said.Say("How it follows is not known yet.")
 		if len(needs) > 0 {
-			f.Says = append(append(said.Say("How it follows is not known: it takes "), needs[0].Says...), said.Piece{Text: "."})
+			f.Says = append(
+				append(said.Say("How it follows is not known: it takes "), needs[0].Says...),
+				said.Piece{Text: "."},
+			)
 		}
 		return []finding.Finding{f}
 	}
@@ -98,22 +109,39 @@ func Check(r *rig.Rig) []finding.Finding {
 		f.Says = said.Say("How it follows cannot be computed from these figures.")
 		return []finding.Finding{f}
 	}
-	f.Outcome, f.Figure, f.Limit = finding.Holds, finding.Exactly(quantity.KindShare, mode.Damping), finding.Exactly(quantity.KindShare, Little)
+	f.Outcome, f.Figure, f.Limit = finding.Holds, finding.Exactly(
+		quantity.KindShare,
+		mode.Damping,
+	), finding.Exactly(
+		quantity.KindShare,
+		Little,
+	)
 	speed := said.Of(quantity.KindSpeed, v)
 	switch {
 	case mode.Diverges:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("At % the rig would not hold a straight line by itself. Go slower; lighten the car's tail.", speed)
+		f.Says = said.Say(
+			"At % the rig would not hold a straight line by itself. Go slower; lighten the car's tail.",
+			speed,
+		)
 	case mode.Damping <= 0:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say("At % snaking would grow. Heavy things to the axle, more {ball load}, slower.", speed)
 	case mode.Damping < Little:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("At % snaking dies out slowly: each swing still % of the last. Heavy things to the axle, or slower.", speed, said.Share(math.Exp(-2*math.Pi*mode.Damping/math.Sqrt(1-square(mode.Damping)))))
+		f.Says = said.Say(
+			"At % snaking dies out slowly: each swing still % of the last. Heavy things to the axle, or slower.",
+			speed,
+			said.Share(math.Exp(-2*math.Pi*mode.Damping/math.Sqrt(1-square(mode.Damping)))),
+		)
 	case mode.Damping >= 1:
 		f.Says = said.Say("At % nothing swings.", speed)
 	default:
-		f.Says = said.Say("At % each swing is % of the last. It compares arrangements and promises nothing.", speed, said.Share(math.Exp(-2*math.Pi*mode.Damping/math.Sqrt(1-square(mode.Damping)))))
+		f.Says = said.Say(
+			"At % each swing is % of the last. It compares arrangements and promises nothing.",
+			speed,
+			said.Share(math.Exp(-2*math.Pi*mode.Damping/math.Sqrt(1-square(mode.Damping)))),
+		)
 	}
 	f.HasWork, f.Work = true, func() []finding.Step { return steps(r, s, &m, mode, v) }
 	return []finding.Finding{f}
@@ -209,42 +237,107 @@ func bound(crossing []float64) *Bound {
 }
 
 func (c *Chart) says() said.Sentence {
-	s := said.Say("Damping at %: % (% to %).", said.Of(quantity.KindSpeed, c.Speed), said.Share(c.Now.Damping), said.Share(c.Now.Low), said.Share(c.Now.High))
+	s := said.Say(
+		"Damping at %: % (% to %).",
+		said.Of(quantity.KindSpeed, c.Speed),
+		said.Share(c.Now.Damping),
+		said.Share(c.Now.Low),
+		said.Share(c.Now.High),
+	)
 	switch {
 	case c.Little == nil:
-		s = append(s, said.Say(" Over a tenth up to % throughout the band.", said.Of(quantity.KindSpeed, fastest))...)
+		s = append(
+			s,
+			said.Say(" Over a tenth up to % throughout the band.", said.Of(quantity.KindSpeed, fastest))...)
 	case c.Little.Value == nil:
-		s = append(s, said.Say(" Under a tenth above % at the band's worst.", said.Of(quantity.KindSpeed, *c.Little.Low))...)
+		s = append(
+			s,
+			said.Say(" Under a tenth above % at the band's worst.", said.Of(quantity.KindSpeed, *c.Little.Low))...)
 	default:
-		s = append(s, said.Say(" Under a tenth above % (from % at the band's worst).", said.Of(quantity.KindSpeed, *c.Little.Value), said.Of(quantity.KindSpeed, *c.Little.Low))...)
+		s = append(
+			s,
+			said.Say(
+				" Under a tenth above % (from % at the band's worst).",
+				said.Of(quantity.KindSpeed, *c.Little.Value),
+				said.Of(quantity.KindSpeed, *c.Little.Low),
+			)...)
 	}
 	if c.Diverges != nil {
-		s = append(s, said.Say(" From % it would not hold a straight line by itself.", said.Of(quantity.KindSpeed, *c.Diverges))...)
+		s = append(
+			s,
+			said.Say(
+				" From % it would not hold a straight line by itself.",
+				said.Of(quantity.KindSpeed, *c.Diverges),
+			)...)
 	}
 	return s
 }
 
 func steps(r *rig.Rig, s *Rig, m *Model, mode Mode, v float64) []finding.Step {
 	mass := func(symbol, says string, v float64) finding.StepTerm {
-		return finding.StepTerm{Symbol: symbol, Says: said.Say(says), Measure: finding.Exactly(quantity.KindMass, v), How: "computed"}
+		return finding.StepTerm{
+			Symbol:  symbol,
+			Says:    said.Say(says),
+			Measure: finding.Exactly(quantity.KindMass, v),
+			How:     "computed",
+		}
 	}
 	length := func(symbol, says, how string, v float64) finding.StepTerm {
-		return finding.StepTerm{Symbol: symbol, Says: said.Say(says), Measure: finding.Exactly(quantity.KindLength, v), How: how}
+		return finding.StepTerm{
+			Symbol:  symbol,
+			Says:    said.Say(says),
+			Measure: finding.Exactly(quantity.KindLength, v),
+			How:     how,
+		}
 	}
 	angle := func(symbol, says string, b span) finding.StepTerm {
-		return finding.StepTerm{Symbol: symbol, Says: said.Say(says), Measure: finding.Of(quantity.KindAngle, b), How: "typical"}
+		return finding.StepTerm{
+			Symbol:  symbol,
+			Says:    said.Say(says),
+			Measure: finding.Of(quantity.KindAngle, b),
+			How:     "typical",
+		}
 	}
 	gyration := math.Sqrt(s.Inertia / s.Mass)
 	return []finding.Step{
-		{Symbol: "k", Says: said.Say("radius of gyration of the trailer about its centre"), Formula: "k = √(J/m);  J = Σ mᵢ((lᵢ² + wᵢ²)/12 + dᵢ²)", Result: finding.Exactly(quantity.KindLength, gyration),
-			Terms: []finding.StepTerm{mass("m", "the loaded trailer", s.Mass), length("x", "its centre behind the ball", "computed", s.Centre), length("L", "axle behind the ball", "stated", s.Axle)}},
-		{Symbol: "ζ", Says: said.Say("damping of the least damped swing"), Formula: "roots λ of the linear model at constant speed; ζ = −Re λ/|λ|", Result: finding.Exactly(quantity.KindShare, mode.Damping), Source: norms.Practice("docs/method/sway.md"),
+		{
+			Symbol:  "k",
+			Says:    said.Say("radius of gyration of the trailer about its centre"),
+			Formula: "k = √(J/m);  J = Σ mᵢ((lᵢ² + wᵢ²)/12 + dᵢ²)",
+			Result:  finding.Exactly(quantity.KindLength, gyration),
+			Terms: []finding.StepTerm{
+				mass("m", "the loaded trailer", s.Mass),
+				length("x", "its centre behind the ball", "computed", s.Centre),
+				length("L", "axle behind the ball", "stated", s.Axle),
+			},
+		},
+		{
+			Symbol:  "ζ",
+			Says:    said.Say("damping of the least damped swing"),
+			Formula: "roots λ of the linear model at constant speed; ζ = −Re λ/|λ|",
+			Result:  finding.Exactly(quantity.KindShare, mode.Damping),
+			Source:  norms.Practice("docs/method/sway.md"),
 			Terms: []finding.StepTerm{
 				mass("m_car", "car with people and luggage", s.CarMass),
-				length("wb", "wheelbase", "stated or usual", s.Base), length("o", "rear axle to ball", "stated or usual", s.Overhang),
-				angle("D_f", "car's front tyres, angle per g", frontBand), angle("U", "understeer, angle per g", underBand),
+				length(
+					"wb",
+					"wheelbase",
+					"stated or usual",
+					s.Base,
+				), length("o", "rear axle to ball", "stated or usual", s.Overhang),
+				angle(
+					"D_f",
+					"car's front tyres, angle per g",
+					frontBand,
+				), angle("U", "understeer, angle per g", underBand),
 				length("σ", "lag of the tyres' side force", "typical", m.Lag),
-				{Symbol: "V", Says: said.Say("speed"), Measure: finding.Exactly(quantity.KindSpeed, v), How: "stated or usual"},
-			}},
+				{
+					Symbol:  "V",
+					Says:    said.Say("speed"),
+					Measure: finding.Exactly(quantity.KindSpeed, v),
+					How:     "stated or usual",
+				},
+			},
+		},
 	}
 }

@@ -77,7 +77,13 @@ func Of(r *rig.Rig) (*Rig, []finding.Need) {
 		return nil, r.Needs
 	}
 	if r.Vehicle == nil || r.Outing == nil {
-		return nil, []finding.Need{{Path: "/outings/" + r.Scope.Outing + "/vehicle", Says: said.Say("which car tows"), Where: said.Say("Choose it at the outing.")}}
+		return nil, []finding.Need{
+			{
+				Path:  "/outings/" + r.Scope.Outing + "/vehicle",
+				Says:  said.Say("which car tows"),
+				Where: said.Say("Choose it at the outing."),
+			},
+		}
 	}
 	car, needs := r.CarMass()
 	if car == nil {

@@ -18,17 +18,33 @@ func brakes(r *rig.Rig) []finding.Finding {
 	rules, t, tp := r.Rules, r.Trailer, "/trailers/"+r.Scope.Trailer
 	check := said.Piece{Text: " Check your local code."}
 	base := func(code string, field string, title said.Sentence, source *finding.Source) finding.Finding {
-		return finding.Finding{Code: code, Stage: "trailer", Scope: r.Scope, Gate: finding.GateGo, Subject: tp + field, Title: title, Source: source}
+		return finding.Finding{
+			Code:    code,
+			Stage:   "trailer",
+			Scope:   r.Scope,
+			Gate:    finding.GateGo,
+			Subject: tp + field,
+			Title:   title,
+			Source:  source,
+		}
 	}
 	f := base(CodeBrakes, "/brakes", said.Say("Brakes"), &rules.BrakesSource)
 	m := legalMass(r)
 	if m == nil {
 		f.Outcome = finding.Unknown
-		f.Needs = []finding.Need{{Path: tp + "/label", Says: said.Say("trailer's {gross}"), Where: said.Say("Read the plate.")}}
+		f.Needs = []finding.Need{
+			{Path: tp + "/label", Says: said.Say("trailer's {gross}"), Where: said.Say("Read the plate.")},
+		}
 		f.Says = said.Say("Whether brakes are needed is not known: it takes the trailer's {gross}.")
 		return []finding.Finding{f}
 	}
-	f.Figure, f.Limit = finding.Exactly(quantity.KindMass, *m), finding.Exactly(quantity.KindMass, rules.BrakesAbove)
+	f.Figure, f.Limit = finding.Exactly(
+		quantity.KindMass,
+		*m,
+	), finding.Exactly(
+		quantity.KindMass,
+		rules.BrakesAbove,
+	)
 	low, high := float64(rules.BrakesLow), float64(rules.BrakesHigh)
 	over := quantity.Exceeds(*m, high)
 	differs := !over && quantity.Exceeds(*m, low)
@@ -36,14 +52,39 @@ func brakes(r *rig.Rig) []finding.Finding {
 	fitted := t.Brakes != "" && t.Brakes != plan.BrakesNone
 	switch {
 	case over && t.Brakes == plan.BrakesNone:
-		f.Outcome, f.Says = finding.Fails, said.Say("% without brakes: they are asked for above %. Fit brakes or carry less.", mass, said.Mass(high))
+		f.Outcome, f.Says = finding.Fails, said.Say(
+			"% without brakes: they are asked for above %. Fit brakes or carry less.",
+			mass,
+			said.Mass(high),
+		)
 	case over && t.Brakes == "":
-		f.Outcome, f.Says = finding.Unknown, said.Say("% needs brakes: has this trailer any? Look behind a wheel and at the {coupling}.", mass)
-		f.Needs = []finding.Need{{Path: tp + "/brakes", Says: said.Say("the trailer's brakes"), Where: said.Say("Look behind a wheel and at the {coupling}.")}}
+		f.Outcome, f.Says = finding.Unknown, said.Say(
+			"% needs brakes: has this trailer any? Look behind a wheel and at the {coupling}.",
+			mass,
+		)
+		f.Needs = []finding.Need{
+			{
+				Path:  tp + "/brakes",
+				Says:  said.Say("the trailer's brakes"),
+				Where: said.Say("Look behind a wheel and at the {coupling}."),
+			},
+		}
 	case differs && !fitted:
 		f.Outcome = finding.Unknown
-		f.Says = said.Say("%: brakes are asked for above % to %, often %. Your state or province decides.", mass, said.Mass(low), said.Mass(high), limit)
-		f.Needs = []finding.Need{{Path: tp + "/brakes", Says: said.Say("your state's figure for brakes"), Where: said.Say("Ask the vehicle office.")}}
+		f.Says = said.Say(
+			"%: brakes are asked for above % to %, often %. Your state or province decides.",
+			mass,
+			said.Mass(low),
+			said.Mass(high),
+			limit,
+		)
+		f.Needs = []finding.Need{
+			{
+				Path:  tp + "/brakes",
+				Says:  said.Say("your state's figure for brakes"),
+				Where: said.Say("Ask the vehicle office."),
+			},
+		}
 	case fitted:
 		f.Outcome, f.Says = finding.Holds, said.Say("Brakes are fitted. They are asked for above %.", limit)
 	default:
@@ -61,7 +102,13 @@ func brakes(r *rig.Rig) []finding.Finding {
 	case !needed:
 	case t.Breakaway == nil:
 		b.Outcome, b.Says = finding.Unknown, said.Say("A {breakaway} is asked for: is one fitted?")
-		b.Needs = []finding.Need{{Path: tp + "/breakaway", Says: said.Say("the {breakaway}"), Where: said.Say("Look at the {coupling}.")}}
+		b.Needs = []finding.Need{
+			{
+				Path:  tp + "/breakaway",
+				Says:  said.Say("the {breakaway}"),
+				Where: said.Say("Look at the {coupling}."),
+			},
+		}
 		out = append(out, b)
 	case !*t.Breakaway:
 		b.Outcome, b.Says = finding.Fails, said.Say("A {breakaway} is asked for and none is fitted. Fit one.")
@@ -83,12 +130,25 @@ func brakes(r *rig.Rig) []finding.Finding {
 	case want == 0:
 		return out
 	case t.Chains == nil:
-		c.Outcome, c.Says = finding.Unknown, said.Say("{Chains}: % asked for. How many are there?", said.Count(want))
-		c.Needs = []finding.Need{{Path: tp + "/chains", Says: said.Say("{chains}"), Where: said.Say("Look at the {coupling}.")}}
+		c.Outcome, c.Says = finding.Unknown, said.Say(
+			"{Chains}: % asked for. How many are there?",
+			said.Count(want),
+		)
+		c.Needs = []finding.Need{
+			{Path: tp + "/chains", Says: said.Say("{chains}"), Where: said.Say("Look at the {coupling}.")},
+		}
 	case *t.Chains < want:
-		c.Outcome, c.Says = finding.Fails, said.Say("{Chains}: % asked for, % fitted.", said.Count(want), said.Count(*t.Chains))
+		c.Outcome, c.Says = finding.Fails, said.Say(
+			"{Chains}: % asked for, % fitted.",
+			said.Count(want),
+			said.Count(*t.Chains),
+		)
 	default:
-		c.Outcome, c.Says = finding.Holds, said.Say("{Chains}: % fitted, % asked for.", said.Count(*t.Chains), said.Count(want))
+		c.Outcome, c.Says = finding.Holds, said.Say(
+			"{Chains}: % fitted, % asked for.",
+			said.Count(*t.Chains),
+			said.Count(want),
+		)
 	}
 	return append(out, c)
 }
@@ -122,13 +182,29 @@ func ballSize(r *rig.Rig) (finding.Finding, bool) {
 		return finding.Finding{}, false
 	}
 	ball, cup := float64(*r.Vehicle.BallSize), float64(*r.Trailer.CouplingSize)
-	f := finding.Finding{Code: CodeBallSize, Stage: "vehicle", Scope: r.Scope, Gate: finding.GateGo, Subject: "/towVehicles/" + r.VehicleID + "/ballSize", Title: said.Say("Ball size"),
-		Figure: finding.Exactly(quantity.KindLength, ball), Limit: finding.Exactly(quantity.KindLength, cup), Outcome: finding.Holds,
-		Source: &norms.BallSource}
+	f := finding.Finding{
+		Code:    CodeBallSize,
+		Stage:   "vehicle",
+		Scope:   r.Scope,
+		Gate:    finding.GateGo,
+		Subject: "/towVehicles/" + r.VehicleID + "/ballSize",
+		Title:   said.Say("Ball size"),
+		Figure: finding.Exactly(
+			quantity.KindLength,
+			ball,
+		),
+		Limit:   finding.Exactly(quantity.KindLength, cup),
+		Outcome: finding.Holds,
+		Source:  &norms.BallSource,
+	}
 	f.Says = said.Say("Ball and {coupling} are both %.", norms.BallName(*r.Vehicle.BallSize))
 	if math.Abs(ball-cup) > 0.0003 {
 		f.Outcome = finding.Fails
-		f.Says = said.Say("Ball %, {coupling} for %: they do not match. A ball too small lets go, one too large does not seat.", norms.BallName(*r.Vehicle.BallSize), norms.BallName(*r.Trailer.CouplingSize))
+		f.Says = said.Say(
+			"Ball %, {coupling} for %: they do not match. A ball too small lets go, one too large does not seat.",
+			norms.BallName(*r.Vehicle.BallSize),
+			norms.BallName(*r.Trailer.CouplingSize),
+		)
 	}
 	return f, true
 }

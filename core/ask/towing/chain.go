@@ -66,7 +66,18 @@ func Check(r *rig.Rig) Result {
 	out.Chain, out.Findings = make([]Link, 0, len(all)), make([]finding.Finding, 0, len(all)+12)
 	for _, l := range all {
 		f := l.judge(r)
-		link := Link{ID: l.id, Stage: l.stage, Name: l.name, Reads: l.reads, Figure: f.Figure, Limit: f.Limit, Outcome: f.Outcome, Essential: l.essential, Key: f.Key(), Part: l.part()}
+		link := Link{
+			ID:        l.id,
+			Stage:     l.stage,
+			Name:      l.name,
+			Reads:     l.reads,
+			Figure:    f.Figure,
+			Limit:     f.Limit,
+			Outcome:   f.Outcome,
+			Essential: l.essential,
+			Key:       f.Key(),
+			Part:      l.part(),
+		}
 		if f.Figure != nil && f.Limit != nil && f.Limit.Value > 0 {
 			s := measureSpan(f.Figure).Over(f.Limit.Value)
 			link.Share = finding.Of(quantity.KindShare, s)
@@ -101,7 +112,8 @@ func measureSpan(m *finding.Measure) span {
 func markWeakest(chain []Link) {
 	worst := -1
 	for i := range chain {
-		if chain[i].Share != nil && chain[i].Outcome != finding.Unknown && (worst < 0 || chain[i].Share.Value > chain[worst].Share.Value) {
+		if chain[i].Share != nil && chain[i].Outcome != finding.Unknown &&
+			(worst < 0 || chain[i].Share.Value > chain[worst].Share.Value) {
 			worst = i
 		}
 	}
@@ -140,8 +152,16 @@ func (l *link) part() float64 { return 1 / float64(max(1, l.axles)) }
 func (l *link) known() bool { return l != nil && l.limit != nil && l.figure != nil }
 
 func (l *link) judge(r *rig.Rig) finding.Finding {
-	f := finding.Finding{Code: CodeLink + l.id, Stage: l.stage, Scope: r.Scope, Gate: l.gate, Essential: l.essential,
-		Subject: l.path, Title: l.name, Source: l.source}
+	f := finding.Finding{
+		Code:      CodeLink + l.id,
+		Stage:     l.stage,
+		Scope:     r.Scope,
+		Gate:      l.gate,
+		Essential: l.essential,
+		Subject:   l.path,
+		Title:     l.name,
+		Source:    l.source,
+	}
 	kind := l.kind
 	if kind == "" {
 		kind = quantity.KindMass
@@ -187,20 +207,40 @@ func (l *link) judge(r *rig.Rig) finding.Finding {
 		if l.steps != nil {
 			steps = l.steps()
 		}
-		return append(steps, finding.Step{Symbol: "used", Says: l.name, Formula: "used = figure / rating", Result: finding.Of(quantity.KindShare, l.figure.Over(*l.limit)), Source: l.source,
-			Terms: []finding.StepTerm{
-				{Symbol: "figure", Says: said.Say("bears"), Measure: f.Figure, How: "computed"},
-				{Symbol: "rating", Says: l.name, Measure: f.Limit, How: string(plan.Plate), Path: l.path},
-			}})
+		return append(
+			steps,
+			finding.Step{
+				Symbol:  "used",
+				Says:    l.name,
+				Formula: "used = figure / rating",
+				Result:  finding.Of(quantity.KindShare, l.figure.Over(*l.limit)),
+				Source:  l.source,
+				Terms: []finding.StepTerm{
+					{Symbol: "figure", Says: said.Say("bears"), Measure: f.Figure, How: "computed"},
+					{Symbol: "rating", Says: l.name, Measure: f.Limit, How: string(plan.Plate), Path: l.path},
+				},
+			},
+		)
 	}
 	over := l.figure.Nominal - *l.limit
 	switch {
 	case f.Outcome == finding.Fails:
-		f.Says = append(capital, said.Say(": % of %, % over. "+l.act, shown(l.figure.Nominal), shown(*l.limit), shown(over))...)
+		f.Says = append(
+			capital,
+			said.Say(": % of %, % over. "+l.act, shown(l.figure.Nominal), shown(*l.limit), shown(over))...)
 	case f.Tight == finding.GuessTooRough:
-		f.Says = append(capital, said.Say(": % of %, but the guesses allow %. Weigh first.", shown(l.figure.Nominal), shown(*l.limit), shown(l.figure.High))...)
+		f.Says = append(
+			capital,
+			said.Say(
+				": % of %, but the guesses allow %. Weigh first.",
+				shown(l.figure.Nominal),
+				shown(*l.limit),
+				shown(l.figure.High),
+			)...)
 	case f.Tight == finding.LittleRoom:
-		f.Says = append(capital, said.Say(": % of %, only % left.", shown(l.figure.Nominal), shown(*l.limit), shown(-over))...)
+		f.Says = append(
+			capital,
+			said.Say(": % of %, only % left.", shown(l.figure.Nominal), shown(*l.limit), shown(-over))...)
 	default:
 		f.Says = append(capital, said.Say(": % of %.", shown(l.figure.Nominal), shown(*l.limit))...)
 	}
@@ -249,26 +289,82 @@ func links(r *rig.Rig) []*link {
 		out = append(out, l)
 	}
 	if r.Plan.Region == quantity.Australia || t.OnWheels != nil {
-		add(&link{id: "on-wheels", stage: "trailer", path: tp + "/onWheels", name: said.Say("{On wheels}"), reads: norms.ReadsWheels,
-			limit: num(t.OnWheels), figure: wheels, where: plateOf, act: lighten, steps: beamSteps})
+		add(
+			&link{
+				id:     "on-wheels",
+				stage:  "trailer",
+				path:   tp + "/onWheels",
+				name:   said.Say("{On wheels}"),
+				reads:  norms.ReadsWheels,
+				limit:  num(t.OnWheels),
+				figure: wheels,
+				where:  plateOf,
+				act:    lighten,
+				steps:  beamSteps,
+			},
+		)
 	}
 	axle := said.Say("Read the axle's plate, at the middle of the tube or behind a wheel.")
 	if n := t.Axles; n > 1 {
-		axle = said.Say("Read each axle's plate, at the middle of the tube or behind a wheel, and add up all %.", said.Count(n))
+		axle = said.Say(
+			"Read each axle's plate, at the middle of the tube or behind a wheel, and add up all %.",
+			said.Count(n),
+		)
 	}
-	add(&link{id: "axle", stage: "trailer", path: tp + "/axleRating", name: said.Say(map[bool]string{false: "Axle", true: "Axles together"}[t.Axles > 1]), reads: norms.ReadsWheels, essential: true,
-		limit: num(t.AxleRating), figure: wheels, where: axle, act: lighten, steps: beamSteps})
+	add(
+		&link{
+			id:        "axle",
+			stage:     "trailer",
+			path:      tp + "/axleRating",
+			name:      said.Say(map[bool]string{false: "Axle", true: "Axles together"}[t.Axles > 1]),
+			reads:     norms.ReadsWheels,
+			essential: true,
+			limit:     num(t.AxleRating),
+			figure:    wheels,
+			where:     axle,
+			act:       lighten,
+			steps:     beamSteps,
+		},
+	)
 	group, n := r.Group, max(1, t.Axles)
 	var heavy *span
 	if group != nil {
 		h := group.Heaviest()
 		heavy = &h
-		add(&link{id: "axle-heavier", stage: "trailer", path: tp + "/axleRating", name: said.Say("The heavier axle"), reads: norms.ReadsWheels, axles: n,
-			limit: shareOf(t.AxleRating, n), figure: heavy, where: axle, act: "Without an equaliser the ball's height shares them: bring it level, or take weight off.", steps: beamSteps})
+		add(
+			&link{
+				id:    "axle-heavier",
+				stage: "trailer",
+				path:  tp + "/axleRating",
+				name:  said.Say("The heavier axle"),
+				reads: norms.ReadsWheels,
+				axles: n,
+				limit: shareOf(
+					t.AxleRating,
+					n,
+				),
+				figure: heavy,
+				where:  axle,
+				act:    "Without an equaliser the ball's height shares them: bring it level, or take weight off.",
+				steps:  beamSteps,
+			},
+		)
 	}
 	if t.SpringRating != nil {
-		add(&link{id: "springs", stage: "trailer", path: tp + "/springRating", name: said.Say("Springs"), reads: norms.ReadsWheels,
-			limit: num(t.SpringRating), figure: wheels, where: plateOf, act: lighten, steps: beamSteps})
+		add(
+			&link{
+				id:     "springs",
+				stage:  "trailer",
+				path:   tp + "/springRating",
+				name:   said.Say("Springs"),
+				reads:  norms.ReadsWheels,
+				limit:  num(t.SpringRating),
+				figure: wheels,
+				where:  plateOf,
+				act:    lighten,
+				steps:  beamSteps,
+			},
+		)
 	}
 	tyre, field, tyreSource := r.TyreLimit()
 	tyrePath := tp + field
@@ -280,10 +376,30 @@ func links(r *rig.Rig) []*link {
 		f := *v * float64(n)
 		return &f
 	}
-	tyres := &link{id: "tyres", stage: "trailer", path: tyrePath, name: said.Say("{Tyre}s"), reads: norms.ReadsWheels, essential: true,
-		limit: times(tyre, r.Tyres()), figure: wheels, where: wall, act: lighten, steps: beamSteps, source: tyreSource}
+	tyres := &link{
+		id:        "tyres",
+		stage:     "trailer",
+		path:      tyrePath,
+		name:      said.Say("{Tyre}s"),
+		reads:     norms.ReadsWheels,
+		essential: true,
+		limit: times(
+			tyre,
+			r.Tyres(),
+		),
+		figure: wheels,
+		where:  wall,
+		act:    lighten,
+		steps:  beamSteps,
+		source: tyreSource,
+	}
 	if heavy != nil { // the heavier axle's bear most
-		tyres.name, tyres.limit, tyres.figure, tyres.axles = said.Say("{Tyre}s of the heavier axle"), times(tyre, 2), heavy, n
+		tyres.name, tyres.limit, tyres.figure, tyres.axles = said.Say(
+			"{Tyre}s of the heavier axle",
+		), times(
+			tyre,
+			2,
+		), heavy, n
 	}
 	add(tyres)
 	if r.Bears != nil && r.Bears.Left != nil && tyre != nil {
@@ -291,21 +407,68 @@ func links(r *rig.Rig) []*link {
 			id, name string
 			bears    *span
 		}{{"tyres-left", "{Tyre}s on the left", r.Bears.Left}, {"tyres-right", "{Tyre}s on the right", r.Bears.Right}} {
-			side := &link{id: s.id, stage: "trailer", path: tyrePath, name: said.Say(s.name), reads: norms.ReadsSide,
-				limit: times(tyre, r.Tyres()/2), figure: s.bears, where: wall, act: "Move weight across.", steps: beamSteps, source: tyreSource}
+			side := &link{
+				id:    s.id,
+				stage: "trailer",
+				path:  tyrePath,
+				name:  said.Say(s.name),
+				reads: norms.ReadsSide,
+				limit: times(
+					tyre,
+					r.Tyres()/2,
+				),
+				figure: s.bears,
+				where:  wall,
+				act:    "Move weight across.",
+				steps:  beamSteps,
+				source: tyreSource,
+			}
 			if b := r.Bears.OnAxle; heavy != nil && b.Nominal > 0 && b.Low > 0 { // as uneven on each axle
-				most := span{Nominal: s.bears.Nominal * heavy.Nominal / b.Nominal, Low: s.bears.Low * heavy.Low / b.High, High: s.bears.High * heavy.High / b.Low}
+				most := span{
+					Nominal: s.bears.Nominal * heavy.Nominal / b.Nominal,
+					Low:     s.bears.Low * heavy.Low / b.High,
+					High:    s.bears.High * heavy.High / b.Low,
+				}
 				side.limit, side.figure, side.axles = tyre, &most, n
 				side.name = append(side.name, said.Say(", the heavier axle's")...)
 			}
 			add(side)
 		}
 	}
-	add(&link{id: "coupling", stage: "trailer", path: tp + "/couplingRating", name: said.Say("{Coupling}"), reads: norms.ReadsTotal, essential: true,
-		limit: num(t.CouplingRating), figure: total, where: said.Say("It is stamped on the {coupling}."), act: lighten, steps: massSteps})
+	add(
+		&link{
+			id:        "coupling",
+			stage:     "trailer",
+			path:      tp + "/couplingRating",
+			name:      said.Say("{Coupling}"),
+			reads:     norms.ReadsTotal,
+			essential: true,
+			limit: num(
+				t.CouplingRating,
+			),
+			figure: total,
+			where:  said.Say("It is stamped on the {coupling}."),
+			act:    lighten,
+			steps:  massSteps,
+		},
+	)
 	if t.CouplingBall != nil {
-		add(&link{id: "coupling-ball", stage: "trailer", path: tp + "/couplingBall", name: said.Say("{Coupling}'s {ball load} limit"), reads: norms.ReadsBall,
-			limit: num(t.CouplingBall), figure: ball, where: plateOf, act: "Move weight back.", steps: beamSteps})
+		add(
+			&link{
+				id:    "coupling-ball",
+				stage: "trailer",
+				path:  tp + "/couplingBall",
+				name:  said.Say("{Coupling}'s {ball load} limit"),
+				reads: norms.ReadsBall,
+				limit: num(
+					t.CouplingBall,
+				),
+				figure: ball,
+				where:  plateOf,
+				act:    "Move weight back.",
+				steps:  beamSteps,
+			},
+		)
 	}
 	if r.Outing == nil {
 		return out
@@ -324,13 +487,25 @@ func shareOf(rating *quantity.Mass, n int) *float64 {
 
 // label is the trailer's own rating as printed: gross, load alone, or unsure.
 func label(r *rig.Rig, total *span) *link {
-	l := &link{id: "gross", stage: "trailer", path: "/trailers/" + r.Scope.Trailer + "/label", name: said.Say("Trailer's {gross}"), reads: norms.ReadsTotal,
-		essential: true, gate: finding.GateBuy, act: lighten, needs: r.Needs, figure: total,
-		where: said.Say("Read the plate on frame or {drawbar}; a home-made trailer may have none."),
-		steps: func() []finding.Step { return r.MassSteps() }}
+	l := &link{
+		id:        "gross",
+		stage:     "trailer",
+		path:      "/trailers/" + r.Scope.Trailer + "/label",
+		name:      said.Say("Trailer's {gross}"),
+		reads:     norms.ReadsTotal,
+		essential: true,
+		gate:      finding.GateBuy,
+		act:       lighten,
+		needs:     r.Needs,
+		figure:    total,
+		where:     said.Say("Read the plate on frame or {drawbar}; a home-made trailer may have none."),
+		steps:     func() []finding.Step { return r.MassSteps() },
+	}
 	if r.Trailer.Label == nil {
 		if r.Trailer.NoPlate {
-			l.bare = said.Say("No plate: {tyre}s, axle and {coupling} bound the load, the frame stays not known. Have it looked at.")
+			l.bare = said.Say(
+				"No plate: {tyre}s, axle and {coupling} bound the load, the frame stays not known. Have it looked at.",
+			)
 		}
 		return l
 	}
@@ -345,11 +520,20 @@ func label(r *rig.Rig, total *span) *link {
 	case plan.CountsUnsure:
 		l.alternative = &load
 		l.unclear = func() (said.Sentence, finding.Need) {
-			need := finding.Need{Path: l.path + "/counts", Says: said.Say("what the label counts"), Where: said.Say("Look on the plate for {gross}; the label's number may be the load alone.")}
+			need := finding.Need{
+				Path:  l.path + "/counts",
+				Says:  said.Say("what the label counts"),
+				Where: said.Say("Look on the plate for {gross}; the label's number may be the load alone."),
+			}
 			if load.figure == nil {
 				return said.Say("Does the label's % count the trailer itself?", said.Mass(limit)), need
 			}
-			return said.Say("Does the label's % count the trailer itself? As {gross}: % of it used. As load only: %.", said.Mass(limit), said.Share(l.figure.Nominal/limit), said.Share(load.figure.Nominal/limit)), need
+			return said.Say(
+				"Does the label's % count the trailer itself? As {gross}: % of it used. As load only: %.",
+				said.Mass(limit),
+				said.Share(l.figure.Nominal/limit),
+				said.Share(load.figure.Nominal/limit),
+			), need
 		}
 	}
 	return l
@@ -359,8 +543,17 @@ func label(r *rig.Rig, total *span) *link {
 func carLinks(r *rig.Rig, total, ball, wheels *span) []*link {
 	v, vp := r.Vehicle, "/towVehicles/"+r.VehicleID
 	if v == nil {
-		return []*link{{id: "car", stage: "vehicle", path: "/outings/" + r.Scope.Outing + "/vehicle", name: said.Say("Tow vehicle"), essential: true, gate: finding.GateGo,
-			where: said.Say("Say which car tows this outing.")}}
+		return []*link{
+			{
+				id:        "car",
+				stage:     "vehicle",
+				path:      "/outings/" + r.Scope.Outing + "/vehicle",
+				name:      said.Say("Tow vehicle"),
+				essential: true,
+				gate:      finding.GateGo,
+				where:     said.Say("Say which car tows this outing."),
+			},
+		}
 	}
 	num := func(v *quantity.Mass) *float64 {
 		if v == nil {
@@ -389,36 +582,138 @@ func carLinks(r *rig.Rig, total, ball, wheels *span) []*link {
 	tow.where, tow.steps = book, towSteps
 	add(tow)
 	if r.Rules.HalfKerb && r.Trailer.Brakes == plan.BrakesNone {
-		half := &link{id: "half-kerb", path: vp + "/kerb", name: said.Say("Half the {curb weight}, unbraked"), reads: norms.ReadsTotal, figure: total,
-			where: said.Say("Read the car's papers."), act: "Carry less or fit brakes.", steps: towSteps, source: &r.Rules.KerbSource}
+		half := &link{
+			id:     "half-kerb",
+			path:   vp + "/kerb",
+			name:   said.Say("Half the {curb weight}, unbraked"),
+			reads:  norms.ReadsTotal,
+			figure: total,
+			where: said.Say(
+				"Read the car's papers.",
+			),
+			act:    "Carry less or fit brakes.",
+			steps:  towSteps,
+			source: &r.Rules.KerbSource,
+		}
 		if v.Kerb != nil {
 			h := float64(v.Kerb.Value) / 2
 			half.limit = &h
 		}
 		add(half)
 	}
-	add(&link{id: "hitch", path: vp + "/hitchTow", name: said.Say("{Tow bar} rating"), reads: norms.ReadsTotal, essential: true, limit: num(v.HitchTow), figure: total,
-		where: said.Say("Read the plate on the {tow bar}."), act: lighten, steps: towSteps})
+	add(
+		&link{
+			id:        "hitch",
+			path:      vp + "/hitchTow",
+			name:      said.Say("{Tow bar} rating"),
+			reads:     norms.ReadsTotal,
+			essential: true,
+			limit:     num(v.HitchTow),
+			figure:    total,
+			where:     said.Say("Read the plate on the {tow bar}."),
+			act:       lighten,
+			steps:     towSteps,
+		},
+	)
 	if d := hitchD(r); d != nil {
 		add(d)
 	}
 	beamSteps := func() []finding.Step { return r.SupportSteps() }
-	add(&link{id: "ball-limit", path: vp + "/ballLimit", name: said.Say("Car's {ball load} limit"), reads: norms.ReadsBall, essential: true, limit: num(v.BallLimit), figure: ball,
-		where: book, act: "Move weight back or take some off.", steps: beamSteps})
-	add(&link{id: "hitch-ball", path: vp + "/hitchBall", name: said.Say("{Tow bar}'s {ball load} limit"), reads: norms.ReadsBall, limit: num(v.HitchBall), figure: ball,
-		where: said.Say("Read the plate on the {tow bar}."), act: "Move weight back or take some off.", steps: beamSteps})
-	add(&link{id: "ball", path: vp + "/ballRating", name: said.Say("Ball"), reads: norms.ReadsTotal, limit: num(v.BallRating), figure: total,
-		where: said.Say("It is stamped on top of the ball."), act: "Fit a ball rated for it.", steps: towSteps})
+	add(
+		&link{
+			id:        "ball-limit",
+			path:      vp + "/ballLimit",
+			name:      said.Say("Car's {ball load} limit"),
+			reads:     norms.ReadsBall,
+			essential: true,
+			limit:     num(v.BallLimit),
+			figure:    ball,
+			where:     book,
+			act:       "Move weight back or take some off.",
+			steps:     beamSteps,
+		},
+	)
+	add(
+		&link{
+			id:     "hitch-ball",
+			path:   vp + "/hitchBall",
+			name:   said.Say("{Tow bar}'s {ball load} limit"),
+			reads:  norms.ReadsBall,
+			limit:  num(v.HitchBall),
+			figure: ball,
+			where: said.Say(
+				"Read the plate on the {tow bar}.",
+			),
+			act:   "Move weight back or take some off.",
+			steps: beamSteps,
+		},
+	)
+	add(
+		&link{
+			id:     "ball",
+			path:   vp + "/ballRating",
+			name:   said.Say("Ball"),
+			reads:  norms.ReadsTotal,
+			limit:  num(v.BallRating),
+			figure: total,
+			where:  said.Say("It is stamped on top of the ball."),
+			act:    "Fit a ball rated for it.",
+			steps:  towSteps,
+		},
+	)
 	car, needs := r.CarMass()
 	carTotal, train := plus(car, ball), plus(car, total)
 	carNeeds := append(slices.Clone(needs), r.Needs...)
-	add(&link{id: "car-gross", path: vp + "/gross", name: said.Say("Car's {car gross}"), reads: norms.ReadsCar, essential: true, limit: num(v.Gross), figure: carTotal, needs: carNeeds,
-		where: said.Say("Read the plate on the door post."), act: "Leave people or luggage behind.", steps: func() []finding.Step { return carSteps(r, carTotal, ball) }})
-	add(&link{id: "train", path: vp + "/train", name: said.Say("{Train gross}"), reads: norms.ReadsTrain, limit: num(v.Train), figure: train, needs: carNeeds,
-		where: said.Say("Read the plate on the door post or the handbook."), act: lighten, steps: func() []finding.Step { return carSteps(r, train, total) }})
+	add(
+		&link{
+			id:        "car-gross",
+			path:      vp + "/gross",
+			name:      said.Say("Car's {car gross}"),
+			reads:     norms.ReadsCar,
+			essential: true,
+			limit:     num(v.Gross),
+			figure:    carTotal,
+			needs:     carNeeds,
+			where: said.Say(
+				"Read the plate on the door post.",
+			),
+			act:   "Leave people or luggage behind.",
+			steps: func() []finding.Step { return carSteps(r, carTotal, ball) },
+		},
+	)
+	add(
+		&link{
+			id:     "train",
+			path:   vp + "/train",
+			name:   said.Say("{Train gross}"),
+			reads:  norms.ReadsTrain,
+			limit:  num(v.Train),
+			figure: train,
+			needs:  carNeeds,
+			where: said.Say(
+				"Read the plate on the door post or the handbook.",
+			),
+			act:   lighten,
+			steps: func() []finding.Step { return carSteps(r, train, total) },
+		},
+	)
 	rear, rearNeeds := r.CarRear(ball)
-	add(&link{id: "rear-axle", path: vp + "/rearLimit", name: said.Say("Car's rear axle"), reads: norms.ReadsRear, limit: num(v.RearLimit), figure: rear, needs: rearNeeds,
-		where: said.Say("Read the plate on the door post."), act: "Lighten the ball or the boot.", steps: func() []finding.Step { return rearSteps(r, rear) }})
+	add(
+		&link{
+			id:     "rear-axle",
+			path:   vp + "/rearLimit",
+			name:   said.Say("Car's rear axle"),
+			reads:  norms.ReadsRear,
+			limit:  num(v.RearLimit),
+			figure: rear,
+			needs:  rearNeeds,
+			where: said.Say(
+				"Read the plate on the door post.",
+			),
+			act:   "Lighten the ball or the boot.",
+			steps: func() []finding.Step { return rearSteps(r, rear) },
+		},
+	)
 	return out
 }
 
@@ -434,10 +729,22 @@ func towLink(r *rig.Rig, vp string, towed *span) *link {
 		f := float64(*m)
 		return &f
 	}
-	l := link{id: "tow", path: vp + "/towBraked", name: said.Say("{Tow rating}, with brakes"), reads: r.Rules.TowReads, essential: true,
-		figure: towed, act: lighten, limit: pick(v.TowBraked)}
+	l := link{
+		id:        "tow",
+		path:      vp + "/towBraked",
+		name:      said.Say("{Tow rating}, with brakes"),
+		reads:     r.Rules.TowReads,
+		essential: true,
+		figure:    towed,
+		act:       lighten,
+		limit:     pick(v.TowBraked),
+	}
 	without := l
-	without.limit, without.path, without.name = pick(v.TowUnbraked), vp+"/towUnbraked", said.Say("{Tow rating}, no brakes")
+	without.limit, without.path, without.name = pick(
+		v.TowUnbraked,
+	), vp+"/towUnbraked", said.Say(
+		"{Tow rating}, no brakes",
+	)
 	switch r.Trailer.Brakes {
 	case plan.BrakesNone:
 		return &without
@@ -448,8 +755,16 @@ func towLink(r *rig.Rig, vp string, towed *span) *link {
 		l.name = said.Say("{Tow rating}")
 		l.alternative = &without
 		l.unclear = func() (said.Sentence, finding.Need) {
-			need := finding.Need{Path: "/trailers/" + r.Scope.Trailer + "/brakes", Says: said.Say("whether the trailer has brakes"), Where: said.Say("Look behind a wheel and at the {coupling}.")}
-			return said.Say("{Tow rating}: % of % with brakes; without, it may be less. Has this trailer brakes?", said.Mass(l.figure.Nominal), said.Mass(*l.limit)), need
+			need := finding.Need{
+				Path:  "/trailers/" + r.Scope.Trailer + "/brakes",
+				Says:  said.Say("whether the trailer has brakes"),
+				Where: said.Say("Look behind a wheel and at the {coupling}."),
+			}
+			return said.Say(
+				"{Tow rating}: % of % with brakes; without, it may be less. Has this trailer brakes?",
+				said.Mass(l.figure.Nominal),
+				said.Mass(*l.limit),
+			), need
 		}
 	}
 	return &l
@@ -466,7 +781,16 @@ func carTerms(r *rig.Rig) []finding.StepTerm {
 	var terms []finding.StepTerm
 	add := func(symbol, says, path string, e *plan.MassEstimate) {
 		if e != nil {
-			terms = append(terms, finding.StepTerm{Symbol: symbol, Says: said.Say(says), Measure: finding.Of(quantity.KindMass, e.Range(r.Plan)), How: string(e.How), Path: path})
+			terms = append(
+				terms,
+				finding.StepTerm{
+					Symbol:  symbol,
+					Says:    said.Say(says),
+					Measure: finding.Of(quantity.KindMass, e.Range(r.Plan)),
+					How:     string(e.How),
+					Path:    path,
+				},
+			)
 		}
 	}
 	add("m_car", "car, {curb weight}", "/towVehicles/"+r.VehicleID+"/kerb", r.Vehicle.Kerb)
@@ -476,18 +800,66 @@ func carTerms(r *rig.Rig) []finding.StepTerm {
 }
 
 func carSteps(r *rig.Rig, sum, last *span) []finding.Step {
-	return append(r.SupportSteps(), finding.Step{Symbol: "m", Says: said.Say("in all"), Formula: "m = m_car + m_people + m_gear + m_trailer or R_ball", Result: finding.Of(quantity.KindMass, *sum),
-		Terms: append(carTerms(r), finding.StepTerm{Symbol: "R", Says: said.Say("from the trailer"), Measure: finding.Of(quantity.KindMass, *last), How: "computed"})})
+	return append(
+		r.SupportSteps(),
+		finding.Step{
+			Symbol:  "m",
+			Says:    said.Say("in all"),
+			Formula: "m = m_car + m_people + m_gear + m_trailer or R_ball",
+			Result:  finding.Of(quantity.KindMass, *sum),
+			Terms: append(
+				carTerms(r),
+				finding.StepTerm{
+					Symbol:  "R",
+					Says:    said.Say("from the trailer"),
+					Measure: finding.Of(quantity.KindMass, *last),
+					How:     "computed",
+				},
+			),
+		},
+	)
 }
 
 func rearSteps(r *rig.Rig, sum *span) []finding.Step {
-	terms := append(carTerms(r),
-		finding.StepTerm{Symbol: "s_people", Says: said.Say("people's share on the rear axle"), Measure: finding.Of(quantity.KindShare, rig.PeopleRear), How: string(plan.Typical)},
-		finding.StepTerm{Symbol: "s_gear", Says: said.Say("luggage's share on the rear axle"), Measure: finding.Of(quantity.KindShare, rig.GearRear), How: string(plan.Typical)},
-		finding.StepTerm{Symbol: "R_empty", Says: said.Say("rear axle, empty car"), Measure: finding.Of(quantity.KindMass, r.Vehicle.RearEmpty.Range(r.Plan)), How: string(r.Vehicle.RearEmpty.How)},
-		finding.StepTerm{Symbol: "wb", Says: said.Say("wheelbase"), Measure: finding.Exactly(quantity.KindLength, r.Vehicle.Wheelbase.Value), How: string(r.Vehicle.Wheelbase.How)},
-		finding.StepTerm{Symbol: "o", Says: said.Say("rear axle to ball"), Measure: finding.Exactly(quantity.KindLength, r.Vehicle.RearOverhang.Value), How: string(r.Vehicle.RearOverhang.How)},
-		finding.StepTerm{Symbol: "R_ball", Says: said.Say("{ball load}"), Measure: finding.Of(quantity.KindMass, r.Bears.Ball), How: "computed"})
+	terms := append(
+		carTerms(r),
+		finding.StepTerm{
+			Symbol:  "s_people",
+			Says:    said.Say("people's share on the rear axle"),
+			Measure: finding.Of(quantity.KindShare, rig.PeopleRear),
+			How:     string(plan.Typical),
+		},
+		finding.StepTerm{
+			Symbol:  "s_gear",
+			Says:    said.Say("luggage's share on the rear axle"),
+			Measure: finding.Of(quantity.KindShare, rig.GearRear),
+			How:     string(plan.Typical),
+		},
+		finding.StepTerm{
+			Symbol:  "R_empty",
+			Says:    said.Say("rear axle, empty car"),
+			Measure: finding.Of(quantity.KindMass, r.Vehicle.RearEmpty.Range(r.Plan)),
+			How:     string(r.Vehicle.RearEmpty.How),
+		},
+		finding.StepTerm{
+			Symbol:  "wb",
+			Says:    said.Say("wheelbase"),
+			Measure: finding.Exactly(quantity.KindLength, r.Vehicle.Wheelbase.Value),
+			How:     string(r.Vehicle.Wheelbase.How),
+		},
+		finding.StepTerm{
+			Symbol:  "o",
+			Says:    said.Say("rear axle to ball"),
+			Measure: finding.Exactly(quantity.KindLength, r.Vehicle.RearOverhang.Value),
+			How:     string(r.Vehicle.RearOverhang.How),
+		},
+		finding.StepTerm{
+			Symbol:  "R_ball",
+			Says:    said.Say("{ball load}"),
+			Measure: finding.Of(quantity.KindMass, r.Bears.Ball),
+			How:     "computed",
+		},
+	)
 	return append(r.SupportSteps(), finding.Step{Symbol: "R_rear", Says: said.Say("car's rear axle"),
 		Formula: "R_rear = R_empty + s_people·m_people + s_gear·m_gear + R_ball·(wb + o)/wb", Result: finding.Of(quantity.KindMass, *sum), Terms: terms})
 }
@@ -506,7 +878,14 @@ type Payload struct {
 // take half of the axle's part, the car the ball's part, its rear axle that part
 // on its lever. Without the trailer's own rating it is Not known.
 func payload(r *rig.Rig, all []*link) (*Payload, finding.Finding) {
-	f := finding.Finding{Code: CodePayload, Stage: "trailer", Scope: r.Scope, Gate: finding.GateBuy, Subject: "/trailers/" + r.Scope.Trailer, Title: said.Say("Payload left")}
+	f := finding.Finding{
+		Code:    CodePayload,
+		Stage:   "trailer",
+		Scope:   r.Scope,
+		Gate:    finding.GateBuy,
+		Subject: "/trailers/" + r.Scope.Trailer,
+		Title:   said.Say("Payload left"),
+	}
 	front, rear := r.Deck()
 	x, l := (front+rear)/2, 0.0
 	if r.Axle != nil {
@@ -538,7 +917,13 @@ func payload(r *rig.Rig, all []*link) (*Payload, finding.Finding) {
 	where := said.Length(p.From)
 	if best < 0 {
 		f.Outcome = finding.Fails
-		f.Says = append(said.Say("% too much, with what is added counted % behind the {headboard}. Over: ", said.Mass(-best), where), name...)
+		f.Says = append(
+			said.Say(
+				"% too much, with what is added counted % behind the {headboard}. Over: ",
+				said.Mass(-best),
+				where,
+			),
+			name...)
 	} else {
 		f.Outcome = finding.Holds
 		f.Says = append(said.Say("% more may go % behind the {headboard}. Full first: ", said.Mass(math.Floor(best)), where), name...)
@@ -604,19 +989,36 @@ func room(r *rig.Rig, all []*link, x float64, lenient bool) (best float64, rulin
 		case (k.reads == norms.ReadsBall || k.reads == norms.ReadsCar) && l > x:
 			take(k, room*l/(l-x))
 		case k.reads == norms.ReadsRear && l > x:
-			take(k, room*l/(l-x)/rig.Lever(float64(r.Vehicle.Wheelbase.Value), float64(r.Vehicle.RearOverhang.Value)))
+			take(
+				k,
+				room*l/(l-x)/rig.Lever(float64(r.Vehicle.Wheelbase.Value), float64(r.Vehicle.RearOverhang.Value)),
+			)
 		}
 	}
 	return best, ruling, known
 }
 
 func payloadSteps(r *rig.Rig, all []*link, x, l, best float64) []finding.Step {
-	step := finding.Step{Symbol: "p", Says: said.Say("payload that may be added at x"), Formula: "p = min(G − Σm, (A − R_axle)·L/x, (S − R_ball)·L/(L − x))",
-		Result: finding.Exactly(quantity.KindMass, best),
+	step := finding.Step{
+		Symbol:  "p",
+		Says:    said.Say("payload that may be added at x"),
+		Formula: "p = min(G − Σm, (A − R_axle)·L/x, (S − R_ball)·L/(L − x))",
+		Result:  finding.Exactly(quantity.KindMass, best),
 		Terms: []finding.StepTerm{
-			{Symbol: "x", Says: said.Say("middle of the deck, behind the ball"), Measure: finding.Exactly(quantity.KindLength, x), How: "computed"},
-			{Symbol: "L", Says: said.Say("{coupling} to axle"), Measure: finding.Exactly(quantity.KindLength, l), How: "stated"},
-		}}
+			{
+				Symbol:  "x",
+				Says:    said.Say("middle of the deck, behind the ball"),
+				Measure: finding.Exactly(quantity.KindLength, x),
+				How:     "computed",
+			},
+			{
+				Symbol:  "L",
+				Says:    said.Say("{coupling} to axle"),
+				Measure: finding.Exactly(quantity.KindLength, l),
+				How:     "stated",
+			},
+		},
+	}
 	for _, k := range all {
 		if !k.known() || k.kind != "" {
 			continue
@@ -624,7 +1026,16 @@ func payloadSteps(r *rig.Rig, all []*link, x, l, best float64) []finding.Step {
 		symbol := map[norms.Reads]string{norms.ReadsTotal: "G − Σm", norms.ReadsWheels: "A − R_axle", norms.ReadsBall: "S − R_ball", norms.ReadsTrain: "train − Σ",
 			norms.ReadsSide: "side − R_side", norms.ReadsCar: "car − Σ", norms.ReadsRear: "rear − R_rear"}[k.reads]
 		if symbol != "" {
-			step.Terms = append(step.Terms, finding.StepTerm{Symbol: symbol, Says: k.name, Measure: finding.Exactly(quantity.KindMass, *k.limit-k.figure.Nominal), How: "computed", Path: k.path})
+			step.Terms = append(
+				step.Terms,
+				finding.StepTerm{
+					Symbol:  symbol,
+					Says:    k.name,
+					Measure: finding.Exactly(quantity.KindMass, *k.limit-k.figure.Nominal),
+					How:     "computed",
+					Path:    k.path,
+				},
+			)
 		}
 	}
 	return append(r.SupportSteps(), step)

@@ -61,12 +61,29 @@ func fills(r *rig.Rig, all []*link) (out []Fill, fs []finding.Finding) {
 				allowed, ruling = at, by
 			}
 		}
-		fill := Fill{Load: it.Path, Name: it.Name, Mass: finding.Of(quantity.KindMass, *it.Lot.Mass), Volume: finding.Of(quantity.KindVolume, it.Lot.Volume),
-			Allowed: finding.Exactly(quantity.KindMass, allowed), By: ruling.name, Side: foot.Side, Spills: it.Lot.Spills, Open: open}
+		fill := Fill{
+			Load:   it.Path,
+			Name:   it.Name,
+			Mass:   finding.Of(quantity.KindMass, *it.Lot.Mass),
+			Volume: finding.Of(quantity.KindVolume, it.Lot.Volume),
+			Allowed: finding.Exactly(
+				quantity.KindMass,
+				allowed,
+			),
+			By:     ruling.name,
+			Side:   foot.Side,
+			Spills: it.Lot.Spills,
+			Open:   open,
+		}
 		slope := goods.Tan((m.ReposeLow + m.ReposeHigh) / 2)
 		line := func(density float64) FillLine {
 			box := foot.Length * foot.Width * foot.Side
-			most := box + goods.HeapVolume(foot.Length, foot.Width, slope, goods.PeakHeight(foot.Length, foot.Width, slope))
+			most := box + goods.HeapVolume(
+				foot.Length,
+				foot.Width,
+				slope,
+				goods.PeakHeight(foot.Length, foot.Width, slope),
+			)
 			l := FillLine{Volume: allowed / density}
 			if l.Volume > most {
 				l.Volume, l.Full = most, true
@@ -92,7 +109,10 @@ func fills(r *rig.Rig, all []*link) (out []Fill, fs []finding.Finding) {
 		if foot.Side > 0 {
 			low, high := m.Density()
 			v := foot.Length * foot.Width * foot.Side
-			fill.Level = finding.Of(quantity.KindMass, span{Nominal: v * (low + high) / 2, Low: v * low, High: v * high})
+			fill.Level = finding.Of(
+				quantity.KindMass,
+				span{Nominal: v * (low + high) / 2, Low: v * low, High: v * high},
+			)
 		}
 		out = append(out, fill)
 		fs = append(fs, fillFinding(r, it, &fill, &m, now, own, all))
@@ -109,7 +129,11 @@ func leveled(r *rig.Rig, it *rig.Item, foot goods.Bed) (allowed float64, ruling 
 	l := p.Loads[it.ID]
 	bulk := *l.Bulk
 	exact := quantity.Volume(0)
-	bulk.By, bulk.Count, bulk.Volume = plan.ByVolume, nil, &plan.VolumeEstimate{Value: quantity.Volume(it.Lot.Volume.Nominal), PlusMinus: &exact, How: plan.Weighed}
+	bulk.By, bulk.Count, bulk.Volume = plan.ByVolume, nil, &plan.VolumeEstimate{
+		Value:     quantity.Volume(it.Lot.Volume.Nominal),
+		PlusMinus: &exact,
+		How:       plan.Weighed,
+	}
 	l.Bulk = &bulk
 	p.Loads[it.ID] = l
 	o := *r.Outing
@@ -138,9 +162,26 @@ func leveled(r *rig.Rig, it *rig.Item, foot goods.Bed) (allowed float64, ruling 
 	return 0, nil, false
 }
 
-func fillFinding(r *rig.Rig, it *rig.Item, fill *Fill, m *catalogue.Material, allowed float64, own bool, all []*link) finding.Finding {
-	f := finding.Finding{Code: CodeFill, Stage: "job", Scope: r.Scope, Gate: finding.GateGo, Subject: it.Path, Title: said.Say("%", said.Name(it.Name, "Loose material")),
-		Figure: fill.Mass, Limit: finding.Exactly(quantity.KindMass, allowed), Source: &catalogue.MaterialSource}
+func fillFinding(
+	r *rig.Rig,
+	it *rig.Item,
+	fill *Fill,
+	m *catalogue.Material,
+	allowed float64,
+	own bool,
+	all []*link,
+) finding.Finding {
+	f := finding.Finding{
+		Code:    CodeFill,
+		Stage:   "job",
+		Scope:   r.Scope,
+		Gate:    finding.GateGo,
+		Subject: it.Path,
+		Title:   said.Say("%", said.Name(it.Name, "Loose material")),
+		Figure:  fill.Mass,
+		Limit:   finding.Exactly(quantity.KindMass, allowed),
+		Source:  &catalogue.MaterialSource,
+	}
 	name := said.Name(it.Name, "Loose material")
 	f.Outcome, f.Tight = finding.Under(*it.Lot.Mass, allowed, Reserve)
 	line := fill.Wet
@@ -156,7 +197,11 @@ func fillFinding(r *rig.Rig, it *rig.Item, fill *Fill, m *catalogue.Material, al
 		// The other ratings bound it; the trailer's own may allow less.
 		f.Outcome, f.Tight, f.Margin = finding.Unknown, "", nil
 		f.Needs = []finding.Need{{Path: all[0].path, Says: all[0].name, Where: all[0].where}}
-		f.Says = said.Say("How much of % may go is not known: it takes the trailer's rating. The others bound it at %.", name, said.Mass(allowed))
+		f.Says = said.Say(
+			"How much of % may go is not known: it takes the trailer's rating. The others bound it at %.",
+			name,
+			said.Mass(allowed),
+		)
 		return f
 	}
 	upTo := said.Say("Fill to %, "+wetter+".", said.Length(line.Depth))
@@ -164,18 +209,33 @@ func fillFinding(r *rig.Rig, it *rig.Item, fill *Fill, m *catalogue.Material, al
 	case it.Shape != "heap":
 		upTo = nil
 	case it.Load.Bulk.By == plan.ByScoops:
-		upTo = said.Say("Raked level % may go: fill to %, "+wetter+".", said.Mass(fill.Allowed.Value), said.Length(line.Depth))
+		upTo = said.Say(
+			"Raked level % may go: fill to %, "+wetter+".",
+			said.Mass(fill.Allowed.Value),
+			said.Length(line.Depth),
+		)
 	}
 	switch {
 	case allowed <= 0:
 		f.Outcome, f.Tight = finding.Fails, ""
 		f.Says = said.Say("No room for %: the rest is over already.", name)
 	case f.Outcome == finding.Fails:
-		f.Says = append(said.Say("% weighs %, % may go. ", name, said.Mass(it.Lot.Mass.Nominal), said.Mass(allowed)), upTo...)
+		f.Says = append(
+			said.Say("% weighs %, % may go. ", name, said.Mass(it.Lot.Mass.Nominal), said.Mass(allowed)),
+			upTo...)
 	case f.Tight == finding.GuessTooRough:
-		f.Says = append(said.Say("% may weigh % when "+heavier(it)+", % may go. ", name, said.Mass(it.Lot.Mass.High), said.Mass(allowed)), upTo...)
+		f.Says = append(
+			said.Say(
+				"% may weigh % when "+heavier(it)+", % may go. ",
+				name,
+				said.Mass(it.Lot.Mass.High),
+				said.Mass(allowed),
+			),
+			upTo...)
 	default:
-		f.Says = append(said.Say("%: % of the % that may go. ", name, said.Mass(it.Lot.Mass.Nominal), said.Mass(allowed)), upTo...)
+		f.Says = append(
+			said.Say("%: % of the % that may go. ", name, said.Mass(it.Lot.Mass.Nominal), said.Mass(allowed)),
+			upTo...)
 		if line.Full {
 			f.Says = said.Say("%: % even heaped, % may go.", name, said.Mass(it.Lot.Mass.High), said.Mass(allowed))
 		}
@@ -203,16 +263,63 @@ func heavier(it *rig.Item) string {
 func fillSteps(it *rig.Item, fill *Fill, m *catalogue.Material, allowed float64) []finding.Step {
 	density := goods.Density(m, it.Load.Bulk.Wet)
 	return []finding.Step{
-		{Symbol: "m", Says: said.Say("as planned"), Formula: "m = V·ρ", Result: fill.Mass, Source: &catalogue.MaterialSource, Terms: []finding.StepTerm{
-			{Symbol: "V", Says: said.Say("volume"), Measure: fill.Volume, How: string(it.Lot.How), Path: it.Path + "/bulk"},
-			{Symbol: "ρ", Says: said.Say("density of %", said.Piece{Text: m.Name}), Measure: finding.Of(quantity.KindDensity, density), How: string(plan.Typical)}}},
-		{Symbol: "m_max", Says: said.Say("what may go there until the first rating is full"), Formula: "m_max = m + min of what the ratings leave", Result: finding.Exactly(quantity.KindMass, allowed),
-			Terms: []finding.StepTerm{{Symbol: "first", Says: fill.By, Measure: finding.Exactly(quantity.KindMass, allowed-it.Lot.Mass.Nominal), How: "computed"}}},
-		{Symbol: "h", Says: said.Say("depth, from dry to wet"), Formula: "h = m_max / (ρ·A) up to the sides, then a heap at the angle of repose",
-			Result: finding.Of(quantity.KindLength, span{Nominal: fill.Wet.Depth, Low: fill.Wet.Depth, High: fill.Dry.Depth}),
+		{
+			Symbol:  "m",
+			Says:    said.Say("as planned"),
+			Formula: "m = V·ρ",
+			Result:  fill.Mass,
+			Source:  &catalogue.MaterialSource,
 			Terms: []finding.StepTerm{
-				{Symbol: "ρ_dry", Says: said.Say("heaviest dry"), Measure: finding.Exactly(quantity.KindDensity, m.DryHigh), How: string(plan.Typical)},
-				{Symbol: "ρ_wet", Says: said.Say("heaviest wet"), Measure: finding.Exactly(quantity.KindDensity, m.WetHigh), How: string(plan.Typical)}}},
+				{
+					Symbol:  "V",
+					Says:    said.Say("volume"),
+					Measure: fill.Volume,
+					How:     string(it.Lot.How),
+					Path:    it.Path + "/bulk",
+				},
+				{
+					Symbol:  "ρ",
+					Says:    said.Say("density of %", said.Piece{Text: m.Name}),
+					Measure: finding.Of(quantity.KindDensity, density),
+					How:     string(plan.Typical),
+				}},
+		},
+		{
+			Symbol:  "m_max",
+			Says:    said.Say("what may go there until the first rating is full"),
+			Formula: "m_max = m + min of what the ratings leave",
+			Result:  finding.Exactly(quantity.KindMass, allowed),
+			Terms: []finding.StepTerm{
+				{
+					Symbol:  "first",
+					Says:    fill.By,
+					Measure: finding.Exactly(quantity.KindMass, allowed-it.Lot.Mass.Nominal),
+					How:     "computed",
+				},
+			},
+		},
+		{
+			Symbol:  "h",
+			Says:    said.Say("depth, from dry to wet"),
+			Formula: "h = m_max / (ρ·A) up to the sides, then a heap at the angle of repose",
+			Result: finding.Of(
+				quantity.KindLength,
+				span{Nominal: fill.Wet.Depth, Low: fill.Wet.Depth, High: fill.Dry.Depth},
+			),
+			Terms: []finding.StepTerm{
+				{
+					Symbol:  "ρ_dry",
+					Says:    said.Say("heaviest dry"),
+					Measure: finding.Exactly(quantity.KindDensity, m.DryHigh),
+					How:     string(plan.Typical),
+				},
+				{
+					Symbol:  "ρ_wet",
+					Says:    said.Say("heaviest wet"),
+					Measure: finding.Exactly(quantity.KindDensity, m.WetHigh),
+					How:     string(plan.Typical),
+				}},
+		},
 	}
 }
 
@@ -230,8 +337,18 @@ func FillLayer(r *rig.Rig, fills []Fill) (out []scene.Shape) {
 				continue
 			}
 			dry, wet := -(it.Bottom + f.Dry.Depth), -(it.Bottom + f.Wet.Depth)
-			out = append(out, scene.Line("fill-line fill-dry", it.Front-0.05, dry, it.Rear+0.05, dry), scene.Line("fill-line fill-wet", it.Front-0.05, wet, it.Rear+0.05, wet),
-				scene.Label("fill-label", "end", tail+0.2, min(dry, -it.Top)-0.13, said.Say("dry to %, wet to %", said.Length(f.Dry.Depth), said.Length(f.Wet.Depth))))
+			out = append(
+				out,
+				scene.Line("fill-line fill-dry", it.Front-0.05, dry, it.Rear+0.05, dry),
+				scene.Line("fill-line fill-wet", it.Front-0.05, wet, it.Rear+0.05, wet),
+				scene.Label(
+					"fill-label",
+					"end",
+					tail+0.2,
+					min(dry, -it.Top)-0.13,
+					said.Say("dry to %, wet to %", said.Length(f.Dry.Depth), said.Length(f.Wet.Depth)),
+				),
+			)
 		}
 	}
 	return out

@@ -21,7 +21,12 @@ func DValue(vehicle, trailer float64) float64 {
 	return quantity.Gravity * vehicle * trailer / (vehicle + trailer)
 }
 
-var dSource = finding.Source{Title: "UNECE Regulation 55, D and Dc values", Clause: "2.11", AsOf: norms.AsOf, Confidence: "A"}
+var dSource = finding.Source{
+	Title:      "UNECE Regulation 55, D and Dc values",
+	Clause:     "2.11",
+	AsOf:       norms.AsOf,
+	Confidence: "A",
+}
 
 // hitchD holds the hitch's D value against the permissible masses; nil where
 // the plate gives none.
@@ -32,14 +37,36 @@ func hitchD(r *rig.Rig) *link {
 	}
 	vp, tp := "/towVehicles/"+r.VehicleID, "/trailers/"+r.Scope.Trailer
 	limit := float64(*v.HitchD)
-	l := &link{id: "hitch-d", path: vp + "/hitchD", name: said.Say("{Tow bar}'s D value"), reads: norms.ReadsTotal, kind: quantity.KindForce, limit: &limit,
-		act: "Tow a lighter trailer, or fit a hitch with a higher D.", source: &dSource}
+	l := &link{
+		id:     "hitch-d",
+		path:   vp + "/hitchD",
+		name:   said.Say("{Tow bar}'s D value"),
+		reads:  norms.ReadsTotal,
+		kind:   quantity.KindForce,
+		limit:  &limit,
+		act:    "Tow a lighter trailer, or fit a hitch with a higher D.",
+		source: &dSource,
+	}
 	mass, axles, path := permissible(r)
 	if v.Gross == nil {
-		l.needs = append(l.needs, finding.Need{Path: vp + "/gross", Says: said.Say("the car's {car gross}"), Where: said.Say("Read the plate on the door post.")})
+		l.needs = append(
+			l.needs,
+			finding.Need{
+				Path:  vp + "/gross",
+				Says:  said.Say("the car's {car gross}"),
+				Where: said.Say("Read the plate on the door post."),
+			},
+		)
 	}
 	if mass == nil {
-		l.needs = append(l.needs, finding.Need{Path: tp + "/label", Says: said.Say("the trailer's {gross}"), Where: said.Say("Read the trailer's plate.")})
+		l.needs = append(
+			l.needs,
+			finding.Need{
+				Path:  tp + "/label",
+				Says:  said.Say("the trailer's {gross}"),
+				Where: said.Say("Read the trailer's plate."),
+			},
+		)
 	}
 	if l.needs != nil {
 		return l
@@ -51,10 +78,30 @@ func hitchD(r *rig.Rig) *link {
 		if axles {
 			formula, symbol, says = "Dc = g·T·C/(T + C)", "C", "permissible mass on its axles"
 		}
-		return []finding.Step{{Symbol: "D", Says: said.Say("what the coupling must take"), Formula: formula, Result: finding.Of(quantity.KindForce, d), Source: &dSource,
-			Terms: []finding.StepTerm{
-				{Symbol: "T", Says: said.Say("car's {car gross}"), Measure: finding.Exactly(quantity.KindMass, *v.Gross), How: string(plan.Plate), Path: vp + "/gross"},
-				{Symbol: symbol, Says: said.Say(says), Measure: finding.Exactly(quantity.KindMass, *mass), How: string(plan.Plate), Path: tp + path}}}}
+		return []finding.Step{
+			{
+				Symbol:  "D",
+				Says:    said.Say("what the coupling must take"),
+				Formula: formula,
+				Result:  finding.Of(quantity.KindForce, d),
+				Source:  &dSource,
+				Terms: []finding.StepTerm{
+					{
+						Symbol:  "T",
+						Says:    said.Say("car's {car gross}"),
+						Measure: finding.Exactly(quantity.KindMass, *v.Gross),
+						How:     string(plan.Plate),
+						Path:    vp + "/gross",
+					},
+					{
+						Symbol:  symbol,
+						Says:    said.Say(says),
+						Measure: finding.Exactly(quantity.KindMass, *mass),
+						How:     string(plan.Plate),
+						Path:    tp + path,
+					}},
+			},
+		}
 	}
 	return l
 }
@@ -88,8 +135,15 @@ func permissible(r *rig.Rig) (kg *float64, axles bool, path string) {
 
 // plug tells whether the trailer's plug fits the car's socket.
 func plug(r *rig.Rig) (finding.Finding, bool) {
-	f := finding.Finding{Code: CodePlug, Stage: "vehicle", Scope: r.Scope, Gate: finding.GateGo, Subject: "/trailers/" + r.Scope.Trailer + "/plug",
-		Title: said.Say("Plug and socket"), Source: norms.Practice("pins of different patterns do not mate")}
+	f := finding.Finding{
+		Code:    CodePlug,
+		Stage:   "vehicle",
+		Scope:   r.Scope,
+		Gate:    finding.GateGo,
+		Subject: "/trailers/" + r.Scope.Trailer + "/plug",
+		Title:   said.Say("Plug and socket"),
+		Source:  norms.Practice("pins of different patterns do not mate"),
+	}
 	if r.Vehicle == nil || r.Vehicle.Socket == "" || r.Trailer.Plug == "" {
 		return f, false
 	}
@@ -105,9 +159,17 @@ func plug(r *rig.Rig) (finding.Finding, bool) {
 	case r.Vehicle.Socket == r.Trailer.Plug:
 		f.Outcome, f.Says = finding.Holds, said.Say("Plug and socket fit: %.", name(r.Trailer.Plug))
 	case r.Vehicle.Adapter:
-		f.Outcome, f.Says = finding.Holds, said.Say("Plug % on socket %, by the adapter that is carried. Try every lamp.", name(r.Trailer.Plug), name(r.Vehicle.Socket))
+		f.Outcome, f.Says = finding.Holds, said.Say(
+			"Plug % on socket %, by the adapter that is carried. Try every lamp.",
+			name(r.Trailer.Plug),
+			name(r.Vehicle.Socket),
+		)
 	default:
-		f.Outcome, f.Says = finding.Fails, said.Say("Plug % does not fit the car's % socket. Get an adapter.", name(r.Trailer.Plug), name(r.Vehicle.Socket))
+		f.Outcome, f.Says = finding.Fails, said.Say(
+			"Plug % does not fit the car's % socket. Get an adapter.",
+			name(r.Trailer.Plug),
+			name(r.Vehicle.Socket),
+		)
 	}
 	return f, true
 }
@@ -118,19 +180,34 @@ const levelWithin = 0.025
 
 // mount tells the rise or drop that the ball mount needs for a level trailer.
 func mount(r *rig.Rig) (finding.Finding, bool) {
-	f := finding.Finding{Code: CodeMount, Stage: "vehicle", Scope: r.Scope, Subject: "/trailers/" + r.Scope.Trailer + "/couplingHeight",
-		Title: said.Say("Ball height"), Source: norms.Practice("level within 25 mm")}
+	f := finding.Finding{
+		Code:    CodeMount,
+		Stage:   "vehicle",
+		Scope:   r.Scope,
+		Subject: "/trailers/" + r.Scope.Trailer + "/couplingHeight",
+		Title:   said.Say("Ball height"),
+		Source:  norms.Practice("level within 25 mm"),
+	}
 	if r.Vehicle == nil || r.Vehicle.BallHeight == nil || r.Trailer.CouplingHeight == nil {
 		return f, false
 	}
 	d := float64(*r.Trailer.CouplingHeight - *r.Vehicle.BallHeight)
-	f.Figure, f.Limit = finding.Exactly(quantity.KindLength, math.Abs(d)), finding.Exactly(quantity.KindLength, levelWithin)
+	f.Figure, f.Limit = finding.Exactly(
+		quantity.KindLength,
+		math.Abs(d),
+	), finding.Exactly(
+		quantity.KindLength,
+		levelWithin,
+	)
 	word := "rise"
 	if d < 0 {
 		word = "drop"
 	}
 	if math.Abs(d) <= levelWithin+1e-9 {
-		f.Outcome, f.Says = finding.Holds, said.Say("Ball and {coupling} are level within %.", said.Length(levelWithin))
+		f.Outcome, f.Says = finding.Holds, said.Say(
+			"Ball and {coupling} are level within %.",
+			said.Length(levelWithin),
+		)
 	} else {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say("For a level trailer the ball mount needs % "+word+".", said.Length(math.Abs(d)))

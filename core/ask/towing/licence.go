@@ -15,7 +15,14 @@ const CodeLicence = "towing.licence"
 // licence tells which general licence the pair takes by its permissible masses, as the
 // plates give them. It cannot know which one the driver holds: it decides no stage.
 func licence(r *rig.Rig) (finding.Finding, bool) {
-	f := finding.Finding{Code: CodeLicence, Stage: "vehicle", Scope: r.Scope, Compares: true, Subject: "/trailers/" + r.Scope.Trailer + "/label", Title: said.Say("Driving licence")}
+	f := finding.Finding{
+		Code:     CodeLicence,
+		Stage:    "vehicle",
+		Scope:    r.Scope,
+		Compares: true,
+		Subject:  "/trailers/" + r.Scope.Trailer + "/label",
+		Title:    said.Say("Driving licence"),
+	}
 	if r.Outing == nil || r.Vehicle == nil {
 		return f, false
 	}
@@ -23,26 +30,58 @@ func licence(r *rig.Rig) (finding.Finding, bool) {
 	if l == nil {
 		f.Outcome, f.Source = finding.Unknown, norms.Practice("licences are by state or country")
 		f.Says = said.Say("Which licence this pair takes is for your state or country to say: ask before you tow.")
-		f.Needs = []finding.Need{{Path: "/region", Says: said.Say("what your licence lets you tow"), Where: said.Say("Ask the licence office.")}}
+		f.Needs = []finding.Need{
+			{
+				Path:  "/region",
+				Says:  said.Say("what your licence lets you tow"),
+				Where: said.Say("Ask the licence office."),
+			},
+		}
 		return f, true
 	}
 	f.Source = &l.Source
 	trailer := permissibleGross(r)
 	if trailer == nil || !l.TrailerAlone && r.Vehicle.Gross == nil {
-		f.Outcome, f.Says = finding.Unknown, said.Say("Which licence it takes is not known: that reads the permissible masses on the plates.")
+		f.Outcome, f.Says = finding.Unknown, said.Say(
+			"Which licence it takes is not known: that reads the permissible masses on the plates.",
+		)
 		if trailer == nil {
-			f.Needs = append(f.Needs, finding.Need{Path: f.Subject, Says: said.Say("the trailer's {gross}"), Where: said.Say("Read the trailer's plate.")})
+			f.Needs = append(
+				f.Needs,
+				finding.Need{
+					Path:  f.Subject,
+					Says:  said.Say("the trailer's {gross}"),
+					Where: said.Say("Read the trailer's plate."),
+				},
+			)
 		}
 		if r.Vehicle.Gross == nil {
-			f.Needs = append(f.Needs, finding.Need{Path: "/towVehicles/" + r.VehicleID + "/gross", Says: said.Say("the car's {car gross}"), Where: said.Say("Read the plate on the door post.")})
+			f.Needs = append(
+				f.Needs,
+				finding.Need{
+					Path:  "/towVehicles/" + r.VehicleID + "/gross",
+					Says:  said.Say("the car's {car gross}"),
+					Where: said.Say("Read the plate on the door post."),
+				},
+			)
 		}
 		return f, true
 	}
 	light := !quantity.Exceeds(*trailer, float64(l.Light))
 	f.Outcome = finding.Holds
 	if l.TrailerAlone {
-		f.Figure, f.Limit = finding.Exactly(quantity.KindMass, *trailer), finding.Exactly(quantity.KindMass, float64(l.Light))
-		f.Says = said.Say("A category B licence tows a trailer of up to % permissible mass; this one has %.", said.Mass(float64(l.Light)), said.Mass(*trailer))
+		f.Figure, f.Limit = finding.Exactly(
+			quantity.KindMass,
+			*trailer,
+		), finding.Exactly(
+			quantity.KindMass,
+			float64(l.Light),
+		)
+		f.Says = said.Say(
+			"A category B licence tows a trailer of up to % permissible mass; this one has %.",
+			said.Mass(float64(l.Light)),
+			said.Mass(*trailer),
+		)
 		if !light {
 			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 			f.Says = append(f.Says, said.Say(" It takes more than B.")...)

@@ -57,7 +57,15 @@ func LabelReadings(r *rig.Rig) []LabelReading {
 	v, load := float64(label.Value), cargo.Nominal
 	own := total.Nominal - load
 	return []LabelReading{
-		{plan.CountsGross, label.Counts != plan.CountsPayload, own, load, v - own, v, quantity.Exceeds(total.Nominal, v)},
+		{
+			plan.CountsGross,
+			label.Counts != plan.CountsPayload,
+			own,
+			load,
+			v - own,
+			v,
+			quantity.Exceeds(total.Nominal, v),
+		},
 		{plan.CountsPayload, label.Counts != plan.CountsGross, own, load, v, own + v, quantity.Exceeds(load, v)},
 	}
 }

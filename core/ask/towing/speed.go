@@ -30,11 +30,25 @@ func tyreSpeed(r *rig.Rig) (finding.Finding, bool) {
 	if !ok {
 		f.Outcome = finding.Unknown
 		f.Says = said.Say("{Tyre} speed not known: read the letter behind the load index.")
-		f.Needs = []finding.Need{{Path: f.Subject + "/tyreText", Says: said.Say("the {tyre}'s speed letter"), Where: said.Say("It stands behind the load index on the {tyre}'s wall; small wheels may print it as max mph.")}}
+		f.Needs = []finding.Need{
+			{
+				Path: f.Subject + "/tyreText",
+				Says: said.Say("the {tyre}'s speed letter"),
+				Where: said.Say(
+					"It stands behind the load index on the {tyre}'s wall; small wheels may print it as max mph.",
+				),
+			},
+		}
 		return f, true
 	}
 	v := *r.Outing.Speed
-	return judgeSpeed(f, v, limit, "{Tyre}s are made for % at most, this outing drives %. Slow down or fit others.", "{Tyre}s are made for %, this outing drives %."), true
+	return judgeSpeed(
+		f,
+		v,
+		limit,
+		"{Tyre}s are made for % at most, this outing drives %. Slow down or fit others.",
+		"{Tyre}s are made for %, this outing drives %.",
+	), true
 }
 
 // roadSpeed holds the outing's speed against the region's limit with a trailer.
@@ -50,7 +64,13 @@ func roadSpeed(r *rig.Rig) (finding.Finding, bool) {
 		return f, false
 	}
 	f.Source = &rules.SpeedFrom
-	return judgeSpeed(f, *r.Outing.Speed, *limit, "At most % with a trailer on this road, the plan says %. Slow down.", "At most % with a trailer here, the plan says %."), true
+	return judgeSpeed(
+		f,
+		*r.Outing.Speed,
+		*limit,
+		"At most % with a trailer on this road, the plan says %. Slow down.",
+		"At most % with a trailer here, the plan says %.",
+	), true
 }
 
 // RoadSpeed is the general limit with a trailer on the outing's road; nil where

@@ -17,8 +17,21 @@ type Licence struct {
 
 // Licences by region; where there is none, states or countries decide.
 var Licences = map[quantity.Region]Licence{
-	quantity.EU: {Light: 750, Both: 3500, More: 4250, Source: source("Directive 2006/126/EC", "article 4(4)(b)", "B")},
-	quantity.UK: {Light: 3500, TrailerAlone: true, Source: source("Motor Vehicles (Driving Licences) Regulations, as amended in December 2021", "category B", "B")},
+	quantity.EU: {
+		Light:  750,
+		Both:   3500,
+		More:   4250,
+		Source: source("Directive 2006/126/EC", "article 4(4)(b)", "B"),
+	},
+	quantity.UK: {
+		Light:        3500,
+		TrailerAlone: true,
+		Source: source(
+			"Motor Vehicles (Driving Licences) Regulations, as amended in December 2021",
+			"category B",
+			"B",
+		),
+	},
 }
 
 // LicenceOf gives a region's thresholds; nil where states or countries decide.

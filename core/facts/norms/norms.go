@@ -114,8 +114,10 @@ var RuleSets = []RuleSet{
 		LinkSource: source("Vehicle Standards Bulletin 1; ADR 62", "", "A")},
 	{Region: quantity.NewZealand, Name: "New Zealand", School: "about-ten", TowReads: ReadsTotal,
 		BrakesAbove: 2000, BrakesLow: 2000, BrakesHigh: 2000, BrakesRead: ReadsTotal,
-		BrakesSource:   source("Land Transport Rule: Light-vehicle Brakes 2002", "light trailers", "B"),
-		BreakawayAbove: kg(2500), ChainsNeeded: 1, TwoChainsAbove: kg(2000), // crossed; above 2,500 kg beside the breakaway
+		BrakesSource: source("Land Transport Rule: Light-vehicle Brakes 2002", "light trailers", "B"),
+		BreakawayAbove: kg(
+			2500,
+		), ChainsNeeded: 1, TwoChainsAbove: kg(2000), // crossed; above 2,500 kg beside the breakaway
 		LinkSource: source("Land Transport Rule: Light-vehicle Brakes 2002", "by mass and brakes", "B")},
 }
 

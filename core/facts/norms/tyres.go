@@ -57,7 +57,9 @@ type Tyre struct {
 }
 
 var (
-	tyreSize   = regexp.MustCompile(`^(?:ST|LT|P|T)?(\d{2,3}(?:\.\d+)?)(?:[/X](\d{1,3}(?:\.\d+)?))?\s*(?:-|Z?R|B|D)\s*(\d{1,2}(?:\.\d+)?)\s*(?:LT|C\b)?`)
+	tyreSize = regexp.MustCompile(
+		`^(?:ST|LT|P|T)?(\d{2,3}(?:\.\d+)?)(?:[/X](\d{1,3}(?:\.\d+)?))?\s*(?:-|Z?R|B|D)\s*(\d{1,2}(?:\.\d+)?)\s*(?:LT|C\b)?`,
+	)
 	tyreOld    = regexp.MustCompile(`^\d\.\d{1,2}\s*(?:/\d{1,3}\.?\d*)?\s*(?:-|R|X)\s*\d{1,2}\s*(?:C\b)?`)
 	tyreRating = regexp.MustCompile(`\b(\d{2,3})(?:/\d{2,3})?\s?([A-Z])(?:$|[\s,;)])`)
 	tyreLoad   = regexp.MustCompile(`(\d[\d,.]*)\s*(KG|LBS?)\b`)

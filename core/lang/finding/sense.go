@@ -44,9 +44,17 @@ func Sense(fs []Finding) {
 		}
 		f.Outcome, f.Tight, f.Figure, f.Limit, f.Margin, f.Fixes = Unknown, "", nil, nil, nil, nil
 		f.HasWork, f.Work = false, nil
-		f.Says = said.Say("Not known: the sum comes to a figure beyond sense. Some size or weight that it takes is far off.")
+		f.Says = said.Say(
+			"Not known: the sum comes to a figure beyond sense. Some size or weight that it takes is far off.",
+		)
 		if len(f.Needs) == 0 {
-			f.Needs = []Need{{Path: f.Subject, Says: said.Say("sizes and weights that make sense"), Where: said.Say("Look for one that is far too small or too large.")}}
+			f.Needs = []Need{
+				{
+					Path:  f.Subject,
+					Says:  said.Say("sizes and weights that make sense"),
+					Where: said.Say("Look for one that is far too small or too large."),
+				},
+			}
 		}
 	}
 }

@@ -32,20 +32,37 @@ type unitDef struct {
 
 // volumes by their litre or cubic names; masses of "ton" are asked back.
 var units = map[string][]unitDef{
-	"kg": {{KindMass, 1}}, "g": {{KindMass, 0.001}}, "t": {{KindMass, 1000}}, "tonne": {{KindMass, 1000}}, "tonnes": {{KindMass, 1000}},
+	"kg": {
+		{KindMass, 1},
+	}, "g": {{KindMass, 0.001}}, "t": {{KindMass, 1000}}, "tonne": {{KindMass, 1000}}, "tonnes": {{KindMass, 1000}},
 	"lb": {{KindMass, kgPerPound}}, "lbs": {{KindMass, kgPerPound}}, "oz": {{KindMass, kgPerPound / 16}},
 	"mm": {{KindLength, 0.001}}, "cm": {{KindLength, 0.01}}, "m": {{KindLength, 1}, {KindDistance, 1}},
-	"in": {{KindLength, metrePerInch}}, "inch": {{KindLength, metrePerInch}}, "inches": {{KindLength, metrePerInch}},
-	"ft": {{KindLength, 12 * metrePerInch}, {KindDistance, 12 * metrePerInch}}, "feet": {{KindLength, 12 * metrePerInch}}, "foot": {{KindLength, 12 * metrePerInch}},
-	"km": {{KindDistance, 1000}}, "mi": {{KindDistance, metrePerMile}}, "mile": {{KindDistance, metrePerMile}}, "miles": {{KindDistance, metrePerMile}},
-	"km/h": {{KindSpeed, 1 / 3.6}}, "kmh": {{KindSpeed, 1 / 3.6}}, "kph": {{KindSpeed, 1 / 3.6}}, "mph": {{KindSpeed, metrePerMile / 3600}}, "m/s": {{KindSpeed, 1}},
+	"in": {
+		{KindLength, metrePerInch},
+	}, "inch": {{KindLength, metrePerInch}}, "inches": {{KindLength, metrePerInch}},
+	"ft": {
+		{KindLength, 12 * metrePerInch},
+		{KindDistance, 12 * metrePerInch},
+	}, "feet": {{KindLength, 12 * metrePerInch}}, "foot": {{KindLength, 12 * metrePerInch}},
+	"km": {
+		{KindDistance, 1000},
+	}, "mi": {{KindDistance, metrePerMile}}, "mile": {{KindDistance, metrePerMile}}, "miles": {{KindDistance, metrePerMile}},
+	"km/h": {
+		{KindSpeed, 1 / 3.6},
+	}, "kmh": {{KindSpeed, 1 / 3.6}}, "kph": {{KindSpeed, 1 / 3.6}}, "mph": {{KindSpeed, metrePerMile / 3600}}, "m/s": {{KindSpeed, 1}},
 	"%":   {{KindShare, 0.01}},
 	"psi": {{KindPressure, paPerPSI}}, "bar": {{KindPressure, 1e5}}, "kpa": {{KindPressure, 1000}},
-	"m³": {{KindVolume, 1}}, "m3": {{KindVolume, 1}}, "l": {{KindVolume, 0.001}}, "litre": {{KindVolume, 0.001}}, "litres": {{KindVolume, 0.001}}, "liter": {{KindVolume, 0.001}}, "liters": {{KindVolume, 0.001}},
-	"cu yd": {{KindVolume, m3PerCuYard}}, "cu ft": {{KindVolume, m3PerCuFoot}}, "us gal": {{KindVolume, litrePerGal / 1000}}, "uk gal": {{KindVolume, 0.00454609}},
+	"m³": {
+		{KindVolume, 1},
+	}, "m3": {{KindVolume, 1}}, "l": {{KindVolume, 0.001}}, "litre": {{KindVolume, 0.001}}, "litres": {{KindVolume, 0.001}}, "liter": {{KindVolume, 0.001}}, "liters": {{KindVolume, 0.001}},
+	"cu yd": {
+		{KindVolume, m3PerCuYard},
+	}, "cu ft": {{KindVolume, m3PerCuFoot}}, "us gal": {{KindVolume, litrePerGal / 1000}}, "uk gal": {{KindVolume, 0.00454609}},
 	"kg/m³": {{KindDensity, 1}}, "kg/m3": {{KindDensity, 1}}, "lb/cu ft": {{KindDensity, kgPerPound / m3PerCuFoot}},
 	"°": {{KindAngle, math.Pi / 180}}, "deg": {{KindAngle, math.Pi / 180}}, "degrees": {{KindAngle, math.Pi / 180}},
-	"h": {{KindTime, 3600}}, "hour": {{KindTime, 3600}}, "hours": {{KindTime, 3600}}, "min": {{KindTime, 60}}, "minutes": {{KindTime, 60}}, "days": {{KindTime, 8 * 3600}}, "day": {{KindTime, 8 * 3600}},
+	"h": {
+		{KindTime, 3600},
+	}, "hour": {{KindTime, 3600}}, "hours": {{KindTime, 3600}}, "min": {{KindTime, 60}}, "minutes": {{KindTime, 60}}, "days": {{KindTime, 8 * 3600}}, "day": {{KindTime, 8 * 3600}},
 	"n": {{KindForce, 1}}, "dan": {{KindForce, 10}}, "kn": {{KindForce, 1000}}, "lbf": {{KindForce, newtonPerLbf}},
 	"£": {{KindMoney, 1}}, "€": {{KindMoney, 1}}, "$": {{KindMoney, 1}},
 	"us ton": {{KindMass, 2000 * kgPerPound}}, "uk ton": {{KindMass, 2240 * kgPerPound}},
@@ -72,9 +89,13 @@ func Units() (sizes map[string]map[Kind]float64, unsure map[string][]string) {
 }
 
 var (
-	plusMinus  = regexp.MustCompile(`\s*(?:±|\+/-|\+-|\+/−)\s*`)
-	footInch   = regexp.MustCompile(`^(-?)(?:([0-9]+/[0-9]+|[0-9.,]+(?:\s+[0-9]+/[0-9]+)?)\s*(?:'|ft|feet|foot)\s*)?(?:([0-9]+/[0-9]+|[0-9.,]+(?:\s+[0-9]+/[0-9]+)?)\s*(?:"|in|inch|inches)?)?$`)
-	numberUnit = regexp.MustCompile(`^(-?(?:[0-9]+/[0-9]+|[0-9.,]+e[+-]?[0-9]+|[0-9.,]+(?:\s+[0-9]+/[0-9]+)?))\s*([^0-9\s].*)?$`)
+	plusMinus = regexp.MustCompile(`\s*(?:±|\+/-|\+-|\+/−)\s*`)
+	footInch  = regexp.MustCompile(
+		`^(-?)(?:([0-9]+/[0-9]+|[0-9.,]+(?:\s+[0-9]+/[0-9]+)?)\s*(?:'|ft|feet|foot)\s*)?(?:([0-9]+/[0-9]+|[0-9.,]+(?:\s+[0-9]+/[0-9]+)?)\s*(?:"|in|inch|inches)?)?$`,
+	)
+	numberUnit = regexp.MustCompile(
+		`^(-?(?:[0-9]+/[0-9]+|[0-9.,]+e[+-]?[0-9]+|[0-9.,]+(?:\s+[0-9]+/[0-9]+)?))\s*([^0-9\s].*)?$`,
+	)
 )
 
 // Parse reads text as a quantity of kind k, as people write it: "1,190 lb",
@@ -131,7 +152,8 @@ func (l Locale) Parse(k Kind, text string) (Typed, error) {
 }
 
 func normal(s string) string {
-	s = strings.NewReplacer("−", "-", "–", "-", "’", "'", "′", "'", "″", `"`, "”", `"`, "“", `"`, "\u00a0", " ", "\u202f", " ", "½", " 1/2", "¼", " 1/4", "¾", " 3/4").Replace(s)
+	s = strings.NewReplacer("−", "-", "–", "-", "’", "'", "′", "'", "″", `"`, "”", `"`, "“", `"`, "\u00a0", " ", "\u202f", " ", "½", " 1/2", "¼", " 1/4", "¾", " 3/4").
+		Replace(s)
 	return strings.ToLower(strings.Join(strings.Fields(s), " "))
 }
 
@@ -156,7 +178,11 @@ func (l Locale) one(k Kind, s string) (float64, error) {
 			unit = " " + name
 		}
 		offers := []string{strings.Replace(m[1], ".", "", 1) + unit, strings.Replace(m[1], ".", ",", 1) + unit}
-		return 0, &ParseError{Text: s, Reason: "Is “" + m[1] + "” thousands or a fraction? Write " + offers[0] + " or " + offers[1] + ".", Ask: offers}
+		return 0, &ParseError{
+			Text:   s,
+			Reason: "Is “" + m[1] + "” thousands or a fraction? Write " + offers[0] + " or " + offers[1] + ".",
+			Ask:    offers,
+		}
 	}
 	v, err := l.bare(m[1])
 	if err != nil {
@@ -173,7 +199,11 @@ func (l Locale) one(k Kind, s string) (float64, error) {
 			}
 		}
 		if len(offers) > 0 {
-			return 0, &ParseError{Text: s, Reason: "Which " + name + "? Write " + strings.Join(offers, " or ") + ".", Ask: offers}
+			return 0, &ParseError{
+				Text:   s,
+				Reason: "Which " + name + "? Write " + strings.Join(offers, " or ") + ".",
+				Ask:    offers,
+			}
 		}
 	}
 	for _, d := range units[name] {

@@ -14,9 +14,20 @@ import (
 func (v *View) SVG(l quantity.Locale) []byte {
 	var b strings.Builder
 	w, h := (v.Max[0]-v.Min[0])*1000, (v.Max[1]-v.Min[1])*1000
-	fmt.Fprintf(&b, `<svg xmlns="http://www.w3.org/2000/svg" width="%smm" height="%smm" viewBox="%s %s %s %s">`+"\n", mm(w), mm(h), mm(v.Min[0]*1000), mm(v.Min[1]*1000), mm(w), mm(h))
+	fmt.Fprintf(
+		&b,
+		`<svg xmlns="http://www.w3.org/2000/svg" width="%smm" height="%smm" viewBox="%s %s %s %s">`+"\n",
+		mm(w),
+		mm(h),
+		mm(v.Min[0]*1000),
+		mm(v.Min[1]*1000),
+		mm(w),
+		mm(h),
+	)
 	fmt.Fprintf(&b, "<title>%s</title>\n", escaped(v.Title.Text(l)))
-	b.WriteString(`<g fill="none" stroke="#000" stroke-width="2" stroke-linejoin="round" font-family="sans-serif">` + "\n")
+	b.WriteString(
+		`<g fill="none" stroke="#000" stroke-width="2" stroke-linejoin="round" font-family="sans-serif">` + "\n",
+	)
 	texts := v.spread(l)
 	for i := range v.Shapes {
 		s := &v.Shapes[i]
@@ -34,14 +45,31 @@ func (v *View) SVG(l quantity.Locale) []byte {
 			}
 			b.WriteString("\"/>\n")
 		case Circle:
-			fmt.Fprintf(&b, `<circle class="%s" cx="%s" cy="%s" r="%s"/>`+"\n", escaped(s.Class), mm(s.Points[0][0]*1000), mm(s.Points[0][1]*1000), mm(s.Radius*1000))
+			fmt.Fprintf(
+				&b,
+				`<circle class="%s" cx="%s" cy="%s" r="%s"/>`+"\n",
+				escaped(s.Class),
+				mm(s.Points[0][0]*1000),
+				mm(s.Points[0][1]*1000),
+				mm(s.Radius*1000),
+			)
 		case Text:
 			anchor := s.Anchor
 			if anchor == "" {
 				anchor = "start"
 			}
-			fmt.Fprintf(&b, `<text class="%s" x="%s" y="%s" text-anchor="%s" dominant-baseline="middle" font-size="%s" fill="#000" stroke="none">%s</text>`+"\n",
-				escaped(s.Class), mm(texts[s][0]*1000), mm(texts[s][1]*1000), anchor, mm(letter*1000), escaped(s.Says.Text(l)))
+			fmt.Fprintf(
+				&b,
+				`<text class="%s" x="%s" y="%s" text-anchor="%s" dominant-baseline="middle" font-size="%s" fill="#000" stroke="none">%s</text>`+"\n",
+				escaped(
+					s.Class,
+				),
+				mm(texts[s][0]*1000),
+				mm(texts[s][1]*1000),
+				anchor,
+				mm(letter*1000),
+				escaped(s.Says.Text(l)),
+			)
 		}
 	}
 	b.WriteString("</g>\n</svg>\n")

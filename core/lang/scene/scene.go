@@ -115,7 +115,8 @@ func (v *View) Sense() {
 		return !s.drawable() || !s.Says.Finite() || !quantity.Finite(s.Room)
 	})
 	v.Handles = slices.DeleteFunc(v.Handles, func(h Handle) bool {
-		ok := finite(append([]float64{h.At, h.Min, h.Max, h.Step, h.Coarse, h.Direction[0], h.Direction[1]}, h.Snaps...)...)
+		ok := finite(
+			append([]float64{h.At, h.Min, h.Max, h.Step, h.Coarse, h.Direction[0], h.Direction[1]}, h.Snaps...)...)
 		return !ok || !h.Label.Finite()
 	})
 	for i := range v.Handles {

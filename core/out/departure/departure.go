@@ -67,8 +67,11 @@ func Of(r *rig.Rig, fs []finding.Finding, low, high, calm *float64) *Card {
 		}
 	}
 	if len(r.Usual) > 0 { // the places below follow from them
-		c.add("Tape first", []finding.Tick{{ID: "tape", Says: slices.Concat(said.Say("Not taped yet: "), finding.Takes(r.Usual),
-			said.Say(". Until then places and loads below are rough."))}})
+		c.add(
+			"Tape first",
+			[]finding.Tick{{ID: "tape", Says: slices.Concat(said.Say("Not taped yet: "), finding.Takes(r.Usual),
+				said.Say(". Until then places and loads below are rough."))}},
+		)
 	}
 	asked := map[string][]finding.Tick{}
 	for i := range review.Questions {
@@ -125,7 +128,13 @@ func places(r *rig.Rig) []finding.Tick {
 		out = append(out, finding.Tick{ID: "place-" + it.ID, Says: append(says, said.Piece{Text: "."})})
 	}
 	if a := r.Layout.AxleAt; a != nil {
-		out = append(out, finding.Tick{ID: "axle", Says: said.Say("Axle bolted at % from the {coupling}, nuts to torque.", said.Length(*a))})
+		out = append(
+			out,
+			finding.Tick{
+				ID:   "axle",
+				Says: said.Say("Axle bolted at % from the {coupling}, nuts to torque.", said.Length(*a)),
+			},
+		)
 	}
 	return out
 }
@@ -134,33 +143,63 @@ func places(r *rig.Rig) []finding.Tick {
 func readings(r *rig.Rig, fs []finding.Finding, low, high *float64) []finding.Tick {
 	var out []finding.Tick
 	if b := r.Bears; b != nil {
-		says := said.Say("{Ball load}: a scale under the {coupling}, trailer level, should show about %", said.Mass(b.Ball.Nominal))
+		says := said.Say(
+			"{Ball load}: a scale under the {coupling}, trailer level, should show about %",
+			said.Mass(b.Ball.Nominal),
+		)
 		if low != nil && high != nil && *high > *low {
 			says = append(says, said.Say(" (% to % is right)", said.Mass(*low), said.Mass(*high))...)
 		}
 		if n := math.Ceil(b.Ball.High / bathroomScale); n > 1 {
 			// A plank from a block to the scale, the ball the n-th part of it from the block: the
 			// scale bears 1/n.
-			says = append(says, said.Say(". Over a bathroom scale's %: a plank, % from block to scale, the {coupling} % from the block: it shows %, the plank tared", said.Mass(bathroomScale), said.Length(plank), said.Length(plank/n), said.Mass(b.Ball.Nominal/n))...)
+			says = append(
+				says,
+				said.Say(
+					". Over a bathroom scale's %: a plank, % from block to scale, the {coupling} % from the block: it shows %, the plank tared",
+					said.Mass(bathroomScale),
+					said.Length(plank),
+					said.Length(plank/n),
+					said.Mass(b.Ball.Nominal/n),
+				)...)
 		}
 		out = append(out, finding.Tick{ID: "ball", Says: append(says, said.Piece{Text: "."})})
 	}
-	asks := slices.IndexFunc(fs, func(f finding.Finding) bool { return f.Code == stance.CodePressure && f.Figure != nil })
+	asks := slices.IndexFunc(
+		fs,
+		func(f finding.Finding) bool { return f.Code == stance.CodePressure && f.Figure != nil },
+	)
 	if p := r.Trailer.TyrePressure; p != nil && asks >= 0 {
-		out = append(out, finding.Tick{ID: "pressure", Says: said.Say("{Tyre}s cold at % or more for this load, at most the wall's %; car's too, by its door post.", said.Of(quantity.KindPressure, fs[asks].Figure.Value), said.Of(quantity.KindPressure, *p))})
+		out = append(
+			out,
+			finding.Tick{
+				ID: "pressure",
+				Says: said.Say(
+					"{Tyre}s cold at % or more for this load, at most the wall's %; car's too, by its door post.",
+					said.Of(quantity.KindPressure, fs[asks].Figure.Value),
+					said.Of(quantity.KindPressure, *p),
+				),
+			},
+		)
 	} else if p != nil {
 		out = append(out, finding.Tick{ID: "pressure", Says: said.Say("{Tyre}s cold: the wall's % at most; car's too, by its door post.", said.Of(quantity.KindPressure, *p))})
 	} else {
 		out = append(out, finding.Tick{ID: "pressure", Says: said.Say("{Tyre}s cold at what their wall and load ask; car's too.")})
 	}
 	if s := r.Trailer.CouplingSize; s != nil {
-		out = append(out, finding.Tick{ID: "ball-size", Says: said.Say("Ball of %, as the {coupling} says.", said.Length(*s))})
+		out = append(
+			out,
+			finding.Tick{ID: "ball-size", Says: said.Say("Ball of %, as the {coupling} says.", said.Length(*s))},
+		)
 	}
 	if h := r.Trailer.CouplingHeight; h != nil {
 		sink, known := stance.Sink(r)
 		says := said.Say("Level when hitched: the {coupling} near % up, as loaded.", said.Length(float64(*h)-sink))
 		if !known {
-			says = said.Say("Level when hitched: the {coupling} near % up, less what the springs sink.", said.Length(*h))
+			says = said.Say(
+				"Level when hitched: the {coupling} near % up, less what the springs sink.",
+				said.Length(*h),
+			)
 		}
 		out = append(out, finding.Tick{ID: "level", Says: says})
 	}
@@ -170,25 +209,53 @@ func readings(r *rig.Rig, fs []finding.Finding, low, high *float64) []finding.Ti
 // walk is the round, in order.
 func walk(r *rig.Rig) []finding.Tick {
 	t := r.Trailer
-	out := []finding.Tick{{ID: "latch", Says: said.Say("{Coupling} latched and pinned; lift the {drawbar} by hand to try it.")}}
+	out := []finding.Tick{
+		{ID: "latch", Says: said.Say("{Coupling} latched and pinned; lift the {drawbar} by hand to try it.")},
+	}
 	if t.Chains != nil && *t.Chains > 0 {
-		out = append(out, finding.Tick{ID: "chains", Says: said.Say("Chains crossed under it, short of the ground.")})
+		out = append(
+			out,
+			finding.Tick{ID: "chains", Says: said.Say("Chains crossed under it, short of the ground.")},
+		)
 	}
 	if t.Breakaway != nil && *t.Breakaway {
-		out = append(out, finding.Tick{ID: "breakaway", Says: said.Say("Breakaway cable to the car, not round the ball.")})
+		out = append(
+			out,
+			finding.Tick{ID: "breakaway", Says: said.Say("Breakaway cable to the car, not round the ball.")},
+		)
 	}
-	out = append(out,
+	out = append(
+		out,
 		finding.Tick{ID: "jack", Says: said.Say("{Jockey wheel} up and locked; chocks away.")},
-		finding.Tick{ID: "lamps", Says: said.Say("Plug in; tail, brake, left, right, fog; {number plate} in sight.")},
+		finding.Tick{
+			ID:   "lamps",
+			Says: said.Say("Plug in; tail, brake, left, right, fog; {number plate} in sight."),
+		},
 		finding.Tick{ID: "nuts", Says: said.Say("Wheel nuts to torque if a wheel was off.")},
-		finding.Tick{ID: "tyres", Says: said.Say("{Tyre}s: cuts, bulges, age; hubs cool and quiet.")})
+		finding.Tick{ID: "tyres", Says: said.Say("{Tyre}s: cuts, bulges, age; hubs cool and quiet.")},
+	)
 	if l := r.Layout.Loading; l != nil {
-		out = append(out, finding.Tick{ID: "ramps", Says: said.Say("Ramps and props stowed and pinned; machine's brake on, in gear.")})
+		out = append(
+			out,
+			finding.Tick{
+				ID:   "ramps",
+				Says: said.Say("Ramps and props stowed and pinned; machine's brake on, in gear."),
+			},
+		)
 	}
 	_, tail := r.Deck()
 	for i := range r.Items {
 		if it := &r.Items[i]; !it.Open && it.Rear > tail+0.9 {
-			out = append(out, finding.Tick{ID: "flag", Says: said.Say("Flag or board at the end of %, lamp by night.", said.Name(it.Name, "what sticks out"))})
+			out = append(
+				out,
+				finding.Tick{
+					ID: "flag",
+					Says: said.Say(
+						"Flag or board at the end of %, lamp by night.",
+						said.Name(it.Name, "what sticks out"),
+					),
+				},
+			)
 			break
 		}
 	}
@@ -198,7 +265,10 @@ func walk(r *rig.Rig) []finding.Tick {
 			break
 		}
 	}
-	return append(out, finding.Tick{ID: "locks", Says: said.Say("Tailgate and sides latched; {coupling} lock with you.")})
+	return append(
+		out,
+		finding.Tick{ID: "locks", Says: said.Say("Tailgate and sides latched; {coupling} lock with you.")},
+	)
 }
 
 // loose is what lifts off and is not tied: pins, seats, motors, batteries, ramps.
@@ -209,7 +279,13 @@ func loose(r *rig.Rig) []finding.Tick {
 		name := said.Name(it.Name, "a thing")
 		if it.Part {
 			if u := r.Plan.Parts[it.ID].Undo; u != "" && u != "welded" {
-				out = append(out, finding.Tick{ID: "part-" + it.ID, Says: said.Say("%: % in and secured.", name, said.Piece{Text: u})})
+				out = append(
+					out,
+					finding.Tick{
+						ID:   "part-" + it.ID,
+						Says: said.Say("%: % in and secured.", name, said.Piece{Text: u}),
+					},
+				)
 			} else if u == "" {
 				out = append(out, finding.Tick{ID: "part-" + it.ID, Says: said.Say("%: held so that it cannot lift off.", name)})
 			}
@@ -219,7 +295,17 @@ func loose(r *rig.Rig) []finding.Tick {
 			continue
 		}
 		for _, id := range plan.Ordered(it.Load.Contents, func(x plan.Content) int { return x.Order }) {
-			out = append(out, finding.Tick{ID: fmt.Sprintf("in-%s-%s", it.ID, id), Says: said.Say("% in %: tied, or with you in the car.", said.Name(it.Load.Contents[id].Name, "a thing"), name)})
+			out = append(
+				out,
+				finding.Tick{
+					ID: fmt.Sprintf("in-%s-%s", it.ID, id),
+					Says: said.Say(
+						"% in %: tied, or with you in the car.",
+						said.Name(it.Load.Contents[id].Name, "a thing"),
+						name,
+					),
+				},
+			)
 		}
 	}
 	return out
@@ -228,8 +314,20 @@ func loose(r *rig.Rig) []finding.Tick {
 func onTheWay() []finding.Tick {
 	km := func(m float64) said.Piece { return said.Of(quantity.KindDistance, m) }
 	return []finding.Tick{
-		{ID: "first-stop", Says: said.Say("After % to % stop: straps, hubs by hand for heat, wheel nuts.", km(firstStop), km(2*firstStop))},
-		{ID: "wheel-change", Says: said.Say("Spare reachable with the load on, jack and brace that fit; where the jack goes under the axle.")},
+		{
+			ID: "first-stop",
+			Says: said.Say(
+				"After % to % stop: straps, hubs by hand for heat, wheel nuts.",
+				km(firstStop),
+				km(2*firstStop),
+			),
+		},
+		{
+			ID: "wheel-change",
+			Says: said.Say(
+				"Spare reachable with the load on, jack and brace that fit; where the jack goes under the axle.",
+			),
+		},
 	}
 }
 

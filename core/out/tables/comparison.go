@@ -10,7 +10,12 @@ import (
 )
 
 // outcomes in the words of the screen.
-var outcomes = map[finding.Outcome]string{finding.Fails: "Fails", finding.Unknown: "Not known", finding.Tight: "Tight", finding.Holds: "Holds"}
+var outcomes = map[finding.Outcome]string{
+	finding.Fails:   "Fails",
+	finding.Unknown: "Not known",
+	finding.Tight:   "Tight",
+	finding.Holds:   "Holds",
+}
 
 // Comparison is the comparison as a table: a row for each candidate, figures as
 // plain numbers with the unit in the heading.
@@ -26,11 +31,34 @@ func Comparison(p *plan.Plan, c *study.Comparison) []byte {
 		}
 		return strconv.FormatFloat(m.Value/k, 'f', 0, 64)
 	}
-	head := []string{"name", "comes", "chosen", "outcome", "why", "cost to the road", "at risk", "hours", "no price yet",
-		"payload as sold " + unit, "payload fitted out " + unit, "musts held", "musts", "wishes held", "wishes", "not beaten", "would bring it back"}
+	head := []string{
+		"name",
+		"comes",
+		"chosen",
+		"outcome",
+		"why",
+		"cost to the road",
+		"at risk",
+		"hours",
+		"no price yet",
+		"payload as sold " + unit,
+		"payload fitted out " + unit,
+		"musts held",
+		"musts",
+		"wishes held",
+		"wishes",
+		"not beaten",
+		"would bring it back",
+	}
 	for _, o := range c.Outings {
 		name := o.Name.Text(l)
-		head = append(head, name+": outcome", name+": payload left "+unit, name+": ball load "+unit, name+": ball window")
+		head = append(
+			head,
+			name+": outcome",
+			name+": payload left "+unit,
+			name+": ball load "+unit,
+			name+": ball window",
+		)
 	}
 	for _, w := range c.Wants {
 		head = append(head, w.Name.Text(l))
@@ -43,9 +71,21 @@ func Comparison(p *plan.Plan, c *study.Comparison) []byte {
 			back = x.Back.Name.Text(l)
 		}
 		row := []string{x.Name, string(x.Comes), yes(x.Chosen), outcomes[x.Outcome], x.Worst.Text(l),
-			strconv.FormatFloat(float64(x.Bill.Money), 'f', 2, 64), strconv.FormatFloat(float64(x.Bill.Risk), 'f', 2, 64),
-			strconv.FormatFloat(float64(x.Bill.Hours)/3600, 'f', 1, 64), strconv.Itoa(x.Bill.Open), mass(x.Bare), mass(x.FitOut),
-			strconv.Itoa(x.Musts.Holds), strconv.Itoa(x.Musts.Of), strconv.Itoa(x.Wishes.Holds), strconv.Itoa(x.Wishes.Of), yes(x.Unbeaten), back}
+			strconv.FormatFloat(
+				float64(x.Bill.Money),
+				'f',
+				2,
+				64,
+			), strconv.FormatFloat(float64(x.Bill.Risk), 'f', 2, 64),
+			strconv.FormatFloat(
+				float64(x.Bill.Hours)/3600,
+				'f',
+				1,
+				64,
+			), strconv.Itoa(x.Bill.Open), mass(x.Bare), mass(x.FitOut),
+			strconv.Itoa(
+				x.Musts.Holds,
+			), strconv.Itoa(x.Musts.Of), strconv.Itoa(x.Wishes.Holds), strconv.Itoa(x.Wishes.Of), yes(x.Unbeaten), back}
 		for _, o := range x.Outings {
 			row = append(row, outcomes[o.Outcome], mass(o.Payload), mass(o.Ball), outcomes[o.BallState])
 		}

@@ -19,10 +19,39 @@ func CutList(p *plan.Plan, rep *review.Report) []byte {
 	for _, b := range rep.Racks {
 		for _, x := range b.Pieces {
 			rows = append(rows, []string{b.Name, x.Name, x.Section.Text(l), strconv.Itoa(x.Count),
-				strconv.FormatFloat(x.Length.Value*1000, 'f', 0, 64), strconv.FormatFloat(x.Mass.Value, 'f', 3, 64), strconv.Itoa(x.Holes), money(x.Cost)})
+				strconv.FormatFloat(
+					x.Length.Value*1000,
+					'f',
+					0,
+					64,
+				), strconv.FormatFloat(x.Mass.Value, 'f', 3, 64), strconv.Itoa(x.Holes), money(x.Cost)})
 		}
-		rows = append(rows, []string{b.Name, "padding on the bars", "", "", strconv.FormatFloat(b.Foam.Value*1000, 'f', 0, 64), "", "", ""})
-		rows = append(rows, []string{b.Name, "in all", "", "", "", strconv.FormatFloat(b.Mass.Value, 'f', 3, 64), "", money(b.Cost)})
+		rows = append(
+			rows,
+			[]string{
+				b.Name,
+				"padding on the bars",
+				"",
+				"",
+				strconv.FormatFloat(b.Foam.Value*1000, 'f', 0, 64),
+				"",
+				"",
+				"",
+			},
+		)
+		rows = append(
+			rows,
+			[]string{
+				b.Name,
+				"in all",
+				"",
+				"",
+				"",
+				strconv.FormatFloat(b.Mass.Value, 'f', 3, 64),
+				"",
+				money(b.Cost),
+			},
+		)
 	}
 	if layout := p.Outings[rep.Scope.Outing].Layouts[rep.Scope.Trailer]; layout.Loading != nil {
 		part := p.Parts[layout.Loading.Ramp]

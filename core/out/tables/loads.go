@@ -12,7 +12,22 @@ import (
 // Loads is what stands on a trailer in an outing: masses in kg, places in mm from the
 // headboard and the deck's middle, heights over the ground.
 func Loads(r *rig.Rig) []byte {
-	rows := [][]string{{"name", "kind", "mass kg", "from kg", "to kg", "front mm", "right mm", "length mm", "width mm", "height mm", "centre behind ball mm", "centre up mm"}}
+	rows := [][]string{
+		{
+			"name",
+			"kind",
+			"mass kg",
+			"from kg",
+			"to kg",
+			"front mm",
+			"right mm",
+			"length mm",
+			"width mm",
+			"height mm",
+			"centre behind ball mm",
+			"centre up mm",
+		},
+	}
 	if r == nil {
 		return write(rows)
 	}
@@ -28,7 +43,23 @@ func Loads(r *rig.Rig) []byte {
 			kg := func(v float64) string { return strconv.FormatFloat(v, 'f', 1, 64) }
 			mass, low, high = kg(m.Nominal), kg(m.Low), kg(m.High)
 		}
-		rows = append(rows, []string{it.Name, kind, mass, low, high, mm(it.Front - front), mm((it.Left + it.Right) / 2), mm(it.Length()), mm(it.Right - it.Left), mm(it.Top - it.Bottom), mm(it.X), mm(it.Z)})
+		rows = append(
+			rows,
+			[]string{
+				it.Name,
+				kind,
+				mass,
+				low,
+				high,
+				mm(it.Front - front),
+				mm((it.Left + it.Right) / 2),
+				mm(it.Length()),
+				mm(it.Right - it.Left),
+				mm(it.Top - it.Bottom),
+				mm(it.X),
+				mm(it.Z),
+			},
+		)
 	}
 	return write(rows)
 }
@@ -46,8 +77,19 @@ func Lashings(r *rig.Rig) []byte {
 			if t.Over {
 				to = "over to " + lashing.PointName(r, t.Ends[1].PointID)
 			}
-			rows = append(rows, []string{l.Item.Name, t.Name, lashing.PointName(r, t.Ends[0].PointID), to, strconv.FormatFloat(t.Long*1000, 'f', 0, 64),
-				strconv.FormatFloat(t.Limit, 'f', 0, 64), t.Weak, strconv.FormatFloat(t.Pull, 'f', 0, 64)})
+			rows = append(
+				rows,
+				[]string{
+					l.Item.Name,
+					t.Name,
+					lashing.PointName(r, t.Ends[0].PointID),
+					to,
+					strconv.FormatFloat(t.Long*1000, 'f', 0, 64),
+					strconv.FormatFloat(t.Limit, 'f', 0, 64),
+					t.Weak,
+					strconv.FormatFloat(t.Pull, 'f', 0, 64),
+				},
+			)
 		}
 	}
 	return write(rows)

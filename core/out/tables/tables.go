@@ -62,7 +62,10 @@ func deal(t *plan.Trailer) *plan.Deal {
 	return t.Deal
 }
 
-func read[Q ~float64](k quantity.Kind, into func(*plan.Trailer, Q)) func(quantity.Locale, *plan.Trailer, string) error {
+func read[Q ~float64](
+	k quantity.Kind,
+	into func(*plan.Trailer, Q),
+) func(quantity.Locale, *plan.Trailer, string) error {
 	return func(l quantity.Locale, t *plan.Trailer, cell string) error {
 		v, err := l.Parse(k, cell)
 		if err != nil {
@@ -107,12 +110,19 @@ var columns = []column{
 		}
 		t.Label.Value = v
 	})},
-	{"label counts", "gross", word([]plan.Counts{plan.CountsGross, plan.CountsPayload, plan.CountsUnsure}, func(t *plan.Trailer, v plan.Counts) {
-		if t.Label == nil {
-			t.Label = &plan.Rating{}
-		}
-		t.Label.Counts = v
-	})},
+	{
+		"label counts",
+		"gross",
+		word(
+			[]plan.Counts{plan.CountsGross, plan.CountsPayload, plan.CountsUnsure},
+			func(t *plan.Trailer, v plan.Counts) {
+				if t.Label == nil {
+					t.Label = &plan.Rating{}
+				}
+				t.Label.Counts = v
+			},
+		),
+	},
 	{"empty", "180 kg", read(quantity.KindMass, func(t *plan.Trailer, v quantity.Mass) {
 		t.Empty.Mass = &plan.MassEstimate{Value: v, How: plan.Maker}
 	})},
@@ -120,14 +130,41 @@ var columns = []column{
 	{"deck width", "1300 mm", length(func(t *plan.Trailer) **plan.LengthEstimate { return &t.DeckWidth })},
 	{"deck height", "560 mm", length(func(t *plan.Trailer) **plan.LengthEstimate { return &t.DeckHeight })},
 	{"sides", "350 mm", read(quantity.KindLength, func(t *plan.Trailer, v quantity.Length) { t.SideHeight = &v })},
-	{"coupling to axle", "2350 mm", length(func(t *plan.Trailer) **plan.LengthEstimate { return &t.CouplingToAxle })},
-	{"coupling to deck", "1050 mm", length(func(t *plan.Trailer) **plan.LengthEstimate { return &t.CouplingToDeck })},
+	{
+		"coupling to axle",
+		"2350 mm",
+		length(func(t *plan.Trailer) **plan.LengthEstimate { return &t.CouplingToAxle }),
+	},
+	{
+		"coupling to deck",
+		"1050 mm",
+		length(func(t *plan.Trailer) **plan.LengthEstimate { return &t.CouplingToDeck }),
+	},
 	{"track", "1500 mm", length(func(t *plan.Trailer) **plan.LengthEstimate { return &t.Track })},
-	{"tyre", "145/80 R13 79N", func(_ quantity.Locale, t *plan.Trailer, c string) error { t.TyreText = c; return nil }},
-	{"axle rating", "750 kg", read(quantity.KindMass, func(t *plan.Trailer, v quantity.Mass) { t.AxleRating = &v })},
+	{
+		"tyre",
+		"145/80 R13 79N",
+		func(_ quantity.Locale, t *plan.Trailer, c string) error { t.TyreText = c; return nil },
+	},
+	{
+		"axle rating",
+		"750 kg",
+		read(quantity.KindMass, func(t *plan.Trailer, v quantity.Mass) { t.AxleRating = &v }),
+	},
 	{"coupling size", "50 mm", ball},
-	{"coupling rating", "750 kg", read(quantity.KindMass, func(t *plan.Trailer, v quantity.Mass) { t.CouplingRating = &v })},
-	{"brakes", "none", word([]plan.Brakes{plan.BrakesNone, plan.BrakesOverrun, plan.BrakesElectric, plan.BrakesFitted}, func(t *plan.Trailer, v plan.Brakes) { t.Brakes = v })},
+	{
+		"coupling rating",
+		"750 kg",
+		read(quantity.KindMass, func(t *plan.Trailer, v quantity.Mass) { t.CouplingRating = &v }),
+	},
+	{
+		"brakes",
+		"none",
+		word(
+			[]plan.Brakes{plan.BrakesNone, plan.BrakesOverrun, plan.BrakesElectric, plan.BrakesFitted},
+			func(t *plan.Trailer, v plan.Brakes) { t.Brakes = v },
+		),
+	},
 	{"floor", "ply", word(plan.Floors, func(t *plan.Trailer, v plan.Floor) { t.Floor = v })},
 	{"tail", "gate", word(plan.Tails, func(t *plan.Trailer, v plan.Tail) { t.Tail = v })},
 	{"papers", "complete", word(plan.PapersStates, func(t *plan.Trailer, v plan.Papers) { t.Papers = v })},
@@ -220,12 +257,26 @@ func ReadTrailers(p *plan.Plan, data []byte) (*Import, error) {
 			if errors.As(err, &pe) {
 				line = pe.Line
 			}
-			out.Wrong = append(out.Wrong, CellError{Line: line, Column: 1, Says: "A quote is not closed or stands in the middle of a cell; the rest is not read."})
+			out.Wrong = append(
+				out.Wrong,
+				CellError{
+					Line:   line,
+					Column: 1,
+					Says:   "A quote is not closed or stands in the middle of a cell; the rest is not read.",
+				},
+			)
 			return out, nil
 		}
 		if rows >= MaxRows {
 			line, _ := in.FieldPos(0)
-			out.Wrong = append(out.Wrong, CellError{Line: line, Column: 1, Says: fmt.Sprintf("More than %d rows: the rest is not read.", MaxRows)})
+			out.Wrong = append(
+				out.Wrong,
+				CellError{
+					Line:   line,
+					Column: 1,
+					Says:   fmt.Sprintf("More than %d rows: the rest is not read.", MaxRows),
+				},
+			)
 			return out, nil
 		}
 		t, wrong := readRow(p.Locale(), in, fills, row)

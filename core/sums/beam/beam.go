@@ -159,7 +159,13 @@ func (b *Beam) Solve() (Result, error) {
 		for span+1 < len(out.Spans) && (at[i]+at[i+1])/2 > out.Spans[span].To {
 			span++
 		}
-		b.along(&out, &out.Spans[span], at[i], at[i+1]-at[i], [4]float64{u.AtVec(2 * i), u.AtVec(2*i + 1), u.AtVec(2*i + 2), u.AtVec(2*i + 3)})
+		b.along(
+			&out,
+			&out.Spans[span],
+			at[i],
+			at[i+1]-at[i],
+			[4]float64{u.AtVec(2 * i), u.AtVec(2*i + 1), u.AtVec(2*i + 2), u.AtVec(2*i + 3)},
+		)
 	}
 	return out, b.closes(&out)
 }

@@ -79,19 +79,39 @@ type piece struct {
 
 func rect(sign, y0, z0, y1, z1 float64) piece {
 	w, h := y1-y0, z1-z0
-	return piece{sign: sign, area: w * h, y: (y0 + y1) / 2, z: (z0 + z1) / 2, iy: w * h * h * h / 12, iz: h * w * w * w / 12, y0: y0, y1: y1, z0: z0, z1: z1, countsTowardEdge: sign > 0}
+	return piece{
+		sign:             sign,
+		area:             w * h,
+		y:                (y0 + y1) / 2,
+		z:                (z0 + z1) / 2,
+		iy:               w * h * h * h / 12,
+		iz:               h * w * w * w / 12,
+		y0:               y0,
+		y1:               y1,
+		z0:               z0,
+		z1:               z1,
+		countsTowardEdge: sign > 0,
+	}
 }
 
 // spandrel at a corner (y, z); the material that it is taken from or added to lies
 // toward (dy, dz), each ±1.
 func spandrel(sign, y, z, dy, dz, r float64) piece {
 	return piece{sign: sign, area: spandrelArea * r * r, y: y + dy*spandrelAt*r, z: z + dz*spandrelAt*r,
-		iy: spandrelI * math.Pow(r, 4), iz: spandrelI * math.Pow(r, 4), mixed: dy * dz * spandrelMixed * math.Pow(r, 4)}
+		iy: spandrelI * math.Pow(
+			r,
+			4,
+		), iz: spandrelI * math.Pow(r, 4), mixed: dy * dz * spandrelMixed * math.Pow(r, 4)}
 }
 
 // corners rounds the four corners of a rectangle.
 func corners(sign, y0, z0, y1, z1, r float64) []piece {
-	return []piece{spandrel(sign, y0, z0, 1, 1, r), spandrel(sign, y1, z0, -1, 1, r), spandrel(sign, y0, z1, 1, -1, r), spandrel(sign, y1, z1, -1, -1, r)}
+	return []piece{
+		spandrel(sign, y0, z0, 1, 1, r),
+		spandrel(sign, y1, z0, -1, 1, r),
+		spandrel(sign, y0, z1, 1, -1, r),
+		spandrel(sign, y1, z1, -1, -1, r),
+	}
 }
 
 // Of computes a section's properties.
@@ -124,7 +144,18 @@ func Of(s Size) (Properties, error) {
 		}
 		i := math.Pi * (math.Pow(h, 4) - math.Pow(d, 4)) / 64
 		w := i / (h / 2)
-		return Properties{Area: math.Pi * (h*h - d*d) / 4, Iy: i, Iz: i, Wy: w, Wz: w, Major: i, Minor: i, WMinor: w, CentreY: h / 2, CentreZ: h / 2}, nil
+		return Properties{
+			Area:    math.Pi * (h*h - d*d) / 4,
+			Iy:      i,
+			Iz:      i,
+			Wy:      w,
+			Wz:      w,
+			Major:   i,
+			Minor:   i,
+			WMinor:  w,
+			CentreY: h / 2,
+			CentreZ: h / 2,
+		}, nil
 	case Angle:
 		if t >= min(h, b) {
 			return Properties{}, ErrThick
@@ -152,7 +183,16 @@ func Of(s Size) (Properties, error) {
 			return Properties{}, ErrThick
 		}
 		// Web at the bottom, walls up, lips turned in at the top and down.
-		return sum([]piece{rect(1, 0, 0, b, t), rect(1, 0, t, t, h), rect(1, b-t, t, b, h), rect(1, t, h-t, lip, h), rect(1, b-lip, h-t, b-t, h)}, true), nil
+		return sum(
+			[]piece{
+				rect(1, 0, 0, b, t),
+				rect(1, 0, t, t, h),
+				rect(1, b-t, t, b, h),
+				rect(1, t, h-t, lip, h),
+				rect(1, b-lip, h-t, b-t, h),
+			},
+			true,
+		), nil
 	case Bar:
 		return sum([]piece{rect(1, 0, 0, b, h)}, true), nil
 	}

@@ -207,7 +207,8 @@ func (s *simplex) driveOut() {
 		}
 		best := -1
 		for j := range s.n {
-			if math.Abs(s.rows[i][j]) > feasible && (best < 0 || math.Abs(s.rows[i][j]) > math.Abs(s.rows[i][best])) {
+			if math.Abs(s.rows[i][j]) > feasible &&
+				(best < 0 || math.Abs(s.rows[i][j]) > math.Abs(s.rows[i][best])) {
 				best = j
 			}
 		}

@@ -186,7 +186,8 @@ func (s *search) halve(fixed int) {
 
 func alike(a, b *Box) bool {
 	return a.Length == b.Length && a.Width == b.Width && a.Height == b.Height && a.Mass == b.Mass && a.Beside == b.Beside &&
-		a.CentreBack == b.CentreBack && a.CentreRight == b.CentreRight && slices.Equal(a.Turns, b.Turns)
+		a.CentreBack == b.CentreBack && a.CentreRight == b.CentreRight &&
+		slices.Equal(a.Turns, b.Turns)
 }
 
 // row is which places of the others stay free when box i stands at its place a.

@@ -193,8 +193,15 @@ func (p *Problem) candidate(b *Box, at Place) candidate {
 		cx, cy = b.Width/2-b.CentreRight, b.CentreBack-b.Length/2
 	}
 	x, y := at.Back+cx, at.Right+cy
-	c := candidate{front: at.Back, rear: at.Back + along, left: at.Right - across/2, right: at.Right + across/2, place: at,
-		along: b.Mass * x, side: b.Mass * y}
+	c := candidate{
+		front: at.Back,
+		rear:  at.Back + along,
+		left:  at.Right - across/2,
+		right: at.Right + across/2,
+		place: at,
+		along: b.Mass * x,
+		side:  b.Mass * y,
+	}
 	if p.Own == Yaw {
 		d := x - p.Centre
 		c.cost = b.Mass * (d*d + y*y)
@@ -211,7 +218,8 @@ func (p *Problem) candidate(b *Box, at Place) candidate {
 func (p *Problem) blocked(b *Box, c *candidate) bool {
 	for i := range p.Blocks {
 		k := &p.Blocks[i]
-		if b.Height > k.Under+tiny && c.left < k.Right-tiny && k.Left < c.right-tiny && c.front < k.Rear-tiny && k.Front < c.rear-tiny {
+		if b.Height > k.Under+tiny && c.left < k.Right-tiny && k.Left < c.right-tiny && c.front < k.Rear-tiny &&
+			k.Front < c.rear-tiny {
 			return true
 		}
 	}

@@ -117,7 +117,7 @@ async function go(path: string) {
       <button class="act" @click="workspace.hide()">Back</button>
     </p>
     <main
-      v-if="workspace.plan"
+      v-if="workspace.plan && (workspace.report || workspace.failure)"
       class="grid min-h-0 flex-1 gap-2 p-2 pb-36 md:grid-cols-[104px_minmax(0,1fr)] md:pb-2"
       :class="wide ? '' : 'xl:grid-cols-[104px_minmax(0,1fr)_336px]'"
     >
@@ -133,7 +133,7 @@ async function go(path: string) {
       />
       <aside
         v-if="!wide"
-        class="plate relative min-h-0 overflow-auto p-3 md:col-start-2 xl:col-start-auto"
+        class="plate relative min-h-0 overflow-auto p-3 md:col-start-2 xl:col-start-3"
         :class="{ 'no-print': stage === 'road' }"
         aria-label="Checks"
         tabindex="0"
