@@ -101,165 +101,209 @@ func leavesBehind(v finding.Variant) bool {
 	return slices.ContainsFunc(v.Patch, func(op finding.Op) bool { return op.Op == "remove" })
 }
 
+// back gathers the ways that may bring one candidate back.
+type back struct {
+	plan    *plan.Plan
+	of      *Candidate
+	trailer plan.Trailer
+	path    string // of the trailer
+	failing []string
+	rigs    map[string]*rig.Rig // of the failing outings
+	codes   map[string]bool     // of what fails on any of them
+	out     []way
+}
+
+// backVariants lists the ways, the least trouble first.
 func backVariants(p *plan.Plan, c *Candidate, failing []string) []way {
-	id := c.ID
-	var out []way
-	add := func(ops []finding.Op, pattern string, parts ...said.Piece) {
-		if len(ops) > 0 {
-			out = append(out, way{Variant: finding.Variant{Name: said.Say(pattern, parts...), Patch: ops}})
-		}
+	b := &back{
+		plan: p, of: c, trailer: p.Trailers[c.ID], path: "/trailers/" + c.ID, failing: failing,
+		rigs: map[string]*rig.Rig{}, codes: map[string]bool{},
 	}
-	t, tp := p.Trailers[id], "/trailers/"+id
-	rigs := map[string]*rig.Rig{}
-	codes := map[string]bool{}
 	for _, o := range failing {
-		rigs[o] = rig.Resolve(p, id, o)
-		for _, f := range review.Again(p, review.Request{Outing: o, Trailer: id}).Findings {
+		b.rigs[o] = rig.Resolve(p, c.ID, o)
+		for _, f := range review.Again(p, review.Request{Outing: o, Trailer: c.ID}).Findings {
 			if f.Outcome == finding.Fails {
-				codes[f.Code] = true
+				b.codes[f.Code] = true
 			}
 		}
 	}
-	if len(failing) == 1 { // what mends the check that fails may mend all
-		q := review.Request{Outing: failing[0], Trailer: id}
-		rep := review.Again(p, q)
-		for i := range rep.Findings {
-			if f := &rep.Findings[i]; f.Outcome == finding.Fails {
-				for _, v := range slices.DeleteFunc(candidates(p, q, f), leavesBehind) {
-					out = append(out, way{Variant: v})
-				}
-			}
+	b.mended()
+	b.add(slideAll(p, c.ID, failing), "with all slid")
+	b.inTrips()
+	b.slower()
+	b.tyres()
+	b.hitched()
+	b.otherCars()
+	b.cheaper()
+	b.longer()
+	return b.out
+}
+
+func (b *back) add(ops []finding.Op, pattern string, parts ...said.Piece) {
+	if len(ops) > 0 {
+		b.out = append(b.out, way{Variant: finding.Variant{Name: said.Say(pattern, parts...), Patch: ops}})
+	}
+}
+
+// set is a field of the trailer put to a value.
+func (b *back) set(field string, value any) finding.Op {
+	return finding.Op{Op: "add", Path: b.path + "/" + field, Value: value}
+}
+
+func (b *back) fails(codes ...string) bool {
+	return slices.ContainsFunc(codes, func(code string) bool { return b.codes[code] })
+}
+
+// mended takes the ways out of the one outing that fails: what mends it may mend all.
+func (b *back) mended() {
+	if len(b.failing) != 1 {
+		return
+	}
+	q := review.Request{Outing: b.failing[0], Trailer: b.of.ID}
+	rep := review.Again(b.plan, q)
+	for i := range rep.Findings {
+		f := &rep.Findings[i]
+		if f.Outcome != finding.Fails {
+			continue
+		}
+		for _, v := range slices.DeleteFunc(candidates(b.plan, q, f), leavesBehind) {
+			b.out = append(b.out, way{Variant: v})
 		}
 	}
-	add(slideAll(p, id, failing), "with all slid")
+}
+
+// inTrips carries the loads of each failing outing in several trips.
+func (b *back) inTrips() {
 	for n := 2; n <= mostTrips; n++ {
 		trips := make([][]finding.Op, n)
-		for _, o := range failing {
-			for k, ops := range inTrips(rigs[o], n) {
+		for _, o := range b.failing {
+			for k, ops := range inTrips(b.rigs[o], n) {
 				trips[k] = append(trips[k], ops...)
 			}
 		}
-		if add(trips[0], "% trips", said.Count(n)); len(trips[0]) > 0 {
-			out[len(out)-1].trips = slices.CompactFunc(
-				trips[1:],
-				func(a, b []finding.Op) bool { return reflect.DeepEqual(a, b) },
-			)
+		if b.add(trips[0], "% trips", said.Count(n)); len(trips[0]) > 0 {
+			same := func(a, b []finding.Op) bool { return reflect.DeepEqual(a, b) }
+			b.out[len(b.out)-1].trips = slices.CompactFunc(trips[1:], same)
 		}
 	}
+}
+
+// slower keeps to the slowest speed that the tyres bear.
+func (b *back) slower() {
 	slowest := quantity.Speed(0)
-	for _, o := range failing {
-		if v, ok := towing.TyreSpeed(rigs[o]); ok && p.Outings[o].Speed != nil && *p.Outings[o].Speed > v {
+	for _, o := range b.failing {
+		v, ok := towing.TyreSpeed(b.rigs[o])
+		if wanted := b.plan.Outings[o].Speed; ok && wanted != nil && *wanted > v {
 			slowest = v
 		}
 	}
-	if slowest > 0 {
+	if slowest == 0 {
+		return
+	}
+	var ops []finding.Op
+	for _, o := range b.failing {
+		if v := b.plan.Outings[o].Speed; v != nil && *v > slowest {
+			ops = append(ops, finding.Op{Op: "add", Path: "/outings/" + o + "/speed", Value: float64(slowest)})
+		}
+	}
+	b.add(ops, "at %", said.Of(quantity.KindSpeed, slowest))
+}
+
+// tyres tries stronger ones, of the usual ratings (kg each).
+func (b *back) tyres() {
+	if !b.fails(towing.CodeLink+"tyres", towing.CodeLink+"tyres-left", towing.CodeLink+"tyres-right") {
+		return
+	}
+	for _, kg := range []float64{400, 450, 500, 600, 750} {
+		b.add([]finding.Op{b.set("tyreRating", kg)}, "with {tyre}s for % each", said.Mass(kg))
+	}
+}
+
+// hitched mends what does not go together at the hitch: plug, ball, brakes.
+func (b *back) hitched() {
+	if b.fails(towing.CodePlug) {
+		adapters := map[string]bool{}
 		var ops []finding.Op
-		for _, o := range failing {
-			if v := p.Outings[o].Speed; v != nil && *v > slowest {
-				ops = append(ops, finding.Op{Op: "add", Path: "/outings/" + o + "/speed", Value: float64(slowest)})
+		for _, o := range b.failing {
+			if v := b.rigs[o]; v.Vehicle != nil && !adapters[v.VehicleID] {
+				adapters[v.VehicleID] = true
+				at := "/towVehicles/" + v.VehicleID + "/adapter"
+				ops = append(ops, finding.Op{Op: "add", Path: at, Value: true})
 			}
 		}
-		add(ops, "at %", said.Of(quantity.KindSpeed, slowest))
+		b.add(ops, "with a plug adapter")
 	}
-	if codes[towing.CodeLink+"tyres"] || codes[towing.CodeLink+"tyres-left"] ||
-		codes[towing.CodeLink+"tyres-right"] {
-		for _, kg := range []float64{400, 450, 500, 600, 750} {
-			add(
-				[]finding.Op{{Op: "add", Path: tp + "/tyreRating", Value: kg}},
-				"with {tyre}s for % each",
-				said.Mass(kg),
-			)
-		}
-	}
-	if codes[towing.CodePlug] {
-		var ops []finding.Op
-		for _, o := range failing {
-			if v := rigs[o]; v.Vehicle != nil &&
-				!slices.ContainsFunc(
-					ops,
-					func(op finding.Op) bool { return op.Path == "/towVehicles/"+v.VehicleID+"/adapter" },
-				) {
-				ops = append(
-					ops,
-					finding.Op{Op: "add", Path: "/towVehicles/" + v.VehicleID + "/adapter", Value: true},
-				)
-			}
-		}
-		add(ops, "with a plug adapter")
-	}
-	if codes[towing.CodeBallSize] {
-		for _, o := range failing {
-			if v := rigs[o].Vehicle; v != nil && v.BallSize != nil {
-				add(
-					[]finding.Op{{Op: "add", Path: tp + "/couplingSize", Value: float64(*v.BallSize)}},
-					"with a {coupling} for %",
-					norms.BallName(*v.BallSize),
-				)
+	if b.fails(towing.CodeBallSize) {
+		for _, o := range b.failing {
+			if v := b.rigs[o].Vehicle; v != nil && v.BallSize != nil {
+				ops := []finding.Op{b.set("couplingSize", float64(*v.BallSize))}
+				b.add(ops, "with a {coupling} for %", norms.BallName(*v.BallSize))
 				break
 			}
 		}
 	}
-	if t.Brakes == plan.BrakesNone &&
-		(codes[towing.CodeBrakes] || codes[towing.CodeLink+"tow"] || codes[towing.CodeLink+"half-kerb"]) {
-		add(
-			[]finding.Op{
-				{Op: "add", Path: tp + "/brakes", Value: plan.BrakesFitted},
-				{Op: "add", Path: tp + "/breakaway", Value: true},
-			},
-			"with brakes and a {breakaway}",
-		)
+	asks := b.fails(towing.CodeBrakes, towing.CodeLink+"tow", towing.CodeLink+"half-kerb")
+	if b.trailer.Brakes == plan.BrakesNone && asks {
+		ops := []finding.Op{b.set("brakes", plan.BrakesFitted), b.set("breakaway", true)}
+		b.add(ops, "with brakes and a {breakaway}")
 	}
-	for _, v := range p.VehicleIDs() {
+}
+
+// otherCars tows the failing outings behind each of the plan's cars.
+func (b *back) otherCars() {
+	for _, v := range b.plan.VehicleIDs() {
 		var ops []finding.Op
-		for _, o := range failing {
-			if p.Outings[o].Vehicle != v {
+		for _, o := range b.failing {
+			if b.plan.Outings[o].Vehicle != v {
 				ops = append(ops, finding.Op{Op: "add", Path: "/outings/" + o + "/vehicle", Value: v})
 			}
 		}
-		add(ops, "behind %", said.Name(p.TowVehicles[v].Name, "another car"))
+		b.add(ops, "behind %", said.Name(b.plan.TowVehicles[v].Name, "another car"))
 	}
-	for i := range c.Wants {
-		w := &c.Wants[i]
-		if w.Wish || w.Outcome != finding.Fails || w.What != plan.WantBudget || t.Deal == nil ||
-			t.Deal.Price == nil ||
-			p.Wants[w.ID].Money == nil {
+}
+
+// cheaper offers less, where the budget alone stands against it.
+func (b *back) cheaper() {
+	d := b.trailer.Deal
+	if d == nil || d.Price == nil {
+		return
+	}
+	for i := range b.of.Wants {
+		w := &b.of.Wants[i]
+		budget := b.plan.Wants[w.ID].Money
+		if w.Wish || w.Outcome != finding.Fails || w.What != plan.WantBudget || budget == nil {
 			continue
 		}
-		was := *t.Deal.Price
-		if t.Deal.Offer != nil {
-			was = *t.Deal.Offer
+		was, tax := *d.Price, 1.0
+		if d.Offer != nil {
+			was = *d.Offer
 		}
-		tax := 1.0
-		if t.Deal.Tax != nil {
-			tax += *t.Deal.Tax
+		if d.Tax != nil {
+			tax += *d.Tax
 		}
-		offer := math.Floor(float64(was) - float64(c.Bill.Money-*p.Wants[w.ID].Money)/tax)
-		if offer >= 0.6*float64(*t.Deal.Price) { // less is no offer
-			add(
-				[]finding.Op{{Op: "add", Path: tp + "/deal/offer", Value: offer}},
-				"for % at most",
-				said.Of(quantity.KindMoney, offer),
-			)
+		offer := math.Floor(float64(was) - float64(b.of.Bill.Money-*budget)/tax)
+		if offer >= 0.6*float64(*d.Price) { // less is no offer
+			ops := []finding.Op{b.set("deal/offer", offer)}
+			b.add(ops, "for % at most", said.Of(quantity.KindMoney, offer))
 		}
 	}
-	// A longer drawbar moves axle and deck back alike; its own weight is not counted.
-	if a, b := t.CouplingToAxle, t.CouplingToDeck; a != nil && b != nil && t.AxleMoves == nil {
-		for d := 0.3; d <= mostDrawbar+1e-9; d += 0.3 {
-			add(
-				[]finding.Op{
-					{Op: "replace", Path: tp + "/couplingToAxle/value", Value: round10(float64(a.Value) + d)},
-					{
-						Op:    "replace",
-						Path:  tp + "/couplingToDeck/value",
-						Value: round10(float64(b.Value) + d),
-					},
-				},
-				"with % longer {drawbar}",
-				said.Length(d),
-			)
-		}
+}
+
+// longer takes a longer drawbar: it moves axle and deck back alike; its own weight is not
+// counted.
+func (b *back) longer() {
+	axle, deck := b.trailer.CouplingToAxle, b.trailer.CouplingToDeck
+	if axle == nil || deck == nil || b.trailer.AxleMoves != nil {
+		return
 	}
-	return out
+	for d := 0.3; d <= mostDrawbar+1e-9; d += 0.3 {
+		to := func(field string, v quantity.Length) finding.Op {
+			at := b.path + "/" + field + "/value"
+			return finding.Op{Op: "replace", Path: at, Value: round10(float64(v) + d)}
+		}
+		ops := []finding.Op{to("couplingToAxle", axle.Value), to("couplingToDeck", deck.Value)}
+		b.add(ops, "with % longer {drawbar}", said.Length(d))
+	}
 }
 
 // inTrips carries an outing's loads in n trips, the heaviest first: loose material by equal
