@@ -107,3 +107,16 @@ test('a stage that is not wanted is put away, and comes back while it fails', as
   await expect(rail.getByRole('link', { name: 'Racks' })).toBeVisible()
   await expect(rail.getByRole('link', { name: 'Tie-down' })).toHaveCount(0)
 })
+
+test('second link: too weak a hook, too long a chain', async ({ page, heather }) => {
+  await heather.open('trailer/details')
+  const link = page.locator('[data-second-link]')
+  await expect(page.locator('[data-code="link.strength"]')).toHaveAttribute('data-outcome', 'holds')
+  await link.getByLabel('Hook or shackle, marked').fill('100')
+  await settled(page)
+  await expect(page.locator('[data-code="link.strength"]')).toContainText('breaks at about 300')
+  await link.getByText('How it hangs').click()
+  await link.getByLabel('Length, eye to eye').fill('900')
+  await settled(page)
+  await expect(page.locator('[data-code="link.ground"]')).toHaveAttribute('data-outcome', 'fails')
+})

@@ -60,6 +60,7 @@ type Reference struct {
 	Bolts       []norms.Bolt                        `json:"bolts"`
 	TieSchools  []norms.TieSchool                   `json:"tieSchools"`
 	Surfaces    []norms.Surface                     `json:"surfaces"`
+	LinkGrades  []norms.LinkGrade                   `json:"linkGrades"`
 }
 
 func reference(c fiber.Ctx) error {
@@ -89,6 +90,7 @@ func reference(c fiber.Ctx) error {
 			norms.Bolts,
 			norms.TieSchools,
 			norms.Surfaces,
+			norms.LinkGrades,
 		},
 	)
 }

@@ -11,6 +11,7 @@ import (
 	"zygonos/core/ask/launch"
 	"zygonos/core/ask/rack"
 	"zygonos/core/ask/ramp"
+	"zygonos/core/ask/secondlink"
 	"zygonos/core/ask/stance"
 	"zygonos/core/ask/sway"
 	"zygonos/core/ask/towing"
@@ -47,6 +48,7 @@ var Questions = []Question{
 		rep.Chain, rep.Payload, rep.Fills = append(rep.Chain, t.Chain...), t.Payload, append(rep.Fills, t.Fills...)
 		return t.Findings
 	}, Draw: drawTowing},
+	{Name: "second link", Stage: secondlink.Stage, Live: only(secondlink.Check)},
 	{Name: "clearance", Stage: balance.Stage, Live: func(r *rig.Rig, _ *Report) []finding.Finding {
 		_, fs := clearance.Check(r)
 		return fs

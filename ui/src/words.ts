@@ -152,6 +152,10 @@ export const heldWords: Record<string, string> = {
   strip: 'A strip on the tail',
   lip: 'Its lip alone',
 }
+export const linkWords: Record<string, string> = {
+  chain: 'chain',
+  cable: 'steel cable',
+}
 export const fixedWords: Record<string, string> = {
   member: 'through a cross-member',
   plate: 'a plate or one wall',

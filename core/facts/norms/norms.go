@@ -84,41 +84,50 @@ type RuleSet struct {
 	TwoChainsAbove *mass           `json:"twoChainsAbove,omitempty"`
 	ChainsUnbraked bool            `json:"chainsUnbraked"` // only asked of unbraked trailers
 	LinkSource     finding.Source  `json:"linkSource"`
+	LinkStrength   *finding.Source `json:"linkStrength"`      // each breaks at the laden trailer's mass or more
 	Differs        string          `json:"differs,omitempty"` // where the owner must look further
 }
 
 func kg(v mass) *mass { return &v }
+
+func found(title, clause, confidence string) *finding.Source {
+	s := source(title, clause, confidence)
+	return &s
+}
 
 // RuleSets lists the rule sets in the order in which they are offered.
 var RuleSets = []RuleSet{
 	{Region: quantity.NorthAmerica, Name: "North America", School: "ten-fifteen", TowReads: ReadsTotal,
 		BrakesAbove: 3000 * pound, BrakesLow: 1000 * pound, BrakesHigh: 4500 * pound, BrakesRead: ReadsTotal,
 		BrakesSource: source("State and province codes; 49 CFR 393.42 as reference", "often 3,000 lb gross", "C"),
-		ChainsNeeded: 2, LinkSource: source("State and province codes; 49 CFR 393.43 and 393.70 as reference", "", "B"),
-		Differs: "States and provinces differ: check yours."},
+		ChainsNeeded: 2, LinkStrength: found("49 CFR 393.70(d); SAE J684", "breaks at the gross weight or more", "B"),
+		LinkSource: source("State and province codes; 49 CFR 393.43 and 393.70 as reference", "", "B"),
+		Differs:    "States and provinces differ: check yours."},
 	{Region: quantity.UK, Name: "United Kingdom", School: "five-seven", TowReads: ReadsTotal,
 		BrakesAbove: 750, BrakesLow: 750, BrakesHigh: 750, BrakesRead: ReadsWheels,
 		BrakesSource: source("Road Vehicles (Construction and Use) Regulations 1986", "reg. 15, 16", "A"),
 		HalfKerb:     true, KerbSource: source("Road Vehicles (Construction and Use) Regulations 1986", "reg. 87", "A"),
-		ChainsNeeded: 1, ChainsUnbraked: true, LinkSource: source("Road Vehicles (Construction and Use) Regulations 1986", "reg. 86A, 86B", "A")},
+		ChainsNeeded: 1, ChainsUnbraked: true, LinkStrength: Practice("each breaks at the laden trailer's mass or more"),
+		LinkSource: source("Road Vehicles (Construction and Use) Regulations 1986", "reg. 86A, 86B", "A")},
 	{Region: quantity.EU, Name: "EU, typical", School: "four-seven", TowReads: ReadsWheels,
 		BrakesAbove: 750, BrakesLow: 750, BrakesHigh: 750, BrakesRead: ReadsWheels,
 		BrakesSource: source("UN Regulation 13; Regulation (EU) 2018/858", "categories O1, O2", "A"),
 		HalfKerb:     true, KerbSource: source("Regulation (EU) 2021/535", "Annex XIII", "B"),
-		ChainsNeeded: 1, ChainsUnbraked: true, LinkSource: source("UN Regulation 13", "5.2.2.9", "A"),
-		Differs: "Countries differ: check yours."},
+		ChainsNeeded: 1, ChainsUnbraked: true, LinkStrength: Practice("each breaks at the laden trailer's mass or more"),
+		LinkSource: source("UN Regulation 13", "5.2.2.9", "A"),
+		Differs:    "Countries differ: check yours."},
 	{Region: quantity.Australia, Name: "Australia", School: "about-ten", TowReads: ReadsTotal,
 		BrakesAbove: 750, BrakesLow: 750, BrakesHigh: 750, BrakesRead: ReadsWheels,
 		BrakesSource:   source("Vehicle Standards Bulletin 1", "brakes", "A"),
 		BreakawayAbove: kg(2000), ChainsNeeded: 1, TwoChainsAbove: kg(2500),
-		LinkSource: source("Vehicle Standards Bulletin 1; ADR 62", "", "A")},
+		LinkStrength: found("ADR 62", "each chain at least the ATM", "B"),
+		LinkSource:   source("Vehicle Standards Bulletin 1; ADR 62", "", "A")},
 	{Region: quantity.NewZealand, Name: "New Zealand", School: "about-ten", TowReads: ReadsTotal,
 		BrakesAbove: 2000, BrakesLow: 2000, BrakesHigh: 2000, BrakesRead: ReadsTotal,
-		BrakesSource: source("Land Transport Rule: Light-vehicle Brakes 2002", "light trailers", "B"),
-		BreakawayAbove: kg(
-			2500,
-		), ChainsNeeded: 1, TwoChainsAbove: kg(2000), // crossed; above 2,500 kg beside the breakaway
-		LinkSource: source("Land Transport Rule: Light-vehicle Brakes 2002", "by mass and brakes", "B")},
+		BrakesSource:   source("Land Transport Rule: Light-vehicle Brakes 2002", "light trailers", "B"),
+		BreakawayAbove: kg(2500), ChainsNeeded: 1, TwoChainsAbove: kg(2000), // crossed; above 2,500 kg beside the breakaway
+		LinkStrength: Practice("each breaks at the laden trailer's mass or more"),
+		LinkSource:   source("Land Transport Rule: Light-vehicle Brakes 2002", "by mass and brakes", "B")},
 }
 
 // Of gives a region's rule set; an unknown region has the UK's.

@@ -117,6 +117,41 @@ func Chain(grade string, thick float64) float64 {
 	return 0
 }
 
+// LinkGrade is a grade of chain that is used as a second link.
+type LinkGrade struct {
+	ID     string  `json:"id"`
+	Name   string  `json:"name"`
+	Stress float64 `json:"stress"` // mean, at which it breaks, Pa, over both legs of a link
+}
+
+// LinkGrades lists them: a grade's number is a tenth of its stress in MPa (ISO 1834, B).
+var LinkGrades = []LinkGrade{
+	{"30", "30, general purpose", 300e6},
+	{"43", "43, high test", 430e6},
+	{"70", "70, transport", 700e6},
+	{"80", "80, alloy", 800e6},
+}
+
+// ChainStress is a grade's mean stress at break, Pa; nought for an unknown one.
+func ChainStress(grade string) float64 {
+	for _, g := range LinkGrades {
+		if g.ID == grade {
+			return g.Stress
+		}
+	}
+	return 0
+}
+
+// ChainBreaks is what a chain of a grade and a link's thickness (m) breaks at, N: 2·π·d²/4 of
+// its mean stress.
+func ChainBreaks(grade string, thick float64) float64 {
+	return ChainStress(grade) * math.Pi / 2 * thick * thick
+}
+
+// CableBreaks is what a steel wire rope of that thickness (m) breaks at, N: 0.33·d²·1570 MPa
+// (EN 12385-4, fibre core, B), less a fifth for sleeves or clips at its ends (C).
+func CableBreaks(thick float64) float64 { return 0.8 * 0.33 * 1570e6 * thick * thick }
+
 // Grip is a range of friction.
 type Grip struct{ Low, High float64 }
 

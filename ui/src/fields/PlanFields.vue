@@ -19,6 +19,7 @@ const chosen = (f: PlanField) => {
   const value = get(f)
   return value === undefined || value === '' ? f.usual : value
 }
+const asked = (f: PlanField) => (get(f) === undefined ? undefined : get(f) ? 'yes' : 'no')
 const set = (f: PlanField, value: unknown) => workspace.setAt(path(f), value, f.label)
 </script>
 
@@ -33,6 +34,17 @@ const set = (f: PlanField, value: unknown) => workspace.setAt(path(f), value, f.
     />
     <TextField v-else-if="f.text" :path="path(f)" :label="f.label" :hint="f.hint" />
     <CountField v-else-if="f.whole" :path="path(f)" :label="f.label" :hint="f.hint" />
+    <ChoiceField
+      v-else-if="f.ask"
+      :label="f.label"
+      :value="asked(f)"
+      :none="f.hint"
+      :options="[
+        { value: 'yes', name: f.ask[0] },
+        { value: 'no', name: f.ask[1] },
+      ]"
+      @chosen="set(f, $event === 'yes')"
+    />
     <ChoiceField
       v-else-if="f.options"
       :label="f.label"

@@ -10,6 +10,7 @@ export interface PlanField {
   options?: { value: string | number; name: string; more?: string }[]
   usual?: string | number // of options: what none told means
   on?: unknown // what it is when switched on
+  ask?: [yes: string, no: string] // a switch that may be not told: its words
 }
 
 /** Fields that stand only where something is so. */

@@ -561,6 +561,7 @@ export interface Trailer {
   pivot?: number;
   plug?: string;
   runningGear?: MassEstimate;
+  secondLink?: SecondLink;
   sideHeight?: number;
   sinks?: number;
   springRating?: number;
@@ -652,12 +653,22 @@ export interface Rating {
   counts: string;
   value: number;
 }
-export interface TiePoint {
-  at: Spot;
-  fastening?: Fastening;
+export interface SecondLink {
+  aside?: number;
+  back?: number;
+  bolted?: Fastening;
+  breaks?: number;
+  carAside?: number;
+  crossed?: boolean;
+  grade?: string;
+  hook?: number;
   kind?: string;
-  order: number;
-  rating?: number;
+  length?: number;
+  seen?: boolean;
+  thick?: number;
+  tiesToo?: boolean;
+  up?: number;
+  welded?: boolean;
 }
 export interface Fastening {
   bolt: number;
@@ -666,6 +677,13 @@ export interface Fastening {
   in?: string;
   thick?: number;
   washer?: number;
+}
+export interface TiePoint {
+  at: Spot;
+  fastening?: Fastening;
+  kind?: string;
+  order: number;
+  rating?: number;
 }
 export interface Want {
   count?: number;
@@ -1010,6 +1028,7 @@ export interface Reference {
   groups: string[];
   hitches: HitchClass[];
   inspections: Inspection[];
+  linkGrades: LinkGrade[];
   loads: LoadKind[];
   materials: Material[];
   mustBuys: string[];
@@ -1084,6 +1103,11 @@ export interface Inspection {
   id: string;
   look: string;
   repair: string;
+}
+export interface LinkGrade {
+  id: string;
+  name: string;
+  stress: number;
 }
 export interface LoadKind {
   bears?: Bearing;
@@ -1163,6 +1187,7 @@ export interface RuleSet {
   halfKerb: boolean;
   kerbSource: Source;
   linkSource: Source;
+  linkStrength: Source;
   name: string;
   region: string;
   school: string;

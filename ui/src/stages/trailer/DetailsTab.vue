@@ -15,6 +15,7 @@ import DoubtFields from '../DoubtFields.vue'
 import EmptyFields from './EmptyFields.vue'
 import FitOut from './FitOut.vue'
 import LengthFields from './LengthFields.vue'
+import LinkFields from './LinkFields.vue'
 import MakeFields from './MakeFields.vue'
 import RatingFields from './RatingFields.vue'
 
@@ -75,6 +76,11 @@ function add() {
   <div v-else class="plate p-6 text-center">
     <p class="font-bold">No trailer yet.</p>
     <button class="act-main mt-2" @click="add">Add a trailer</button>
+  </div>
+  <div v-if="trailer?.chains" class="plate p-3" data-second-link>
+    <h2 class="text-lg font-bold">{{ term('Chains') }}</h2>
+    <p class="text-soft text-sm">Holds the trailer if the {{ term('coupling') }} lets go.</p>
+    <LinkFields class="mt-2" />
   </div>
   <div v-if="trailer" class="plate p-3">
     <h2 class="text-lg font-bold">Its lengths</h2>

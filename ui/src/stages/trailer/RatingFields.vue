@@ -1,7 +1,6 @@
 <script setup lang="ts">
 // What the trailer's plates say: the label and what it counts, axle, tyres, coupling, brakes.
 import { computed } from 'vue'
-import ChoiceField from '@/fields/ChoiceField.vue'
 import PlanFields from '@/fields/PlanFields.vue'
 import QuantityField from '@/fields/QuantityField.vue'
 import { where, type PlanField } from '@/fields/planField'
@@ -20,10 +19,6 @@ const counts = computed(() => [
   { value: 'gross', name: 'Trailer and load together', more: `The ${term('gross')}.` },
   { value: 'payload', name: 'The load alone', more: 'Shop labels often mean this.' },
 ])
-const yesNo = [
-  { value: 'yes', name: 'Fitted' },
-  { value: 'no', name: 'None' },
-]
 const numbers = (...all: number[]) => all.map((n) => ({ value: n, name: String(n) }))
 
 const first = computed<PlanField[]>(() => [
@@ -73,6 +68,7 @@ const plates = computed<PlanField[]>(() => [
   { at: 'brakes', label: 'Brakes', options: choices(brakeWords) },
 ])
 const more = computed<PlanField[]>(() => [
+  { at: 'breakaway', label: term('Breakaway'), ask: ['Yes', 'No'] },
   { at: 'chains', label: term('Chains'), options: numbers(0, 1, 2) },
   { at: 'axles', label: 'Axles', options: numbers(1, 2, 3), usual: 1 },
 ])
@@ -99,12 +95,6 @@ function label(value: number | undefined) {
     <PlanFields :base="base" :fields="afterLabel" />
     <LabelPicture class="md:col-span-2" />
     <PlanFields :base="base" :fields="plates" />
-    <ChoiceField
-      :label="term('Breakaway')"
-      :value="trailer.breakaway === undefined ? undefined : trailer.breakaway ? 'yes' : 'no'"
-      :options="yesNo"
-      @chosen="workspace.setAt(`${base}/breakaway`, $event === 'yes', 'breakaway')"
-    />
     <PlanFields :base="base" :fields="more" />
   </div>
 </template>
