@@ -50,6 +50,9 @@ func schema(w io.Writer) error {
 			return err
 		}
 		for name, def := range doc.Defs {
+			if was, there := defs[name]; there && !reflect.DeepEqual(was, def) {
+				return fmt.Errorf("two documents have different types called %s", name)
+			}
 			defs[name] = def
 		}
 		properties[t.Name()] = map[string]any{"$ref": "#/$defs/" + t.Name()}

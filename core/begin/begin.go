@@ -37,6 +37,7 @@ const (
 // makers make the patch of each thing that can be added.
 var makers = map[string]func(*plan.Plan, *Asked) ([]finding.Op, error){
 	"fitting": fitting, "rings": rings, "ramps": ramps, "cradle": cradle,
+	"carrier": carrier,
 }
 
 // Whats lists what can be added.
@@ -201,6 +202,25 @@ func cradle(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 			Keel:    0.1,
 			Rollers: map[string]plan.Roller{"front": {Order: 1, At: 0.3}, "rear": {Order: 2, At: 1.9}},
 		},
+	}
+	return append([]finding.Op{add("/parts/"+q.ID, part)},
+		into(l.Parts != nil, "/outings/"+q.Outing+"/layouts/"+q.Trailer+"/parts", q.ID, plan.PartOn{})...), nil
+}
+
+// carrier is a bought carrier with two places beside each other; what its label says is told next.
+func carrier(p *plan.Plan, q *Asked) ([]finding.Op, error) {
+	l, ok := p.Outings[q.Outing].Layouts[q.Trailer]
+	if !ok {
+		return nil, Refusal("The outing is not loaded on this trailer.")
+	}
+	place := func(order int, name string, right quantity.Length) plan.Slot {
+		return plan.Slot{Order: order, Name: name, At: plan.Spot{Right: right, Up: 0.3}}
+	}
+	part := plan.Part{
+		Order: next(p), Name: "Bought carrier", Mass: &plan.MassEstimate{Value: 15, How: plan.Typical},
+		Size:    plan.Size{Length: typical(1.5), Width: typical(1.3), Height: typical(0.3)},
+		Slots:   map[string]plan.Slot{"left": place(1, "left", -0.35), "right": place(2, "right", 0.35)},
+		Carrier: &plan.BoughtCarrier{},
 	}
 	return append([]finding.Op{add("/parts/"+q.ID, part)},
 		into(l.Parts != nil, "/outings/"+q.Outing+"/layouts/"+q.Trailer+"/parts", q.ID, plan.PartOn{})...), nil

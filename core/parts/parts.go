@@ -37,6 +37,53 @@ func SizeOf(p plan.Profile) section.Size {
 	}
 }
 
+// Slack is what a section needs to slide into a tube, m (practice, C).
+const Slack = 0.0005
+
+// SlidesIn reports whether a section slides into a tube.
+func SlidesIn(in, tube plan.Profile) bool {
+	room := float64(tube.Height-2*tube.Wall) - Slack
+	wide := float64(tube.Width-2*tube.Wall) - Slack
+	if tube.Shape == string(section.Round) {
+		wide = room
+	}
+	hollow := tube.Shape == string(section.Tube) || tube.Shape == string(section.Round)
+	h, w := float64(in.Height), float64(in.Width)
+	if in.Shape == string(section.Round) || in.Shape == string(section.Rod) {
+		w = h
+	} else if tube.Shape == string(section.Round) { // its corners touch
+		h = math.Hypot(h, w)
+		w = h
+	}
+	return hollow && h > 0 && w > 0 && h <= room+1e-9 && w <= wide+1e-9
+}
+
+// Bars are the properties of a rack's bars with what is slid into them: both bend alike, so their
+// second moments add, and the outer edge bears M·(H/2)/ΣI. The insert counts with the share of its
+// stiffness that its material has of the bar's, and its own edge bears k·M·(h/2)/ΣI.
+func Bars(r *plan.Rack) (section.Properties, error) {
+	s, err := section.Of(SizeOf(r.Bar))
+	if err != nil || r.Insert == nil || !SlidesIn(*r.Insert, r.Bar) {
+		return s, err
+	}
+	in, err := section.Of(SizeOf(*r.Insert))
+	if err != nil {
+		return s, nil // its own check says so
+	}
+	outer, _ := catalogue.StockOf(r.Bar.Material)
+	inner, _ := catalogue.StockOf(r.Insert.Material)
+	k := inner.Modulus / outer.Modulus
+	s.Wy *= (s.Iy + k*in.Iy) / s.Iy
+	s.Wz *= (s.Iz + k*in.Iz) / s.Iz
+	s.Iy, s.Iz = s.Iy+k*in.Iy, s.Iz+k*in.Iz
+	// Where the insert is the weaker one, its own edge counts.
+	weak := inner.Working() / outer.Working()
+	s.Wy = min(s.Wy, s.Iy*weak/(k*in.Iy/in.Wy))
+	s.Wz = min(s.Wz, s.Iz*weak/(k*in.Iz/in.Wz))
+	s.Area += in.Area * inner.Density / outer.Density // so that it weighs what both weigh
+	return s, nil
+}
+
 // FramesAt are the places of a rack's frames behind the part's front face, m.
 func FramesAt(r *plan.Rack) []float64 {
 	front, rear := float64(r.FrontAt), float64(r.RearAt)
@@ -136,6 +183,12 @@ func Members(r *plan.Rack) []Member {
 		)
 	}
 	for _, id := range plan.Ordered(r.Tiers, func(t plan.Tier) int { return t.Order }) {
+		if t := r.Tiers[id]; r.Insert != nil {
+			out = append(out, Member{
+				Name: "insert in the bar, " + id, Profile: *r.Insert, Count: len(frames), Length: float64(t.Length),
+				Each: each(*r.Insert, float64(t.Length)), Back: middle, Up: float64(t.Up) - float64(r.Bar.Height)/2,
+			})
+		}
 		if n := len(BracesAt(r, r.Tiers[id])); n > 0 {
 			l := float64(r.Brace) * math.Sqrt2
 			out = append(

@@ -4,6 +4,7 @@ import (
 	"math"
 	"testing"
 
+	"zygonos/core/lang/quantity"
 	"zygonos/core/parts"
 	"zygonos/core/plan"
 )
@@ -55,5 +56,42 @@ func TestStatedParts(t *testing.T) {
 	thin := plan.Part{Mass: &m, Rack: &plan.Rack{Bar: plan.Profile{Shape: "tube", Height: 0.05, Width: 0.05, Material: "s235"}, Tiers: map[string]plan.Tier{"a": {Up: 0.05, Length: 1}}}}
 	if p := parts.Filled(thin); p.Mass != &m { // no wall: no mass of its own
 		t.Errorf("%+v", p.Mass)
+	}
+}
+
+// 30 × 30 × 2 slides into 40 × 40 × 3 (34 mm of room), 40 × 40 × 2 does not. Second moments add:
+// 9.32 + 2.72 = 12.04 cm⁴ (EN 10219-2), over 20 mm 6.02 cm³. In aluminium bars steel counts three
+// times as stiff, and its own edge bears more than the bar's.
+func TestInsert(t *testing.T) {
+	tube := func(h, wall quantity.Length, material string) plan.Profile {
+		return plan.Profile{Shape: "tube", Height: h, Width: h, Wall: wall, Material: material}
+	}
+	in := tube(0.03, 0.002, "mild")
+	r := plan.Rack{Bar: tube(0.04, 0.003, "mild"), Insert: &in}
+	if !parts.SlidesIn(in, r.Bar) || parts.SlidesIn(tube(0.04, 0.002, "mild"), r.Bar) {
+		t.Error("what slides in")
+	}
+	s, err := parts.Bars(&r)
+	if err != nil || math.Abs(s.Iy*1e8-12.04) > 0.05 || math.Abs(s.Wy*1e6-6.02) > 0.03 {
+		t.Errorf("I %v cm⁴, W %v cm³, %v", s.Iy*1e8, s.Wy*1e6, err)
+	}
+	soft := plan.Rack{Bar: tube(0.04, 0.003, "al6061"), Insert: &in}
+	mixed, _ := parts.Bars(&soft)
+	// ΣI = 9.32 + 205/69·2.72 = 17.40 cm⁴; the bar's edge 8.70 cm³; the insert's own
+	// 17.40·(133/160)/(2.971·1.5 cm) = 3.25 cm³ counts.
+	if math.Abs(mixed.Iy*1e8-17.40) > 0.08 || math.Abs(mixed.Wy*1e6-3.25) > 0.04 {
+		t.Errorf("mixed: I %v cm⁴, W %v cm³", mixed.Iy*1e8, mixed.Wy*1e6)
+	}
+	bare, _ := parts.Bars(&plan.Rack{Bar: r.Bar})
+	big := tube(0.05, 0.003, "mild")
+	if none, _ := parts.Bars(&plan.Rack{Bar: r.Bar, Insert: &big}); none != bare {
+		t.Error("what does not go in counts")
+	}
+	rk := plan.Rack{Bar: r.Bar, Post: r.Bar, Apart: 1, RearAt: 2, Tiers: map[string]plan.Tier{"a": {Up: 0.8, Length: 1.5}}}
+	before := *parts.Filled(plan.Part{Rack: &rk}).Mass
+	rk.Insert = &in
+	after := *parts.Filled(plan.Part{Rack: &rk}).Mass
+	if d := float64(after.Value - before.Value); math.Abs(d-2*1.5*2.14e-4*7850) > 0.06 { // two of 1.5 m, 2.14 cm²
+		t.Errorf("the inserts weigh %v", d)
 	}
 }

@@ -389,6 +389,9 @@ type Part struct {
 	Rack   *Rack   `json:"rack,omitempty" stage:"racks"`
 	Cradle *Cradle `json:"cradle,omitempty" stage:"racks"`
 	Ramp   *Ramp   `json:"ramp,omitempty" stage:"ramps"`
+
+	// a bought one
+	Carrier *BoughtCarrier `json:"carrier,omitempty" stage:"racks"`
 }
 
 // Slot is a place on a part that takes a load, from the part's front face,

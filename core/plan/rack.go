@@ -23,6 +23,8 @@ type Rack struct {
 	Held  bool    `json:"held,omitempty"` // bars are kept from moving sideways: angles bend upright
 	Post  Profile `json:"post"`
 	Bar   Profile `json:"bar"`
+	// a section slid into the bars from end to end
+	Insert *Profile `json:"insert,omitempty"`
 	// leg of braces at 45° from each post to its bars, both ways; 0 is none
 	Brace length `json:"brace,omitempty" is:"brace, 0..1"`
 	// of a bolted foot, half of them to either side

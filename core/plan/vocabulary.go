@@ -36,6 +36,7 @@ var lists = listed(
 	Drives,
 	WheelStates,
 	LinkKinds,
+	CarrierCountings,
 	Wants,
 	BulkBys,
 	[]Wet{Dry, Soaked},

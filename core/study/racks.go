@@ -677,7 +677,7 @@ func strongerBars(r *rig.Rig, path string) []finding.Way {
 	stock, _ := catalogue.StockOf(rk.Bar.Material)
 	seen := 0
 	for _, c := range catalogue.Commons {
-		if c.Shape != rk.Bar.Shape || c.Timber != stock.Timber ||
+		if c.Shape != rk.Bar.Shape || !c.Of(stock) ||
 			c.Height*c.Height*max(c.Wall, 0.001) <= rk.Bar.Height*rk.Bar.Height*max(rk.Bar.Wall, 0.001) ||
 			seen == 4 {
 			continue
@@ -722,6 +722,18 @@ func strongerBars(r *rig.Rig, path string) []finding.Way {
 			),
 		)
 	}
+	if !rk.Middle && rk.RearAt > rk.FrontAt {
+		out = append(out, wayOut(stronger(rk, said.Say("a third frame midway"), nil,
+			finding.Op{Op: "add", Path: path + "/rack/middle", Value: true}, func(k *plan.Rack) { k.Middle = true }), 2.5))
+	}
+	if in, ok := slidesIn(rk.Bar); ok && rk.Insert == nil {
+		out = append(out, wayOut(stronger(rk, said.Say("slid into the bars: "), parts.SectionText(in),
+			finding.Op{Op: "add", Path: path + "/rack/insert", Value: in}, func(k *plan.Rack) { k.Insert = &in }), 1.2))
+	}
+	if rk.Posts == 1 {
+		out = append(out, wayOut(stronger(rk, said.Say("a second post to each frame"), nil,
+			finding.Op{Op: "add", Path: path + "/rack/posts", Value: 2}, func(k *plan.Rack) { k.Posts = 2 }), 1.6))
+	}
 	if rk.Brace == 0 {
 		const leg = 0.25
 		with := *rk
@@ -746,6 +758,21 @@ func strongerBars(r *rig.Rig, path string) []finding.Way {
 		}
 	}
 	return out
+}
+
+// slidesIn is the largest usual section that slides into a bar.
+func slidesIn(bar plan.Profile) (in plan.Profile, ok bool) {
+	most := 0.0
+	for _, c := range catalogue.Commons {
+		next := plan.Profile{Shape: c.Shape, Height: c.Height, Width: c.Width, Wall: c.Wall, Lip: c.Lip, Material: bar.Material}
+		if c.Timber || c.Plastic || c.Shape != bar.Shape || !parts.SlidesIn(next, bar) {
+			continue
+		}
+		if s, err := section.Of(parts.SizeOf(next)); err == nil && s.Wy > most {
+			most, in, ok = s.Wy, next, true
+		}
+	}
+	return in, ok
 }
 
 // stronger is a change of a rack, named with what it adds in mass and, where a metre's

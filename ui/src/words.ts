@@ -152,6 +152,10 @@ export const heldWords: Record<string, string> = {
   strip: 'A strip on the tail',
   lip: 'Its lip alone',
 }
+export const carrierWords: Record<string, string> = {
+  static: 'standing',
+  moving: 'driving',
+}
 export const linkWords: Record<string, string> = {
   chain: 'chain',
   cable: 'steel cable',

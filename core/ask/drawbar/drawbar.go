@@ -83,6 +83,7 @@ func Check(r *rig.Rig) []finding.Finding {
 		return []finding.Finding{f}
 	}
 	stock, _ := catalogue.StockOf(d.Profile.Material)
+	stock = stock.InTheSun()
 	k := r.Shock()
 	beams := float64(max(1, d.Beams))
 	longer, l := float64(d.Longer), r.Axle.Nominal

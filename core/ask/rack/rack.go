@@ -106,7 +106,7 @@ func Check(r *rig.Rig) ([]Built, []finding.Finding) {
 		built = append(built, listed(it, &part))
 		out = append(out, judge(r, it, &part)...)
 	}
-	return built, out
+	return built, append(out, bought(r)...)
 }
 
 func listed(it *rig.Item, part *plan.Part) Built {
@@ -223,7 +223,7 @@ func judge(r *rig.Rig, it *rig.Item, part *plan.Part) []finding.Finding {
 	rk := part.Rack
 	hulls := Hulls(r, it, part)
 	var out []finding.Finding
-	bar, barErr := section.Of(parts.SizeOf(rk.Bar))
+	bar, barErr := parts.Bars(rk)
 	post, postErr := section.Of(parts.SizeOf(rk.Post))
 	for _, e := range []struct {
 		err  error
@@ -676,6 +676,11 @@ func bars(
 		f.Says = append(f.Says, said.Say(" Next section up, or a mid post.")...)
 	}
 	parts.Unsure(&f, rk.Bar)
+	warm(&f, stock, stress, allowed)
+	if rk.Insert != nil && !parts.SlidesIn(*rk.Insert, rk.Bar) {
+		f.Outcome = finding.Fails
+		f.Says = append(f.Says, said.Say(" What should slide into the bars does not go in: leave it out, or a smaller one.")...)
+	}
 	if s.FreeBendsAside && !rk.Held {
 		f.Says = append(f.Says, said.Say(" The angle is not held, so it bends about its weak axis.")...)
 	}
@@ -728,6 +733,10 @@ func bars(
 	)
 	sag.Source = norms.Practice("span over 150 at rest")
 	sag.Says = said.Say("Bars sag % on a span of % at rest.", said.Length(deflection), said.Length(m.sag.Length()))
+	if stock.Warm > 0 && deflection <= allowedSag && deflection/stock.Warm > allowedSag {
+		sag.Outcome, sag.Tight = finding.Tight, finding.GuessTooRough
+		sag.Says = append(sag.Says, said.Say(" In the sun %.", said.Length(deflection/stock.Warm))...)
+	}
 	if deflection > allowedSag {
 		sag.Outcome, sag.Tight = finding.Tight, finding.LittleRoom
 		sag.Says = append(
@@ -735,6 +744,17 @@ func bars(
 			said.Say(" More than %: next section up, or a mid post.", said.Length(allowedSag))...)
 	}
 	return []finding.Finding{f, sag}, push
+}
+
+// warm marks what holds only while plastic is cool: in the sun a share of it is left.
+func warm(f *finding.Finding, stock catalogue.Stock, stress, allowed float64) {
+	if stock.Warm <= 0 || f.Outcome == finding.Fails || f.Outcome == finding.Unknown {
+		return
+	}
+	hot := quantity.Range[float64]{Nominal: stress, Low: stress, High: stress / stock.Warm}
+	if f.Outcome, f.Tight = finding.Under(hot, allowed, finding.Reserve); f.Tight == finding.GuessTooRough {
+		f.Says = append(f.Says, said.Say(" In the sun, warm, it has % of its strength left: too little.", said.Share(stock.Warm))...)
+	}
 }
 
 // arms is Σ m·h of all that a rack carries and is, kg·m, and how many posts share it.
@@ -865,6 +885,7 @@ func posts(
 		f.Says = append(f.Says, said.Say(" Stronger posts, or a brace at 45°.")...)
 	}
 	parts.Unsure(&f, rk.Post)
+	warm(&f, stock, stress, allowed)
 	switch rk.Foot {
 	case plan.FootPocket:
 		f.Says = append(f.Says, said.Say(" The pocket must bear that too: sheet-metal pockets often do not.")...)

@@ -219,17 +219,18 @@ func TestLoadsUnderATier(t *testing.T) {
 
 // 60 kg, 4 m: on four pads of 50 × 100 mm twice 588.4 N over 0.02 m²: 58.84 kPa; on bunks
 // of 2.4 m with 0.6 of it bearing, 90 mm wide: 1176.8/(2·2.4·0.6·0.09) = 4.54 kPa; strapped on
-// pads (588.4 + 1000)/0.02 = 79.42.
+// pads (588.4 + 1000)/0.02 = 79.42; on four saddle pads of 60 × 150 mm 1176.8/0.036 = 32.69.
 func TestSchools(t *testing.T) {
 	s := rack.Schools(rackOf(t))
-	if len(s) != 4 {
+	if len(s) != 5 {
 		t.Fatalf("%d schools", len(s))
 	}
 	near(t, "pads", s[0].Rows[0].Pressure.Value, 2*60*9.80665/0.02)
 	near(t, "bunks", s[1].Rows[0].Pressure.Value, 2*60*9.80665/0.2592)
 	near(t, "strapped", s[0].Rows[0].Strapped.Value, (60*9.80665+1000)/0.02)
 	near(t, "foam", s[2].Rows[0].Pressure.Value, 2*60*9.80665/0.06)
-	near(t, "stacked, alone", s[3].Rows[0].Pressure.Value, 2*60*9.80665/0.06)
+	near(t, "saddles", s[3].Rows[0].Pressure.Value, 2*60*9.80665/(4*0.06*0.15))
+	near(t, "stacked, alone", s[4].Rows[0].Pressure.Value, 2*60*9.80665/0.06)
 	near(t, "beyond", s[1].Rows[0].Beyond.Value, 0.8)
 	near(t, "span", s[0].Rows[0].Span.Value, 2)
 	if rack.Schools(rig.Resolve(sample.Plan(t), "t", "o")) != nil {

@@ -36,6 +36,8 @@ const (
 	bunkBears        = 0.6  // … and of that, what lies on them
 	blockWide        = 0.15 // of a foam block, two to a frame
 	blockLong        = 0.10
+	saddleWide       = 0.06 // of a saddle's pad along the hull, two to a pair
+	saddleLong       = 0.15
 	strapEnd         = 250.0
 	straps           = 2.0
 )
@@ -71,6 +73,13 @@ func Schools(r *rig.Rig) []HullSupport {
 			Rows:   []SupportRow{},
 		},
 		{
+			ID:     "saddles",
+			Name:   "Bought saddles on bars",
+			Slides: "lifted on, or over rollers in the rear pair",
+			Later:  "any hull, and the car's own bars",
+			Rows:   []SupportRow{},
+		},
+		{
 			ID:     "stack",
 			Name:   "Stacked on foam",
 			Slides: "lifted on, the lowest bears all",
@@ -100,6 +109,7 @@ func Schools(r *rig.Rig) []HullSupport {
 			{2, 4 * padWide * padLong, half, half, m},
 			{2, 2 * bunk * bunkBears * bunkWide, 0, bunk, m},
 			{4, 4 * blockWide * blockLong, half, half, m},
+			{2, 4 * saddleWide * saddleLong, half, half, m},
 			{4, 4 * blockWide * blockLong, half, half, all},
 		} {
 			m, weight := s.m, s.m*quantity.Gravity
@@ -125,6 +135,7 @@ func Schools(r *rig.Rig) []HullSupport {
 		said.Length(min(bunkShare*longest, r.DeckLength())),
 	)
 	out[2].Takes = said.Say("4 blocks each hull, % in all", said.Count(4*hulls))
-	out[3].Takes = said.Say("4 blocks between two hulls, % in all", said.Count(4*hulls))
+	out[3].Takes = said.Say("for %: two pairs each; what a pair takes stands on its label", n)
+	out[4].Takes = said.Say("4 blocks between two hulls, % in all", said.Count(4*hulls))
 	return out
 }

@@ -68,7 +68,7 @@ const usualSteepest = 15.0
 
 func stockOf(p plan.Profile) catalogue.Stock {
 	s, _ := catalogue.StockOf(p.Material)
-	return s
+	return s.InTheSun()
 }
 
 func (s *Setup) base(code, title string) finding.Finding {

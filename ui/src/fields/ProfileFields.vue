@@ -28,8 +28,9 @@ const name = computed(
 function choose(chosen: string) {
   const c = commons.value.find((c) => c.name === chosen)
   if (!c) return
-  const wooden = !!reference.data?.stocks.find((s) => s.id === props.profile.material)?.timber
-  const material = wooden === !!c.timber ? props.profile.material : c.timber ? 'c24' : 's235'
+  const stock = reference.data?.stocks.find((s) => s.id === props.profile.material)
+  const stays = !!stock?.timber === !!c.timber && !!stock?.warm === !!c.plastic
+  const material = stays ? props.profile.material : c.timber ? 'c24' : c.plastic ? 'pvc' : 's235'
   const { shape, height, width, wall, lip } = c
   const next = JSON.parse(JSON.stringify({ shape, height, width, wall, lip, material }))
   workspace.setAt(props.path, next, 'section')

@@ -397,6 +397,7 @@ export interface Slip {
   angle: number;
 }
 export interface Part {
+  carrier?: BoughtCarrier;
   centre: Centre;
   cradle?: Cradle;
   kind?: string;
@@ -410,6 +411,19 @@ export interface Part {
     [k: string]: Slot;
   };
   undo?: string;
+}
+export interface BoughtCarrier {
+  apart?: number;
+  bar?: number;
+  clamp?: number;
+  counts?: string;
+  frontAt?: number;
+  place?: number;
+  rail?: Profile;
+  railLength?: number;
+  rails?: number;
+  rearAt?: number;
+  whole?: number;
 }
 export interface Cradle {
   bowStop?: number;
@@ -442,6 +456,7 @@ export interface Rack {
   gauge?: number;
   grade?: string;
   held?: boolean;
+  insert?: Profile;
   middle?: boolean;
   post: Profile;
   posts?: number;
@@ -1069,6 +1084,7 @@ export interface Common {
   height: number;
   lip?: number;
   name: string;
+  plastic?: boolean;
   shape: string;
   timber?: boolean;
   wall: number;
@@ -1210,6 +1226,7 @@ export interface Stock {
   name: string;
   source: string;
   timber?: boolean;
+  warm?: number;
   weld: number;
   yield: number;
 }

@@ -6,6 +6,7 @@ import RigDrawing from '@/drawing/RigDrawing.vue'
 import type { Part, Shape } from '@/generated/types'
 import ThingTray from '@/parts/ThingTray.vue'
 import { useWorkspace } from '@/stores/workspace'
+import CarrierPanel from './racks/CarrierPanel.vue'
 import CutGate from './racks/CutGate.vue'
 import CutList from './racks/CutList.vue'
 import CradlePanel from './racks/CradlePanel.vue'
@@ -44,6 +45,7 @@ const racks = computed(() =>
       No rack in this outing is told piece by piece. Plan one, or put one on at the trailer.
     </p>
     <CutGate />
+    <CarrierPanel />
     <CradlePanel />
     <SupportTable />
     <DrawbarFields class="no-print" />

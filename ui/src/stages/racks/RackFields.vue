@@ -72,6 +72,12 @@ const tierNames = computed(() => tiers.value.map(([id], i) => ({ value: id, name
     <div class="grid gap-2 sm:grid-cols-2 lg:grid-cols-4">
       <PlanFields :base="base" :fields="frames" />
       <ProfileFields :path="path('rack/bar')" :profile="rack.bar" label="Cross bars" priced />
+      <ProfileFields
+        v-if="rack.insert"
+        :path="path('rack/insert')"
+        :profile="rack.insert"
+        label="Slid into the bars"
+      />
       <ProfileFields :path="path('rack/post')" :profile="rack.post" label="Posts" priced />
       <PlanFields :base="base" :fields="feet" />
       <TextField :path="path('undo')" label="What is undone to lift it off" />
