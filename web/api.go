@@ -61,6 +61,7 @@ type Reference struct {
 	TieSchools  []norms.TieSchool                   `json:"tieSchools"`
 	Surfaces    []norms.Surface                     `json:"surfaces"`
 	LinkGrades  []norms.LinkGrade                   `json:"linkGrades"`
+	Hinged      []catalogue.Hinged                  `json:"hinged"`
 }
 
 func reference(c fiber.Ctx) error {
@@ -91,6 +92,7 @@ func reference(c fiber.Ctx) error {
 			norms.TieSchools,
 			norms.Surfaces,
 			norms.LinkGrades,
+			catalogue.HingedKinds,
 		},
 	)
 }

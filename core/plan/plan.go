@@ -390,6 +390,8 @@ type Part struct {
 	Cradle *Cradle `json:"cradle,omitempty" stage:"racks"`
 	Ramp   *Ramp   `json:"ramp,omitempty" stage:"ramps"`
 
+	// what keeps it shut or in its place
+	Latch *Latch `json:"latch,omitempty" stage:"trailer/details"`
 	// a bought one
 	Carrier *BoughtCarrier `json:"carrier,omitempty" stage:"racks"`
 }

@@ -36,6 +36,8 @@ var lists = listed(
 	Drives,
 	WheelStates,
 	LinkKinds,
+	AllOpens,
+	LatchKinds,
 	CarrierCountings,
 	Wants,
 	BulkBys,

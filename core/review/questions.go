@@ -8,6 +8,7 @@ import (
 	"zygonos/core/ask/drawbar"
 	"zygonos/core/ask/fit"
 	"zygonos/core/ask/lashing"
+	"zygonos/core/ask/latch"
 	"zygonos/core/ask/launch"
 	"zygonos/core/ask/rack"
 	"zygonos/core/ask/ramp"
@@ -49,6 +50,7 @@ var Questions = []Question{
 		return t.Findings
 	}, Draw: drawTowing},
 	{Name: "second link", Stage: secondlink.Stage, Live: only(secondlink.Check)},
+	{Name: "latch", Stage: latch.Stage, Live: only(latch.Check), Ticks: latch.Ticks},
 	{Name: "clearance", Stage: balance.Stage, Live: func(r *rig.Rig, _ *Report) []finding.Finding {
 		_, fs := clearance.Check(r)
 		return fs

@@ -156,6 +156,21 @@ export const carrierWords: Record<string, string> = {
   static: 'standing',
   moving: 'driving',
 }
+export const opensWords: Record<string, string> = {
+  rear: 'to the rear',
+  front: 'forward',
+  side: 'to the side',
+  up: 'upward',
+  down: 'it hangs',
+}
+export const latchWords: Record<string, string> = {
+  pin: 'pin',
+  hook: 'hook or snap',
+  'over-centre': 'over-centre latch',
+  strap: 'strap',
+  bolt: 'bolt',
+  weight: 'its weight or a fit alone',
+}
 export const linkWords: Record<string, string> = {
   chain: 'chain',
   cable: 'steel cable',

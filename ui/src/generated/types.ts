@@ -401,6 +401,7 @@ export interface Part {
   centre: Centre;
   cradle?: Cradle;
   kind?: string;
+  latch?: Latch;
   mass?: MassEstimate;
   name: string;
   order: number;
@@ -444,6 +445,18 @@ export interface Bunks {
 export interface Roller {
   at: number;
   order: number;
+}
+export interface Latch {
+  count?: number;
+  grade?: string;
+  how?: string;
+  opens?: string;
+  pin?: number;
+  play?: number;
+  second?: boolean;
+  socket?: number;
+  takes?: number;
+  up?: number;
 }
 export interface Rack {
   apart: number;
@@ -1041,6 +1054,7 @@ export interface Reference {
   fittings: Fitting[];
   fluids: Substance[];
   groups: string[];
+  hinged: Hinged[];
   hitches: HitchClass[];
   inspections: Inspection[];
   linkGrades: LinkGrade[];
@@ -1108,6 +1122,11 @@ export interface Substance {
   id: string;
   low: number;
   name: string;
+}
+export interface Hinged {
+  danger: boolean;
+  fitting: string;
+  opens: string;
 }
 export interface HitchClass {
   ball: number;

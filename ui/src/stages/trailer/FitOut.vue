@@ -12,6 +12,7 @@ import type { Fitting } from '@/generated/types'
 import { useReference } from '@/stores/reference'
 import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
+import LatchFields from './LatchFields.vue'
 
 const workspace = useWorkspace()
 const reference = useReference()
@@ -98,6 +99,7 @@ function remove(id: string) {
           :options="undo"
           @chosen="workspace.setAt(`/parts/${id}/undo`, $event, 'what holds it')"
         />
+        <LatchFields :id="id" class="md:col-span-2" />
         <button class="act justify-self-start" @click="remove(id)">
           <TrashIcon class="size-5" />Take off
         </button>
