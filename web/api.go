@@ -62,6 +62,7 @@ type Reference struct {
 	Surfaces    []norms.Surface                     `json:"surfaces"`
 	LinkGrades  []norms.LinkGrade                   `json:"linkGrades"`
 	Hinged      []catalogue.Hinged                  `json:"hinged"`
+	Bearings    []catalogue.WheelBearing            `json:"bearings"`
 }
 
 func reference(c fiber.Ctx) error {
@@ -93,6 +94,7 @@ func reference(c fiber.Ctx) error {
 			norms.Surfaces,
 			norms.LinkGrades,
 			catalogue.HingedKinds,
+			catalogue.WheelBearings,
 		},
 	)
 }

@@ -312,6 +312,8 @@ type Trailer struct {
 	// of a bed that tilts, behind the ball
 	Pivot *length `json:"pivot,omitempty" is:"pivot of the bed, >0..50"`
 
+	// of running gear that has no plate
+	Gear       *Gear       `json:"gear,omitempty"`
 	SecondLink *SecondLink `json:"secondLink,omitempty"`
 
 	TiePoints map[string]TiePoint `json:"tiePoints,omitempty" stage:"tie"`

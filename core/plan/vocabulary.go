@@ -72,6 +72,7 @@ var tables = map[string]func(string) bool{
 	},
 	"lamps":       func(id string) bool { return slices.Contains(Lamps, id) },
 	"inspections": inspection,
+	"bearings":    known(catalogue.BearingOf),
 	"chains":      func(id string) bool { return norms.ChainStress(id) > 0 },
 	"loads":       known(catalogue.LoadOf),
 	"trailers":    known(catalogue.TrailerOf),

@@ -7,6 +7,7 @@ import (
 	"zygonos/core/ask/clearance"
 	"zygonos/core/ask/drawbar"
 	"zygonos/core/ask/fit"
+	"zygonos/core/ask/gear"
 	"zygonos/core/ask/lashing"
 	"zygonos/core/ask/latch"
 	"zygonos/core/ask/launch"
@@ -50,6 +51,7 @@ var Questions = []Question{
 		return t.Findings
 	}, Draw: drawTowing},
 	{Name: "second link", Stage: secondlink.Stage, Live: only(secondlink.Check)},
+	{Name: "gear", Stage: gear.Stage, Live: only(gear.Check)},
 	{Name: "latch", Stage: latch.Stage, Live: only(latch.Check), Ticks: latch.Ticks},
 	{Name: "clearance", Stage: balance.Stage, Live: func(r *rig.Rig, _ *Report) []finding.Finding {
 		_, fs := clearance.Check(r)

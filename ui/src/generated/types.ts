@@ -577,6 +577,7 @@ export interface Trailer {
   };
   floor?: string;
   folded?: Size;
+  gear?: Gear;
   kind?: string;
   label?: Rating;
   lights?: string;
@@ -676,6 +677,20 @@ export interface Reading {
   mass: number;
   plank?: Plank;
   plusMinus?: number;
+}
+export interface Gear {
+  arm?: number;
+  bearing?: string;
+  circle?: number;
+  eyes?: number;
+  leaf?: number;
+  leafWidth?: number;
+  leaves?: number;
+  seats?: number;
+  spindle?: number;
+  studs?: number;
+  tube?: Profile;
+  wallLeft?: number;
 }
 export interface Rating {
   counts: string;
@@ -1046,6 +1061,7 @@ export interface RampPlace {
 export interface Reference {
   anchorKinds: AnchorKind[];
   ballSizes: BallSize[];
+  bearings: WheelBearing[];
   bolts: Bolt[];
   commons: Common[];
   doubts: {
@@ -1087,6 +1103,13 @@ export interface AnchorKind {
 export interface BallSize {
   diameter: number;
   name: string;
+}
+export interface WheelBearing {
+  ball?: boolean;
+  bore: number;
+  id: string;
+  name: string;
+  rating: number;
 }
 export interface Bolt {
   id: string;

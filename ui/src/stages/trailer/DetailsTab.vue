@@ -4,6 +4,7 @@ import { PlusIcon } from '@heroicons/vue/20/solid'
 import { computed } from 'vue'
 import FigureButton from '@/checks/FigureButton.vue'
 import RatingChain from '@/checks/RatingChain.vue'
+import FoldedPart from '@/parts/FoldedPart.vue'
 import RigDrawing from '@/drawing/RigDrawing.vue'
 import PlanFields from '@/fields/PlanFields.vue'
 import type { PlanField } from '@/fields/planField'
@@ -14,6 +15,8 @@ import { useWords } from '@/words'
 import DoubtFields from '../DoubtFields.vue'
 import EmptyFields from './EmptyFields.vue'
 import FitOut from './FitOut.vue'
+import GearFields from './GearFields.vue'
+import InspectionList from './InspectionList.vue'
 import LengthFields from './LengthFields.vue'
 import LinkFields from './LinkFields.vue'
 import MakeFields from './MakeFields.vue'
@@ -95,6 +98,17 @@ function add() {
     <EmptyFields class="mt-2" />
   </div>
   <FitOut />
+  <FoldedPart v-if="trailer && !trailer.axleRating" class="plate px-3 py-1" data-gear :open="!!trailer.gear">
+    <template #heading><b class="text-lg">Running gear without a plate</b></template>
+    <p class="text-soft text-sm">
+      A cautious bound by the tape. A plate or a maker’s number comes before it.
+    </p>
+    <GearFields class="mt-2 mb-2" />
+  </FoldedPart>
+  <FoldedPart v-if="trailer" class="plate px-3 py-1" data-looked>
+    <template #heading><b class="text-lg">Look it over</b></template>
+    <InspectionList bare />
+  </FoldedPart>
   <div v-if="trailer" class="plate p-3">
     <h2 class="text-lg font-bold">How it is made</h2>
     <MakeFields class="mt-2" />

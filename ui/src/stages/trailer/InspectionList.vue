@@ -6,6 +6,7 @@ import { useReference } from '@/stores/reference'
 import { useWorkspace } from '@/stores/workspace'
 import { seenWords } from '@/words'
 
+defineProps<{ bare?: boolean }>() // within a part that has its heading
 const workspace = useWorkspace()
 const reference = useReference()
 const base = computed(() => `/trailers/${workspace.trailer}/deal/inspected`)
@@ -14,8 +15,8 @@ const options = Object.entries(seenWords)
 </script>
 
 <template>
-  <div class="plate p-3">
-    <h2 class="text-lg font-bold">Look at it before you pay</h2>
+  <div :class="{ 'plate p-3': !bare }">
+    <h2 v-if="!bare" class="text-lg font-bold">Look at it before you pay</h2>
     <p class="text-soft text-sm">Chock it first. Never reach under a trailer that stands on a jack alone.</p>
     <RadioGroup
       v-for="i in reference.data?.inspections"
@@ -31,7 +32,7 @@ const options = Object.entries(seenWords)
           Add the repair: {{ i.repair }}.
         </p>
         <p v-else class="text-soft text-sm">
-          Walk away if: {{ i.bad.charAt(0).toLowerCase() + i.bad.slice(1) }}
+          {{ bare ? 'Bad: ' : 'Walk away if: ' }}{{ i.bad.charAt(0).toLowerCase() + i.bad.slice(1) }}
         </p>
       </div>
       <div class="flex gap-1">
