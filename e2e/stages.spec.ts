@@ -156,3 +156,18 @@ test('running gear without a plate, and what was seen', async ({ page, heather }
   await settled(page)
   await expect(page.locator('[data-code="gear.seen"]').first()).toBeVisible()
 })
+
+test('off the road: wet grass on a slope, and the heaviest trailer there', async ({ page, hut }) => {
+  await hut.open('vehicle')
+  const ground = page.locator('[data-ground]')
+  await ground.getByRole('button', { name: /Worst ground/ }).click()
+  await page.getByRole('option', { name: 'wet grass' }).click()
+  await settled(page)
+  await expect(page.locator('[data-code="traction.climb"]')).toHaveAttribute('data-outcome', 'unknown')
+  await ground.getByRole('button', { name: /Which wheels drive/ }).click()
+  await page.getByRole('option', { name: 'all four' }).click()
+  await ground.getByLabel('Its steepest slope').fill('8')
+  await settled(page)
+  await expect(page.locator('[data-code="traction.climb"]')).toHaveAttribute('data-outcome', 'fails')
+  await expect(ground).toContainText('it is certain to manage no trailer')
+})

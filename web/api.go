@@ -63,6 +63,7 @@ type Reference struct {
 	LinkGrades  []norms.LinkGrade                   `json:"linkGrades"`
 	Hinged      []catalogue.Hinged                  `json:"hinged"`
 	Bearings    []catalogue.WheelBearing            `json:"bearings"`
+	Grounds     []norms.Ground                      `json:"grounds"`
 }
 
 func reference(c fiber.Ctx) error {
@@ -95,6 +96,7 @@ func reference(c fiber.Ctx) error {
 			norms.LinkGrades,
 			catalogue.HingedKinds,
 			catalogue.WheelBearings,
+			norms.Grounds,
 		},
 	)
 }

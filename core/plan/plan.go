@@ -231,6 +231,11 @@ type TowVehicle struct {
 	GateReach *length `json:"gateReach,omitempty" is:"reach of the open {car tailgate}, 0..3"`
 	// … and its lowest edge above the ground
 	GateHeight *length `json:"gateHeight,omitempty" is:"height of the open {car tailgate}, 0..3"`
+	// which wheels drive; those that brake, where not all do
+	Drive    CarDrive `json:"drive,omitempty" is:"drive"`
+	RearOnly bool     `json:"rearOnly,omitempty"` // it brakes with its rear wheels alone
+	// of its centre above the ground
+	CentreUp *length `json:"centreUp,omitempty" is:"height of the centre, >0..2"`
 }
 
 // Trailer is one candidate or the owner's own.
@@ -426,12 +431,14 @@ type Outing struct {
 	// all in the car, driver too
 	People *MassEstimate `json:"people,omitempty" is:"weight of the people" stage:"job"`
 	// luggage in the car
-	Gear     *MassEstimate     `json:"gear,omitempty" is:"weight of the luggage, 0..1e5" stage:"job"`
-	Distance *length           `json:"distance,omitempty" is:"distance, distance 0..2e7"`
-	Speed    *quantity.Speed   `json:"speed,omitempty" is:"speed, >0..70"`
-	Road     Road              `json:"road,omitempty" is:"road"`
-	Slip     *Slip             `json:"slip,omitempty" is:"slip, own" stage:"racks"` // where boats go into the water
-	Layouts  map[string]Layout `json:"layouts" is:"trailer, ref trailers"`          // by trailer id
+	Gear     *MassEstimate   `json:"gear,omitempty" is:"weight of the luggage, 0..1e5" stage:"job"`
+	Distance *length         `json:"distance,omitempty" is:"distance, distance 0..2e7"`
+	Speed    *quantity.Speed `json:"speed,omitempty" is:"speed, >0..70"`
+	Road     Road            `json:"road,omitempty" is:"road"`
+	Slip     *Slip           `json:"slip,omitempty" is:"slip, own" stage:"racks"` // where boats go into the water
+	// the worst of it off the road
+	Ground  *OffRoad          `json:"ground,omitempty" stage:"vehicle"`
+	Layouts map[string]Layout `json:"layouts" is:"trailer, ref trailers"` // by trailer id
 
 	Departures map[string]Departed `json:"departures,omitempty"` // pages of the road log
 }
@@ -549,3 +556,22 @@ type Placement struct {
 
 	Auto bool `json:"-"` // the app placed it: derived, never stored
 }
+
+// OffRoad is the worst ground of an outing and how steep it is.
+type OffRoad struct {
+	On    string  `json:"on" is:"ground, key grounds"`
+	Slope float64 `json:"slope,omitempty" is:"slope, angle 0..0.8"`
+}
+
+// CarDrive says which wheels of a car or tractor drive.
+type CarDrive string
+
+// The drives.
+const (
+	CarFront CarDrive = "front"
+	CarRear  CarDrive = "rear"
+	CarAll   CarDrive = "all"
+)
+
+// CarDrives lists them.
+var CarDrives = []CarDrive{CarFront, CarRear, CarAll}

@@ -17,6 +17,7 @@ import (
 	"zygonos/core/ask/stance"
 	"zygonos/core/ask/sway"
 	"zygonos/core/ask/towing"
+	"zygonos/core/ask/traction"
 	"zygonos/core/lang/finding"
 	"zygonos/core/rig"
 )
@@ -53,6 +54,7 @@ var Questions = []Question{
 	{Name: "second link", Stage: secondlink.Stage, Live: only(secondlink.Check)},
 	{Name: "gear", Stage: gear.Stage, Live: only(gear.Check)},
 	{Name: "latch", Stage: latch.Stage, Live: only(latch.Check), Ticks: latch.Ticks},
+	{Name: "traction", Stage: traction.Stage, Live: only(traction.Check)},
 	{Name: "clearance", Stage: balance.Stage, Live: func(r *rig.Rig, _ *Report) []finding.Finding {
 		_, fs := clearance.Check(r)
 		return fs

@@ -171,6 +171,11 @@ export const latchWords: Record<string, string> = {
   bolt: 'bolt',
   weight: 'its weight or a fit alone',
 }
+export const driveWheelWords: Record<string, string> = {
+  front: 'front wheels',
+  rear: 'rear wheels',
+  all: 'all four',
+}
 export const linkWords: Record<string, string> = {
   chain: 'chain',
   cable: 'steel cable',

@@ -38,63 +38,8 @@ var (
 	rollGravel = span{Nominal: 0.04, Low: 0.03, High: 0.05}
 )
 
-// Heights: the empty trailer's centre as a share of the deck's height, and how
-// far a load's centre may lie from where it is taken, share of its height.
-var emptyHeight = span{Nominal: 0.8, Low: 0.6, High: 1.0}
-
-const loadHeightDoubt = 0.10
-
 // usualCoupling is the coupling's height of a trailer for which none is stated, m.
 const usualCoupling = 0.43
-
-// CentreHeight is the height of the loaded rig's centre above the ground, m:
-// h = Σ mᵢ·zᵢ / Σ mᵢ over the empty trailer and all that is placed.
-func CentreHeight(r *rig.Rig) *span {
-	empty := r.EmptyMass()
-	if empty == nil || r.Trailer.DeckHeight == nil {
-		return nil
-	}
-	deck := float64(r.Trailer.DeckHeight.Value)
-	m := empty.Nominal
-	sum := span{
-		Nominal: m * deck * emptyHeight.Nominal,
-		Low:     m * deck * emptyHeight.Low,
-		High:    m * deck * emptyHeight.High,
-	}
-	for i := range r.Items {
-		it := &r.Items[i]
-		if it.Mass == nil {
-			return nil
-		}
-		doubt := 0.0
-		if !heightKnown(it) {
-			doubt = loadHeightDoubt * (it.Top - it.Bottom)
-		}
-		k := it.Mass.Nominal
-		m += k
-		sum.Nominal += k * it.Z
-		sum.Low += k * (it.Z - doubt)
-		sum.High += k * (it.Z + doubt)
-	}
-	if !(m > 0) {
-		return nil
-	}
-	return &span{Nominal: sum.Nominal / m, Low: sum.Low / m, High: sum.High / m}
-}
-
-// heightKnown reports whether the heights of a load's centre and of all that is in it are
-// stated.
-func heightKnown(it *rig.Item) bool {
-	if it.Load == nil || it.Load.Centre.Up == nil {
-		return false
-	}
-	for _, c := range it.Load.Contents {
-		if c.At.Up <= 0 {
-			return false
-		}
-	}
-	return true
-}
 
 // sidewaysMost is the greatest sideways acceleration that is told: a centre so low lifts no
 // wheel.
@@ -153,7 +98,7 @@ func Check(r *rig.Rig) []finding.Finding {
 		return nil
 	}
 	out := append([]finding.Finding{yard(r)}, sits(r)...)
-	h := CentreHeight(r)
+	h := r.CentreHeight()
 	if h == nil || r.Outing == nil {
 		return out
 	}
@@ -333,7 +278,7 @@ func emptySlope(r *rig.Rig, coupling float64) float64 {
 		}
 	}
 	return math.Atan(
-		WheelLift(r.Beam.Track, wheel, share, float64(r.Trailer.DeckHeight.Value)*emptyHeight.Nominal, coupling),
+		WheelLift(r.Beam.Track, wheel, share, float64(r.Trailer.DeckHeight.Value)*rig.EmptyHeight.Nominal, coupling),
 	)
 }
 

@@ -59,7 +59,7 @@ func TestCheck(t *testing.T) {
 	deck := []string{"/trailers/t/deckHeight", `{"value":0.6,"how":"weighed"}`, "/trailers/t/couplingHeight", `0.45`}
 	p := sample.Plan(t, deck...)
 	r := rig.Resolve(p, "t", "o")
-	h := stance.CentreHeight(r)
+	h := r.CentreHeight()
 	near(t, "height", h.Nominal, 486.0/650)
 	near(t, "height low", h.Low, (250*0.36+400*(0.915-0.07))/650)
 	fs := stance.Check(r)
@@ -142,7 +142,7 @@ func TestTrends(t *testing.T) {
 // Nothing is told of heights that are not known.
 func TestUnknown(t *testing.T) {
 	r := rig.Resolve(sample.Plan(t), "t", "o")
-	if h := stance.CentreHeight(r); h != nil {
+	if h := r.CentreHeight(); h != nil {
 		t.Errorf("no deck height, and the centre at %v", *h)
 	}
 	fs := stance.Check(r)

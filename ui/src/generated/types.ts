@@ -250,6 +250,7 @@ export interface Outing {
   };
   distance?: number;
   gear?: MassEstimate;
+  ground?: OffRoad;
   layouts: {
     [k: string]: Layout;
   };
@@ -268,6 +269,10 @@ export interface Departed {
   ticks?: {
     [k: string]: boolean;
   };
+}
+export interface OffRoad {
+  on: string;
+  slope?: number;
 }
 export interface Layout {
   axleAt?: number;
@@ -530,6 +535,8 @@ export interface TowVehicle {
   ballRating?: number;
   ballSize?: number;
   body?: string;
+  centreUp?: number;
+  drive?: string;
   gateHeight?: number;
   gateReach?: number;
   gross?: number;
@@ -541,6 +548,7 @@ export interface TowVehicle {
   order: number;
   rearEmpty?: MassEstimate;
   rearLimit?: number;
+  rearOnly?: boolean;
   rearOverhang?: LengthEstimate;
   socket?: string;
   towBraked?: number;
@@ -1069,6 +1077,7 @@ export interface Reference {
   };
   fittings: Fitting[];
   fluids: Substance[];
+  grounds: Ground[];
   groups: string[];
   hinged: Hinged[];
   hitches: HitchClass[];
@@ -1145,6 +1154,13 @@ export interface Substance {
   id: string;
   low: number;
   name: string;
+}
+export interface Ground {
+  high: number;
+  id: string;
+  low: number;
+  name: string;
+  rolling: number;
 }
 export interface Hinged {
   danger: boolean;

@@ -10,6 +10,7 @@ import TextField from '@/fields/TextField.vue'
 import { newId } from '@/stores/patch'
 import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
+import GroundFields from './vehicle/GroundFields.vue'
 import HitchFields from './vehicle/HitchFields.vue'
 import TowTable from './vehicle/TowTable.vue'
 
@@ -101,6 +102,7 @@ function add() {
       </p>
     </div>
     <HitchFields v-if="car" :id="id" :car="car" />
+    <GroundFields v-if="car" :id="id" />
     <TowTable />
   </section>
 </template>
