@@ -64,6 +64,7 @@ type Reference struct {
 	Hinged      []catalogue.Hinged                  `json:"hinged"`
 	Bearings    []catalogue.WheelBearing            `json:"bearings"`
 	Grounds     []norms.Ground                      `json:"grounds"`
+	Soils       []norms.Soil                        `json:"soils"`
 }
 
 func reference(c fiber.Ctx) error {
@@ -97,6 +98,7 @@ func reference(c fiber.Ctx) error {
 			catalogue.HingedKinds,
 			catalogue.WheelBearings,
 			norms.Grounds,
+			norms.Soils,
 		},
 	)
 }

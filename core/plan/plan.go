@@ -308,10 +308,12 @@ type Trailer struct {
 	Anchors      map[string]Anchor  `json:"anchors,omitempty"`
 	Folded       *Size              `json:"folded,omitempty"` // as stored, where it folds
 	OnEdge       bool               `json:"onEdge,omitempty"`
-	Plug         string             `json:"plug,omitempty" is:"plug, key plugs"`
-	Lights       string             `json:"lights,omitempty" is:"kind of lamps, key lamps"`
-	Papers       Papers             `json:"papers,omitempty" is:"state of the papers" stage:"trailer/money"`
-	Deal         *Deal              `json:"deal,omitempty" stage:"trailer/money"`
+	// between the casters that it stands on, on its edge
+	EdgeBase *length `json:"edgeBase,omitempty" is:"distance of its casters, >0..3"`
+	Plug     string  `json:"plug,omitempty" is:"plug, key plugs"`
+	Lights   string  `json:"lights,omitempty" is:"kind of lamps, key lamps"`
+	Papers   Papers  `json:"papers,omitempty" is:"state of the papers" stage:"trailer/money"`
+	Deal     *Deal   `json:"deal,omitempty" stage:"trailer/money"`
 	// parts that are always on
 	Fitted map[string]PartOn `json:"fitted,omitempty" is:"part, ref parts"`
 	// of a bed that tilts, behind the ball
@@ -438,6 +440,7 @@ type Outing struct {
 	Slip     *Slip           `json:"slip,omitempty" is:"slip, own" stage:"racks"` // where boats go into the water
 	// the worst of it off the road
 	Ground  *OffRoad          `json:"ground,omitempty" stage:"vehicle"`
+	Parked  *Parked           `json:"parked,omitempty" stage:"road"`
 	Layouts map[string]Layout `json:"layouts" is:"trailer, ref trailers"` // by trailer id
 
 	Departures map[string]Departed `json:"departures,omitempty"` // pages of the road log

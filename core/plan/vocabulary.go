@@ -73,6 +73,7 @@ var tables = map[string]func(string) bool{
 	},
 	"lamps":       func(id string) bool { return slices.Contains(Lamps, id) },
 	"inspections": inspection,
+	"soils":       known(norms.SoilOf),
 	"grounds":     known(norms.GroundOf),
 	"bearings":    known(catalogue.BearingOf),
 	"chains":      func(id string) bool { return norms.ChainStress(id) > 0 },

@@ -11,6 +11,7 @@ import (
 	"zygonos/core/ask/lashing"
 	"zygonos/core/ask/latch"
 	"zygonos/core/ask/launch"
+	"zygonos/core/ask/parked"
 	"zygonos/core/ask/rack"
 	"zygonos/core/ask/ramp"
 	"zygonos/core/ask/secondlink"
@@ -89,6 +90,7 @@ var Questions = []Question{
 			_, rep.Tied = lashing.Statics(r)
 			rep.TieSays = lashing.Answer(rep.Findings)
 		}},
+	{Name: "parked", Stage: parked.Stage, Live: only(parked.Check)},
 	{Name: "fit", Stage: "job", Live: func(r *rig.Rig, rep *Report) []finding.Finding {
 		wants := fit.Check(r)
 		rep.Wants = append(rep.Wants, wants...)

@@ -31,3 +31,32 @@ func GroundOf(id string) (Ground, bool) {
 	}
 	return Ground{}, false
 }
+
+// Soil is what feet stand on, with the pressure that it bears, Pa (presumed bearing of soils near
+// the surface; practice, C).
+type Soil struct {
+	ID    string  `json:"id"`
+	Name  string  `json:"name"`
+	Bears float64 `json:"bears"`
+}
+
+// Soils lists them.
+var Soils = []Soil{
+	{"concrete", "concrete or paving", 2e6},
+	{"gravel", "firm gravel", 200e3},
+	{"asphalt", "asphalt on a hot day", 300e3},
+	{"turf", "firm turf", 100e3},
+	{"sand", "loose sand", 60e3},
+	{"turf-wet", "wet turf", 40e3},
+	{"mud", "mud", 15e3},
+}
+
+// SoilOf finds one.
+func SoilOf(id string) (Soil, bool) {
+	for _, s := range Soils {
+		if s.ID == id {
+			return s, true
+		}
+	}
+	return Soil{}, false
+}

@@ -10,6 +10,7 @@ import (
 	"slices"
 
 	"zygonos/core/ask/lashing"
+	"zygonos/core/ask/parked"
 	"zygonos/core/ask/stance"
 	"zygonos/core/ask/towing"
 	"zygonos/core/lang/finding"
@@ -58,7 +59,8 @@ func Of(r *rig.Rig, fs []finding.Finding, low, high, calm *float64) *Card {
 			continue
 		}
 		// A must that fails is a matter of buying; whatever else fails stands against leaving.
-		fails := f.Outcome == finding.Fails && (f.Stage != "job" || f.Gate == finding.GateGo)
+		// How it stands without the car is no reason not to leave.
+		fails := f.Outcome == finding.Fails && (f.Stage != "job" || f.Gate == finding.GateGo) && f.Stage != parked.Stage
 		if fails || f.Outcome == finding.Unknown && (f.Essential || f.Stage == lashing.Stage) {
 			c.Gate = append(c.Gate, *f)
 		}

@@ -256,6 +256,7 @@ export interface Outing {
   };
   name: string;
   order: number;
+  parked?: Parked;
   people?: MassEstimate;
   road?: string;
   slip?: Slip;
@@ -397,6 +398,19 @@ export interface Stood {
   placements: {
     [k: string]: Placement;
   };
+}
+export interface Parked {
+  back?: number;
+  extra?: number;
+  foot?: number;
+  frontApart?: number;
+  frontAt?: number;
+  rearApart?: number;
+  rearAt?: number;
+  right?: number;
+  soil?: string;
+  weeks?: number;
+  wind?: number;
 }
 export interface Slip {
   angle: number;
@@ -579,6 +593,7 @@ export interface Trailer {
   deckLength?: LengthEstimate;
   deckWidth?: LengthEstimate;
   drawbar?: Drawbar;
+  edgeBase?: number;
   empty: Empty;
   fitted?: {
     [k: string]: PartOn;
@@ -1092,6 +1107,7 @@ export interface Reference {
   };
   ruleSets: RuleSet[];
   schools: School[];
+  soils: Soil[];
   solids: Substance[];
   stocks: Stock[];
   surfaces: Surface[];
@@ -1276,6 +1292,11 @@ export interface School {
   name: string;
   reason: string;
   source: Source;
+}
+export interface Soil {
+  bears: number;
+  id: string;
+  name: string;
 }
 export interface Stock {
   density: number;

@@ -11,6 +11,7 @@ import { newId } from '@/stores/patch'
 import PairDialog from '@/parts/PairDialog.vue'
 import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
+import ParkedFields from './road/ParkedFields.vue'
 import ReadingsPanel from './road/ReadingsPanel.vue'
 
 const workspace = useWorkspace()
@@ -169,6 +170,7 @@ async function take(f: (typeof files)[number]) {
         </div>
       </div>
       <ReadingsPanel />
+      <ParkedFields />
       <div class="plate no-print flex shrink-0 flex-wrap items-center gap-2 p-3" data-files>
         <h2 class="mr-auto text-lg font-bold">Files</h2>
         <button v-for="f in files" :key="f.name" class="act" @click="take(f)">{{ f.name }}</button>
