@@ -131,10 +131,16 @@ type Winch struct {
 	Block  bool       `json:"block,omitempty"`                   // a snatch block at the machine
 	Wheels WheelState `json:"wheels,omitempty" is:"rolling"`
 	// hand: turns of the crank for one of the drum
-	Ratio float64  `json:"ratio,omitempty" is:"ratio, 0..1000"`
-	Crank length   `json:"crank,omitempty" is:"crank, 0..1"`
-	Amps  *float64 `json:"amps,omitempty" is:"current, >0..1000"` // electric: at rated pull
-	Idle  *float64 `json:"idle,omitempty" is:"current, >0..1000"` // without load
+	Ratio float64 `json:"ratio,omitempty" is:"ratio, 0..1000"`
+	Crank length  `json:"crank,omitempty" is:"crank, 0..1"`
+	// worked by a lever, in place of a crank
+	Lever *Lever `json:"lever,omitempty"`
+	// of all line or strap on it, across its flanges, and between them; a strap lies in one lap
+	Reach  *length  `json:"reach,omitempty" is:"length of the line, >0..50"`
+	Flange *length  `json:"flange,omitempty" is:"flange's diameter, >0..1"`
+	Wide   *length  `json:"wide,omitempty" is:"drum's width, >0..1"`
+	Amps   *float64 `json:"amps,omitempty" is:"current, >0..1000"` // electric: at rated pull
+	Idle   *float64 `json:"idle,omitempty" is:"current, >0..1000"` // without load
 	// of the line at rated pull, m/s
 	Speed   *float64 `json:"speed,omitempty" is:"line's speed, speed >0..5"`
 	Battery *float64 `json:"battery,omitempty" is:"battery, >0..10000"` // A·h
@@ -155,6 +161,14 @@ type Winch struct {
 	Grade string `json:"grade,omitempty" is:"grade of bolt, key bolts"`
 	// diameter of the pin of a winch in a receiver
 	Pin length `json:"pin,omitempty" is:"pin's diameter, 0..0.05"`
+}
+
+// Lever is a winch that is worked by a lever and a ratchet, stroke by stroke.
+type Lever struct {
+	// of the handle, from the drum's middle to the hand
+	Handle length `json:"handle" is:"handle's length, 0..2"`
+	// of one stroke; nought is 60°
+	Stroke float64 `json:"stroke,omitempty" is:"stroke, angle 0..3.2"`
 }
 
 // WheelState is how a winched machine moves.

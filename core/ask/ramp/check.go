@@ -34,6 +34,8 @@ const (
 	CodeWinch     = "ramp.winch"
 	CodeLine      = "ramp.line"
 	CodeCrank     = "ramp.crank"
+	CodeLever     = "ramp.lever"
+	CodeDrum      = "ramp.drum"
 	CodeBattery   = "ramp.battery"
 	CodePost      = "ramp.post"
 	CodeCut       = "ramp.cut"    // own ramps' pieces

@@ -161,6 +161,12 @@ func (s *Setup) winch(steps []Step) []finding.Finding {
 		}
 		out = append(out, h)
 	}
+	if w.Lever != nil && w.Lever.Handle > 0 && w.Drum > 0 {
+		out = append(out, s.lever(most))
+	}
+	if w.Reach != nil && w.Flange != nil && w.Drum > 0 && w.Line > 0 {
+		out = append(out, s.drum())
+	}
 	if w.Battery != nil {
 		out = append(out, s.battery(most))
 	}

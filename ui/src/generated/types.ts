@@ -327,21 +327,29 @@ export interface Winch {
   brace?: number;
   crank?: number;
   drum?: number;
+  flange?: number;
   gauge?: number;
   grade?: string;
   hookMax?: number;
   idle?: number;
   layer?: number;
+  lever?: Lever;
   line?: number;
   lineMax?: number;
   pin?: number;
   post?: Profile;
   pull?: number;
   ratio?: number;
+  reach?: number;
   speed?: number;
   tieMax?: number;
   up: number;
   wheels?: string;
+  wide?: number;
+}
+export interface Lever {
+  handle: number;
+  stroke?: number;
 }
 export interface Profile {
   height: number;

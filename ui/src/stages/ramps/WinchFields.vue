@@ -28,6 +28,9 @@ const line: PlanField[] = [
   { at: 'drum', label: 'Bare drum’s diameter' },
   { at: 'line', label: 'Line’s thickness' },
   { at: 'aside', label: 'Drum beside the middle' },
+  { at: 'reach', label: 'Line, all of it' },
+  { at: 'flange', label: 'Across the flanges' },
+  { at: 'wide', label: 'Between them', hint: 'a strap: one lap' },
   { at: 'lineMax', label: 'Line’s working limit' },
   { at: 'hookMax', label: 'Hook’s working limit' },
   { at: 'tieMax', label: 'Shackle’s working limit' },
@@ -35,6 +38,8 @@ const line: PlanField[] = [
 const hand: PlanField[] = [
   { at: 'ratio', label: 'Crank turns to one' },
   { at: 'crank', label: 'Crank’s length' },
+  { at: 'lever/handle', label: 'Or a lever: its length' },
+  { at: 'lever/stroke', label: 'Its stroke', hint: '60°' },
 ]
 const electric: PlanField[] = [
   { at: 'battery', label: 'Battery, A·h' },
