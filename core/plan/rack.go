@@ -25,6 +25,8 @@ type Rack struct {
 	Bar   Profile `json:"bar"`
 	// a section slid into the bars from end to end
 	Insert *Profile `json:"insert,omitempty"`
+	// how bars and posts are fastened to each other
+	Joint *Joint `json:"joint,omitempty"`
 	// leg of braces at 45° from each post to its bars, both ways; 0 is none
 	Brace length `json:"brace,omitempty" is:"brace, 0..1"`
 	// of a bolted foot, half of them to either side
@@ -42,6 +44,34 @@ type Tier struct {
 	Up     length `json:"up" is:"tier's height, 0..5"`    // top of the bars above the part's underside
 	Length length `json:"length" is:"bar's length, 0..5"` // of the bars
 }
+
+// Joint is how a cross bar is fastened to a post.
+type Joint struct {
+	With JointWith `json:"with,omitempty" is:"fastener"`
+	// down into the post's end, not through its side
+	EndGrain bool `json:"endGrain,omitempty"`
+	// of them at each post; 0 is one
+	Count    int    `json:"count,omitempty" is:"number of fasteners, 0..20"`
+	Diameter length `json:"diameter,omitempty" is:"fastener's diameter, 0..0.03"`
+	// in the second piece
+	Length length `json:"length,omitempty" is:"fastener's length in the post, 0..0.3"`
+	Washer length `json:"washer,omitempty" is:"washer's diameter, 0..0.1"`
+}
+
+// JointWith is a kind of fastener.
+type JointWith string
+
+// The fasteners.
+const (
+	WithNails  JointWith = "nail"
+	WithScrews JointWith = "screw"
+	WithBolts  JointWith = "bolt"
+	WithRivets JointWith = "rivet"
+	WithClamps JointWith = "clamp"
+)
+
+// JointWiths lists them.
+var JointWiths = []JointWith{WithNails, WithScrews, WithBolts, WithRivets, WithClamps}
 
 // Foot is how posts stand on the trailer.
 type Foot string

@@ -36,6 +36,7 @@ var lists = listed(
 	Drives,
 	WheelStates,
 	LinkKinds,
+	JointWiths,
 	CarDrives,
 	AllOpens,
 	LatchKinds,

@@ -176,6 +176,13 @@ export const driveWheelWords: Record<string, string> = {
   rear: 'rear wheels',
   all: 'all four',
 }
+export const jointWords: Record<string, string> = {
+  nail: 'nails',
+  screw: 'screws',
+  bolt: 'bolts through',
+  rivet: 'blind rivets',
+  clamp: 'clamps',
+}
 export const linkWords: Record<string, string> = {
   chain: 'chain',
   cable: 'steel cable',

@@ -294,6 +294,9 @@ func judge(r *rig.Rig, it *rig.Item, part *plan.Part) []finding.Finding {
 	if postErr == nil {
 		out = append(out, posts(base, rk, hulls, &post, braced*r.Shock(), r.Shock()))
 	}
+	if f, ok := joined(base, rk, hulls, r.Shock(), it.Path); ok {
+		out = append(out, f)
+	}
 	if rk.Foot == plan.FootBolted {
 		out = append(out, foot(base, rk, hulls, r.Shock(), it.Path))
 	}

@@ -332,3 +332,38 @@ func TestBusiestFrame(t *testing.T) {
 		t.Error(says)
 	}
 }
+
+// 60 kg on two frames of two posts: 15 kg, 147.1 N at each. At the post's side 294.2 N across and 117.7
+// along. M10 in C16 of 45 mm bears 2843·0.692 = 1968 N, its washer of 30 mm 4090·0.692 = 2831: √(0.1495² +
+// 0.0416²) = 15.5 %. A nail 4 × 45: 750 and 239.5 N: 39.2 + 49.1 = 88.4 %. Into the end 117.7 across, of a third of
+// 750: 47.1 %, and never a plain Holds. A nail 3 × 30: f_h 18.28, M_y 3.13, 674·0.692 = 467 N and 173·0.692 = 119.8:
+// 63.1 + 98.2 %.
+func TestJoint(t *testing.T) {
+	timber := `{"shape":"bar","height":0.045,"width":0.045,"material":"c16"}`
+	on := func(told string) finding.Finding {
+		_, fs := rack.Check(rackOf(t, "/parts/r/rack/post", timber, "/parts/r/rack/bar", timber, "/parts/r/rack/joint", told))
+		return sample.Find(t, fs, rack.CodeJoint)
+	}
+	for _, c := range []struct {
+		told string
+		want finding.Outcome
+		used float64
+	}{
+		{`{"with":"bolt","diameter":0.01,"washer":0.03}`, finding.Holds, 0.155},
+		{`{"with":"nail","diameter":0.004,"length":0.045}`, finding.Holds, 0.884},
+		{`{"with":"nail","diameter":0.004,"length":0.045,"count":2}`, finding.Holds, 0.442},
+		{`{"with":"nail","diameter":0.003,"length":0.03}`, finding.Fails, 1.613},
+		{`{"with":"nail","diameter":0.004,"length":0.045,"endGrain":true}`, finding.Tight, 0.471},
+		{`{"with":"nail","diameter":0.004}`, finding.Unknown, 0},
+		{`{"with":"screw"}`, finding.Unknown, 0},
+		{`{"with":"clamp","diameter":0.01}`, finding.Unknown, 0},
+	} {
+		f := on(c.told)
+		if f.Outcome != c.want || c.used > 0 && math.Abs(f.Figure.Value-c.used) > 0.02*c.used {
+			t.Errorf("%s: %s %+v", c.told, f.Outcome, f.Figure)
+		}
+		if f.Outcome == finding.Unknown && len(f.Needs) == 0 {
+			t.Errorf("%s: asks for nothing", c.told)
+		}
+	}
+}

@@ -497,6 +497,7 @@ export interface Rack {
   grade?: string;
   held?: boolean;
   insert?: Profile;
+  joint?: Joint;
   middle?: boolean;
   post: Profile;
   posts?: number;
@@ -504,6 +505,14 @@ export interface Rack {
   tiers: {
     [k: string]: Tier;
   };
+}
+export interface Joint {
+  count?: number;
+  diameter?: number;
+  endGrain?: boolean;
+  length?: number;
+  washer?: number;
+  with?: string;
 }
 export interface Tier {
   length: number;

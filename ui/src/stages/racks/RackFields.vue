@@ -3,6 +3,7 @@
 import { PlusIcon, TrashIcon } from '@heroicons/vue/20/solid'
 import { computed } from 'vue'
 import ChoiceField from '@/fields/ChoiceField.vue'
+import FieldGroup from '@/fields/FieldGroup.vue'
 import PlanFields from '@/fields/PlanFields.vue'
 import PlanQuantity from '@/fields/PlanQuantity.vue'
 import ProfileFields from '@/fields/ProfileFields.vue'
@@ -12,7 +13,7 @@ import type { Part } from '@/generated/types'
 import { newId } from '@/stores/patch'
 import { useReference } from '@/stores/reference'
 import { useWorkspace } from '@/stores/workspace'
-import { choices, footWords, poseWords } from '@/words'
+import { choices, footWords, jointWords, poseWords } from '@/words'
 
 const props = defineProps<{ id: string; part: Part }>()
 const workspace = useWorkspace()
@@ -64,6 +65,14 @@ const ways: PlanField[] = [
   { at: 'middle', label: 'Frame in the middle too', on: true },
   { at: 'held', label: 'Bars held upright', on: true },
 ]
+const joint = computed<PlanField[]>(() => [
+  { at: 'joint/with', label: 'Held together by', options: choices(jointWords) },
+  { at: 'joint/diameter', label: 'Their diameter' },
+  { at: 'joint/count', label: 'At each post', whole: true, hint: '1' },
+  { at: 'joint/length', label: 'Depth in the post' },
+  { at: 'joint/washer', label: 'Washer' },
+  { at: 'joint/endGrain', label: 'Down into the post’s end', on: true },
+])
 const tierNames = computed(() => tiers.value.map(([id], i) => ({ value: id, name: `tier ${i + 1}` })))
 </script>
 
@@ -82,6 +91,7 @@ const tierNames = computed(() => tiers.value.map(([id], i) => ({ value: id, name
       <PlanFields :base="base" :fields="feet" />
       <TextField :path="path('undo')" label="What is undone to lift it off" />
       <PlanFields :base="base" :fields="ways" />
+      <FieldGroup title="Bars to posts" :base="base" :fields="joint" />
     </div>
     <div class="grid gap-x-6 gap-y-3 lg:grid-cols-2">
       <section aria-label="Tiers">
