@@ -234,6 +234,12 @@ type TowVehicle struct {
 	// which wheels drive; those that brake, where not all do
 	Drive    CarDrive `json:"drive,omitempty" is:"drive"`
 	RearOnly bool     `json:"rearOnly,omitempty"` // it brakes with its rear wheels alone
+	// what its driver sees by: a mirror's outer edge beside the middle; the eye before the ball and
+	// above the ground; the lower edge of the rear window
+	MirrorOut *length `json:"mirrorOut,omitempty" is:"mirror's outer edge, >0..2"`
+	EyeAhead  *length `json:"eyeAhead,omitempty" is:"driver's eye before the ball, >0..6"`
+	EyeUp     *length `json:"eyeUp,omitempty" is:"height of the driver's eye, >0..3"`
+	SillUp    *length `json:"sillUp,omitempty" is:"rear window's lower edge, >0..3"`
 	// of its centre above the ground
 	CentreUp *length `json:"centreUp,omitempty" is:"height of the centre, >0..2"`
 }

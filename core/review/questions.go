@@ -15,6 +15,7 @@ import (
 	"zygonos/core/ask/rack"
 	"zygonos/core/ask/ramp"
 	"zygonos/core/ask/secondlink"
+	"zygonos/core/ask/sight"
 	"zygonos/core/ask/stance"
 	"zygonos/core/ask/sway"
 	"zygonos/core/ask/towing"
@@ -55,6 +56,7 @@ var Questions = []Question{
 	{Name: "second link", Stage: secondlink.Stage, Live: only(secondlink.Check)},
 	{Name: "gear", Stage: gear.Stage, Live: only(gear.Check)},
 	{Name: "latch", Stage: latch.Stage, Live: only(latch.Check), Ticks: latch.Ticks},
+	{Name: "sight", Stage: sight.Stage, Live: only(sight.Check)},
 	{Name: "traction", Stage: traction.Stage, Live: only(traction.Check)},
 	{Name: "clearance", Stage: balance.Stage, Live: func(r *rig.Rig, _ *Report) []finding.Finding {
 		_, fs := clearance.Check(r)

@@ -568,6 +568,8 @@ export interface TowVehicle {
   body?: string;
   centreUp?: number;
   drive?: string;
+  eyeAhead?: number;
+  eyeUp?: number;
   gateHeight?: number;
   gateReach?: number;
   gross?: number;
@@ -575,12 +577,14 @@ export interface TowVehicle {
   hitchD?: number;
   hitchTow?: number;
   kerb?: MassEstimate;
+  mirrorOut?: number;
   name: string;
   order: number;
   rearEmpty?: MassEstimate;
   rearLimit?: number;
   rearOnly?: boolean;
   rearOverhang?: LengthEstimate;
+  sillUp?: number;
   socket?: string;
   towBraked?: number;
   towUnbraked?: number;

@@ -12,6 +12,7 @@ import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
 import GroundFields from './vehicle/GroundFields.vue'
 import HitchFields from './vehicle/HitchFields.vue'
+import SightFields from './vehicle/SightFields.vue'
 import TowTable from './vehicle/TowTable.vue'
 
 const workspace = useWorkspace()
@@ -103,6 +104,7 @@ function add() {
     </div>
     <HitchFields v-if="car" :id="id" :car="car" />
     <GroundFields v-if="car" :id="id" />
+    <SightFields v-if="car" :id="id" />
     <TowTable />
   </section>
 </template>
