@@ -482,7 +482,9 @@ type Layout struct {
 	Placements map[string]Placement   `json:"placements" is:"load, ref loads"` // by load id
 	Readings   map[string]LoadReading `json:"readings,omitempty"`
 	Loading    *Loading               `json:"loading,omitempty" stage:"ramps"` // how a machine gets on
-	Lashings   map[string]Lashing     `json:"lashings,omitempty" stage:"tie"`
+	// how a heavy thing without wheels gets on
+	Shift    *Shift             `json:"shift,omitempty" stage:"ramps"`
+	Lashings map[string]Lashing `json:"lashings,omitempty" stage:"tie"`
 }
 
 // LoadReading is a reading of the laden rig.

@@ -15,6 +15,7 @@ import (
 	"zygonos/core/ask/rack"
 	"zygonos/core/ask/ramp"
 	"zygonos/core/ask/secondlink"
+	"zygonos/core/ask/shift"
 	"zygonos/core/ask/sight"
 	"zygonos/core/ask/stance"
 	"zygonos/core/ask/sway"
@@ -83,6 +84,8 @@ var Questions = []Question{
 		Draw:  func(r *rig.Rig, rep *Report) { rep.Loaders = ramp.LoadersOf(r) },
 		Show:  func(r *rig.Rig, rep *Report) { rep.Drive = ramp.DriveOf(r) },
 	},
+	{Name: "shift", Stage: shift.Stage, Live: only(shift.Check), Ticks: shift.Ticks,
+		Draw: func(r *rig.Rig, rep *Report) { rep.Ways = shift.Ways(r) }},
 	{Name: "lashing", Stage: lashing.Stage, Live: only(lashing.Check), Ticks: lashing.Ticks, Draw: drawLashing,
 		Rest: func(r *rig.Rig) []finding.Finding {
 			fs, _ := lashing.Statics(r)

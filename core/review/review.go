@@ -14,6 +14,7 @@ import (
 	"zygonos/core/ask/plausible"
 	"zygonos/core/ask/rack"
 	"zygonos/core/ask/ramp"
+	"zygonos/core/ask/shift"
 	"zygonos/core/ask/sway"
 	"zygonos/core/ask/towing"
 	"zygonos/core/lang/finding"
@@ -56,6 +57,7 @@ type Report struct {
 	Sway      *sway.Chart           `json:"sway,omitempty"`   // settled
 	Swing     *clearance.Swing      `json:"swing,omitempty"`  // settled
 	Racks     []rack.Built          `json:"racks"`
+	Ways      []shift.Way           `json:"ways,omitempty"` // to move a heavy thing
 	Loaders   *ramp.Loaders         `json:"loaders,omitempty"`
 	Drive     *ramp.DriveOn         `json:"drive,omitempty"`     // settled
 	Tied      []lashing.Tied        `json:"tied,omitempty"`      // settled

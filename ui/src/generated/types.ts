@@ -290,6 +290,7 @@ export interface Layout {
   readings?: {
     [k: string]: LoadReading;
   };
+  shift?: Shift;
 }
 export interface Lashing {
   from: string;
@@ -406,6 +407,15 @@ export interface Stood {
   placements: {
     [k: string]: Placement;
   };
+}
+export interface Shift {
+  load?: string;
+  people?: number;
+  planks?: number;
+  propped?: boolean;
+  takes?: number;
+  unhitched?: boolean;
+  with?: string;
 }
 export interface Parked {
   back?: number;
@@ -1395,6 +1405,7 @@ export interface Report {
   tied?: Tied[];
   views: View[];
   wants: State[];
+  ways?: Way[];
 }
 export interface Link {
   essential: boolean;
@@ -1664,6 +1675,13 @@ export interface TiedStrap {
   pull: Measure;
   weak: string;
 }
+export interface Way {
+  care: string;
+  force: Measure;
+  name: string;
+  people?: number;
+  with: string;
+}
 export interface Revision {
   label: string;
   revision: number;
@@ -1741,6 +1759,7 @@ export interface Settled {
   tied?: Tied[];
   views: View[];
   wants: State[];
+  ways?: Way[];
 }
 export interface Card {
   because: Sentence;

@@ -8,6 +8,7 @@ import LoadingCard from './ramps/LoadingCard.vue'
 import LoadingFields from './ramps/LoadingFields.vue'
 import RampFields from './ramps/RampFields.vue'
 import RampPlacer from './ramps/RampPlacer.vue'
+import ShiftPanel from './ramps/ShiftPanel.vue'
 import WinchFields from './ramps/WinchFields.vue'
 
 const workspace = useWorkspace()
@@ -30,6 +31,7 @@ const ramp = computed(() => {
     <WinchFields v-if="loading?.drive === 'winch'" class="no-print" />
     <RampPlacer v-if="ramp?.part.ramp" class="no-print" />
     <LoadingCard v-if="loading" />
+    <ShiftPanel />
     <p class="text-soft px-1 text-sm">
       Never load a trailer that is neither hitched nor propped. Ratings on ramp and winch, and their makers’
       leaflets, come first.
