@@ -190,3 +190,11 @@ test('parked: who stands at the tail tips it, legs hold it, a foot sinks', async
   await expect(tip).not.toHaveAttribute('data-outcome', 'fails')
   await accessible(page)
 })
+
+test('changing over: what comes off, and the order with the least handling', async ({ page, hut }) => {
+  await hut.open('job')
+  const changes = page.locator('[data-changes]')
+  await expect(changes.locator('li')).toHaveCount(3)
+  await expect(changes).toContainText('Off: ')
+  await expect(changes).toContainText('moved')
+})

@@ -13,6 +13,7 @@ import (
 	"zygonos/core/plan"
 	"zygonos/core/review"
 	"zygonos/core/study"
+	"zygonos/core/study/change"
 	"zygonos/store"
 )
 
@@ -147,6 +148,11 @@ func init() { // a table that handlers name and that names handlers
 		{"POST", "/ties", "Straps for the outing's loads", Asking{}, study.TiePlan{}, 0, "",
 			studied(func(ctx context.Context, a *Asking) *study.TiePlan {
 				return study.PlanTies(ctx, a.Plan, a.Request)
+			})},
+		{"POST", "/changes", "From one outing to the next", Asking{}, change.Changes{}, 0, "",
+			studied(func(ctx context.Context, a *Asking) *change.Changes {
+				review.Ready(a.Plan)
+				return change.Of(ctx, a.Plan, a.Trailer)
 			})},
 		{"POST", "/ramp-places", "Where the ramps may travel", Asking{}, study.RampPlaces{}, 0, "",
 			studied(func(_ context.Context, a *Asking) *study.RampPlaces {

@@ -4,6 +4,7 @@ import type {
   Arranging,
   AxlePlace,
   Buying,
+  Changes,
   Comparison,
   Example,
   Glance,
@@ -133,6 +134,7 @@ export const api = {
   candidates: (asked: Asked, csv: string) => json<Import>('POST', '/candidates', { ...asked, csv }),
   comparisonTable: async (asked: Asked) =>
     (await call('POST', '/comparison.csv', JSON.stringify(asked), asJSON)).blob(),
+  changes: (asked: Asked) => json<Changes>('POST', '/changes', asked),
   rampPlaces: (asked: Asked) => json<RampPlaces>('POST', '/ramp-places', asked),
   ties: (asked: Asked) => json<TiePlan>('POST', '/ties', asked),
   racks: (asked: Asked) => json<RackPlans>('POST', '/racks', asked),

@@ -13,6 +13,7 @@ export interface Carried {
   AxlePlace?: AxlePlace;
   Beginning?: Beginning;
   Buying?: Buying;
+  Changes?: Changes;
   Comparison?: Comparison;
   Entry?: Entry;
   Example?: Example;
@@ -942,6 +943,32 @@ export interface Scope {
   school?: string;
   state?: string;
   trailer?: string;
+}
+export interface Changes {
+  before?: Measure;
+  best: boolean;
+  order: string[];
+  steps: Change[];
+  time?: Measure;
+}
+export interface Change {
+  axle?: Measure;
+  carried: Measure;
+  from: string;
+  off: Handled[];
+  on: Handled[];
+  people: number;
+  says: Sentence;
+  time: Measure;
+  to: string;
+}
+export interface Handled {
+  mass?: Measure;
+  minutes: number;
+  name: string;
+  path: string;
+  people: number;
+  tools?: string;
 }
 export interface Comparison {
   candidates: Candidate[];

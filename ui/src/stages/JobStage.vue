@@ -10,6 +10,7 @@ import TextField from '@/fields/TextField.vue'
 import KindField from '@/fields/KindField.vue'
 import LikeField from '@/fields/LikeField.vue'
 import NameField from '@/fields/NameField.vue'
+import ChangeList from './job/ChangeList.vue'
 import FillPanel from './job/FillPanel.vue'
 import GoodsFields from './job/GoodsFields.vue'
 import RollingFields from './job/RollingFields.vue'
@@ -241,5 +242,6 @@ function addOuting() {
         </div>
       </div>
     </details>
+    <ChangeList />
   </section>
 </template>
