@@ -198,3 +198,14 @@ test('changing over: what comes off, and the order with the least handling', asy
   await expect(changes).toContainText('Off: ')
   await expect(changes).toContainText('moved')
 })
+
+test('does it need a trailer: roof, car, hire, delivery', async ({ page, heather }) => {
+  await heather.open('job')
+  const without = page.locator('[data-without]')
+  await without.locator('> summary').click()
+  await expect(without.locator('li')).toHaveCount(4)
+  await without.getByLabel('Roof takes, bars counted').fill('75')
+  await settled(page)
+  await expect(without.locator('li').first()).toContainText(/roof’s 75|two people lift|trips/)
+  await accessible(page)
+})

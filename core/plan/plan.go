@@ -234,6 +234,10 @@ type TowVehicle struct {
 	// which wheels drive; those that brake, where not all do
 	Drive    CarDrive `json:"drive,omitempty" is:"drive"`
 	RearOnly bool     `json:"rearOnly,omitempty"` // it brakes with its rear wheels alone
+	// what its roof takes, bars counted; its bed or inside, behind the front seats
+	RoofLimit *mass   `json:"roofLimit,omitempty" is:"roof load"`
+	BedLength *length `json:"bedLength,omitempty" is:"length of its bed, >0..8"`
+	BedWidth  *length `json:"bedWidth,omitempty" is:"width of its bed, >0..4"`
 	// what its driver sees by: a mirror's outer edge beside the middle; the eye before the ball and
 	// above the ground; the lower edge of the rear window
 	MirrorOut *length `json:"mirrorOut,omitempty" is:"mirror's outer edge, >0..2"`

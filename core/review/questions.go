@@ -21,6 +21,7 @@ import (
 	"zygonos/core/ask/sway"
 	"zygonos/core/ask/towing"
 	"zygonos/core/ask/traction"
+	"zygonos/core/ask/without"
 	"zygonos/core/lang/finding"
 	"zygonos/core/rig"
 )
@@ -100,7 +101,7 @@ var Questions = []Question{
 		wants := fit.Check(r)
 		rep.Wants = append(rep.Wants, wants...)
 		return fit.Findings(r, wants)
-	}},
+	}, Draw: func(r *rig.Rig, rep *Report) { rep.Without = without.Ways(r) }},
 }
 
 // Stages lists the stages whose worst outcome a report tells, in the order of the work.

@@ -17,6 +17,7 @@ import (
 	"zygonos/core/ask/shift"
 	"zygonos/core/ask/sway"
 	"zygonos/core/ask/towing"
+	"zygonos/core/ask/without"
 	"zygonos/core/lang/finding"
 	"zygonos/core/lang/quantity"
 	"zygonos/core/lang/said"
@@ -57,7 +58,8 @@ type Report struct {
 	Sway      *sway.Chart           `json:"sway,omitempty"`   // settled
 	Swing     *clearance.Swing      `json:"swing,omitempty"`  // settled
 	Racks     []rack.Built          `json:"racks"`
-	Ways      []shift.Way           `json:"ways,omitempty"` // to move a heavy thing
+	Ways      []shift.Way           `json:"ways,omitempty"`    // to move a heavy thing
+	Without   []without.Other       `json:"without,omitempty"` // the same job without the trailer
 	Loaders   *ramp.Loaders         `json:"loaders,omitempty"`
 	Drive     *ramp.DriveOn         `json:"drive,omitempty"`     // settled
 	Tied      []lashing.Tied        `json:"tied,omitempty"`      // settled

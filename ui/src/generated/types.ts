@@ -576,6 +576,8 @@ export interface TowVehicle {
   ballLimit?: number;
   ballRating?: number;
   ballSize?: number;
+  bedLength?: number;
+  bedWidth?: number;
   body?: string;
   centreUp?: number;
   drive?: string;
@@ -595,6 +597,7 @@ export interface TowVehicle {
   rearLimit?: number;
   rearOnly?: boolean;
   rearOverhang?: LengthEstimate;
+  roofLimit?: number;
   sillUp?: number;
   socket?: string;
   towBraked?: number;
@@ -1433,6 +1436,7 @@ export interface Report {
   views: View[];
   wants: State[];
   ways?: Way[];
+  without?: Other[];
 }
 export interface Link {
   essential: boolean;
@@ -1709,6 +1713,15 @@ export interface Way {
   people?: number;
   with: string;
 }
+export interface Other {
+  id: string;
+  mass?: Measure;
+  name: string;
+  outcome: string;
+  path?: string;
+  says: Sentence;
+  trips?: number;
+}
 export interface Revision {
   label: string;
   revision: number;
@@ -1787,6 +1800,7 @@ export interface Settled {
   views: View[];
   wants: State[];
   ways?: Way[];
+  without?: Other[];
 }
 export interface Card {
   because: Sentence;

@@ -15,6 +15,7 @@ import FillPanel from './job/FillPanel.vue'
 import GoodsFields from './job/GoodsFields.vue'
 import RollingFields from './job/RollingFields.vue'
 import WantList from './job/WantList.vue'
+import WithoutPanel from './job/WithoutPanel.vue'
 import LoadDetails from './LoadDetails.vue'
 import type { Load, LoadKind, Op } from '@/generated/types'
 import { bulkOf } from '@/kinds'
@@ -243,5 +244,6 @@ function addOuting() {
       </div>
     </details>
     <ChangeList />
+    <WithoutPanel />
   </section>
 </template>
