@@ -99,6 +99,17 @@ type Hull struct {
 
 	// that a strap may press it with
 	Press *mass `json:"press,omitempty" is:"what a strap may press the hull with"`
+	// what stands out under it: skeg, wear pad, transducer
+	Under map[string]Under `json:"under,omitempty" stage:"racks"`
+}
+
+// Under is something that stands out under a hull.
+type Under struct {
+	Order  int    `json:"order"`
+	Name   string `json:"name" is:"name, text 200"`
+	At     length `json:"at" is:"its place behind the bow, 0..50"`
+	Length length `json:"length,omitempty" is:"its length, 0..10"`
+	Deep   length `json:"deep,omitempty" is:"how far it stands out, 0..1"`
 }
 
 // VolumeEstimate is a stated volume, m³, with how it is known.

@@ -27,6 +27,8 @@ type Rack struct {
 	Insert *Profile `json:"insert,omitempty"`
 	// how bars and posts are fastened to each other
 	Joint *Joint `json:"joint,omitempty"`
+	// what hulls slide on; empty: as bare bars
+	Pads Pads `json:"pads,omitempty" is:"pads"`
 	// leg of braces at 45° from each post to its bars, both ways; 0 is none
 	Brace length `json:"brace,omitempty" is:"brace, 0..1"`
 	// of a bolted foot, half of them to either side
@@ -44,6 +46,20 @@ type Tier struct {
 	Up     length `json:"up" is:"tier's height, 0..5"`    // top of the bars above the part's underside
 	Length length `json:"length" is:"bar's length, 0..5"` // of the bars
 }
+
+// Pads are what hulls lie and slide on.
+type Pads string
+
+// The pads.
+const (
+	PadsBare    Pads = "bare"
+	PadsCarpet  Pads = "carpet"
+	PadsPlastic Pads = "plastic"
+	PadsRoller  Pads = "roller" // at the rear bar
+)
+
+// AllPads lists them.
+var AllPads = []Pads{PadsBare, PadsCarpet, PadsPlastic, PadsRoller}
 
 // Joint is how a cross bar is fastened to a post.
 type Joint struct {

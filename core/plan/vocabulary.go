@@ -36,6 +36,7 @@ var lists = listed(
 	Drives,
 	WheelStates,
 	LinkKinds,
+	AllPads,
 	ShiftWiths,
 	JointWiths,
 	CarDrives,

@@ -183,6 +183,12 @@ export const jointWords: Record<string, string> = {
   rivet: 'blind rivets',
   clamp: 'clamps',
 }
+export const padWords: Record<string, string> = {
+  bare: 'bare bars',
+  carpet: 'carpet',
+  plastic: 'plastic',
+  roller: 'a roller at the rear bar',
+}
 export const linkWords: Record<string, string> = {
   chain: 'chain',
   cable: 'steel cable',

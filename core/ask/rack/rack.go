@@ -294,6 +294,10 @@ func judge(r *rig.Rig, it *rig.Item, part *plan.Part) []finding.Finding {
 	if postErr == nil {
 		out = append(out, posts(base, rk, hulls, &post, braced*r.Shock(), r.Shock()))
 	}
+	if f, ok := slide(base, r, rk, hulls); ok {
+		out = append(out, f)
+	}
+	out = append(out, under(base, it, rk, hulls)...)
 	if f, ok := joined(base, rk, hulls, r.Shock(), it.Path); ok {
 		out = append(out, f)
 	}

@@ -10,6 +10,7 @@ import (
 	"zygonos/core/lang/finding"
 	"zygonos/core/lang/quantity"
 	"zygonos/core/parts"
+	"zygonos/core/plan"
 	"zygonos/core/rig"
 	"zygonos/core/sums/statics"
 )
@@ -364,6 +365,32 @@ func TestJoint(t *testing.T) {
 		}
 		if f.Outcome == finding.Unknown && len(f.Needs) == 0 {
 			t.Errorf("%s: asks for nothing", c.told)
+		}
+	}
+}
+
+// 60 kg on carpet 60·0.35 = 21 kg, on plastic 12, with a roller behind 60·(0.025 + 0.175) = 12. Uphill by 0.1 rad on carpet
+// 60·(0.3483 + 0.0998) = 26.9.
+func TestPush(t *testing.T) {
+	near(t, "carpet", rack.Push(60, 0, plan.PadsCarpet), 21)
+	near(t, "plastic", rack.Push(60, 0, plan.PadsPlastic), 12)
+	near(t, "roller", rack.Push(60, 0, plan.PadsRoller), 12)
+	if got := rack.Push(60, 0.1, plan.PadsCarpet); math.Abs(got-26.88) > 0.02 {
+		t.Errorf("uphill %v", got)
+	}
+	_, fs := rack.Check(rackOf(t, "/parts/r/rack/pads", `"bare"`))
+	if f := sample.Find(t, fs, rack.CodeSlide); f.Outcome != finding.Tight {
+		t.Errorf("30 kg on bare bars: %+v", f)
+	}
+}
+
+// The hull's bow lies 1 m before the rack's front face: the frames at 0 and 2 lie 1 and 3 m behind it. A skeg of 0.3 m
+// from 2.9 lies on the rear one, a pad at 2 came over it, one at 3.5 came over none.
+func TestUnder(t *testing.T) {
+	for at, want := range map[string]finding.Outcome{"2.9": finding.Fails, "2": finding.Tight, "3.5": finding.Holds, "0.2": finding.Tight} {
+		_, fs := rack.Check(rackOf(t, "/loads/crate/hull", `{"under":{"skeg":{"order":1,"name":"Skeg","at":`+at+`,"length":0.3,"deep":0.08}}}`))
+		if f := sample.Find(t, fs, rack.CodeUnder); f.Outcome != want {
+			t.Errorf("%s: %s %v", at, f.Outcome, f.Says)
 		}
 	}
 }

@@ -213,6 +213,16 @@ export interface Hull {
   from?: LengthEstimate;
   press?: number;
   to?: LengthEstimate;
+  under?: {
+    [k: string]: Under;
+  };
+}
+export interface Under {
+  at: number;
+  deep?: number;
+  length?: number;
+  name: string;
+  order: number;
 }
 export interface Pieces {
   across?: number;
@@ -510,6 +520,7 @@ export interface Rack {
   insert?: Profile;
   joint?: Joint;
   middle?: boolean;
+  pads?: string;
   post: Profile;
   posts?: number;
   rearAt: number;

@@ -7,6 +7,7 @@ import PlanQuantity from '@/fields/PlanQuantity.vue'
 import type { Load } from '@/generated/types'
 import { useReference } from '@/stores/reference'
 import { useWords } from '@/words'
+import UnderList from './UnderList.vue'
 
 const props = defineProps<{ id: string; load: Load }>()
 const reference = useReference()
@@ -55,6 +56,7 @@ const long = computed(() => props.load.size.length?.value ?? kind.value?.length 
         :hint="typical(kind.bears.apart)"
       />
       <PlanQuantity :path="path('hull/press')" label="A strap may press it with" hint="usual" />
+      <UnderList :id="id" class="md:col-span-2" />
     </template>
   </div>
 </template>

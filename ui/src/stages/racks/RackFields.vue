@@ -13,7 +13,7 @@ import type { Part } from '@/generated/types'
 import { newId } from '@/stores/patch'
 import { useReference } from '@/stores/reference'
 import { useWorkspace } from '@/stores/workspace'
-import { choices, footWords, jointWords, poseWords } from '@/words'
+import { choices, footWords, jointWords, padWords, poseWords } from '@/words'
 
 const props = defineProps<{ id: string; part: Part }>()
 const workspace = useWorkspace()
@@ -62,6 +62,7 @@ const feet = computed<PlanField[]>(() => [
   { at: 'brace', label: 'Braces at 45°, leg' },
 ])
 const ways: PlanField[] = [
+  { at: 'pads', label: 'Hulls slide on', options: choices(padWords), hint: 'not told' },
   { at: 'middle', label: 'Frame in the middle too', on: true },
   { at: 'held', label: 'Bars held upright', on: true },
 ]
