@@ -12,8 +12,8 @@ test('a spare is fitted: payload and ball follow, and it comes off again', async
   await settled(page)
   // 10 to 22 kg: 16.
   await expect(page.locator('[data-bare]')).toContainText('after what is fitted 442 kg')
-  const spare = page.locator('details').filter({ hasText: 'spare wheel' })
-  await spare.locator('summary').click()
+  const spare = page.locator('main section details').filter({ hasText: 'spare wheel' }).first()
+  await spare.locator('summary').first().click()
   await spare.getByLabel('Weight', { exact: true }).fill('20 kg')
   await settled(page)
   await expect(page.locator('[data-bare]')).toContainText('after what is fitted 438 kg')

@@ -62,7 +62,7 @@ test('job: a load is added, taken along, left at home and taken out', async ({ p
   await expect(page.locator('[data-view="side"]')).not.toContainText('<script>')
   await added.getByRole('button', { name: 'Take out of the plan' }).click()
   await settled(page)
-  await expect(page.locator('details')).toHaveCount(6)
+  await expect(page.locator('[data-load]')).toHaveCount(6)
   // A slip is asked about, never blocked.
   await page.locator('[data-load="red-canoe"] summary').click()
   await page.locator('[data-load="red-canoe"]').getByLabel('Weight', { exact: true }).fill('75')
