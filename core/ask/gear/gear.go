@@ -66,7 +66,10 @@ func Bounds(g *plan.Gear, track, r, k float64) []Bound {
 		if s, err := section.Of(parts.SizeOf(p)); err == nil {
 			// The wheels bend it at the springs: M = k·g·W/2·(track − seats)/2.
 			per := k * quantity.Gravity / 2 * (track - float64(*g.Seats)) / 2
-			out = append(out, Bound{"the axle's tube", tubeYield[0] * s.Wy / per, tubeYield[1] * s.Wy / per, "2·σ·W/(k·g·a)"})
+			out = append(
+				out,
+				Bound{"the axle's tube", tubeYield[0] * s.Wy / per, tubeYield[1] * s.Wy / per, "2·σ·W/(k·g·a)"},
+			)
 		}
 	}
 	if d := g.Spindle; d != nil {
@@ -99,14 +102,25 @@ func Bounds(g *plan.Gear, track, r, k float64) []Bound {
 	if g.Studs > 0 && g.Circle != nil {
 		for _, h := range catalogue.Hubs {
 			if h.Studs == g.Studs && math.Abs(float64(h.Circle-*g.Circle)) <= circleOff {
-				out = append(out, Bound{"its hubs", hubShare * float64(h.Axle), float64(h.Axle), "as hubs of this pattern"})
+				out = append(
+					out,
+					Bound{"its hubs", hubShare * float64(h.Axle), float64(h.Axle), "as hubs of this pattern"},
+				)
 				break
 			}
 		}
 	}
 	if g.Leaves > 0 && g.Leaf != nil && g.LeafWidth != nil && g.Eyes != nil {
 		// A spring of n leaves, σ = 3·F·L/(2·n·b·t²), two to the axle.
-		f := 2 * float64(g.Leaves) * float64(*g.LeafWidth) * float64(*g.Leaf) * float64(*g.Leaf) / (3 * float64(*g.Eyes))
+		f := 2 * float64(
+			g.Leaves,
+		) * float64(
+			*g.LeafWidth,
+		) * float64(
+			*g.Leaf,
+		) * float64(
+			*g.Leaf,
+		) / (3 * float64(*g.Eyes))
 		out = append(out, Bound{"its springs", 2 * leafStress[0] * f / quantity.Gravity,
 			2 * leafStress[1] * f / quantity.Gravity, "2·σ·2·n·b·t²/(3·L·g)"})
 	}
@@ -132,7 +146,9 @@ func Check(r *rig.Rig) []finding.Finding {
 func base(r *rig.Rig, code, title, at string) finding.Finding {
 	return finding.Finding{
 		Code: code, Stage: Stage, Scope: r.Scope, Gate: finding.GateBuy, Subject: "/trailers/" + r.Scope.Trailer + at,
-		Title: said.Say(title), Outcome: finding.Holds, Source: norms.Practice("a cautious bound by the tape; a plate comes before it"),
+		Title: said.Say(
+			title,
+		), Outcome: finding.Holds, Source: norms.Practice("a cautious bound by the tape; a plate comes before it"),
 	}
 }
 
@@ -149,12 +165,18 @@ func bears(r *rig.Rig, g *plan.Gear) (f finding.Finding, ok bool) {
 	f = base(r, CodeBears, "Running gear by the tape", "/gear")
 	path := f.Subject
 	if g.Tube != nil && track == 0 {
-		f.Needs = append(f.Needs, finding.Need{Path: "/trailers/" + r.Scope.Trailer + "/track", Says: said.Say("the track"),
-			Where: said.Say("Tape from the middle of one tyre to the middle of the other.")})
+		f.Needs = append(
+			f.Needs,
+			finding.Need{Path: "/trailers/" + r.Scope.Trailer + "/track", Says: said.Say("the track"),
+				Where: said.Say("Tape from the middle of one tyre to the middle of the other.")},
+		)
 	}
 	if g.Tube != nil && g.Seats == nil {
-		f.Needs = append(f.Needs, finding.Need{Path: path + "/seats", Says: said.Say("the distance between the springs"),
-			Where: said.Say("Tape from the middle of one to the middle of the other.")})
+		f.Needs = append(
+			f.Needs,
+			finding.Need{Path: path + "/seats", Says: said.Say("the distance between the springs"),
+				Where: said.Say("Tape from the middle of one to the middle of the other.")},
+		)
 	}
 	if len(all) == 0 || r.Bears == nil {
 		f.Outcome, f.Says = finding.Unknown, said.Say("What the running gear bears is not known yet.")
@@ -192,18 +214,30 @@ func bears(r *rig.Rig, g *plan.Gear) (f finding.Finding, ok bool) {
 			said.Mass(load.Nominal), said.Piece{Text: high.What}, said.Mass(high.High))
 	case load.High > low.Low*(1+1e-9):
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
-		f.Says = said.Say("An axle bears %; by the tape % take % at least and usually up to %. Find the maker's plate or number.",
-			said.Mass(load.Nominal), weak, said.Mass(low.Low), said.Mass(high.High))
+		f.Says = said.Say(
+			"An axle bears %; by the tape % take % at least and usually up to %. Find the maker's plate or number.",
+			said.Mass(load.Nominal),
+			weak,
+			said.Mass(low.Low),
+			said.Mass(high.High),
+		)
 	default:
-		f.Says = said.Say("An axle bears %; by the tape its weakest, %, take % at least. No plate: cracks and rust count more.",
-			said.Mass(load.Nominal), weak, said.Mass(low.Low))
+		f.Says = said.Say(
+			"An axle bears %; by the tape its weakest, %, take % at least. No plate: cracks and rust count more.",
+			said.Mass(load.Nominal),
+			weak,
+			said.Mass(low.Low),
+		)
 	}
 	f.HasWork, f.Work = true, func() []finding.Step {
 		var out []finding.Step
 		for _, b := range all {
 			bound := quantity.Range[float64]{Nominal: b.Low, Low: b.Low, High: b.High}
-			out = append(out, finding.Step{Symbol: "W", Says: said.Say("what % let an axle bear", said.Piece{Text: b.What}),
-				Formula: "W = " + b.how, Result: finding.Of(quantity.KindMass, bound), Source: f.Source})
+			out = append(
+				out,
+				finding.Step{Symbol: "W", Says: said.Say("what % let an axle bear", said.Piece{Text: b.What}),
+					Formula: "W = " + b.how, Result: finding.Of(quantity.KindMass, bound), Source: f.Source},
+			)
 		}
 		return out
 	}
@@ -221,7 +255,9 @@ func rust(r *rig.Rig, g *plan.Gear) (f finding.Finding, ok bool) {
 	was, err := section.Of(parts.SizeOf(*g.Tube))
 	is, err2 := section.Of(parts.SizeOf(worn))
 	if err != nil || err2 != nil {
-		f.Outcome, f.Says = finding.Fails, said.Say("Nothing is left of the wall, or the sizes make no sense. Do not load it.")
+		f.Outcome, f.Says = finding.Fails, said.Say(
+			"Nothing is left of the wall, or the sizes make no sense. Do not load it.",
+		)
 		return f, true
 	}
 	left := is.Wy / was.Wy
@@ -252,11 +288,15 @@ func seen(r *rig.Rig) []finding.Finding {
 		switch d.Inspected[i.ID] {
 		case plan.SeenBad:
 			f := base(r, CodeSeen, "Looked over", at)
-			f.Gate, f.Outcome, f.Says = finding.GateGo, finding.Fails, said.Say(i.Bad+" Do not load it before that is mended.")
+			f.Gate, f.Outcome, f.Says = finding.GateGo, finding.Fails, said.Say(
+				i.Bad+" Do not load it before that is mended.",
+			)
 			out = append(out, f)
 		case plan.SeenWorn:
 			f := base(r, CodeSeen, "Looked over", at)
-			f.Outcome, f.Tight, f.Says = finding.Tight, finding.LittleRoom, said.Say("Worn: "+i.Look+" It takes: "+i.Repair+".")
+			f.Outcome, f.Tight, f.Says = finding.Tight, finding.LittleRoom, said.Say(
+				"Worn: "+i.Look+" It takes: "+i.Repair+".",
+			)
 			out = append(out, f)
 		}
 	}

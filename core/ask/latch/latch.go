@@ -55,7 +55,14 @@ func Check(r *rig.Rig) []finding.Finding {
 		if part.Latch == nil && !(hinged && kind.Danger) {
 			continue
 		}
-		c := check{r: r, it: it, part: &part, l: part.Latch, danger: hinged && kind.Danger, opens: plan.Opens(kind.Opens)}
+		c := check{
+			r:      r,
+			it:     it,
+			part:   &part,
+			l:      part.Latch,
+			danger: hinged && kind.Danger,
+			opens:  plan.Opens(kind.Opens),
+		}
 		if c.l == nil {
 			c.l = &plan.Latch{}
 		}
@@ -183,7 +190,11 @@ func (c *check) holds() finding.Finding {
 		f.Outcome = finding.Unknown
 		f.Says = said.Say("Whether the latch of % holds % is not known.", c.name(), said.Mass(p.All()))
 		if c.l.How == "" {
-			f.Says = said.Say("What keeps % shut is not known; on the road % pull at it.", c.name(), said.Mass(p.All()))
+			f.Says = said.Say(
+				"What keeps % shut is not known; on the road % pull at it.",
+				c.name(),
+				said.Mass(p.All()),
+			)
 		}
 		f.Needs = []finding.Need{c.need("pin", "the pin's diameter, or what the latch of % takes",
 			"Measure the pin; a latch or strap has its limit on it.")}
@@ -193,7 +204,13 @@ func (c *check) holds() finding.Finding {
 	if !sure && f.Outcome == finding.Holds && c.l.Grade != "" {
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 	}
-	f.Says = said.Say("%: % pull at each of its % latches, which takes %.", c.name(), said.Mass(p.All()/n), said.Count(int(n)), said.Mass(kg))
+	f.Says = said.Say(
+		"%: % pull at each of its % latches, which takes %.",
+		c.name(),
+		said.Mass(p.All()/n),
+		said.Count(int(n)),
+		said.Mass(kg),
+	)
 	if n == 1 {
 		f.Says = said.Say("%: % pull at its latch, which takes %.", c.name(), said.Mass(p.All()), said.Mass(kg))
 	}
@@ -205,10 +222,31 @@ func (c *check) holds() finding.Finding {
 			Symbol: "F", Says: said.Say("what pulls at it"), Formula: "F = m·a·h/l + wind", Source: f.Source,
 			Result: finding.Exactly(quantity.KindMass, p.All()),
 			Terms: []finding.StepTerm{
-				{Symbol: "m", Says: said.Say("its weight at most"), Measure: finding.Exactly(quantity.KindMass, c.it.Mass.High), How: "stated", Path: c.it.Path + "/mass"},
-				{Symbol: "a", Says: said.Say("in g"), Measure: finding.Exactly(quantity.KindCount, p.G), How: "rule followed"},
-				{Symbol: "h/l", Says: said.Say("its centre over the latch's height"), Measure: finding.Exactly(quantity.KindShare, p.Lever), How: "computed"},
-				{Symbol: "wind", Says: said.Say("on its face"), Measure: finding.Exactly(quantity.KindMass, p.Wind), How: "computed"},
+				{
+					Symbol:  "m",
+					Says:    said.Say("its weight at most"),
+					Measure: finding.Exactly(quantity.KindMass, c.it.Mass.High),
+					How:     "stated",
+					Path:    c.it.Path + "/mass",
+				},
+				{
+					Symbol:  "a",
+					Says:    said.Say("in g"),
+					Measure: finding.Exactly(quantity.KindCount, p.G),
+					How:     "rule followed",
+				},
+				{
+					Symbol:  "h/l",
+					Says:    said.Say("its centre over the latch's height"),
+					Measure: finding.Exactly(quantity.KindShare, p.Lever),
+					How:     "computed",
+				},
+				{
+					Symbol:  "wind",
+					Says:    said.Say("on its face"),
+					Measure: finding.Exactly(quantity.KindMass, p.Wind),
+					How:     "computed",
+				},
 			},
 		}}
 	}
@@ -218,7 +256,10 @@ func (c *check) holds() finding.Finding {
 func (c *check) second() finding.Finding {
 	f := c.base(CodeSecond, "a second lock")
 	f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-	f.Says = said.Say("%: if its one latch opens, it is on the road. Add a second that holds by itself: a clip, a strap, a padlock.", c.name())
+	f.Says = said.Say(
+		"%: if its one latch opens, it is on the road. Add a second that holds by itself: a clip, a strap, a padlock.",
+		c.name(),
+	)
 	return f
 }
 
@@ -232,14 +273,21 @@ func (c *check) sway() finding.Finding {
 	if f.Outcome == finding.Fails { // it rattles: no reason to stay at home
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	}
-	f.Says = said.Say("%: % of play at its foot are % at the top.", c.name(), said.Length(*c.l.Play), said.Length(top))
+	f.Says = said.Say(
+		"%: % of play at its foot are % at the top.",
+		c.name(),
+		said.Length(*c.l.Play),
+		said.Length(top),
+	)
 	if c.it.Mass != nil && high > 0 && f.Outcome == finding.Tight {
 		centre := upright * high
 		if u := c.part.Centre.Up; u != nil {
 			centre = float64(u.Value)
 		}
 		still := c.it.Mass.Nominal * rearward * math.Min(1, centre/high)
-		f.Says = append(f.Says, said.Say(" A strap at its top drawn to % stills it, or shims at the foot.", said.Mass(still))...)
+		f.Says = append(
+			f.Says,
+			said.Say(" A strap at its top drawn to % stills it, or shims at the foot.", said.Mass(still))...)
 	}
 	return f
 }

@@ -85,7 +85,9 @@ func gather(r *rig.Rig, k *plan.Parked) (w *whole, needs []finding.Need) {
 	}
 	if k.FrontAt == nil {
 		needs = append(needs, finding.Need{Path: "/outings/" + r.Scope.Outing + "/parked/frontAt",
-			Says: said.Say("where the {jockey wheel} or the front legs stand"), Where: said.Say("Tape from the ball.")})
+			Says: said.Say(
+				"where the {jockey wheel} or the front legs stand",
+			), Where: said.Say("Tape from the ball.")})
 	}
 	if len(needs) > 0 {
 		return nil, needs
@@ -183,13 +185,20 @@ func tips(r *rig.Rig, k *plan.Parked) (finding.Finding, *whole) {
 		return f, w
 	case over.Room <= 0:
 		f.Outcome = finding.Fails
-		f.Says = said.Say("It falls over by itself, "+side+": its weight lies % beyond its feet. A leg there first.", said.Length(-over.Room))
+		f.Says = said.Say(
+			"It falls over by itself, "+side+": its weight lies % beyond its feet. A leg there first.",
+			said.Length(-over.Room),
+		)
 		return f, w
 	}
 	f.Figure, f.Limit = finding.Exactly(quantity.KindCount, least), finding.Exactly(quantity.KindCount, 1.0)
 	margin := least - 1
 	f.Margin = &margin
-	f.Says = append(said.Say("Alone it stands % times what would tip it "+side+": ", said.Of(quantity.KindCount, min(least, 99))),
+	f.Says = append(
+		said.Say(
+			"Alone it stands % times what would tip it "+side+": ",
+			said.Of(quantity.KindCount, min(least, 99)),
+		),
 		said.Say(why+"; its weight has % of room.", said.Mass(push), said.Length(over.Room))...)
 	switch {
 	case least < 1:
@@ -227,14 +236,27 @@ func foot(r *rig.Rig, k *plan.Parked, w *whole) finding.Finding {
 		f.Outcome = finding.Unknown
 		f.Says = said.Say("A foot presses with %: on % it takes a board of % square.",
 			said.Mass(load), said.Piece{Text: soil.Name}, said.Length(math.Ceil(board*100)/100))
-		f.Needs = []finding.Need{{Path: f.Subject + "/foot", Says: said.Say("the side of its foot or board"), Where: said.Say("Tape the plate, or the board.")}}
+		f.Needs = []finding.Need{
+			{
+				Path:  f.Subject + "/foot",
+				Says:  said.Say("the side of its foot or board"),
+				Where: said.Say("Tape the plate, or the board."),
+			},
+		}
 		return f
 	}
 	side := float64(*k.Foot)
 	f.AtMost(quantity.KindStress, load*quantity.Gravity/(side*side), soil.Bears)
-	f.Says = said.Say("A foot presses with % on % of %", said.Mass(load), said.Length(side), said.Piece{Text: soil.Name})
+	f.Says = said.Say(
+		"A foot presses with % on % of %",
+		said.Mass(load),
+		said.Length(side),
+		said.Piece{Text: soil.Name},
+	)
 	if f.Outcome == finding.Fails {
-		f.Says = append(f.Says, said.Say(": it sinks. A board of % square under it.", said.Length(math.Ceil(board*100)/100))...)
+		f.Says = append(
+			f.Says,
+			said.Say(": it sinks. A board of % square under it.", said.Length(math.Ceil(board*100)/100))...)
 	} else {
 		f.Says = append(f.Says, said.Piece{Text: "."})
 	}
@@ -253,7 +275,13 @@ func edge(r *rig.Rig) []finding.Finding {
 	empty := r.EmptyMass()
 	if empty == nil {
 		f.Outcome, f.Says = finding.Unknown, said.Say("Whether it stands on its edge is not known.")
-		f.Needs = []finding.Need{{Path: "/trailers/" + r.Scope.Trailer + "/empty/mass", Says: said.Say("its empty weight"), Where: said.Say("Weigh it.")}}
+		f.Needs = []finding.Need{
+			{
+				Path:  "/trailers/" + r.Scope.Trailer + "/empty/mass",
+				Says:  said.Say("its empty weight"),
+				Where: said.Say("Weigh it."),
+			},
+		}
 		return []finding.Finding{f}
 	}
 	m := empty.High
@@ -288,17 +316,44 @@ func weeks(r *rig.Rig, k *plan.Parked) finding.Finding {
 	switch {
 	case kg == nil || r.Bears == nil:
 		f.Outcome = finding.Unknown
-		f.Says = said.Say("Loaded for % weeks: relieve its {tyre}s on stands, slacken straps, let water run off the cover.", said.Of(quantity.KindCount, *k.Weeks))
-		f.Needs = []finding.Need{{Path: "/trailers/" + r.Scope.Trailer + "/tyreRating", Says: said.Say("what one {tyre} takes"), Where: said.Say("Read its wall.")}}
+		f.Says = said.Say(
+			"Loaded for % weeks: relieve its {tyre}s on stands, slacken straps, let water run off the cover.",
+			said.Of(quantity.KindCount, *k.Weeks),
+		)
+		f.Needs = []finding.Need{
+			{
+				Path:  "/trailers/" + r.Scope.Trailer + "/tyreRating",
+				Says:  said.Say("what one {tyre} takes"),
+				Where: said.Say("Read its wall."),
+			},
+		}
 	case r.HeaviestWheel() > relieve**kg:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Figure, f.Limit = finding.Exactly(quantity.KindMass, r.HeaviestWheel()), finding.Exactly(quantity.KindMass, *kg)
-		f.Says = said.Say("Loaded for % weeks its {tyre}s bear % of %: stands under the axle; slacken straps; let water run off the cover.",
-			said.Of(quantity.KindCount, *k.Weeks), said.Mass(r.HeaviestWheel()), said.Mass(*kg))
+		f.Figure, f.Limit = finding.Exactly(
+			quantity.KindMass,
+			r.HeaviestWheel(),
+		), finding.Exactly(
+			quantity.KindMass,
+			*kg,
+		)
+		f.Says = said.Say(
+			"Loaded for % weeks its {tyre}s bear % of %: stands under the axle; slacken straps; let water run off the cover.",
+			said.Of(quantity.KindCount, *k.Weeks),
+			said.Mass(r.HeaviestWheel()),
+			said.Mass(*kg),
+		)
 	default:
-		f.Figure, f.Limit = finding.Exactly(quantity.KindMass, r.HeaviestWheel()), finding.Exactly(quantity.KindMass, *kg)
-		f.Says = said.Say("Loaded for % weeks: {tyre}s to their full pressure, straps slackened by half, the cover so that water runs off.",
-			said.Of(quantity.KindCount, *k.Weeks))
+		f.Figure, f.Limit = finding.Exactly(
+			quantity.KindMass,
+			r.HeaviestWheel(),
+		), finding.Exactly(
+			quantity.KindMass,
+			*kg,
+		)
+		f.Says = said.Say(
+			"Loaded for % weeks: {tyre}s to their full pressure, straps slackened by half, the cover so that water runs off.",
+			said.Of(quantity.KindCount, *k.Weeks),
+		)
 	}
 	return f
 }

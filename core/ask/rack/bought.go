@@ -149,7 +149,11 @@ func (j *carrierJudge) all() []limit {
 			apart = float64(*j.of.Apart)
 		}
 		share := 0.5 + math.Abs(side)/math.Max(1e-9, sum)/apart
-		bears := quantity.Range[float64]{Nominal: busier.Nominal * share, Low: busier.Low * share, High: busier.High * share}
+		bears := quantity.Range[float64]{
+			Nominal: busier.Nominal * share,
+			Low:     busier.Low * share,
+			High:    busier.High * share,
+		}
 		if !told {
 			bears.High = max(bears.High, busier.High*(0.5+math.Abs(side)/math.Max(1e-9, sum)/(0.7*apart)))
 		}
@@ -201,8 +205,14 @@ func (j *carrierJudge) limits() finding.Finding {
 			unsure = false
 		}
 	}
-	f.Says = said.Say("%: on % lie %, and the label leaves % of its %",
-		name, said.Piece{Text: worst.what}, said.Mass(worst.bears.Nominal), said.Mass(allowed), said.Mass(worst.takes))
+	f.Says = said.Say(
+		"%: on % lie %, and the label leaves % of its %",
+		name,
+		said.Piece{Text: worst.what},
+		said.Mass(worst.bears.Nominal),
+		said.Mass(allowed),
+		said.Mass(worst.takes),
+	)
 	switch {
 	case j.of.Counts == plan.CarrierMoving && k > onRoad:
 		f.Says = append(f.Says, said.Say(" on a track.")...)
@@ -237,9 +247,19 @@ func (j *carrierJudge) limits() finding.Finding {
 				Symbol: "used", Says: said.Say("of what % takes", said.Piece{Text: l.what}), Formula: "used = m / (label · s)",
 				Result: finding.Exactly(quantity.KindShare, l.bears.Nominal/(l.takes*left)), Source: f.Source,
 				Terms: []finding.StepTerm{
-					{Symbol: "m", Says: said.Say("lies on it"), Measure: finding.Of(quantity.KindMass, l.bears), How: "computed"},
-					{Symbol: "label", Says: said.Say("as printed"), Measure: finding.Exactly(quantity.KindMass, l.takes),
-						How: string(plan.Plate), Path: j.it.Path + "/carrier/" + l.field},
+					{
+						Symbol:  "m",
+						Says:    said.Say("lies on it"),
+						Measure: finding.Of(quantity.KindMass, l.bears),
+						How:     "computed",
+					},
+					{
+						Symbol:  "label",
+						Says:    said.Say("as printed"),
+						Measure: finding.Exactly(quantity.KindMass, l.takes),
+						How:     string(plan.Plate),
+						Path:    j.it.Path + "/carrier/" + l.field,
+					},
 					{Symbol: "s", Says: said.Say("share left for the weight at rest"),
 						Measure: finding.Exactly(quantity.KindShare, left), How: "rule followed"},
 				},
@@ -309,8 +329,15 @@ func (j *carrierJudge) rail() finding.Finding {
 	allowed := stock.Working()
 	stress := j.r.Shock() * math.Abs(res.Moment) / w
 	f.AtMost(quantity.KindStress, stress, allowed)
-	f.Says = said.Say("Rails are used to % of what % allows, shocks counted ×%; at rest they give %.",
-		said.Share(stress/allowed), said.Piece{Text: stock.Name}, said.Count(int(j.r.Shock())), said.Length(math.Abs(res.Deflection)))
+	f.Says = said.Say(
+		"Rails are used to % of what % allows, shocks counted ×%; at rest they give %.",
+		said.Share(
+			stress/allowed,
+		),
+		said.Piece{Text: stock.Name},
+		said.Count(int(j.r.Shock())),
+		said.Length(math.Abs(res.Deflection)),
+	)
 	if f.Outcome == finding.Fails {
 		f.Says = append(f.Says, said.Say(" A stronger section, or a third bar.")...)
 	}

@@ -50,26 +50,51 @@ func pulls(rk *plan.Rack, hulls []Hull, shock float64) (across, along float64) {
 }
 
 // joined judges the fasteners between bars and posts.
-func joined(base func(string, string) finding.Finding, rk *plan.Rack, hulls []Hull, shock float64, path string) (f finding.Finding, ok bool) {
+func joined(
+	base func(string, string) finding.Finding,
+	rk *plan.Rack,
+	hulls []Hull,
+	shock float64,
+	path string,
+) (f finding.Finding, ok bool) {
 	j := rk.Joint
 	if j == nil || j.With == "" {
 		return f, false
 	}
 	f = base(CodeJoint, "Bars to posts")
-	f.Source = &finding.Source{Title: "EN 1995-1-1", Clause: "8.2 to 8.7, k_mod 0.9, γ_M 1.3", AsOf: norms.AsOf, Confidence: "A"}
+	f.Source = &finding.Source{
+		Title:      "EN 1995-1-1",
+		Clause:     "8.2 to 8.7, k_mod 0.9, γ_M 1.3",
+		AsOf:       norms.AsOf,
+		Confidence: "A",
+	}
 	post, _ := catalogue.StockOf(rk.Post.Material)
 	across, along := pulls(rk, hulls, shock)
 	n := float64(max(1, j.Count))
 	if j.With == plan.WithClamps {
 		f.Outcome = finding.Unknown
-		f.Says = said.Say("What a clamp holds by friction is not computed: % pull at the busiest. Bolt or pin it through.",
-			said.Of(quantity.KindForce, math.Hypot(across, along)))
-		f.Needs = []finding.Need{{Path: path + "/rack/joint/with", Says: said.Say("a bolt or a pin in place of the clamp"), Where: said.Say("Drill through both.")}}
+		f.Says = said.Say(
+			"What a clamp holds by friction is not computed: % pull at the busiest. Bolt or pin it through.",
+			said.Of(quantity.KindForce, math.Hypot(across, along)),
+		)
+		f.Needs = []finding.Need{
+			{
+				Path:  path + "/rack/joint/with",
+				Says:  said.Say("a bolt or a pin in place of the clamp"),
+				Where: said.Say("Drill through both."),
+			},
+		}
 		return f, true
 	}
 	if j.Diameter <= 0 {
 		f.Outcome, f.Says = finding.Unknown, said.Say("What holds bars to posts is not known.")
-		f.Needs = []finding.Need{{Path: path + "/rack/joint/diameter", Says: said.Say("the fasteners' diameter"), Where: said.Say("Calliper one.")}}
+		f.Needs = []finding.Need{
+			{
+				Path:  path + "/rack/joint/diameter",
+				Says:  said.Say("the fasteners' diameter"),
+				Where: said.Say("Calliper one."),
+			},
+		}
 		return f, true
 	}
 	d := float64(j.Diameter)
@@ -96,7 +121,13 @@ func joined(base func(string, string) finding.Finding, rk *plan.Rack, hulls []Hu
 	switch {
 	case along > 0 && draw <= 0 && !j.EndGrain:
 		f.Outcome, f.Says = finding.Unknown, said.Say("How deep the fasteners go into the post is not known.")
-		f.Needs = []finding.Need{{Path: path + "/rack/joint/length", Says: said.Say("how deep they go into the post, or the washer"), Where: said.Say("Their length less the bar's thickness.")}}
+		f.Needs = []finding.Need{
+			{
+				Path:  path + "/rack/joint/length",
+				Says:  said.Say("how deep they go into the post, or the washer"),
+				Where: said.Say("Their length less the bar's thickness."),
+			},
+		}
 		return f, true
 	case draw <= 0: // end grain: nothing that counts along it
 		used = across / shear
@@ -115,7 +146,11 @@ func joined(base func(string, string) finding.Finding, rk *plan.Rack, hulls []Hu
 		if f.Outcome == finding.Holds {
 			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		}
-		f.Says = append(f.Says, said.Say(" Nothing holds in end grain along its axis: a bounce draws it out. Bolt through the side, with washers, or a strap of steel.")...)
+		f.Says = append(
+			f.Says,
+			said.Say(
+				" Nothing holds in end grain along its axis: a bounce draws it out. Bolt through the side, with washers, or a strap of steel.",
+			)...)
 	}
 	return f, true
 }

@@ -26,7 +26,13 @@ const (
 )
 
 // rubs is the friction of a hull on what it lies on.
-var rubs = map[plan.Pads]float64{"": 0.5, plan.PadsBare: 0.5, plan.PadsCarpet: 0.35, plan.PadsPlastic: 0.2, plan.PadsRoller: 0.05}
+var rubs = map[plan.Pads]float64{
+	"":               0.5,
+	plan.PadsBare:    0.5,
+	plan.PadsCarpet:  0.35,
+	plan.PadsPlastic: 0.2,
+	plan.PadsRoller:  0.05,
+}
 
 // Push is what sliding a hull of m kg on takes at its end, when all of it lies on the bars, kg: its friction
 // and the slope, m·(μ·cos θ + sin θ). A roller at the rear bar takes its half, the front bar rubs as carpet.
@@ -40,7 +46,12 @@ func Push(mass, slope float64, pads plan.Pads) float64 {
 
 // slide tells how one person gets the heaviest hull on from behind: the bow's half onto the rear bar, then
 // a push. It is told where pads or things under hulls are.
-func slide(base func(string, string) finding.Finding, r *rig.Rig, rk *plan.Rack, hulls []Hull) (f finding.Finding, ok bool) {
+func slide(
+	base func(string, string) finding.Finding,
+	r *rig.Rig,
+	rk *plan.Rack,
+	hulls []Hull,
+) (f finding.Finding, ok bool) {
 	if rk.Pads == "" {
 		return f, false
 	}
@@ -62,10 +73,16 @@ func slide(base func(string, string) finding.Finding, r *rig.Rig, rk *plan.Rack,
 	if f.Outcome == finding.Fails { // somebody helps
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	}
-	f.Says = said.Say("%: the bow's % onto the rear bar first, then a push of % from behind.", said.Name(h.Item.Name, "The hull"),
-		said.Mass(lift), said.Mass(Push(h.Mass, slope, rk.Pads)))
+	f.Says = said.Say(
+		"%: the bow's % onto the rear bar first, then a push of % from behind.",
+		said.Name(h.Item.Name, "The hull"),
+		said.Mass(lift),
+		said.Mass(Push(h.Mass, slope, rk.Pads)),
+	)
 	if f.Outcome == finding.Tight {
-		f.Says = append(f.Says, said.Say(" Heavy for one: a roller at the rear bar, plastic on the pads, or two.")...)
+		f.Says = append(
+			f.Says,
+			said.Say(" Heavy for one: a roller at the rear bar, plastic on the pads, or two.")...)
 	}
 	f.Says = append(f.Says, said.Say(" In wind, guides at both sides of the rear bar.")...)
 	return f, true
@@ -101,12 +118,22 @@ func under(base func(string, string) finding.Finding, it *rig.Item, rk *plan.Rac
 			case on >= 0:
 				f.Outcome = finding.Fails
 				d := min(frames[on]-from, to-frames[on])
-				f.Says = said.Say("% of % lies on a bar: shift the hull or the bar by %, or notch the pad % deep.", name,
-					said.Name(h.Item.Name, "the hull"), said.Length(math.Ceil(d*100)/100), said.Length(u.Deep))
+				f.Says = said.Say(
+					"% of % lies on a bar: shift the hull or the bar by %, or notch the pad % deep.",
+					name,
+					said.Name(h.Item.Name, "the hull"),
+					said.Length(math.Ceil(d*100)/100),
+					said.Length(u.Deep),
+				)
 			case passed > 0:
 				f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-				f.Says = said.Say("% of % comes over % on its way: lift it over there, % high.", name, said.Name(h.Item.Name, "the hull"),
-					said.Counted(passed, "bar", "bars"), said.Length(u.Deep))
+				f.Says = said.Say(
+					"% of % comes over % on its way: lift it over there, % high.",
+					name,
+					said.Name(h.Item.Name, "the hull"),
+					said.Counted(passed, "bar", "bars"),
+					said.Length(u.Deep),
+				)
 			default:
 				f.Says = said.Say("% of % stays clear of the bars.", name, said.Name(h.Item.Name, "the hull"))
 			}

@@ -47,8 +47,10 @@ func (s *Setup) lever(most float64) finding.Finding {
 	}
 	if f.Figure == nil {
 		f.Says = said.Say("What the lever takes is not known.")
-		f.Needs = []finding.Need{{Path: s.Rig.LayoutPath("/loading/winch/lever/handle"), Says: said.Say("the handle's length"),
-			Where: said.Say("Tape from the drum's middle to the hand.")}}
+		f.Needs = []finding.Need{
+			{Path: s.Rig.LayoutPath("/loading/winch/lever/handle"), Says: said.Say("the handle's length"),
+				Where: said.Say("Tape from the drum's middle to the hand.")},
+		}
 		return f
 	}
 	f.Says = said.Say("The lever takes %, % strokes, about %.", said.Of(quantity.KindForce, f.Figure.Value),
@@ -89,8 +91,13 @@ func (s *Setup) drum() finding.Finding {
 	}
 	across, layers := Wound(float64(w.Drum), float64(w.Line), float64(*w.Reach), width)
 	f.AtMost(quantity.KindLength, across+2*drumSpare*float64(w.Line), float64(*w.Flange))
-	f.Says = said.Say("All % of line lie in % layers, % across; the flanges measure %.", said.Length(*w.Reach), said.Count(layers),
-		said.Length(across), said.Length(*w.Flange))
+	f.Says = said.Say(
+		"All % of line lie in % layers, % across; the flanges measure %.",
+		said.Length(*w.Reach),
+		said.Count(layers),
+		said.Length(across),
+		said.Length(*w.Flange),
+	)
 	if f.Outcome == finding.Fails {
 		f.Says = append(f.Says, said.Say(" It climbs off: shorten it, or a wider drum.")...)
 	}

@@ -131,7 +131,10 @@ func (c *check) parts() (out []part, sure bool) {
 	if f := l.Bolted; f != nil && f.Bolt > 0 {
 		grade, known := norms.BoltOf(f.Grade)
 		n := float64(max(1, f.Bolts))
-		out = append(out, part{"the bolts of its eye", n * grade.ShearOf(float64(f.Bolt)) / quantity.Gravity, "0.6·f·A"})
+		out = append(
+			out,
+			part{"the bolts of its eye", n * grade.ShearOf(float64(f.Bolt)) / quantity.Gravity, "0.6·f·A"},
+		)
 		sure = sure && known
 	}
 	return out, sure
@@ -172,11 +175,19 @@ func (c *check) strength() finding.Finding {
 	name := said.Piece{Text: weak.name}
 	switch {
 	case f.Outcome == finding.Fails:
-		f.Says = said.Say("{Chains}: % breaks at about %; each must hold the laden trailer's %. Fit a stronger one.",
-			name, said.Mass(weak.breaks), said.Mass(kg))
+		f.Says = said.Say(
+			"{Chains}: % breaks at about %; each must hold the laden trailer's %. Fit a stronger one.",
+			name,
+			said.Mass(weak.breaks),
+			said.Mass(kg),
+		)
 	case !sure:
-		f.Says = said.Say("{Chains}: % breaks at % at least, unmarked taken as the weakest; the trailer weighs %. Read the marks.",
-			name, said.Mass(weak.breaks), said.Mass(kg))
+		f.Says = said.Say(
+			"{Chains}: % breaks at % at least, unmarked taken as the weakest; the trailer weighs %. Read the marks.",
+			name,
+			said.Mass(weak.breaks),
+			said.Mass(kg),
+		)
 	default:
 		f.Says = said.Say("{Chains}: weakest is %, which breaks at about %; the laden trailer weighs %.",
 			name, said.Mass(weak.breaks), said.Mass(kg))
@@ -212,7 +223,9 @@ func (c *check) eye() []finding.Finding {
 	if l.TiesToo {
 		f := c.base(CodeEye, "{Chains}: an eye for two")
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("The second link's eye also takes a lashing. Tie to another point: one worn eye would lose both.")
+		f.Says = said.Say(
+			"The second link's eye also takes a lashing. Tie to another point: one worn eye would lose both.",
+		)
 		out = append(out, f)
 	}
 	return out
@@ -224,7 +237,9 @@ func (c *check) crossed() finding.Finding {
 	case x == nil:
 		f.Outcome = finding.Unknown
 		f.Says = said.Say("{Chains}: are they crossed under the {coupling}?")
-		f.Needs = []finding.Need{c.need("crossed", "whether they are crossed", "Look under the {coupling}, hitched.")}
+		f.Needs = []finding.Need{
+			c.need("crossed", "whether they are crossed", "Look under the {coupling}, hitched."),
+		}
 	case *x:
 		f.Says = said.Say("Crossed under the {coupling}, where they catch it.")
 	default:
@@ -306,20 +321,41 @@ func (c *check) turn() finding.Finding {
 	}
 	hangs := c.hangs()
 	takes := over(hangs, func(h *Hang) float64 { return h.Takes(wanted) })
-	f.Figure, f.Limit = finding.Of(quantity.KindLength, takes), finding.Exactly(quantity.KindLength, hangs[0].Length)
+	f.Figure, f.Limit = finding.Of(
+		quantity.KindLength,
+		takes,
+	), finding.Exactly(
+		quantity.KindLength,
+		hangs[0].Length,
+	)
 	margin := (hangs[0].Length - takes.Nominal) / hangs[0].Length
 	f.Margin = &margin
 	f.Outcome, f.Tight = finding.Under(takes, hangs[0].Length, littleRoom/hangs[0].Length)
 	angle := said.Of(quantity.KindAngle, wanted)
 	switch {
 	case f.Outcome == finding.Fails:
-		f.Says = c.longer(said.Say("{Chains}: drawn tight at %; a turn to % takes %, it has %. Lengthen it, or hang its eye nearer.",
-			said.Of(quantity.KindAngle, hangs[0].TurnsTo(mostTurn)), angle, said.Length(takes.Nominal), said.Length(hangs[0].Length)))
+		f.Says = c.longer(
+			said.Say(
+				"{Chains}: drawn tight at %; a turn to % takes %, it has %. Lengthen it, or hang its eye nearer.",
+				said.Of(
+					quantity.KindAngle,
+					hangs[0].TurnsTo(mostTurn),
+				),
+				angle,
+				said.Length(takes.Nominal),
+				said.Length(hangs[0].Length),
+			),
+		)
 	case f.Tight == finding.GuessTooRough:
 		f.Says = said.Say("{Chains}: a turn to % takes % to %, it has %. Turn slowly once by hand and look.",
 			angle, said.Length(takes.Low), said.Length(takes.High), said.Length(hangs[0].Length))
 	default:
-		f.Says = said.Say("{Chains}: a turn to % takes % of its %.", angle, said.Length(takes.Nominal), said.Length(hangs[0].Length))
+		f.Says = said.Say(
+			"{Chains}: a turn to % takes % of its %.",
+			angle,
+			said.Length(takes.Nominal),
+			said.Length(hangs[0].Length),
+		)
 	}
 	return f
 }
@@ -375,7 +411,9 @@ func (c *check) falls() (f finding.Finding, ok bool) {
 	})
 	atLeast(&f, over, 0)
 	if f.Outcome == finding.Fails {
-		f.Says = said.Say("{Chains}: if it lets go, the {coupling} comes down on the road. Shorten it by what turning leaves.")
+		f.Says = said.Say(
+			"{Chains}: if it lets go, the {coupling} comes down on the road. Shorten it by what turning leaves.",
+		)
 	} else {
 		f.Says = said.Say("{Chains}: if it lets go, it holds the {coupling} % over the road.", said.Length(over.Nominal))
 	}

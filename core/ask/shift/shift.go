@@ -43,13 +43,49 @@ type kind struct {
 
 var kinds = []kind{
 	{plan.BySliding, "slide it on planks", 0.5, false, "Hands flat on it, never under its edge."},
-	{plan.BySkids, "slide it on plastic or soap", 0.2, false, "It slides back as easily: a chock behind it at each stop."},
-	{plan.ByRollers, "rollers of pipe on planks", 0.06, true, "Fingers off the rollers; somebody guides, nobody stands below it."},
+	{
+		plan.BySkids,
+		"slide it on plastic or soap",
+		0.2,
+		false,
+		"It slides back as easily: a chock behind it at each stop.",
+	},
+	{
+		plan.ByRollers,
+		"rollers of pipe on planks",
+		0.06,
+		true,
+		"Fingers off the rollers; somebody guides, nobody stands below it.",
+	},
 	{plan.BySkates, "skates under its corners", 0.04, true, "A line from above holds it; nobody stands below it."},
-	{plan.ByHandTruck, "a hand truck, strapped on", 0.05, true, "Up backwards, drawn; one below only guides and steps aside."},
-	{plan.ByJacks, "jack it up and back the trailer under it", 0, false, "Blocks under it at every step; nothing of you under it, ever."},
-	{plan.ByHoist, "lift it with a hoist and back under it", 0, false, "Nobody under it; a line on it against swinging."},
-	{plan.ByForks, "set it on with forks from the side", 0, false, "Feet clear; forks down before anybody comes near."},
+	{
+		plan.ByHandTruck,
+		"a hand truck, strapped on",
+		0.05,
+		true,
+		"Up backwards, drawn; one below only guides and steps aside.",
+	},
+	{
+		plan.ByJacks,
+		"jack it up and back the trailer under it",
+		0,
+		false,
+		"Blocks under it at every step; nothing of you under it, ever.",
+	},
+	{
+		plan.ByHoist,
+		"lift it with a hoist and back under it",
+		0,
+		false,
+		"Nobody under it; a line on it against swinging.",
+	},
+	{
+		plan.ByForks,
+		"set it on with forks from the side",
+		0,
+		false,
+		"Feet clear; forks down before anybody comes near.",
+	},
 }
 
 // Way is one way to get the thing on, side by side with the others.
@@ -102,15 +138,30 @@ func of(r *rig.Rig) (*task, []finding.Need) {
 	}
 	var needs []finding.Need
 	if t.it == nil {
-		return nil, []finding.Need{{Path: t.path + "/load", Says: said.Say("what is moved"), Where: said.Say("Choose one of this outing's loads.")}}
+		return nil, []finding.Need{
+			{
+				Path:  t.path + "/load",
+				Says:  said.Say("what is moved"),
+				Where: said.Say("Choose one of this outing's loads."),
+			},
+		}
 	}
 	if t.it.Mass == nil {
-		needs = append(needs, finding.Need{Path: t.it.Path + "/mass", Says: said.Say("the weight of %", said.Name(t.it.Name, "the load")),
-			Where: said.Say("Its plate, its papers, or a scale under each end.")})
+		needs = append(
+			needs,
+			finding.Need{
+				Path:  t.it.Path + "/mass",
+				Says:  said.Say("the weight of %", said.Name(t.it.Name, "the load")),
+				Where: said.Say("Its plate, its papers, or a scale under each end."),
+			},
+		)
 	}
 	if r.Trailer.DeckHeight == nil {
-		needs = append(needs, finding.Need{Path: "/trailers/" + r.Scope.Trailer + "/deckHeight", Says: said.Say("the deck's height"),
-			Where: said.Say("Tape from the ground to the deck.")})
+		needs = append(
+			needs,
+			finding.Need{Path: "/trailers/" + r.Scope.Trailer + "/deckHeight", Says: said.Say("the deck's height"),
+				Where: said.Say("Tape from the ground to the deck.")},
+		)
 	}
 	if len(needs) > 0 {
 		return nil, needs
@@ -135,7 +186,12 @@ func Ways(r *rig.Rig) []Way {
 	}
 	var out []Way
 	for _, k := range kinds {
-		w := Way{With: k.with, Name: k.name, Force: finding.Exactly(quantity.KindMass, Needs(k.with, t.mass, t.angle)), Care: k.care}
+		w := Way{
+			With:  k.with,
+			Name:  k.name,
+			Force: finding.Exactly(quantity.KindMass, Needs(k.with, t.mass, t.angle)),
+			Care:  k.care,
+		}
 		if k.drag > 0 {
 			w.People = int(math.Ceil(w.Force.Value / personPush))
 		}
@@ -150,8 +206,15 @@ func Check(r *rig.Rig) []finding.Finding {
 		return nil
 	}
 	base := func(code, title string) finding.Finding {
-		return finding.Finding{Code: code, Stage: Stage, Scope: r.Scope, Subject: r.LayoutPath("/shift"), Title: said.Say(title), Outcome: finding.Holds,
-			Source: norms.Practice("25 kg a person; friction at its worst")}
+		return finding.Finding{
+			Code:    code,
+			Stage:   Stage,
+			Scope:   r.Scope,
+			Subject: r.LayoutPath("/shift"),
+			Title:   said.Say(title),
+			Outcome: finding.Holds,
+			Source:  norms.Practice("25 kg a person; friction at its worst"),
+		}
 	}
 	t, missing := of(r)
 	if t == nil {
@@ -175,7 +238,9 @@ func (t *task) name() said.Piece { return said.Name(t.it.Name, "the load") }
 func (t *task) force(f finding.Finding) finding.Finding {
 	if t.s.With == "" {
 		f.Outcome, f.Says = finding.Unknown, said.Say("How is % moved? The ways stand side by side.", t.name())
-		f.Needs = []finding.Need{{Path: t.path + "/with", Says: said.Say("the way it is moved"), Where: said.Say("Choose one.")}}
+		f.Needs = []finding.Need{
+			{Path: t.path + "/with", Says: said.Say("the way it is moved"), Where: said.Say("Choose one.")},
+		}
 		return f
 	}
 	kg := Needs(t.s.With, t.mass, t.angle)
@@ -184,7 +249,13 @@ func (t *task) force(f finding.Finding) finding.Finding {
 		if t.s.Takes == nil {
 			f.Outcome, f.Figure = finding.Unknown, finding.Exactly(quantity.KindMass, kg)
 			f.Says = said.Say("It lifts % of %. What does jack, hoist or fork take there?", said.Mass(kg), t.name())
-			f.Needs = []finding.Need{{Path: t.path + "/takes", Says: said.Say("what jack, hoist or fork takes"), Where: said.Say("On its plate, at that reach.")}}
+			f.Needs = []finding.Need{
+				{
+					Path:  t.path + "/takes",
+					Says:  said.Say("what jack, hoist or fork takes"),
+					Where: said.Say("On its plate, at that reach."),
+				},
+			}
 			return f
 		}
 		f.AtMost(quantity.KindMass, kg, float64(*t.s.Takes))
@@ -193,8 +264,14 @@ func (t *task) force(f finding.Finding) finding.Finding {
 	}
 	people := max(1, t.s.People)
 	f.AtMost(quantity.KindMass, kg, personPush*float64(people))
-	f.Says = said.Say("% takes % up planks of %: a push for %, % there.", t.name(), said.Mass(kg), said.Of(quantity.KindAngle, t.angle),
-		said.Counted(int(math.Ceil(kg/personPush)), "person", "people"), said.Count(people))
+	f.Says = said.Say(
+		"% takes % up planks of %: a push for %, % there.",
+		t.name(),
+		said.Mass(kg),
+		said.Of(quantity.KindAngle, t.angle),
+		said.Counted(int(math.Ceil(kg/personPush)), "person", "people"),
+		said.Count(people),
+	)
 	switch {
 	case f.Outcome == finding.Fails:
 		f.Says = append(f.Says, said.Say(" A winch or a puller from in front, longer planks, or another way.")...)
@@ -221,13 +298,25 @@ func (t *task) tips(f finding.Finding) (finding.Finding, bool) {
 	case ball >= 0:
 		f.Says = said.Say("With % at the tail's edge % stay on the ball.", t.name(), said.Mass(ball))
 	case t.s.Propped:
-		f.Says = said.Say("With % at the tail's edge % lift at the ball; the props bear that.", t.name(), said.Mass(-ball))
+		f.Says = said.Say(
+			"With % at the tail's edge % lift at the ball; the props bear that.",
+			t.name(),
+			said.Mass(-ball),
+		)
 	case t.s.Unhitched:
 		f.Outcome = finding.Fails
-		f.Says = said.Say("With % at the tail's edge the trailer tips: % are missing on the ball. Props under the tail first.", t.name(), said.Mass(-ball))
+		f.Says = said.Say(
+			"With % at the tail's edge the trailer tips: % are missing on the ball. Props under the tail first.",
+			t.name(),
+			said.Mass(-ball),
+		)
 	default:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("With % at the tail's edge % lift at the car's ball: props under the tail, the latch looked at.", t.name(), said.Mass(-ball))
+		f.Says = said.Say(
+			"With % at the tail's edge % lift at the car's ball: props under the tail, the latch looked at.",
+			t.name(),
+			said.Mass(-ball),
+		)
 	}
 	return f, true
 }
@@ -241,10 +330,17 @@ func (t *task) forks(f finding.Finding) finding.Finding {
 	switch {
 	case side != nil && *side > 0.05:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("The sides are % high: take that side off, or lift % over it.", said.Length(*side), t.name())
+		f.Says = said.Say(
+			"The sides are % high: take that side off, or lift % over it.",
+			said.Length(*side),
+			t.name(),
+		)
 	case wheels && over:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("Wheels beside the deck keep the forks off where % stands: set it down before or behind them and shift it.", t.name())
+		f.Says = said.Say(
+			"Wheels beside the deck keep the forks off where % stands: set it down before or behind them and shift it.",
+			t.name(),
+		)
 	default:
 		f.Says = said.Say("Nothing stands in the forks' way; battens under it, so that they come out again.")
 	}
@@ -271,7 +367,10 @@ func Ticks(r *rig.Rig) []finding.Tick {
 		if k.with == t.s.With {
 			out = append(out, add("care", said.Say(k.care)))
 			if k.rolls {
-				out = append(out, add("line", said.Say("A line from in front, kept tight, that holds % by itself.", t.name())))
+				out = append(
+					out,
+					add("line", said.Say("A line from in front, kept tight, that holds % by itself.", t.name())),
+				)
 			}
 		}
 	}

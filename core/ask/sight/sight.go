@@ -93,10 +93,21 @@ func mirror(r *rig.Rig) finding.Finding {
 		out = quantity.Exactly(float64(*r.Vehicle.MirrorOut))
 	}
 	takes := half + edge
-	f.Figure, f.Limit = finding.Exactly(quantity.KindLength, half), finding.Exactly(quantity.KindLength, out.Nominal)
+	f.Figure, f.Limit = finding.Exactly(
+		quantity.KindLength,
+		half,
+	), finding.Exactly(
+		quantity.KindLength,
+		out.Nominal,
+	)
 	margin := (out.Nominal - takes) / out.Nominal
 	f.Margin = &margin
-	f.Says = said.Say("Widest is %, % beside the middle; the mirrors' edges stand at %", what, said.Length(half), said.Length(out.Nominal))
+	f.Says = said.Say(
+		"Widest is %, % beside the middle; the mirrors' edges stand at %",
+		what,
+		said.Length(half),
+		said.Length(out.Nominal),
+	)
 	if !told {
 		f.Says = append(f.Says, said.Say(", as usual")...)
 	}
@@ -108,13 +119,17 @@ func mirror(r *rig.Rig) finding.Finding {
 	case takes <= out.Low && wheels+edge > out.Low:
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 		f.Says = append(f.Says, said.Say(" Wheels beside the deck may stand farther out: tape them.")...)
-		f.Needs = []finding.Need{{Path: "/trailers/" + r.Scope.Trailer + "/widthOverAll", Says: said.Say("the width over all"),
-			Where: said.Say("Tape over wheels and mudguards.")}}
+		f.Needs = []finding.Need{
+			{Path: "/trailers/" + r.Scope.Trailer + "/widthOverAll", Says: said.Say("the width over all"),
+				Where: said.Say("Tape over wheels and mudguards.")},
+		}
 	case takes > out.Low && !told:
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 		f.Says = append(f.Says, said.Say(" Tape the mirrors; extension mirrors where they stand in.")...)
-		f.Needs = []finding.Need{{Path: path + "/mirrorOut", Says: said.Say("a mirror's outer edge beside the car's middle"),
-			Where: said.Say("Half of the width over both mirrors, in its papers or by tape.")}}
+		f.Needs = []finding.Need{
+			{Path: path + "/mirrorOut", Says: said.Say("a mirror's outer edge beside the car's middle"),
+				Where: said.Say("Half of the width over both mirrors, in its papers or by tape.")},
+		}
 	}
 	return f
 }
@@ -165,8 +180,11 @@ func low(r *rig.Rig) (f finding.Finding, ok bool) {
 		return f, true
 	}
 	f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-	f.Says = said.Say("Empty it vanishes behind the car: its tail is seen from % up. Poles of % on its rear corners show it.",
-		said.Length(line), said.Length(math.Ceil((line+over-r.DeckHeight())*20)/20))
+	f.Says = said.Say(
+		"Empty it vanishes behind the car: its tail is seen from % up. Poles of % on its rear corners show it.",
+		said.Length(line),
+		said.Length(math.Ceil((line+over-r.DeckHeight())*20)/20),
+	)
 	return f, true
 }
 
@@ -177,13 +195,17 @@ func tail(r *rig.Rig) []finding.Finding {
 	var out []finding.Finding
 	for i := range r.Items {
 		it := &r.Items[i]
-		if it.Rear <= rear+edge || it.Front < rear-0.3 && !it.Part || it.Bottom > lamps || it.Top < lamps || it.Right-it.Left < 0.3 {
+		if it.Rear <= rear+edge || it.Front < rear-0.3 && !it.Part || it.Bottom > lamps || it.Top < lamps ||
+			it.Right-it.Left < 0.3 {
 			continue
 		}
 		f := base(r, CodeTail, "Lamps and plate at the tail", it.Path)
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("% hangs % behind the tail, as low as the lamps: look from 10 m behind; lamps and {number plate} onto it where it hides them.",
-			said.Name(it.Name, "A part"), said.Length(it.Rear-rear))
+		f.Says = said.Say(
+			"% hangs % behind the tail, as low as the lamps: look from 10 m behind; lamps and {number plate} onto it where it hides them.",
+			said.Name(it.Name, "A part"),
+			said.Length(it.Rear-rear),
+		)
 		out = append(out, f)
 	}
 	return out

@@ -57,11 +57,21 @@ func needs(r *rig.Rig) []finding.Need {
 	}
 	_, mass := r.CarMass()
 	out = append(out, mass...)
-	add(v.RearEmpty == nil, vp+"/rearEmpty", "what the car's rear axle weighs empty", "Drive only the rear wheels onto a {weighbridge}.")
+	add(
+		v.RearEmpty == nil,
+		vp+"/rearEmpty",
+		"what the car's rear axle weighs empty",
+		"Drive only the rear wheels onto a {weighbridge}.",
+	)
 	add(v.Wheelbase == nil, vp+"/wheelbase", "the car's wheelbase", "Tape between the wheels' middles.")
 	add(v.RearOverhang == nil, vp+"/rearOverhang", "the distance from rear axle to ball", "Tape it.")
 	add(v.Drive == "", vp+"/drive", "which wheels drive", "Look in its papers, or at its shafts.")
-	add(r.Trailer.DeckHeight == nil, "/trailers/"+r.Scope.Trailer+"/deckHeight", "the deck's height", "Tape from the ground to the deck.")
+	add(
+		r.Trailer.DeckHeight == nil,
+		"/trailers/"+r.Scope.Trailer+"/deckHeight",
+		"the deck's height",
+		"Tape from the ground to the deck.",
+	)
 	if r.Bears == nil {
 		out = append(out, r.Needs...)
 	}
@@ -129,7 +139,13 @@ func judge(r *rig.Rig, ground norms.Ground, slope float64, where string) []findi
 			" Straight down, no turning, no braking on the slope."},
 	} {
 		f := base(c.code, c.title)
-		f.Figure, f.Limit = finding.Exactly(quantity.KindShare, c.takes), finding.Exactly(quantity.KindShare, ground.Low)
+		f.Figure, f.Limit = finding.Exactly(
+			quantity.KindShare,
+			c.takes,
+		), finding.Exactly(
+			quantity.KindShare,
+			ground.Low,
+		)
 		grip := said.Share(math.Round(c.takes*100) / 100)
 		f.Says = append(append(said.Sentence{}, on...), said.Say(c.says, grip,
 			said.Share(ground.Low), said.Share(ground.High))...)
@@ -138,7 +154,9 @@ func judge(r *rig.Rig, ground norms.Ground, slope float64, where string) []findi
 		switch {
 		case f.Figure == nil: // nothing presses on those wheels
 			f.Outcome, f.Margin, f.Limit = finding.Fails, nil, nil
-			f.Says = append(append(said.Sentence{}, on...), said.Say(": the wheels that should do it are off the ground."+c.act)...)
+			f.Says = append(
+				append(said.Sentence{}, on...),
+				said.Say(": the wheels that should do it are off the ground."+c.act)...)
 		case c.takes > ground.High:
 			f.Outcome = finding.Fails
 			f.Says = append(f.Says, said.Say(c.act)...)
@@ -152,16 +170,28 @@ func judge(r *rig.Rig, ground norms.Ground, slope float64, where string) []findi
 	}
 	if f := base(CodeSteer, "Front wheels on the slope"); l.Front < steers*t.Car {
 		f.Outcome = finding.Fails
-		f.Figure, f.Limit = finding.Exactly(quantity.KindMass, l.Front), finding.Exactly(quantity.KindMass, steers*t.Car)
-		f.Says = append(append(said.Sentence{}, on...),
-			said.Say(": going up the front wheels bear % and do not steer. Less on the ball, or weight in front.", said.Mass(l.Front))...)
+		f.Figure, f.Limit = finding.Exactly(
+			quantity.KindMass,
+			l.Front,
+		), finding.Exactly(
+			quantity.KindMass,
+			steers*t.Car,
+		)
+		f.Says = append(
+			append(said.Sentence{}, on...),
+			said.Say(
+				": going up the front wheels bear % and do not steer. Less on the ball, or weight in front.",
+				said.Mass(l.Front),
+			)...)
 		out = append(out, f)
 	}
 	f := base(CodeMost, "Heaviest trailer here")
 	f.Compares = true
 	f.Figure = finding.Exactly(quantity.KindMass, t.Heaviest(slope, ground.Rolling, ground.Low))
-	f.Says = append(append(said.Sentence{}, on...), said.Say(" it manages a trailer of % for certain, loaded alike.",
-		said.Mass(f.Figure.Value))...)
+	f.Says = append(
+		append(said.Sentence{}, on...),
+		said.Say(" it manages a trailer of % for certain, loaded alike.",
+			said.Mass(f.Figure.Value))...)
 	if f.Figure.Value < 1 {
 		f.Says = append(append(said.Sentence{}, on...), said.Say(" it is certain to manage no trailer at all.")...)
 	}

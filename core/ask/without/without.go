@@ -92,10 +92,20 @@ func roof(r *rig.Rig, j job) Other {
 	case !j.known:
 		return unknown(id, name, "", said.Say("Some load's weight is not known."))
 	case j.loose:
-		return Other{ID: id, Name: name, Outcome: finding.Fails, Says: said.Say("Loose material does not go on a roof.")}
+		return Other{
+			ID:      id,
+			Name:    name,
+			Outcome: finding.Fails,
+			Says:    said.Say("Loose material does not go on a roof."),
+		}
 	case j.heaviest > liftTwo:
 		return Other{ID: id, Name: name, Outcome: finding.Fails,
-			Says: said.Say("% weighs %: two people lift % overhead at most.", said.Name(j.heaviestName, "one load"), said.Mass(j.heaviest), said.Mass(liftTwo))}
+			Says: said.Say(
+				"% weighs %: two people lift % overhead at most.",
+				said.Name(j.heaviestName, "one load"),
+				said.Mass(j.heaviest),
+				said.Mass(liftTwo),
+			)}
 	case r.Vehicle.RoofLimit == nil:
 		return unknown(id, name, "/towVehicles/"+r.VehicleID+"/roofLimit",
 			said.Say("% in all: what does the roof take, bars counted?", said.Mass(j.sum)))
@@ -112,7 +122,13 @@ func roof(r *rig.Rig, j job) Other {
 		}
 	case j.longest > roofLong:
 		w.Outcome = finding.Tight
-		w.Says = append(w.Says, said.Say(" % is % long: tied at its ends too.", said.Name(j.longest0, "one load"), said.Length(j.longest))...)
+		w.Says = append(
+			w.Says,
+			said.Say(
+				" % is % long: tied at its ends too.",
+				said.Name(j.longest0, "one load"),
+				said.Length(j.longest),
+			)...)
 	}
 	return w
 }
@@ -126,7 +142,12 @@ func bed(r *rig.Rig, j job) Other {
 	case !j.known:
 		return unknown(id, name, "", said.Say("Some load's weight is not known."))
 	case len(needs) > 0:
-		return unknown(id, name, needs[0].Path, append(said.Say("Not known: "), append(finding.Takes(needs), said.Piece{Text: "."})...))
+		return unknown(
+			id,
+			name,
+			needs[0].Path,
+			append(said.Say("Not known: "), append(finding.Takes(needs), said.Piece{Text: "."})...),
+		)
 	case v.Gross == nil:
 		return unknown(id, name, path+"/gross", said.Say("What may the car weigh at most? Read its {car gross}."))
 	}
@@ -136,10 +157,22 @@ func bed(r *rig.Rig, j job) Other {
 	}
 	w := Other{ID: id, Name: name, Outcome: finding.Holds, Trips: 1, Mass: finding.Exactly(quantity.KindMass, left)}
 	w.Trips = int(math.Ceil(j.sum/left - 1e-9))
-	w.Says = said.Say("The car has % left for %: %.", said.Mass(left), said.Mass(j.sum), said.Counted(w.Trips, "trip", "trips"))
-	if v.BedLength != nil && j.longest > float64(*v.BedLength) || v.BedWidth != nil && j.widest > float64(*v.BedWidth) {
+	w.Says = said.Say(
+		"The car has % left for %: %.",
+		said.Mass(left),
+		said.Mass(j.sum),
+		said.Counted(w.Trips, "trip", "trips"),
+	)
+	if v.BedLength != nil && j.longest > float64(*v.BedLength) ||
+		v.BedWidth != nil && j.widest > float64(*v.BedWidth) {
 		w.Outcome = finding.Fails
-		w.Says = append(w.Says, said.Say(" But % is % long, more than it takes inside.", said.Name(j.longest0, "one load"), said.Length(j.longest))...)
+		w.Says = append(
+			w.Says,
+			said.Say(
+				" But % is % long, more than it takes inside.",
+				said.Name(j.longest0, "one load"),
+				said.Length(j.longest),
+			)...)
 		return w
 	}
 	switch {
@@ -158,7 +191,11 @@ func bed(r *rig.Rig, j job) Other {
 // hired tells what a hired trailer must take; the car's rating stays what it is.
 func hired(r *rig.Rig, j job) Other {
 	w := Other{ID: "hire", Name: "With a hired trailer or a bigger car", Outcome: finding.Holds,
-		Says: said.Say("It must carry %, % long. Your car's towing limits stay what they are: ask for one that weighs less empty.", said.Mass(j.sum), said.Length(j.longest))}
+		Says: said.Say(
+			"It must carry %, % long. Your car's towing limits stay what they are: ask for one that weighs less empty.",
+			said.Mass(j.sum),
+			said.Length(j.longest),
+		)}
 	if !j.known {
 		w.Outcome, w.Says = finding.Unknown, said.Say("Some load's weight is not known.")
 	}
@@ -167,7 +204,10 @@ func hired(r *rig.Rig, j job) Other {
 
 func brought(j job) Other {
 	w := Other{ID: "brought", Name: "Brought to you", Outcome: finding.Holds,
-		Says: said.Say("% delivered: ask where the crane or tail lift sets it down, and who moves it from there.", said.Mass(j.sum))}
+		Says: said.Say(
+			"% delivered: ask where the crane or tail lift sets it down, and who moves it from there.",
+			said.Mass(j.sum),
+		)}
 	if !j.known {
 		w.Outcome, w.Says = finding.Unknown, said.Say("Some load's weight is not known.")
 	}

@@ -156,10 +156,16 @@ func Between(p *plan.Plan, trailer, from, to string) Change {
 		}
 	}
 	s.Carried, s.Time = finding.Exactly(quantity.KindMass, kg), finding.Exactly(quantity.KindTime, minutes*60)
-	s.Says = said.Say("% moved, % at least, about %.", said.Mass(kg), said.Counted(max(1, s.People), "person", "people"),
-		said.Of(quantity.KindTime, minutes*60))
+	s.Says = said.Say(
+		"% moved, % at least, about %.",
+		said.Mass(kg),
+		said.Counted(max(1, s.People), "person", "people"),
+		said.Of(quantity.KindTime, minutes*60),
+	)
 	if s.Axle != nil {
-		s.Says = append(s.Says, said.Say(" The axle moves by %: jack, stands, spanners.", said.Length(math.Abs(s.Axle.Value)))...)
+		s.Says = append(
+			s.Says,
+			said.Say(" The axle moves by %: jack, stands, spanners.", said.Length(math.Abs(s.Axle.Value)))...)
 	}
 	return s
 }
@@ -236,7 +242,13 @@ func Of(ctx context.Context, p *plan.Plan, trailer string) *Changes {
 		out.Steps, out.Order = append(out.Steps, Between(p, trailer, at, ids[i])), append(out.Order, ids[i])
 		at = ids[i]
 	}
-	out.Time, out.Before = finding.Exactly(quantity.KindTime, total(best)), finding.Exactly(quantity.KindTime, total(own))
+	out.Time, out.Before = finding.Exactly(
+		quantity.KindTime,
+		total(best),
+	), finding.Exactly(
+		quantity.KindTime,
+		total(own),
+	)
 	return out
 }
 
