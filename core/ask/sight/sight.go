@@ -103,7 +103,7 @@ func mirror(r *rig.Rig) finding.Finding {
 	margin := (out.Nominal - takes) / out.Nominal
 	f.Margin = &margin
 	f.Says = said.Say(
-		"Widest is %, % beside the middle; the mirrors' edges stand at %",
+		"Widest: %, % beside the middle; the mirrors' edges stand at %",
 		what,
 		said.Length(half),
 		said.Length(out.Nominal),
