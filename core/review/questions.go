@@ -8,6 +8,7 @@ import (
 	"zygonos/core/ask/drawbar"
 	"zygonos/core/ask/fit"
 	"zygonos/core/ask/gear"
+	"zygonos/core/ask/hands"
 	"zygonos/core/ask/lashing"
 	"zygonos/core/ask/latch"
 	"zygonos/core/ask/launch"
@@ -87,6 +88,7 @@ var Questions = []Question{
 	},
 	{Name: "shift", Stage: shift.Stage, Live: only(shift.Check), Ticks: shift.Ticks,
 		Draw: func(r *rig.Rig, rep *Report) { rep.Ways = shift.Ways(r) }},
+	{Name: "hands", Stage: ramp.Stage, Live: only(hands.Check)},
 	{Name: "lashing", Stage: lashing.Stage, Live: only(lashing.Check), Ticks: lashing.Ticks, Draw: drawLashing,
 		Rest: func(r *rig.Rig) []finding.Finding {
 			fs, _ := lashing.Statics(r)
