@@ -221,6 +221,12 @@ func bears(r *rig.Rig, g *plan.Gear) (f finding.Finding, ok bool) {
 			said.Mass(low.Low),
 			said.Mass(high.High),
 		)
+	case len(untaped(r, g, path)) > 0: // what nobody taped may be the weakest
+		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
+		f.Needs = append(f.Needs, untaped(r, g, path)...)
+		f.Says = said.Say("An axle bears %; of what is taped the weakest, %, take % at least. Not taped: ",
+			said.Mass(load.Nominal), weak, said.Mass(low.Low))
+		f.Says = append(append(f.Says, finding.Takes(untaped(r, g, path))...), said.Piece{Text: "."})
 	default:
 		f.Says = said.Say(
 			"An axle bears %; by the tape its weakest, %, take % at least. No plate: cracks and rust count more.",
@@ -242,6 +248,24 @@ func bears(r *rig.Rig, g *plan.Gear) (f finding.Finding, ok bool) {
 		return out
 	}
 	return f, true
+}
+
+// untaped are the pieces of which nothing is told.
+func untaped(r *rig.Rig, g *plan.Gear, path string) []finding.Need {
+	var out []finding.Need
+	add := func(missing bool, field, says, where string) {
+		if missing {
+			out = append(out, finding.Need{Path: path + "/" + field, Says: said.Say(says), Where: said.Say(where)})
+		}
+	}
+	springs := r.Trailer.Suspension != plan.SpringsNone && r.Trailer.Suspension != plan.SpringsTorsion
+	add(g.Tube == nil || g.Seats == nil, "seats", "the axle's tube and where its springs sit", "Tape the tube, and between the springs.")
+	add(g.Spindle == nil, "spindle", "the spindles", "Calliper one at the inner bearing, the hub off.")
+	add(g.Bearing == "", "bearing", "the bearings", "The number stands on their ring.")
+	add(g.Studs == 0 || g.Circle == nil, "circle", "the hubs", "Tape the circle of the wheel bolts.")
+	add(springs && (g.Leaves == 0 || g.Leaf == nil || g.LeafWidth == nil || g.Eyes == nil), "leaf", "the springs",
+		"Count the leaves; tape one's thickness, width, and between the eyes.")
+	return out
 }
 
 // rust tells how much of the axle's strength its thinnest wall leaves.

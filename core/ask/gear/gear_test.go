@@ -50,7 +50,9 @@ func TestBounds(t *testing.T) {
 func TestBears(t *testing.T) {
 	for told, want := range map[string]finding.Outcome{
 		`{"leaves":3,"leaf":0.0064,"leafWidth":0.045,"eyes":0.64}`: finding.Tight,
-		`{"leaves":4,"leaf":0.0064,"leafWidth":0.045,"eyes":0.64}`: finding.Holds,
+		`{"leaves":4,"leaf":0.0064,"leafWidth":0.045,"eyes":0.64}`: finding.Tight, // of the rest nothing is taped
+		`{"leaves":4,"leaf":0.0064,"leafWidth":0.045,"eyes":0.64,"spindle":0.0349,"bearing":"L68149","studs":5,"circle":0.1143,"seats":1.2,
+			"tube":{"shape":"tube","height":0.06,"width":0.06,"wall":0.005,"material":"mild"}}`: finding.Holds,
 		`{"leaves":2,"leaf":0.0064,"leafWidth":0.045,"eyes":0.64}`: finding.Fails,
 		`{"spindle":0.0254}`: finding.Tight,
 		`{"spindle":0.02}`:   finding.Fails, // usually 500

@@ -67,6 +67,7 @@ func base(r *rig.Rig, code, title string) finding.Finding {
 type whole struct {
 	mass float64
 	at   Point
+	ends [2]float64 // of at.X, as far as the guesses leave it possible
 }
 
 // gather adds up; at is nil where something is not known.
@@ -97,17 +98,41 @@ func gather(r *rig.Rig, k *plan.Parked) (w *whole, needs []finding.Need) {
 	if b.Left != nil {
 		w.at.Y = (b.Right.Nominal - b.Left.Nominal) / b.Mass.Nominal * float64(r.Trailer.Track.Value) / 2
 	}
+	w.ends = [2]float64{l * (1 - b.Ball.High/b.Mass.Nominal), l * (1 - b.Ball.Low/b.Mass.Nominal)}
 	if k.Extra != nil {
-		front, _ := r.Deck()
-		m := float64(*k.Extra)
-		sum := w.mass + m
-		w.at = Point{
-			(w.mass*w.at.X + m*(front+float64(k.Back))) / sum,
-			(w.mass*w.at.Y + m*float64(k.Right)) / sum,
-		}
-		w.mass = sum
+		w.with(float64(*k.Extra), standing(r, k, w))
 	}
 	return w, nil
+}
+
+// with adds who gets on at a place.
+func (w *whole) with(m float64, at Point) {
+	sum := w.mass + m
+	mean := func(a, b float64) float64 { return (w.mass*a + m*b) / sum }
+	w.at = Point{mean(w.at.X, at.X), mean(w.at.Y, at.Y)}
+	w.ends = [2]float64{mean(w.ends[0], at.X), mean(w.ends[1], at.X)}
+	w.mass = sum
+}
+
+// standing is where who gets on stands: as told, else the deck's corner where it holds least.
+func standing(r *rig.Rig, k *plan.Parked, w *whole) Point {
+	front, rear := r.Deck()
+	if k.Back != 0 || k.Right != 0 {
+		return Point{front + float64(k.Back), float64(k.Right)}
+	}
+	half := r.DeckWidth() / 2
+	var worst Point
+	least := math.Inf(1)
+	for _, at := range []Point{{front, -half}, {front, half}, {rear, -half}, {rear, half}} {
+		o := *w
+		o.with(float64(*k.Extra), at)
+		for _, e := range Edges(feet(r, k), o.at) {
+			if e.Room < least {
+				least, worst = e.Room, at
+			}
+		}
+	}
+	return worst
 }
 
 // feet are the places where it stands: wheels, front support, rear legs.
@@ -167,13 +192,21 @@ func tips(r *rig.Rig, k *plan.Parked) (finding.Finding, *whole) {
 		v := float64(*k.Wind)
 		push, high, along, why = air/2*v*v*drag*area/quantity.Gravity, middle, headOn, "wind of %"
 	}
-	least := math.Inf(1)
-	var over Edge
-	for _, e := range edges {
-		turning := push * high * max(along, e.Across)
-		if hold := w.mass * e.Room / turning; hold < least {
-			least, over = hold, e
+	holds := func(at Point) (least float64, over Edge) {
+		least = math.Inf(1)
+		for _, e := range Edges(feet(r, k), at) {
+			turning := push * high * max(along, e.Across)
+			if hold := w.mass * e.Room / turning; hold < least {
+				least, over = hold, e
+			}
 		}
+		return least, over
+	}
+	least, over := holds(w.at)
+	worst := least // with the centre anywhere that the guesses leave possible
+	for _, x := range w.ends {
+		hold, _ := holds(Point{x, w.at.Y})
+		worst = min(worst, hold)
 	}
 	side := "forward or back"
 	if over.Across > 0.7 {
@@ -204,6 +237,9 @@ func tips(r *rig.Rig, k *plan.Parked) (finding.Finding, *whole) {
 	case least < 1:
 		f.Outcome = finding.Fails
 		f.Says = append(f.Says, said.Say(" Legs farther out, chocks, or tie it down.")...)
+	case worst < 1:
+		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
+		f.Says = append(f.Says, said.Say(" The guesses allow that it tips: weigh first, or a leg there.")...)
 	case least < reserve:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = append(f.Says, said.Say(" Legs farther out would help; nobody on its edge.")...)
@@ -231,6 +267,13 @@ func foot(r *rig.Rig, k *plan.Parked, w *whole) finding.Finding {
 		load *= uneven
 	}
 	load = max(0, load)
+	// The guesses may put more on it: the centre farther forward, or farther back on the rear legs.
+	more := load
+	if nominal := l - w.at.X; math.Abs(nominal) > 1e-9 {
+		for _, x := range w.ends {
+			more = max(more, load*(l-x)/nominal)
+		}
+	}
 	board := math.Sqrt(load * quantity.Gravity / soil.Bears)
 	if k.Foot == nil {
 		f.Outcome = finding.Unknown
@@ -247,6 +290,9 @@ func foot(r *rig.Rig, k *plan.Parked, w *whole) finding.Finding {
 	}
 	side := float64(*k.Foot)
 	f.AtMost(quantity.KindStress, load*quantity.Gravity/(side*side), soil.Bears)
+	if f.Outcome == finding.Holds && more*quantity.Gravity/(side*side) > soil.Bears {
+		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
+	}
 	f.Says = said.Say(
 		"A foot presses with % on % of %",
 		said.Mass(load),

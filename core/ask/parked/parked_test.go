@@ -35,6 +35,15 @@ func TestTip(t *testing.T) {
 	if f := sample.Find(t, stands(t, `{"frontAt":0.3,"extra":160,"back":2.5,"rearAt":2.4,"rearApart":1}`), CodeTip); f.Outcome == finding.Fails {
 		t.Errorf("%+v", f)
 	}
+	// Where they stand is not told: the worst corner of the deck, which tips it.
+	if f := sample.Find(t, stands(t, `{"frontAt":0.3,"extra":160}`), CodeTip); f.Outcome != finding.Fails {
+		t.Errorf("%+v", f)
+	}
+	// A load whose weight is a guess may tip it.
+	rough := []string{"/loads/crate/mass", `{"value":400,"plusMinus":390,"how":"guessed"}`, sample.Crate + "/at/back", "1.1"}
+	if f := sample.Find(t, stands(t, `{"frontAt":0.3}`, rough...), CodeTip); f.Outcome == finding.Holds {
+		t.Errorf("%+v", f)
+	}
 	if f := sample.Find(t, stands(t, `{}`), CodeTip); f.Outcome != finding.Unknown || len(f.Needs) != 1 {
 		t.Errorf("%+v", f)
 	}

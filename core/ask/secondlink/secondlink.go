@@ -169,8 +169,10 @@ func (c *check) strength() finding.Finding {
 		}
 	}
 	f.AtMost(quantity.KindMass, kg, weak.breaks)
-	if !sure && f.Outcome == finding.Holds {
+	untold := c.untold()
+	if (!sure || len(untold) > 0) && f.Outcome == finding.Holds {
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
+		f.Needs = untold
 	}
 	name := said.Piece{Text: weak.name}
 	switch {
@@ -192,6 +194,10 @@ func (c *check) strength() finding.Finding {
 		f.Says = said.Say("{Chains}: weakest is %, which breaks at about %; the laden trailer weighs %.",
 			name, said.Mass(weak.breaks), said.Mass(kg))
 	}
+	if len(f.Needs) > 0 {
+		f.Says = append(f.Says, said.Say(" Not told: ")...)
+		f.Says = append(append(f.Says, finding.Takes(f.Needs)...), said.Piece{Text: "."})
+	}
 	f.HasWork, f.Work = true, func() []finding.Step {
 		var out []finding.Step
 		for _, p := range all {
@@ -203,6 +209,18 @@ func (c *check) strength() finding.Finding {
 		return out
 	}
 	return f
+}
+
+// untold are the pieces of which nothing is told: what is strong elsewhere may give there.
+func (c *check) untold() []finding.Need {
+	var out []finding.Need
+	if c.link.Hook == nil {
+		out = append(out, c.need("hook", "its hook or shackle", "The limit is stamped on it."))
+	}
+	if b := c.link.Bolted; (b == nil || b.Bolt <= 0) && !c.link.Welded {
+		out = append(out, c.need("bolted/bolt", "how its eye is fixed", "Look where it hangs on the {drawbar}: bolts, or a weld."))
+	}
+	return out
 }
 
 // eye tells what cannot be computed of the eye on the trailer.

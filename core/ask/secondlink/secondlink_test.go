@@ -25,13 +25,15 @@ func TestStrength(t *testing.T) {
 		outcome finding.Outcome
 		limit   float64
 	}{
-		{`{"grade":"30","thick":0.006}`, finding.Holds, 1729.9},
-		{`{"thick":0.006}`, finding.Tight, 1729.9}, // no mark
+		{`{"grade":"30","thick":0.006,"hook":900,"welded":true}`, finding.Holds, 1729.9},
+		{`{"grade":"30","thick":0.006}`, finding.Tight, 1729.9},            // of hook and eye nothing is told
+		{`{"grade":"30","thick":0.006,"hook":900}`, finding.Tight, 1729.9}, // nor of the eye
+		{`{"thick":0.006}`, finding.Tight, 1729.9},                         // no mark
 		{`{"grade":"30","thick":0.006,"hook":200}`, finding.Fails, 600},
 		{`{"grade":"30","thick":0.006,"hook":400,"bolted":{"bolt":0.01,"grade":"8.8"}}`, finding.Holds, 1200},
-		{`{"grade":"70","thick":0.008,"bolted":{"bolt":0.01,"grade":"8.8"}}`, finding.Holds, 2398.8},
+		{`{"grade":"70","thick":0.008,"hook":2000,"bolted":{"bolt":0.01,"grade":"8.8"}}`, finding.Holds, 2398.8},
 		{`{"breaks":700}`, finding.Fails, 700},
-		{`{"kind":"cable","thick":0.005}`, finding.Holds, 1056.6}, // 0.8·0.33·1570·25 = 10 362 N
+		{`{"kind":"cable","thick":0.005,"hook":900,"welded":true}`, finding.Holds, 1056.6}, // 0.8·0.33·1570·25 = 10 362 N
 		{`{"kind":"cable","thick":0.004}`, finding.Fails, 676.2},
 		{`{"hook":5000}`, finding.Unknown, 0}, // of the chain nothing is known
 		{`{"thick":0.003}`, finding.Fails, 432.5},

@@ -286,7 +286,7 @@ func (t *task) force(f finding.Finding) finding.Finding {
 // trailer tips.
 func (t *task) tips(f finding.Finding) (finding.Finding, bool) {
 	r := t.r
-	if r.Bears == nil || r.Axle == nil || t.s.With == plan.ByForks || t.s.With == plan.ByHoist && !t.s.Unhitched {
+	if r.Bears == nil || r.Axle == nil || t.s.With == plan.ByForks || t.s.With == plan.ByJacks || t.s.With == plan.ByHoist && !t.s.Unhitched {
 		return f, false
 	}
 	_, rear := r.Deck()

@@ -26,6 +26,10 @@ const (
 	CodeMost    = "traction.most"
 )
 
+// lightMachine is the mass under which a machine is taken to brake with its rear wheels alone, as
+// mowers and small tractors do, kg (C).
+const lightMachine = 800.0
+
 // usualCarUp is the height of a car's centre where it is not told, m (C).
 const usualCarUp = 0.55
 
@@ -98,7 +102,7 @@ func of(r *rig.Rig) *Rig {
 		Car: mass.Nominal, RearShare: alone / mass.Nominal, Wheelbase: wb, Overhang: oh, CarUp: up, Ball: r.BallHeight(),
 		Trailer: r.Bears.Mass.Nominal, OnBall: r.Bears.Ball.Nominal, Axle: r.Axle.Nominal, TrailerUp: high,
 		Own:   brakes != "" && brakes != plan.BrakesNone,
-		Front: v.Drive != plan.CarRear, Rear: v.Drive != plan.CarFront, RearBrake: v.RearOnly,
+		Front: v.Drive != plan.CarRear, Rear: v.Drive != plan.CarFront, RearBrake: v.RearOnly || mass.Nominal < lightMachine,
 	}
 }
 
