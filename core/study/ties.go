@@ -54,119 +54,145 @@ func PlanTies(ctx context.Context, p *plan.Plan, q review.Request) *TiePlan {
 	out := &TiePlan{Loads: []TiedSo{}, Others: []finding.Variant{}}
 	before := review.Again(p, q)
 	r := rig.Resolve(p, before.Scope.Trailer, before.Scope.Outing)
-	switch {
-	case r == nil || r.Layout == nil || len(r.Items) == 0:
-		out.Says = said.Say("Nothing stands on the trailer yet.")
-		return out
-	case len(r.Trailer.TiePoints) == 0 && !onRacks(r):
-		out.Says = said.Say("The trailer has no tie points yet: tell where its rings are.")
-		return out
-	case len(p.Straps) == 0:
-		out.Says = said.Say("Which straps are there? Tell kind, width or tag, and how many.")
+	if out.Says = nothingToTie(p, r); out.Says != nil {
 		return out
 	}
-	left := map[string]int{}
+	t := tying{r: r, left: map[string]int{}, sums: mostSums}
 	for id, s := range p.Straps {
-		left[id] = s.Count
+		t.left[id] = s.Count
 	}
 	loads := lashing.Loads(r)
 	slices.SortStableFunc(loads, func(a, b lashing.Load) int { return cmp.Compare(b.Mass, a.Mass) })
-	missing, sums := 0, mostSums
-	var placed []plan.Lashing
-	var mats []finding.Op
-	var sets [][][]plan.Lashing // of each load that is held: the set, and others
 	for i := range loads {
-		l := &loads[i]
-		if l.Item.Shape == "heap" {
+		if loads[i].Item.Shape == "heap" {
 			continue
 		}
-		row := TiedSo{Name: l.Item.Name}
 		if over(ctx) {
-			sums = 0
+			t.sums = 0
 		}
-		found, enough := tieDown(r, l, left, placed, &sums)
-		mat, bare := false, false
-		if found == nil && l.Item.Shape == "hull" { // held, if not as practice has it
-			on := *l
-			on.NoLines = true
-			if found, _ = tieDown(r, &on, left, placed, &sums); found != nil {
-				bare, enough = true, true
-			}
-		}
-		if pl := r.Layout.Placements[l.Item.ID]; found == nil && sums > 0 && l.Grip.Low < norms.MatGrip &&
-			pl.Grip == 0 &&
-			pl.On != plan.OnPart {
-			on := *l
-			on.Grip = norms.Grip{Low: norms.MatGrip, High: norms.MatGrip}
-			if found, enough = tieDown(r, &on, left, placed, &sums); found != nil {
-				mat = true
-				mats = append(mats, finding.Op{Op: "add", Path: l.Item.PlacePath + "/mat", Value: true})
-			}
-		}
-		row.Holds = found != nil
-		switch {
-		case found != nil:
-			for _, x := range found[0] {
-				left[x.Strap]--
-			}
-			placed = append(placed, found[0]...)
-			sets = append(sets, found)
-			row.Straps = len(found[0])
-			row.Says = said.Say("% straps.", said.Count(row.Straps))
-			if bare {
-				row.Says = said.Say(
-					"% straps; none left, or no ring, for lines at bow and stern.",
-					said.Count(row.Straps),
-				)
-			}
-			if mat {
-				row.Says = said.Say("% straps and an anti-slip mat under it.", said.Count(row.Straps))
-			}
-		case !enough:
-			missing++
-			row.Says = said.Say("Not enough straps are left for it.")
-		case sums <= 0:
-			missing++
-			row.Says = said.Say("The search ended before a set was found: tie it by hand, or add rings.")
-		default:
-			missing++
-			row.Says = said.Say(
-				"No set of up to % straps holds it from these tie points: more rings, a mat, or stronger straps.",
-				said.Count(mostTies),
-			)
-		}
-		out.Loads = append(out.Loads, row)
+		out.Loads = append(out.Loads, t.hold(&loads[i]))
 	}
-	used := len(placed)
-	out.Variant = finding.Variant{
-		Name:  said.Say("tie down with % straps", said.Count(used)),
-		Patch: append(lashed(r, sets, 0), mats...),
+	used := len(t.placed)
+	out.Variant = finding.Variant{Name: said.Say("tie down with % straps", said.Count(used)), Patch: t.patch(0)}
+	if t.missing == 0 {
+		out.Others = append(out.Others, t.others(p)...)
 	}
-	for k := 1; k <= mostOthers && missing == 0; k++ {
+	switch {
+	case t.missing > 0:
+		out.Says = said.Say("% of % loads are not held yet.", said.Count(t.missing), said.Count(len(out.Loads)))
+	case !stays(p, r, out.Variant):
+		out.Says = said.Say("% straps, but some share a ring and it gives: more rings.", said.Count(used))
+	default:
+		out.Says = said.Say("% straps hold all of it.", said.Count(used))
+	}
+	return out
+}
+
+// nothingToTie says why no straps are planned; nil where they are.
+func nothingToTie(p *plan.Plan, r *rig.Rig) said.Sentence {
+	switch {
+	case r == nil || r.Layout == nil || len(r.Items) == 0:
+		return said.Say("Nothing stands on the trailer yet.")
+	case len(r.Trailer.TiePoints) == 0 && !onRacks(r):
+		return said.Say("The trailer has no tie points yet: tell where its rings are.")
+	case len(p.Straps) == 0:
+		return said.Say("Which straps are there? Tell kind, width or tag, and how many.")
+	}
+	return nil
+}
+
+// tying holds one load after the other with the straps that are left.
+type tying struct {
+	r       *rig.Rig
+	left    map[string]int // straps of each kind
+	sums    int            // balances of forces that are left
+	placed  []plan.Lashing
+	mats    []finding.Op
+	sets    [][][]plan.Lashing // of each load that is held: the set, and others
+	missing int
+}
+
+// hold finds a set for a load: as practice has it, else without lines at bow and stern, else with an
+// anti-slip mat under it.
+func (t *tying) hold(l *lashing.Load) TiedSo {
+	found, enough := tieDown(t.r, l, t.left, t.placed, &t.sums)
+	how := "% straps."
+	if found == nil && l.Item.Shape == "hull" { // held, if not as practice has it
+		on := *l
+		on.NoLines = true
+		if found, _ = tieDown(t.r, &on, t.left, t.placed, &t.sums); found != nil {
+			how, enough = "% straps; none left, or no ring, for lines at bow and stern.", true
+		}
+	}
+	if found == nil && t.sums > 0 && t.takesMat(l) {
+		on := *l
+		on.Grip = norms.Grip{Low: norms.MatGrip, High: norms.MatGrip}
+		if found, enough = tieDown(t.r, &on, t.left, t.placed, &t.sums); found != nil {
+			how = "% straps and an anti-slip mat under it."
+			t.mats = append(t.mats, finding.Op{Op: "add", Path: l.Item.PlacePath + "/mat", Value: true})
+		}
+	}
+	row := TiedSo{Name: l.Item.Name, Holds: found != nil}
+	if found != nil {
+		t.take(found)
+		row.Straps = len(found[0])
+		row.Says = said.Say(how, said.Count(row.Straps))
+		return row
+	}
+	t.missing++
+	switch {
+	case !enough:
+		row.Says = said.Say("Not enough straps are left for it.")
+	case t.sums <= 0:
+		row.Says = said.Say("The search ended before a set was found: tie it by hand, or add rings.")
+	default:
+		row.Says = said.Say(
+			"No set of up to % straps holds it from these tie points: more rings, a mat, or stronger straps.",
+			said.Count(mostTies),
+		)
+	}
+	return row
+}
+
+// takesMat reports whether a mat under a load may help: it stands on the deck or another load, and
+// grips less than on a mat.
+func (t *tying) takesMat(l *lashing.Load) bool {
+	pl := t.r.Layout.Placements[l.Item.ID]
+	return l.Grip.Low < norms.MatGrip && pl.Grip == 0 && pl.On != plan.OnPart
+}
+
+// take uses up the straps of a set.
+func (t *tying) take(found [][]plan.Lashing) {
+	for _, x := range found[0] {
+		t.left[x.Strap]--
+	}
+	t.placed = append(t.placed, found[0]...)
+	t.sets = append(t.sets, found)
+}
+
+// patch is the k-th set of each load, or its first where it has no other.
+func (t *tying) patch(k int) []finding.Op { return append(lashed(t.r, t.sets, k), t.mats...) }
+
+// others are further ways to tie all of it that hold as well.
+func (t *tying) others(p *plan.Plan) []finding.Variant {
+	var out []finding.Variant
+	for k := 1; k <= mostOthers; k++ {
 		var name said.Sentence
-		for _, s := range sets {
+		for _, s := range t.sets {
 			if len(s) <= k {
 				continue
 			}
 			if name != nil {
 				name = append(name, said.Piece{Text: "; "})
 			}
-			name = append(name, otherwise(r, s[k])...)
+			name = append(name, otherwise(t.r, s[k])...)
 		}
 		if name == nil {
 			break
 		}
-		if v := (finding.Variant{Name: name, Patch: append(lashed(r, sets, k), mats...)}); stays(p, r, v) {
-			out.Others = append(out.Others, v)
+		if v := (finding.Variant{Name: name, Patch: t.patch(k)}); stays(p, t.r, v) {
+			out = append(out, v)
 		}
-	}
-	switch {
-	case missing > 0:
-		out.Says = said.Say("% of % loads are not held yet.", said.Count(missing), said.Count(len(out.Loads)))
-	case !stays(p, r, out.Variant):
-		out.Says = said.Say("% straps, but some share a ring and it gives: more rings.", said.Count(used))
-	default:
-		out.Says = said.Say("% straps hold all of it.", said.Count(used))
 	}
 	return out
 }
