@@ -80,24 +80,8 @@ func Arrange(ctx context.Context, p *plan.Plan, q review.Request, progress func(
 	if len(lays) > 0 {
 		work = withLayout(p, q.Trailer, q.Outing, laid)
 	}
-	if r := rig.Resolve(work, q.Trailer, q.Outing); r != nil && r.Layout != nil && len(r.Layout.Placements) > 0 {
-		out.Lacks = deckLacks(r)
-		if r.Bears == nil {
-			out.Needs = more(out.Needs, r.Needs)
-		}
-		if len(out.Needs) > 0 {
-			out.Says = out.sum()
-			return out
-		}
-		if r.Bears == nil && r.Axle != nil { // all is told, and it cannot be
-			out.Says = said.Say(
-				"An axle % behind the {coupling} bears nothing. Tape it again.",
-				said.Length(r.Axle.Nominal),
-			)
-			out.Needs = []finding.Need{{Path: "/trailers/" + q.Trailer + "/couplingToAxle",
-				Says: said.Say("the distance from {coupling} to axle"), Where: said.Say("Tape it again.")}}
-			return out
-		}
+	if out.cannotBegin(rig.Resolve(work, q.Trailer, q.Outing)) {
+		return out
 	}
 	t, why := newTask(work, q, p.Outings[q.Outing].Layouts[q.Trailer])
 	if t == nil {
@@ -111,79 +95,105 @@ func Arrange(ctx context.Context, p *plan.Plan, q review.Request, progress func(
 		out.Outcome, out.Says = finding.Fails, why
 		return out
 	}
-	tell := func(n int) {
-		if progress != nil {
-			progress(out.Places + n)
-		}
-	}
-	ways := []struct {
-		kind string
-		own  stow.Own
-	}{{"calm", stow.Yaw}, {"even", stow.Yaw}, {"near", stow.Moves}}
 	for {
 		for t.covers() > 1 && len(t.stacked) < maxStacked && t.stack() {
 		}
-		for _, way := range ways {
-			if stop() {
-				break
-			}
-			problem := t.problem(way.kind, way.own)
-			budget := otherPlaces
-			if way.kind == "calm" {
-				budget = calmPlaces
-			}
-			if len(t.boxes) > stow.Exact {
-				budget = manyPlaces
-			}
-			found := problem.Search(budget, stop, tell)
-			out.Places += found.Nodes
-			if found.Places == nil {
-				if way.kind != "calm" {
-					continue
-				}
-				if t.sure && !stop() { // then at least by the stated weights
-					t.sure = false
-					problem = t.problem(way.kind, way.own)
-					found = problem.Search(budget, stop, tell)
-					out.Places += found.Nodes
-				}
-			}
-			if found.Places == nil {
-				out.Outcome, out.Says = finding.Fails, t.impossible(found)
-				break // none at all: the other ways do not ask for less
-			}
-			out.Grid = max(out.Grid, found.Grid)
-			out.add(t, way.kind, &problem, found)
-		}
+		out.search(t, stop, progress)
 		if len(out.Options) > 0 || len(t.stacked) >= maxStacked || !t.stack() {
 			break
 		}
 	}
-	if len(out.Options) == 0 && stop() {
-		out.Outcome, out.Says = finding.Unknown, said.Say("Stopped before anything was found.")
-	}
-	if len(out.Options) > 0 {
-		out.Outcome = out.Options[0].Outcome
-		out.Says = said.Say(
-			"% placed on a % grid.",
-			said.Counted(out.Loads, "load", "loads"),
-			said.Length(arrangeGrid),
-		)
-		if out.Grid > arrangeGrid {
-			out.Says = said.Say(
-				"% placed on a % grid, small ones on %.",
-				said.Counted(out.Loads, "load", "loads"),
-				said.Length(arrangeGrid),
-				said.Length(out.Grid),
-			)
-		}
-		if n := len(t.stacked); n > 0 {
-			out.Says = append(
-				out.Says,
-				said.Say(" The floor does not take all: % stacked on another.", said.Count(n))...)
-		}
-	}
+	out.conclude(t, stop())
 	return out
+}
+
+// cannotBegin reports whether something keeps loads from being placed at all, and says what.
+func (a *Arranged) cannotBegin(r *rig.Rig) bool {
+	if r == nil || r.Layout == nil || len(r.Layout.Placements) == 0 {
+		return false
+	}
+	a.Lacks = deckLacks(r)
+	if r.Bears == nil {
+		a.Needs = more(a.Needs, r.Needs)
+	}
+	if len(a.Needs) > 0 {
+		a.Says = a.sum()
+		return true
+	}
+	if r.Bears == nil && r.Axle != nil { // all is told, and it cannot be
+		a.Says = said.Say(
+			"An axle % behind the {coupling} bears nothing. Tape it again.",
+			said.Length(r.Axle.Nominal),
+		)
+		a.Needs = []finding.Need{{Path: "/trailers/" + r.Scope.Trailer + "/couplingToAxle",
+			Says: said.Say("the distance from {coupling} to axle"), Where: said.Say("Tape it again.")}}
+		return true
+	}
+	return false
+}
+
+// ways are what an arrangement may be good at.
+var ways = []struct {
+	kind string
+	own  stow.Own
+}{{"calm", stow.Yaw}, {"even", stow.Yaw}, {"near", stow.Moves}}
+
+// search looks for each kind of arrangement, with the loads stacked as they are now.
+func (a *Arranged) search(t *task, stop func() bool, progress func(places int)) {
+	tell := func(n int) {
+		if progress != nil {
+			progress(a.Places + n)
+		}
+	}
+	for _, way := range ways {
+		if stop() {
+			return
+		}
+		problem := t.problem(way.kind, way.own)
+		budget := otherPlaces
+		if way.kind == "calm" {
+			budget = calmPlaces
+		}
+		if len(t.boxes) > stow.Exact {
+			budget = manyPlaces
+		}
+		found := problem.Search(budget, stop, tell)
+		a.Places += found.Nodes
+		if found.Places == nil && way.kind != "calm" {
+			continue
+		}
+		if found.Places == nil && t.sure && !stop() { // then at least by the stated weights
+			t.sure = false
+			problem = t.problem(way.kind, way.own)
+			found = problem.Search(budget, stop, tell)
+			a.Places += found.Nodes
+		}
+		if found.Places == nil {
+			a.Outcome, a.Says = finding.Fails, t.impossible(found)
+			return // none at all: the other ways do not ask for less
+		}
+		a.Grid = max(a.Grid, found.Grid)
+		a.add(t, way.kind, &problem, found)
+	}
+}
+
+// conclude says what was found.
+func (a *Arranged) conclude(t *task, stopped bool) {
+	if len(a.Options) == 0 {
+		if stopped {
+			a.Outcome, a.Says = finding.Unknown, said.Say("Stopped before anything was found.")
+		}
+		return
+	}
+	a.Outcome = a.Options[0].Outcome
+	loads := said.Counted(a.Loads, "load", "loads")
+	a.Says = said.Say("% placed on a % grid.", loads, said.Length(arrangeGrid))
+	if a.Grid > arrangeGrid {
+		a.Says = said.Say("% placed on a % grid, small ones on %.", loads, said.Length(arrangeGrid), said.Length(a.Grid))
+	}
+	if n := len(t.stacked); n > 0 {
+		a.Says = append(a.Says, said.Say(" The floor does not take all: % stacked on another.", said.Count(n))...)
+	}
 }
 
 // task is an outing's loads on a deck, ready to be stowed.
