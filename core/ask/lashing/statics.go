@@ -4,7 +4,7 @@ import (
 	"errors"
 	"math"
 
-	"zygonos/core/sums/statics"
+	"zygonos/core/sums/lp"
 )
 
 // ErrNotSolved is of a programme that found no answer: the load's hold is not known.
@@ -156,7 +156,7 @@ func hold(l *Load, push Vector, mu float64) (held Held, edge bool, err error) {
 	goal := make([]float64, vars)
 	goal[0] = 1
 	corner := func(k, d int) int { return 1 + 2*nr + 6*k + d }
-	x, err := statics.Maximise(goal, a, b)
+	x, err := lp.Maximise(goal, a, b)
 	if err != nil {
 		return Held{}, false, ErrNotSolved
 	}

@@ -8,6 +8,7 @@ import (
 	"gonum.org/v1/gonum/mat"
 
 	"zygonos/core/lang/quantity"
+	"zygonos/core/sums/lp"
 )
 
 // Where a scale can stand under a trailer.
@@ -109,7 +110,7 @@ func (b *Beam) Agree(readings []Reading) ([]quantity.Range[float64], error) {
 	for v, i := range p.free {
 		if x, err := p.extreme(v, 1); err == nil {
 			out[i].Low = math.Max(out[i].Low, b.Terms[i].Amount.Low+x)
-		} else if errors.Is(err, ErrInfeasible) {
+		} else if errors.Is(err, lp.ErrInfeasible) {
 			return out, ErrDisagree
 		}
 		if x, err := p.extreme(v, -1); err == nil {
@@ -319,7 +320,7 @@ func (p programme) feasible() (bool, error) {
 		return true, nil
 	}
 	_, err := p.extreme(0, 1)
-	if errors.Is(err, ErrInfeasible) {
+	if errors.Is(err, lp.ErrInfeasible) {
 		return false, nil
 	}
 	return err == nil, err
@@ -346,7 +347,7 @@ func (p programme) least(cost []float64) ([]float64, error) {
 	for i := range a {
 		a[i] = p.a.RawRowView(i)
 	}
-	return Maximise(c, a, p.b)
+	return lp.Maximise(c, a, p.b)
 }
 
 // nearest projects the stated amounts onto what agrees, in turn onto each

@@ -1,4 +1,8 @@
-package statics
+// Package lp solves small linear programmes. It is ours and not gonum's optimize/convex/lp, which asks for
+// equations of full rank without a row or a column of noughts (its ErrSingular, ErrZeroRow and
+// ErrZeroColumn): balances of forces with slack straps, and readings that say the same twice, have those.
+// Nor does that one take a bound on its steps.
+package lp
 
 import (
 	"errors"

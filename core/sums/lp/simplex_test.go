@@ -1,4 +1,4 @@
-package statics_test
+package lp_test
 
 import (
 	"errors"
@@ -8,7 +8,7 @@ import (
 
 	"gonum.org/v1/gonum/mat"
 
-	"zygonos/core/sums/statics"
+	"zygonos/core/sums/lp"
 )
 
 // corners is the greatest c·x over all ways to pick as many unknowns as there are equations,
@@ -80,10 +80,10 @@ func TestMaximiseAgainstCorners(t *testing.T) {
 		}
 		a[m][n], c = 1, append(c, 0)
 		want, ok := corners(c, a, b)
-		x, err := statics.Maximise(c, a, b)
+		x, err := lp.Maximise(c, a, b)
 		if !ok {
 			none++
-			if !errors.Is(err, statics.ErrInfeasible) {
+			if !errors.Is(err, lp.ErrInfeasible) {
 				t.Errorf("no corner, and %v %v", x, err)
 			}
 			continue
@@ -112,22 +112,22 @@ func TestMaximiseAgainstCorners(t *testing.T) {
 // The classic programme on which the steepest column goes round in circles; its most is
 // 1/20 at x = (1/25, 0, 1, 0). Equations that say the same twice; ends that are not there.
 func TestMaximiseEnds(t *testing.T) {
-	x, err := statics.Maximise([]float64{0.75, -150, 0.02, -6, 0, 0, 0}, [][]float64{
+	x, err := lp.Maximise([]float64{0.75, -150, 0.02, -6, 0, 0, 0}, [][]float64{
 		{0.25, -60, -0.04, 9, 1, 0, 0}, {0.5, -90, -0.02, 3, 0, 1, 0}, {0, 0, 1, 0, 0, 0, 1}}, []float64{0, 0, 1})
 	if err != nil || math.Abs(0.75*x[0]-150*x[1]+0.02*x[2]-6*x[3]-0.05) > 1e-9 {
 		t.Errorf("%v %v", x, err)
 	}
-	x, err = statics.Maximise([]float64{1, 0}, [][]float64{{1, 1}, {2, 2}}, []float64{3, 6})
+	x, err = lp.Maximise([]float64{1, 0}, [][]float64{{1, 1}, {2, 2}}, []float64{3, 6})
 	if err != nil || math.Abs(x[0]-3) > 1e-9 {
 		t.Errorf("said twice: %v %v", x, err)
 	}
-	if _, err := statics.Maximise([]float64{1, 0}, [][]float64{{1, 1}, {2, 2}}, []float64{3, 7}); !errors.Is(err, statics.ErrInfeasible) {
+	if _, err := lp.Maximise([]float64{1, 0}, [][]float64{{1, 1}, {2, 2}}, []float64{3, 7}); !errors.Is(err, lp.ErrInfeasible) {
 		t.Errorf("at odds: %v", err)
 	}
-	if _, err := statics.Maximise([]float64{1, 0}, [][]float64{{1, -1}}, []float64{1}); !errors.Is(err, statics.ErrUnbounded) {
+	if _, err := lp.Maximise([]float64{1, 0}, [][]float64{{1, -1}}, []float64{1}); !errors.Is(err, lp.ErrUnbounded) {
 		t.Errorf("without end: %v", err)
 	}
-	if _, err := statics.Maximise([]float64{math.NaN(), 0}, [][]float64{{1, math.NaN()}}, []float64{1}); err == nil {
+	if _, err := lp.Maximise([]float64{math.NaN(), 0}, [][]float64{{1, math.NaN()}}, []float64{1}); err == nil {
 		t.Error("no numbers, and an answer")
 	}
 }
