@@ -23,7 +23,7 @@ const (
 type Other struct {
 	ID      string           `json:"id"`
 	Name    string           `json:"name"`
-	Outcome finding.Outcome  `json:"outcome"`
+	Outcome finding.Outcome  `json:"outcome,omitempty"` // empty: nothing is judged
 	Says    said.Sentence    `json:"says"`
 	Trips   int              `json:"trips,omitempty"`
 	Path    string           `json:"path,omitempty"` // of what is not known
@@ -190,7 +190,7 @@ func bed(r *rig.Rig, j job) Other {
 
 // hired tells what a hired trailer must take; the car's rating stays what it is.
 func hired(r *rig.Rig, j job) Other {
-	w := Other{ID: "hire", Name: "With a hired trailer or a bigger car", Outcome: finding.Holds,
+	w := Other{ID: "hire", Name: "With a hired trailer or a bigger car",
 		Says: said.Say(
 			"It must carry %, % long. Your car's towing limits stay what they are: ask for one that weighs less empty.",
 			said.Mass(j.sum),
@@ -203,7 +203,7 @@ func hired(r *rig.Rig, j job) Other {
 }
 
 func brought(j job) Other {
-	w := Other{ID: "brought", Name: "Brought to you", Outcome: finding.Holds,
+	w := Other{ID: "brought", Name: "Brought to you",
 		Says: said.Say(
 			"% delivered: ask where the crane or tail lift sets it down, and who moves it from there.",
 			said.Mass(j.sum),

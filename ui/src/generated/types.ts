@@ -1728,7 +1728,7 @@ export interface Other {
   id: string;
   mass?: Measure;
   name: string;
-  outcome: string;
+  outcome?: string;
   path?: string;
   says: Sentence;
   trips?: number;

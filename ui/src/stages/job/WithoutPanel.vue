@@ -24,9 +24,11 @@ const fields: PlanField[] = [
     <template #heading><b class="text-lg">Does it need a trailer?</b></template>
     <ul>
       <li v-for="w in ways" :key="w.id" class="border-rule flex gap-2 border-t py-2 first:border-t-0">
-        <OutcomeMark :outcome="w.outcome" :size="18" class="mt-0.5" />
+        <span class="w-[18px] shrink-0"
+          ><OutcomeMark v-if="w.outcome" :outcome="w.outcome" :size="18" class="mt-0.5"
+        /></span>
         <div>
-          <b>{{ w.name }}</b><span class="sr-only">: {{ outcomeWord[w.outcome] }}</span>
+          <b>{{ w.name }}</b><span v-if="w.outcome" class="sr-only">: {{ outcomeWord[w.outcome] }}</span>
           <p class="leading-snug">{{ say(w.says) }}</p>
         </div>
       </li>
