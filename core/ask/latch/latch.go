@@ -113,6 +113,25 @@ type Pull struct {
 // All is what the latches bear together, kg.
 func (p *Pull) All() float64 { return p.Inertia + p.Wind }
 
+// sizes are those that the wind and the lever take and nobody told.
+func (c *check) sizes() []finding.Need {
+	var out []finding.Need
+	size := c.part.Size
+	add := func(missing bool, field, says string) {
+		if missing && c.part.Rack == nil {
+			out = append(out, finding.Need{
+				Path: c.it.Path + "/size/" + field, Says: said.Say(says, c.name()), Where: said.Say("Tape it, shut as on the road."),
+			})
+		}
+	}
+	if c.opens != plan.OpensDown && c.opens != plan.OpensUp {
+		add(size.Height == nil, "height", "the height of %")
+	}
+	add(size.Width == nil && (c.opens == plan.OpensRear || c.opens == plan.OpensUp), "width", "the width of %")
+	add(size.Length == nil && (c.opens == plan.OpensSide || c.opens == plan.OpensUp), "length", "the length of %")
+	return out
+}
+
 // pull is what acts on the part: for one that swings about its foot
 // F = (m·a·h_c + ½ρv²·C·A/g·h/2)/l; one that lifts m·max(0.2, k − 2) and the wind on its top; one
 // that hangs m·k.
@@ -121,6 +140,9 @@ func (c *check) pull() (p Pull, ok bool) {
 		return p, false
 	}
 	m := c.it.Mass.High
+	if len(c.sizes()) > 0 {
+		return p, false
+	}
 	high := c.it.Top - c.it.Bottom
 	wide, long := c.it.Right-c.it.Left, c.it.Length()
 	speed := usualSpeed
@@ -136,7 +158,7 @@ func (c *check) pull() (p Pull, ok bool) {
 	if c.l.Up != nil {
 		at = float64(*c.l.Up)
 	}
-	if at <= 0 {
+	if at <= 0 && c.opens != plan.OpensUp && c.opens != plan.OpensDown {
 		return p, false
 	}
 	swings := func(g, wind float64) Pull {
@@ -176,8 +198,14 @@ func (c *check) holds() finding.Finding {
 	switch {
 	case !ok:
 		f.Outcome, f.Says = finding.Unknown, said.Say("Whether % stays shut is not known.", c.name())
-		f.Needs = []finding.Need{{Path: c.it.Path + "/mass", Says: said.Say("the weight of %", c.name()),
-			Where: said.Say("Weigh it, or its free end on a scale.")}}
+		f.Needs = c.sizes()
+		if c.it.Mass == nil {
+			f.Needs = append(f.Needs, finding.Need{Path: c.it.Path + "/mass", Says: said.Say("the weight of %", c.name()),
+				Where: said.Say("Weigh it, or its free end on a scale.")})
+		}
+		if len(f.Needs) == 0 {
+			f.Needs = []finding.Need{c.need("up", "how high the latch of % stands over its hinge", "Tape it.")}
+		}
 		return f
 	case c.l.How == plan.LatchWeight:
 		f.Outcome = finding.Fails

@@ -57,6 +57,13 @@ func TestHolds(t *testing.T) {
 			t.Errorf("%q: %+v", told, f)
 		}
 	}
+	// Without its height or its width the wind on it is not known.
+	for _, side := range []string{"height", "width"} {
+		f := sample.Find(t, gate(t, "ramp-gate", "60", `{"takes":500}`, "/parts/g/size/"+side, "-"), latch.CodeHolds)
+		if f.Outcome != finding.Unknown || len(f.Needs) != 1 || f.Needs[0].Path != "/parts/g/size/"+side {
+			t.Errorf("no %s: %+v", side, f)
+		}
+	}
 	if f := sample.Find(t, gate(t, "ramp-gate", "60", `{"how":"weight","takes":500}`), latch.CodeHolds); f.Outcome != finding.Fails {
 		t.Errorf("by its weight: %+v", f)
 	}

@@ -1,6 +1,7 @@
 package rack
 
 import (
+	"cmp"
 	"math"
 
 	"zygonos/core/facts/catalogue"
@@ -47,6 +48,9 @@ type carrierJudge struct {
 	part *plan.Part
 	of   *plan.BoughtCarrier
 	on   []on
+
+	unweighed []*rig.Item
+	low, high float64 // kg that all of it may weigh less, or more
 }
 
 // bought judges the carriers that are on and bear something.
@@ -60,11 +64,11 @@ func bought(r *rig.Rig) []finding.Finding {
 		}
 		j := carrierJudge{r: r, it: it, part: &part, of: part.Carrier}
 		j.load()
-		if len(j.on) == 0 {
+		if len(j.on)+len(j.unweighed) == 0 {
 			continue
 		}
 		out = append(out, j.limits())
-		if j.of != nil && j.of.Rail != nil {
+		if j.of != nil && j.of.Rail != nil && len(j.unweighed) == 0 {
 			out = append(out, j.rail())
 		}
 	}
@@ -75,10 +79,16 @@ func (j *carrierJudge) load() {
 	for i := range j.r.Items {
 		o := &j.r.Items[i]
 		pl := j.r.Layout.Placements[o.ID]
-		if o.Part || pl.On != plan.OnPart || pl.ID != j.it.ID || o.Mass == nil {
+		if o.Part || pl.On != plan.OnPart || pl.ID != j.it.ID {
+			continue
+		}
+		if o.Mass == nil {
+			j.unweighed = append(j.unweighed, o)
 			continue
 		}
 		b := j.r.Moves(i)
+		j.low += b.Mass * (1 - o.Mass.Low/max(o.Mass.Nominal, 1e-9))
+		j.high += b.Mass * (o.Mass.High/max(o.Mass.Nominal, 1e-9) - 1)
 		j.on = append(j.on, on{
 			name: o.Name, slot: pl.Slot, mass: b.Mass, at: b.X - j.it.Front, aside: b.Y - (j.it.Left+j.it.Right)/2,
 			front: o.Front - j.it.Front, rear: o.Rear - j.it.Front,
@@ -118,6 +128,29 @@ func (j *carrierJudge) bars() (busier quantity.Range[float64], told bool) {
 		bears[0], bears[1] = bears[0]+at[0], bears[1]+at[1]
 	}
 	return quantity.Exactly(max(bears[0], bears[1])), true
+}
+
+// sum is the mass of all that lies on it, kg.
+func (j *carrierJudge) sum() float64 {
+	sum := 0.0
+	for _, o := range j.on {
+		sum += o.mass
+	}
+	return max(sum, 1e-9)
+}
+
+// beyond names a load whose weight lies beyond the bars, where they are told.
+func (j *carrierJudge) beyond() string {
+	front, rear := j.of.FrontAt, j.of.RearAt
+	if front == nil || rear == nil || *rear <= *front {
+		return ""
+	}
+	for _, o := range j.on {
+		if o.at < float64(*front)-1e-9 || o.at > float64(*rear)+1e-9 {
+			return cmp.Or(o.name, "a load")
+		}
+	}
+	return ""
 }
 
 // all are the label's figures, each with what it bears at rest.
@@ -176,6 +209,21 @@ func (j *carrierJudge) limits() finding.Finding {
 		}}
 		return f
 	}
+	if len(j.unweighed) > 0 {
+		o := j.unweighed[0]
+		f.Outcome, f.Says = finding.Unknown, said.Say("What lies on % is not all weighed.", name)
+		f.Needs = []finding.Need{{
+			Path: o.Path + "/mass", Says: said.Say("the weight of %", said.Name(o.Name, "a load")),
+			Where: said.Say("Weigh it, or one end after the other."),
+		}}
+		return f
+	}
+	if loose := j.beyond(); loose != "" {
+		f.Outcome = finding.Fails
+		f.Says = said.Say("% lies with its weight beyond the bars of %: it tips off. Slide it, or the bars.",
+			said.Name(loose, "A load"), name)
+		return f
+	}
 	k := j.r.Shock()
 	// What a figure of the label leaves for the weight at rest: "moving" counts the road's shock
 	// already, "standing" none.
@@ -185,6 +233,10 @@ func (j *carrierJudge) limits() finding.Finding {
 		left = moving
 	}
 	all := j.all()
+	for i := range all { // the weights are guesses
+		b := &all[i].bears
+		b.Low, b.High = b.Low*(1-j.low/j.sum()), b.High*(1+j.high/j.sum())
+	}
 	worst, rank, used := &all[0], math.MaxInt, -1.0
 	for i := range all {
 		o, _ := finding.Under(all[i].bears, all[i].takes*left, finding.Reserve)
@@ -230,6 +282,8 @@ func (j *carrierJudge) limits() finding.Finding {
 		})
 	case f.Outcome == finding.Fails:
 		f.Says = append(f.Says, said.Say(" Take something off, or a stronger one.")...)
+	case f.Tight == finding.GuessTooRough && worst.bears.Nominal*(1+j.high/j.sum()) > allowed:
+		f.Says = append(f.Says, said.Say(" The guesses allow more: weigh what lies on it.")...)
 	case f.Tight == finding.GuessTooRough:
 		f.Says = append(f.Says, said.Say(" Where its bars stand decides: tape them.")...)
 		f.Needs = append(f.Needs, finding.Need{

@@ -61,6 +61,18 @@ func TestCarrier(t *testing.T) {
 			t.Errorf("%s on %s: %s %v of %v", c.carrier, c.road, f.Outcome, f.Figure.Value, f.Limit.Value)
 		}
 	}
+	// A guess of 60 ± 60 kg may be too much; nothing weighed holds nothing; beyond the bars it tips off.
+	enough := `{"bar":100,"counts":"static","frontAt":0.5,"rearAt":2}`
+	for sets, want := range map[string]finding.Outcome{
+		`{"value":60,"plusMinus":60,"how":"guessed"}`: finding.Tight, "-": finding.Unknown,
+	} {
+		if f := sample.Find(t, carried(t, enough, "0", "/loads/crate/mass", sets, "/loads/crate/kind", "-"), CodeCarrier); f.Outcome != want {
+			t.Errorf("%s: %+v", sets, f)
+		}
+	}
+	if f := sample.Find(t, carried(t, `{"bar":100,"counts":"static","frontAt":1.5,"rearAt":2}`, "0"), CodeCarrier); f.Outcome != finding.Fails {
+		t.Errorf("beyond its bars: %+v", f)
+	}
 	for _, none := range []string{"", "{}"} {
 		f := sample.Find(t, carried(t, none, "0"), CodeCarrier)
 		if f.Outcome != finding.Unknown || len(f.Needs) != 1 {

@@ -304,6 +304,14 @@ func (c *check) hangs() []Hang {
 					o.Up = o.CarUp
 				}
 				out = append(out, o)
+				if l.Aside == nil && !single { // its eyes may stand apart
+					o.Aside = usualAside[2]
+					out = append(out, o)
+				}
+				if l.Crossed == nil && !single {
+					o.Crossed = true
+					out = append(out, o)
+				}
 			}
 		}
 	}
