@@ -127,19 +127,27 @@ func judge(r *rig.Rig, ground norms.Ground, slope float64, where string) []findi
 	stand, _ := t.Stand(slope)
 	descend, _ := t.Descend(slope)
 	folds, _ := t.Folds(slope)
+	// The same with the trailer as heavy as the guesses allow.
+	heavy := *t
+	heavy.Trailer = r.Bears.Mass.High
+	heavy.OnBall = t.OnBall / math.Max(1e-9, t.Trailer) * heavy.Trailer
+	climbs, _ := heavy.Climb(slope, ground.Rolling)
+	stands, _ := heavy.Stand(slope)
+	descends, _ := heavy.Descend(slope)
+	folded, _ := heavy.Folds(slope)
 	var out []finding.Finding
 	for _, c := range []struct {
 		code, title string
-		takes       float64
+		takes, most float64
 		says, act   string
 	}{
-		{CodeClimb, "Starting uphill", climb, ": starting up takes a grip of %, there is % to %.",
+		{CodeClimb, "Starting uphill", climb, climbs, ": starting up takes a grip of %, there is % to %.",
 			" Weight over the driven wheels, chains, or pull by line."},
-		{CodeStand, "Standing on the slope", stand, ": standing on the parking brake takes a grip of %, there is % to %.",
+		{CodeStand, "Standing on the slope", stand, stands, ": standing on the parking brake takes a grip of %, there is % to %.",
 			" Chock the trailer's wheels before anything else."},
-		{CodeDescend, "Going down", descend, ": slowing down going down takes a grip of %, there is % to %.",
+		{CodeDescend, "Going down", descend, descends, ": slowing down going down takes a grip of %, there is % to %.",
 			" Go down empty, or let it down by a line from above."},
-		{CodeFolds, "Pushed round by the trailer", folds, ": pushed aslant going down the rear wheels take a grip of %, there is % to %.",
+		{CodeFolds, "Pushed round by the trailer", folds, folded, ": pushed aslant going down the rear wheels take a grip of %, there is % to %.",
 			" Straight down, no turning, no braking on the slope."},
 	} {
 		f := base(c.code, c.title)
@@ -164,7 +172,7 @@ func judge(r *rig.Rig, ground norms.Ground, slope float64, where string) []findi
 		case c.takes > ground.High:
 			f.Outcome = finding.Fails
 			f.Says = append(f.Says, said.Say(c.act)...)
-		case c.takes > ground.Low:
+		case max(c.takes, c.most) > ground.Low:
 			f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 			f.Says = append(f.Says, said.Say(" It may do and it may not: try it empty first.")...)
 		case c.takes > ground.Low*(1-finding.Reserve):

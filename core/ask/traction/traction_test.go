@@ -118,3 +118,17 @@ func TestCheck(t *testing.T) {
 		t.Errorf("%+v", f)
 	}
 }
+
+// What holds with the weight that is guessed is Tight where the guess may be too heavy for it.
+func TestGuesses(t *testing.T) {
+	at := func(plusMinus string) finding.Outcome {
+		p := sample.Plan(t, "/trailers/t/deckHeight", `{"value":0.5,"how":"weighed"}`, "/towVehicles/car/drive", `"all"`,
+			"/outings/o/ground", `{"on":"grass","slope":0.12}`,
+			"/loads/crate/mass", `{"value":400,"plusMinus":`+plusMinus+`,"how":"guessed"}`)
+		f := sample.Find(t, Check(rig.Resolve(p, "t", "o")), CodeFolds)
+		return f.Outcome
+	}
+	if exact, rough := at("0"), at("399"); exact != finding.Holds || rough != finding.Tight {
+		t.Errorf("%s, guessed %s", exact, rough)
+	}
+}
