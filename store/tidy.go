@@ -33,6 +33,10 @@ func (s *Store) Tidy(ctx context.Context) (t Tidied, err error) {
 		if t.Plans, err = res.RowsAffected(); err != nil {
 			return err
 		}
+		_, err = tx.ExecContext(ctx, "DELETE FROM library WHERE deleted_at < ?", stamped(now.Add(-keepDeleted)))
+		if err != nil {
+			return err
+		}
 		res, err = tx.ExecContext(ctx, `DELETE FROM revisions WHERE rowid IN (SELECT id FROM (
 			SELECT r.rowid AS id, row_number() OVER (PARTITION BY r.plan_id, CASE WHEN r.saved_at >= ? THEN substr(r.saved_at, 1, 10)
 				ELSE substr(r.saved_at, 1, 7) END ORDER BY r.revision DESC) AS nth

@@ -186,7 +186,8 @@ func TestTakenOver(t *testing.T) {
 		db,
 		"DROP INDEX sessions_expires",
 		"ALTER TABLE revisions DROP COLUMN sum",
-		"DELETE FROM goose_db_version WHERE version_id = 3",
+		"DROP TABLE library",
+		"DELETE FROM goose_db_version WHERE version_id > 2",
 		"UPDATE plans SET updated_at = '2026-05-01T10:00:00.12Z' WHERE id = 'a'",
 		"UPDATE plans SET updated_at = '2026-05-01T10:00:00.123456Z' WHERE id = 'b'",
 		"UPDATE plans SET created_at = '2026-05-01T10:00:00Z'",
@@ -204,7 +205,7 @@ func TestTakenOver(t *testing.T) {
 	if p, err := s.Get(t.Context(), "a"); err != nil || string(p.Document) != `{"a":1}` {
 		t.Errorf("%+v %v", p, err)
 	}
-	for _, name := range []string{path, path + ".before-3"} {
+	for _, name := range []string{path, path + ".before-4"} {
 		if info, err := os.Stat(name); err != nil || info.Mode().Perm() != 0o600 {
 			t.Errorf("%s: %v %v", name, info, err)
 		}

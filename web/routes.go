@@ -177,6 +177,7 @@ func init() { // a table that handlers name and that names handlers
 		{"GET", "/candidates.csv", "An empty table of candidates", nil, nil, 0, csvType, at(template)},
 		{"POST", "/candidates", "Read a table of candidates", Asking{}, tables.Import{}, 0, "", at(candidates)},
 	}
+	routes = append(routes, libraryRoutes...)
 }
 
 // mount serves the routes that are not the gate's.

@@ -62,6 +62,9 @@ func TestRoutesTellTheTruth(t *testing.T) {
 	}
 	bodies := map[string]string{
 		"/session": `{"passcode":"tarn-and-heather"}`, "/pair": `{"path":"/"}`, "/plans": saving("p"), "/plans/import": doc, "/plans/{id}": saving("p"),
+		"/library":            `{"id":"t","path":"/loads/skiff","plan":` + doc + `}`,
+		"/library/{id}/take": `{"as":"copy","plan":` + doc + `}`,
+		"/library/offers":    `{"plan":` + doc + `}`,
 		"/begin": `{"what":"fitting","kind":"spare","id":"x","trailer":"grey-flatbed","outing":"boat-day","plan":` + doc + `}`,
 	}
 	call("POST", "/session", bodies["/session"])
@@ -79,6 +82,8 @@ func TestRoutesTellTheTruth(t *testing.T) {
 			path = "/examples/heather-hives"
 		case "/plans/{id}/revisions/{n}":
 			path = "/plans/q/revisions/1"
+		case "/library/{id}", "/library/{id}/take", "/library/{id}/restore":
+			path = strings.Replace(r.path, "{id}", "t", 1)
 		}
 		body, ok := bodies[r.path]
 		if !ok && r.takes != nil {

@@ -93,7 +93,8 @@ func Footprint(l *plan.Load, bed Bed) Bed {
 func bulk(p *plan.Plan, path string, l *plan.Load, bed Bed) *Lot {
 	b := l.Bulk
 	lot := &Lot{How: plan.Typical, Shape: "heap"}
-	m, ok := catalogue.MaterialOf(b.Material)
+	m, ok := StuffOf(p, b)
+	lot.How = m.How
 	if !ok {
 		lot.Needs = append(
 			lot.Needs,
@@ -104,7 +105,7 @@ func bulk(p *plan.Plan, path string, l *plan.Load, bed Bed) *Lot {
 			),
 		)
 	}
-	density := Density(&m, b.Wet)
+	density := m.Lies
 	foot := Footprint(l, bed)
 	slope := Tan((m.ReposeLow + m.ReposeHigh) / 2)
 	missing := func(field, says string) *Lot {

@@ -257,6 +257,10 @@ func (c *cleaner) holds(collection, id string) (ok bool) {
 		_, ok = c.plan.TowVehicles[id]
 	case "outings":
 		_, ok = c.plan.Outings[id]
+	case "materials":
+		_, ok = c.plan.Materials[id]
+	case "ballMounts":
+		_, ok = c.plan.BallMounts[id]
 	}
 	return ok
 }

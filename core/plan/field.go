@@ -65,6 +65,7 @@ var usual = map[reflect.Type]Field{
 	reflect.TypeFor[quantity.Force]():    {Kind: quantity.KindForce},
 	reflect.TypeFor[quantity.Time]():     {Kind: quantity.KindTime, Most: float64(maxTime)},
 	reflect.TypeFor[quantity.Pressure](): {Kind: quantity.KindPressure},
+	reflect.TypeFor[quantity.Density]():  {Kind: quantity.KindDensity},
 	reflect.TypeFor[quantity.Money]():    {Kind: quantity.KindMoney, Most: float64(maxMoney)},
 	reflect.TypeFor[float64]():           {Kind: quantity.KindCount},
 	reflect.TypeFor[int]():               {Kind: quantity.KindCount},
@@ -73,9 +74,10 @@ var usual = map[reflect.Type]Field{
 
 // estimates are the types of estimates and of what they estimate.
 var estimates = map[reflect.Type]reflect.Type{
-	reflect.TypeFor[MassEstimate]():   reflect.TypeFor[quantity.Mass](),
-	reflect.TypeFor[LengthEstimate](): reflect.TypeFor[quantity.Length](),
-	reflect.TypeFor[VolumeEstimate](): reflect.TypeFor[quantity.Volume](),
+	reflect.TypeFor[MassEstimate]():    reflect.TypeFor[quantity.Mass](),
+	reflect.TypeFor[LengthEstimate]():  reflect.TypeFor[quantity.Length](),
+	reflect.TypeFor[VolumeEstimate]():  reflect.TypeFor[quantity.Volume](),
+	reflect.TypeFor[DensityEstimate](): reflect.TypeFor[quantity.Density](),
 }
 
 var kinds = []quantity.Kind{

@@ -7,6 +7,8 @@ import "zygonos/core/lang/quantity"
 // own Mass.
 type Bulk struct {
 	Material string `json:"material" is:"material, key materials"`
+	// the owner's own material; it counts before Material
+	Own string `json:"own,omitempty" is:"own material, ref materials"`
 	// empty: not known, so anything from dry to wet
 	Wet Wet    `json:"wet,omitempty" is:"measure, own"`
 	By  BulkBy `json:"by" is:"measure, own"`

@@ -62,6 +62,7 @@ type Strap struct {
 	Length *length `json:"length,omitempty" is:"strap's length, >0..50"`
 	Pull   *mass   `json:"pull,omitempty" is:"strap's pull"` // that its tightener leaves in it; nil: usual
 	Count  int     `json:"count" is:"number of straps, 0..200"`
+	Kept   *Kept   `json:"kept,omitempty"`
 	Retire bool    `json:"retire,omitempty"` // cut, frayed, bleached, bent: no longer counted
 }
 

@@ -50,8 +50,11 @@ type Plan struct {
 	// what there is to tie down with
 	Straps map[string]Strap `json:"straps,omitempty" stage:"tie"`
 	// key into norms.TieSchools; empty: the region's usual one
-	TieSchool string            `json:"tieSchool,omitempty" is:"rule for tie-downs, key tieRules" stage:"tie"`
-	Outings   map[string]Outing `json:"outings" stage:"balance"`
+	TieSchool string `json:"tieSchool,omitempty" is:"rule for tie-downs, key tieRules" stage:"tie"`
+	// loose materials and ball mounts of the owner's own
+	Materials  map[string]OwnMaterial `json:"materials,omitempty" stage:"job"`
+	BallMounts map[string]BallMount   `json:"ballMounts,omitempty" stage:"vehicle"`
+	Outings    map[string]Outing      `json:"outings" stage:"balance"`
 }
 
 // How says how a figure is known: its provenance.
@@ -160,6 +163,7 @@ type Load struct {
 	Pieces     *Pieces            `json:"pieces,omitempty" is:"pack, own"`
 	Rolling    *Rolling           `json:"rolling,omitempty" stage:"ramps"`
 	Hull       *Hull              `json:"hull,omitempty"`
+	Kept       *Kept              `json:"kept,omitempty"`
 }
 
 // MassCounts says whether a load's mass includes its contents.
@@ -246,6 +250,9 @@ type TowVehicle struct {
 	SillUp    *length `json:"sillUp,omitempty" is:"rear window's lower edge, >0..3"`
 	// of its centre above the ground
 	CentreUp *length `json:"centreUp,omitempty" is:"height of the centre, >0..2"`
+	// what carries the ball, where it can be taken off
+	Mount string `json:"mount,omitempty" is:"ball mount, ref ballMounts"`
+	Kept  *Kept  `json:"kept,omitempty"`
 }
 
 // Trailer is one candidate or the owner's own.
@@ -288,6 +295,7 @@ type Trailer struct {
 	RunningGear *MassEstimate `json:"runningGear,omitempty" is:"weight of axle and wheels"`
 	AxleMoves   *AxleMoves    `json:"axleMoves,omitempty" is:"axle's range, own"`
 	Empty       Empty         `json:"empty"`
+	Kept        *Kept         `json:"kept,omitempty"`
 
 	Comes Comes `json:"comes,omitempty" is:"trailer"`
 	// home-made or a frame without one

@@ -34,6 +34,7 @@ type Rig struct {
 	Layout    *plan.Layout     // nil: nothing is placed
 	Vehicle   *plan.TowVehicle // nil: none is named
 	VehicleID string
+	Mount     *plan.BallMount // that the car takes its ball on; nil: none of its own is told
 
 	Axle      *span // behind the ball, m; nil where not known
 	AxlePath  string
@@ -144,6 +145,7 @@ func Resolve(p *plan.Plan, trailerID, outingID string) *Rig {
 		}
 		if v, ok := p.TowVehicles[o.Vehicle]; ok {
 			r.Vehicle, r.VehicleID = &v, o.Vehicle
+			r.mount()
 		}
 	}
 	r.usual()

@@ -10,6 +10,7 @@ import (
 	"zygonos/core/ask/fit"
 	"zygonos/core/ask/towing"
 	"zygonos/core/facts/catalogue"
+	"zygonos/core/goods"
 	"zygonos/core/lang/finding"
 	"zygonos/core/lang/quantity"
 	"zygonos/core/lang/said"
@@ -207,10 +208,15 @@ func growths(p *plan.Plan, outings []string) []finding.Variant {
 		switch {
 		case l.Bulk != nil && l.Bulk.Wet != plan.Soaked:
 			ops := []finding.Op{{Op: "add", Path: "/loads/" + id + "/bulk/wet", Value: plan.Soaked}}
-			if m, ok := catalogue.MaterialOf(l.Bulk.Material); ok && l.Bulk.By == plan.ByMass && l.Mass != nil {
+			m, ok := goods.StuffOf(p, l.Bulk)
+			if ok && l.Bulk.By == plan.ByMass && l.Mass != nil {
 				wet := *l.Mass // the same heap, soaked
 				wet.Value *= quantity.Mass((m.WetLow + m.WetHigh) / (m.DryLow + m.DryHigh))
 				ops = append(ops, finding.Op{Op: "add", Path: "/loads/" + id + "/mass", Value: wet})
+			}
+			if own, is := p.Materials[l.Bulk.Own]; is && own.Density != nil && own.Wet == "" {
+				// weighed as it usually lies: soaked, it is heavier than that
+				ops = append(ops, finding.Op{Op: "add", Path: "/materials/" + l.Bulk.Own + "/wet", Value: plan.Dry})
 			}
 			out = append(out, finding.Variant{Name: said.Say("% wet", said.Name(l.Name, "the heap")), Patch: ops})
 		case k.Shape == "hull" && (boat == "" || weight(id) > weight(boat)):

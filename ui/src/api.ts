@@ -10,6 +10,7 @@ import type {
   Glance,
   Import,
   Listed,
+  Offer,
   Op,
   Pairing,
   Plan,
@@ -19,6 +20,7 @@ import type {
   TiePlan,
   Reference,
   Settled,
+  Shelved,
   Revision,
   Saved,
   Scales,
@@ -162,6 +164,14 @@ export const api = {
       }
       if (ended) return done
     }
+  },
+  library: {
+    list: () => json<Shelved[]>('GET', '/library'),
+    keep: (plan: Plan, path: string, id: string) => json<Shelved>('POST', '/library', { plan, path, id }),
+    take: (plan: Plan, id: string, as: string) => json<Op[]>('POST', `/library/${id}/take`, { plan, as }),
+    offers: (plan: Plan) => json<Offer[]>('POST', '/library/offers', { plan }),
+    drop: (id: string) => json<void>('DELETE', `/library/${id}`),
+    restore: (id: string) => json<void>('POST', `/library/${id}/restore`),
   },
   pair: (path: string) => json<Pairing>('POST', '/pair', { path }),
   card: async (asked: Asked) => (await call('POST', '/card.html', JSON.stringify(asked), asJSON)).blob(),

@@ -101,6 +101,9 @@ func BallLimits(r *rig.Rig) []BallLimit {
 	if v := r.Vehicle; v != nil {
 		add("/towVehicles/"+r.VehicleID+"/ballLimit", v.BallLimit)
 		add("/towVehicles/"+r.VehicleID+"/hitchBall", v.HitchBall)
+		if m := r.Mount; m != nil {
+			add("/ballMounts/"+v.Mount+"/ball", m.Ball)
+		}
 	}
 	add("/trailers/"+r.Scope.Trailer+"/couplingBall", r.Trailer.CouplingBall)
 	return out

@@ -187,7 +187,7 @@ func ballSize(r *rig.Rig) (finding.Finding, bool) {
 		Stage:   "vehicle",
 		Scope:   r.Scope,
 		Gate:    finding.GateGo,
-		Subject: "/towVehicles/" + r.VehicleID + "/ballSize",
+		Subject: r.VehiclePath("ballSize"),
 		Title:   said.Say("Ball size"),
 		Figure: finding.Exactly(
 			quantity.KindLength,

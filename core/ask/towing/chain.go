@@ -648,10 +648,23 @@ func carLinks(r *rig.Rig, total, ball, wheels *span) []*link {
 			steps: beamSteps,
 		},
 	)
+	if m := r.Mount; m != nil {
+		mp := "/ballMounts/" + v.Mount
+		label := said.Say("Read the label on the ball mount.")
+		add(&link{
+			id: "mount", path: mp + "/tow", name: said.Say("Ball mount's rating"), reads: norms.ReadsTotal,
+			essential: true, limit: num(m.Tow), figure: total, where: label, act: lighten, steps: towSteps,
+		})
+		add(&link{
+			id: "mount-ball", path: mp + "/ball", name: said.Say("Ball mount's {ball load} limit"),
+			reads: norms.ReadsBall, essential: true, limit: num(m.Ball), figure: ball, where: label,
+			act: "Move weight back or take some off.", steps: beamSteps,
+		})
+	}
 	add(
 		&link{
 			id:     "ball",
-			path:   vp + "/ballRating",
+			path:   r.VehiclePath("ballRating"),
 			name:   said.Say("Ball"),
 			reads:  norms.ReadsTotal,
 			limit:  num(v.BallRating),

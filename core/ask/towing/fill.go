@@ -48,7 +48,7 @@ func fills(r *rig.Rig, all []*link) (out []Fill, fs []finding.Finding) {
 			continue
 		}
 		b := it.Load.Bulk
-		m, ok := catalogue.MaterialOf(b.Material)
+		m, ok := goods.StuffOf(r.Plan, b)
 		left, ruling, known := room(r, all, it.X, false)
 		if !ok || !known {
 			continue
@@ -107,7 +107,7 @@ func fills(r *rig.Rig, all []*link) (out []Fill, fs []finding.Finding) {
 		// The heavy end of each: to the line it holds whatever the pile.
 		fill.Dry, fill.Wet = line(m.DryHigh), line(m.WetHigh)
 		if foot.Side > 0 {
-			low, high := m.Density()
+			low, high := m.Material.Density()
 			v := foot.Length * foot.Width * foot.Side
 			fill.Level = finding.Of(
 				quantity.KindMass,
@@ -166,7 +166,7 @@ func fillFinding(
 	r *rig.Rig,
 	it *rig.Item,
 	fill *Fill,
-	m *catalogue.Material,
+	m *goods.Stuff,
 	allowed float64,
 	own bool,
 	all []*link,
@@ -260,8 +260,7 @@ func heavier(it *rig.Item) string {
 	return "dense"
 }
 
-func fillSteps(it *rig.Item, fill *Fill, m *catalogue.Material, allowed float64) []finding.Step {
-	density := goods.Density(m, it.Load.Bulk.Wet)
+func fillSteps(it *rig.Item, fill *Fill, m *goods.Stuff, allowed float64) []finding.Step {
 	return []finding.Step{
 		{
 			Symbol:  "m",
@@ -280,8 +279,9 @@ func fillSteps(it *rig.Item, fill *Fill, m *catalogue.Material, allowed float64)
 				{
 					Symbol:  "ρ",
 					Says:    said.Say("density of %", said.Piece{Text: m.Name}),
-					Measure: finding.Of(quantity.KindDensity, density),
-					How:     string(plan.Typical),
+					Measure: finding.Of(quantity.KindDensity, m.Lies),
+					How:     string(m.How),
+					Path:    m.Path,
 				}},
 		},
 		{

@@ -24,6 +24,9 @@ type (
 	Pressure = unit.Pressure // Pa
 )
 
+// Density is in kg/m³.
+type Density float64
+
 // Money is a sum in the region's own currency; no rates of exchange are known.
 type Money float64
 

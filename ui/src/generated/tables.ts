@@ -2,6 +2,12 @@
 
 /** Fields of the plan that take a figure, with * for ids: form and kind. */
 export const fields: Record<string, string> = {
+  "/ballMounts/*/ball": "figure mass",
+  "/ballMounts/*/ballHeight": "figure length",
+  "/ballMounts/*/ballRating": "figure mass",
+  "/ballMounts/*/ballSize": "figure length",
+  "/ballMounts/*/kept/revision": "figure count",
+  "/ballMounts/*/tow": "figure mass",
   "/doubts/*": "figure count",
   "/loads/*/bulk/count": "figure count",
   "/loads/*/bulk/each": "estimate mass",
@@ -28,6 +34,7 @@ export const fields: Record<string, string> = {
   "/loads/*/hull/under/*/at": "figure length",
   "/loads/*/hull/under/*/deep": "figure length",
   "/loads/*/hull/under/*/length": "figure length",
+  "/loads/*/kept/revision": "figure count",
   "/loads/*/mass": "estimate mass",
   "/loads/*/pieces/across": "figure count",
   "/loads/*/pieces/count": "figure count",
@@ -49,6 +56,8 @@ export const fields: Record<string, string> = {
   "/loads/*/size/width": "estimate length",
   "/loads/*/tank/capacity": "estimate volume",
   "/loads/*/tank/fill": "figure share",
+  "/materials/*/density": "estimate density",
+  "/materials/*/kept/revision": "figure count",
   "/outings/*/departures/*/revision": "figure count",
   "/outings/*/distance": "figure distance",
   "/outings/*/gear": "estimate mass",
@@ -225,6 +234,7 @@ export const fields: Record<string, string> = {
   "/parts/*/slots/*/lean": "figure angle",
   "/straps/*/breaks": "figure mass",
   "/straps/*/count": "figure count",
+  "/straps/*/kept/revision": "figure count",
   "/straps/*/length": "figure length",
   "/straps/*/limit": "figure mass",
   "/straps/*/pull": "figure mass",
@@ -245,6 +255,7 @@ export const fields: Record<string, string> = {
   "/towVehicles/*/hitchBall": "figure mass",
   "/towVehicles/*/hitchD": "figure force",
   "/towVehicles/*/hitchTow": "figure mass",
+  "/towVehicles/*/kept/revision": "figure count",
   "/towVehicles/*/kerb": "estimate mass",
   "/towVehicles/*/mirrorOut": "figure length",
   "/towVehicles/*/rearEmpty": "estimate mass",
@@ -350,6 +361,7 @@ export const fields: Record<string, string> = {
   "/trailers/*/gear/tube/wall": "figure length",
   "/trailers/*/gear/tube/width": "figure length",
   "/trailers/*/gear/wallLeft": "figure length",
+  "/trailers/*/kept/revision": "figure count",
   "/trailers/*/label/value": "figure mass",
   "/trailers/*/onWheels": "figure mass",
   "/trailers/*/pivot": "figure length",
@@ -402,6 +414,7 @@ export const fields: Record<string, string> = {
 
 /** The stage, or stage/tab, of fields by the beginning of their path. */
 export const stagesByPath: Record<string, string> = {
+  "/ballMounts/*": "vehicle",
   "/ballSchool": "balance",
   "/doubts/*": "balance",
   "/loads/*": "job",
@@ -412,6 +425,7 @@ export const stagesByPath: Record<string, string> = {
   "/loads/*/hull/under/*": "racks",
   "/loads/*/mass": "balance",
   "/loads/*/rolling": "ramps",
+  "/materials/*": "job",
   "/outings/*": "balance",
   "/outings/*/departures/*": "balance",
   "/outings/*/departures/*/ticks/*": "balance",

@@ -14,6 +14,7 @@ export interface Carried {
   Beginning?: Beginning;
   Buying?: Buying;
   Changes?: Changes;
+  Comparing?: Comparing;
   Comparison?: Comparison;
   Entry?: Entry;
   Example?: Example;
@@ -21,6 +22,7 @@ export interface Carried {
   Health?: Health;
   Import?: Import;
   Listed?: Listed;
+  Offer?: Offer;
   Op?: Op;
   Pairing?: Pairing;
   PairingAsked?: PairingAsked;
@@ -35,8 +37,11 @@ export interface Carried {
   Saving?: Saving;
   Scales?: Scales;
   Settled?: Settled;
+  Shelved?: Shelved;
+  Shelving?: Shelving;
   Step?: Step;
   Stored?: Stored;
+  Taking?: Taking;
   TiePlan?: TiePlan;
   Tow?: Tow;
 }
@@ -103,6 +108,9 @@ export interface Asking {
   want?: string;
 }
 export interface Plan {
+  ballMounts?: {
+    [k: string]: BallMount;
+  };
   ballSchool?: string;
   chosen?: string;
   doubts?: {
@@ -111,6 +119,9 @@ export interface Plan {
   format: string;
   loads: {
     [k: string]: Load;
+  };
+  materials?: {
+    [k: string]: OwnMaterial;
   };
   name: string;
   notes?: string;
@@ -137,6 +148,20 @@ export interface Plan {
     [k: string]: Want;
   };
 }
+export interface BallMount {
+  ball?: number;
+  ballHeight?: number;
+  ballRating?: number;
+  ballSize?: number;
+  kept?: Kept;
+  name: string;
+  order: number;
+  tow?: number;
+}
+export interface Kept {
+  id: string;
+  revision: number;
+}
 export interface Load {
   bulk?: Bulk;
   centre: Centre;
@@ -145,6 +170,7 @@ export interface Load {
   };
   ends?: EndWeighing;
   hull?: Hull;
+  kept?: Kept;
   kind?: string;
   mass?: MassEstimate;
   massCounts?: string;
@@ -161,6 +187,7 @@ export interface Bulk {
   each?: MassEstimate;
   heap?: VolumeEstimate;
   material: string;
+  own?: string;
   volume?: VolumeEstimate;
   wet?: string;
 }
@@ -254,6 +281,20 @@ export interface Tank {
   drains?: boolean;
   fill?: number;
   fluid: string;
+}
+export interface OwnMaterial {
+  density?: DensityEstimate;
+  kept?: Kept;
+  like?: string;
+  name: string;
+  order: number;
+  wet?: string;
+}
+export interface DensityEstimate {
+  how: string;
+  plusMinus?: number;
+  relative?: number;
+  value: number;
 }
 export interface Outing {
   departures?: {
@@ -571,6 +612,7 @@ export interface Strap {
   count: number;
   grade?: string;
   hook?: string;
+  kept?: Kept;
   kind?: string;
   length?: number;
   limit?: number;
@@ -600,8 +642,10 @@ export interface TowVehicle {
   hitchBall?: number;
   hitchD?: number;
   hitchTow?: number;
+  kept?: Kept;
   kerb?: MassEstimate;
   mirrorOut?: number;
+  mount?: string;
   name: string;
   order: number;
   rearEmpty?: MassEstimate;
@@ -647,6 +691,7 @@ export interface Trailer {
   floor?: string;
   folded?: Size;
   gear?: Gear;
+  kept?: Kept;
   kind?: string;
   label?: Rating;
   lights?: string;
@@ -984,6 +1029,9 @@ export interface Handled {
   people: number;
   tools?: string;
 }
+export interface Comparing {
+  plan: Plan;
+}
 export interface Comparison {
   candidates: Candidate[];
   outings: Named[];
@@ -1105,6 +1153,15 @@ export interface Listed {
   name: string;
   revision: number;
   updatedAt: string;
+}
+export interface Offer {
+  differs: Sentence[];
+  leave: Op[];
+  more?: number;
+  newer: boolean;
+  path: string;
+  take: Op[];
+  thing: string;
 }
 export interface Pairing {
   addresses: string[];
@@ -1828,6 +1885,20 @@ export interface Tick {
   id: string;
   says: Sentence;
 }
+export interface Shelved {
+  at: string;
+  collection: string;
+  from: string;
+  id: string;
+  name: string;
+  revision: number;
+  spoilt?: boolean;
+}
+export interface Shelving {
+  id: string;
+  path: string;
+  plan: Plan;
+}
 export interface Step {
   formula: string;
   result?: Measure;
@@ -1847,6 +1918,10 @@ export interface Stored {
   id: string;
   plan: unknown;
   revision: number;
+}
+export interface Taking {
+  as: string;
+  plan: Plan;
 }
 export interface TiePlan {
   loads: TiedSo[];

@@ -7,7 +7,10 @@ import { useRouter } from 'vue-router'
 import { api } from '@/api'
 import type { Example, Listed } from '@/generated/types'
 import BrandMark from '@/parts/BrandMark.vue'
+import FoldedPart from '@/parts/FoldedPart.vue'
+import LibraryList from '@/parts/LibraryList.vue'
 import PlanCard from '@/parts/PlanCard.vue'
+import { useLibrary } from '@/stores/library'
 
 useTitle('Plans · Zygonos')
 const router = useRouter()
@@ -15,6 +18,8 @@ const plans = ref<Listed[]>()
 const failure = ref('')
 const refused = ref('')
 const deleted = ref<Listed>()
+const library = useLibrary()
+onMounted(library.load)
 
 async function load() {
   try {
@@ -119,6 +124,19 @@ async function tryExample(e: Example) {
       <ul v-else class="mt-5 grid gap-2" data-plans>
         <PlanCard v-for="p in plans" :key="p.id" :plan="p" @removed="remove(p)" />
       </ul>
+      <FoldedPart
+        v-if="library.things && (library.things.length || library.dropped)"
+        class="plate mt-6 px-3 py-1"
+        data-library
+      >
+        <template #heading>
+          <b
+            >My library: {{ library.things.length }} {{ library.things.length === 1 ? 'thing' : 'things' }}</b
+          >
+        </template>
+        <p class="text-soft text-sm">Kept in a plan’s stages, to be taken into any plan as a copy.</p>
+        <LibraryList :things="library.things" />
+      </FoldedPart>
     </main>
   </div>
 </template>

@@ -10,6 +10,8 @@ import TextField from '@/fields/TextField.vue'
 import KindField from '@/fields/KindField.vue'
 import LikeField from '@/fields/LikeField.vue'
 import NameField from '@/fields/NameField.vue'
+import FromLibrary from '@/parts/FromLibrary.vue'
+import KeepInLibrary from '@/parts/KeepInLibrary.vue'
 import ChangeList from './job/ChangeList.vue'
 import FillPanel from './job/FillPanel.vue'
 import GoodsFields from './job/GoodsFields.vue'
@@ -83,6 +85,12 @@ function takeKind(id: string, kind: string, name?: string) {
   workspace.edit(ops, 'choose the kind')
 }
 const take = (id: string, kind: LoadKind, name: string) => takeKind(id, kind.id, name)
+
+/** A load from the library comes along. */
+const comesAlong = (id: string) =>
+  plan.value && outing.value
+    ? put(plan.value, `${layout.value}/placements/${id}`, { on: 'any', at: { back: 0 } })
+    : []
 
 /** A load comes along or stays at home on whichever trailer the outing takes. */
 function place(id: string, on: boolean) {
@@ -160,7 +168,15 @@ function addOuting() {
     <WantList />
     <div class="flex items-center justify-between">
       <h2 class="text-lg font-bold">Loads</h2>
-      <button class="act" @click="addLoad"><PlusIcon class="size-5" />Add a load</button>
+      <span class="flex flex-wrap gap-2">
+        <FromLibrary
+          collection="loads"
+          title="Take a load from my library"
+          :also="comesAlong"
+          @taken="workspace.selected = `/loads/${$event}`"
+        />
+        <button class="act" @click="addLoad"><PlusIcon class="size-5" />Add a load</button>
+      </span>
     </div>
     <p v-if="!loads.length" class="plate p-4">
       No loads yet. Add what you carry; its weight is enough to begin.
@@ -241,6 +257,7 @@ function addOuting() {
             <TrashIcon class="size-5" />Take out of the plan
           </button>
         </div>
+        <KeepInLibrary :path="`/loads/${id}`" :name="l.name" />
       </div>
     </details>
     <ChangeList />

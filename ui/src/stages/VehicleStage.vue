@@ -7,11 +7,14 @@ import ChoiceField from '@/fields/ChoiceField.vue'
 import EstimateField from '@/fields/EstimateField.vue'
 import PlanQuantity from '@/fields/PlanQuantity.vue'
 import TextField from '@/fields/TextField.vue'
+import FromLibrary from '@/parts/FromLibrary.vue'
+import KeepInLibrary from '@/parts/KeepInLibrary.vue'
 import { newId } from '@/stores/patch'
 import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
 import GroundFields from './vehicle/GroundFields.vue'
 import HitchFields from './vehicle/HitchFields.vue'
+import MountFields from './vehicle/MountFields.vue'
 import SightFields from './vehicle/SightFields.vue'
 import TowTable from './vehicle/TowTable.vue'
 
@@ -60,7 +63,19 @@ function add() {
           :options="cars"
           @chosen="workspace.setAt(`/outings/${workspace.outing}/vehicle`, $event, 'choose the car')"
         />
-        <button class="act" @click="add"><PlusIcon class="size-5" />Another car</button>
+        <span class="flex flex-wrap gap-2">
+          <FromLibrary
+            collection="towVehicles"
+            title="Take a car from my library"
+            :also="
+              (car) =>
+                workspace.outing
+                  ? [{ op: 'add', path: `/outings/${workspace.outing}/vehicle`, value: car }]
+                  : []
+            "
+          />
+          <button class="act" @click="add"><PlusIcon class="size-5" />Another car</button>
+        </span>
       </div>
       <div v-if="car" class="mt-4 grid gap-x-4 gap-y-3 md:grid-cols-2">
         <TextField :path="path('name')" label="Name" />
@@ -98,11 +113,13 @@ function add() {
       <p v-else class="mt-4">
         No car yet. Add one; its towing and {{ term('ball load') }} limits are enough to begin.
       </p>
+      <KeepInLibrary v-if="car" class="mt-3" :path="`/towVehicles/${id}`" :name="car.name" />
       <p class="text-soft mt-3 text-sm">
         The lower figure rules. Plates, papers and your local code come before anything said here.
       </p>
     </div>
     <HitchFields v-if="car" :id="id" :car="car" />
+    <MountFields v-if="car" :id="id" :car="car" />
     <GroundFields v-if="car" :id="id" />
     <SightFields v-if="car" :id="id" />
     <TowTable />

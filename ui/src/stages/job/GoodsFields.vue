@@ -8,6 +8,7 @@ import EstimateField from '@/fields/EstimateField.vue'
 import PlanQuantity from '@/fields/PlanQuantity.vue'
 import SwitchField from '@/fields/SwitchField.vue'
 import type { Load } from '@/generated/types'
+import MaterialFields from './MaterialFields.vue'
 import { useReference } from '@/stores/reference'
 import { useWorkspace } from '@/stores/workspace'
 
@@ -57,18 +58,33 @@ const wets = [
   { value: 'wet', name: 'Wet' },
 ]
 const by = computed(() => props.load.bulk?.by)
+
+// the owner's own materials stand before the usual ones
+const mine = 'own '
+const materials = computed(() => [
+  ...Object.entries(workspace.plan?.materials ?? {}).map(([id, m]) => ({
+    value: mine + id,
+    name: m.name,
+    more: 'my own',
+  })),
+  ...named(reference.data?.materials),
+])
+const material = computed(() =>
+  props.load.bulk?.own ? mine + props.load.bulk.own : props.load.bulk?.material,
+)
+function chooseMaterial(v: string) {
+  if (v.startsWith(mine))
+    return workspace.setAt(path('bulk/own'), v.slice(mine.length), 'choose the material')
+  const ops = props.load.bulk?.own ? [{ op: 'remove', path: path('bulk/own') }] : []
+  workspace.edit([...ops, { op: 'add', path: path('bulk/material'), value: v }], 'choose the material')
+}
 </script>
 
 <template>
   <div class="grid gap-x-4 gap-y-3 md:grid-cols-2">
     <ChoiceField label="It is" :value="what" :options="whats" @chosen="setWhat" />
     <template v-if="load.bulk">
-      <ChoiceField
-        label="Material"
-        :value="load.bulk.material"
-        :options="named(reference.data?.materials)"
-        @chosen="workspace.setAt(path('bulk/material'), $event, 'choose the material')"
-      />
+      <ChoiceField label="Material" :value="material" :options="materials" @chosen="chooseMaterial" />
       <ChoiceField
         label="How much is told"
         :value="load.bulk.by"
@@ -94,6 +110,7 @@ const by = computed(() => props.load.bulk?.by)
         :label="by === 'scoops' ? 'Scoops' : 'Bags'"
       />
       <EstimateField :path="path('bulk/heap')" label="The whole heap, all trips" />
+      <MaterialFields :id="id" class="md:col-span-2" :bulk="load.bulk" />
     </template>
     <template v-else-if="load.tank">
       <ChoiceField

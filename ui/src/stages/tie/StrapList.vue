@@ -6,6 +6,8 @@ import PlanFields from '@/fields/PlanFields.vue'
 import TextField from '@/fields/TextField.vue'
 import { where, type PlanField } from '@/fields/planField'
 import FoldedPart from '@/parts/FoldedPart.vue'
+import FromLibrary from '@/parts/FromLibrary.vue'
+import KeepInLibrary from '@/parts/KeepInLibrary.vue'
 import { newId } from '@/stores/patch'
 import { useWorkspace } from '@/stores/workspace'
 import { choices, strapWords } from '@/words'
@@ -49,6 +51,7 @@ function add() {
       <TextField :path="`/straps/${sid}/name`" label="Name" />
       <TextField :path="`/straps/${sid}/hook`" label="Its hooks" />
       <PlanFields :base="`/straps/${sid}`" :fields="fields(s.kind)" />
+      <KeepInLibrary class="col-span-2" :path="`/straps/${sid}`" :name="s.name" />
       <button
         class="act size-11"
         :aria-label="`Take ${s.name} out`"
@@ -57,7 +60,10 @@ function add() {
         <TrashIcon class="size-5" />
       </button>
     </div>
-    <button class="act mt-2" @click="add"><PlusIcon class="size-5" />Straps</button>
+    <div class="mt-2 flex flex-wrap gap-2">
+      <button class="act" @click="add"><PlusIcon class="size-5" />Straps</button>
+      <FromLibrary collection="straps" title="Take straps from my library" />
+    </div>
     <p class="text-soft mt-1 text-sm">
       The working limit counts, not the breaking strength: a third of it where that is all the tag says.
       Retire one that is cut, frayed, burnt, bleached stiff, or with a bent hook or a ratchet that slips.

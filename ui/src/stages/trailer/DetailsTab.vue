@@ -5,6 +5,8 @@ import { computed } from 'vue'
 import FigureButton from '@/checks/FigureButton.vue'
 import RatingChain from '@/checks/RatingChain.vue'
 import FoldedPart from '@/parts/FoldedPart.vue'
+import FromLibrary from '@/parts/FromLibrary.vue'
+import KeepInLibrary from '@/parts/KeepInLibrary.vue'
 import RigDrawing from '@/drawing/RigDrawing.vue'
 import PlanFields from '@/fields/PlanFields.vue'
 import type { PlanField } from '@/fields/planField'
@@ -61,7 +63,14 @@ function add() {
   <div v-if="trailer" class="plate p-3">
     <div class="flex flex-wrap items-center justify-between gap-2">
       <h2 class="text-lg font-bold">Its ratings</h2>
-      <button class="act" @click="add"><PlusIcon class="size-5" />Another trailer</button>
+      <span class="flex flex-wrap gap-2">
+        <FromLibrary
+          collection="trailers"
+          title="Take a trailer from my library"
+          @taken="workspace.choose({ trailer: $event })"
+        />
+        <button class="act" @click="add"><PlusIcon class="size-5" />Another trailer</button>
+      </span>
     </div>
     <p v-if="payload" class="mt-1" data-payload>
       {{ say(payload.says) }}
@@ -71,6 +80,7 @@ function add() {
     </p>
     <RatingChain class="mt-2" stage="trailer" />
     <RatingFields class="mt-4" />
+    <KeepInLibrary class="mt-3" :path="`/trailers/${workspace.trailer}`" :name="trailer.name" />
     <p class="text-soft mt-3 text-sm">
       A plate comes before anything said here. A trailer without one is bound by its weakest part, and its
       frame stays not known.
