@@ -17,6 +17,8 @@ type Latch struct {
 	Second bool `json:"second,omitempty"`
 	// of the latch above the hinge; nil: at the part's top
 	Up *length `json:"up,omitempty" is:"height of the latch over the hinge, >0..3"`
+	// of its lever, or of the pin that is drawn: what a hand sweeps to open it
+	Handle length `json:"handle,omitempty" is:"length of the latch's lever or pin, 0..1.5"`
 	// at its foot or hinge
 	Play *length `json:"play,omitempty" is:"play, 0..0.1"`
 	// depth of the socket, or between the hinge's bearings, over which it plays
@@ -33,10 +35,11 @@ const (
 	OpensSide  Opens = "side"
 	OpensUp    Opens = "up"
 	OpensDown  Opens = "down" // it hangs
+	OpensPull  Opens = "pull" // it slides out of its sleeve under the trailer's pull
 )
 
 // AllOpens lists them.
-var AllOpens = []Opens{OpensRear, OpensFront, OpensSide, OpensUp, OpensDown}
+var AllOpens = []Opens{OpensRear, OpensFront, OpensSide, OpensUp, OpensDown, OpensPull}
 
 // LatchKind is a kind of latch.
 type LatchKind string

@@ -162,6 +162,7 @@ export const opensWords: Record<string, string> = {
   side: 'to the side',
   up: 'upward',
   down: 'it hangs',
+  pull: 'out of its sleeve',
 }
 export const latchWords: Record<string, string> = {
   pin: 'pin',

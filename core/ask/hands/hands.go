@@ -4,6 +4,7 @@ package hands
 
 import (
 	"math"
+	"slices"
 
 	"zygonos/core/facts/norms"
 	"zygonos/core/lang/finding"
@@ -30,9 +31,12 @@ func Room(x, z, radius, front, rear, bottom, top float64) float64 {
 	return math.Hypot(dx, dz) - radius
 }
 
-// Check looks at the circle of the winch's crank or lever against deck, loads and parts, with the
-// machine where it stands in the end.
-func Check(r *rig.Rig) []finding.Finding {
+// Check looks at what a hand sweeps: the winch's crank or lever, and latches of what hinges.
+func Check(r *rig.Rig) []finding.Finding { return append(winch(r), latches(r)...) }
+
+// winch looks at the circle of its crank or lever against deck, loads and parts, with the machine
+// where it stands in the end.
+func winch(r *rig.Rig) []finding.Finding {
 	if r.Layout == nil || r.Layout.Loading == nil || r.Layout.Loading.Winch == nil || r.DeckFront == nil {
 		return nil
 	}
@@ -66,31 +70,30 @@ func Check(r *rig.Rig) []finding.Finding {
 		}
 	}
 	f := finding.Finding{
-		Code: CodeRoom, Stage: "ramps", Scope: r.Scope, Subject: r.LayoutPath("/loading/winch"), Title: said.Say("Room for the hand"),
-		Outcome: finding.Holds, Source: norms.Practice("60 mm of knuckles and 30 mm beside them"),
+		Code: CodeRoom, Stage: "ramps", Scope: r.Scope, Subject: r.LayoutPath("/loading/winch"),
+		Title: said.Say("Room for the hand"), Outcome: finding.Holds, Source: practice,
 	}
 	if math.IsInf(least, 1) {
 		f.Says = said.Say("Nothing stands near the "+what+", which sweeps % round.", said.Length(radius))
 		return []finding.Finding{f}
 	}
+	return []finding.Finding{judged(f, said.Say("The hand on the "+what), least, by, "Higher, farther forward, or a shorter one.")}
+}
+
+var practice = norms.Practice("60 mm of knuckles and 30 mm beside them")
+
+// judged holds what is left beside a hand against the room that it wants.
+func judged(f finding.Finding, hand said.Sentence, least float64, by said.Piece, act string) finding.Finding {
 	f.Figure, f.Limit = finding.Exactly(quantity.KindLength, least), finding.Exactly(quantity.KindLength, room)
+	rest := said.Say(" stays % from %.", said.Length(least), by)
 	switch {
 	case least < 0:
 		f.Outcome = finding.Fails
-		f.Says = said.Say(
-			"The hand on the "+what+" strikes %, by %. Higher, farther forward, or a shorter one.",
-			by,
-			said.Length(-least),
-		)
+		rest = said.Say(" strikes %, by %. "+act, by, said.Length(-least))
 	case least < room:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say(
-			"The hand on the "+what+" comes within % of %. Mind the knuckles.",
-			said.Length(least),
-			by,
-		)
-	default:
-		f.Says = said.Say("The hand on the "+what+" stays % from %.", said.Length(least), by)
+		rest = said.Say(" comes within % of %. Mind the knuckles.", said.Length(least), by)
 	}
-	return []finding.Finding{f}
+	f.Says = append(slices.Clone(hand), rest...)
+	return f
 }

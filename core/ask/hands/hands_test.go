@@ -43,3 +43,35 @@ func TestCheck(t *testing.T) {
 		}
 	}
 }
+
+// A gate at the tail, 3.5 to 3.6 m behind the ball, 1.2 m high on a deck at 0.5: its latch at the top in
+// the middle is at (3.6, 0, 1.7). A 0.2 m lever sweeps 0.26 m round it. The crate, turned up to 3.4 m, is
+// 0.7 m high (top 1.2): from the latch 0.2 m fore and 0.5 m down, √0.29 − 0.26 = 278.5 mm. With a box
+// of 1.4 m top at the deck's end the hand strikes it.
+func TestLatches(t *testing.T) {
+	part := func(latch string) string {
+		return `{"g":{"order":1,"name":"Gate","kind":"ramp-gate","mass":{"value":60,"how":"weighed"},
+		"size":{"length":{"value":0.1,"how":"weighed"},"width":{"value":1.2,"how":"weighed"},"height":{"value":1.2,"how":"weighed"}},
+		"latch":` + latch + `}}`
+	}
+	for _, c := range []struct {
+		latch, high string
+		outcome     finding.Outcome
+		figure      float64
+	}{
+		{`{"handle":0.2}`, `0.7`, finding.Holds, math.Sqrt(0.29) - 0.26},
+		{`{"handle":0.2}`, `1.2`, finding.Fails, 0.2 - 0.26},
+		{`{"handle":0.12}`, `1.2`, finding.Tight, 0.2 - 0.18},
+		{`{"handle":0.2,"count":2}`, `1.2`, finding.Tight, math.Sqrt(0.04+0.04) - 0.26},
+		{`{"handle":0.2,"up":0.3}`, `0.7`, finding.Fails, 0.2 - 0.26},
+		{`{"handle":0.2,"opens":"front"}`, `1.2`, finding.Fails, 0.1 - 0.26},
+	} {
+		p := sample.Plan(t, "/trailers/t/deckHeight", `{"value":0.5,"how":"weighed"}`,
+			"/parts", part(c.latch), "/trailers/t/fitted", `{"g":{"at":{"back":2.5}}}`,
+			sample.Crate+"/at/back", `1.4`, "/loads/crate/size/height/value", c.high)
+		f := sample.Find(t, hands.Check(rig.Resolve(p, "t", "o")), hands.CodeLatch)
+		if f.Outcome != c.outcome || f.Figure == nil || math.Abs(f.Figure.Value-c.figure) > 1e-9 {
+			t.Errorf("%s under %s m: %s %+v, want %s %v", c.latch, c.high, f.Outcome, f.Figure, c.outcome, c.figure)
+		}
+	}
+}

@@ -116,6 +116,12 @@ func (p *Pull) All() float64 { return p.Inertia + p.Wind }
 // sizes are those that the wind and the lever take and nobody told.
 func (c *check) sizes() []finding.Need {
 	var out []finding.Need
+	if c.opens == plan.OpensPull {
+		if c.r.Bears == nil {
+			out = append(out, c.r.Needs...)
+		}
+		return out
+	}
 	size := c.part.Size
 	add := func(missing bool, field, says string) {
 		if missing && c.part.Rack == nil {
@@ -136,6 +142,9 @@ func (c *check) sizes() []finding.Need {
 // F = (m·a·h_c + ½ρv²·C·A/g·h/2)/l; one that lifts m·max(0.2, k − 2) and the wind on its top; one
 // that hangs m·k.
 func (c *check) pull() (p Pull, ok bool) {
+	if c.opens == plan.OpensPull {
+		return c.slides()
+	}
 	if c.it.Mass == nil {
 		return p, false
 	}
@@ -178,6 +187,15 @@ func (c *check) pull() (p Pull, ok bool) {
 	return swings(rearward, blows(speed, wide*high)), true
 }
 
+// slides is the pull on what slides out of its sleeve: the whole laden trailer at 1 g. It is not
+// under the D value, g·T·R/(T+R), of any car T.
+func (c *check) slides() (Pull, bool) {
+	if c.r.Bears == nil {
+		return Pull{}, false
+	}
+	return Pull{Inertia: c.r.Bears.Mass.High, Lever: 1, G: 1}, true
+}
+
 // takes is what one latch is used to at most, kg; sure is false where a grade was taken for it.
 func (c *check) takes() (kg float64, sure, ok bool) {
 	if c.l.Takes != nil {
@@ -199,7 +217,7 @@ func (c *check) holds() finding.Finding {
 	case !ok:
 		f.Outcome, f.Says = finding.Unknown, said.Say("Whether % stays shut is not known.", c.name())
 		f.Needs = c.sizes()
-		if c.it.Mass == nil {
+		if c.it.Mass == nil && c.opens != plan.OpensPull {
 			f.Needs = append(f.Needs, finding.Need{Path: c.it.Path + "/mass", Says: said.Say("the weight of %", c.name()),
 				Where: said.Say("Weigh it, or its free end on a scale.")})
 		}
@@ -246,14 +264,20 @@ func (c *check) holds() finding.Finding {
 		f.Says = append(f.Says, said.Say(" A stronger one, or a second beside it.")...)
 	}
 	f.HasWork, f.Work = true, func() []finding.Step {
+		weight, mass := said.Say("its weight at most"), 0.0
+		if c.opens == plan.OpensPull {
+			weight, mass = said.Say("the laden trailer at most"), p.Inertia
+		} else {
+			mass = c.it.Mass.High
+		}
 		return []finding.Step{{
 			Symbol: "F", Says: said.Say("what pulls at it"), Formula: "F = m·a·h/l + wind", Source: f.Source,
 			Result: finding.Exactly(quantity.KindMass, p.All()),
 			Terms: []finding.StepTerm{
 				{
 					Symbol:  "m",
-					Says:    said.Say("its weight at most"),
-					Measure: finding.Exactly(quantity.KindMass, c.it.Mass.High),
+					Says:    weight,
+					Measure: finding.Exactly(quantity.KindMass, mass),
 					How:     "stated",
 					Path:    c.it.Path + "/mass",
 				},

@@ -2,6 +2,7 @@ package latch_test
 
 import (
 	"math"
+	"strings"
 	"testing"
 
 	"zygonos/core/ask/latch"
@@ -97,5 +98,30 @@ func TestSway(t *testing.T) {
 	f := sample.Find(t, gate(t, "ramp-gate", "60", `{"takes":500,"play":0.003,"socket":0.1}`), latch.CodeSway)
 	if math.Abs(f.Figure.Value-0.036) > 1e-9 {
 		t.Errorf("%v", f.Figure.Value)
+	}
+}
+
+// A drawbar that slides in a sleeve: its pin takes the whole laden trailer, 650 kg in the sample, whatever
+// the slide weighs; without the trailer's weight it is not known.
+func TestSlides(t *testing.T) {
+	slide := `{"s":{"order":1,"name":"Slide","kind":"drawbar-slide","mass":{"value":12,"how":"weighed"},"size":{},
+		"latch":{"takes":%s}}}`
+	fitted := `{"s":{"at":{"back":-1}}}`
+	for takes, want := range map[string]finding.Outcome{"900": finding.Holds, "600": finding.Fails} {
+		p := sample.Plan(t, "/parts", strings.ReplaceAll(slide, "%s", takes), "/trailers/t/fitted", fitted)
+		f := sample.Find(t, latch.Check(rig.Resolve(p, "t", "o")), latch.CodeHolds)
+		if f.Outcome != want || math.Abs(f.Figure.Value-662) > 1 && math.Abs(f.Figure.Value-650) > 13 {
+			t.Errorf("%s kg: %s %+v", takes, f.Outcome, f.Figure)
+		}
+		for _, step := range f.Work() {
+			if step.Result.Value != f.Figure.Value {
+				t.Errorf("worked to %v, said %v", step.Result.Value, f.Figure.Value)
+			}
+		}
+	}
+	p := sample.Plan(t, "/parts", strings.ReplaceAll(slide, "%s", "900"), "/trailers/t/fitted", fitted,
+		"/loads/crate/mass", "-", "/loads/crate/kind", "-")
+	if f := sample.Find(t, latch.Check(rig.Resolve(p, "t", "o")), latch.CodeHolds); f.Outcome != finding.Unknown || len(f.Needs) == 0 {
+		t.Errorf("an unweighed crate: %s", f.Outcome)
 	}
 }

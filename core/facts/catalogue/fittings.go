@@ -22,6 +22,14 @@ var Fittings = []Fitting{
 	{ID: "floor-boards", Name: "boarded floor", Low: 10, High: 16, PerArea: true, Height: 0.03, Where: "deck", Hours: 4, Open: true},
 	{ID: "floor-plate", Name: "steel floor, 2 to 3 mm", Low: 16, High: 24, PerArea: true, Height: 0.005, Where: "deck", Hours: 4, Open: true},
 	{ID: "sides", Name: "side boards, four", Low: 20, High: 60, Length: 2.4, Width: 1.25, Height: 0.35, Where: "deck", Hours: 5, Open: true},
+	{
+		ID: "side-board", Name: "one side board, on pins", Low: 5, High: 20,
+		Length: 2.4, Width: 0.03, Height: 0.35, Where: "deck", Hours: 1,
+	},
+	{
+		ID: "drawbar-slide", Name: "coupling bar that slides out", Low: 8, High: 30,
+		Length: 1.2, Width: 0.06, Height: 0.08, Where: "drawbar", Hours: 3,
+	},
 	{ID: "spare", Name: "spare wheel", Low: 10, High: 22, Length: 0.55, Width: 0.55, Height: 0.2, Where: "drawbar", Hours: 0.5},
 	{ID: "jockey", Name: "jockey wheel or jack", Low: 5, High: 12, Length: 0.2, Width: 0.2, Height: 0.6, Where: "drawbar", Hours: 0.5},
 	{ID: "toolbox", Name: "toolbox, filled", Low: 15, High: 50, Length: 0.5, Width: 0.9, Height: 0.4, Where: "drawbar", Hours: 1.5},

@@ -17,6 +17,8 @@ var HingedKinds = []Hinged{
 	{"jockey", "down", true},
 	{"reel", "up", true},
 	{"sides", "side", false},
+	{"side-board", "side", true},
+	{"drawbar-slide", "pull", true},
 }
 
 // HingedOf finds how a fitting opens.

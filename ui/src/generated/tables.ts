@@ -172,6 +172,7 @@ export const fields: Record<string, string> = {
   "/parts/*/cradle/winchAt": "figure length",
   "/parts/*/cradle/winchUp": "figure length",
   "/parts/*/latch/count": "figure count",
+  "/parts/*/latch/handle": "figure length",
   "/parts/*/latch/pin": "figure length",
   "/parts/*/latch/play": "figure length",
   "/parts/*/latch/socket": "figure length",

@@ -538,6 +538,7 @@ export interface Roller {
 export interface Latch {
   count?: number;
   grade?: string;
+  handle?: number;
   how?: string;
   opens?: string;
   pin?: number;

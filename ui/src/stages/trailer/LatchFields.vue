@@ -29,6 +29,7 @@ const fields = computed<PlanField[]>(() => [
   { at: 'count', label: 'How many', whole: true, hint: '1' },
   { at: 'opens', label: 'It would open', options: choices(opensWords), usual: usual.value },
   { at: 'up', label: 'Latch above its hinge', hint: 'at its top' },
+  { at: 'handle', label: 'Length of its lever, or of the pin' },
   { at: 'play', label: 'Play at its foot' },
   { at: 'socket', label: 'Depth of the socket' },
   { at: 'second', label: 'Second lock that holds by itself', on: true },
