@@ -311,6 +311,7 @@ type Trailer struct {
 	// between the axles of a group
 	AxleGap *length  `json:"axleGap,omitempty" is:"distance between the axles, 0.3..3"`
 	Drawbar *Drawbar `json:"drawbar,omitempty" stage:"racks"`
+	Frame   *Frame   `json:"frame,omitempty" stage:"frame"`
 	// angle to the car that is asked for, rad
 	TurnTo *float64 `json:"turnTo,omitempty" is:"angle to turn to, angle >0..1.9"`
 	// between tyre and deck or mudguard, empty

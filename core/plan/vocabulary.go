@@ -42,6 +42,8 @@ var lists = listed(
 	CarDrives,
 	AllOpens,
 	LatchKinds,
+	Roles,
+	MemberJoints,
 	CarrierCountings,
 	Wants,
 	BulkBys,

@@ -40,6 +40,7 @@ type Rig struct {
 	AxlePath  string
 	DeckFront *span // of the front board behind the ball, m
 	Items     []Item
+	Drawn     *Drawn // the trailer's own frame; nil: none is drawn
 	EmptyWay  string // how the empty trailer is known, for the working
 
 	Group *Group // axles without an equaliser; nil for one axle, and where they share evenly
@@ -100,6 +101,12 @@ func (r *Rig) EmptyMass() *span {
 	if s := sum(e.Ball, e.Axle); s != nil {
 		return s
 	}
+	if r.byDrawing() {
+		rough := r.Rough // asked again, it says nothing twice
+		s := r.drawnMass()
+		r.Rough = rough
+		return &s
+	}
 	if e.Mass != nil {
 		s := e.Mass.Range(p).Floats()
 		return &s
@@ -154,7 +161,12 @@ func Resolve(p *plan.Plan, trailerID, outingID string) *Rig {
 		s := d.Range().Floats()
 		r.DeckFront = &s
 	}
-	r.empty()
+	r.draw()
+	if r.byDrawing() {
+		r.emptyByDrawing()
+	} else {
+		r.empty()
+	}
 	r.parts()
 	r.loads()
 	r.join()

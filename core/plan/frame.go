@@ -1,0 +1,87 @@
+package plan
+
+import "zygonos/core/lang/quantity"
+
+// Frame is the trailer's own frame, drawn: its members in the deck's coordinates, so that a longer
+// drawbar or a moved axle moves nothing else. Members that touch are joined.
+type Frame struct {
+	Members map[string]Member `json:"members" is:"member"`
+	// of a leaf spring, from its front eye to its rear slipper
+	SpringLength *length `json:"springLength,omitempty" is:"length of the springs, 0.2..1.6"`
+	// across, between the springs' or the axle brackets' middles; nil: between the rails
+	SpringsApart *length `json:"springsApart,omitempty" is:"distance between the springs, 0.3..2.5"`
+	// what welds, paint and fasteners add, share of the members' weight
+	Extra *float64 `json:"extra,omitempty" is:"share for welds and paint, share 0..0.3"`
+	// what there is to cut it from
+	Bars map[string]BarStock `json:"bars,omitempty" is:"bar"`
+	Kerf *length             `json:"kerf,omitempty" is:"kerf of the saw, 0..0.02"`
+}
+
+// Member is a straight bar of a frame.
+type Member struct {
+	Order int    `json:"order"`
+	Name  string `json:"name" is:"name, text 200"`
+	Role  Role   `json:"role,omitempty" is:"role"`
+	// its ends as one tapes them: where the bar's middle ends …
+	From FramePoint `json:"from"`
+	To   FramePoint `json:"to"`
+	// … and what it is made of
+	Profile Profile `json:"profile"`
+	// turned about its own length; a quarter lays a tube flat
+	Roll float64 `json:"roll,omitempty" is:"turn about its length, angle -3.2..3.2"`
+	// how each end is joined; empty: welded
+	FromJoint MemberJoint `json:"fromJoint,omitempty" is:"joint"`
+	ToJoint   MemberJoint `json:"toJoint,omitempty" is:"joint"`
+}
+
+// FramePoint is a place on a frame: behind the front board, right of the deck's middle, and how high the
+// top of the bar lies over the deck's underside (mostly nought or below).
+type FramePoint struct {
+	Back  length `json:"back" is:"place, -12..25"`
+	Right length `json:"right" is:"place, -6..6"`
+	Up    length `json:"up,omitempty" is:"height, -3..4"`
+}
+
+// Role says what a member does.
+type Role string
+
+// The roles.
+const (
+	RoleRail    Role = "rail"  // along a side
+	RoleCross   Role = "cross" // across, under the deck
+	RoleDrawbar Role = "drawbar"
+	RoleUpright Role = "upright" // post or stake
+	RoleBrace   Role = "brace"
+)
+
+// Roles lists them.
+var Roles = []Role{RoleRail, RoleCross, RoleDrawbar, RoleUpright, RoleBrace}
+
+// MemberJoint says how a member's end is joined to what it touches.
+type MemberJoint string
+
+// The joints.
+const (
+	JointWeld  MemberJoint = "weld"
+	JointBolt  MemberJoint = "bolt"  // gives when it is bent
+	JointHinge MemberJoint = "hinge" // turns freely
+)
+
+// MemberJoints lists them.
+var MemberJoints = []MemberJoint{JointWeld, JointBolt, JointHinge}
+
+// BarStock is a bar to cut from: one length that is sold, or some that are there.
+type BarStock struct {
+	Order   int             `json:"order"`
+	Profile Profile         `json:"profile"`
+	Length  length          `json:"length" is:"bar's length, >0..15"`
+	Price   *quantity.Money `json:"price,omitempty" is:"price of a bar"`
+	// how many are there; nil: it is bought
+	Have *int `json:"have,omitempty" is:"number of bars, 0..200"`
+}
+
+// DefaultExtra is what welds, paint and fasteners add, share of the members' weight (practice, C).
+const DefaultExtra = 0.03
+
+// DefaultKerf is what a chop saw takes, m (practice, C).
+const DefaultKerf length = 0.0025
