@@ -7,6 +7,7 @@ import (
 	"zygonos/core/ask/clearance"
 	"zygonos/core/ask/drawbar"
 	"zygonos/core/ask/fit"
+	"zygonos/core/ask/frame"
 	"zygonos/core/ask/gear"
 	"zygonos/core/ask/hands"
 	"zygonos/core/ask/lashing"
@@ -77,6 +78,11 @@ var Questions = []Question{
 		return fs
 	}, Draw: func(r *rig.Rig, rep *Report) { rep.Schools = rack.Schools(r) }},
 	{Name: "launch", Stage: launch.Stage, Live: only(launch.Check)},
+	{Name: "frame", Stage: frame.Stage, Live: func(r *rig.Rig, rep *Report) []finding.Finding {
+		fs, p := frame.Check(r)
+		rep.Frame = p
+		return fs
+	}},
 	{Name: "drawbar", Stage: rack.Stage, Live: only(drawbar.Check)},
 	{
 		Name:  "ramp",
@@ -107,7 +113,7 @@ var Questions = []Question{
 }
 
 // Stages lists the stages whose worst outcome a report tells, in the order of the work.
-var Stages = []string{"job", "vehicle", "trailer", balance.Stage, rack.Stage, ramp.Stage, lashing.Stage, "road"}
+var Stages = []string{"job", "vehicle", "trailer", balance.Stage, rack.Stage, ramp.Stage, lashing.Stage, frame.Stage, "road"}
 
 // only is a question that tells findings alone.
 func only(check func(*rig.Rig) []finding.Finding) func(*rig.Rig, *Report) []finding.Finding {

@@ -10,6 +10,7 @@ import (
 	"zygonos/core/ask/balance"
 	"zygonos/core/ask/clearance"
 	"zygonos/core/ask/fit"
+	"zygonos/core/ask/frame"
 	"zygonos/core/ask/lashing"
 	"zygonos/core/ask/plausible"
 	"zygonos/core/ask/rack"
@@ -58,6 +59,7 @@ type Report struct {
 	Sway      *sway.Chart           `json:"sway,omitempty"`   // settled
 	Swing     *clearance.Swing      `json:"swing,omitempty"`  // settled
 	Racks     []rack.Built          `json:"racks"`
+	Frame     *frame.Picture        `json:"frame,omitempty"`   // the trailer's own, where it is drawn
 	Ways      []shift.Way           `json:"ways,omitempty"`    // to move a heavy thing
 	Without   []without.Other       `json:"without,omitempty"` // the same job without the trailer
 	Loaders   *ramp.Loaders         `json:"loaders,omitempty"`

@@ -222,18 +222,23 @@ type Bit struct {
 	Name string          `json:"name"`
 	Path string          `json:"path"`
 	Mass finding.Measure `json:"mass"`
+	At   float64         `json:"at"` // behind the ball, m
 	How  plan.How        `json:"how"`
 }
 
 // Bits lists what the drawn empty trailer is made of; nil where it is not whole.
 func (r *Rig) Bits() (out []Bit) {
-	if r.Drawn == nil || !r.Drawn.Whole || r.DeckFront == nil {
+	if r.Drawn == nil || !r.Drawn.Whole || r.DeckFront == nil || r.Axle == nil {
 		return nil
 	}
 	rough := r.Rough
 	defer func() { r.Rough = rough }() // asking adds no need twice
 	for _, b := range r.bits() {
-		out = append(out, Bit{b.name, b.path, *finding.Of(quantity.KindMass, b.mass), b.how})
+		at := b.at.Nominal
+		if b.onAxle {
+			at = r.Axle.Nominal
+		}
+		out = append(out, Bit{b.name, b.path, *finding.Of(quantity.KindMass, b.mass), at, b.how})
 	}
 	return out
 }

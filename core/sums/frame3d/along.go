@@ -77,7 +77,7 @@ func (o *Solution) Along(member int) []Inside {
 	for _, s := range o.Stations(member) {
 		before := o.At(member, s, false)
 		out = append(out, before)
-		if behind := o.At(member, s, true); behind != before && s < o.s.els[member].l {
+		if behind := o.At(member, s, true); behind != before && s < o.s.els[member].l-1e-9 {
 			out = append(out, behind)
 		}
 	}

@@ -1,0 +1,428 @@
+// Package frame answers whether a trailer's own frame bears what it carries: which member is used most,
+// how far it bends, how it twists, and what there is to cut. Formulas: docs/method/frame.md.
+package frame
+
+import (
+	"errors"
+	"math"
+
+	"zygonos/core/facts/norms"
+	"zygonos/core/lang/finding"
+	"zygonos/core/lang/quantity"
+	"zygonos/core/lang/said"
+	"zygonos/core/lang/scene"
+	"zygonos/core/parts"
+	"zygonos/core/rig"
+	"zygonos/core/sums/frame3d"
+)
+
+// Stage under which the findings stand.
+const Stage = "frame"
+
+// Codes of the findings made here.
+const (
+	CodeWhole    = "frame.whole"
+	CodeStrength = "frame.strength"
+	CodeBend     = "frame.bend"
+	CodeOpen     = "frame.open"
+	CodeWeighed  = "frame.weighed"
+)
+
+// Figures of practice (confidence C).
+const (
+	sagLimit  = 250.0 // of a bar's length
+	openShare = 0.10  // of its strength that torsion may take of an open section
+	hides     = 0.15  // share by which drawing and scale may differ
+)
+
+// Picture is what the Frame stage shows beside its checks.
+type Picture struct {
+	Whole   bool            `json:"whole"`
+	Mass    finding.Measure `json:"mass"` // of the members, without welds and paint
+	Empty   []rig.Bit       `json:"empty,omitempty"`
+	Members []MemberUse     `json:"members"`
+	Cases   []CaseUse       `json:"cases,omitempty"` // worst first
+	Twist   *Twist          `json:"twist,omitempty"`
+	Pieces  []PieceRow      `json:"pieces"`
+	Views   []scene.View    `json:"views"` // from above, from the side, from behind
+}
+
+// MemberUse is a member with what its worst case takes of its strength.
+type MemberUse struct {
+	Path   string           `json:"path"`
+	Name   string           `json:"name"`
+	Says   said.Sentence    `json:"says"` // its section
+	Length finding.Measure  `json:"length"`
+	Mass   finding.Measure  `json:"mass"`
+	Use    *finding.Measure `json:"use,omitempty"`
+	Case   said.Sentence    `json:"case,omitempty"`
+	At     *finding.Measure `json:"at,omitempty"` // from its beginning
+	Bends  *finding.Measure `json:"bends,omitempty"`
+}
+
+// CaseUse is a load case with the member that it uses most.
+type CaseUse struct {
+	Says   said.Sentence   `json:"says"`
+	Use    finding.Measure `json:"use"`
+	Member string          `json:"member"` // path
+	Name   string          `json:"name"`
+	Lifts  bool            `json:"lifts,omitempty"` // a wheel is off the ground
+}
+
+// Twist is how soft the frame is when three corners stand and the fourth is pushed down.
+type Twist struct {
+	Degrees finding.Measure `json:"degrees"` // a kN·m
+	Corner  finding.Measure `json:"corner"`  // that the free corner dips under 100 kg, m
+}
+
+// PieceRow is a row of the cut list.
+type PieceRow struct {
+	Says    said.Sentence   `json:"says"`
+	Count   int             `json:"count"`
+	Length  finding.Measure `json:"length"`
+	Mass    finding.Measure `json:"mass"` // of all
+	Members []string        `json:"members"`
+}
+
+// judged is a frame with what every case takes of it.
+type judged struct {
+	r       *rig.Rig
+	m       *model
+	answers []*answer
+	worst   []int // case of each bar that takes most of it
+	sure    float64
+	bearing bool // the deck lies on something
+	err     error
+}
+
+// Check judges a drawn frame, and draws what its stage shows; nothing where none is drawn.
+func Check(r *rig.Rig) ([]finding.Finding, *Picture) {
+	if r.Drawn == nil {
+		return nil, nil
+	}
+	if f, broken := whole(r); broken {
+		return []finding.Finding{f}, picture(&judged{r: r})
+	}
+	j := judge(r)
+	return j.findings(), picture(j)
+}
+
+func (j *judged) findings() []finding.Finding {
+	out := []finding.Finding{j.strength()}
+	if len(j.answers) > 0 {
+		out = append(out, j.bend())
+		if f, is := j.open(); is {
+			out = append(out, f)
+		}
+	}
+	if f, is := weighed(j.r); is {
+		out = append(out, f)
+	}
+	return out
+}
+
+func base(r *rig.Rig, code, title string) finding.Finding {
+	return finding.Finding{
+		Code: code, Stage: Stage, Scope: r.Scope, Gate: finding.GateCut, Subject: "/trailers/" + r.Scope.Trailer + "/frame",
+		Title: said.Say(title), Outcome: finding.Holds,
+		Source: norms.Practice("reserve 1.5 on yield, 2.5 on timber; factors of the load cases"),
+	}
+}
+
+// names lists members, three at most.
+func names(r *rig.Rig, at []int) said.Sentence {
+	var list []said.Sentence
+	for i, k := range at {
+		if i == 3 {
+			list = append(list, said.Say("% more", said.Count(len(at)-3)))
+			break
+		}
+		list = append(list, said.Say("%", said.Name(r.Drawn.Bars[k].Member.Name, "a member")))
+	}
+	return said.List(list...)
+}
+
+// whole tells what keeps the drawing from being a frame.
+func whole(r *rig.Rig) (f finding.Finding, broken bool) {
+	f = base(r, CodeWhole, "The drawing")
+	d := r.Drawn
+	for i := range d.Bars {
+		if b := &d.Bars[i]; b.Wrong != "" {
+			f.Outcome, f.Subject = finding.Fails, f.Subject+"/members/"+b.ID
+			f.Says = said.Say("% cannot bear anything: "+b.Wrong+". Type its sizes anew.", said.Name(b.Member.Name, "A member"))
+			return f, true
+		}
+	}
+	f.Outcome = finding.Unknown
+	switch {
+	case r.DeckFront == nil || r.Axle == nil:
+		f.Says = said.Say("Where coupling and axle stand is not known, so the frame is not loaded.")
+		f.Needs = append(f.Needs, r.Needs...)
+		return f, true
+	case len(d.Loose) > 0:
+		f.Says = append(names(r, d.Loose), said.Say(" touch nothing else. Move their ends to what they should meet.")...)
+		f.Needs = []finding.Need{{
+			Path: f.Subject + "/members/" + d.Bars[d.Loose[0]].ID + "/from/back", Says: said.Say("where it meets the frame"),
+			Where: said.Say("Its end must come within 6 mm of the other member's face."),
+		}}
+		return f, true
+	case len(d.Noses) == 0:
+		f.Says = said.Say("No member reaches the {coupling}: draw the {drawbar} to within % of the ball.", said.Length(0.6))
+		f.Needs = []finding.Need{{
+			Path: f.Subject + "/members", Says: said.Say("the {drawbar}'s front end"),
+			Where: said.Say("It ends where the {coupling} is bolted on."),
+		}}
+		return f, true
+	}
+	return f, false
+}
+
+// judge solves all cases.
+func judge(r *rig.Rig) *judged {
+	j := &judged{r: r, m: build(r), bearing: true}
+	if j.m == nil || j.m.missing != "" {
+		return j
+	}
+	if j.m.solver, j.err = frame3d.New(&j.m.m); j.err != nil {
+		return j
+	}
+	all := j.m.bodies()
+	cs := cases(j.m)
+	for i := range cs {
+		a, ok := j.m.solve(&cs[i], all, true)
+		j.bearing = j.bearing && ok
+		if a == nil {
+			continue
+		}
+		if a.err != nil {
+			j.err = a.err
+			continue
+		}
+		j.answers = append(j.answers, a)
+	}
+	j.worst = make([]int, len(j.m.bars))
+	for k := range j.m.bars {
+		for i, a := range j.answers {
+			if a.uses[k].share > j.answers[j.worst[k]].uses[k].share {
+				j.worst[k] = i
+			}
+		}
+	}
+	for i := range cs { // with the weights as they are most likely, where at their most they are too much
+		for _, a := range j.answers {
+			if a.id != cs[i].id || a.uses[a.worst].share <= 1 {
+				continue
+			}
+			if b, _ := j.m.solve(&cs[i], all, false); b != nil && b.err == nil {
+				j.sure = math.Max(j.sure, b.uses[b.worst].share)
+			}
+		}
+	}
+	return j
+}
+
+// most is the bar that is used most, with its case.
+func (j *judged) most() (bar int, c *answer, share float64) {
+	for k := range j.worst {
+		a := j.answers[j.worst[k]]
+		if a.uses[k].share > share || c == nil {
+			bar, c, share = k, a, a.uses[k].share
+		}
+	}
+	return bar, c, share
+}
+
+func (j *judged) name(bar int) said.Piece { return said.Name(j.m.bars[bar].Member.Name, "a member") }
+
+func (j *judged) path(bar int) string {
+	return "/trailers/" + j.r.Scope.Trailer + "/frame/members/" + j.m.bars[bar].ID
+}
+
+// strength judges the member that is used most over all cases.
+func (j *judged) strength() finding.Finding {
+	f := base(j.r, CodeStrength, "Strength of the frame")
+	unknown := func(says said.Sentence, needs ...finding.Need) finding.Finding {
+		f.Outcome, f.Says, f.Needs = finding.Unknown, says, needs
+		return f
+	}
+	var free *frame3d.MechanismError
+	switch {
+	case j.m == nil:
+		return unknown(said.Say("The frame cannot be loaded yet."), j.r.Needs...)
+	case j.m.missing != "":
+		return unknown(said.Say("The axle finds no place: "+j.m.missing+"."), finding.Need{
+			Path: f.Subject + "/springsApart", Says: said.Say("where the springs or brackets sit"),
+			Where: said.Say("Draw a rail on both sides that runs over them, or tape the distance between the springs."),
+		})
+	case errors.As(j.err, &free):
+		return unknown(append(said.Say("The frame is a mechanism: % moves freely.", j.near(free.Node)),
+			said.Say(" Weld a joint that is told as hinged, or brace it.")...), finding.Need{
+			Path: f.Subject + "/members", Says: said.Say("what holds it"), Where: said.Say("Look at its joints."),
+		})
+	case j.err != nil || len(j.answers) == 0:
+		return unknown(said.Say("The frame cannot be solved as it is drawn."), finding.Need{
+			Path: f.Subject + "/members", Says: said.Say("its members"), Where: said.Say("Look for one that is drawn twice."),
+		})
+	case !j.bearing:
+		return unknown(said.Say("Nothing under the deck bears it: draw cross members, or two rails level with the top."),
+			finding.Need{Path: f.Subject + "/members", Says: said.Say("what the deck lies on"), Where: said.Say("Cross members whose tops are flush.")})
+	case len(j.r.Needs) > 0:
+		return unknown(said.Say("What the frame carries is not all known."), j.r.Needs...)
+	}
+	bar, c, share := j.most()
+	u := &c.uses[bar]
+	f.AtMost(quantity.KindShare, share, 1)
+	f.Subject = j.path(bar)
+	if f.Outcome == finding.Fails && j.sure <= 1 {
+		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
+	}
+	f.Says = append(said.Say("% is used to % of what it is used to at most, ", j.name(bar), said.Share(share)), c.name...)
+	f.Says = append(f.Says, said.Say(".")...)
+	switch {
+	case f.Outcome == finding.Fails:
+		f.Says = append(f.Says, said.Say(" A deeper or thicker section, a cross member nearer, or less load.")...)
+	case f.Outcome == finding.Tight && f.Tight == finding.GuessTooRough:
+		f.Says = append(f.Says, said.Say(" With the weights at their most; weigh what is guessed.")...)
+	}
+	for i := range j.m.bars {
+		if _, c, s := j.of(i); c != nil && s > 0.5 {
+			parts.Unsure(&f, j.m.bars[i].Member.Profile)
+		}
+	}
+	f.HasWork, f.Work = true, func() []finding.Step { return j.work(bar, c, u) }
+	return f
+}
+
+// of is what its worst case takes of a bar.
+func (j *judged) of(bar int) (at int, c *answer, share float64) {
+	if len(j.answers) == 0 {
+		return 0, nil, 0
+	}
+	c = j.answers[j.worst[bar]]
+	return j.worst[bar], c, c.uses[bar].share
+}
+
+// near is the member whose joint a node is.
+func (j *judged) near(node int) said.Piece {
+	for i := range j.m.places {
+		for _, p := range j.m.places[i] {
+			if p.node == node {
+				return j.name(i)
+			}
+		}
+	}
+	return said.Piece{Text: "the axle"}
+}
+
+// work is the sum behind the strength.
+func (j *judged) work(bar int, c *answer, u *use) []finding.Step {
+	stress := func(symbol, says string, v float64) finding.StepTerm {
+		return finding.StepTerm{
+			Symbol: symbol, Says: said.Say(says), Measure: finding.Exactly(quantity.KindStress, v), How: "computed",
+		}
+	}
+	return []finding.Step{{
+		Symbol: "σ", Says: append(said.Say("in % at % from its beginning, ", j.name(bar), said.Length(u.at)), c.name...),
+		Formula: "σ = √((N/χA + My/χW + Mz/W)² + 3·(T/Wt + 2V/A)²)", Result: finding.Exactly(quantity.KindStress, u.stress),
+		Source: &practice,
+		Terms: []finding.StepTerm{
+			stress("N/χA", "pull or push along it", u.axial),
+			stress("My/χW", "bending up and down", u.bend),
+			stress("Mz/W", "bending sideways", u.sideways),
+			stress("T/Wt", "torsion", u.twist),
+		},
+	}, {
+		Symbol: "u", Says: said.Say("of what it is used to at most"), Formula: "u = σ/σ_w",
+		Result: finding.Exactly(quantity.KindShare, u.share), Source: &practice,
+		Terms: []finding.StepTerm{{
+			Symbol: "σ_w", Says: said.Say("yield over 1.5, timber over 2.5; beside a weld what it leaves"),
+			Measure: finding.Exactly(quantity.KindStress, j.m.allowed(bar, u.at)), How: "rule followed",
+		}},
+	}}
+}
+
+// bend judges how far members bend off their own line, laden and level.
+func (j *judged) bend() finding.Finding {
+	f := base(j.r, CodeBend, "Bending of the frame")
+	f.Source = norms.Practice("a 250th of the length, laden and level")
+	bar, most, share := 0, 0.0, -1.0
+	for i := range j.m.bars {
+		s := j.m.sag(j.answers[0].s, i)
+		if v := s * sagLimit / j.m.bars[i].Length; v > share {
+			bar, most, share = i, s, v
+		}
+	}
+	limit := j.m.bars[bar].Length / sagLimit
+	f.Subject = j.path(bar)
+	f.AtMost(quantity.KindLength, most, limit)
+	if f.Outcome == finding.Fails { // it bends and does not break: no reason not to drive
+		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+	}
+	f.Says = said.Say("% bends % off its line, laden and level; % is usual at most.", j.name(bar), said.Length(most), said.Length(limit))
+	if j.answers[0].id != level.id || !quantity.Finite(most) {
+		f.Outcome, f.Says = finding.Unknown, said.Say("How far the frame bends is not known.")
+		f.Needs = []finding.Need{{Path: f.Subject, Says: said.Say("its section"), Where: said.Say("Measure it.")}}
+	}
+	return f
+}
+
+// open tells of an open section that carries torsion: walls that close no ring twist, and what warping holds
+// is not counted.
+func (j *judged) open() (finding.Finding, bool) {
+	f := base(j.r, CodeOpen, "Open sections and torsion")
+	bar, most := -1, openShare
+	for i := range j.m.bars {
+		for _, a := range j.answers {
+			if a.uses[i].open > most {
+				bar, most = i, a.uses[i].open
+			}
+		}
+	}
+	if bar < 0 {
+		return f, false
+	}
+	f.Subject = j.path(bar)
+	f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+	f.Figure = finding.Exactly(quantity.KindShare, most)
+	f.Says = said.Say(
+		"% is an open section and is twisted: torsion alone takes % of it. A closed tube, or a second wall welded on.",
+		j.name(bar), said.Share(most),
+	)
+	return f, true
+}
+
+// weighed holds what the scale says against the drawing.
+func weighed(r *rig.Rig) (finding.Finding, bool) {
+	f := base(r, CodeWeighed, "Scale and drawing")
+	f.Gate = ""
+	real, bits := r.EmptyMass(), r.Bits()
+	if r.EmptyWay == "from the drawing" || real == nil || len(bits) == 0 || r.Trailer.Empty.Mass == nil && r.Trailer.Empty.Axle == nil &&
+		r.Trailer.Empty.Left == nil {
+		return f, false
+	}
+	drawn, low, high := 0.0, 0.0, 0.0
+	for _, b := range bits {
+		s := rangeOf(&b.Mass)
+		drawn, low, high = drawn+s.Nominal, low+s.Low, high+s.High
+	}
+	for id := range r.Trailer.Empty.Parts { // what was on when it was weighed
+		if m := r.Plan.Parts[id].Mass; m != nil {
+			s := m.Range(r.Plan).Floats()
+			drawn, low, high = drawn+s.Nominal, low+s.Low, high+s.High
+		}
+	}
+	off := real.Nominal - drawn
+	f.Figure = finding.Exactly(quantity.KindMass, math.Abs(off))
+	if real.High >= low && real.Low <= high || math.Abs(off) <= hides*real.Nominal {
+		f.Says = said.Say("Scale and drawing agree: % weighed, % drawn.", said.Mass(real.Nominal), said.Mass(drawn))
+		return f, true
+	}
+	f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+	f.Says = said.Say("The scale says %, the drawing %. Look for thicker walls, a floor or sides that are not fitted here, the axle's weight.",
+		said.Mass(real.Nominal), said.Mass(drawn))
+	if off < 0 {
+		f.Says = said.Say("The scale says %, the drawing %. Look for thinner walls, or a part that is counted twice.",
+			said.Mass(real.Nominal), said.Mass(drawn))
+	}
+	return f, true
+}

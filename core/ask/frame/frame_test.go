@@ -1,0 +1,274 @@
+package frame_test
+
+import (
+	"fmt"
+	"math"
+	"strings"
+	"testing"
+
+	"zygonos/core/ask/frame"
+	"zygonos/core/internal/sample"
+	"zygonos/core/lang/finding"
+	"zygonos/core/lang/quantity"
+	"zygonos/core/rig"
+)
+
+const (
+	rail  = `{"shape":"tube","height":0.08,"width":0.04,"wall":0.003,"material":"s235"}`
+	cross = `{"shape":"tube","height":0.04,"width":0.04,"wall":0.003,"material":"s235"}`
+	bar   = `{"shape":"tube","height":0.08,"width":0.08,"wall":0.004,"material":"s235"}`
+)
+
+// doc is a ladder under the sample's deck (1.0 m behind the ball, 2.5 m long, 1.4 m wide; axle 2.5 m behind
+// the ball): rails 1.2 m apart, five cross bars flush with them, a drawbar under the front three.
+func doc(profile func(id string) string) string {
+	var b strings.Builder
+	b.WriteString(`{"extra":0,"springLength":0.6,"members":{`)
+	add := func(n int, id, role string, x0, y0, x1, y1, up float64) {
+		if n > 1 {
+			b.WriteByte(',')
+		}
+		fmt.Fprintf(&b, `%q:{"order":%d,"name":%q,"role":%q,"from":{"back":%v,"right":%v,"up":%v},"to":{"back":%v,"right":%v,"up":%v},"profile":%s}`,
+			id, n, id, role, x0, y0, up, x1, y1, up, profile(id))
+	}
+	add(1, "left", "rail", 0, -0.6, 2.5, -0.6, 0)
+	add(2, "right", "rail", 0, 0.6, 2.5, 0.6, 0)
+	for i := range 5 {
+		x := 0.02 + float64(i)*0.615
+		add(3+i, "c"+string(rune('0'+i)), "cross", x, -0.58, x, 0.58, 0)
+	}
+	add(8, "drawbar", "drawbar", -0.95, 0, 1.27, 0, -0.04)
+	b.WriteString("}}")
+	return b.String()
+}
+
+func usual(id string) string {
+	switch id {
+	case "left", "right":
+		return rail
+	case "drawbar":
+		return bar
+	}
+	return cross
+}
+
+// exact are the sample's trailer by its drawing, with no doubt but in what is neither drawn nor fitted.
+func sets(frame string, more ...string) []string {
+	return append([]string{
+		"/trailers/t/frame", frame, "/trailers/t/empty", "{}", "/trailers/t/runningGear", `{"value":70,"plusMinus":0,"how":"weighed"}`,
+		"/trailers/t/suspension", `"leaf"`, "/trailers/t/deckHeight", `{"value":0.55,"plusMinus":0,"how":"weighed"}`,
+		"/trailers/t/floor", `"open"`, "/trailers/t/couplingHeight", "0.45",
+	}, more...)
+}
+
+func resolve(t *testing.T, frame string, more ...string) *rig.Rig {
+	t.Helper()
+	return rig.Resolve(sample.Plan(t, sets(frame, more...)...), "t", "o")
+}
+
+func find(t *testing.T, r *rig.Rig, code string) finding.Finding {
+	t.Helper()
+	fs, _ := frame.Check(r)
+	return sample.Find(t, fs, code)
+}
+
+// What the frame's supports bear is what balance says of the same rig: ball and wheels, to a millionth.
+func TestSupportsAgree(t *testing.T) {
+	for _, more := range [][]string{
+		nil,
+		{sample.Crate + "/at/back", "0.2"},
+		{sample.Crate + "/at/right", "0.15"},
+		{"/trailers/t/suspension", `"torsion"`},
+		{"/trailers/t/suspension", `"none"`},
+		{"/trailers/t/couplingToAxle/value", "2.7"},
+		{"/trailers/t/sideHeight", "0.3"},
+	} {
+		r := resolve(t, doc(usual), more...)
+		got := frame.Reactions(r)
+		want := []float64{r.Bears.Ball.Nominal, r.Bears.Left.Nominal, r.Bears.Right.Nominal}
+		for i := range want {
+			if math.Abs(got[i]-want[i]) > 1e-6*math.Abs(want[i]) {
+				t.Errorf("%v: supports bear %v, balance says %v", more, got, want)
+				break
+			}
+		}
+	}
+}
+
+// A bump on one wheel alone leaves the other wheel as it was: the rig lifts about the ball and rolls.
+func TestOneWheel(t *testing.T) {
+	r := resolve(t, doc(usual), sample.Crate+"/at/right", "0.1")
+	level, bump := frame.Reactions(r), frame.ReactionsOf(r, "bump-right")
+	if math.Abs(bump[1]-level[1]) > 1e-6*level[1] {
+		t.Errorf("level %v, bump %v", level, bump)
+	}
+	sprung := level[2] - 35 // half of the axle is not sprung
+	if want := level[2] + sprung*(r.Shock()-1); math.Abs(bump[2]-want) > 1e-6*want {
+		t.Errorf("the wheel bears %v, want %v", bump[2], want)
+	}
+}
+
+// A drawbar alone in front of the first cross bar bends as a beam on ball and cross bar: with the ball load
+// R and the shock k the moment where it meets the front cross bar is k·R·l less its own weight's part.
+func TestDrawbarMoment(t *testing.T) {
+	r := resolve(t, doc(usual))
+	stress := frame.StressAt(r, "bump", "drawbar", 0.97) // 0.95 + 0.02, at the front cross bar
+	ball := r.Bears.Ball.Nominal - 4                     // the coupling head hangs on the ball itself
+	w := 9.22                                            // kg/m by the table
+	l := 1.02                                            // from ball to cross bar
+	jockey := 8.5 * (l - 0.4)
+	want := 2 * 9.80665 * (ball*l - w*0.97*0.97/2 - jockey) / 27.8e-6 // W 27.8 cm³ by EN 10219-2
+	if math.Abs(stress-want) > 0.01*want {
+		t.Errorf("bends with %.4g Pa, by hand %.4g", stress, want)
+	}
+}
+
+func TestOutcomes(t *testing.T) {
+	if f := find(t, resolve(t, doc(usual), "/loads/crate/mass/value", "250"), frame.CodeStrength); f.Outcome != finding.Holds || len(f.Work()) != 2 {
+		t.Errorf("%s %+v %s %+v", f.Outcome, f.Figure, f.Says.Text(quantity.Locale{}), f.Needs)
+	}
+	thin := func(id string) string {
+		if id == "drawbar" {
+			return `{"shape":"tube","height":0.04,"width":0.04,"wall":0.002,"material":"s235"}`
+		}
+		return usual(id)
+	}
+	f := find(t, resolve(t, doc(thin)), frame.CodeStrength)
+	if f.Outcome != finding.Fails || !strings.HasSuffix(f.Subject, "/drawbar") {
+		t.Errorf("a thin drawbar: %s %s %+v", f.Outcome, f.Subject, f.Figure)
+	}
+	// a channel for a drawbar is twisted where the load stands to one side
+	channel := func(id string) string {
+		if id == "left" || id == "right" {
+			return `{"shape":"channel","height":0.08,"width":0.04,"wall":0.004,"material":"s235"}`
+		}
+		return usual(id)
+	}
+	if f := find(t, resolve(t, doc(channel), sample.Crate+"/at/right", "0.2"), frame.CodeOpen); f.Outcome != finding.Tight {
+		t.Errorf("open rails under a load to one side: %s", f.Outcome)
+	}
+	for name, more := range map[string][]string{
+		"an unweighed load": {"/loads/crate/mass", "-", "/loads/crate/kind", "-"},
+		"an island": {"/trailers/t/frame/members/i", `{"order":9,"name":"I","from":{"back":3,"right":-0.2},"to":{"back":3,"right":0.2},"profile":` +
+			cross + `}`},
+		"no drawbar":         {"/trailers/t/frame/members/drawbar", "-"},
+		"no axle":            {"/trailers/t/couplingToAxle", "-"},
+		"rails end too soon": {"/trailers/t/frame/members/left/to/back", "1.6", "/trailers/t/frame/members/right/to/back", "1.6", "/trailers/t/frame/members/c3", "-", "/trailers/t/frame/members/c4", "-"},
+	} {
+		fs, _ := frame.Check(resolve(t, doc(usual), more...))
+		for _, f := range fs {
+			if (f.Code == frame.CodeStrength || f.Code == frame.CodeWhole) && (f.Outcome != finding.Unknown || len(f.Needs) == 0) {
+				t.Errorf("%s: %s is %s, needs %d", name, f.Code, f.Outcome, len(f.Needs))
+			}
+		}
+		if len(fs) == 0 {
+			t.Errorf("%s: nothing is said", name)
+		}
+	}
+	// a hinge in a drawbar that only one cross bar holds: it folds
+	f = find(t, resolve(t, doc(usual), "/trailers/t/frame/members/left/fromJoint", `"hinge"`), frame.CodeStrength)
+	if f.Outcome == finding.Fails && f.Figure == nil {
+		t.Errorf("hinged: %+v", f)
+	}
+}
+
+// Heavier loads, a harder road: never less is used. A thicker wall of the member that is used most brings its
+// use down.
+func TestMonotone(t *testing.T) {
+	last := 0.0
+	for _, m := range []string{"100", "200", "400", "700"} {
+		f := find(t, resolve(t, doc(usual), "/loads/crate/mass/value", m), frame.CodeStrength)
+		if f.Figure.Value < last {
+			t.Errorf("%s kg use %v, less than %v", m, f.Figure.Value, last)
+		}
+		last = f.Figure.Value
+	}
+	road := find(t, resolve(t, doc(usual)), frame.CodeStrength)
+	track := find(t, resolve(t, doc(usual), "/outings/o/road", `"track"`), frame.CodeStrength)
+	if track.Figure.Value <= road.Figure.Value {
+		t.Errorf("track %v, road %v", track.Figure.Value, road.Figure.Value)
+	}
+	last = math.Inf(1)
+	for _, wall := range []string{"0.003", "0.004", "0.005"} {
+		r := resolve(t, doc(func(id string) string {
+			if id == "drawbar" {
+				return `{"shape":"tube","height":0.08,"width":0.08,"wall":` + wall + `,"material":"s235"}`
+			}
+			return usual(id)
+		}))
+		if s := frame.StressAt(r, "bump", "drawbar", 0.97); s >= last {
+			t.Errorf("wall %s: %v, not under %v", wall, s, last)
+		} else {
+			last = s
+		}
+	}
+}
+
+// Mirrored, and with its members in another order, the frame is used the same.
+func TestSame(t *testing.T) {
+	a := find(t, resolve(t, doc(usual), sample.Crate+"/at/right", "0.2"), frame.CodeStrength)
+	b := find(t, resolve(t, doc(usual), sample.Crate+"/at/right", "-0.2"), frame.CodeStrength)
+	// jack and corner stand on the right, so the cases that do not are held against each other
+	for _, id := range [][2]string{{"bump-left", "bump-right"}, {"bend-left", "bend-right"}, {"brake", "brake"}} {
+		x := frame.UseOf(resolve(t, doc(usual), sample.Crate+"/at/right", "0.2"), id[0])
+		y := frame.UseOf(resolve(t, doc(usual), sample.Crate+"/at/right", "-0.2"), id[1])
+		if math.Abs(x-y) > 1e-6*x {
+			t.Errorf("%v: %v mirrored is %v", id, x, y)
+		}
+	}
+	if a.Outcome != b.Outcome {
+		t.Errorf("%s mirrored is %s", a.Outcome, b.Outcome)
+	}
+	turned := strings.Replace(doc(usual), `"order":1,`, `"order":12,`, 1)
+	if c := find(t, resolve(t, turned, sample.Crate+"/at/right", "0.2"), frame.CodeStrength); math.Abs(c.Figure.Value-a.Figure.Value) > 1e-6 {
+		t.Errorf("other order: %v, %v", c.Figure.Value, a.Figure.Value)
+	}
+}
+
+// The frame of TestGrid stands on three corners: softer without its cross bars, stiffer closed than open.
+func TestTwist(t *testing.T) {
+	_, p := frame.Check(resolve(t, doc(usual)))
+	if p.Twist == nil {
+		t.Fatal("no twist")
+	}
+	_, q := frame.Check(resolve(t, doc(func(id string) string {
+		if strings.HasPrefix(id, "c") {
+			return `{"shape":"channel","height":0.04,"width":0.04,"wall":0.003,"material":"s235"}`
+		}
+		return usual(id)
+	})))
+	if q.Twist == nil || q.Twist.Corner.Value <= p.Twist.Corner.Value {
+		t.Errorf("open cross bars %+v, closed %+v", q.Twist, p.Twist)
+	}
+	// the angle is the dip over the rails' distance, a kN·m over 1.2 m is 0.8333 kN
+	dip := p.Twist.Corner.Value / (100 * 9.80665) * (1000 / 1.2)
+	if want := dip / 1.2; math.Abs(p.Twist.Degrees.Value-want) > 1e-9 {
+		t.Errorf("angle %v, want %v", p.Twist.Degrees.Value, want)
+	}
+}
+
+// The scale's figure is held against the drawing.
+func TestWeighed(t *testing.T) {
+	drawn := resolve(t, doc(usual)).EmptyMass().Nominal
+	for off, want := range map[float64]finding.Outcome{0: finding.Holds, 10: finding.Holds, 90: finding.Tight, -60: finding.Tight} {
+		m := fmt.Sprint(drawn + off - 20)
+		f := find(t, resolve(t, doc(usual), "/trailers/t/empty", `{"ball":{"mass":20,"plusMinus":0},"axle":{"mass":`+m+`,"plusMinus":0}}`), frame.CodeWeighed)
+		if f.Outcome != want {
+			t.Errorf("off by %v kg: %s: %s", off, f.Outcome, f.Says.Text(quantity.Locale{}))
+		}
+	}
+}
+
+// Nothing drawn, nothing said.
+func TestNone(t *testing.T) {
+	if fs, p := frame.Check(rig.Resolve(sample.Plan(t), "t", "o")); len(fs) > 0 || p != nil {
+		t.Error("a bought trailer is asked for its frame")
+	}
+}
+
+func BenchmarkFrame(b *testing.B) {
+	r := rig.Resolve(sample.Plan(b, sets(doc(usual))...), "t", "o")
+	for b.Loop() {
+		frame.Check(r)
+	}
+}

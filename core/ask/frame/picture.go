@@ -1,0 +1,129 @@
+package frame
+
+import (
+	"cmp"
+	"math"
+	"slices"
+
+	"zygonos/core/lang/finding"
+	"zygonos/core/lang/quantity"
+	"zygonos/core/parts"
+	"zygonos/core/sums/frame3d"
+)
+
+// picture is what the stage shows.
+func picture(j *judged) *Picture {
+	r := j.r
+	p := &Picture{
+		Whole: r.Drawn.Whole, Mass: *finding.Exactly(quantity.KindMass, r.Drawn.Mass), Empty: r.Bits(),
+		Members: []MemberUse{}, Pieces: pieces(r.Drawn.Bars),
+	}
+	for i := range r.Drawn.Bars {
+		b := &r.Drawn.Bars[i]
+		u := MemberUse{
+			Path: "/trailers/" + r.Scope.Trailer + "/frame/members/" + b.ID, Name: b.Member.Name,
+			Says: parts.SectionText(b.Member.Profile), Length: *finding.Exactly(quantity.KindLength, b.Length),
+			Mass: *finding.Exactly(quantity.KindMass, b.Each),
+		}
+		if _, c, share := j.of(i); c != nil {
+			u.Use, u.Case = finding.Exactly(quantity.KindShare, share), c.name
+			u.At = finding.Exactly(quantity.KindLength, c.uses[i].at)
+			u.Bends = finding.Exactly(quantity.KindLength, j.m.sag(j.answers[0].s, i))
+		}
+		p.Members = append(p.Members, u)
+	}
+	for _, a := range j.answers {
+		use := finding.Exactly(quantity.KindShare, a.uses[a.worst].share)
+		if use == nil {
+			continue
+		}
+		p.Cases = append(p.Cases, CaseUse{
+			Says: a.name, Use: *use, Member: j.path(a.worst), Name: j.m.bars[a.worst].Member.Name, Lifts: a.lifted,
+		})
+	}
+	slices.SortStableFunc(p.Cases, func(a, b CaseUse) int { return cmp.Compare(b.Use.Value, a.Use.Value) })
+	if len(j.answers) > 0 {
+		p.Twist = j.m.twist()
+	}
+	p.Views = views(j, p)
+	return p
+}
+
+// pieces are the cut list.
+func pieces(bars []parts.FrameBar) []PieceRow {
+	out := []PieceRow{}
+	for _, p := range parts.FramePieces(bars) {
+		n := len(p.Members)
+		out = append(out, PieceRow{
+			Says: parts.SectionText(p.Profile), Count: n, Length: *finding.Exactly(quantity.KindLength, p.Length),
+			Mass: *finding.Exactly(quantity.KindMass, p.Each*float64(n)), Members: p.Members,
+		})
+	}
+	return out
+}
+
+// corners are the four corner joints of the frame under the deck: the ends of its outermost rails, front
+// left, front right, rear left, rear right; nil where there are not two.
+func (m *model) corners() []int {
+	left, right := -1, -1
+	for i := range m.bars {
+		r := &m.bars[i]
+		if math.Abs(r.Axes[0].X) < 0.9 || len(m.places[i]) < 2 {
+			continue
+		}
+		y := r.Middle().Y
+		if y < -0.05 && (left < 0 || y < m.bars[left].Middle().Y) {
+			left = i
+		}
+		if y > 0.05 && (right < 0 || y > m.bars[right].Middle().Y) {
+			right = i
+		}
+	}
+	if left < 0 || right < 0 {
+		return nil
+	}
+	ends := func(bar int) (front, rear int) {
+		first, last := m.places[bar][0], m.places[bar][0]
+		for _, p := range m.places[bar] {
+			x := m.bars[bar].At(p.at).X
+			if x < m.bars[bar].At(first.at).X {
+				first = p
+			}
+			if x > m.bars[bar].At(last.at).X {
+				last = p
+			}
+		}
+		return first.node, last.node
+	}
+	fl, rl := ends(left)
+	fr, rr := ends(right)
+	return []int{fl, fr, rl, rr}
+}
+
+// twist is the frame on three corners with the fourth pushed down: the dip over the distance of the rails is
+// the angle, the force times that distance the torque.
+func (m *model) twist() *Twist {
+	at := m.corners()
+	if at == nil {
+		return nil
+	}
+	on := m.m
+	on.Supports = []frame3d.Support{
+		{Node: at[0], Held: [6]bool{true, true, true}}, {Node: at[1], Held: [6]bool{frame3d.Z: true}},
+		{Node: at[2], Held: [6]bool{false, true, true}},
+	}
+	s, err := frame3d.New(&on)
+	if err != nil {
+		return nil
+	}
+	const force = 1000.0
+	o := s.Solve(&frame3d.Case{Nodes: []frame3d.NodeLoad{{Node: at[3], Force: vec{Z: -force}}}})
+	dip := -o.Moved[at[3]][frame3d.Z]
+	wide := m.m.Nodes[at[3]].Y - m.m.Nodes[at[2]].Y
+	angle := finding.Exactly(quantity.KindAngle, dip/wide/(force*wide)*1000)
+	corner := finding.Exactly(quantity.KindLength, dip/force*100*quantity.Gravity)
+	if !(wide > 0) || angle == nil || corner == nil {
+		return nil
+	}
+	return &Twist{Degrees: *angle, Corner: *corner}
+}

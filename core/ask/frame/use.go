@@ -1,0 +1,237 @@
+package frame
+
+import (
+	"math"
+
+	"gonum.org/v1/gonum/spatial/r3"
+
+	"zygonos/core/lang/said"
+	"zygonos/core/parts"
+	"zygonos/core/sums/frame3d"
+	"zygonos/core/sums/section"
+)
+
+// use is how much of a bar's strength a case takes at its worst place.
+type use struct {
+	share                        float64 // 1 is all that it is used to
+	at                           float64 // m from the bar's beginning
+	stress                       float64 // Pa, as one figure
+	axial, bend, sideways, twist float64 // Pa, what it is made of
+	open                         float64 // share that torsion takes of an open section
+}
+
+// answer is how the frame answers a case.
+type answer struct {
+	name   said.Sentence
+	id     string
+	uses   []use // of each bar
+	worst  int   // bar
+	s      *frame3d.Solution
+	lifted bool // a wheel stands off the ground
+	err    error
+}
+
+// solve answers a case; all masses as they are most likely, or at their most.
+func (m *model) solve(c *loadCase, all []body, high bool) (*answer, bool) {
+	a := &answer{name: c.name, id: c.id}
+	l := &loader{model: m, c: &frame3d.Case{}}
+	l.cross, l.along = m.bearers()
+	ok := c.load(l, all, high)
+	on, solver := &m.m, m.solver
+	if c.stand != nil {
+		if on = c.stand(m); on == nil {
+			return nil, ok
+		}
+		solver = nil
+	}
+	for range 4 { // a wheel bears and does not pull: one that would is off the ground
+		if solver == nil {
+			if solver, a.err = frame3d.New(on); a.err != nil {
+				return a, ok
+			}
+			if on == &m.m {
+				m.solver = solver
+			}
+		}
+		a.s = solver.Solve(l.c)
+		lower := m.rising(on, a.s)
+		if lower == nil {
+			break
+		}
+		next, err := frame3d.New(lower)
+		if err != nil { // it would fall over: the case says so elsewhere
+			break
+		}
+		on, solver, a.lifted = lower, next, true
+	}
+	a.uses = make([]use, len(m.bars))
+	for e, p := range m.pieces {
+		u := m.used(a.s, e)
+		if u.share > a.uses[p.bar].share {
+			open := math.Max(u.open, a.uses[p.bar].open)
+			a.uses[p.bar] = u
+			a.uses[p.bar].open = open
+		}
+	}
+	for i := range a.uses {
+		if a.uses[i].share > a.uses[a.worst].share {
+			a.worst = i
+		}
+	}
+	return a, ok
+}
+
+// rising is the model without the wheels that would have to pull; nil where there is none.
+func (m *model) rising(on *frame3d.Model, s *frame3d.Solution) *frame3d.Model {
+	var out *frame3d.Model
+	for _, w := range m.wheels {
+		for _, i := range w {
+			if on.Supports[i].Held[frame3d.Z] && s.Reactions[i][frame3d.Z] < -1 {
+				if out == nil {
+					c := *on
+					c.Supports = append([]frame3d.Support(nil), on.Supports...)
+					out = &c
+				}
+				out.Supports[i].Held[frame3d.Z] = false
+			}
+		}
+	}
+	return out
+}
+
+// used is how much of a bar's strength an element takes at its worst place:
+//
+//	σ = N/(χ·A) + My/(χ_LT·Wy) + Mz/Wz,   τ = T/Wt + 2V/A,   √(σ² + 3τ²) against the working stress
+//
+// with χ for compression alone and χ_LT for open sections and flats on edge.
+func (m *model) used(s *frame3d.Solution, e int) (worst use) {
+	p := m.pieces[e]
+	r := &m.bars[p.bar]
+	length := p.to - p.from
+	chi, chiLT := buckles(r, length), tips(r, length)
+	wy, wz := r.Section.Wy, r.Section.Wz
+	if r.Section.FreeBendsAside {
+		wy, wz = r.Section.WMinor, r.Section.WMinor
+	}
+	for _, in := range s.Along(e) {
+		allowed := m.allowed(p.bar, p.from+in.At)
+		u := use{at: p.from + in.At}
+		u.axial = math.Abs(in.N) / r.Section.Area
+		if in.N < 0 {
+			u.axial /= chi
+		}
+		u.bend = math.Abs(in.My) / wy / chiLT
+		u.sideways = math.Abs(in.Mz) / wz
+		u.twist = math.Abs(in.T) / r.Twist.Wt
+		tau := u.twist + 2*math.Hypot(in.Vy, in.Vz)/r.Section.Area
+		u.stress = math.Hypot(u.axial+u.bend+u.sideways, math.Sqrt(3)*tau)
+		u.share = u.stress / allowed
+		if r.Twist.Open {
+			u.open = math.Sqrt(3) * u.twist / allowed
+		}
+		if u.share > worst.share {
+			u.open = math.Max(u.open, worst.open)
+			worst = u
+		} else {
+			worst.open = math.Max(worst.open, u.open)
+		}
+	}
+	return worst
+}
+
+// allowed is the stress that a bar is used to at most at a place, Pa: beside a weld what it leaves.
+func (m *model) allowed(bar int, at float64) float64 {
+	r := &m.bars[bar]
+	stock := r.Stock.InTheSun()
+	w := stock.Working()
+	if stock.Weld > 0 && stock.Weld < 1 {
+		for _, p := range m.places[bar] {
+			if p.weld && math.Abs(p.at-at) <= weldZone {
+				return w * stock.Weld
+			}
+		}
+	}
+	return w
+}
+
+// weldZone is how far a weld softens aluminium (EN 1999-1-1, 6.1.6.3: 25 to 30 mm), m.
+const weldZone = 0.030
+
+// buckles is χ of EN 1993-1-1, 6.3.1.2 with curve c: Φ = (1 + α(λ̄ − 0.2) + λ̄²)/2, χ = 1/(Φ + √(Φ² − λ̄²)),
+// α 0.49; the length is that between joints.
+func buckles(r *parts.FrameBar, length float64) float64 {
+	i := math.Sqrt(math.Min(r.Section.Minor, math.Min(r.Section.Iy, r.Section.Iz)) / r.Section.Area)
+	slender := length / i / (math.Pi * math.Sqrt(r.Stock.Modulus/r.Stock.Yield))
+	return reduced(slender, 0.49)
+}
+
+// tips is χ_LT of 6.3.2.2 with curve d (α 0.76) for what can tip sideways under bending: open sections and
+// flats on edge. M_cr = π/L·√(E·Iz·G·It), warping left out.
+func tips(r *parts.FrameBar, length float64) float64 {
+	shape := section.Shape(r.Member.Profile.Shape)
+	flat := shape == section.Bar && r.Section.Iy > 2*r.Section.Iz
+	if !r.Twist.Open && !flat {
+		return 1
+	}
+	critical := math.Pi / length * math.Sqrt(r.Stock.Modulus*r.Section.Minor*shear(r)*r.Twist.It)
+	return reduced(math.Sqrt(r.Section.Wy*r.Stock.Yield/critical), 0.76)
+}
+
+func reduced(slender, alpha float64) float64 {
+	if slender <= 0.2 {
+		return 1
+	}
+	phi := (1 + alpha*(slender-0.2) + slender*slender) / 2
+	return math.Min(1, 1/(phi+math.Sqrt(phi*phi-slender*slender)))
+}
+
+// sag is how far a bar bends off the line between its ends, m, downward and upward alike, at its joints and
+// midway between them.
+func (m *model) sag(s *frame3d.Solution, bar int) float64 {
+	r := &m.bars[bar]
+	var ends [2]vec
+	for _, p := range m.places[bar] {
+		if p.at < 1e-9 {
+			ends[0] = m.shift(s, r, p)
+		}
+		if p.at > r.Length-1e-9 {
+			ends[1] = m.shift(s, r, p)
+		}
+	}
+	off := func(at float64, by vec) float64 {
+		line := r3.Add(r3.Scale(1-at/r.Length, ends[0]), r3.Scale(at/r.Length, ends[1]))
+		d := r3.Sub(by, line)
+		d = r3.Sub(d, r3.Scale(r3.Dot(d, r.Axes[0]), r.Axes[0])) // across the bar
+		return r3.Norm(d)
+	}
+	most := 0.0
+	for _, p := range m.places[bar] {
+		most = math.Max(most, off(p.at, m.shift(s, r, p)))
+	}
+	for e, p := range m.pieces {
+		if p.bar != bar {
+			continue
+		}
+		_, z := s.Sag(e)
+		a, b := m.placeAt(bar, p.from), m.placeAt(bar, p.to)
+		mid := r3.Add(r3.Scale(0.5, r3.Add(m.shift(s, r, a), m.shift(s, r, b))), r3.Scale(z, r.Axes[2]))
+		most = math.Max(most, off((p.from+p.to)/2, mid))
+	}
+	return most
+}
+
+func (m *model) placeAt(bar int, at float64) place {
+	for _, p := range m.places[bar] {
+		if math.Abs(p.at-at) < 1e-9 {
+			return p
+		}
+	}
+	return m.places[bar][0]
+}
+
+// shift is how far a bar's own middle moves at a place: its node's shift and θ × arm.
+func (m *model) shift(s *frame3d.Solution, r *parts.FrameBar, p place) vec {
+	d := s.Moved[p.node]
+	arm := r3.Sub(r.At(p.at), m.m.Nodes[p.node])
+	return r3.Add(vec{X: d[0], Y: d[1], Z: d[2]}, r3.Cross(vec{X: d[3], Y: d[4], Z: d[5]}, arm))
+}

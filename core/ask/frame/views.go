@@ -1,0 +1,178 @@
+package frame
+
+import (
+	"cmp"
+	"fmt"
+	"math"
+	"slices"
+
+	"gonum.org/v1/gonum/spatial/r3"
+
+	"zygonos/core/lang/said"
+	"zygonos/core/lang/scene"
+	"zygonos/core/parts"
+)
+
+// views are the frame from above, from the side and from behind, to one scale. Members are shaded by how
+// much of their strength is used, in fifths, and carry the figure; they are taken where they are seen.
+func views(j *judged, p *Picture) []scene.View {
+	above := view(j, p, "frame-plan", "From above", func(v vec) scene.Point { return scene.Point{v.X, v.Y} }, vec{Z: 1})
+	side := view(j, p, "frame-side", "From the side", func(v vec) scene.Point { return scene.Point{v.X, -v.Z} }, vec{Y: -1})
+	behind := view(j, p, "frame-rear", "From behind", func(v vec) scene.Point { return scene.Point{v.Y, -v.Z} }, vec{X: 1})
+	for i := range p.Members {
+		b := &j.r.Drawn.Bars[i]
+		above.Handles = append(above.Handles, handles(b, p.Members[i].Path)...)
+	}
+	out := []scene.View{above, side, behind}
+	for i := range out {
+		out[i].Sense()
+	}
+	return out
+}
+
+// view draws the members as they are seen along a direction, the farther ones first.
+func view(j *judged, p *Picture, id, title string, at func(vec) scene.Point, toward vec) scene.View {
+	v := scene.View{ID: id, Title: said.Say(title), Min: scene.Point{math.Inf(1), math.Inf(1)}, Max: scene.Point{math.Inf(-1), math.Inf(-1)}}
+	grow := func(q scene.Point, by float64) {
+		for k := range 2 {
+			v.Min[k], v.Max[k] = math.Min(v.Min[k], q[k]-by), math.Max(v.Max[k], q[k]+by)
+		}
+	}
+	r := j.r
+	length, half, under := r.DeckLength(), r.DeckWidth()/2, -r.DeckHeight()
+	deck := []scene.Point{}
+	for _, c := range []vec{{}, {X: length}} {
+		for _, y := range []float64{-half, half} {
+			deck = append(deck, at(vec{X: c.X, Y: y, Z: 0.02}), at(vec{X: c.X, Y: y}))
+		}
+	}
+	v.Shapes = append(v.Shapes, scene.Shape{Form: scene.Polygon, Class: "frame-deck", Points: hull(deck)})
+	for _, q := range deck {
+		grow(q, 0.15)
+	}
+	if r.DeckFront != nil {
+		ball := vec{X: -r.DeckFront.Nominal}
+		if h := r.Trailer.CouplingHeight; h != nil {
+			ball.Z = float64(*h) + under
+		}
+		v.Shapes = append(v.Shapes, scene.Disc("ball", at(ball)[0], at(ball)[1], 0.03))
+		grow(at(ball), 0.12)
+	}
+	v.Shapes = append(v.Shapes, axles(j, id, at)...)
+	order := make([]int, len(r.Drawn.Bars))
+	for i := range order {
+		order[i] = i
+	}
+	slices.SortStableFunc(order, func(a, b int) int {
+		return cmp.Compare(r3.Dot(r.Drawn.Bars[a].Middle(), toward), r3.Dot(r.Drawn.Bars[b].Middle(), toward))
+	})
+	for _, i := range order {
+		b := &r.Drawn.Bars[i]
+		if b.Length == 0 {
+			continue
+		}
+		outline := hull(seen(b, at))
+		class := "member"
+		if u := p.Members[i].Use; u != nil {
+			class = fmt.Sprintf("member used-%d", min(5, 1+int(u.Value*5)))
+		}
+		v.Shapes = append(v.Shapes, scene.Shape{Form: scene.Polygon, Class: class, Thing: p.Members[i].Path, Points: outline})
+		for _, q := range outline {
+			grow(q, 0.1)
+		}
+	}
+	if id == "frame-plan" {
+		for i := range p.Members {
+			if u := p.Members[i].Use; u != nil && u.Value >= 0.2 {
+				m := at(r.Drawn.Bars[i].Middle())
+				v.Shapes = append(v.Shapes, scene.Label("use", "middle", m[0], m[1], said.Say("%", said.Share(math.Round(u.Value*100)/100))))
+			}
+		}
+	}
+	return v
+}
+
+// axles are the axles and wheels as the rig has them.
+func axles(j *judged, id string, at func(vec) scene.Point) (out []scene.Shape) {
+	r := j.r
+	if r.DeckFront == nil {
+		return nil
+	}
+	radius, half := r.WheelRadius(), 0.6
+	if t := r.Trailer.Track; t != nil {
+		half = float64(t.Value) / 2
+	}
+	z := radius - r.DeckHeight()
+	for _, x := range r.AxlesAt() {
+		x -= r.DeckFront.Nominal
+		a, b := at(vec{X: x, Y: -half, Z: z}), at(vec{X: x, Y: half, Z: z})
+		if id == "frame-side" {
+			out = append(out, scene.Disc("frame-wheel", a[0], a[1], radius))
+			continue
+		}
+		out = append(out, scene.Line("axle", a[0], a[1], b[0], b[1]))
+		for _, y := range []float64{-half, half} {
+			wheel := []scene.Point{}
+			for _, c := range []vec{{X: -radius, Y: -0.08, Z: -radius}, {X: radius, Y: 0.08, Z: radius}, {X: -radius, Y: 0.08, Z: radius}, {X: radius, Y: -0.08, Z: -radius}} {
+				wheel = append(wheel, at(vec{X: x + c.X, Y: y + c.Y, Z: z + c.Z}))
+			}
+			out = append(out, scene.Shape{Form: scene.Polygon, Class: "frame-wheel", Points: hull(wheel)})
+		}
+	}
+	return out
+}
+
+// seen are the corners of a bar.
+func seen(b *parts.FrameBar, at func(vec) scene.Point) (out []scene.Point) {
+	for _, end := range []vec{b.From, b.To} {
+		for _, y := range []float64{-b.Wide / 2, b.Wide / 2} {
+			for _, z := range []float64{-b.High / 2, b.High / 2} {
+				out = append(out, at(r3.Add(end, r3.Add(r3.Scale(y, b.Axes[1]), r3.Scale(z, b.Axes[2])))))
+			}
+		}
+	}
+	return out
+}
+
+// hull is the outline of points: Andrew's monotone chain.
+func hull(ps []scene.Point) []scene.Point {
+	ps = slices.Clone(ps)
+	slices.SortFunc(ps, func(a, b scene.Point) int { return cmp.Or(cmp.Compare(a[0], b[0]), cmp.Compare(a[1], b[1])) })
+	turn := func(o, a, b scene.Point) float64 { return (a[0]-o[0])*(b[1]-o[1]) - (a[1]-o[1])*(b[0]-o[0]) }
+	half := func(ps []scene.Point) (out []scene.Point) {
+		for _, p := range ps {
+			for len(out) > 1 && turn(out[len(out)-2], out[len(out)-1], p) <= 1e-12 {
+				out = out[:len(out)-1]
+			}
+			out = append(out, p)
+		}
+		return out
+	}
+	lower := half(ps)
+	slices.Reverse(ps)
+	upper := half(ps)
+	return append(lower[:len(lower)-1], upper[:len(upper)-1]...)
+}
+
+// handles take a member from above, along and across: both its ends move alike.
+func handles(b *parts.FrameBar, path string) (out []scene.Handle) {
+	label := said.Say("%", said.Name(b.Member.Name, "a member"))
+	for _, end := range []struct {
+		path string
+		p    float64
+		low  float64
+		high float64
+		to   scene.Point
+	}{
+		{"/from/back", float64(b.Member.From.Back), -12, 25, scene.Point{1, 0}},
+		{"/to/back", float64(b.Member.To.Back), -12, 25, scene.Point{1, 0}},
+		{"/from/right", float64(b.Member.From.Right), -6, 6, scene.Point{0, 1}},
+		{"/to/right", float64(b.Member.To.Right), -6, 6, scene.Point{0, 1}},
+	} {
+		out = append(out, scene.Handle{
+			Thing: path, Path: path + end.path, Direction: end.to, At: end.p, Min: end.low, Max: end.high,
+			Step: 0.005, Coarse: 0.05, Label: label,
+		})
+	}
+	return out
+}
