@@ -14,6 +14,7 @@ import (
 	"zygonos/core/review"
 	"zygonos/core/study"
 	"zygonos/core/study/change"
+	"zygonos/core/study/cut"
 	"zygonos/store"
 )
 
@@ -148,6 +149,13 @@ func init() { // a table that handlers name and that names handlers
 		{"POST", "/ties", "Straps for the outing's loads", Asking{}, study.TiePlan{}, 0, "",
 			studied(func(ctx context.Context, a *Asking) *study.TiePlan {
 				return study.PlanTies(ctx, a.Plan, a.Request)
+			})},
+		{"POST", "/cutting", "A drawn frame out of bars", Asking{}, cut.Cutting{}, 0, "",
+			studied(func(ctx context.Context, a *Asking) *cut.Cutting {
+				if c := cut.Frame(ctx, a.Plan, a.Trailer); c != nil {
+					return c
+				}
+				return &cut.Cutting{Sections: []cut.SectionCut{}}
 			})},
 		{"POST", "/changes", "From one outing to the next", Asking{}, change.Changes{}, 0, "",
 			studied(func(ctx context.Context, a *Asking) *change.Changes {

@@ -37,7 +37,7 @@ const (
 // makers make the patch of each thing that can be added.
 var makers = map[string]func(*plan.Plan, *Asked) ([]finding.Op, error){
 	"fitting": fitting, "rings": rings, "ramps": ramps, "cradle": cradle,
-	"carrier": carrier,
+	"carrier": carrier, "frame": frame,
 }
 
 // Whats lists what can be added.

@@ -9,8 +9,8 @@ import (
 	"zygonos/core/review"
 )
 
-// Drawing is the drawing of a rack by its part's path, or the rig's view of that
-// name; nil where there is none.
+// Drawing is the drawing of a rack by its part's path, or the rig's or its frame's
+// view of that name; nil where there is none.
 func Drawing(p *plan.Plan, q review.Request, key string) *scene.View {
 	rep := review.Review(p, q)
 	if id, ok := strings.CutPrefix(key, "/parts/"); ok {
@@ -21,9 +21,13 @@ func Drawing(p *plan.Plan, q review.Request, key string) *scene.View {
 		v := rack.Drawing(&part)
 		return &v
 	}
-	for i := range rep.Views {
-		if rep.Views[i].ID == key {
-			return &rep.Views[i]
+	views := rep.Views
+	if rep.Frame != nil {
+		views = append(views, rep.Frame.Views...)
+	}
+	for i := range views {
+		if views[i].ID == key {
+			return &views[i]
 		}
 	}
 	return nil

@@ -2,6 +2,7 @@ package frame
 
 import (
 	"math"
+	"slices"
 
 	"zygonos/core/lang/finding"
 	"zygonos/core/lang/quantity"
@@ -16,7 +17,7 @@ type loadCase struct {
 	name said.Sentence
 	why  finding.Source
 	// how the frame stands: supports beside or instead of the wheels
-	stand func(m *model) *frame3d.Model
+	stand func(m *model) []frame3d.Support
 	load  func(l *loader, all []body, high bool) bool
 }
 
@@ -192,40 +193,38 @@ func (l *loader) scrub(all []body, high bool) bool {
 }
 
 // unhitched leaves the coupling free to the side: the wheels hold it, chocked.
-func unhitched(m *model) *frame3d.Model {
-	out := m.m
-	out.Supports = append([]frame3d.Support(nil), m.m.Supports...)
-	out.Supports[0].Held[frame3d.Y] = false
+func unhitched(m *model) []frame3d.Support {
+	out := slices.Clone(m.m.Supports)
+	out[0].Held[frame3d.Y] = false
 	for _, w := range m.wheels {
 		for _, s := range w {
-			out.Supports[s].Held[frame3d.X], out.Supports[s].Held[frame3d.Y] = true, true
-			out.Supports[s].Spring[frame3d.Y] = 0
+			out[s].Held[frame3d.X], out[s].Held[frame3d.Y] = true, true
+			out[s].Spring[frame3d.Y] = 0
 		}
 	}
-	return &out
+	return out
 }
 
-// onJack takes the right wheels off the ground and stands the rail behind the axle on a jack.
-func onJack(m *model) *frame3d.Model {
-	rail, at := m.jackPlace()
-	if rail < 0 {
+// onJack takes the right wheels off the ground and stands the rail behind the axle on a jack; nil where
+// there is no rail.
+func onJack(m *model) []frame3d.Support {
+	at := m.jackPlace()
+	if at < 0 {
 		return nil
 	}
-	out := m.m
-	out.Supports = append([]frame3d.Support(nil), m.m.Supports...)
+	out := slices.Clone(m.m.Supports)
 	for _, w := range m.wheels {
-		out.Supports[w[1]].Held[frame3d.Z] = false
-		out.Supports[w[1]].Spring[frame3d.Y] = 0
+		out[w[1]].Held[frame3d.Z] = false
+		out[w[1]].Spring[frame3d.Y] = 0
 	}
-	out.Supports = append(out.Supports, frame3d.Support{Node: at, Held: [6]bool{frame3d.Z: true}})
-	return &out
+	return append(out, frame3d.Support{Node: at, Held: [6]bool{frame3d.Z: true}})
 }
 
-// jackPlace is the joint of the right rail that is nearest to where a jack goes.
-func (m *model) jackPlace() (rail, node int) {
-	rail, node = -1, -1
+// jackPlace is the joint of a right rail that is nearest to where a jack goes; −1 where there is none.
+func (m *model) jackPlace() (node int) {
+	node = -1
 	if len(m.axles) == 0 {
-		return rail, node
+		return node
 	}
 	want, best := m.axles[len(m.axles)-1]+jackSide, math.Inf(1)
 	for i := range m.bars {
@@ -235,9 +234,9 @@ func (m *model) jackPlace() (rail, node int) {
 		}
 		for _, p := range m.places[i] {
 			if d := math.Abs(r.At(p.at).X - want); d < best {
-				best, rail, node = d, i, p.node
+				best, node = d, p.node
 			}
 		}
 	}
-	return rail, node
+	return node
 }

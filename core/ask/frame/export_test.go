@@ -11,6 +11,7 @@ import (
 // solved answers one case with the masses as they are most likely.
 func solved(r *rig.Rig, id string) (*model, *answer) {
 	m := build(r)
+	m.solver, _ = frame3d.New(&m.m)
 	for _, c := range cases(m) {
 		if c.id == id {
 			a, _ := m.solve(&c, m.bodies(), false)

@@ -5,6 +5,7 @@ package frame
 import (
 	"errors"
 	"math"
+	"slices"
 
 	"zygonos/core/facts/norms"
 	"zygonos/core/lang/finding"
@@ -22,7 +23,8 @@ const Stage = "frame"
 // Codes of the findings made here.
 const (
 	CodeWhole    = "frame.whole"
-	CodeStrength = "frame.strength"
+	CodeStrength = "frame.strength" // laden, level and over bumps
+	CodeCases    = "frame.cases"    // in all other cases
 	CodeBend     = "frame.bend"
 	CodeOpen     = "frame.open"
 	CodeWeighed  = "frame.weighed"
@@ -95,7 +97,11 @@ type judged struct {
 	err     error
 }
 
-// Check judges a drawn frame, and draws what its stage shows; nothing where none is drawn.
+// quick are the cases that are solved while a hand moves.
+func quick(id string) bool { return id == "level" || id == "bump" }
+
+// Check judges a drawn frame laden and over bumps, and draws what its stage shows; nothing where none is
+// drawn.
 func Check(r *rig.Rig) ([]finding.Finding, *Picture) {
 	if r.Drawn == nil {
 		return nil, nil
@@ -103,17 +109,42 @@ func Check(r *rig.Rig) ([]finding.Finding, *Picture) {
 	if f, broken := whole(r); broken {
 		return []finding.Finding{f}, picture(&judged{r: r})
 	}
-	j := judge(r)
+	j := judge(r, quick)
 	return j.findings(), picture(j)
 }
 
+// Rest judges it in all other cases.
+func Rest(r *rig.Rig) []finding.Finding {
+	if r.Drawn == nil || !r.Drawn.Whole {
+		return nil
+	}
+	j := judge(r, func(id string) bool { return !quick(id) })
+	f := j.strength(CodeCases, "Strength beside the road")
+	if f.Outcome == finding.Unknown && (j.err == nil || j.m == nil || j.m.solver == nil) { // the other finding says why
+		return nil
+	}
+	out := []finding.Finding{f}
+	if f, is := j.open(); is {
+		out = append(out, f)
+	}
+	return out
+}
+
+// Whole is the picture with every case; nil where no frame is drawn.
+func Whole(r *rig.Rig) *Picture {
+	if r.Drawn == nil {
+		return nil
+	}
+	if !r.Drawn.Whole {
+		return picture(&judged{r: r})
+	}
+	return picture(judge(r, func(string) bool { return true }))
+}
+
 func (j *judged) findings() []finding.Finding {
-	out := []finding.Finding{j.strength()}
+	out := []finding.Finding{j.strength(CodeStrength, "Strength of the frame")}
 	if len(j.answers) > 0 {
 		out = append(out, j.bend())
-		if f, is := j.open(); is {
-			out = append(out, f)
-		}
 	}
 	if f, is := weighed(j.r); is {
 		out = append(out, f)
@@ -177,8 +208,8 @@ func whole(r *rig.Rig) (f finding.Finding, broken bool) {
 	return f, false
 }
 
-// judge solves all cases.
-func judge(r *rig.Rig) *judged {
+// judge solves those cases that are wanted.
+func judge(r *rig.Rig, want func(id string) bool) *judged {
 	j := &judged{r: r, m: build(r), bearing: true}
 	if j.m == nil || j.m.missing != "" {
 		return j
@@ -187,7 +218,7 @@ func judge(r *rig.Rig) *judged {
 		return j
 	}
 	all := j.m.bodies()
-	cs := cases(j.m)
+	cs := slices.DeleteFunc(cases(j.m), func(c loadCase) bool { return !want(c.id) })
 	for i := range cs {
 		a, ok := j.m.solve(&cs[i], all, true)
 		j.bearing = j.bearing && ok
@@ -239,8 +270,8 @@ func (j *judged) path(bar int) string {
 }
 
 // strength judges the member that is used most over all cases.
-func (j *judged) strength() finding.Finding {
-	f := base(j.r, CodeStrength, "Strength of the frame")
+func (j *judged) strength(code, title string) finding.Finding {
+	f := base(j.r, code, title)
 	unknown := func(says said.Sentence, needs ...finding.Need) finding.Finding {
 		f.Outcome, f.Says, f.Needs = finding.Unknown, says, needs
 		return f

@@ -42,7 +42,7 @@ func picture(j *judged) *Picture {
 		})
 	}
 	slices.SortStableFunc(p.Cases, func(a, b CaseUse) int { return cmp.Compare(b.Use.Value, a.Use.Value) })
-	if len(j.answers) > 0 {
+	if len(j.answers) > 2 { // at rest
 		p.Twist = j.m.twist()
 	}
 	p.Views = views(j, p)
@@ -107,12 +107,10 @@ func (m *model) twist() *Twist {
 	if at == nil {
 		return nil
 	}
-	on := m.m
-	on.Supports = []frame3d.Support{
+	s, err := m.solver.On([]frame3d.Support{
 		{Node: at[0], Held: [6]bool{true, true, true}}, {Node: at[1], Held: [6]bool{frame3d.Z: true}},
 		{Node: at[2], Held: [6]bool{false, true, true}},
-	}
-	s, err := frame3d.New(&on)
+	})
 	if err != nil {
 		return nil
 	}

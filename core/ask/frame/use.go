@@ -2,6 +2,7 @@ package frame
 
 import (
 	"math"
+	"slices"
 
 	"gonum.org/v1/gonum/spatial/r3"
 
@@ -37,32 +38,26 @@ func (m *model) solve(c *loadCase, all []body, high bool) (*answer, bool) {
 	l := &loader{model: m, c: &frame3d.Case{}}
 	l.cross, l.along = m.bearers()
 	ok := c.load(l, all, high)
-	on, solver := &m.m, m.solver
+	supports, solver := m.m.Supports, m.solver
 	if c.stand != nil {
-		if on = c.stand(m); on == nil {
+		if supports = c.stand(m); supports == nil {
 			return nil, ok
 		}
-		solver = nil
+		if solver, a.err = m.solver.On(supports); a.err != nil {
+			return a, ok
+		}
 	}
 	for range 4 { // a wheel bears and does not pull: one that would is off the ground
-		if solver == nil {
-			if solver, a.err = frame3d.New(on); a.err != nil {
-				return a, ok
-			}
-			if on == &m.m {
-				m.solver = solver
-			}
-		}
 		a.s = solver.Solve(l.c)
-		lower := m.rising(on, a.s)
-		if lower == nil {
+		rest := m.rising(supports, a.s)
+		if rest == nil {
 			break
 		}
-		next, err := frame3d.New(lower)
+		next, err := m.solver.On(rest)
 		if err != nil { // it would fall over: the case says so elsewhere
 			break
 		}
-		on, solver, a.lifted = lower, next, true
+		supports, solver, a.lifted = rest, next, true
 	}
 	a.uses = make([]use, len(m.bars))
 	for e, p := range m.pieces {
@@ -81,18 +76,15 @@ func (m *model) solve(c *loadCase, all []body, high bool) (*answer, bool) {
 	return a, ok
 }
 
-// rising is the model without the wheels that would have to pull; nil where there is none.
-func (m *model) rising(on *frame3d.Model, s *frame3d.Solution) *frame3d.Model {
-	var out *frame3d.Model
+// rising are the supports without the wheels that would have to pull; nil where none would.
+func (m *model) rising(on []frame3d.Support, s *frame3d.Solution) (out []frame3d.Support) {
 	for _, w := range m.wheels {
 		for _, i := range w {
-			if on.Supports[i].Held[frame3d.Z] && s.Reactions[i][frame3d.Z] < -1 {
+			if on[i].Held[frame3d.Z] && s.Reactions[i][frame3d.Z] < -1 {
 				if out == nil {
-					c := *on
-					c.Supports = append([]frame3d.Support(nil), on.Supports...)
-					out = &c
+					out = slices.Clone(on)
 				}
-				out.Supports[i].Held[frame3d.Z] = false
+				out[i].Held[frame3d.Z] = false
 			}
 		}
 	}

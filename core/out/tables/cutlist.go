@@ -11,7 +11,7 @@ import (
 	"zygonos/core/review"
 )
 
-// CutList is the pieces of the racks that are on, and of own ramps, as a table: lengths
+// CutList is the pieces of the racks that are on, of own ramps and of a drawn frame, as a table: lengths
 // in mm, masses in kg.
 func CutList(p *plan.Plan, rep *review.Report) []byte {
 	l := p.Locale()
@@ -59,7 +59,21 @@ func CutList(p *plan.Plan, rep *review.Report) []byte {
 			rows = append(rows, rampPieces(part, l)...)
 		}
 	}
-	return write(rows)
+	return write(append(rows, framePieces(p, rep, l)...))
+}
+
+// framePieces are the rows of the trailer's own frame, those of one section and length together.
+func framePieces(p *plan.Plan, rep *review.Report, l quantity.Locale) (rows [][]string) {
+	if rep.Frame == nil {
+		return nil
+	}
+	for _, x := range rep.Frame.Pieces {
+		name := p.Trailers[rep.Scope.Trailer].Frame.Members[x.Members[0]].Name
+		rows = append(rows, []string{"frame", name, x.Says.Text(l), strconv.Itoa(x.Count),
+			strconv.FormatFloat(x.Length.Value*1000, 'f', 0, 64), strconv.FormatFloat(x.Mass.Value, 'f', 3, 64), "", ""})
+	}
+	return append(rows, []string{"frame", "in all", "", "", "",
+		strconv.FormatFloat(rep.Frame.Mass.Value, 'f', 3, 64), "", ""})
 }
 
 // rampPieces are the rows of own ramps; none of bought ones.

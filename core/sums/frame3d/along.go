@@ -28,19 +28,16 @@ func (o *Solution) At(member int, at float64, after bool) Inside {
 		force = r3.Add(force, p)
 		moment = r3.Add(moment, r3.Add(m, r3.Cross(Vec{X: s - at}, p)))
 	}
-	for i := range o.c.Points {
+	for _, i := range o.points[member] {
 		p := &o.c.Points[i]
-		s := math.Max(0, math.Min(e.l, p.At))
-		if p.Member == member && (s < at-1e-9 || after && s <= at+1e-9) {
+		s := max(0, min(e.l, p.At))
+		if s < at-1e-9 || after && s <= at+1e-9 {
 			add(s, into(e.axes, p.Force), into(e.axes, p.Moment))
 		}
 	}
-	for i := range o.c.Lines {
+	for _, i := range o.lines[member] {
 		l := &o.c.Lines[i]
-		if l.Member != member {
-			continue
-		}
-		a, b := math.Max(0, l.A), math.Min(math.Min(e.l, l.B), at)
+		a, b := max(0, l.A), min(e.l, l.B, at)
 		if !(b > a) {
 			continue
 		}
@@ -57,15 +54,11 @@ func (o *Solution) At(member int, at float64, after bool) Inside {
 func (o *Solution) Stations(member int) []float64 {
 	l := o.s.els[member].l
 	out := []float64{0, l / 4, l / 2, 3 * l / 4, l}
-	for i := range o.c.Points {
-		if p := &o.c.Points[i]; p.Member == member {
-			out = append(out, math.Max(0, math.Min(l, p.At)))
-		}
+	for _, i := range o.points[member] {
+		out = append(out, max(0, min(l, o.c.Points[i].At)))
 	}
-	for i := range o.c.Lines {
-		if p := &o.c.Lines[i]; p.Member == member {
-			out = append(out, math.Max(0, math.Min(l, p.A)), math.Max(0, math.Min(l, p.B)))
-		}
+	for _, i := range o.lines[member] {
+		out = append(out, max(0, min(l, o.c.Lines[i].A)), max(0, min(l, o.c.Lines[i].B)))
 	}
 	slices.Sort(out)
 	return slices.Compact(out)

@@ -363,20 +363,22 @@ func inverse(a [][]float64) ([][]float64, bool) {
 	return out, true
 }
 
-// turned is the element's stiffness at its nodes, global axes: rigid arms and own axes taken in.
+// turned is the element's stiffness at its nodes, global axes: rigid arms and own axes taken in, end by end.
 func (e *element) turned() (k matrix) {
 	t := e.transform()
 	var kt matrix
 	for r := range 12 {
 		for c := range 12 {
-			for x := range 12 {
+			from := c / 6 * 6
+			for x := from; x < from+6; x++ {
 				kt[r][c] += e.k[r][x] * t[x][c]
 			}
 		}
 	}
 	for r := range 12 {
+		from := r / 6 * 6
 		for c := range r + 1 {
-			for x := range 12 {
+			for x := from; x < from+6; x++ {
 				k[r][c] += t[x][r] * kt[x][c]
 			}
 			k[c][r] = k[r][c]

@@ -35,10 +35,37 @@ func New(model *Model) (*Solver, error) {
 	if len(model.Members) == 0 {
 		return nil, ErrEmpty
 	}
-	s := &Solver{model: model, at: make([][6]int, len(model.Nodes)), held: make([][6]int, len(model.Nodes))}
+	s := &Solver{model: model}
+	for i := range model.Members {
+		e, err := ready(model, i)
+		if err != nil {
+			return nil, err
+		}
+		s.els = append(s.els, e)
+		nz := nonzero{k: e.turned()}
+		for r := range 12 {
+			nz.node[r] = e.node(r)
+		}
+		s.k = append(s.k, nz)
+	}
+	return s, s.support()
+}
+
+// On is the same frame on other supports; its members are not made ready anew.
+func (s *Solver) On(supports []Support) (*Solver, error) {
+	model := *s.model
+	model.Supports = supports
+	out := &Solver{model: &model, els: s.els, k: s.k}
+	return out, out.support()
+}
+
+// support numbers what is free on the model's supports and factorises its stiffness.
+func (s *Solver) support() error {
+	nodes := len(s.model.Nodes)
+	s.at, s.held = make([][6]int, nodes), make([][6]int, nodes)
 	any := false
-	for i, sup := range model.Supports {
-		if sup.Node < 0 || sup.Node >= len(model.Nodes) {
+	for i, sup := range s.model.Supports {
+		if sup.Node < 0 || sup.Node >= nodes {
 			continue
 		}
 		for d := range 6 {
@@ -49,27 +76,18 @@ func New(model *Model) (*Solver, error) {
 		}
 	}
 	if !any {
-		return nil, ErrSupport
+		return ErrSupport
 	}
-	springs := springsOf(model)
+	springs := springsOf(s.model)
 	diagonal := slices.Clone(springs)
-	for i := range model.Members {
-		e, err := ready(model, i)
-		if err != nil {
-			return nil, err
-		}
-		s.els = append(s.els, e)
-		k := e.turned()
-		nz := nonzero{k: k}
+	for i := range s.k {
+		nz := &s.k[i]
 		for r := range 12 {
-			node := e.node(r)
-			nz.node[r] = node
-			diagonal[node][r%6] += k[r][r]
+			diagonal[nz.node[r]][r%6] += nz.k[r][r]
 		}
-		s.k = append(s.k, nz)
 	}
 	s.number(diagonal)
-	return s, s.factorise(springs)
+	return s.factorise(springs)
 }
 
 // springsOf are the springs of the supports by node.
@@ -165,7 +183,8 @@ func (s *Solver) factorise(springs [][6]float64) error {
 		return nil
 	}
 	band := 0
-	for _, nz := range s.k {
+	for i := range s.k {
+		nz := &s.k[i]
 		for r := range 12 {
 			for c := range 12 {
 				i, j := s.at[nz.node[r]][r%6], s.at[nz.node[c]][c%6]
@@ -182,7 +201,8 @@ func (s *Solver) factorise(springs [][6]float64) error {
 				k.SetSymBand(i, j, k.At(i, j)+v*s.scale[i]*s.scale[j])
 			}
 		}
-		for _, nz := range s.k {
+		for i := range s.k {
+			nz := &s.k[i]
 			for r := range 12 {
 				for c := range 12 {
 					add(s.at[nz.node[r]][r%6], s.at[nz.node[c]][c%6], nz.k[r][c])
@@ -253,6 +273,8 @@ type Solution struct {
 
 	s *Solver
 	c *Case
+	// loads of each member, indexes into the case's
+	points, lines [][]int
 }
 
 // Solve answers one case.
@@ -271,15 +293,20 @@ func (s *Solver) Solve(c *Case) *Solution {
 		add(l.Node, l.Force, l.Moment)
 	}
 	own := make([][12]float64, len(s.els)) // what the loads along a member do to its rigid ends
+	out := &Solution{
+		Moved: make([][6]float64, nodes), s: s, c: c, points: make([][]int, len(s.els)), lines: make([][]int, len(s.els)),
+	}
 	for i := range c.Points {
 		p := &c.Points[i]
 		if p.Member >= 0 && p.Member < len(s.els) {
+			out.points[p.Member] = append(out.points[p.Member], i)
 			s.els[p.Member].point(&own[p.Member], p.At, p.Force, p.Moment)
 		}
 	}
 	for i := range c.Lines {
 		l := &c.Lines[i]
 		if l.Member >= 0 && l.Member < len(s.els) {
+			out.lines[l.Member] = append(out.lines[l.Member], i)
 			s.els[l.Member].line(&own[l.Member], l)
 		}
 	}
@@ -292,7 +319,6 @@ func (s *Solver) Solve(c *Case) *Solution {
 			add(e.node(end*6), f, r3.Add(m, r3.Cross(e.m.Ends[end].Arm, f)))
 		}
 	}
-	out := &Solution{Moved: make([][6]float64, nodes), s: s, c: c}
 	foot := make([][6]float64, len(s.model.Supports))
 	for _, mv := range c.Moves {
 		if mv.Support < 0 || mv.Support >= len(s.model.Supports) || mv.Dir < X || mv.Dir > RZ {
@@ -335,7 +361,8 @@ func (s *Solver) solve(out *Solution, load [][6]float64) {
 			}
 		}
 	}
-	for _, nz := range s.k { // what held and moved freedoms do
+	for i := range s.k { // what held and moved freedoms do
+		nz := &s.k[i]
 		for c := range 12 {
 			u := out.Moved[nz.node[c]][c%6]
 			if u == 0 {
@@ -365,7 +392,8 @@ func (s *Solver) solve(out *Solution, load [][6]float64) {
 // react finds what the supports do: K·u − load where they hold, −k·(u − foot) where they spring.
 func (s *Solver) react(out *Solution, load, foot [][6]float64) {
 	sum := make([][6]float64, len(s.model.Nodes))
-	for _, nz := range s.k {
+	for i := range s.k {
+		nz := &s.k[i]
 		for r := range 12 {
 			if s.held[nz.node[r]][r%6] == 0 {
 				continue

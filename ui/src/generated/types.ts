@@ -16,6 +16,7 @@ export interface Carried {
   Changes?: Changes;
   Comparing?: Comparing;
   Comparison?: Comparison;
+  Cutting?: Cutting;
   Entry?: Entry;
   Example?: Example;
   Glance?: Glance;
@@ -691,6 +692,7 @@ export interface Trailer {
   };
   floor?: string;
   folded?: Size;
+  frame?: Frame;
   gear?: Gear;
   kept?: Kept;
   kind?: string;
@@ -792,6 +794,41 @@ export interface Reading {
   mass: number;
   plank?: Plank;
   plusMinus?: number;
+}
+export interface Frame {
+  bars?: {
+    [k: string]: BarStock;
+  };
+  extra?: number;
+  kerf?: number;
+  members: {
+    [k: string]: Member;
+  };
+  springLength?: number;
+  springsApart?: number;
+}
+export interface BarStock {
+  have?: number;
+  length: number;
+  order: number;
+  price?: number;
+  profile: Profile;
+}
+export interface Member {
+  from: FramePoint;
+  fromJoint?: string;
+  name: string;
+  order: number;
+  profile: Profile;
+  role?: string;
+  roll?: number;
+  to: FramePoint;
+  toJoint?: string;
+}
+export interface FramePoint {
+  back: number;
+  right: number;
+  up?: number;
 }
 export interface Gear {
   arm?: number;
@@ -1113,6 +1150,32 @@ export interface Named {
   id: string;
   name: Sentence;
   wish?: boolean;
+}
+export interface Cutting {
+  bought: Measure;
+  price?: Measure;
+  rest: Measure;
+  sections: SectionCut[];
+}
+export interface SectionCut {
+  bars: BarCut[];
+  fails?: Sentence;
+  gap?: Measure;
+  price?: Measure;
+  priced: boolean;
+  proven: boolean;
+  says: Sentence;
+}
+export interface BarCut {
+  have: boolean;
+  length: Measure;
+  pieces: CutPiece[];
+  rest: Measure;
+}
+export interface CutPiece {
+  length: Measure;
+  member: string;
+  name: string;
 }
 export interface Entry {
   passcode: string;
@@ -1480,6 +1543,7 @@ export interface Report {
   fills: Fill[];
   findings: Finding[];
   fitOut?: Measure;
+  frame?: Picture;
   headline: Headline;
   labels?: LabelReading[];
   loaders?: Loaders;
@@ -1585,6 +1649,52 @@ export interface FillLine {
   full: boolean;
   trips: number;
   volume: number;
+}
+export interface Picture {
+  cases?: CaseUse[];
+  empty?: Bit[];
+  mass: Measure;
+  members: MemberUse[];
+  pieces: PieceRow[];
+  twist?: Twist;
+  views: View[];
+  whole: boolean;
+}
+export interface CaseUse {
+  lifts?: boolean;
+  member: string;
+  name: string;
+  says: Sentence;
+  use: Measure;
+}
+export interface Bit {
+  at: number;
+  how: string;
+  mass: Measure;
+  name: string;
+  path: string;
+}
+export interface MemberUse {
+  at?: Measure;
+  bends?: Measure;
+  case?: Sentence;
+  length: Measure;
+  mass: Measure;
+  name: string;
+  path: string;
+  says: Sentence;
+  use?: Measure;
+}
+export interface PieceRow {
+  count: number;
+  length: Measure;
+  mass: Measure;
+  members: string[];
+  says: Sentence;
+}
+export interface Twist {
+  corner: Measure;
+  degrees: Measure;
 }
 export interface LabelReading {
   counts: string;
@@ -1844,6 +1954,7 @@ export interface Settled {
   fills: Fill[];
   findings: Finding[];
   fitOut?: Measure;
+  frame?: Picture;
   headline: Headline;
   labels?: LabelReading[];
   loaders?: Loaders;
