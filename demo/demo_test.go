@@ -11,7 +11,7 @@ import (
 
 // The demo plans tell their story: the gravel stands too far back, the
 // two-seater and the boats are guessed too roughly, the hives' van has a towbar
-// whose plate nobody read.
+// whose plate nobody read, the lock's own frame bears clay and not rubble on a track.
 func TestStory(t *testing.T) {
 	for _, c := range []struct {
 		plan, outing, trailer string
@@ -24,6 +24,9 @@ func TestStory(t *testing.T) {
 		{"skarrow-hut", "boat-day", "grey-flatbed", finding.Tight, "balance.ball-window", finding.Tight},
 		{"heather-hives", "to-the-heather", "low-kit", finding.Unknown, "towing.link.hitch", finding.Unknown},
 		{"heather-hives", "to-the-heather", "high-box", finding.Fails, "towing.link.ball-limit", finding.Fails},
+		{"ostrel-lock", "clay-day", "lock-trailer", finding.Tight, "frame.strength", finding.Holds},
+		{"ostrel-lock", "rubble-day", "lock-trailer", finding.Fails, "frame.strength", finding.Fails},
+		{"ostrel-lock", "washing-day", "lock-trailer", finding.Fails, "frame.strength", finding.Holds},
 	} {
 		data, err := demo.Files.ReadFile(c.plan + ".zygonos.json")
 		if err != nil {

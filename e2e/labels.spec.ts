@@ -23,10 +23,17 @@ const overlaps = (page: Page) =>
   })
 
 test('no two texts of a drawing run over each other', async ({ page }) => {
-  const plans = ['skarrow-hut', 'heather-hives']
+  const plans = ['skarrow-hut', 'heather-hives', 'ostrel-lock']
   let outings = 0
   for (const plan of plans) {
-    for (const stage of ['job', 'balance', 'racks', 'ramps', 'tie']) {
+    for (const stage of [
+      'job',
+      'balance',
+      'racks',
+      'ramps',
+      'tie',
+      ...(plan === 'ostrel-lock' ? ['frame'] : []),
+    ]) {
       await page.goto(`/plan/${plan}/${stage}`)
       await settled(page)
       expect.soft(await overlaps(page), `${plan} ${stage}`).toEqual([])

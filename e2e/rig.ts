@@ -82,7 +82,7 @@ async function imported(page: Page, server: Server, name: string): Promise<HutPl
   }
 }
 
-export const test = base.extend<{ hut: HutPlan; heather: HutPlan }, { server: Server }>({
+export const test = base.extend<{ hut: HutPlan; heather: HutPlan; lock: HutPlan }, { server: Server }>({
   server: [
     async ({}, use) => {
       const server = new Server()
@@ -105,6 +105,7 @@ export const test = base.extend<{ hut: HutPlan; heather: HutPlan }, { server: Se
   },
   hut: async ({ page, server }, use) => use(await imported(page, server, 'skarrow-hut')),
   heather: async ({ page, server }, use) => use(await imported(page, server, 'heather-hives')),
+  lock: async ({ page, server }, use) => use(await imported(page, server, 'ostrel-lock')),
 })
 
 /** Waits until the page shows the settled report of its latest change. */

@@ -8,26 +8,42 @@ import (
 	"zygonos/core/lang/finding"
 	"zygonos/core/lang/quantity"
 	"zygonos/core/plan"
+	"zygonos/core/sums/section"
 )
 
-// Sections that a frame begins with: usual ones for a light trailer (practice, C). Each can be changed.
+// What a frame begins with (practice, C); everything can be changed.
 const (
-	railSection  = "80 × 40 × 3"
-	crossSection = "40 × 40 × 3"
-	beamSection  = "80 × 80 × 4"
-	crossApart   = 0.6  // m at most between cross members
-	headRoom     = 0.05 // m between the ball and what bears the coupling head
+	crossApart = 0.6   // m at most between cross members
+	headRoom   = 0.05  // m between the ball and what bears the coupling head
+	shock      = 2.0   // on the road
+	usualGross = 750.0 // kg, where no label tells
+	usualBall  = 0.10  // of it
+	working    = 235e6 / 1.5
 )
 
-func profile(name string) plan.Profile {
+// tubes are what a frame begins with, the lightest that bears a moment; a rail is deeper than it is wide.
+func tube(moment float64, rail bool) plan.Profile {
+	best, least := plan.Profile{}, math.Inf(1)
 	for _, c := range catalogue.Commons {
-		if c.Name == name {
-			return plan.Profile{
-				Shape: c.Shape, Height: c.Height, Width: c.Width, Wall: c.Wall, Lip: c.Lip, Material: "s235",
-			}
+		p := plan.Profile{Shape: c.Shape, Height: c.Height, Width: c.Width, Wall: c.Wall, Material: "s235"}
+		s, err := section.Of(section.Size{Shape: section.Shape(c.Shape), H: float64(c.Height), B: float64(c.Width), T: float64(c.Wall)})
+		if c.Shape != "tube" || err != nil || c.Wall < 0.003 || rail && (c.Height <= c.Width || c.Height < 0.08) || s.Wy*working < moment {
+			continue
+		}
+		if s.Area < least {
+			best, least = p, s.Area
 		}
 	}
-	return plan.Profile{Material: "s235"}
+	if math.IsInf(least, 1) { // none bears it: the largest, and the check says so
+		last := catalogue.Commons[0]
+		for _, c := range catalogue.Commons {
+			if c.Shape == "tube" && (!rail || c.Height > c.Width) && c.Height >= last.Height {
+				last = c
+			}
+		}
+		best = plan.Profile{Shape: last.Shape, Height: last.Height, Width: last.Width, Wall: last.Wall, Material: "s235"}
+	}
+	return best
 }
 
 // frame lays out a ladder frame under the deck: two rails along its sides, cross members flush between
@@ -43,7 +59,20 @@ func frame(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 	}
 	long, wide := deck(p, q.Trailer)
 	l, half := float64(long), float64(wide)/2
-	rail, cross, beam := profile(railSection), profile(crossSection), profile(beamSection)
+	gross := usualGross
+	if t.Label != nil {
+		gross = float64(t.Label.Value)
+	}
+	g := gross * shock * quantity.Gravity
+	n := max(2, int(math.Ceil((l-0.05)/crossApart))+1)
+	// half the load on half the cross members; half of it on a rail that reaches over its springs; the ball
+	// load on the free drawbar (docs/method/frame.md)
+	cross := tube(g/2/(float64(n)/2)*2*half/8, false)
+	rail := tube(g/2*l/10, true)
+	beam := tube(g*usualBall*front, false)
+	if q.Kind == "a-frame" {
+		beam = tube(g*usualBall*front/2, true)
+	}
 	members := map[string]plan.Member{}
 	add := func(id, name string, role plan.Role, pr plan.Profile, from, to [3]float64) {
 		at := func(v [3]float64) plan.FramePoint {
@@ -54,27 +83,26 @@ func frame(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 		}
 	}
 	y := half - float64(rail.Width)/2
-	add("rail-left", "left rail", plan.RoleRail, rail, [3]float64{0, -y}, [3]float64{l, -y})
-	add("rail-right", "right rail", plan.RoleRail, rail, [3]float64{0, y}, [3]float64{l, y})
-	n := max(2, int(math.Ceil((l-float64(cross.Width))/crossApart))+1)
+	add("rail-left", "Left rail", plan.RoleRail, rail, [3]float64{0, -y}, [3]float64{l, -y})
+	add("rail-right", "Right rail", plan.RoleRail, rail, [3]float64{0, y}, [3]float64{l, y})
 	inner := y - float64(rail.Width)/2
 	at := func(i int) float64 {
 		return float64(cross.Width)/2 + float64(i)*(l-float64(cross.Width))/float64(n-1)
 	}
 	for i := range n {
 		id := "cross-" + strconv.Itoa(i+1)
-		add(id, "cross member "+strconv.Itoa(i+1), plan.RoleCross, cross, [3]float64{at(i), -inner}, [3]float64{at(i), inner})
+		add(id, "Cross member "+strconv.Itoa(i+1), plan.RoleCross, cross, [3]float64{at(i), -inner}, [3]float64{at(i), inner})
 	}
 	back := at(n / 2)
 	if q.Kind == "a-frame" {
 		under := -float64(rail.Height)
 		for i, side := range [2]string{"left", "right"} {
 			sign := float64(2*i - 1)
-			add("drawbar-"+side, "drawbar "+side, plan.RoleDrawbar, rail,
-				[3]float64{-front + headRoom, sign * float64(rail.Width) / 2, under}, [3]float64{back, sign * y, under})
+			add("drawbar-"+side, "Drawbar, "+side, plan.RoleDrawbar, beam,
+				[3]float64{-front + headRoom, sign * float64(beam.Width) / 2, under}, [3]float64{back, sign * y, under})
 		}
 	} else {
-		add("drawbar", "drawbar", plan.RoleDrawbar, beam,
+		add("drawbar", "Drawbar", plan.RoleDrawbar, beam,
 			[3]float64{-front + headRoom, 0, -float64(cross.Height)}, [3]float64{back + float64(cross.Width)/2, 0, -float64(cross.Height)})
 	}
 	return []finding.Op{{Op: "add", Path: "/trailers/" + q.Trailer + "/frame", Value: plan.Frame{Members: members}}}, nil

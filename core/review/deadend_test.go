@@ -68,9 +68,10 @@ func TestNoCheckIsADeadEnd(t *testing.T) {
 					t.Errorf("%s without %q: %s: %s: %s", kind, gone, f.Code, bad, f.Says.Text(p.Locale()))
 				}
 			}
+			// a bought trailer has no frame to draw: that stage may be silent
 			for _, stage := range review.Stages {
 				if !spoke[stage] &&
-					(gone != "/outings/o/layouts/t/placements/load" && gone != "/loads/load/kind" && !slices.Contains(quiet[kind], stage) && stage != "job" && stage != "road") {
+					(gone != "/outings/o/layouts/t/placements/load" && gone != "/loads/load/kind" && !slices.Contains(quiet[kind], stage) && stage != "job" && stage != "road" && stage != "frame") {
 					t.Errorf("%s without %q: %s says nothing", kind, gone, stage)
 				}
 			}

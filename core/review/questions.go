@@ -82,7 +82,7 @@ var Questions = []Question{
 		fs, p := frame.Check(r)
 		rep.Frame = p
 		return fs
-	}, Rest: frame.Rest, Show: func(r *rig.Rig, rep *Report) { rep.Frame = frame.Whole(r) }},
+	}, Rest: frame.Rest, Show: func(r *rig.Rig, rep *Report) { rep.Frame = frame.Whole(r) }, Ways: frame.Ways},
 	{Name: "drawbar", Stage: rack.Stage, Live: only(drawbar.Check)},
 	{
 		Name:  "ramp",

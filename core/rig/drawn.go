@@ -50,6 +50,15 @@ func (r *Rig) draw() {
 		d.Noses = noses(d.Bars, -r.DeckFront.Nominal)
 	}
 	d.Loose = loose(d)
+	if own := r.Trailer.Drawbar; len(d.Noses) > 0 && (own == nil || own.Profile == (plan.Profile{})) {
+		// what the drawing tells of the drawbar is not asked for again
+		bar := plan.Drawbar{}
+		if own != nil {
+			bar = *own
+		}
+		bar.Profile, bar.Beams = d.Bars[d.Noses[0]].Member.Profile, min(2, len(d.Noses))
+		r.Trailer.Drawbar = &bar
+	}
 	wrong := slices.ContainsFunc(d.Bars, func(b parts.FrameBar) bool { return b.Wrong != "" })
 	d.Whole = !wrong && len(d.Loose) == 0 && len(d.Noses) > 0
 }

@@ -6,6 +6,7 @@ import type {
   Buying,
   Changes,
   Comparison,
+  Cutting,
   Example,
   Glance,
   Import,
@@ -136,6 +137,7 @@ export const api = {
   candidates: (asked: Asked, csv: string) => json<Import>('POST', '/candidates', { ...asked, csv }),
   comparisonTable: async (asked: Asked) =>
     (await call('POST', '/comparison.csv', JSON.stringify(asked), asJSON)).blob(),
+  cutting: (asked: Asked) => json<Cutting>('POST', '/cutting', asked),
   changes: (asked: Asked) => json<Changes>('POST', '/changes', asked),
   rampPlaces: (asked: Asked) => json<RampPlaces>('POST', '/ramp-places', asked),
   ties: (asked: Asked) => json<TiePlan>('POST', '/ties', asked),

@@ -164,6 +164,18 @@ export const opensWords: Record<string, string> = {
   down: 'it hangs',
   pull: 'out of its sleeve',
 }
+export const roleWords = (term: (key: string) => string): Record<string, string> => ({
+  rail: 'rail',
+  cross: 'cross member',
+  drawbar: term('drawbar'),
+  upright: 'upright',
+  brace: 'brace',
+})
+export const memberJointWords: Record<string, string> = {
+  weld: 'welded',
+  bolt: 'bolted',
+  hinge: 'by a hinge or one bolt',
+}
 export const latchWords: Record<string, string> = {
   pin: 'pin',
   hook: 'hook or snap',

@@ -307,13 +307,13 @@ func (j *judged) strength(code, title string) finding.Finding {
 	if f.Outcome == finding.Fails && j.sure <= 1 {
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 	}
-	f.Says = append(said.Say("% is used to % of what it is used to at most, ", j.name(bar), said.Share(share)), c.name...)
+	f.Says = append(said.Say("% is loaded to % of its strength: ", j.name(bar), said.Share(math.Round(share*100)/100)), c.name...)
 	f.Says = append(f.Says, said.Say(".")...)
 	switch {
 	case f.Outcome == finding.Fails:
-		f.Says = append(f.Says, said.Say(" A deeper or thicker section, a cross member nearer, or less load.")...)
+		f.Says = append(f.Says, said.Say(" Take a deeper or thicker section, add a cross member, or carry less.")...)
 	case f.Outcome == finding.Tight && f.Tight == finding.GuessTooRough:
-		f.Says = append(f.Says, said.Say(" With the weights at their most; weigh what is guessed.")...)
+		f.Says = append(f.Says, said.Say(" That is with the guessed weights at their most: weigh them.")...)
 	}
 	for i := range j.m.bars {
 		if _, c, s := j.of(i); c != nil && s > 0.5 {

@@ -11,6 +11,7 @@ import (
 	"zygonos/core/lang/said"
 	"zygonos/core/lang/scene"
 	"zygonos/core/parts"
+	"zygonos/core/plan"
 )
 
 // views are the frame from above, from the side and from behind, to one scale. Members are shaded by how
@@ -58,7 +59,12 @@ func view(j *judged, p *Picture, id, title string, at func(vec) scene.Point, tow
 		v.Shapes = append(v.Shapes, scene.Disc("ball", at(ball)[0], at(ball)[1], 0.03))
 		grow(at(ball), 0.12)
 	}
-	v.Shapes = append(v.Shapes, axles(j, id, at)...)
+	for _, s := range axles(j, id, at) {
+		v.Shapes = append(v.Shapes, s)
+		for _, q := range s.Points {
+			grow(q, 0.03+s.Radius)
+		}
+	}
 	order := make([]int, len(r.Drawn.Bars))
 	for i := range order {
 		order[i] = i
@@ -84,13 +90,24 @@ func view(j *judged, p *Picture, id, title string, at func(vec) scene.Point, tow
 	if id == "frame-plan" {
 		for i := range p.Members {
 			if u := p.Members[i].Use; u != nil && u.Value >= 0.2 {
-				m := at(r.Drawn.Bars[i].Middle())
+				m := at(labelled(&r.Drawn.Bars[i]))
 				v.Shapes = append(v.Shapes, scene.Label("use", "middle", m[0], m[1], said.Say("%", said.Share(math.Round(u.Value*100)/100))))
 			}
 		}
 	}
 	return v
 }
+
+// labelled is where a member's figure stands: a quarter along it, a drawbar's on its free part.
+func labelled(b *parts.FrameBar) vec {
+	if front := math.Min(b.From.X, b.To.X); b.Member.Role == plan.RoleDrawbar && math.Abs(b.Axes[0].X) > 0.3 {
+		return b.At(math.Max(0, math.Min(b.Length, (front*0.45-b.From.X)/b.Axes[0].X)))
+	}
+	return b.At(b.Length * 0.22)
+}
+
+// tyre is half the width of a tyre as it is drawn, m.
+const tyre = 0.08
 
 // axles are the axles and wheels as the rig has them.
 func axles(j *judged, id string, at func(vec) scene.Point) (out []scene.Shape) {
@@ -113,8 +130,9 @@ func axles(j *judged, id string, at func(vec) scene.Point) (out []scene.Shape) {
 		out = append(out, scene.Line("axle", a[0], a[1], b[0], b[1]))
 		for _, y := range []float64{-half, half} {
 			wheel := []scene.Point{}
-			for _, c := range []vec{{X: -radius, Y: -0.08, Z: -radius}, {X: radius, Y: 0.08, Z: radius}, {X: -radius, Y: 0.08, Z: radius}, {X: radius, Y: -0.08, Z: -radius}} {
-				wheel = append(wheel, at(vec{X: x + c.X, Y: y + c.Y, Z: z + c.Z}))
+			for k := range 8 { // its corners
+				sign := func(bit int) float64 { return float64(k>>bit&1)*2 - 1 }
+				wheel = append(wheel, at(vec{X: x + sign(0)*radius, Y: y + sign(1)*tyre, Z: z + sign(2)*radius}))
 			}
 			out = append(out, scene.Shape{Form: scene.Polygon, Class: "frame-wheel", Points: hull(wheel)})
 		}

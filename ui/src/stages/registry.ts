@@ -10,6 +10,8 @@ import {
   ScaleIcon,
   Square3Stack3DIcon,
   TruckIcon,
+  ViewColumnsIcon,
+  WrenchIcon,
   WrenchScrewdriverIcon,
 } from '@heroicons/vue/24/outline'
 import { defineAsyncComponent, type Component } from 'vue'
@@ -78,6 +80,19 @@ export const groups: Group[] = [
         name: 'Tie-down',
         icon: LinkIcon,
         page: defineAsyncComponent(() => import('./TieStage.vue')),
+      },
+    ],
+  },
+  {
+    id: 'build',
+    name: 'Build',
+    icon: WrenchIcon,
+    stages: [
+      {
+        id: 'frame',
+        name: 'Frame',
+        icon: ViewColumnsIcon,
+        page: defineAsyncComponent(() => import('./FrameStage.vue')),
       },
     ],
   },

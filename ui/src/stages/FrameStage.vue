@@ -1,0 +1,42 @@
+<script setup lang="ts">
+// The trailer's own frame: drawn, weighed, loaded case by case, cut out of bars.
+import { TabGroup, TabPanel, TabPanels } from '@headlessui/vue'
+import { computed } from 'vue'
+import TabBar from '@/parts/TabBar.vue'
+import { useWorkspace } from '@/stores/workspace'
+import CutPanel from './frame/CutPanel.vue'
+import FrameDrawing from './frame/FrameDrawing.vue'
+import MemberTray from './frame/MemberTray.vue'
+import SectionPanel from './frame/SectionPanel.vue'
+import StartPanel from './frame/StartPanel.vue'
+import StrengthPanel from './frame/StrengthPanel.vue'
+import WeightPanel from './frame/WeightPanel.vue'
+
+const workspace = useWorkspace()
+const frame = computed(() => workspace.report?.frame)
+const tabs = ['Strength', 'Weight', 'Sections', 'Cut list']
+</script>
+
+<template>
+  <section class="relative flex flex-col gap-2 xl:overflow-auto" aria-label="Frame" tabindex="-1">
+    <StartPanel v-if="!frame" />
+    <template v-else>
+      <FrameDrawing :frame="frame" />
+      <MemberTray class="no-print" />
+      <TabGroup>
+        <TabBar :names="tabs" label="The frame" />
+        <TabPanels class="flex flex-col gap-2">
+          <TabPanel tabindex="-1"><StrengthPanel :frame="frame" /></TabPanel>
+          <TabPanel tabindex="-1"><WeightPanel :frame="frame" /></TabPanel>
+          <TabPanel tabindex="-1"><SectionPanel /></TabPanel>
+          <TabPanel tabindex="-1"><CutPanel /></TabPanel>
+        </TabPanels>
+      </TabGroup>
+      <p class="text-soft px-1 text-sm">
+        Welds, thin walls at hangers and coupling, and fatigue are not checked: show them to a competent
+        welder. Strength that is computed never raises a plated rating. A drawbar is often an approved part
+        (UN R55): lengthening, welding or drilling it may end the approval. Ask before you cut.
+      </p>
+    </template>
+  </section>
+</template>

@@ -1,0 +1,116 @@
+<script setup lang="ts">
+// Members out of bars: those on hand first, then what costs least.
+import { PlusIcon, TrashIcon } from '@heroicons/vue/20/solid'
+import { computed } from 'vue'
+import { api } from '@/api'
+import { download } from '@/download'
+import PlanFields from '@/fields/PlanFields.vue'
+import ProfileFields from '@/fields/ProfileFields.vue'
+import type { PlanField } from '@/fields/planField'
+import FoldedPart from '@/parts/FoldedPart.vue'
+import { newId, put } from '@/stores/patch'
+import { useStudy } from '@/stores/study'
+import { useWorkspace } from '@/stores/workspace'
+import { useWords } from '@/words'
+
+const workspace = useWorkspace()
+const { say, nominal } = useWords()
+const { data, failure } = useStudy(api.cutting)
+const base = computed(() => `/trailers/${workspace.trailer}/frame`)
+const frame = computed(() => workspace.plan?.trailers[workspace.trailer]?.frame)
+const bars = computed(() => Object.entries(frame.value?.bars ?? {}).sort((a, b) => a[1].order - b[1].order))
+const fields: PlanField[] = [
+  { at: 'length', label: 'Its length' },
+  { at: 'have', label: 'On hand', whole: true, hint: 'it is bought' },
+  { at: 'price', label: 'A bar costs' },
+]
+function add() {
+  const like = Object.values(frame.value?.members ?? {}).sort((a, b) => a.order - b.order)[0]
+  if (!workspace.plan || !like) return
+  const value = { order: bars.value.length + 1, profile: JSON.parse(JSON.stringify(like.profile)), length: 6 }
+  workspace.edit(put(workspace.plan, `${base.value}/bars/${newId('bar')}`, value), 'add a bar')
+}
+const share = (v: number, of: number) => `${(100 * v) / of}%`
+async function table() {
+  const asked = { plan: workspace.plan!, outing: workspace.outing, trailer: workspace.trailer }
+  download(await api.cutList(asked), 'cut-list.csv')
+}
+</script>
+
+<template>
+  <div class="plate p-3" data-cut>
+    <div class="flex flex-wrap items-center justify-between gap-2">
+      <h2 class="text-lg font-bold">
+        <template v-if="data">
+          Buy {{ nominal(data.bought) }}<template v-if="data.price">, {{ nominal(data.price) }}</template>
+        </template>
+        <template v-else>Cut list</template>
+      </h2>
+      <button class="act no-print" @click="table">CSV</button>
+    </div>
+    <p v-if="failure" class="text-fails" role="alert">{{ failure }}</p>
+    <section v-for="(s, i) in data?.sections ?? []" :key="i" class="mt-3" data-section-cut>
+      <h3 class="font-bold">
+        {{ say(s.says) }}<span v-if="s.price" class="font-normal">, {{ nominal(s.price) }}</span>
+      </h3>
+      <p v-if="s.fails?.length" class="text-fails font-semibold">{{ say(s.fails) }}</p>
+      <p v-else class="text-soft text-sm">
+        <template v-if="!s.priced">By the least length; tell prices for the least money. </template>
+        <template v-if="s.proven">No other way takes less.</template>
+        <template v-else-if="s.gap">At most {{ nominal(s.gap) }} over the least possible.</template>
+        <template v-else>There may be a way that takes a little less.</template>
+      </p>
+      <ol class="mt-1 grid gap-1.5">
+        <li v-for="(b, k) in s.bars" :key="k" class="grid grid-cols-[7.5rem_1fr] items-center gap-2 text-sm">
+          <span
+            >{{ nominal(b.length)
+            }}<span class="text-soft block">{{ b.have ? 'on hand' : 'buy' }}</span></span
+          >
+          <span class="border-rule bg-panel flex h-10 overflow-hidden rounded border">
+            <span
+              v-for="(p, n) in b.pieces"
+              :key="n"
+              class="border-ink bg-wash flex min-w-0 flex-col justify-center overflow-hidden border-r px-1 leading-tight"
+              :style="{ width: share(p.length.value, b.length.value) }"
+              :title="p.name"
+            >
+              <b class="truncate">{{ nominal(p.length) }}</b>
+              <span class="text-soft truncate text-xs">{{ p.name }}</span>
+            </span>
+            <span class="text-soft self-center truncate px-1">{{
+              b.rest.value > 0.05 ? nominal(b.rest) + ' left' : ''
+            }}</span>
+          </span>
+        </li>
+      </ol>
+    </section>
+    <FoldedPart class="no-print mt-3" data-bars :open="bars.length > 0">
+      <template #heading><b>Bars to cut from</b></template>
+      <p class="text-soft text-sm">
+        Those on hand and those that are sold, each with its section. A section without any is taken in the
+        usual lengths.
+      </p>
+      <div
+        v-for="[bid, b] in bars"
+        :key="bid"
+        class="border-rule mt-2 grid grid-cols-2 items-end gap-2 border-t pt-2 lg:grid-cols-3"
+      >
+        <ProfileFields :path="`${base}/bars/${bid}/profile`" :profile="b.profile" label="Section" />
+        <PlanFields :base="`${base}/bars/${bid}`" :fields="fields" />
+        <button
+          class="act size-11"
+          aria-label="Take this bar out"
+          @click="workspace.setAt(`${base}/bars/${bid}`, undefined, 'take a bar out')"
+        >
+          <TrashIcon class="size-5" />
+        </button>
+      </div>
+      <div class="mt-2 flex flex-wrap items-end gap-2">
+        <button class="act min-h-11" @click="add"><PlusIcon class="size-5" />A bar</button>
+        <span class="w-44"
+          ><PlanFields :base="base" :fields="[{ at: 'kerf', label: 'The saw takes', hint: '2.5 mm' }]"
+        /></span>
+      </div>
+    </FoldedPart>
+  </div>
+</template>

@@ -1,0 +1,70 @@
+<script setup lang="ts">
+// The frame from above, from the side and from behind, to one scale.
+import { useElementSize, useMediaQuery } from '@vueuse/core'
+import { computed, ref, useTemplateRef } from 'vue'
+import { api } from '@/api'
+import { download } from '@/download'
+import SceneView from '@/drawing/SceneView.vue'
+import type { Picture, View } from '@/generated/types'
+import { useWorkspace } from '@/stores/workspace'
+import { useWords } from '@/words'
+
+const props = defineProps<{ frame: Picture }>()
+const workspace = useWorkspace()
+const { say } = useWords()
+const box = useTemplateRef<HTMLElement>('box')
+const size = useElementSize(box)
+const narrow = useMediaQuery('(max-width: 760px)')
+const showing = ref('frame-plan')
+const views = computed(() => props.frame.views)
+const named = (id: string) => views.value.find((v) => v.id === id)
+const one = computed(() => named(showing.value) ?? views.value[0])
+const wide = (v: View | undefined) => (v ? v.max[0] - v.min[0] : 1)
+const high = (v: View | undefined) => (v ? v.max[1] - v.min[1] : 1)
+const roomHigh = 380 // of the drawing on a wide screen
+const scale = computed(() => {
+  const room = Math.max(200, size.width.value - 8)
+  if (narrow.value) return room / wide(one.value)
+  const across = Math.max(wide(named('frame-plan')), wide(named('frame-side'))) + wide(named('frame-rear'))
+  return Math.max(
+    30,
+    Math.min(room / across, roomHigh / (high(named('frame-plan')) + high(named('frame-side')))),
+  )
+})
+const column = computed(() => ['frame-plan', 'frame-side'].map(named).filter((v): v is View => !!v))
+async function save(form: 'svg' | 'dxf') {
+  const asked = { plan: workspace.plan!, outing: workspace.outing, trailer: workspace.trailer }
+  download(await api.drawing(asked, showing.value, form), `${showing.value}.${form}`)
+}
+</script>
+
+<template>
+  <div class="plate shrink-0 p-2">
+    <div class="no-print flex flex-wrap items-center gap-2">
+      <div v-if="narrow" class="grid grid-flow-col gap-1" role="group" aria-label="Drawing">
+        <button
+          v-for="v in views"
+          :key="v.id"
+          class="act px-2 text-xs"
+          :class="{ '!bg-deep !text-deep-ink': v.id === one?.id }"
+          :aria-pressed="v.id === one?.id"
+          @click="showing = v.id"
+        >
+          {{ say(v.title) }}
+        </button>
+      </div>
+      <span v-else class="text-soft text-sm">Darker is used more; the figure is of its strength.</span>
+      <span class="ml-auto flex gap-1.5">
+        <button class="act" @click="save('svg')">SVG</button>
+        <button class="act" @click="save('dxf')">DXF</button>
+      </span>
+    </div>
+    <div ref="box" class="min-h-0 w-full overflow-hidden">
+      <SceneView v-if="narrow && one" :view="one" :scale="scale" />
+      <div v-else class="flex items-start gap-2">
+        <div><SceneView v-for="v in column" :key="v.id" :view="v" :scale="scale" /></div>
+        <SceneView v-if="named('frame-rear')" :view="named('frame-rear')!" :scale="scale" />
+      </div>
+    </div>
+  </div>
+</template>

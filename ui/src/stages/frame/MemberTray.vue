@@ -1,0 +1,134 @@
+<script setup lang="ts">
+// The member in hand: its ends as one tapes them, its section, its joints.
+import { DocumentDuplicateIcon, PlusIcon, ScissorsIcon, TrashIcon } from '@heroicons/vue/20/solid'
+import { computed } from 'vue'
+import ChoiceField from '@/fields/ChoiceField.vue'
+import PlanFields from '@/fields/PlanFields.vue'
+import ProfileFields from '@/fields/ProfileFields.vue'
+import TextField from '@/fields/TextField.vue'
+import type { PlanField } from '@/fields/planField'
+import type { Member } from '@/generated/types'
+import { newId } from '@/stores/patch'
+import { useWorkspace } from '@/stores/workspace'
+import { choices, memberJointWords, roleWords, useWords } from '@/words'
+
+const workspace = useWorkspace()
+const { nominal, term } = useWords()
+const base = computed(() => `/trailers/${workspace.trailer}/frame/members`)
+const members = computed(() =>
+  Object.entries(workspace.plan?.trailers[workspace.trailer]?.frame?.members ?? {}).sort(
+    (a, b) => a[1].order - b[1].order,
+  ),
+)
+const id = computed(() =>
+  workspace.selected?.startsWith(base.value + '/') ? workspace.selected.slice(base.value.length + 1) : '',
+)
+const member = computed(() => members.value.find(([k]) => k === id.value)?.[1])
+const path = computed(() => `${base.value}/${id.value}`)
+const use = computed(() => workspace.report?.frame?.members.find((m) => m.path === path.value))
+const last = computed(() => members.value.at(-1)?.[1].order ?? 0)
+
+const ends: PlanField[] = [
+  { at: 'from/back', label: 'Begins behind the front' },
+  { at: 'from/right', label: 'right of the middle' },
+  { at: 'from/up', label: 'its top above the frame’s', hint: '0' },
+  { at: 'to/back', label: 'Ends behind the front' },
+  { at: 'to/right', label: 'right of the middle' },
+  { at: 'to/up', label: 'its top above the frame’s', hint: '0' },
+]
+const joints = computed<PlanField[]>(() => [
+  { at: 'role', label: 'It is a', options: choices(roleWords(term)) },
+  { at: 'fromJoint', label: 'Joined where it begins', options: choices(memberJointWords), usual: 'weld' },
+  { at: 'toJoint', label: 'Joined where it ends', options: choices(memberJointWords), usual: 'weld' },
+])
+const flat = computed(() => Math.abs(Math.abs(member.value?.roll ?? 0) - Math.PI / 2) < 0.01)
+
+function put(name: string, entries: [string, Member][], also: { op: string; path: string }[] = []) {
+  workspace.edit(
+    [...also, ...entries.map(([k, value]) => ({ op: 'add', path: `${base.value}/${k}`, value }))],
+    name,
+  )
+  workspace.selected = `${base.value}/${entries[0]![0]}`
+}
+const copy = (m: Member): Member => JSON.parse(JSON.stringify(m))
+function add() {
+  const like = member.value ?? members.value.find(([, m]) => m.role === 'cross')?.[1] ?? members.value[0]?.[1]
+  if (!like) return
+  const m = { ...copy(like), name: 'new member', order: last.value + 1 }
+  m.from.back += 0.15
+  m.to.back += 0.15
+  put('add a member', [[newId('member'), m]])
+}
+function mirror() {
+  const m = { ...copy(member.value!), order: last.value + 1, name: `${member.value!.name}, mirrored` }
+  m.from.right = -m.from.right
+  m.to.right = -m.to.right
+  put('mirror a member', [[newId('member'), m]])
+}
+/** Cut in the middle, both halves stay. */
+function split() {
+  const a = copy(member.value!)
+  const b = { ...copy(member.value!), order: last.value + 1, name: `${a.name}, rest` }
+  const middle = {
+    back: (a.from.back + a.to.back) / 2,
+    right: (a.from.right + a.to.right) / 2,
+    up: ((a.from.up ?? 0) + (a.to.up ?? 0)) / 2,
+  }
+  a.to = middle
+  b.from = { ...middle }
+  put('split a member', [
+    [id.value, a],
+    [newId('member'), b],
+  ])
+}
+function remove() {
+  workspace.edit([{ op: 'remove', path: path.value }], 'take a member out')
+  workspace.selected = ''
+}
+</script>
+
+<template>
+  <div class="plate shrink-0 p-3" data-member-tray>
+    <div class="flex flex-wrap items-end gap-2">
+      <ChoiceField
+        class="w-56"
+        label="Member in hand"
+        :value="id || undefined"
+        none="Select one in the drawing or here"
+        :options="members.map(([value, m]) => ({ value, name: m.name || 'unnamed' }))"
+        @chosen="workspace.selected = $event ? `${base}/${$event}` : ''"
+      />
+      <button class="act min-h-11" @click="add"><PlusIcon class="size-5" />Add one</button>
+      <template v-if="member">
+        <button class="act min-h-11" @click="mirror">
+          <DocumentDuplicateIcon class="size-5" />Copy to the other side
+        </button>
+        <button class="act min-h-11" @click="split"><ScissorsIcon class="size-5" />Split</button>
+        <button class="act min-h-11" @click="remove"><TrashIcon class="size-5" />Take out</button>
+      </template>
+      <p v-if="use" class="ml-auto text-right text-sm">
+        {{ nominal(use.length) }}, {{ nominal(use.mass) }}
+        <b v-if="use.use" class="block text-base">{{ nominal(use.use) }} used</b>
+      </p>
+    </div>
+    <template v-if="member">
+      <div class="mt-3 grid grid-cols-1 gap-x-4 gap-y-3 sm:grid-cols-3">
+        <PlanFields :base="path" :fields="ends" />
+      </div>
+      <div class="mt-3 grid grid-cols-1 items-end gap-x-4 gap-y-3 sm:grid-cols-3">
+        <TextField :path="`${path}/name`" label="Name" />
+        <ProfileFields :path="`${path}/profile`" :profile="member.profile" label="Section" priced />
+        <ChoiceField
+          label="Lies"
+          :value="flat ? 'flat' : 'upright'"
+          :options="[
+            { value: 'upright', name: 'upright' },
+            { value: 'flat', name: 'flat' },
+          ]"
+          @chosen="workspace.setAt(`${path}/roll`, $event === 'flat' ? Math.PI / 2 : undefined, 'turn it')"
+        />
+        <PlanFields :base="path" :fields="joints" />
+      </div>
+    </template>
+  </div>
+</template>

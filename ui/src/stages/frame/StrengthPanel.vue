@@ -1,0 +1,79 @@
+<script setup lang="ts">
+// Load cases, worst first, and what each takes of the member that it uses most.
+import { computed } from 'vue'
+import type { Picture } from '@/generated/types'
+import { useWorkspace } from '@/stores/workspace'
+import { useWords } from '@/words'
+
+const props = defineProps<{ frame: Picture }>()
+const workspace = useWorkspace()
+const { say, nominal, print } = useWords()
+const members = computed(() =>
+  props.frame.members.filter((m) => m.use).sort((a, b) => b.use!.value - a.use!.value),
+)
+const bar = (share: number) => `${Math.min(100, Math.round(share * 100))}%`
+</script>
+
+<template>
+  <div class="plate p-3" data-strength>
+    <p v-if="!frame.cases?.length">No strength yet: the checks beside the drawing say what is missing.</p>
+    <template v-else>
+      <h2 class="text-lg font-bold">Load cases</h2>
+      <ul class="divide-rule mt-1 divide-y">
+        <li
+          v-for="(c, i) in frame.cases"
+          :key="i"
+          class="grid grid-cols-[4.5rem_1fr] items-center gap-2 py-1.5"
+        >
+          <b class="text-right" :class="{ 'text-fails': c.use.value > 1 }">{{ nominal(c.use) }}</b>
+          <span>
+            <span class="first-letter:uppercase inline-block">{{ say(c.says) }}</span>
+            <button class="act ml-2 px-2 py-0.5 text-sm" @click="workspace.selected = c.member">
+              {{ c.name || 'member' }}
+            </button>
+            <span v-if="c.lifts" class="text-soft text-sm"> A wheel is off the ground.</span>
+          </span>
+        </li>
+      </ul>
+      <p v-if="frame.twist" class="mt-3" data-twist>
+        <b>Twist:</b> on three corners, {{ print('mass', 100) }} on the fourth lower it by
+        <b>{{ nominal(frame.twist.corner) }}</b>. Try it on the finished frame: more says that joints give.
+      </p>
+      <h2 class="mt-4 text-lg font-bold">Members</h2>
+      <div class="overflow-x-auto" tabindex="0" role="region" aria-label="Members">
+        <table class="mt-1 w-full min-w-[38rem] text-sm" data-members>
+          <thead>
+            <tr class="text-soft text-left">
+              <th class="font-normal">Member</th>
+              <th class="font-normal">Section</th>
+              <th class="w-32 font-normal">Used</th>
+              <th class="pr-3 text-right font-normal">Bends</th>
+              <th class="font-normal">Worst when</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="m in members" :key="m.path" class="border-rule border-t">
+              <th scope="row" class="py-1 pr-2 text-left">
+                <button class="text-left font-semibold underline" @click="workspace.selected = m.path">
+                  {{ m.name || 'unnamed' }}
+                </button>
+              </th>
+              <td class="pr-2">{{ say(m.says) }}</td>
+              <td class="pr-3">
+                <span class="bg-wash relative block h-5 rounded">
+                  <span
+                    class="bg-deep/30 absolute inset-y-0 left-0 rounded"
+                    :style="{ width: bar(m.use!.value) }"
+                  />
+                  <span class="relative block px-1 text-right font-semibold">{{ nominal(m.use) }}</span>
+                </span>
+              </td>
+              <td class="pr-3 text-right whitespace-nowrap">{{ nominal(m.bends) }}</td>
+              <td>{{ say(m.case) }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+    </template>
+  </div>
+</template>
