@@ -163,6 +163,29 @@ func (b *FrameBar) reach(n r3.Vec) float64 {
 	return y*b.Wide/2 + z*b.High/2
 }
 
+// FrameTwice finds members that lie in each other: along each other over more than the width of either,
+// their middles nearer than the thinner one's half. Steel drawn twice would bear twice.
+func FrameTwice(bars []FrameBar) (out [][2]int) {
+	for i := range bars {
+		for j := i + 1; j < len(bars); j++ {
+			a, b := &bars[i], &bars[j]
+			if a.Length == 0 || b.Length == 0 {
+				continue
+			}
+			at := meetings(a, b)
+			if len(at) < 2 || at[1][0]-at[0][0] < math.Max(a.Wide, b.Wide) {
+				continue
+			}
+			near := math.Min(math.Min(a.Wide, a.High), math.Min(b.Wide, b.High)) / 2
+			inside := func(m [2]float64) bool { return r3.Norm(r3.Sub(b.At(m[1]), a.At(m[0]))) < near }
+			if inside(at[0]) && inside(at[1]) {
+				out = append(out, [2]int{i, j})
+			}
+		}
+	}
+	return out
+}
+
 // meetings are the places of two bars where they come nearest: one, or two where they run along each
 // other.
 func meetings(a, b *FrameBar) [][2]float64 {

@@ -19,11 +19,12 @@ import (
 type Drawn struct {
 	Bars    []parts.FrameBar
 	Touches []parts.Touch
-	Mass    float64 // of the members, kg, without what welds and paint add
-	Centre  r3.Vec  // in the deck's coordinates, m
-	Noses   []int   // members whose end bears the coupling
-	Loose   []int   // members that no other joins to the rest
-	Whole   bool    // all is joined, and it reaches the coupling
+	Mass    float64  // of the members, kg, without what welds and paint add
+	Centre  r3.Vec   // in the deck's coordinates, m
+	Noses   []int    // members whose end bears the coupling
+	Twice   [][2]int // members that lie in each other
+	Loose   []int    // members that no other joins to the rest
+	Whole   bool     // all is joined, and it reaches the coupling
 }
 
 // Figures of practice (confidence C).
@@ -59,8 +60,9 @@ func (r *Rig) draw() {
 		bar.Profile, bar.Beams = d.Bars[d.Noses[0]].Member.Profile, min(2, len(d.Noses))
 		r.Trailer.Drawbar = &bar
 	}
+	d.Twice = parts.FrameTwice(d.Bars)
 	wrong := slices.ContainsFunc(d.Bars, func(b parts.FrameBar) bool { return b.Wrong != "" })
-	d.Whole = !wrong && len(d.Loose) == 0 && len(d.Noses) > 0
+	d.Whole = !wrong && len(d.Loose) == 0 && len(d.Twice) == 0 && len(d.Noses) > 0
 }
 
 // noses are the members that end nearest to the ball, which stands at x in the deck's coordinates: one,

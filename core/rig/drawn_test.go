@@ -92,6 +92,12 @@ func TestOrderOfTrust(t *testing.T) {
 		{"an island", []string{"/trailers/t/frame/members/i", `{"order":9,"name":"I","from":{"back":3,"right":-0.2},
 			"to":{"back":3,"right":0.2},"profile":` + rail + `}`}, false},
 		{"no drawbar", []string{"/trailers/t/frame/members/d", "-"}, false},
+		{"drawn twice", []string{"/trailers/t/frame/members/l2", `{"order":9,"name":"L2","from":{"back":0.3,"right":-0.6},
+			"to":{"back":2.2,"right":-0.6},"profile":` + rail + `}`}, false},
+		{"doubled beside", []string{"/trailers/t/frame/members/l2", `{"order":9,"name":"L2","from":{"back":0.3,"right":-0.64},
+			"to":{"back":2.2,"right":-0.64},"profile":` + rail + `}`}, true},
+		{"a rail in two pieces", []string{"/trailers/t/frame/members/l/to/back", "1.25", "/trailers/t/frame/members/l2", `{"order":9,"name":"L2",
+			"from":{"back":1.25,"right":-0.6},"to":{"back":2.5,"right":-0.6},"profile":` + rail + `}`}, true},
 		{"a wall too thick", []string{"/trailers/t/frame/members/a/profile/wall", "0.03"}, false},
 	} {
 		r := drawn(t, c.sets...)

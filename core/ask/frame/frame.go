@@ -190,6 +190,13 @@ func whole(r *rig.Rig) (f finding.Finding, broken bool) {
 		f.Says = said.Say("Where coupling and axle stand is not known, so the frame is not loaded.")
 		f.Needs = append(f.Needs, r.Needs...)
 		return f, true
+	case len(d.Twice) > 0:
+		f.Says = append(names(r, d.Twice[0][:]), said.Say(" lie in the same place. Take one out, or move it beside the other.")...)
+		f.Needs = []finding.Need{{
+			Path: f.Subject + "/members/" + d.Bars[d.Twice[0][1]].ID + "/from/back", Says: said.Say("which of the two is there"),
+			Where: said.Say("Steel that is drawn twice would bear twice."),
+		}}
+		return f, true
 	case len(d.Loose) > 0:
 		f.Says = append(names(r, d.Loose), said.Say(" touch nothing else. Move their ends to what they should meet.")...)
 		f.Needs = []finding.Need{{

@@ -151,6 +151,8 @@ func TestOutcomes(t *testing.T) {
 		"an unweighed load": {"/loads/crate/mass", "-", "/loads/crate/kind", "-"},
 		"an island": {"/trailers/t/frame/members/i", `{"order":9,"name":"I","from":{"back":3,"right":-0.2},"to":{"back":3,"right":0.2},"profile":` +
 			cross + `}`},
+		"drawn twice": {"/trailers/t/frame/members/again", `{"order":9,"name":"Again","from":{"back":0,"right":-0.6},"to":{"back":2.5,"right":-0.6},"profile":` +
+			rail + `}`},
 		"no drawbar":         {"/trailers/t/frame/members/drawbar", "-"},
 		"no axle":            {"/trailers/t/couplingToAxle", "-"},
 		"rails end too soon": {"/trailers/t/frame/members/left/to/back", "1.6", "/trailers/t/frame/members/right/to/back", "1.6", "/trailers/t/frame/members/c3", "-", "/trailers/t/frame/members/c4", "-"},

@@ -21,7 +21,7 @@ const steps = 100_000
 
 // Cutting is how a frame is cut, section by section.
 type Cutting struct {
-	Sections []SectionCut        `json:"sections"`
+	Sections []SectionCut     `json:"sections"`
 	Price    *finding.Measure `json:"price,omitempty"` // of all bars that are bought; nil where a price is missing
 	Bought   finding.Measure  `json:"bought"`          // m
 	Rest     finding.Measure  `json:"rest"`            // m, of all bars
