@@ -150,6 +150,10 @@ func init() { // a table that handlers name and that names handlers
 			studied(func(ctx context.Context, a *Asking) *study.TiePlan {
 				return study.PlanTies(ctx, a.Plan, a.Request)
 			})},
+		{"POST", "/before-cut", "What must hold before steel is cut", Asking{}, study.CutGate{}, 0, "",
+			studied(func(ctx context.Context, a *Asking) *study.CutGate {
+				return study.BeforeCut(ctx, a.Plan, a.Trailer)
+			})},
 		{"POST", "/cutting", "A drawn frame out of bars", Asking{}, cut.Cutting{}, 0, "",
 			studied(func(ctx context.Context, a *Asking) *cut.Cutting {
 				if c := cut.Frame(ctx, a.Plan, a.Trailer); c != nil {

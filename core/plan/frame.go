@@ -15,6 +15,8 @@ type Frame struct {
 	// what there is to cut it from
 	Bars map[string]BarStock `json:"bars,omitempty" is:"bar"`
 	Kerf *length             `json:"kerf,omitempty" is:"kerf of the saw, 0..0.02"`
+	// the owner asked what approval it needs
+	Asked bool `json:"asked,omitempty"`
 }
 
 // Member is a straight bar of a frame.

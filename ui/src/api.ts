@@ -6,6 +6,7 @@ import type {
   Buying,
   Changes,
   Comparison,
+  CutGate,
   Cutting,
   Example,
   Glance,
@@ -137,6 +138,7 @@ export const api = {
   candidates: (asked: Asked, csv: string) => json<Import>('POST', '/candidates', { ...asked, csv }),
   comparisonTable: async (asked: Asked) =>
     (await call('POST', '/comparison.csv', JSON.stringify(asked), asJSON)).blob(),
+  beforeCut: (asked: Asked) => json<CutGate>('POST', '/before-cut', asked),
   cutting: (asked: Asked) => json<Cutting>('POST', '/cutting', asked),
   changes: (asked: Asked) => json<Changes>('POST', '/changes', asked),
   rampPlaces: (asked: Asked) => json<RampPlaces>('POST', '/ramp-places', asked),

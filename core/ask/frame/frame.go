@@ -39,14 +39,16 @@ const (
 
 // Picture is what the Frame stage shows beside its checks.
 type Picture struct {
-	Whole   bool            `json:"whole"`
-	Mass    finding.Measure `json:"mass"` // of the members, without welds and paint
-	Empty   []rig.Bit       `json:"empty,omitempty"`
-	Members []MemberUse     `json:"members"`
-	Cases   []CaseUse       `json:"cases,omitempty"` // worst first
-	Twist   *Twist          `json:"twist,omitempty"`
-	Pieces  []PieceRow      `json:"pieces"`
-	Views   []scene.View    `json:"views"` // from above, from the side, from behind
+	Whole   bool             `json:"whole"`
+	Mass    finding.Measure  `json:"mass"`           // of the members, without welds and paint
+	Cost    *finding.Measure `json:"cost,omitempty"` // of their metres; nil where a price is missing
+	Empty   []rig.Bit        `json:"empty,omitempty"`
+	Members []MemberUse      `json:"members"`
+	Cases   []CaseUse        `json:"cases,omitempty"` // worst first
+	Twist   *Twist           `json:"twist,omitempty"`
+	Pieces  []PieceRow       `json:"pieces"`
+	Views   []scene.View     `json:"views"`          // from above, from the side, from behind
+	Bent    *Bent            `json:"bent,omitempty"` // at rest
 }
 
 // MemberUse is a member with what its worst case takes of its strength.
@@ -69,6 +71,13 @@ type CaseUse struct {
 	Member string          `json:"member"` // path
 	Name   string          `json:"name"`
 	Lifts  bool            `json:"lifts,omitempty"` // a wheel is off the ground
+}
+
+// Bent is the shape that the worst case bends the frame to, drawn larger than it is.
+type Bent struct {
+	Case  said.Sentence            `json:"case"`
+	Times float64                  `json:"times"` // larger than it is
+	Views map[string][]scene.Shape `json:"views"` // by the view's id
 }
 
 // Twist is how soft the frame is when three corners stand and the fourth is pushed down.

@@ -5,8 +5,12 @@ import (
 	"math"
 	"slices"
 
+	"gonum.org/v1/gonum/mat"
+	"gonum.org/v1/gonum/spatial/r3"
+
 	"zygonos/core/lang/finding"
 	"zygonos/core/lang/quantity"
+	"zygonos/core/lang/scene"
 	"zygonos/core/parts"
 	"zygonos/core/sums/frame3d"
 )
@@ -44,9 +48,98 @@ func picture(j *judged) *Picture {
 	slices.SortStableFunc(p.Cases, func(a, b CaseUse) int { return cmp.Compare(b.Use.Value, a.Use.Value) })
 	if len(j.answers) > 2 { // at rest
 		p.Twist = j.m.twist()
+		p.Bent = j.bent()
 	}
+	p.Cost = cost(r.Drawn.Bars)
 	p.Views = views(j, p)
 	return p
+}
+
+// cost is what the members' metres cost; nil where a price is missing.
+func cost(bars []parts.FrameBar) *finding.Measure {
+	sum := 0.0
+	for i := range bars {
+		price := bars[i].Member.Profile.PerMetre
+		if price == nil {
+			return nil
+		}
+		sum += float64(*price) * bars[i].Length
+	}
+	return finding.Exactly(quantity.KindMoney, sum)
+}
+
+// bentShare is how far the bent shape stands off at most, share of the deck's length.
+const bentShare = 0.06
+
+// bent is the shape of the worst case: each member's own line through its joints and, between them, its
+// middles; nil where nothing moves.
+func (j *judged) bent() *Bent {
+	_, worst, _ := j.most()
+	lines := make([][]vec, len(j.m.bars))
+	shifts := make([][]vec, len(j.m.bars))
+	add := func(bar int, at, shift vec) {
+		lines[bar], shifts[bar] = append(lines[bar], at), append(shifts[bar], shift)
+	}
+	for e, p := range j.m.pieces {
+		b := &j.m.bars[p.bar]
+		from, to := j.m.shift(worst.s, b, j.m.placeAt(p.bar, p.from)), j.m.shift(worst.s, b, j.m.placeAt(p.bar, p.to))
+		if len(lines[p.bar]) == 0 {
+			add(p.bar, b.At(p.from), from)
+		}
+		y, z := worst.s.Sag(e)
+		off := r3.Add(r3.Scale(y, b.Axes[1]), r3.Scale(z, b.Axes[2]))
+		add(p.bar, b.At((p.from+p.to)/2), r3.Add(r3.Scale(0.5, r3.Add(from, to)), off))
+		add(p.bar, b.At(p.to), to)
+	}
+	most := levelled(lines, shifts)
+	if !(most > 1e-6) {
+		return nil
+	}
+	times := math.Max(1, math.Round(bentShare*j.r.DeckLength()/most))
+	out := &Bent{Case: worst.name, Times: times, Views: map[string][]scene.Shape{}}
+	for id, at := range projections {
+		shapes := []scene.Shape{}
+		for i := range lines {
+			s := scene.Shape{Form: scene.Polyline, Class: "bent"}
+			for k := range lines[i] {
+				s.Points = append(s.Points, at(r3.Add(lines[i][k], r3.Scale(times, shifts[i][k]))))
+			}
+			if len(s.Points) > 1 {
+				shapes = append(shapes, s)
+			}
+		}
+		out.Views[id] = shapes
+	}
+	return out
+}
+
+// levelled takes out of shifts how the frame moves as a whole, on its springs: of the heights the plane that
+// fits best, of the rest the mean. It gives the largest that is left, m.
+func levelled(lines, shifts [][]vec) (most float64) {
+	var a mat.Dense // of 1, x, y
+	var rows, rise []float64
+	var mean vec
+	for i := range lines {
+		for k, p := range lines[i] {
+			rows, rise = append(rows, 1, p.X, p.Y), append(rise, shifts[i][k].Z)
+			mean = r3.Add(mean, shifts[i][k])
+		}
+	}
+	n := len(rise)
+	mean = r3.Scale(1/float64(n), mean)
+	a.CloneFrom(mat.NewDense(n, 3, rows))
+	var plane mat.VecDense
+	if err := plane.SolveVec(&a, mat.NewVecDense(n, rise)); err != nil {
+		plane = *mat.NewVecDense(3, []float64{mean.Z, 0, 0})
+	}
+	for i := range lines {
+		for k, p := range lines[i] {
+			s := r3.Sub(shifts[i][k], vec{X: mean.X, Y: mean.Y, Z: plane.AtVec(0) + plane.AtVec(1)*p.X + plane.AtVec(2)*p.Y})
+			shifts[i][k] = s
+			most = math.Max(most, r3.Norm(s))
+		}
+	}
+	return most
 }
 
 // pieces are the cut list.

@@ -17,9 +17,9 @@ import (
 // views are the frame from above, from the side and from behind, to one scale. Members are shaded by how
 // much of their strength is used, in fifths, and carry the figure; they are taken where they are seen.
 func views(j *judged, p *Picture) []scene.View {
-	above := view(j, p, "frame-plan", "From above", func(v vec) scene.Point { return scene.Point{v.X, v.Y} }, vec{Z: 1})
-	side := view(j, p, "frame-side", "From the side", func(v vec) scene.Point { return scene.Point{v.X, -v.Z} }, vec{Y: -1})
-	behind := view(j, p, "frame-rear", "From behind", func(v vec) scene.Point { return scene.Point{v.Y, -v.Z} }, vec{X: 1})
+	above := view(j, p, "frame-plan", "From above", vec{Z: 1})
+	side := view(j, p, "frame-side", "From the side", vec{Y: -1})
+	behind := view(j, p, "frame-rear", "From behind", vec{X: 1})
 	for i := range p.Members {
 		b := &j.r.Drawn.Bars[i]
 		above.Handles = append(above.Handles, handles(b, p.Members[i].Path)...)
@@ -31,8 +31,16 @@ func views(j *judged, p *Picture) []scene.View {
 	return out
 }
 
+// projections are how each view sees a place of the deck's coordinates.
+var projections = map[string]func(vec) scene.Point{
+	"frame-plan": func(v vec) scene.Point { return scene.Point{v.X, v.Y} },
+	"frame-side": func(v vec) scene.Point { return scene.Point{v.X, -v.Z} },
+	"frame-rear": func(v vec) scene.Point { return scene.Point{v.Y, -v.Z} },
+}
+
 // view draws the members as they are seen along a direction, the farther ones first.
-func view(j *judged, p *Picture, id, title string, at func(vec) scene.Point, toward vec) scene.View {
+func view(j *judged, p *Picture, id, title string, toward vec) scene.View {
+	at := projections[id]
 	v := scene.View{ID: id, Title: said.Say(title), Min: scene.Point{math.Inf(1), math.Inf(1)}, Max: scene.Point{math.Inf(-1), math.Inf(-1)}}
 	grow := func(q scene.Point, by float64) {
 		for k := range 2 {

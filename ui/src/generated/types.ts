@@ -16,6 +16,7 @@ export interface Carried {
   Changes?: Changes;
   Comparing?: Comparing;
   Comparison?: Comparison;
+  CutGate?: CutGate;
   Cutting?: Cutting;
   Entry?: Entry;
   Example?: Example;
@@ -796,6 +797,7 @@ export interface Reading {
   plusMinus?: number;
 }
 export interface Frame {
+  asked?: boolean;
   bars?: {
     [k: string]: BarStock;
   };
@@ -1150,6 +1152,14 @@ export interface Named {
   id: string;
   name: Sentence;
   wish?: boolean;
+}
+export interface CutGate {
+  holds: number;
+  of: number;
+  open: Finding[];
+  outcome: string;
+  says: Sentence;
+  tight: Finding[];
 }
 export interface Cutting {
   bought: Measure;
@@ -1651,7 +1661,9 @@ export interface FillLine {
   volume: number;
 }
 export interface Picture {
+  bent?: Bent;
   cases?: CaseUse[];
+  cost?: Measure;
   empty?: Bit[];
   mass: Measure;
   members: MemberUse[];
@@ -1659,6 +1671,13 @@ export interface Picture {
   twist?: Twist;
   views: View[];
   whole: boolean;
+}
+export interface Bent {
+  case: Sentence;
+  times: number;
+  views: {
+    [k: string]: Shape[];
+  };
 }
 export interface CaseUse {
   lifts?: boolean;

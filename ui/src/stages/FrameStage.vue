@@ -4,6 +4,8 @@ import { TabGroup, TabPanel, TabPanels } from '@headlessui/vue'
 import { computed } from 'vue'
 import TabBar from '@/parts/TabBar.vue'
 import { useWorkspace } from '@/stores/workspace'
+import KeptPanel from './balance/KeptPanel.vue'
+import CutGatePanel from './frame/CutGatePanel.vue'
 import CutPanel from './frame/CutPanel.vue'
 import FrameDrawing from './frame/FrameDrawing.vue'
 import MemberTray from './frame/MemberTray.vue'
@@ -14,7 +16,7 @@ import WeightPanel from './frame/WeightPanel.vue'
 
 const workspace = useWorkspace()
 const frame = computed(() => workspace.report?.frame)
-const tabs = ['Strength', 'Weight', 'Sections', 'Cut list']
+const tabs = ['Strength', 'Weight', 'Sections', 'Cut list', 'Before you cut']
 </script>
 
 <template>
@@ -30,8 +32,10 @@ const tabs = ['Strength', 'Weight', 'Sections', 'Cut list']
           <TabPanel tabindex="-1"><WeightPanel :frame="frame" /></TabPanel>
           <TabPanel tabindex="-1"><SectionPanel /></TabPanel>
           <TabPanel tabindex="-1"><CutPanel /></TabPanel>
+          <TabPanel tabindex="-1"><CutGatePanel /></TabPanel>
         </TabPanels>
       </TabGroup>
+      <KeptPanel />
       <p class="text-soft px-1 text-sm">
         Welds, thin walls at hangers and coupling, and fatigue are not checked: show them to a competent
         welder. Strength that is computed never raises a plated rating. A drawbar is often an approved part

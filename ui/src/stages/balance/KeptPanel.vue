@@ -26,6 +26,15 @@ const rows = computed<Row[]>(() => {
   if (!a || !b || a.scope.outing !== b.scope.outing || a.scope.trailer !== b.scope.trailer) return []
   const before = new Map(a.findings.map((f) => [keyOf(f), f]))
   const out: Row[] = []
+  if (a.frame && b.frame) {
+    const of: [string, Measure | undefined, Measure | undefined][] = [
+      ['Frame’s members', a.frame.mass, b.frame.mass],
+      ['Their metres cost', a.frame.cost, b.frame.cost],
+      ['Corner dips under 100 kg', a.frame.twist?.corner, workspace.settledReport?.frame?.twist?.corner],
+    ]
+    for (const [name, x, y] of of)
+      if (x && y && Math.abs(x.value - y.value) > 1e-6) out.push({ name, a: x, b: y })
+  }
   const seen = new Set<string>()
   const differs = (f: Finding, g: Finding) =>
     Math.abs((f.figure?.value ?? 0) - (g.figure?.value ?? 0)) > 1e-6 || f.outcome !== g.outcome
@@ -73,8 +82,10 @@ const signed = (r: Row) => {
             <td class="text-right">{{ nominal(r.b) }}</td>
             <td class="text-right font-semibold">{{ signed(r) }}</td>
             <td class="pl-3 whitespace-nowrap">
-              <OutcomeMark :outcome="r.now!" :size="14" class="mr-1 inline-block" />
-              {{ r.was === r.now ? outcomeWord[r.now!] : `${outcomeWord[r.was!]} → ${outcomeWord[r.now!]}` }}
+              <template v-if="r.now">
+                <OutcomeMark :outcome="r.now" :size="14" class="mr-1 inline-block" />
+                {{ r.was === r.now ? outcomeWord[r.now] : `${outcomeWord[r.was!]} → ${outcomeWord[r.now]}` }}
+              </template>
             </td>
           </tr>
         </tbody>

@@ -16,7 +16,13 @@ const box = useTemplateRef<HTMLElement>('box')
 const size = useElementSize(box)
 const narrow = useMediaQuery('(max-width: 760px)')
 const showing = ref('frame-plan')
-const views = computed(() => props.frame.views)
+const bending = ref(false)
+/** The bent shape comes with the settled report. */
+const bent = computed(() => (bending.value ? workspace.settledReport?.frame?.bent : undefined))
+/** The views, with the bent shape over them where it is wanted. */
+const views = computed<View[]>(() =>
+  props.frame.views.map((v) => ({ ...v, shapes: [...v.shapes, ...(bent.value?.views[v.id] ?? [])] })),
+)
 const named = (id: string) => views.value.find((v) => v.id === id)
 const one = computed(() => named(showing.value) ?? views.value[0])
 const wide = (v: View | undefined) => (v ? v.max[0] - v.min[0] : 1)
@@ -53,8 +59,16 @@ async function save(form: 'svg' | 'dxf') {
           {{ say(v.title) }}
         </button>
       </div>
-      <span v-else class="text-soft text-sm">Darker is used more; the figure is of its strength.</span>
+      <span v-else-if="!bent" class="text-soft text-sm"
+        >Darker is used more; the figure is of its strength.</span
+      >
+      <span v-if="bent" class="text-sm" data-bent
+        >Bending drawn {{ bent.times }} times larger: {{ say(bent.case) }}.</span
+      >
       <span class="ml-auto flex gap-1.5">
+        <button class="act" :aria-pressed="bending" @click="bending = !bending">
+          {{ bending ? 'Straight' : 'Bent shape' }}
+        </button>
         <button class="act" @click="save('svg')">SVG</button>
         <button class="act" @click="save('dxf')">DXF</button>
       </span>
@@ -62,7 +76,9 @@ async function save(form: 'svg' | 'dxf') {
     <div ref="box" class="min-h-0 w-full overflow-hidden">
       <SceneView v-if="narrow && one" :view="one" :scale="scale" />
       <div v-else class="flex items-start gap-2">
-        <div><SceneView v-for="v in column" :key="v.id" :view="v" :scale="scale" /></div>
+        <div>
+          <SceneView v-for="v in column" :key="v.id" :view="v" :scale="scale" />
+        </div>
         <SceneView v-if="named('frame-rear')" :view="named('frame-rear')!" :scale="scale" />
       </div>
     </div>
