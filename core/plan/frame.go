@@ -15,6 +15,9 @@ type Frame struct {
 	// what there is to cut it from
 	Bars map[string]BarStock `json:"bars,omitempty" is:"bar"`
 	Kerf *length             `json:"kerf,omitempty" is:"kerf of the saw, 0..0.02"`
+	// what the finished frame showed: on three corners, this on the fourth lowered it by so much
+	TwistLoad *mass   `json:"twistLoad,omitempty" is:"load on the free corner, >0..1000"`
+	TwistDip  *length `json:"twistDip,omitempty" is:"dip of the free corner, >0..0.5"`
 	// the owner asked what approval it needs
 	Asked bool `json:"asked,omitempty"`
 }

@@ -50,3 +50,14 @@ func UseOf(r *rig.Rig, id string) float64 {
 	_, a := solved(r, id)
 	return a.uses[a.worst].share
 }
+
+// DipAt is the free corner's dip with bolted ends of a share of a rigid one's stiffness, m/N.
+func DipAt(r *rig.Rig, share float64) float64 {
+	m := assemble(r, share)
+	m.solver, _ = frame3d.New(&m.m)
+	d, _, _ := m.dip()
+	return d
+}
+
+// Narrowed is the share that a reading leaves.
+func Narrowed(r *rig.Rig) float64 { return narrowed(r) }

@@ -47,8 +47,10 @@ type Picture struct {
 	Cases   []CaseUse        `json:"cases,omitempty"` // worst first
 	Twist   *Twist           `json:"twist,omitempty"`
 	Pieces  []PieceRow       `json:"pieces"`
-	Views   []scene.View     `json:"views"`          // from above, from the side, from behind
-	Bent    *Bent            `json:"bent,omitempty"` // at rest
+	Views   []scene.View     `json:"views"`             // from above, from the side, from behind
+	Bent    *Bent            `json:"bent,omitempty"`    // at rest
+	Cracks  []Crack          `json:"cracks,omitempty"`  // at rest
+	Lighter []Lighter        `json:"lighter,omitempty"` // at rest
 }
 
 // MemberUse is a member with what its worst case takes of its strength.
@@ -154,6 +156,12 @@ func (j *judged) findings() []finding.Finding {
 	out := []finding.Finding{j.strength(CodeStrength, "Strength of the frame")}
 	if len(j.answers) > 0 {
 		out = append(out, j.bend())
+	}
+	if f, is := j.tested(); is {
+		out = append(out, f)
+	}
+	if f, is := wheels(j.r); is {
+		out = append(out, f)
 	}
 	if f, is := weighed(j.r); is {
 		out = append(out, f)

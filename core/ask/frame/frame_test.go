@@ -1,8 +1,10 @@
 package frame_test
 
 import (
+	"cmp"
 	"fmt"
 	"math"
+	"slices"
 	"strings"
 	"testing"
 
@@ -10,6 +12,7 @@ import (
 	"zygonos/core/internal/sample"
 	"zygonos/core/lang/finding"
 	"zygonos/core/lang/quantity"
+	"zygonos/core/plan"
 	"zygonos/core/rig"
 )
 
@@ -279,5 +282,123 @@ func BenchmarkAllCases(b *testing.B) {
 	r := rig.Resolve(sample.Plan(b, sets(doc(usual))...), "t", "o")
 	for b.Loop() {
 		frame.Whole(r)
+	}
+}
+
+// Rails 1.2 m apart and 40 mm wide reach 620 mm from the middle; a track of 1.6 m leaves 800 − 82.5 − 620 =
+// 97.5 mm, one of 1.42 m 7.5 mm, one of 1.36 m none. A tyre that ends under the rails has room.
+func TestWheels(t *testing.T) {
+	for track, want := range map[string]struct {
+		outcome finding.Outcome
+		room    float64
+	}{"1.6": {finding.Holds, 0.0975}, "1.42": {finding.Tight, 0.0075}, "1.36": {finding.Fails, -0.0225}} {
+		f := find(t, resolve(t, doc(usual), "/trailers/t/track/value", track), frame.CodeWheels)
+		if f.Outcome != want.outcome || math.Abs(f.Figure.Value-want.room) > 1e-9 {
+			t.Errorf("track %s: %s %+v", track, f.Outcome, f.Figure)
+		}
+	}
+	// a wheel of 0.4 m under a deck at 0.55: 150 mm under it, the rails end 80 mm under it
+	fs, _ := frame.Check(resolve(t, doc(usual), "/trailers/t/track/value", "1.1", "/trailers/t/wheelDiameter", "0.4"))
+	for _, f := range fs {
+		if f.Code == frame.CodeWheels {
+			t.Errorf("under the deck: %s", f.Outcome)
+		}
+	}
+}
+
+// A rail in two pieces that are welded end to end is one rail.
+func TestTwoPieces(t *testing.T) {
+	whole := frame.UseOf(resolve(t, doc(usual)), "bump")
+	two := frame.UseOf(resolve(t, doc(usual), "/trailers/t/frame/members/left/to/back", "0.94", "/trailers/t/frame/members/rest",
+		`{"order":20,"name":"rest","role":"rail","from":{"back":0.94,"right":-0.6},"to":{"back":2.5,"right":-0.6},"profile":`+rail+`}`), "bump")
+	if math.Abs(two-whole) > 1e-6*whole {
+		t.Errorf("in two pieces %v, whole %v", two, whole)
+	}
+}
+
+// A frame whose cross members are bolted: the dip that the model with a share of 0.3 gives is read back as
+// 0.3, and it is reckoned with; a welded frame that dips more than expected has a joint that gives.
+func TestTwistRead(t *testing.T) {
+	bolts := []string{}
+	for i := range 5 {
+		at := fmt.Sprintf("/trailers/t/frame/members/c%d/", i)
+		bolts = append(bolts, at+"fromJoint", `"bolt"`, at+"toJoint", `"bolt"`)
+	}
+	for _, share := range []float64{0.2, 0.3, 0.8} {
+		dip := frame.DipAt(resolve(t, doc(usual), bolts...), share) * 60 * 9.80665
+		told := append([]string{"/trailers/t/frame/twistLoad", "60", "/trailers/t/frame/twistDip", fmt.Sprint(dip)}, bolts...)
+		r := resolve(t, doc(usual), told...)
+		if got := frame.Narrowed(r); math.Abs(got-share) > 0.002 {
+			t.Errorf("a share of %v is read back as %v", share, got)
+		}
+		if f := find(t, r, frame.CodeTwist); f.Figure == nil || math.Abs(f.Figure.Value-dip) > 1e-9 {
+			t.Errorf("%+v", f)
+		}
+	}
+	welded := frame.DipAt(resolve(t, doc(usual)), 0.5) * 60 * 9.80665
+	for times, want := range map[float64]finding.Outcome{1: finding.Holds, 1.5: finding.Tight, 0.6: finding.Holds} {
+		r := resolve(t, doc(usual), "/trailers/t/frame/twistLoad", "60", "/trailers/t/frame/twistDip", fmt.Sprint(welded*times))
+		if f := find(t, r, frame.CodeTwist); f.Outcome != want {
+			t.Errorf("%v times: %s", times, f.Outcome)
+		}
+	}
+}
+
+// What could be lighter is offered with the weight it saves, and holds once it is taken.
+func TestLighter(t *testing.T) {
+	heavy := func(id string) string {
+		if strings.HasPrefix(id, "c") {
+			return `{"shape":"tube","height":0.08,"width":0.08,"wall":0.004,"material":"s235"}`
+		}
+		return usual(id)
+	}
+	p := sample.Plan(t, sets(strings.ReplaceAll(doc(heavy), `"up":-0.04`, `"up":-0.08`), "/loads/crate/mass/value", "200")...)
+	r := rig.Resolve(p, "t", "o")
+	found := frame.Whole(r).Lighter
+	at := slices.IndexFunc(found, func(l frame.Lighter) bool {
+		return strings.Contains(l.Says.Text(quantity.Locale{}), "cross")
+	})
+	if at < 0 {
+		t.Fatalf("%+v", found)
+	}
+	q, err := plan.Apply(p, found[at].Patch)
+	if err != nil {
+		t.Fatal(err)
+	}
+	lighter := rig.Resolve(q, "t", "o")
+	if got := r.Drawn.Mass - lighter.Drawn.Mass; math.Abs(got-found[at].Saves.Value) > 1e-9 {
+		t.Errorf("saves %v kg, said %v", got, found[at].Saves.Value)
+	}
+	if !lighter.Drawn.Whole {
+		t.Error("the lighter cross members no longer meet the drawbar")
+	}
+	if f := find(t, lighter, frame.CodeStrength); f.Outcome == finding.Fails {
+		t.Errorf("%s %+v", f.Outcome, f.Figure)
+	}
+}
+
+// Cracks begin first where bumps work a weld hardest: worst first, with their band; aluminium is not known.
+func TestCracks(t *testing.T) {
+	r := resolve(t, doc(usual))
+	got := frame.Whole(r).Cracks
+	sorted := slices.IsSortedFunc(got, func(a, b frame.Crack) int { return cmp.Compare(b.Share.Value, a.Share.Value) })
+	if len(got) == 0 || !sorted {
+		t.Fatalf("%+v", got)
+	}
+	for _, c := range got {
+		if c.Class.Value != 71e6 && c.Class.Value != 36e6 || *c.Range.Low >= *c.Range.High ||
+			math.Abs(c.Share.Value-c.Range.Value/c.Class.Value) > 1e-12 {
+			t.Errorf("%+v", c)
+		}
+		// ±0.75 g about the weight: one and a half times what it bears at rest
+		if c.Name == "drawbar" && math.Abs(c.At.Value-0.97) < 0.02 {
+			if want := frame.StressAt(r, "level", "drawbar", 0.97) * 1.5; math.Abs(c.Range.Value-want) > 0.1*want {
+				t.Errorf("range %.4g, bending alone %.4g", c.Range.Value, want)
+			}
+		}
+	}
+	al := resolve(t, strings.ReplaceAll(doc(usual), "s235", "al6082"))
+	if got := frame.Whole(al).Cracks; len(got) > 0 {
+		t.Errorf("aluminium: %+v", got)
 	}
 }

@@ -55,7 +55,8 @@ type model struct {
 	hubs    [][2]int  // nodes
 	axles   []float64 // m behind the front board
 	leaf    bool
-	missing string // why the axle finds no place
+	bolts   float64 // of a rigid end's stiffness that a bolted one has
+	missing string  // why the axle finds no place
 }
 
 // gearE is steel's; gearG with it.
@@ -77,13 +78,22 @@ type builder struct {
 	group []int
 }
 
-// build makes the model of a rig's frame; it is nil where the drawing is not whole.
+// build makes the model of a rig's frame; it is nil where the drawing is not whole. Bolted ends are as stiff
+// as the finished frame showed, where it was tried.
 func build(r *rig.Rig) *model {
+	if r.Drawn == nil || !r.Drawn.Whole {
+		return nil
+	}
+	return assemble(r, narrowed(r))
+}
+
+// assemble makes the model with bolted ends of a share of a rigid one's stiffness.
+func assemble(r *rig.Rig, bolts float64) *model {
 	d := r.Drawn
 	if d == nil || !d.Whole || r.DeckFront == nil || r.Axle == nil {
 		return nil
 	}
-	b := &builder{model: &model{r: r, bars: d.Bars}}
+	b := &builder{model: &model{r: r, bars: d.Bars, bolts: bolts}}
 	b.cuts = make([][]float64, len(b.bars))
 	for i := range b.bars {
 		b.cuts[i] = []float64{0, b.bars[i].Length}
@@ -317,7 +327,7 @@ func (b *builder) element(bar int, from, to place) {
 		case plan.JointHinge:
 			m.Ends[e].Loose[frame3d.RY], m.Ends[e].Loose[frame3d.RZ] = true, true
 		case plan.JointBolt:
-			k := 3 * m.E / r.Length * boltShare / (1 - boltShare)
+			k := 3 * m.E / r.Length * b.bolts / (1 - b.bolts)
 			m.Ends[e].Loose[frame3d.RY], m.Ends[e].Stiff[frame3d.RY] = true, k*iy
 			m.Ends[e].Loose[frame3d.RZ], m.Ends[e].Stiff[frame3d.RZ] = true, k*iz
 		}

@@ -12,7 +12,6 @@ import (
 	"zygonos/core/lang/quantity"
 	"zygonos/core/lang/scene"
 	"zygonos/core/parts"
-	"zygonos/core/sums/frame3d"
 )
 
 // picture is what the stage shows.
@@ -48,7 +47,7 @@ func picture(j *judged) *Picture {
 	slices.SortStableFunc(p.Cases, func(a, b CaseUse) int { return cmp.Compare(b.Use.Value, a.Use.Value) })
 	if len(j.answers) > 2 { // at rest
 		p.Twist = j.m.twist()
-		p.Bent = j.bent()
+		p.Bent, p.Cracks, p.Lighter = j.bent(), j.cracks(), j.lighter()
 	}
 	p.Cost = cost(r.Drawn.Bars)
 	p.Views = views(j, p)
@@ -191,30 +190,4 @@ func (m *model) corners() []int {
 	fl, rl := ends(left)
 	fr, rr := ends(right)
 	return []int{fl, fr, rl, rr}
-}
-
-// twist is the frame on three corners with the fourth pushed down: the dip over the distance of the rails is
-// the angle, the force times that distance the torque.
-func (m *model) twist() *Twist {
-	at := m.corners()
-	if at == nil {
-		return nil
-	}
-	s, err := m.solver.On([]frame3d.Support{
-		{Node: at[0], Held: [6]bool{true, true, true}}, {Node: at[1], Held: [6]bool{frame3d.Z: true}},
-		{Node: at[2], Held: [6]bool{false, true, true}},
-	})
-	if err != nil {
-		return nil
-	}
-	const force = 1000.0
-	o := s.Solve(&frame3d.Case{Nodes: []frame3d.NodeLoad{{Node: at[3], Force: vec{Z: -force}}}})
-	dip := -o.Moved[at[3]][frame3d.Z]
-	wide := m.m.Nodes[at[3]].Y - m.m.Nodes[at[2]].Y
-	angle := finding.Exactly(quantity.KindAngle, dip/wide/(force*wide)*1000)
-	corner := finding.Exactly(quantity.KindLength, dip/force*100*quantity.Gravity)
-	if !(wide > 0) || angle == nil || corner == nil {
-		return nil
-	}
-	return &Twist{Degrees: *angle, Corner: *corner}
 }

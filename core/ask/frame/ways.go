@@ -54,6 +54,7 @@ func Ways(r *rig.Rig, f *finding.Finding) (out []finding.Way) {
 				patch = append(patch, finding.Op{Op: "add", Path: path + b.ID + "/profile", Value: p})
 				patch = append(patch, follow(r, path, b, p)...)
 			}
+			patch = once(patch)
 			name := said.Say("% of %", said.Name(bar.Member.Name, "that member"), said.Piece{Text: sizes(p)})
 			if len(of) > 1 {
 				name = said.Say("every "+roleName(bar.Member.Role)+" of %", said.Piece{Text: sizes(p)})

@@ -371,6 +371,8 @@ export const fields: Record<string, string> = {
   "/trailers/*/frame/members/*/to/up": "figure length",
   "/trailers/*/frame/springLength": "figure length",
   "/trailers/*/frame/springsApart": "figure length",
+  "/trailers/*/frame/twistDip": "figure length",
+  "/trailers/*/frame/twistLoad": "figure mass",
   "/trailers/*/gear/arm": "figure length",
   "/trailers/*/gear/circle": "figure length",
   "/trailers/*/gear/eyes": "figure length",

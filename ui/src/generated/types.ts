@@ -808,6 +808,8 @@ export interface Frame {
   };
   springLength?: number;
   springsApart?: number;
+  twistDip?: number;
+  twistLoad?: number;
 }
 export interface BarStock {
   have?: number;
@@ -1664,7 +1666,9 @@ export interface Picture {
   bent?: Bent;
   cases?: CaseUse[];
   cost?: Measure;
+  cracks?: Crack[];
   empty?: Bit[];
+  lighter?: Lighter[];
   mass: Measure;
   members: MemberUse[];
   pieces: PieceRow[];
@@ -1686,12 +1690,27 @@ export interface CaseUse {
   says: Sentence;
   use: Measure;
 }
+export interface Crack {
+  at: Measure;
+  class: Measure;
+  detail: string;
+  name: string;
+  path: string;
+  range: Measure;
+  share: Measure;
+}
 export interface Bit {
   at: number;
   how: string;
   mass: Measure;
   name: string;
   path: string;
+}
+export interface Lighter {
+  patch: Op[];
+  saves: Measure;
+  says: Sentence;
+  use: Measure;
 }
 export interface MemberUse {
   at?: Measure;

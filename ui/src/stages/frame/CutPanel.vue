@@ -81,6 +81,9 @@ async function table() {
               b.rest.value > 0.05 ? nominal(b.rest) + ' left' : ''
             }}</span>
           </span>
+          <span class="text-soft col-span-2 sm:hidden">{{
+            b.pieces.map((p) => `${nominal(p.length)} ${p.name}`).join(', ')
+          }}</span>
         </li>
       </ol>
     </section>

@@ -1,13 +1,21 @@
 <script setup lang="ts">
 // Load cases, worst first, and what each takes of the member that it uses most.
 import { computed } from 'vue'
+import PlanFields from '@/fields/PlanFields.vue'
+import type { PlanField } from '@/fields/planField'
 import type { Picture } from '@/generated/types'
 import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
 
 const props = defineProps<{ frame: Picture }>()
 const workspace = useWorkspace()
-const { say, nominal, print } = useWords()
+const { say, nominal, measure, print } = useWords()
+/** What is worked out at rest stays on screen while a hand moves. */
+const rest = computed(() => workspace.settledReport?.frame)
+const read: PlanField[] = [
+  { at: 'twistLoad', label: 'On the free corner' },
+  { at: 'twistDip', label: 'It went down by' },
+]
 const members = computed(() =>
   props.frame.members.filter((m) => m.use).sort((a, b) => b.use!.value - a.use!.value),
 )
@@ -35,10 +43,44 @@ const bar = (share: number) => `${Math.min(100, Math.round(share * 100))}%`
           </span>
         </li>
       </ul>
-      <p v-if="frame.twist" class="mt-3" data-twist>
-        <b>Twist:</b> on three corners, {{ print('mass', 100) }} on the fourth lower it by
-        <b>{{ nominal(frame.twist.corner) }}</b>. Try it on the finished frame: more says that joints give.
-      </p>
+      <section v-if="rest?.lighter?.length" class="mt-4" data-lighter>
+        <h2 class="text-lg font-bold">What could be lighter</h2>
+        <ul class="divide-rule divide-y">
+          <li v-for="(l, i) in rest.lighter" :key="i" class="flex flex-wrap items-center gap-2 py-1.5">
+            <span class="min-w-0 flex-1"
+              >{{ say(l.says) }} <b>{{ nominal(l.saves) }} less</b>, about {{ nominal(l.use) }} used on this
+              outing.</span
+            >
+            <button class="act min-h-11" @click="workspace.edit(l.patch, 'a lighter section')">
+              Take it
+            </button>
+          </li>
+        </ul>
+      </section>
+      <section v-if="rest?.twist" class="mt-4" data-twist>
+        <h2 class="text-lg font-bold">Twist, to try at home</h2>
+        <p>
+          Stand the finished frame on three corners, clamp the one across from the free corner, and load that:
+          {{ print('mass', 100) }} should lower it by <b>{{ nominal(rest.twist.corner) }}</b>. Keep feet and
+          hands from under it.
+        </p>
+        <div class="mt-2 grid grid-cols-1 gap-x-4 gap-y-3 sm:grid-cols-2">
+          <PlanFields :base="`/trailers/${workspace.trailer}/frame`" :fields="read" />
+        </div>
+      </section>
+      <section v-if="rest?.cracks?.length" class="mt-4" data-cracks>
+        <h2 class="text-lg font-bold">Cracks begin here first</h2>
+        <ul>
+          <li v-for="c in rest.cracks" :key="c.path" class="border-rule border-t py-1.5 first:border-t-0">
+            <button class="font-semibold underline" @click="workspace.selected = c.path">
+              {{ c.name || 'member' }}</button>, {{ nominal(c.at) }} from its beginning ({{ c.detail }}):
+            bumps move it by {{ measure(c.range) }}, of a class of {{ nominal(c.class) }}.
+          </li>
+        </ul>
+        <p class="text-soft text-sm">
+          A comparison (EN 1993-1-9, bumps of ±0.5 to ±1 g), not a life in years. Look there each season.
+        </p>
+      </section>
       <h2 class="mt-4 text-lg font-bold">Members</h2>
       <div class="overflow-x-auto" tabindex="0" role="region" aria-label="Members">
         <table class="mt-1 w-full min-w-[38rem] text-sm" data-members>
