@@ -113,7 +113,10 @@ func cases(m *model) []loadCase {
 			return l.weigh(nil, still(1), high)
 		},
 	})
-	return out
+	if c, ok := onTail(m); ok {
+		out = append(out, c)
+	}
+	return append(out, pulls(m)...)
 }
 
 // struck is the field of a bump on one wheel: on three points, ball and two wheels, the blow lifts the rig

@@ -402,3 +402,36 @@ func TestCracks(t *testing.T) {
 		t.Errorf("aluminium: %+v", got)
 	}
 }
+
+// A machine of 300 kg comes on over the tail: 0.6·300·1.2 = 216 kg stand 1 m behind the axle, so the ball loses
+// 216·1/2.5 kg of what the empty trailer puts on it, and gets it back from the props.
+func TestOnTail(t *testing.T) {
+	machine := []string{"/outings/o/layouts/t/loading", `{"machine":"crate"}`, "/loads/crate/mass/value", "300"}
+	empty := resolve(t, doc(usual), "/outings/o/layouts/t/placements/crate", "-")
+	r := resolve(t, doc(usual), machine...)
+	got := frame.ReactionsOf(r, "tail")
+	if want := frame.Reactions(empty)[0] - 216*1/2.5; math.Abs(got[0]-want) > 1e-6*math.Abs(want) {
+		t.Errorf("the ball bears %v, want %v", got[0], want)
+	}
+	with := frame.ReactionsOf(resolve(t, doc(usual), append(machine, "/outings/o/layouts/t/loading", `{"machine":"crate","props":{}}`)...), "tail")
+	if len(with) != 5 || with[0] <= got[0] || with[3] <= 0 || with[4] <= 0 {
+		t.Errorf("on props %v, without %v", with, got)
+	}
+}
+
+// A tie point on the right rail that is drawn at with 400 kg lifts 400·sin 45° off the wheels and ball, and
+// pulls as much to the left.
+func TestTiePull(t *testing.T) {
+	point := func(right string) []string {
+		return []string{"/trailers/t/tiePoints", `{"p":{"order":1,"kind":"ring-bolted","at":{"back":1.2,"right":` + right + `},"rating":400}}`}
+	}
+	level := frame.Reactions(resolve(t, doc(usual)))
+	got := frame.ReactionsOf(resolve(t, doc(usual), point("0.6")...), "tie-p")
+	sum := func(v []float64) float64 { return v[0] + v[1] + v[2] }
+	if want := sum(level) - 400*math.Sqrt2/2; math.Abs(sum(got)-want) > 1e-6*want {
+		t.Errorf("bears %v, want %v", sum(got), want)
+	}
+	if a, b := frame.UseOf(resolve(t, doc(usual), point("0.6")...), "tie-p"), frame.UseOf(resolve(t, doc(usual), point("-0.6")...), "tie-p"); math.Abs(a-b) > 1e-6*a {
+		t.Errorf("right %v, left %v", a, b)
+	}
+}

@@ -154,10 +154,9 @@ func pieces(bars []parts.FrameBar) []PieceRow {
 	return out
 }
 
-// corners are the four corner joints of the frame under the deck: the ends of its outermost rails, front
-// left, front right, rear left, rear right; nil where there are not two.
-func (m *model) corners() []int {
-	left, right := -1, -1
+// outer are the outermost rails, left and right; −1 where there is none.
+func (m *model) outer() (left, right int) {
+	left, right = -1, -1
 	for i := range m.bars {
 		r := &m.bars[i]
 		if math.Abs(r.Axes[0].X) < 0.9 || len(m.places[i]) < 2 {
@@ -171,6 +170,13 @@ func (m *model) corners() []int {
 			right = i
 		}
 	}
+	return left, right
+}
+
+// corners are the four corner joints of the frame under the deck: the ends of its outermost rails, front
+// left, front right, rear left, rear right; nil where there are not two.
+func (m *model) corners() []int {
+	left, right := m.outer()
 	if left < 0 || right < 0 {
 		return nil
 	}

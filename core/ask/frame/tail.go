@@ -1,0 +1,135 @@
+package frame
+
+import (
+	"math"
+	"slices"
+
+	"zygonos/core/lang/quantity"
+	"zygonos/core/lang/said"
+	"zygonos/core/plan"
+	"zygonos/core/sums/frame3d"
+)
+
+// Figures of practice (confidence C).
+const (
+	heavyAxle = 0.6 // of a machine's weight that its heavier axle bears
+	rolls     = 1.2 // times, as it comes over the edge
+	mostTies  = 12  // tie points that are pulled, one after the other
+)
+
+// onTail is a machine whose heavier axle stands on the tail's edge as it is driven on, the rest of the deck
+// empty, with the props where they stand; false where nothing rolls on.
+func onTail(m *model) (loadCase, bool) {
+	lay := m.r.Layout
+	if lay == nil || lay.Loading == nil {
+		return loadCase{}, false
+	}
+	load, ok := m.r.Plan.Loads[lay.Loading.Machine]
+	if !ok {
+		return loadCase{}, false
+	}
+	var mass quantity.Range[float64]
+	half := 0.4 * m.r.DeckWidth()
+	found := false
+	for i := range m.r.Items {
+		if it := &m.r.Items[i]; it.ID == lay.Loading.Machine && !it.Part && it.Mass != nil {
+			mass, found = *it.Mass, true
+			half = math.Min(half, (it.Right-it.Left)/2)
+		}
+	}
+	if !found {
+		return loadCase{}, false
+	}
+	if w := load.Rolling; w != nil && w.Track != nil {
+		half = float64(w.Track.Value) / 2
+	}
+	c := loadCase{
+		id: "tail", name: said.Say("% coming on over the tail", said.Name(load.Name, "the machine")), why: practice,
+		load: func(l *loader, all []body, high bool) bool {
+			m := mass.Nominal
+			if high {
+				m = mass.High
+			}
+			rest := slices.DeleteFunc(slices.Clone(all), func(o body) bool { return o.path == "/loads/"+lay.Loading.Machine })
+			ok := l.weigh(rest, still(1), high)
+			force := vec{Z: -m * heavyAxle * rolls * quantity.Gravity / 2}
+			for _, y := range []float64{-half, half} {
+				ok = l.press(vec{X: l.r.DeckLength(), Y: y}, force) && ok
+			}
+			return ok
+		},
+	}
+	if lay.Loading.Props != nil {
+		c.name = append(c.name, said.Say(", props down")...)
+		c.stand = propped
+	}
+	return c, true
+}
+
+// propped stands both outermost rails on props at the joints nearest to where they stand; nil where there
+// are no two rails.
+func propped(m *model) []frame3d.Support {
+	left, right := m.outer()
+	if left < 0 || right < 0 {
+		return nil
+	}
+	at := m.r.DeckLength()
+	if b := float64(m.r.Layout.Loading.Props.Back); b > 0 {
+		at = b
+	}
+	out := slices.Clone(m.m.Supports)
+	for _, bar := range []int{left, right} {
+		best, least := 0, math.Inf(1)
+		for _, p := range m.places[bar] {
+			if d := math.Abs(m.bars[bar].At(p.at).X - at); d < least {
+				best, least = p.node, d
+			}
+		}
+		out = append(out, frame3d.Support{Node: best, Held: [6]bool{frame3d.Z: true}})
+	}
+	return out
+}
+
+// pulls are tie points that are drawn at with their rating, up and inward at 45°, one after the other; those
+// without a rating are not.
+func pulls(m *model) (out []loadCase) {
+	points := m.r.Trailer.TiePoints
+	for n, id := range plan.Ordered(points, func(t plan.TiePoint) int { return t.Order }) {
+		t := points[id]
+		if t.Rating == nil || n >= mostTies {
+			continue
+		}
+		force := float64(*t.Rating) * quantity.Gravity * math.Sqrt2 / 2
+		inward := -1.0
+		if t.At.Right < 0 {
+			inward = 1
+		}
+		at := vec{X: float64(t.At.Back), Y: float64(t.At.Right)}
+		out = append(out, loadCase{
+			id: "tie-" + id, name: said.Say("a tie point drawn at with %", said.Mass(*t.Rating)), why: practice,
+			load: func(l *loader, all []body, high bool) bool {
+				l.pull(at, vec{Y: inward * force, Z: force})
+				return l.weigh(all, still(1), high)
+			},
+		})
+	}
+	return out
+}
+
+// pull puts a force on the member that lies nearest to a place of the deck.
+func (l *loader) pull(at, force vec) {
+	best, where, least := -1, 0.0, math.Inf(1)
+	for i := range l.bars {
+		b := &l.bars[i]
+		d := at
+		d.Z = b.Middle().Z
+		s := math.Max(0, math.Min(b.Length, (d.X-b.From.X)*b.Axes[0].X+(d.Y-b.From.Y)*b.Axes[0].Y))
+		p := b.At(s)
+		if off := math.Hypot(d.X-p.X, d.Y-p.Y) - 0.1*p.Z; off < least { // of two, the one that lies higher
+			best, where, least = i, s, off
+		}
+	}
+	if best >= 0 {
+		l.onBar(best, where, force, vec{})
+	}
+}
