@@ -38,6 +38,9 @@ test('a frame is judged, mended, moved and cut', async ({ page, lock }) => {
   await studied(page)
   await expect(pieces.filter({ hasText: 'Cross member 5' })).toHaveCount(1)
   await expect(page.locator('[data-cut]')).toContainText('on hand')
+  await page.getByRole('tab', { name: 'Before you cut' }).click()
+  await expect(page.locator('[data-before-cut]')).toContainText('your authority')
+  await accessible(page)
   await page.getByRole('tab', { name: 'Weight' }).click()
   await expect(page.locator('[data-weight]')).toContainText('by the drawing')
 })
@@ -50,6 +53,12 @@ test('a first frame is laid out, and one section put on all cross members', asyn
   await page.getByRole('tab', { name: 'Sections' }).click()
   await page.getByLabel(/Every cross member/).click()
   await page.getByRole('option', { name: '60 × 60 × 3', exact: true }).click()
+  await settled(page)
+  // stretched behind the middle, its rails and the deck grow
+  await page.locator('[data-stretch] summary').click()
+  await page.getByLabel('By', { exact: true }).fill('300')
+  await page.getByLabel('Behind the front by').fill('1 m')
+  await page.getByRole('button', { name: 'Stretch', exact: true }).click()
   await settled(page)
   await page.getByRole('tab', { name: 'Strength' }).click()
   await expect(page.locator('[data-members] tr', { hasText: 'Cross member 1' })).toContainText(

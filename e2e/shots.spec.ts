@@ -89,12 +89,22 @@ for (const stage of ['ramps', 'tie', 'road'] as const) {
       await page.getByRole('button', { name: 'Do it' }).first().click()
       await settled(page)
     }
-    if (stage === 'road') await page.keyboard.press('8')
+    if (stage === 'road') await page.keyboard.press('9')
     await settled(page)
     await page.evaluate(() => document.fonts.ready)
     await page.screenshot({ path: file(stage) })
   })
 }
+
+test('frame', async ({ page }) => {
+  await page.goto('/plan/ostrel-lock/frame')
+  await settled(page)
+  await page.getByRole('button', { name: 'Outing' }).click()
+  await page.getByRole('option', { name: /Rubble/ }).click()
+  await settled(page)
+  await page.evaluate(() => document.fonts.ready)
+  await page.screenshot({ path: file('frame') })
+})
 
 test('working', async ({ page }) => {
   await page.goto('/plan/skarrow-hut/balance')

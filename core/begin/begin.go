@@ -21,6 +21,9 @@ type Asked struct {
 	ID      string `json:"id,omitempty"`
 	Outing  string `json:"outing"`
 	Trailer string `json:"trailer"`
+	// of a stretch: by how much, and behind which place of the deck
+	By quantity.Length `json:"by,omitempty"`
+	At quantity.Length `json:"at,omitempty"`
 }
 
 // Refusal says in a sentence why nothing is added; it can be shown as it stands.
@@ -37,7 +40,7 @@ const (
 // makers make the patch of each thing that can be added.
 var makers = map[string]func(*plan.Plan, *Asked) ([]finding.Op, error){
 	"fitting": fitting, "rings": rings, "ramps": ramps, "cradle": cradle,
-	"carrier": carrier, "frame": frame,
+	"carrier": carrier, "frame": frame, "stretch": stretch,
 }
 
 // Whats lists what can be added.

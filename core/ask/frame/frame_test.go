@@ -435,3 +435,25 @@ func TestTiePull(t *testing.T) {
 		t.Errorf("right %v, left %v", a, b)
 	}
 }
+
+// many is the ladder with so many cross members.
+func many(n int) string {
+	var b strings.Builder
+	b.WriteString(strings.TrimSuffix(doc(usual), "}}"))
+	for i := range n {
+		x := 0.02 + 0.615*float64(i%4) + 0.615*float64(i/4+1)/float64((n+3)/4+1)
+		fmt.Fprintf(&b, `,"m%d":{"order":%d,"name":"m","role":"cross","from":{"back":%.4f,"right":-0.58},"to":{"back":%.4f,"right":0.58},"profile":%s}`, i, 20+i, x, x, `{"shape":"tube","height":0.04,"width":0.02,"wall":0.002,"material":"s235"}`)
+	}
+	return b.String() + "}}"
+}
+
+func benchmarkCases(b *testing.B, members int) {
+	r := rig.Resolve(sample.Plan(b, sets(many(members-8))...), "t", "o")
+	for b.Loop() {
+		frame.Whole(r)
+	}
+}
+
+func BenchmarkCases20(b *testing.B) { benchmarkCases(b, 20) }
+func BenchmarkCases40(b *testing.B) { benchmarkCases(b, 40) }
+func BenchmarkCases80(b *testing.B) { benchmarkCases(b, 80) }

@@ -4,6 +4,8 @@ import (
 	"math"
 	"slices"
 
+	"gonum.org/v1/gonum/blas/blas64"
+	"gonum.org/v1/gonum/lapack/lapack64"
 	"gonum.org/v1/gonum/mat"
 	"gonum.org/v1/gonum/spatial/r3"
 )
@@ -16,7 +18,7 @@ type Solver struct {
 	scale []float64 // 1/√ of the diagonal
 	held  [][6]int  // support that holds a node's freedom rigidly, +1; 0: none
 	k     []nonzero // rows of the held freedoms against all, for reactions and moves
-	chol  *mat.BandCholesky
+	chol  blas64.TriangularBand
 	n     int
 }
 
@@ -26,8 +28,8 @@ type nonzero struct {
 	node [12]int
 }
 
-// worst is the condition of the scaled stiffness above which something moves freely.
-const worst = 1e12
+// free is the pivot of the scaled stiffness, whose diagonal is of ones, under which something moves freely.
+const free = 1e-11
 
 // New makes the stiffness of a frame ready. Errors: ErrEmpty, ErrSupport, *MemberError,
 // *MechanismError.
@@ -221,8 +223,17 @@ func (s *Solver) factorise(springs [][6]float64) error {
 		}
 		return k
 	}
-	s.chol = &mat.BandCholesky{}
-	if s.chol.Factorize(fill(0)) && s.chol.Cond() < worst {
+	// mat.BandCholesky estimates a condition each time, which takes longer than the rest: the pivots tell
+	// as well whether something moves
+	var ok bool
+	if s.chol, ok = lapack64.Pbtrf(fill(0).RawSymBand()); ok {
+		for i := range s.n {
+			if u := s.chol.Data[i*s.chol.Stride]; u*u < free {
+				ok = false
+			}
+		}
+	}
+	if ok {
 		return nil
 	}
 	return s.moves(fill(1e-9))
@@ -353,11 +364,11 @@ func (s *Solver) solve(out *Solution, load [][6]float64) {
 	if s.n == 0 {
 		return
 	}
-	b := mat.NewVecDense(s.n, nil)
+	b := make([]float64, s.n)
 	for node := range s.at {
 		for d, i := range s.at[node] {
 			if i >= 0 {
-				b.SetVec(i, load[node][d])
+				b[i] = load[node][d]
 			}
 		}
 	}
@@ -370,20 +381,19 @@ func (s *Solver) solve(out *Solution, load [][6]float64) {
 			}
 			for r := range 12 {
 				if i := s.at[nz.node[r]][r%6]; i >= 0 {
-					b.SetVec(i, b.AtVec(i)-nz.k[r][c]*u)
+					b[i] -= nz.k[r][c] * u
 				}
 			}
 		}
 	}
 	for i := range s.n {
-		b.SetVec(i, b.AtVec(i)*s.scale[i])
+		b[i] *= s.scale[i]
 	}
-	var x mat.VecDense
-	_ = s.chol.SolveVecTo(&x, b) // its condition was looked at
+	lapack64.Pbtrs(s.chol, blas64.General{Rows: s.n, Cols: 1, Data: b, Stride: 1})
 	for node := range s.at {
 		for d, i := range s.at[node] {
 			if i >= 0 {
-				out.Moved[node][d] = x.AtVec(i) * s.scale[i]
+				out.Moved[node][d] = b[i] * s.scale[i]
 			}
 		}
 	}

@@ -990,6 +990,8 @@ export interface Move {
   to: string;
 }
 export interface Beginning {
+  at?: number;
+  by?: number;
   id?: string;
   kind?: string;
   outing: string;

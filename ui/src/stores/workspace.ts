@@ -55,11 +55,11 @@ export const useWorkspace = defineStore('workspace', () => {
   }
 
   /** Adds a thing as the core says that it begins; gives its id. */
-  async function begin(what: string, label: string, kind?: string) {
+  async function begin(what: string, label: string, kind?: string, how: { by?: number; at?: number } = {}) {
     if (!plan.value) return ''
     const fresh = newId(kind ?? what)
     const asked = { plan: plan.value, outing: outing.value, trailer: trailer.value }
-    return edit(await api.begin(asked, { what, kind, id: fresh }), label) ? fresh : ''
+    return edit(await api.begin(asked, { what, kind, id: fresh, ...how }), label) ? fresh : ''
   }
 
   // --- fixes: preview never enters the plan ---

@@ -5,6 +5,7 @@ import PlanFields from '@/fields/PlanFields.vue'
 import ChoiceField from '@/fields/ChoiceField.vue'
 import type { PlanField } from '@/fields/planField'
 import type { Common, Member, Profile } from '@/generated/types'
+import StretchPart from './StretchPart.vue'
 import { useReference } from '@/stores/reference'
 import { useWorkspace } from '@/stores/workspace'
 import { choices, roleWords, springWords, useWords } from '@/words'
@@ -84,5 +85,6 @@ const axle: PlanField[] = [
       <PlanFields :base="`/trailers/${workspace.trailer}`" :fields="axle" />
     </div>
     <p class="text-soft mt-2 text-sm">A rubber torsion axle is bolted, never welded near the rubber.</p>
+    <StretchPart />
   </div>
 </template>
