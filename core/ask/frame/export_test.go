@@ -61,3 +61,17 @@ func DipAt(r *rig.Rig, share float64) float64 {
 
 // Narrowed is the share that a reading leaves.
 func Narrowed(r *rig.Rig) float64 { return narrowed(r) }
+
+// BallForce is what the ball does to the frame in a case, N.
+func BallForce(r *rig.Rig, id string) float64 {
+	m := build(r)
+	m.solver, _ = frame3d.New(&m.m)
+	for _, c := range cases(m) {
+		if c.id == id {
+			a, _ := m.solve(&c, m.bodies(), true)
+			f := a.s.Reactions[0]
+			return math.Sqrt(f[0]*f[0] + f[1]*f[1] + f[2]*f[2])
+		}
+	}
+	return 0
+}

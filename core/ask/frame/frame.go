@@ -64,6 +64,14 @@ type MemberUse struct {
 	Case   said.Sentence    `json:"case,omitempty"`
 	At     *finding.Measure `json:"at,omitempty"` // from its beginning
 	Bends  *finding.Measure `json:"bends,omitempty"`
+	// what its joints pass on at most, over all cases: where it begins, where it ends; at rest
+	Ends []EndForce `json:"ends,omitempty"`
+}
+
+// EndForce is what a member's joint passes on at most, for whoever welds or bolts it.
+type EndForce struct {
+	Force  finding.Measure `json:"force"`
+	Moment finding.Measure `json:"moment"`
 }
 
 // CaseUse is a load case with the member that it uses most.

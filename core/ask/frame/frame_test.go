@@ -457,3 +457,42 @@ func benchmarkCases(b *testing.B, members int) {
 func BenchmarkCases20(b *testing.B) { benchmarkCases(b, 20) }
 func BenchmarkCases40(b *testing.B) { benchmarkCases(b, 40) }
 func BenchmarkCases80(b *testing.B) { benchmarkCases(b, 80) }
+
+// A member's end passes on what its first place bears: the drawbar's front end the ball load and the pull of
+// braking, a hinged end no moment.
+func TestEnds(t *testing.T) {
+	p := frame.Whole(resolve(t, doc(usual)))
+	for _, m := range p.Members {
+		if len(m.Ends) != 2 || !(m.Ends[0].Force.Value > 0) {
+			t.Errorf("%s: %+v", m.Name, m.Ends)
+		}
+		if m.Name == "drawbar" { // its front end hangs on the ball by an arm of 50 mm
+			ball := 0.0
+			for _, id := range []string{"level", "bump", "brake", "bend-left", "bend-right", "jack"} {
+				f := frame.BallForce(resolve(t, doc(usual)), id)
+				ball = math.Max(ball, f)
+			}
+			if math.Abs(m.Ends[0].Force.Value-ball) > 0.05*ball {
+				t.Errorf("%v N at the coupling, the ball bears %v", m.Ends[0].Force.Value, ball)
+			}
+		}
+	}
+}
+
+// What lies across snaps to others' ends and between them, both ends alike.
+func TestSnaps(t *testing.T) {
+	p := frame.Whole(resolve(t, doc(usual)))
+	for _, h := range p.Views[0].Handles {
+		if strings.HasSuffix(h.Path, "c2/from/back") {
+			if !slices.ContainsFunc(h.Snaps, func(s float64) bool { return math.Abs(s-(0.02+2.48)/2) < 1e-9 || math.Abs(s-1.25) < 0.3 }) {
+				t.Errorf("%v", h.Snaps)
+			}
+			if !slices.IsSorted(h.Snaps) || len(h.Snaps) < 8 {
+				t.Errorf("%v", h.Snaps)
+			}
+		}
+		if strings.HasSuffix(h.Path, "left/from/back") && len(h.Snaps) > 0 {
+			t.Errorf("a rail's ends would snap apart: %v", h.Snaps)
+		}
+	}
+}

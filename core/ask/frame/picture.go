@@ -33,6 +33,9 @@ func picture(j *judged) *Picture {
 			u.At = finding.Exactly(quantity.KindLength, c.uses[i].at)
 			u.Bends = finding.Exactly(quantity.KindLength, j.m.sag(j.answers[0].s, i))
 		}
+		if len(j.answers) > 2 { // at rest
+			u.Ends = j.ends(i)
+		}
 		p.Members = append(p.Members, u)
 	}
 	for _, a := range j.answers {
@@ -52,6 +55,40 @@ func picture(j *judged) *Picture {
 	p.Cost = cost(r.Drawn.Bars)
 	p.Views = views(j, p)
 	return p
+}
+
+// ends are the greatest force and the greatest moment at both ends of a bar over all cases, each as one
+// figure: √(N² + Vy² + Vz²) and √(T² + My² + Mz²).
+func (j *judged) ends(bar int) []EndForce {
+	first, last := -1, -1
+	for e, p := range j.m.pieces {
+		if p.bar == bar {
+			if first < 0 {
+				first = e
+			}
+			last = e
+		}
+	}
+	if first < 0 {
+		return nil
+	}
+	var force, moment [2]float64
+	for _, a := range j.answers {
+		for k, at := range [2]int{0, 6} {
+			f := a.s.Ends[[2]int{first, last}[k]][at : at+6]
+			force[k] = math.Max(force[k], math.Sqrt(f[0]*f[0]+f[1]*f[1]+f[2]*f[2]))
+			moment[k] = math.Max(moment[k], math.Sqrt(f[3]*f[3]+f[4]*f[4]+f[5]*f[5]))
+		}
+	}
+	var out []EndForce
+	for k := range 2 {
+		f, m := finding.Exactly(quantity.KindForce, force[k]), finding.Exactly(quantity.KindMoment, moment[k])
+		if f == nil || m == nil {
+			return nil
+		}
+		out = append(out, EndForce{*f, *m})
+	}
+	return out
 }
 
 // cost is what the members' metres cost; nil where a price is missing.

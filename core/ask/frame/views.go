@@ -21,8 +21,7 @@ func views(j *judged, p *Picture) []scene.View {
 	side := view(j, p, "frame-side", "From the side", vec{Y: -1})
 	behind := view(j, p, "frame-rear", "From behind", vec{X: 1})
 	for i := range p.Members {
-		b := &j.r.Drawn.Bars[i]
-		above.Handles = append(above.Handles, handles(b, p.Members[i].Path)...)
+		above.Handles = append(above.Handles, handles(j.r.Drawn.Bars, i, p.Members[i].Path)...)
 	}
 	out := []scene.View{above, side, behind}
 	for i := range out {
@@ -180,8 +179,10 @@ func hull(ps []scene.Point) []scene.Point {
 	return append(lower[:len(lower)-1], upper[:len(upper)-1]...)
 }
 
-// handles take a member from above, along and across: both its ends move alike.
-func handles(b *parts.FrameBar, path string) (out []scene.Handle) {
+// handles take a member from above, along and across: both its ends move alike. What lies across snaps to
+// the ends of others and to midway between two of them, what lies along to where others end.
+func handles(bars []parts.FrameBar, i int, path string) (out []scene.Handle) {
+	b := &bars[i]
 	label := said.Say("%", said.Name(b.Member.Name, "a member"))
 	for _, end := range []struct {
 		path string
@@ -195,10 +196,37 @@ func handles(b *parts.FrameBar, path string) (out []scene.Handle) {
 		{"/from/right", float64(b.Member.From.Right), -6, 6, scene.Point{0, 1}},
 		{"/to/right", float64(b.Member.To.Right), -6, 6, scene.Point{0, 1}},
 	} {
+		var snaps []float64
+		from, to := b.Member.From, b.Member.To
+		if end.to[0] != 0 && math.Abs(float64(from.Back-to.Back)) < 1e-3 {
+			snaps = marks(bars, i, func(p plan.FramePoint) float64 { return float64(p.Back) })
+		}
+		if end.to[1] != 0 && math.Abs(float64(from.Right-to.Right)) < 1e-3 {
+			snaps = marks(bars, i, func(p plan.FramePoint) float64 { return float64(p.Right) })
+		}
 		out = append(out, scene.Handle{
+			Snaps: snaps,
 			Thing: path, Path: path + end.path, Direction: end.to, At: end.p, Min: end.low, Max: end.high,
 			Step: 0.005, Coarse: 0.05, Label: label,
 		})
 	}
+	return out
+}
+
+// marks are the places of other members' ends along one direction and the middles between neighbours, so
+// that a member comes to stand where it can be built. A member whose ends differ there has none: each end
+// would snap by itself.
+func marks(bars []parts.FrameBar, own int, of func(plan.FramePoint) float64) (out []float64) {
+	for i := range bars {
+		if i != own {
+			out = append(out, of(bars[i].Member.From), of(bars[i].Member.To))
+		}
+	}
+	slices.Sort(out)
+	out = slices.CompactFunc(out, func(a, b float64) bool { return math.Abs(b-a) < 1e-3 })
+	for i, n := 1, len(out); i < n; i++ {
+		out = append(out, (out[i-1]+out[i])/2)
+	}
+	slices.Sort(out)
 	return out
 }

@@ -64,6 +64,9 @@ var units = map[string][]unitDef{
 		{KindTime, 3600},
 	}, "hour": {{KindTime, 3600}}, "hours": {{KindTime, 3600}}, "min": {{KindTime, 60}}, "minutes": {{KindTime, 60}}, "days": {{KindTime, 8 * 3600}}, "day": {{KindTime, 8 * 3600}},
 	"n": {{KindForce, 1}}, "dan": {{KindForce, 10}}, "kn": {{KindForce, 1000}}, "lbf": {{KindForce, newtonPerLbf}},
+	"n·m": {{KindMoment, 1}}, "nm": {{KindMoment, 1}}, "knm": {{KindMoment, 1000}}, "kn·m": {{KindMoment, 1000}},
+	"lb·ft": {{KindMoment, newtonMetrePerLbFt}}, "lb ft": {{KindMoment, newtonMetrePerLbFt}},
+	"ft lb": {{KindMoment, newtonMetrePerLbFt}}, "ft-lb": {{KindMoment, newtonMetrePerLbFt}},
 	"£": {{KindMoney, 1}}, "€": {{KindMoney, 1}}, "$": {{KindMoney, 1}},
 	"us ton": {{KindMass, 2000 * kgPerPound}}, "uk ton": {{KindMass, 2240 * kgPerPound}},
 }
@@ -221,7 +224,7 @@ var kindWord = map[Kind]string{
 	KindMass: "weight", KindLength: "a length", KindDistance: "a distance", KindSpeed: "speed", KindShare: "a share",
 	KindPressure: "pressure", KindVolume: "volume", KindDensity: "density", KindAngle: "an angle", KindCount: "a count",
 	KindMoney: "money", KindRate: "money by weight", KindTime: "hours of work", KindForce: "a force",
-	KindStress: "a stress",
+	KindStress: "a stress", KindMoment: "a moment",
 }
 
 func hasKind(name string, k Kind) bool {
@@ -272,6 +275,8 @@ func (l Locale) own(k Kind) float64 {
 		return 3600
 	case KindForce:
 		return pick(1000, newtonPerLbf)
+	case KindMoment:
+		return pick(1, newtonMetrePerLbFt)
 	}
 	return 1
 }

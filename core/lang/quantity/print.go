@@ -16,6 +16,8 @@ const (
 	m3PerCuFoot  = 0.028316846592
 	litrePerGal  = 3.785411784 // US liquid gallon
 	newtonPerLbf = 4.4482216152605
+
+	newtonMetrePerLbFt = newtonPerLbf * 0.3048
 )
 
 // Currency is the sign before a sum of money.
@@ -112,6 +114,15 @@ func (l Locale) Text(k Kind, v float64) string {
 			return number(v/newtonPerLbf, 0) + " lbf"
 		}
 		return number(v/1000, 2) + " kN"
+	case KindMoment:
+		unit := "N·m"
+		if imperial {
+			unit, v = "lb·ft", v/newtonMetrePerLbFt
+		}
+		if math.Abs(v) < 9.995 {
+			return number(v, 1) + " " + unit
+		}
+		return number(v, 0) + " " + unit
 	}
 	return number(v, smallDigits(v))
 }

@@ -53,6 +53,7 @@ const (
 	KindTime     Kind = "time"     // s, as hours of work
 	KindForce    Kind = "force"    // N
 	KindStress   Kind = "stress"   // Pa, in a bar or on a hull
+	KindMoment   Kind = "moment"   // N·m, of a force about a place, or of a wrench
 )
 
 // System is the unit system in which quantities are printed, and in which a

@@ -547,6 +547,12 @@ export const units: Record<string, Record<string, number>> = {
     "distance": 0.3048,
     "length": 0.3048
   },
+  "ft lb": {
+    "moment": 1.3558179483314003
+  },
+  "ft-lb": {
+    "moment": 1.3558179483314003
+  },
   "g": {
     "mass": 0.001
   },
@@ -589,6 +595,12 @@ export const units: Record<string, Record<string, number>> = {
   "kn": {
     "force": 1000
   },
+  "knm": {
+    "moment": 1000
+  },
+  "kn·m": {
+    "moment": 1000
+  },
   "kpa": {
     "pressure": 1000
   },
@@ -601,6 +613,9 @@ export const units: Record<string, Record<string, number>> = {
   "lb": {
     "mass": 0.45359237
   },
+  "lb ft": {
+    "moment": 1.3558179483314003
+  },
   "lb/cu ft": {
     "density": 16.018463373960138
   },
@@ -609,6 +624,9 @@ export const units: Record<string, Record<string, number>> = {
   },
   "lbs": {
     "mass": 0.45359237
+  },
+  "lb·ft": {
+    "moment": 1.3558179483314003
   },
   "liter": {
     "volume": 0.001
@@ -658,6 +676,12 @@ export const units: Record<string, Record<string, number>> = {
   },
   "n": {
     "force": 1
+  },
+  "nm": {
+    "moment": 1
+  },
+  "n·m": {
+    "moment": 1
   },
   "oz": {
     "mass": 0.028349523125

@@ -1718,12 +1718,17 @@ export interface MemberUse {
   at?: Measure;
   bends?: Measure;
   case?: Sentence;
+  ends?: EndForce[];
   length: Measure;
   mass: Measure;
   name: string;
   path: string;
   says: Sentence;
   use?: Measure;
+}
+export interface EndForce {
+  force: Measure;
+  moment: Measure;
 }
 export interface PieceRow {
   count: number;

@@ -20,6 +20,7 @@ export type Kind =
   | 'time'
   | 'force'
   | 'stress'
+  | 'moment'
 
 export interface Locale {
   units: string
@@ -140,6 +141,10 @@ export function print(l: Locale, k: string, v: number): string {
           : [v / 1e3, 'kPa']
       return number(size, Math.abs(size) < 99.95 ? 1 : 0) + ' ' + unit
     }
+    case 'moment': {
+      const [size, unit] = imperial ? [v / (lbf * 0.3048), 'lb·ft'] : [v, 'N·m']
+      return number(size, Math.abs(size) < 9.995 ? 1 : 0) + ' ' + unit
+    }
     case 'force':
       return imperial ? number(v / lbf, 0) + ' lbf' : number(v / 1000, 2) + ' kN'
   }
@@ -165,6 +170,7 @@ const kindWord: Record<Kind, string> = {
   ...{ mass: 'weight', length: 'a length', distance: 'a distance', speed: 'speed', share: 'a share' },
   ...{ pressure: 'pressure', volume: 'volume', density: 'density', angle: 'an angle', count: 'a count' },
   ...{ money: 'money', rate: 'money by weight', time: 'hours of work', force: 'a force', stress: 'a stress' },
+  ...{ moment: 'a moment' },
 }
 
 const plusMinus = /\s*(?:±|\+\/-|\+-|\+\/−)\s*/
@@ -279,6 +285,8 @@ function own(l: Locale, k: Kind): number {
       return 3600
     case 'force':
       return pick(1000, lbf)
+    case 'moment':
+      return pick(1, lbf * 0.3048)
   }
   return 1
 }

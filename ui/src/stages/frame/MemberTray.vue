@@ -26,6 +26,9 @@ const id = computed(() =>
 const member = computed(() => members.value.find(([k]) => k === id.value)?.[1])
 const path = computed(() => `${base.value}/${id.value}`)
 const use = computed(() => workspace.report?.frame?.members.find((m) => m.path === path.value))
+const passes = computed(
+  () => workspace.settledReport?.frame?.members.find((m) => m.path === path.value)?.ends,
+)
 const last = computed(() => members.value.at(-1)?.[1].order ?? 0)
 
 const ends: PlanField[] = [
@@ -129,6 +132,11 @@ function remove() {
         />
         <PlanFields :base="path" :fields="joints" />
       </div>
+      <p v-if="passes?.length" class="mt-2 text-sm" data-joint>
+        Its joints pass on at most <b>{{ nominal(passes[0]!.force) }}</b> and
+        <b>{{ nominal(passes[0]!.moment) }}</b> where it begins, <b>{{ nominal(passes[1]!.force) }}</b> and
+        <b>{{ nominal(passes[1]!.moment) }}</b> where it ends. Show them to who welds or bolts it.
+      </p>
     </template>
   </div>
 </template>
