@@ -323,10 +323,16 @@ type Trailer struct {
 	TyreSpeed    *quantity.Speed    `json:"tyreSpeed,omitempty" is:"{tyre} speed, >0..100"`
 	TyrePressure *quantity.Pressure `json:"tyrePressure,omitempty" is:"{tyre} pressure, >0..2e6"`
 	Floor        Floor              `json:"floor,omitempty" is:"floor"`
-	Tail         Tail               `json:"tail,omitempty" is:"tail"`
-	Anchors      map[string]Anchor  `json:"anchors,omitempty"`
-	Folded       *Size              `json:"folded,omitempty"` // as stored, where it folds
-	OnEdge       bool               `json:"onEdge,omitempty"`
+	// of the floor, and how far it spans between what it lies on, face to face
+	FloorThick *length `json:"floorThick,omitempty" is:"thickness of the floor, 0.001..0.1"`
+	FloorSpan  *length `json:"floorSpan,omitempty" is:"span of the floor, 0.05..2"`
+	// of one board; and their grade, the lower where none is told
+	BoardWide  *length           `json:"boardWide,omitempty" is:"width of a board, 0.03..0.4"`
+	FloorGrade string            `json:"floorGrade,omitempty" is:"grade of the boards, key stocks"`
+	Tail       Tail              `json:"tail,omitempty" is:"tail"`
+	Anchors    map[string]Anchor `json:"anchors,omitempty"`
+	Folded     *Size             `json:"folded,omitempty"` // as stored, where it folds
+	OnEdge     bool              `json:"onEdge,omitempty"`
 	// between the casters that it stands on, on its edge
 	EdgeBase *length `json:"edgeBase,omitempty" is:"distance of its casters, >0..3"`
 	Plug     string  `json:"plug,omitempty" is:"plug, key plugs"`

@@ -5,6 +5,7 @@ import (
 
 	"zygonos/core/ask/balance"
 	"zygonos/core/ask/clearance"
+	"zygonos/core/ask/deck"
 	"zygonos/core/ask/drawbar"
 	"zygonos/core/ask/fit"
 	"zygonos/core/ask/frame"
@@ -78,6 +79,7 @@ var Questions = []Question{
 		return fs
 	}, Draw: func(r *rig.Rig, rep *Report) { rep.Schools = rack.Schools(r) }},
 	{Name: "launch", Stage: launch.Stage, Live: only(launch.Check)},
+	{Name: "deck", Stage: deck.Stage, Live: only(deck.Check)},
 	{Name: "frame", Stage: frame.Stage, Live: func(r *rig.Rig, rep *Report) []finding.Finding {
 		fs, p := frame.Check(r)
 		rep.Frame = p

@@ -671,6 +671,7 @@ export interface Trailer {
   axleMoves?: AxleMoves;
   axleRating?: number;
   axles?: number;
+  boardWide?: number;
   brakes?: string;
   breakaway?: boolean;
   chains?: number;
@@ -692,6 +693,9 @@ export interface Trailer {
     [k: string]: PartOn;
   };
   floor?: string;
+  floorGrade?: string;
+  floorSpan?: number;
+  floorThick?: number;
   folded?: Size;
   frame?: Frame;
   gear?: Gear;

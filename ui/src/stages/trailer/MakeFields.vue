@@ -15,6 +15,28 @@ const trailer = computed(() => workspace.plan?.trailers[workspace.trailer])
 const fields = computed<PlanField[]>(() => [
   { at: 'comes', label: 'How it comes', options: choices(comesWords) },
   { at: 'floor', label: 'Floor', options: choices(floorWords) },
+  ...where(
+    trailer.value?.floor === 'ply' || trailer.value?.floor === 'boards' || trailer.value?.floor === 'plate',
+    { at: 'floorThick', label: 'Thickness of the floor', hint: 'to see what wheels and feet do' },
+    {
+      at: 'floorSpan',
+      label: 'It spans between cross members',
+      hint: trailer.value?.frame ? 'as drawn' : 'tape',
+    },
+  ),
+  ...where(
+    trailer.value?.floor === 'boards',
+    { at: 'boardWide', label: 'Width of a board', hint: '120 mm' },
+    {
+      at: 'floorGrade',
+      label: 'Their grade',
+      hint: 'C16',
+      options: [
+        { value: 'c16', name: 'C16' },
+        { value: 'c24', name: 'C24' },
+      ],
+    },
+  ),
   { at: 'tail', label: 'Tail', options: choices(tailWords) },
   { at: 'suspension', label: 'Suspension', options: choices(springWords) },
   { at: 'travel', label: 'Spring travel to the stop' },

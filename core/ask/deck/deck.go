@@ -1,0 +1,268 @@
+// Package deck answers whether a floor bears what presses on one place of it: wheels, feet, skates, a
+// foot. Formulas: docs/method/deck.md.
+package deck
+
+import (
+	"cmp"
+	"math"
+	"slices"
+
+	"zygonos/core/facts/catalogue"
+	"zygonos/core/facts/norms"
+	"zygonos/core/lang/finding"
+	"zygonos/core/lang/quantity"
+	"zygonos/core/lang/said"
+	"zygonos/core/plan"
+	"zygonos/core/rig"
+)
+
+// Stage under which the findings stand.
+const Stage = "trailer"
+
+// Codes of the findings made here.
+const (
+	CodeBears = "deck.bears"
+	CodeSags  = "deck.sags"
+)
+
+// Figures of practice (confidence C) but for the timber (B).
+const (
+	standing   = 100.0 // kg, one who stands
+	sole       = 0.08  // m of a foot
+	castor     = 0.04  // m of a small castor or skate
+	tyrePrint  = 0.15  // m of a small pneumatic tyre
+	smallWheel = 0.16  // m across, under which a wheel is a castor
+	heavyWheel = 0.30  // of a machine's weight on one wheel
+	moving     = 1.2   // times, as it rolls or is set down
+	leans      = 0.40  // of a thing's weight on one of four places
+	spread     = 0.5   // of the span that a sheet shares to each side together
+	sagLimit   = 200.0 // of the span, under wheels
+	boardUsual = 0.12  // m
+	wet        = 0.7   // of what it bears dry
+)
+
+// floor is how a floor bears a strip of itself.
+type floor struct {
+	name  string
+	yield float64 // Pa in bending
+	e     float64 // Pa
+	by    float64 // what it is divided by
+	sheet bool    // shares a load sideways
+}
+
+// Plywood: softwood, 20 MPa and 6 GPa along the outer grain at their low ends (B); in the weather 0.7.
+var (
+	plywood = floor{"plywood", 20e6 * wet, 6e9 * wet, 2, true}
+	timber  = [2]floor{
+		{"boards C16", 16e6 * wet, 8e9 * wet, 2, false},
+		{"boards C24", 24e6 * wet, 11e9 * wet, 2, false},
+	}
+	plate = floor{"steel plate", 200e6, 205e9, 1.5, true}
+)
+
+// press is one place that is pressed on.
+type press struct {
+	name  said.Piece
+	path  string
+	kg    span
+	print float64 // m along the span, and across it
+}
+
+type span = quantity.Range[float64]
+
+// Check judges a floor whose thickness is told under the heaviest place of the outing, and under one who
+// stands on it.
+func Check(r *rig.Rig) []finding.Finding {
+	t := r.Trailer
+	if t.FloorThick == nil {
+		return nil
+	}
+	path := "/trailers/" + r.Scope.Trailer
+	fl, ok := floorOf(t)
+	f := base(r, CodeBears, "The floor under one place")
+	if !ok {
+		f.Outcome, f.Says = finding.Unknown, said.Say("What the floor is made of is not known.")
+		f.Needs = []finding.Need{{Path: path + "/floor", Says: said.Say("what the floor is made of"), Where: said.Say("Plywood, boards or plate.")}}
+		return []finding.Finding{f}
+	}
+	free, ok := freeSpan(r)
+	if !ok {
+		f.Outcome, f.Says = finding.Unknown, said.Say("How far the floor spans is not known.")
+		f.Needs = []finding.Need{{
+			Path: path + "/floorSpan", Says: said.Say("how far the floor spans"),
+			Where: said.Say("Tape between the cross members under it, face to face, where they are farthest apart."),
+		}}
+		return []finding.Finding{f}
+	}
+	board := boardUsual
+	if b := t.BoardWide; b != nil {
+		board = float64(*b)
+	}
+	all := presses(r)
+	var worst *press
+	most := -1.0
+	for i := range all {
+		p := &all[i]
+		if s := stress(&fl, float64(*t.FloorThick), free, board, p, p.kg.High); s > most {
+			most, worst = s, p
+		}
+	}
+	allowed := fl.yield / fl.by
+	f.Subject = path
+	f.AtMost(quantity.KindStress, most, allowed)
+	sure := stress(&fl, float64(*t.FloorThick), free, board, worst, worst.kg.Nominal)
+	if f.Outcome == finding.Fails && sure <= allowed {
+		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
+	}
+	f.Says = said.Say("Under % (% on one place) the floor is used to % of what "+fl.name+" takes over %.",
+		worst.name, said.Mass(worst.kg.High), said.Share(math.Round(100*most/allowed)/100), said.Length(free))
+	if f.Outcome == finding.Fails {
+		f.Says = append(f.Says, said.Say(" Lay planks or a sheet under it, thicker boards, or a cross member between.")...)
+	}
+	f.HasWork, f.Work = true, func() []finding.Step { return work(&f, &fl, t, free, board, worst, most) }
+	return []finding.Finding{f, sags(r, &fl, free, board, worst)}
+}
+
+func base(r *rig.Rig, code, title string) finding.Finding {
+	return finding.Finding{
+		Code: code, Stage: Stage, Scope: r.Scope, Gate: finding.GateGo, Subject: "/trailers/" + r.Scope.Trailer + "/floorThick",
+		Title: said.Say(title), Outcome: finding.Holds, Source: norms.Practice("EN 1995-1-1: k_mod 0.7 in the weather, 1.3 on the timber, 1.5 on the load; plate over 1.5"),
+	}
+}
+
+// floorOf is the floor that is told; mesh and bare cross members bear no wheel between them.
+func floorOf(t *plan.Trailer) (floor, bool) {
+	switch t.Floor {
+	case plan.FloorPly:
+		return plywood, true
+	case plan.FloorPlate:
+		return plate, true
+	case plan.FloorBoards:
+		if t.FloorGrade == "c24" {
+			return timber[1], true
+		}
+		return timber[0], true // the lower, where no grade is told
+	}
+	return floor{}, false
+}
+
+// freeSpan is how far the floor spans, m: as taped, else the widest gap between drawn cross members.
+func freeSpan(r *rig.Rig) (float64, bool) {
+	if s := r.Trailer.FloorSpan; s != nil {
+		return float64(*s), true
+	}
+	if r.Drawn == nil || !r.Drawn.Whole {
+		return 0, false
+	}
+	var at [][2]float64 // faces of each cross member
+	for i := range r.Drawn.Bars {
+		b := &r.Drawn.Bars[i]
+		if b.Member.Role == plan.RoleCross && math.Abs(b.Axes[0].Y) > 0.9 {
+			x := b.Middle().X
+			at = append(at, [2]float64{x - b.Wide/2, x + b.Wide/2})
+		}
+	}
+	slices.SortFunc(at, func(a, b [2]float64) int { return cmp.Compare(a[0], b[0]) })
+	widest := 0.0
+	for i := 1; i < len(at); i++ {
+		widest = math.Max(widest, at[i][0]-at[i-1][1])
+	}
+	return widest, widest > 0
+}
+
+// presses are the places that the outing's machines and heavy things press on, and one who stands there.
+func presses(r *rig.Rig) []press {
+	out := []press{{name: said.Piece{Text: "one who stands on it"}, kg: quantity.Exactly(standing), print: sole}}
+	for i := range r.Items {
+		it := &r.Items[i]
+		if it.Part || it.Mass == nil || !it.OnDeck {
+			continue
+		}
+		p := press{name: said.Name(it.Name, "a load"), path: it.Path}
+		kind, _ := catalogue.LoadOf(it.Load.Kind)
+		share := 0.0
+		switch {
+		case it.Load.Rolling != nil || kind.Shape == "wheels":
+			share, p.print = rolls(it.Load, kind)
+		case r.Layout != nil && r.Layout.Shift != nil && r.Layout.Shift.Load == it.ID:
+			share, p.print = leans*moving, castor
+		default: // it lies on the floor with its whole underside
+			continue
+		}
+		p.kg = span{Nominal: it.Mass.Nominal * share, Low: it.Mass.Low * share, High: it.Mass.High * share}
+		out = append(out, p)
+	}
+	return out
+}
+
+// rolls is the share of a machine's weight on its heaviest wheel as it rolls, and that wheel's print: on
+// one track of two wheels, as a motorcycle, twice the share; on small hard wheels a castor's print.
+func rolls(l *plan.Load, kind catalogue.LoadKind) (share, print float64) {
+	share, print = heavyWheel*moving, tyrePrint
+	track, told := 0.0, false
+	if k := kind.Rolls; k != nil {
+		track, told = float64(k.Track), true
+	}
+	w := l.Rolling
+	if w == nil {
+		w = &plan.Rolling{}
+	}
+	if w.Track != nil {
+		track, told = float64(w.Track.Value), true
+	}
+	if told && track == 0 {
+		share *= 2
+	}
+	for _, d := range []*quantity.Length{w.Wheel, w.FrontWheel} {
+		if d != nil && *d < smallWheel {
+			print = castor
+		}
+	}
+	return share, print
+}
+
+// strip is how wide a strip of the floor bears a place, m: a board alone, a sheet its print and half the
+// span.
+func strip(fl *floor, free, board float64, p *press) float64 {
+	if fl.sheet {
+		return p.print + spread*free
+	}
+	return math.Max(board, math.Min(2*board, p.print)) // what stands on two boards rests on both
+}
+
+// stress is M/W of the strip as a simple beam with the load spread over its print in the middle:
+// M = F·(L/4 − c/8), W = b·t²/6.
+func stress(fl *floor, thick, free, board float64, p *press, kg float64) float64 {
+	c := math.Min(p.print, free)
+	moment := kg * quantity.Gravity * (free/4 - c/8)
+	return moment / (strip(fl, free, board, p) * thick * thick / 6)
+}
+
+// sags is how far it gives there, F·L³/48EI, against a 200th of the span.
+func sags(r *rig.Rig, fl *floor, free, board float64, p *press) finding.Finding {
+	f := base(r, CodeSags, "The floor's give")
+	f.Gate, f.Source = "", norms.Practice("a 200th of the span under a wheel")
+	t := float64(*r.Trailer.FloorThick)
+	i := strip(fl, free, board, p) * t * t * t / 12
+	give := p.kg.High * quantity.Gravity * free * free * free / (48 * fl.e * i)
+	f.AtMost(quantity.KindLength, give, free/sagLimit)
+	if f.Outcome == finding.Fails { // it gives and does not break
+		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+	}
+	f.Says = said.Say("Under % it gives %; % is usual at most.", p.name, said.Length(give), said.Length(free/sagLimit))
+	return f
+}
+
+func work(f *finding.Finding, fl *floor, t *plan.Trailer, free, board float64, p *press, most float64) []finding.Step {
+	return []finding.Step{{
+		Symbol: "σ", Says: said.Say("in the floor under %", p.name), Formula: "σ = F·g·(L/4 − c/8)/(b·t²/6)",
+		Result: finding.Exactly(quantity.KindStress, most), Source: f.Source,
+		Terms: []finding.StepTerm{
+			{Symbol: "F", Says: said.Say("on one place, at most"), Measure: finding.Exactly(quantity.KindMass, p.kg.High), How: "computed", Path: p.path},
+			{Symbol: "L", Says: said.Say("free span"), Measure: finding.Exactly(quantity.KindLength, free), How: "stated"},
+			{Symbol: "c", Says: said.Say("its print"), Measure: finding.Exactly(quantity.KindLength, p.print), How: "typical"},
+			{Symbol: "b", Says: said.Say("strip that bears it"), Measure: finding.Exactly(quantity.KindLength, strip(fl, free, board, p)), How: "rule followed"},
+			{Symbol: "t", Says: said.Say("thickness"), Measure: finding.Exactly(quantity.KindLength, float64(*t.FloorThick)), How: "stated"},
+		},
+	}}
+}
