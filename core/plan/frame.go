@@ -37,6 +37,11 @@ type Member struct {
 	// how each end is joined; empty: welded
 	FromJoint MemberJoint `json:"fromJoint,omitempty" is:"joint"`
 	ToJoint   MemberJoint `json:"toJoint,omitempty" is:"joint"`
+	// of a bolted end: how many, how thick, of which grade, and how far apart along the member
+	Bolts     int    `json:"bolts,omitempty" is:"number of bolts, 0..12"`
+	Bolt      length `json:"bolt,omitempty" is:"bolt's diameter, 0..0.05"`
+	BoltGrade string `json:"boltGrade,omitempty" is:"grade of bolt, key bolts"`
+	BoltGauge length `json:"boltGauge,omitempty" is:"distance between the bolts, 0..1"`
 }
 
 // FramePoint is a place on a frame: behind the front board, right of the deck's middle, and how high the

@@ -143,6 +143,11 @@ func Rest(r *rig.Rig) []finding.Finding {
 		return nil
 	}
 	out := []finding.Finding{f}
+	if bolted(r) { // over bumps too
+		if f, is := judge(r, func(string) bool { return true }).bolts(); is {
+			out = append(out, f)
+		}
+	}
 	if f, is := j.open(); is {
 		out = append(out, f)
 	}

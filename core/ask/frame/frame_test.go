@@ -496,3 +496,46 @@ func TestSnaps(t *testing.T) {
 		}
 	}
 }
+
+// Bolted cross members: without their bolts not known; four of 10 mm, 50 mm apart, against what EN 1993-1-8 gives
+// by hand; one bolt carries no bending.
+func TestBolts(t *testing.T) {
+	bolted := func(with ...string) *rig.Rig {
+		var sets []string
+		for i := range 5 {
+			at := fmt.Sprintf("/trailers/t/frame/members/c%d/", i)
+			sets = append(sets, at+"fromJoint", `"bolt"`, at+"toJoint", `"bolt"`)
+			for k := 0; k < len(with); k += 2 {
+				sets = append(sets, at+with[k], with[k+1])
+			}
+		}
+		return resolve(t, doc(usual), sets...)
+	}
+	if f := find(t, bolted(), frame.CodeBolts); f.Outcome != finding.Unknown || len(f.Needs) == 0 {
+		t.Errorf("no bolts told: %s", f.Outcome)
+	}
+	r := bolted("bolts", "4", "bolt", "0.01", "boltGrade", `"8.8"`, "boltGauge", "0.05")
+	f := find(t, r, frame.CodeBolts)
+	// M10 8.8: 0.6·800·58 mm²/1.25 = 22.3 kN; its hole in 3 mm of S235: 2.5·0.66·270.25·10·3/1.25 = 10.70 kN
+	hole := 2.5 * 0.66 * 1.15 * 235e6 * 0.01 * 0.003 / 1.25
+	worst := 0.0
+	for _, m := range frame.Whole(r).Members {
+		if !strings.HasPrefix(m.Name, "c") {
+			continue
+		}
+		for _, e := range m.Ends {
+			worst = math.Max(worst, (e.Force.Value/4+e.Moment.Value/(0.05*2))/(hole/1.5))
+		}
+	}
+	if f.Figure == nil || math.Abs(f.Figure.Value-worst) > 1e-9*worst {
+		t.Errorf("%+v, by hand %v", f.Figure, worst)
+	}
+	if f := find(t, bolted("bolts", "1", "bolt", "0.01"), frame.CodeBolts); f.Outcome != finding.Fails {
+		t.Errorf("one bolt: %s", f.Outcome)
+	}
+	for _, f := range frame.Rest(resolve(t, doc(usual))) {
+		if f.Code == frame.CodeBolts {
+			t.Error("a welded frame is asked for bolts")
+		}
+	}
+}

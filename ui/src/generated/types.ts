@@ -823,6 +823,10 @@ export interface BarStock {
   profile: Profile;
 }
 export interface Member {
+  bolt?: number;
+  boltGauge?: number;
+  boltGrade?: string;
+  bolts?: number;
   from: FramePoint;
   fromJoint?: string;
   name: string;

@@ -6,13 +6,15 @@ import ChoiceField from '@/fields/ChoiceField.vue'
 import PlanFields from '@/fields/PlanFields.vue'
 import ProfileFields from '@/fields/ProfileFields.vue'
 import TextField from '@/fields/TextField.vue'
-import type { PlanField } from '@/fields/planField'
+import { where, type PlanField } from '@/fields/planField'
 import type { Member } from '@/generated/types'
 import { newId } from '@/stores/patch'
+import { useReference } from '@/stores/reference'
 import { useWorkspace } from '@/stores/workspace'
 import { choices, memberJointWords, roleWords, useWords } from '@/words'
 
 const workspace = useWorkspace()
+const reference = useReference()
 const { nominal, term } = useWords()
 const base = computed(() => `/trailers/${workspace.trailer}/frame/members`)
 const members = computed(() =>
@@ -43,6 +45,18 @@ const joints = computed<PlanField[]>(() => [
   { at: 'role', label: 'It is a', options: choices(roleWords(term)) },
   { at: 'fromJoint', label: 'Joined where it begins', options: choices(memberJointWords), usual: 'weld' },
   { at: 'toJoint', label: 'Joined where it ends', options: choices(memberJointWords), usual: 'weld' },
+  ...where(
+    member.value?.fromJoint === 'bolt' || member.value?.toJoint === 'bolt',
+    { at: 'bolts', label: 'Bolts at an end', whole: true },
+    { at: 'bolt', label: 'Their diameter' },
+    { at: 'boltGauge', label: 'Their rows apart' },
+    {
+      at: 'boltGrade',
+      label: 'Their grade',
+      hint: 'not told',
+      options: (reference.data?.bolts ?? []).map((b) => ({ value: b.id, name: b.name })),
+    },
+  ),
 ])
 const flat = computed(() => Math.abs(Math.abs(member.value?.roll ?? 0) - Math.PI / 2) < 0.01)
 
