@@ -62,10 +62,10 @@ func TestRoutesTellTheTruth(t *testing.T) {
 	}
 	bodies := map[string]string{
 		"/session": `{"passcode":"tarn-and-heather"}`, "/pair": `{"path":"/"}`, "/plans": saving("p"), "/plans/import": doc, "/plans/{id}": saving("p"),
-		"/library":            `{"id":"t","path":"/loads/skiff","plan":` + doc + `}`,
+		"/library":           `{"id":"t","path":"/loads/skiff","plan":` + doc + `}`,
 		"/library/{id}/take": `{"as":"copy","plan":` + doc + `}`,
 		"/library/offers":    `{"plan":` + doc + `}`,
-		"/begin": `{"what":"fitting","kind":"spare","id":"x","trailer":"grey-flatbed","outing":"boat-day","plan":` + doc + `}`,
+		"/begin":             `{"what":"fitting","kind":"spare","id":"x","trailer":"grey-flatbed","outing":"boat-day","plan":` + doc + `}`,
 	}
 	call("POST", "/session", bodies["/session"])
 	for _, id := range []string{"p", "q"} {

@@ -214,10 +214,6 @@ func growths(p *plan.Plan, outings []string) []finding.Variant {
 				wet.Value *= quantity.Mass((m.WetLow + m.WetHigh) / (m.DryLow + m.DryHigh))
 				ops = append(ops, finding.Op{Op: "add", Path: "/loads/" + id + "/mass", Value: wet})
 			}
-			if own, is := p.Materials[l.Bulk.Own]; is && own.Density != nil && own.Wet == "" {
-				// weighed as it usually lies: soaked, it is heavier than that
-				ops = append(ops, finding.Op{Op: "add", Path: "/materials/" + l.Bulk.Own + "/wet", Value: plan.Dry})
-			}
 			out = append(out, finding.Variant{Name: said.Say("% wet", said.Name(l.Name, "the heap")), Patch: ops})
 		case k.Shape == "hull" && (boat == "" || weight(id) > weight(boat)):
 			boat = id

@@ -219,6 +219,12 @@ func whole(r *rig.Rig) (f finding.Finding, broken bool) {
 	case r.DeckFront == nil || r.Axle == nil:
 		f.Says = said.Say("Where coupling and axle stand is not known, so the frame is not loaded.")
 		f.Needs = append(f.Needs, r.Needs...)
+		if r.DeckFront == nil {
+			f.Needs = append(f.Needs, finding.Need{
+				Path: "/trailers/" + r.Scope.Trailer + "/couplingToDeck", Says: said.Say("distance from {coupling} to the {headboard}"),
+				Where: said.Say("Tape from the ball's middle to the front edge of the deck."),
+			})
+		}
 		return f, true
 	case len(d.Twice) > 0:
 		f.Says = append(names(r, d.Twice[0][:]), said.Say(" lie in the same place. Take one out, or move it beside the other.")...)

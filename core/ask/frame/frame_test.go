@@ -286,16 +286,19 @@ func BenchmarkAllCases(b *testing.B) {
 }
 
 // Rails 1.2 m apart and 40 mm wide reach 620 mm from the middle; a track of 1.6 m leaves 800 − 82.5 − 620 =
-// 97.5 mm, one of 1.42 m 7.5 mm, one of 1.36 m none. A tyre that ends under the rails has room.
+// 97.5 mm beside a tyre of 165 mm, one of 1.42 m 7.5 mm, one of 1.36 m none; a tyre of no told size counts 205 mm. A tyre that ends under the rails has room.
 func TestWheels(t *testing.T) {
 	for track, want := range map[string]struct {
 		outcome finding.Outcome
 		room    float64
 	}{"1.6": {finding.Holds, 0.0975}, "1.42": {finding.Tight, 0.0075}, "1.36": {finding.Fails, -0.0225}} {
-		f := find(t, resolve(t, doc(usual), "/trailers/t/track/value", track), frame.CodeWheels)
+		f := find(t, resolve(t, doc(usual), "/trailers/t/track/value", track, "/trailers/t/tyreText", `"165 R13C 94N"`), frame.CodeWheels)
 		if f.Outcome != want.outcome || math.Abs(f.Figure.Value-want.room) > 1e-9 {
 			t.Errorf("track %s: %s %+v", track, f.Outcome, f.Figure)
 		}
+	}
+	if f := find(t, resolve(t, doc(usual), "/trailers/t/track/value", "1.6"), frame.CodeWheels); math.Abs(f.Figure.Value-0.0775) > 1e-9 {
+		t.Errorf("a tyre of no told size: %+v", f.Figure)
 	}
 	// a wheel of 0.4 m under a deck at 0.55: 150 mm under it, the rails end 80 mm under it
 	fs, _ := frame.Check(resolve(t, doc(usual), "/trailers/t/track/value", "1.1", "/trailers/t/wheelDiameter", "0.4"))

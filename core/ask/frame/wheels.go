@@ -14,7 +14,7 @@ const CodeWheels = "frame.wheels"
 
 // Figures of practice (confidence C), m.
 const (
-	tyreUsual = 0.165 // width of a tyre whose size is not told
+	tyreUsual = 0.205 // width of a tyre whose size is not told: a wide one
 	tyreRoom  = 0.020 // between tyre and steel
 )
 
@@ -26,7 +26,11 @@ func wheels(r *rig.Rig) (finding.Finding, bool) {
 		return f, false // the track is asked for where balance needs it
 	}
 	radius, half := r.WheelRadius(), float64(r.Trailer.Track.Value)/2
-	inner := half - tyreUsual/2
+	broad := tyreUsual
+	if w := r.Tyre().Width; w != nil {
+		broad = float64(*w)
+	}
+	inner := half - broad/2
 	top := 2*radius - r.DeckHeight() // of the tyre, over the deck's underside
 	least, by := math.Inf(1), -1
 	for i := range r.Drawn.Bars {

@@ -54,6 +54,7 @@ type Tyre struct {
 	Symbol   string           // speed symbol
 	Load     *mass            // plain "max load"
 	Diameter *quantity.Length // over all, from width, aspect and rim
+	Width    *quantity.Length // of a metric size, as it stands first
 }
 
 var (
@@ -73,6 +74,9 @@ func ReadTyre(text string) Tyre {
 	s := strings.ToUpper(strings.Join(strings.Fields(text), " "))
 	if m := tyreSize.FindStringSubmatch(s); m != nil {
 		t.Diameter = overAll(m[1], m[2], m[3])
+		if w, err := strconv.ParseFloat(m[1], 64); err == nil && w >= 100 && w <= 400 {
+			t.Width = new(quantity.Length(w / 1000))
+		}
 		if strings.Contains(m[0], "ZR") {
 			t.Symbol = "ZR"
 		}
