@@ -57,7 +57,13 @@ func (s *server) things(ctx context.Context) ([]store.Shelved, []library.Thing, 
 	things := make([]library.Thing, len(kept))
 	for i := range kept {
 		t := &kept[i]
-		things[i] = library.Thing{ID: t.ID, Collection: t.Collection, Name: t.Name, From: t.From, Revision: t.Revision}
+		things[i] = library.Thing{
+			ID:         t.ID,
+			Collection: t.Collection,
+			Name:       t.Name,
+			From:       t.From,
+			Revision:   t.Revision,
+		}
 		if t.Document == nil {
 			continue
 		}

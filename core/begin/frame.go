@@ -26,8 +26,16 @@ func tube(moment float64, rail bool) plan.Profile {
 	best, least := plan.Profile{}, math.Inf(1)
 	for _, c := range catalogue.Commons {
 		p := plan.Profile{Shape: c.Shape, Height: c.Height, Width: c.Width, Wall: c.Wall, Material: "s235"}
-		s, err := section.Of(section.Size{Shape: section.Shape(c.Shape), H: float64(c.Height), B: float64(c.Width), T: float64(c.Wall)})
-		if c.Shape != "tube" || err != nil || c.Wall < 0.003 || rail && (c.Height <= c.Width || c.Height < 0.08) || s.Wy*working < moment {
+		s, err := section.Of(
+			section.Size{
+				Shape: section.Shape(c.Shape),
+				H:     float64(c.Height),
+				B:     float64(c.Width),
+				T:     float64(c.Wall),
+			},
+		)
+		if c.Shape != "tube" || err != nil || c.Wall < 0.003 || rail && (c.Height <= c.Width || c.Height < 0.08) ||
+			s.Wy*working < moment {
 			continue
 		}
 		if s.Area < least {
@@ -41,7 +49,13 @@ func tube(moment float64, rail bool) plan.Profile {
 				last = c
 			}
 		}
-		best = plan.Profile{Shape: last.Shape, Height: last.Height, Width: last.Width, Wall: last.Wall, Material: "s235"}
+		best = plan.Profile{
+			Shape:    last.Shape,
+			Height:   last.Height,
+			Width:    last.Width,
+			Wall:     last.Wall,
+			Material: "s235",
+		}
 	}
 	return best
 }
@@ -91,21 +105,40 @@ func frame(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 	}
 	for i := range n {
 		id := "cross-" + strconv.Itoa(i+1)
-		add(id, "Cross member "+strconv.Itoa(i+1), plan.RoleCross, cross, [3]float64{at(i), -inner}, [3]float64{at(i), inner})
+		add(
+			id,
+			"Cross member "+strconv.Itoa(i+1),
+			plan.RoleCross,
+			cross,
+			[3]float64{at(i), -inner},
+			[3]float64{at(i), inner},
+		)
 	}
 	back := at(n / 2)
 	if q.Kind == "a-frame" {
 		under := -float64(rail.Height)
 		for i, side := range [2]string{"left", "right"} {
 			sign := float64(2*i - 1)
-			add("drawbar-"+side, "Drawbar, "+side, plan.RoleDrawbar, beam,
-				[3]float64{-front + headRoom, sign * float64(beam.Width) / 2, under}, [3]float64{back, sign * y, under})
+			add(
+				"drawbar-"+side,
+				"Drawbar, "+side,
+				plan.RoleDrawbar,
+				beam,
+				[3]float64{
+					-front + headRoom,
+					sign * float64(beam.Width) / 2,
+					under,
+				},
+				[3]float64{back, sign * y, under},
+			)
 		}
 	} else {
 		add("drawbar", "Drawbar", plan.RoleDrawbar, beam,
 			[3]float64{-front + headRoom, 0, -float64(cross.Height)}, [3]float64{back + float64(cross.Width)/2, 0, -float64(cross.Height)})
 	}
-	return []finding.Op{{Op: "add", Path: "/trailers/" + q.Trailer + "/frame", Value: plan.Frame{Members: members}}}, nil
+	return []finding.Op{
+		{Op: "add", Path: "/trailers/" + q.Trailer + "/frame", Value: plan.Frame{Members: members}},
+	}, nil
 }
 
 // mm is a length to a millimetre.

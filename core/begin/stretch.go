@@ -35,7 +35,10 @@ func stretch(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 		if e.Value+by <= 0.1 {
 			return Refusal("That would leave nothing of it.")
 		}
-		lengths = append(lengths, finding.Op{Op: "add", Path: path + "/" + field + "/value", Value: mm(float64(e.Value + by))})
+		lengths = append(
+			lengths,
+			finding.Op{Op: "add", Path: path + "/" + field + "/value", Value: mm(float64(e.Value + by))},
+		)
 		return nil
 	}
 	var err error
@@ -79,7 +82,8 @@ func stretch(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 	for _, id := range slices.Sorted(maps.Keys(t.Frame.Members)) {
 		m := t.Frame.Members[id]
 		from, to := move(m.From), move(m.To)
-		if math.Signbit(float64(to.Back-from.Back)) != math.Signbit(float64(m.To.Back-m.From.Back)) && m.To.Back != m.From.Back ||
+		if math.Signbit(float64(to.Back-from.Back)) != math.Signbit(float64(m.To.Back-m.From.Back)) &&
+			m.To.Back != m.From.Back ||
 			(to.Right-from.Right)*(m.To.Right-m.From.Right) < 0 {
 			return nil, Refusal("Shortened so far, " + m.Name + " would turn round.")
 		}

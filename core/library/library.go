@@ -167,14 +167,21 @@ func split(path string) (name, id string, c *collection, ok bool) {
 func Extract(p *plan.Plan, path string) (*Thing, error) {
 	name, id, c, ok := split(path)
 	if !ok {
-		return nil, Refusal("Only loads, cars, trailers, straps, materials and ball mounts can be kept in the library.")
+		return nil, Refusal(
+			"Only loads, cars, trailers, straps, materials and ball mounts can be kept in the library.",
+		)
 	}
 	whole := p.Clone()
 	v, ok := c.entry(whole, id)
 	if !ok {
 		return nil, Refusal("There is no such thing in the plan.")
 	}
-	t := &Thing{Collection: name, Name: v.FieldByName("Name").String(), From: p.Name, Holds: alone(whole, name, c, v)}
+	t := &Thing{
+		Collection: name,
+		Name:       v.FieldByName("Name").String(),
+		From:       p.Name,
+		Holds:      alone(whole, name, c, v),
+	}
 	return t, nil
 }
 

@@ -57,7 +57,9 @@ func Offers(p *plan.Plan, things []Thing) []Offer {
 		more := max(0, len(told)-mostTold)
 		out = append(out, Offer{
 			Path: path, Thing: t.ID, Newer: t.Revision > k.Revision, Differs: told[:len(told)-more], More: more, Take: take,
-			Leave: []finding.Op{{Op: "add", Path: path + "/kept", Value: plan.Kept{ID: t.ID, Revision: t.Revision}}},
+			Leave: []finding.Op{
+				{Op: "add", Path: path + "/kept", Value: plan.Kept{ID: t.ID, Revision: t.Revision}},
+			},
 		})
 	}
 	return out

@@ -115,7 +115,17 @@ var Questions = []Question{
 }
 
 // Stages lists the stages whose worst outcome a report tells, in the order of the work.
-var Stages = []string{"job", "vehicle", "trailer", balance.Stage, rack.Stage, ramp.Stage, lashing.Stage, frame.Stage, "road"}
+var Stages = []string{
+	"job",
+	"vehicle",
+	"trailer",
+	balance.Stage,
+	rack.Stage,
+	ramp.Stage,
+	lashing.Stage,
+	frame.Stage,
+	"road",
+}
 
 // only is a question that tells findings alone.
 func only(check func(*rig.Rig) []finding.Finding) func(*rig.Rig, *Report) []finding.Finding {

@@ -56,7 +56,13 @@ func BeforeCut(ctx context.Context, p *plan.Plan, trailer string) *CutGate {
 	}
 	for _, o := range append(slices.Clone(outings), noOuting(outings)...) {
 		if over(ctx) {
-			f := finding.Finding{Code: "frame.not-looked", Stage: "frame", Gate: finding.GateCut, Subject: "/outings/" + o, Title: said.Say("An outing")}
+			f := finding.Finding{
+				Code:    "frame.not-looked",
+				Stage:   "frame",
+				Gate:    finding.GateCut,
+				Subject: "/outings/" + o,
+				Title:   said.Say("An outing"),
+			}
 			f.Outcome, f.Says = unlooked()
 			count("time", f)
 			break
@@ -107,15 +113,24 @@ func asked(trailer string, f *plan.Frame) finding.Finding {
 	out := finding.Finding{
 		Code: codeAsked, Stage: "frame", Gate: finding.GateCut, Subject: "/trailers/" + trailer + "/frame/asked",
 		Title: said.Say("Approval"), Scope: finding.Scope{Trailer: trailer}, Outcome: finding.Holds,
-		Source: &finding.Source{Title: "UN R55 and national rules", Clause: "mechanical couplings; approval of single vehicles", AsOf: "2026", Confidence: "B"},
-		Says:   said.Say("You have asked what approval frame and {drawbar} need."),
+		Source: &finding.Source{
+			Title:      "UN R55 and national rules",
+			Clause:     "mechanical couplings; approval of single vehicles",
+			AsOf:       "2026",
+			Confidence: "B",
+		},
+		Says: said.Say("You have asked what approval frame and {drawbar} need."),
 	}
 	if !f.Asked {
 		out.Outcome = finding.Unknown
-		out.Says = said.Say("Whether this frame and its {drawbar} may be built, lengthened or drilled is for your authority to say.")
+		out.Says = said.Say(
+			"Whether this frame and its {drawbar} may be built, lengthened or drilled is for your authority to say.",
+		)
 		out.Needs = []finding.Need{{
 			Path: out.Subject, Says: said.Say("what approval frame and {drawbar} need"),
-			Where: said.Say("Ask the registration office or inspection; a {drawbar} with a type plate is an approved part."),
+			Where: said.Say(
+				"Ask the registration office or inspection; a {drawbar} with a type plate is an approved part.",
+			),
 		}}
 	}
 	return out

@@ -82,7 +82,13 @@ func Check(r *rig.Rig) []finding.Finding {
 	f := base(r, CodeBears, "The floor under one place")
 	if !ok {
 		f.Outcome, f.Says = finding.Unknown, said.Say("What the floor is made of is not known.")
-		f.Needs = []finding.Need{{Path: path + "/floor", Says: said.Say("what the floor is made of"), Where: said.Say("Plywood, boards or plate.")}}
+		f.Needs = []finding.Need{
+			{
+				Path:  path + "/floor",
+				Says:  said.Say("what the floor is made of"),
+				Where: said.Say("Plywood, boards or plate."),
+			},
+		}
 		return []finding.Finding{f}
 	}
 	free, ok := freeSpan(r)
@@ -90,7 +96,9 @@ func Check(r *rig.Rig) []finding.Finding {
 		f.Outcome, f.Says = finding.Unknown, said.Say("How far the floor spans is not known.")
 		f.Needs = []finding.Need{{
 			Path: path + "/floorSpan", Says: said.Say("how far the floor spans"),
-			Where: said.Say("Tape between the cross members under it, face to face, where they are farthest apart."),
+			Where: said.Say(
+				"Tape between the cross members under it, face to face, where they are farthest apart.",
+			),
 		}}
 		return []finding.Finding{f}
 	}
@@ -117,7 +125,9 @@ func Check(r *rig.Rig) []finding.Finding {
 	f.Says = said.Say("Under % (% on one place) the floor is used to % of what "+fl.name+" takes over %.",
 		worst.name, said.Mass(worst.kg.High), said.Share(math.Round(100*most/allowed)/100), said.Length(free))
 	if f.Outcome == finding.Fails {
-		f.Says = append(f.Says, said.Say(" Lay planks or a sheet under it, thicker boards, or a cross member between.")...)
+		f.Says = append(
+			f.Says,
+			said.Say(" Lay planks or a sheet under it, thicker boards, or a cross member between.")...)
 	}
 	f.HasWork, f.Work = true, func() []finding.Step { return work(&f, &fl, t, free, board, worst, most) }
 	return []finding.Finding{f, sags(r, &fl, free, board, worst)}
@@ -126,7 +136,9 @@ func Check(r *rig.Rig) []finding.Finding {
 func base(r *rig.Rig, code, title string) finding.Finding {
 	return finding.Finding{
 		Code: code, Stage: Stage, Scope: r.Scope, Gate: finding.GateGo, Subject: "/trailers/" + r.Scope.Trailer + "/floorThick",
-		Title: said.Say(title), Outcome: finding.Holds, Source: norms.Practice("EN 1995-1-1: k_mod 0.7 in the weather, 1.3 on the timber, 1.5 on the load; plate over 1.5"),
+		Title: said.Say(
+			title,
+		), Outcome: finding.Holds, Source: norms.Practice("EN 1995-1-1: k_mod 0.7 in the weather, 1.3 on the timber, 1.5 on the load; plate over 1.5"),
 	}
 }
 
@@ -249,20 +261,58 @@ func sags(r *rig.Rig, fl *floor, free, board float64, p *press) finding.Finding 
 	if f.Outcome == finding.Fails { // it gives and does not break
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	}
-	f.Says = said.Say("Under % it gives %; % is usual at most.", p.name, said.Length(give), said.Length(free/sagLimit))
+	f.Says = said.Say(
+		"Under % it gives %; % is usual at most.",
+		p.name,
+		said.Length(give),
+		said.Length(free/sagLimit),
+	)
 	return f
 }
 
-func work(f *finding.Finding, fl *floor, t *plan.Trailer, free, board float64, p *press, most float64) []finding.Step {
+func work(
+	f *finding.Finding,
+	fl *floor,
+	t *plan.Trailer,
+	free, board float64,
+	p *press,
+	most float64,
+) []finding.Step {
 	return []finding.Step{{
 		Symbol: "σ", Says: said.Say("in the floor under %", p.name), Formula: "σ = F·g·(L/4 − c/8)/(b·t²/6)",
 		Result: finding.Exactly(quantity.KindStress, most), Source: f.Source,
 		Terms: []finding.StepTerm{
-			{Symbol: "F", Says: said.Say("on one place, at most"), Measure: finding.Exactly(quantity.KindMass, p.kg.High), How: "computed", Path: p.path},
-			{Symbol: "L", Says: said.Say("free span"), Measure: finding.Exactly(quantity.KindLength, free), How: "stated"},
-			{Symbol: "c", Says: said.Say("its print"), Measure: finding.Exactly(quantity.KindLength, p.print), How: "typical"},
-			{Symbol: "b", Says: said.Say("strip that bears it"), Measure: finding.Exactly(quantity.KindLength, strip(fl, free, board, p)), How: "rule followed"},
-			{Symbol: "t", Says: said.Say("thickness"), Measure: finding.Exactly(quantity.KindLength, float64(*t.FloorThick)), How: "stated"},
+			{
+				Symbol:  "F",
+				Says:    said.Say("on one place, at most"),
+				Measure: finding.Exactly(quantity.KindMass, p.kg.High),
+				How:     "computed",
+				Path:    p.path,
+			},
+			{
+				Symbol:  "L",
+				Says:    said.Say("free span"),
+				Measure: finding.Exactly(quantity.KindLength, free),
+				How:     "stated",
+			},
+			{
+				Symbol:  "c",
+				Says:    said.Say("its print"),
+				Measure: finding.Exactly(quantity.KindLength, p.print),
+				How:     "typical",
+			},
+			{
+				Symbol:  "b",
+				Says:    said.Say("strip that bears it"),
+				Measure: finding.Exactly(quantity.KindLength, strip(fl, free, board, p)),
+				How:     "rule followed",
+			},
+			{
+				Symbol:  "t",
+				Says:    said.Say("thickness"),
+				Measure: finding.Exactly(quantity.KindLength, float64(*t.FloorThick)),
+				How:     "stated",
+			},
 		},
 	}}
 }

@@ -66,11 +66,18 @@ func (j *judged) bolts() (finding.Finding, bool) {
 	f.Subject = j.path(at)
 	if math.IsInf(worst, 1) {
 		f.Outcome = finding.Fails
-		f.Says = said.Say("% hangs on one bolt, or on bolts in one place: they carry no bending. Two rows apart, or tell it as a hinge.", j.name(at))
+		f.Says = said.Say(
+			"% hangs on one bolt, or on bolts in one place: they carry no bending. Two rows apart, or tell it as a hinge.",
+			j.name(at),
+		)
 		return f, true
 	}
 	f.AtMost(quantity.KindShare, worst, 1)
-	f.Says = said.Say("The bolts of % are used to % of what they and their holes take.", j.name(at), said.Share(math.Round(worst*100)/100))
+	f.Says = said.Say(
+		"The bolts of % are used to % of what they and their holes take.",
+		j.name(at),
+		said.Share(math.Round(worst*100)/100),
+	)
 	if _, known := norms.BoltOf(j.m.bars[at].Member.BoltGrade); !known && f.Outcome == finding.Holds {
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 		f.Says = append(f.Says, said.Say(" Their grade is not told; the weakest is taken.")...)

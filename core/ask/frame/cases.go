@@ -81,7 +81,11 @@ func cases(m *model) []loadCase {
 	out = append(out, loadCase{
 		id: "brake", name: said.Say("full braking"), why: restraint,
 		load: func(l *loader, all []body, high bool) bool {
-			return l.weigh(all, func(vec) vec { return vec{X: -brakes * quantity.Gravity, Z: -quantity.Gravity} }, high)
+			return l.weigh(
+				all,
+				func(vec) vec { return vec{X: -brakes * quantity.Gravity, Z: -quantity.Gravity} },
+				high,
+			)
 		},
 	})
 	for _, side := range []struct {
@@ -104,7 +108,11 @@ func cases(m *model) []loadCase {
 		id: "corner", name: said.Say("% standing on a rear corner", said.Mass(stander)), why: practice,
 		load: func(l *loader, _ []body, high bool) bool {
 			ok := l.weigh(nil, still(1), high)
-			return l.press(vec{X: l.r.DeckLength() - 0.05, Y: l.r.DeckWidth()/2 - 0.05}, vec{Z: -stander * quantity.Gravity}) && ok
+			return l.press(
+				vec{X: l.r.DeckLength() - 0.05, Y: l.r.DeckWidth()/2 - 0.05},
+				vec{Z: -stander * quantity.Gravity},
+			) &&
+				ok
 		},
 	}, loadCase{
 		id: "push", name: said.Say("{coupling} pushed sideways by hand"), why: practice, stand: unhitched,

@@ -87,7 +87,10 @@ func (m *model) normal(a *answer, bar int, at float64) (most float64) {
 			continue
 		}
 		in := a.s.At(e, at-p.from, false)
-		most = math.Max(most, math.Abs(in.N)/b.Section.Area+math.Abs(in.My)/b.Section.Wy+math.Abs(in.Mz)/b.Section.Wz)
+		most = math.Max(
+			most,
+			math.Abs(in.N)/b.Section.Area+math.Abs(in.My)/b.Section.Wy+math.Abs(in.Mz)/b.Section.Wz,
+		)
 	}
 	return most
 }
@@ -133,7 +136,10 @@ func (j *judged) lighter() []Lighter {
 			if k == nil {
 				continue
 			}
-			about := use * math.Max(b.Section.Wy/k.Section.Wy, math.Max(b.Section.Wz/k.Section.Wz, b.Twist.Wt/k.Twist.Wt))
+			about := use * math.Max(
+				b.Section.Wy/k.Section.Wy,
+				math.Max(b.Section.Wz/k.Section.Wz, b.Twist.Wt/k.Twist.Wt),
+			)
 			less := 0.0
 			for _, n := range all {
 				less += j.m.bars[n].Each - weight(p, j.m.bars[n].Length)

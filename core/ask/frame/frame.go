@@ -139,7 +139,8 @@ func Rest(r *rig.Rig) []finding.Finding {
 	}
 	j := judge(r, func(id string) bool { return !quick(id) })
 	f := j.strength(CodeCases, "Strength beside the road")
-	if f.Outcome == finding.Unknown && (j.err == nil || j.m == nil || j.m.solver == nil) { // the other finding says why
+	if f.Outcome == finding.Unknown &&
+		(j.err == nil || j.m == nil || j.m.solver == nil) { // the other finding says why
 		return nil
 	}
 	out := []finding.Finding{f}
@@ -210,7 +211,10 @@ func whole(r *rig.Rig) (f finding.Finding, broken bool) {
 	for i := range d.Bars {
 		if b := &d.Bars[i]; b.Wrong != "" {
 			f.Outcome, f.Subject = finding.Fails, f.Subject+"/members/"+b.ID
-			f.Says = said.Say("% cannot bear anything: "+b.Wrong+". Type its sizes anew.", said.Name(b.Member.Name, "A member"))
+			f.Says = said.Say(
+				"% cannot bear anything: "+b.Wrong+". Type its sizes anew.",
+				said.Name(b.Member.Name, "A member"),
+			)
 			return f, true
 		}
 	}
@@ -227,21 +231,28 @@ func whole(r *rig.Rig) (f finding.Finding, broken bool) {
 		}
 		return f, true
 	case len(d.Twice) > 0:
-		f.Says = append(names(r, d.Twice[0][:]), said.Say(" lie in the same place. Take one out, or move it beside the other.")...)
+		f.Says = append(
+			names(r, d.Twice[0][:]),
+			said.Say(" lie in the same place. Take one out, or move it beside the other.")...)
 		f.Needs = []finding.Need{{
 			Path: f.Subject + "/members/" + d.Bars[d.Twice[0][1]].ID + "/from/back", Says: said.Say("which of the two is there"),
 			Where: said.Say("Steel that is drawn twice would bear twice."),
 		}}
 		return f, true
 	case len(d.Loose) > 0:
-		f.Says = append(names(r, d.Loose), said.Say(" touch nothing else. Move their ends to what they should meet.")...)
+		f.Says = append(
+			names(r, d.Loose),
+			said.Say(" touch nothing else. Move their ends to what they should meet.")...)
 		f.Needs = []finding.Need{{
 			Path: f.Subject + "/members/" + d.Bars[d.Loose[0]].ID + "/from/back", Says: said.Say("where it meets the frame"),
 			Where: said.Say("Its end must come within 6 mm of the other member's face."),
 		}}
 		return f, true
 	case len(d.Noses) == 0:
-		f.Says = said.Say("No member reaches the {coupling}: draw the {drawbar} to within % of the ball.", said.Length(0.6))
+		f.Says = said.Say(
+			"No member reaches the {coupling}: draw the {drawbar} to within % of the ball.",
+			said.Length(0.6),
+		)
 		f.Needs = []finding.Need{{
 			Path: f.Subject + "/members", Says: said.Say("the {drawbar}'s front end"),
 			Where: said.Say("It ends where the {coupling} is bolted on."),
@@ -326,7 +337,9 @@ func (j *judged) strength(code, title string) finding.Finding {
 	case j.m.missing != "":
 		return unknown(said.Say("The axle finds no place: "+j.m.missing+"."), finding.Need{
 			Path: f.Subject + "/springsApart", Says: said.Say("where the springs or brackets sit"),
-			Where: said.Say("Draw a rail on both sides that runs over them, or tape the distance between the springs."),
+			Where: said.Say(
+				"Draw a rail on both sides that runs over them, or tape the distance between the springs.",
+			),
 		})
 	case errors.As(j.err, &free):
 		return unknown(append(said.Say("The frame is a mechanism: % moves freely.", j.near(free.Node)),
@@ -338,8 +351,14 @@ func (j *judged) strength(code, title string) finding.Finding {
 			Path: f.Subject + "/members", Says: said.Say("its members"), Where: said.Say("Look for one that is drawn twice."),
 		})
 	case !j.bearing:
-		return unknown(said.Say("Nothing under the deck bears it: draw cross members, or two rails level with the top."),
-			finding.Need{Path: f.Subject + "/members", Says: said.Say("what the deck lies on"), Where: said.Say("Cross members whose tops are flush.")})
+		return unknown(
+			said.Say("Nothing under the deck bears it: draw cross members, or two rails level with the top."),
+			finding.Need{
+				Path:  f.Subject + "/members",
+				Says:  said.Say("what the deck lies on"),
+				Where: said.Say("Cross members whose tops are flush."),
+			},
+		)
 	case len(j.r.Needs) > 0:
 		return unknown(said.Say("What the frame carries is not all known."), j.r.Needs...)
 	}
@@ -350,11 +369,15 @@ func (j *judged) strength(code, title string) finding.Finding {
 	if f.Outcome == finding.Fails && j.sure <= 1 {
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 	}
-	f.Says = append(said.Say("% is loaded to % of its strength: ", j.name(bar), said.Share(math.Round(share*100)/100)), c.name...)
+	f.Says = append(
+		said.Say("% is loaded to % of its strength: ", j.name(bar), said.Share(math.Round(share*100)/100)),
+		c.name...)
 	f.Says = append(f.Says, said.Say(".")...)
 	switch {
 	case f.Outcome == finding.Fails:
-		f.Says = append(f.Says, said.Say(" Take a deeper or thicker section, add a cross member, or carry less.")...)
+		f.Says = append(
+			f.Says,
+			said.Say(" Take a deeper or thicker section, add a cross member, or carry less.")...)
 	case f.Outcome == finding.Tight && f.Tight == finding.GuessTooRough:
 		f.Says = append(f.Says, said.Say(" That is with the guessed weights at their most: weigh them.")...)
 	}
@@ -432,7 +455,12 @@ func (j *judged) bend() finding.Finding {
 	if f.Outcome == finding.Fails { // it bends and does not break: no reason not to drive
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	}
-	f.Says = said.Say("% bends % off its line, laden and level; % is usual at most.", j.name(bar), said.Length(most), said.Length(limit))
+	f.Says = said.Say(
+		"% bends % off its line, laden and level; % is usual at most.",
+		j.name(bar),
+		said.Length(most),
+		said.Length(limit),
+	)
 	if j.answers[0].id != level.id || !quantity.Finite(most) {
 		f.Outcome, f.Says = finding.Unknown, said.Say("How far the frame bends is not known.")
 		f.Needs = []finding.Need{{Path: f.Subject, Says: said.Say("its section"), Where: said.Say("Measure it.")}}
@@ -460,7 +488,8 @@ func (j *judged) open() (finding.Finding, bool) {
 	f.Figure = finding.Exactly(quantity.KindShare, most)
 	f.Says = said.Say(
 		"% is an open section and is twisted: torsion alone takes % of it. A closed tube, or a second wall welded on.",
-		j.name(bar), said.Share(most),
+		j.name(bar),
+		said.Share(most),
 	)
 	return f, true
 }
@@ -470,8 +499,9 @@ func weighed(r *rig.Rig) (finding.Finding, bool) {
 	f := base(r, CodeWeighed, "Scale and drawing")
 	f.Gate = ""
 	real, bits := r.EmptyMass(), r.Bits()
-	if r.EmptyWay == "from the drawing" || real == nil || len(bits) == 0 || r.Trailer.Empty.Mass == nil && r.Trailer.Empty.Axle == nil &&
-		r.Trailer.Empty.Left == nil {
+	if r.EmptyWay == "from the drawing" || real == nil || len(bits) == 0 ||
+		r.Trailer.Empty.Mass == nil && r.Trailer.Empty.Axle == nil &&
+			r.Trailer.Empty.Left == nil {
 		return f, false
 	}
 	drawn, low, high := 0.0, 0.0, 0.0
@@ -492,11 +522,17 @@ func weighed(r *rig.Rig) (finding.Finding, bool) {
 		return f, true
 	}
 	f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-	f.Says = said.Say("The scale says %, the drawing %. Look for thicker walls, a floor or sides that are not fitted here, the axle's weight.",
-		said.Mass(real.Nominal), said.Mass(drawn))
+	f.Says = said.Say(
+		"The scale says %, the drawing %. Look for thicker walls, a floor or sides that are not fitted here, the axle's weight.",
+		said.Mass(real.Nominal),
+		said.Mass(drawn),
+	)
 	if off < 0 {
-		f.Says = said.Say("The scale says %, the drawing %. Look for thinner walls, or a part that is counted twice.",
-			said.Mass(real.Nominal), said.Mass(drawn))
+		f.Says = said.Say(
+			"The scale says %, the drawing %. Look for thinner walls, or a part that is counted twice.",
+			said.Mass(real.Nominal),
+			said.Mass(drawn),
+		)
 	}
 	return f, true
 }

@@ -49,7 +49,8 @@ func (b *model) bodies() (out []body) {
 			base = next
 		}
 		o := body{path: it.Path, mass: *it.Mass, centre: here(it.X, it.Y, it.Z)}
-		if w := it.Load; w != nil && w.Rolling != nil && w.Rolling.FrontAxle != nil && w.Rolling.Wheelbase != nil && base == it {
+		if w := it.Load; w != nil && w.Rolling != nil && w.Rolling.FrontAxle != nil && w.Rolling.Wheelbase != nil &&
+			base == it {
 			o.feet = b.wheelsOf(it.Front-front, it.Rear-front, it.Left, it.Right,
 				float64(w.Rolling.FrontAxle.Value), float64(w.Rolling.Wheelbase.Value), it.Turn)
 		} else {
@@ -59,7 +60,8 @@ func (b *model) bodies() (out []body) {
 	}
 	length, half := r.DeckLength(), r.DeckWidth()/2
 	for _, bit := range r.Bits() {
-		if bit.Path == "/trailers/"+r.Scope.Trailer+"/frame" || bit.Path == "/trailers/"+r.Scope.Trailer+"/runningGear" {
+		if bit.Path == "/trailers/"+r.Scope.Trailer+"/frame" ||
+			bit.Path == "/trailers/"+r.Scope.Trailer+"/runningGear" {
 			continue
 		}
 		at := bit.At - front
@@ -236,7 +238,10 @@ func (l *loader) point(bar int, at float64, along bool, place, force vec) {
 func (l *loader) onBar(bar int, s float64, force, moment vec) {
 	for e, p := range l.pieces {
 		if p.bar == bar && s >= p.from-1e-9 && s <= p.to+1e-9 {
-			l.c.Points = append(l.c.Points, frame3d.PointLoad{Member: e, At: s - p.from, Force: force, Moment: moment})
+			l.c.Points = append(
+				l.c.Points,
+				frame3d.PointLoad{Member: e, At: s - p.from, Force: force, Moment: moment},
+			)
 			return
 		}
 	}
@@ -291,7 +296,10 @@ func (l *loader) weigh(all []body, push field, high bool) bool {
 			for _, node := range h {
 				f := push(l.m.Nodes[node])
 				f.Z = -quantity.Gravity // it is not sprung
-				l.c.Nodes = append(l.c.Nodes, frame3d.NodeLoad{Node: node, Force: r3.Scale(m/float64(2*len(l.hubs)), f)})
+				l.c.Nodes = append(
+					l.c.Nodes,
+					frame3d.NodeLoad{Node: node, Force: r3.Scale(m/float64(2*len(l.hubs)), f)},
+				)
 			}
 		}
 	}

@@ -50,7 +50,6 @@ type model struct {
 	m      frame3d.Model
 	solver *frame3d.Solver
 
-	ball    int       // support
 	wheels  [][2]int  // supports of each axle: left, right
 	hubs    [][2]int  // nodes
 	axles   []float64 // m behind the front board

@@ -118,7 +118,15 @@ func (j *judged) bent() *Bent {
 	}
 	for e, p := range j.m.pieces {
 		b := &j.m.bars[p.bar]
-		from, to := j.m.shift(worst.s, b, j.m.placeAt(p.bar, p.from)), j.m.shift(worst.s, b, j.m.placeAt(p.bar, p.to))
+		from, to := j.m.shift(
+			worst.s,
+			b,
+			j.m.placeAt(p.bar, p.from),
+		), j.m.shift(
+			worst.s,
+			b,
+			j.m.placeAt(p.bar, p.to),
+		)
 		if len(lines[p.bar]) == 0 {
 			add(p.bar, b.At(p.from), from)
 		}
@@ -170,7 +178,10 @@ func levelled(lines, shifts [][]vec) (most float64) {
 	}
 	for i := range lines {
 		for k, p := range lines[i] {
-			s := r3.Sub(shifts[i][k], vec{X: mean.X, Y: mean.Y, Z: plane.AtVec(0) + plane.AtVec(1)*p.X + plane.AtVec(2)*p.Y})
+			s := r3.Sub(
+				shifts[i][k],
+				vec{X: mean.X, Y: mean.Y, Z: plane.AtVec(0) + plane.AtVec(1)*p.X + plane.AtVec(2)*p.Y},
+			)
 			shifts[i][k] = s
 			most = math.Max(most, r3.Norm(s))
 		}

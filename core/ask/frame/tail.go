@@ -50,7 +50,10 @@ func onTail(m *model) (loadCase, bool) {
 			if high {
 				m = mass.High
 			}
-			rest := slices.DeleteFunc(slices.Clone(all), func(o body) bool { return o.path == "/loads/"+lay.Loading.Machine })
+			rest := slices.DeleteFunc(
+				slices.Clone(all),
+				func(o body) bool { return o.path == "/loads/"+lay.Loading.Machine },
+			)
 			ok := l.weigh(rest, still(1), high)
 			force := vec{Z: -m * heavyAxle * rolls * quantity.Gravity / 2}
 			for _, y := range []float64{-half, half} {

@@ -142,15 +142,27 @@ func (j *judged) tested() (finding.Finding, bool) {
 		return f, false
 	}
 	load := float64(*j.r.Trailer.Frame.TwistLoad) * quantity.Gravity
-	f.Figure, f.Limit = finding.Exactly(quantity.KindLength, read*load), finding.Exactly(quantity.KindLength, expected*load)
-	f.Says = said.Say("The free corner dipped % where % were expected.", said.Length(read*load), said.Length(expected*load))
+	f.Figure, f.Limit = finding.Exactly(
+		quantity.KindLength,
+		read*load,
+	), finding.Exactly(
+		quantity.KindLength,
+		expected*load,
+	)
+	f.Says = said.Say(
+		"The free corner dipped % where % were expected.",
+		said.Length(read*load),
+		said.Length(expected*load),
+	)
 	switch {
 	case math.Abs(read-expected) <= dipDoubt*expected:
 		f.Says = append(f.Says, said.Say(" The joints are as stiff as drawn.")...)
 	case bolted(j.r):
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = append(f.Says, said.Say(" Its bolted joints then have % of a rigid one's stiffness, and that is reckoned with.",
-			said.Share(math.Round(narrowed(j.r)*100)/100))...)
+		f.Says = append(
+			f.Says,
+			said.Say(" Its bolted joints then have % of a rigid one's stiffness, and that is reckoned with.",
+				said.Share(math.Round(narrowed(j.r)*100)/100))...)
 	case read > expected:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = append(f.Says, said.Say(" A joint gives, a weld is short, or a wall is thinner than drawn.")...)

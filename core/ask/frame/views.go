@@ -40,7 +40,12 @@ var projections = map[string]func(vec) scene.Point{
 // view draws the members as they are seen along a direction, the farther ones first.
 func view(j *judged, p *Picture, id, title string, toward vec) scene.View {
 	at := projections[id]
-	v := scene.View{ID: id, Title: said.Say(title), Min: scene.Point{math.Inf(1), math.Inf(1)}, Max: scene.Point{math.Inf(-1), math.Inf(-1)}}
+	v := scene.View{
+		ID:    id,
+		Title: said.Say(title),
+		Min:   scene.Point{math.Inf(1), math.Inf(1)},
+		Max:   scene.Point{math.Inf(-1), math.Inf(-1)},
+	}
 	grow := func(q scene.Point, by float64) {
 		for k := range 2 {
 			v.Min[k], v.Max[k] = math.Min(v.Min[k], q[k]-by), math.Max(v.Max[k], q[k]+by)
@@ -89,7 +94,10 @@ func view(j *judged, p *Picture, id, title string, toward vec) scene.View {
 		if u := p.Members[i].Use; u != nil {
 			class = fmt.Sprintf("member used-%d", min(5, 1+int(u.Value*5)))
 		}
-		v.Shapes = append(v.Shapes, scene.Shape{Form: scene.Polygon, Class: class, Thing: p.Members[i].Path, Points: outline})
+		v.Shapes = append(
+			v.Shapes,
+			scene.Shape{Form: scene.Polygon, Class: class, Thing: p.Members[i].Path, Points: outline},
+		)
 		for _, q := range outline {
 			grow(q, 0.1)
 		}
@@ -98,7 +106,16 @@ func view(j *judged, p *Picture, id, title string, toward vec) scene.View {
 		for i := range p.Members {
 			if u := p.Members[i].Use; u != nil && u.Value >= 0.2 {
 				m := at(labelled(&r.Drawn.Bars[i]))
-				v.Shapes = append(v.Shapes, scene.Label("use", "middle", m[0], m[1], said.Say("%", said.Share(math.Round(u.Value*100)/100))))
+				v.Shapes = append(
+					v.Shapes,
+					scene.Label(
+						"use",
+						"middle",
+						m[0],
+						m[1],
+						said.Say("%", said.Share(math.Round(u.Value*100)/100)),
+					),
+				)
 			}
 		}
 	}
@@ -162,7 +179,10 @@ func seen(b *parts.FrameBar, at func(vec) scene.Point) (out []scene.Point) {
 // hull is the outline of points: Andrew's monotone chain.
 func hull(ps []scene.Point) []scene.Point {
 	ps = slices.Clone(ps)
-	slices.SortFunc(ps, func(a, b scene.Point) int { return cmp.Or(cmp.Compare(a[0], b[0]), cmp.Compare(a[1], b[1])) })
+	slices.SortFunc(
+		ps,
+		func(a, b scene.Point) int { return cmp.Or(cmp.Compare(a[0], b[0]), cmp.Compare(a[1], b[1])) },
+	)
 	turn := func(o, a, b scene.Point) float64 { return (a[0]-o[0])*(b[1]-o[1]) - (a[1]-o[1])*(b[0]-o[0]) }
 	half := func(ps []scene.Point) (out []scene.Point) {
 		for _, p := range ps {

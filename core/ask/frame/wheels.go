@@ -62,10 +62,19 @@ func wheels(r *rig.Rig) (finding.Finding, bool) {
 	switch {
 	case least < 0:
 		f.Outcome = finding.Fails
-		f.Says = said.Say("The tyre would stand in %, by %. A wider axle, or narrower rails.", name, said.Length(-least))
+		f.Says = said.Say(
+			"The tyre would stand in %, by %. A wider axle, or narrower rails.",
+			name,
+			said.Length(-least),
+		)
 	case least < tyreRoom:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("Only % between the tyre and %; % is usual at least.", said.Length(least), name, said.Length(tyreRoom))
+		f.Says = said.Say(
+			"Only % between the tyre and %; % is usual at least.",
+			said.Length(least),
+			name,
+			said.Length(tyreRoom),
+		)
 	default:
 		f.Says = said.Say("% between the tyre and %.", said.Length(least), name)
 	}

@@ -77,7 +77,9 @@ func winch(r *rig.Rig) []finding.Finding {
 		f.Says = said.Say("Nothing stands near the "+what+", which sweeps % round.", said.Length(radius))
 		return []finding.Finding{f}
 	}
-	return []finding.Finding{judged(f, said.Say("The hand on the "+what), least, by, "Higher, farther forward, or a shorter one.")}
+	return []finding.Finding{
+		judged(f, said.Say("The hand on the "+what), least, by, "Higher, farther forward, or a shorter one."),
+	}
 }
 
 var practice = norms.Practice("60 mm of knuckles and 30 mm beside them")

@@ -70,7 +70,12 @@ func framePieces(p *plan.Plan, rep *review.Report, l quantity.Locale) (rows [][]
 	for _, x := range rep.Frame.Pieces {
 		name := p.Trailers[rep.Scope.Trailer].Frame.Members[x.Members[0]].Name
 		rows = append(rows, []string{"frame", name, x.Says.Text(l), strconv.Itoa(x.Count),
-			strconv.FormatFloat(x.Length.Value*1000, 'f', 0, 64), strconv.FormatFloat(x.Mass.Value, 'f', 3, 64), "", ""})
+			strconv.FormatFloat(
+				x.Length.Value*1000,
+				'f',
+				0,
+				64,
+			), strconv.FormatFloat(x.Mass.Value, 'f', 3, 64), "", ""})
 	}
 	return append(rows, []string{"frame", "in all", "", "", "",
 		strconv.FormatFloat(rep.Frame.Mass.Value, 'f', 3, 64), "", ""})

@@ -116,7 +116,14 @@ func bySection(bars []parts.FrameBar) (out [][]int) {
 type sums struct{ bought, rest float64 }
 
 // section cuts what is of one section.
-func section(ctx context.Context, p *plan.Plan, f *plan.Frame, bars []parts.FrameBar, group []int, kerf float64) (SectionCut, sums) {
+func section(
+	ctx context.Context,
+	p *plan.Plan,
+	f *plan.Frame,
+	bars []parts.FrameBar,
+	group []int,
+	kerf float64,
+) (SectionCut, sums) {
 	profile := bars[group[0]].Member.Profile
 	out := SectionCut{Says: parts.SectionText(profile), Bars: []BarCut{}, Priced: true}
 	problem := &nest.Problem{Kerf: kerf}
@@ -168,7 +175,10 @@ func section(ctx context.Context, p *plan.Plan, f *plan.Frame, bars []parts.Fram
 		}
 		for _, k := range c.Pieces {
 			m := &bars[group[k]]
-			b.Pieces = append(b.Pieces, CutPiece{m.ID, m.Member.Name, *finding.Exactly(quantity.KindLength, m.Length)})
+			b.Pieces = append(
+				b.Pieces,
+				CutPiece{m.ID, m.Member.Name, *finding.Exactly(quantity.KindLength, m.Length)},
+			)
 		}
 		if !b.Have {
 			s.bought += b.Length.Value

@@ -305,7 +305,10 @@ func (s *Solver) Solve(c *Case) *Solution {
 	}
 	own := make([][12]float64, len(s.els)) // what the loads along a member do to its rigid ends
 	out := &Solution{
-		Moved: make([][6]float64, nodes), s: s, c: c, points: make([][]int, len(s.els)), lines: make([][]int, len(s.els)),
+		Moved: make(
+			[][6]float64,
+			nodes,
+		), s: s, c: c, points: make([][]int, len(s.els)), lines: make([][]int, len(s.els)),
 	}
 	for i := range c.Points {
 		p := &c.Points[i]

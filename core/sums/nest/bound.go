@@ -101,7 +101,8 @@ type row struct {
 // allows are a bound at every round (Farley). It gives the fillings that it knows in the end.
 func (s *search) relax(known []row, rounds int) (rows []row, least float64) {
 	for _, r := range known { // those that can still be cut
-		if s.have[r.stock] != 0 && !slices.ContainsFunc(seq(len(r.counts)), func(k int) bool { return r.counts[k] > s.left[k] }) {
+		if s.have[r.stock] != 0 &&
+			!slices.ContainsFunc(seq(len(r.counts)), func(k int) bool { return r.counts[k] > s.left[k] }) {
 			rows = append(rows, r)
 		}
 	}
