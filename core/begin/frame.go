@@ -65,7 +65,7 @@ func tube(moment float64, rail bool) plan.Profile {
 func frame(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 	t := p.Trailers[q.Trailer]
 	if t.CouplingToDeck == nil {
-		return nil, Refusal("Tell first how far the deck begins behind the coupling: the drawbar follows from it.")
+		return nil, Refusal("Fill in first how far behind the coupling the deck begins: the drawbar follows from it.")
 	}
 	front := float64(t.CouplingToDeck.Value)
 	if front < 0.2 {

@@ -67,6 +67,8 @@ func view(j *judged, p *Picture, id, title string, toward vec) scene.View {
 		ball := vec{X: -r.DeckFront.Nominal}
 		if h := r.Trailer.CouplingHeight; h != nil {
 			ball.Z = float64(*h) + under
+		} else if n := r.Drawn.Noses; len(n) > 0 { // as high as what bears it
+			ball.Z = r.Drawn.Bars[n[0]].From.Z
 		}
 		v.Shapes = append(v.Shapes, scene.Disc("ball", at(ball)[0], at(ball)[1], 0.03))
 		grow(at(ball), 0.12)

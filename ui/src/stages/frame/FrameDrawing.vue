@@ -60,7 +60,7 @@ async function save(form: 'svg' | 'dxf') {
         </button>
       </div>
       <span v-else-if="!bent" class="text-soft text-sm"
-        >Darker is used more; the figure is of its strength.</span
+        >The fuller a member, the more of its strength is used.</span
       >
       <span v-if="bent" class="text-sm" data-bent
         >Bending drawn {{ bent.times }} times larger: {{ say(bent.case) }}.</span

@@ -27,8 +27,9 @@ async function start(kind: string) {
       For a trailer that is built, lengthened or converted. From its members follow weight, balance, strength
       and the cut list. A bought trailer needs none: its plate rules.
     </p>
-    <div v-if="trailer" class="mt-3 grid gap-x-4 gap-y-3 md:grid-cols-3">
+    <div v-if="trailer" class="mt-3 grid gap-x-4 gap-y-3 md:grid-cols-2">
       <EstimateField :path="path('couplingToDeck')" :label="`${term('Coupling')} to deck’s front`" />
+      <EstimateField :path="path('couplingToAxle')" :label="`${term('Coupling')} to axle`" />
       <EstimateField :path="path('deckLength')" label="Deck length" />
       <EstimateField :path="path('deckWidth')" label="Deck width" />
     </div>
