@@ -98,6 +98,33 @@ func TestSupportsAgree(t *testing.T) {
 	}
 }
 
+// On two axles the springs share; all together the supports bear what there is, and one wheel on a kerb takes
+// from the other axle and twists the frame.
+func TestTandem(t *testing.T) {
+	r := resolve(t, doc(usual), "/trailers/t/axles", "2", "/trailers/t/axleGap", "0.6", "/trailers/t/frame/springLength", "0.5")
+	sum := func(v []float64) (s float64) {
+		for _, x := range v {
+			s += x
+		}
+		return s
+	}
+	level, kerb := frame.Reactions(r), frame.ReactionsOf(r, "kerb")
+	if len(level) != 5 || math.Abs(sum(level)-r.Bears.Mass.Nominal) > 1e-6*sum(level) {
+		t.Fatalf("%v bear %v of %v", level, sum(level), r.Bears.Mass.Nominal)
+	}
+	if math.Abs(sum(kerb)-sum(level)) > 1e-6*sum(level) {
+		t.Errorf("on a kerb %v", kerb)
+	}
+	if frame.UseOf(r, "kerb") <= frame.UseOf(r, "level") {
+		t.Error("a kerb under one wheel of two axles twists nothing")
+	}
+	for _, id := range []string{"kerb", "scrub"} {
+		if frame.UseOf(r, id) <= 0 {
+			t.Errorf("%s uses nothing", id)
+		}
+	}
+}
+
 // A bump on one wheel alone leaves the other wheel as it was: the rig lifts about the ball and rolls.
 func TestOneWheel(t *testing.T) {
 	r := resolve(t, doc(usual), sample.Crate+"/at/right", "0.1")
