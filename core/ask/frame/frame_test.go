@@ -569,3 +569,19 @@ func TestBolts(t *testing.T) {
 		}
 	}
 }
+
+// A machine bears on its wheels however it is turned, and the supports bear what balance says.
+func TestTurnedMachine(t *testing.T) {
+	for _, turn := range []string{"0", "90", "180", "270"} {
+		r := resolve(t, doc(usual), "/loads/crate/rolling",
+			`{"frontAxle":{"value":0.15,"plusMinus":0,"how":"weighed"},"wheelbase":{"value":0.6,"plusMinus":0,"how":"weighed"}}`,
+			sample.Crate+"/turn", turn)
+		got, want := frame.Reactions(r), []float64{r.Bears.Ball.Nominal, r.Bears.Left.Nominal, r.Bears.Right.Nominal}
+		for i := range want {
+			if math.Abs(got[i]-want[i]) > 1e-6*math.Abs(want[i]) {
+				t.Errorf("turned %s: %v, balance says %v", turn, got, want)
+				break
+			}
+		}
+	}
+}

@@ -83,14 +83,24 @@ func rangeOf(m *finding.Measure) quantity.Range[float64] {
 	return s
 }
 
-// wheelsOf are the four wheels of a machine, its track taken at four fifths of its width.
-func (b *model) wheelsOf(front, rear, left, right, first, base float64, turn int) []vec {
-	y0, y1 := left+(right-left)*0.1, right-(right-left)*0.1
-	x0, x1 := front+first, front+first+base
-	if turn == 180 {
-		x0, x1 = rear-first-base, rear-first
+// wheelsOf are the four wheels of a machine as it is turned, its track taken at four fifths of its width.
+func (b *model) wheelsOf(front, rear, left, right, first, base float64, turn int) (out []vec) {
+	const in = 0.1 // of its width, from its side to a wheel
+	for _, along := range [2]float64{first, first + base} {
+		for _, side := range [2]float64{in, 1 - in} {
+			p := vec{X: front + along, Y: left + side*(right-left)}
+			switch turn {
+			case 90: // its front looks to the right
+				p = vec{X: front + side*(rear-front), Y: right - along}
+			case 180:
+				p.X = rear - along
+			case 270:
+				p = vec{X: front + side*(rear-front), Y: left + along}
+			}
+			out = append(out, p)
+		}
 	}
-	return []vec{{X: x0, Y: y0}, {X: x0, Y: y1}, {X: x1, Y: y0}, {X: x1, Y: y1}}
+	return out
 }
 
 // grid are nine places of a footprint, each the middle of a ninth of it.
