@@ -2,11 +2,8 @@ package store
 
 import (
 	"context"
-	"crypto/sha256"
 	"database/sql"
-	"encoding/hex"
 	"errors"
-	"fmt"
 	"strconv"
 	"time"
 )
@@ -21,11 +18,9 @@ type Shelved struct {
 
 // sum is what tells a flipped bit: SHA-256 over all that the record holds.
 func (t *Shelved) sum() string {
-	h := sha256.New()
-	for _, part := range []string{t.ID, t.Collection, t.Name, t.From, strconv.FormatInt(t.Revision, 10), stamped(t.At), string(t.Document)} {
-		fmt.Fprintf(h, "%d:%s", len(part), part)
-	}
-	return hex.EncodeToString(h.Sum(nil))
+	return digest(
+		t.ID, t.Collection, t.Name, t.From, strconv.FormatInt(t.Revision, 10), stamped(t.At), string(t.Document),
+	)
 }
 
 const shelf = "SELECT id, collection, name, source, revision, document, kept_at, sum FROM library "

@@ -206,10 +206,17 @@ func (r *row) into() []any {
 	return []any{&r.plan, &r.revision, &r.save, &r.sitting, &r.label, &r.document, &r.savedAt, &r.kept}
 }
 
-// sum is what tells a flipped bit: SHA-256 over all that the row holds.
+// sum is what tells a flipped bit.
 func (r *row) sum() string {
+	return digest(
+		r.plan, strconv.FormatInt(r.revision, 10), r.save, r.sitting, r.label, r.savedAt, r.document,
+	)
+}
+
+// digest is SHA-256 over all that a record holds, each part with its length before it.
+func digest(parts ...string) string {
 	h := sha256.New()
-	for _, part := range []string{r.plan, strconv.FormatInt(r.revision, 10), r.save, r.sitting, r.label, r.savedAt, r.document} {
+	for _, part := range parts {
 		fmt.Fprintf(h, "%d:%s", len(part), part)
 	}
 	return hex.EncodeToString(h.Sum(nil))

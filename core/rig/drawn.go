@@ -29,7 +29,7 @@ type Drawn struct {
 
 // Figures of practice (confidence C).
 const (
-	noseReach = 0.6  // m between the ball and what bears the coupling
+	noseReach = 0.3  // m between the ball and what bears the coupling: a head's length
 	noseGroup = 0.15 // m that the two ends of an A-frame differ by
 	mill      = 0.03 // of a section's weight, by its tolerance
 )
@@ -155,9 +155,8 @@ func (r *Rig) bits() (out []bit) {
 			Nominal: d.Mass * (1 + extra), Low: d.Mass * (1 - mill), High: d.Mass * (1 + 2*extra + mill),
 		},
 	})
-	gear := t.RunningGear
-	if gear == nil {
-		gear = &plan.MassEstimate{Value: 60, PlusMinus: new(mass(30)), How: plan.Guessed}
+	gear := r.Gear()
+	if t.RunningGear == nil {
 		r.rough(r.trailerPath("/runningGear"), said.Say("the weight of axle, springs and wheels"),
 			said.Say("Weigh a wheel, or take the axle maker's figure."))
 	}
@@ -189,8 +188,10 @@ func (r *Rig) bits() (out []bit) {
 	}
 	middle := front.Plus(length / 2)
 	if floor := map[plan.Floor]string{
-		plan.FloorPly: "floor-ply", plan.FloorBoards: "floor-boards", plan.FloorPlate: "floor-plate", "": "floor-ply",
-	}[t.Floor]; floor != "" && !fitted["floor-ply"] && !fitted["floor-boards"] && !fitted["floor-plate"] {
+		plan.FloorPly: "floor-ply", plan.FloorBoards: "floor-boards", plan.FloorPlate: "floor-plate",
+		plan.FloorMesh: "floor-mesh", "": "floor-ply",
+	}[t.Floor]; floor != "" && !fitted["floor-ply"] && !fitted["floor-boards"] && !fitted["floor-plate"] &&
+		!fitted["floor-mesh"] {
 		usual(floor, middle, length*width)
 	}
 	if s := t.SideHeight; s != nil && *s > 0 && !fitted["sides"] && !fitted["side-board"] {
@@ -203,6 +204,15 @@ func (r *Rig) bits() (out []bit) {
 		usual("jockey", quantity.Exactly(math.Min(0.4, front.Nominal)), 1)
 	}
 	return out
+}
+
+// Gear is what axles, springs and wheels weigh: as told, else a guess for each axle.
+func (r *Rig) Gear() *plan.MassEstimate {
+	if g := r.Trailer.RunningGear; g != nil {
+		return g
+	}
+	n := mass(max(1, r.Trailer.Axles))
+	return &plan.MassEstimate{Value: 60 * n, PlusMinus: new(30 * n), How: plan.Guessed}
 }
 
 // drawnMass is what the empty trailer weighs by its drawing, fitted parts not counted.

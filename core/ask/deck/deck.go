@@ -6,6 +6,7 @@ import (
 	"cmp"
 	"math"
 	"slices"
+	"strings"
 
 	"zygonos/core/facts/catalogue"
 	"zygonos/core/facts/norms"
@@ -106,13 +107,16 @@ func Check(r *rig.Rig) []finding.Finding {
 	if b := t.BoardWide; b != nil {
 		board = float64(*b)
 	}
-	all := presses(r)
-	var worst *press
-	most := -1.0
+	all, open := presses(r)
+	var worst, softest *press
+	most, deepest := -1.0, -1.0
 	for i := range all {
 		p := &all[i]
 		if s := stress(&fl, float64(*t.FloorThick), free, board, p, p.kg.High); s > most {
 			most, worst = s, p
+		}
+		if g := give(&fl, float64(*t.FloorThick), free, board, p); g > deepest {
+			deepest, softest = g, p
 		}
 	}
 	allowed := fl.yield / fl.by
@@ -129,8 +133,13 @@ func Check(r *rig.Rig) []finding.Finding {
 			f.Says,
 			said.Say(" Lay planks or a sheet under it, thicker boards, or a cross member between.")...)
 	}
+	if len(open) > 0 && f.Outcome != finding.Fails { // something heavy of unknown weight rolls on it as well
+		f.Outcome, f.Needs, f.Figure, f.Limit, f.Margin = finding.Unknown, open, nil, nil, nil
+		f.Says = said.Say("What the floor bears under one place is not all known.")
+		return []finding.Finding{f}
+	}
 	f.HasWork, f.Work = true, func() []finding.Step { return work(&f, &fl, t, free, board, worst, most) }
-	return []finding.Finding{f, sags(r, &fl, free, board, worst)}
+	return []finding.Finding{f, sags(r, free, softest, deepest)}
 }
 
 func base(r *rig.Rig, code, title string) finding.Finding {
@@ -182,12 +191,13 @@ func freeSpan(r *rig.Rig) (float64, bool) {
 	return widest, widest > 0
 }
 
-// presses are the places that the outing's machines and heavy things press on, and one who stands there.
-func presses(r *rig.Rig) []press {
-	out := []press{{name: said.Piece{Text: "one who stands on it"}, kg: quantity.Exactly(standing), print: sole}}
+// presses are the places that the outing's machines and heavy things press on, and one who stands there; and
+// the weights that are missing.
+func presses(r *rig.Rig) (out []press, open []finding.Need) {
+	out = []press{{name: said.Piece{Text: "a person standing on it"}, kg: quantity.Exactly(standing), print: sole}}
 	for i := range r.Items {
 		it := &r.Items[i]
-		if it.Part || it.Mass == nil || !it.OnDeck {
+		if it.Part || !it.OnDeck {
 			continue
 		}
 		p := press{name: said.Name(it.Name, "a load"), path: it.Path}
@@ -201,10 +211,24 @@ func presses(r *rig.Rig) []press {
 		default: // it lies on the floor with its whole underside
 			continue
 		}
+		missing := slices.ContainsFunc(
+			r.Needs,
+			func(n finding.Need) bool { return strings.HasPrefix(n.Path, it.Path+"/") },
+		)
+		if it.Mass == nil || missing {
+			open = append(open, finding.Need{
+				Path: it.Path + "/mass", Says: said.Say("the weight of %", p.name),
+				Where: said.Say("Weigh it, or look at its plate or papers."),
+			})
+			continue
+		}
+		if m := it.Mass.Nominal; m > 0 { // with what rides on it
+			share *= math.Max(1, r.Moves(i).Mass/m)
+		}
 		p.kg = span{Nominal: it.Mass.Nominal * share, Low: it.Mass.Low * share, High: it.Mass.High * share}
 		out = append(out, p)
 	}
-	return out
+	return out, open
 }
 
 // rolls is the share of a machine's weight on its heaviest wheel as it rolls, and that wheel's print: on
@@ -225,7 +249,14 @@ func rolls(l *plan.Load, kind catalogue.LoadKind) (share, print float64) {
 	if told && track == 0 {
 		share *= 2
 	}
-	for _, d := range []*quantity.Length{w.Wheel, w.FrontWheel} {
+	wheels := []*quantity.Length{w.Wheel, w.FrontWheel}
+	if k := kind.Rolls; k != nil && w.Wheel == nil && k.Wheel > 0 {
+		wheels[0] = &k.Wheel
+	}
+	if k := kind.Rolls; k != nil && w.FrontWheel == nil && k.FrontWheel > 0 {
+		wheels[1] = &k.FrontWheel
+	}
+	for _, d := range wheels {
 		if d != nil && *d < smallWheel {
 			print = castor
 		}
@@ -250,13 +281,16 @@ func stress(fl *floor, thick, free, board float64, p *press, kg float64) float64
 	return moment / (strip(fl, free, board, p) * thick * thick / 6)
 }
 
-// sags is how far it gives there, F·L³/48EI, against a 200th of the span.
-func sags(r *rig.Rig, fl *floor, free, board float64, p *press) finding.Finding {
+// give is how far a floor goes down under a place, F·L³/48EI, m.
+func give(fl *floor, thick, free, board float64, p *press) float64 {
+	i := strip(fl, free, board, p) * thick * thick * thick / 12
+	return p.kg.High * quantity.Gravity * free * free * free / (48 * fl.e * i)
+}
+
+// sags holds that against a 200th of the span.
+func sags(r *rig.Rig, free float64, p *press, give float64) finding.Finding {
 	f := base(r, CodeSags, "The floor's give")
 	f.Gate, f.Source = "", norms.Practice("a 200th of the span under a wheel")
-	t := float64(*r.Trailer.FloorThick)
-	i := strip(fl, free, board, p) * t * t * t / 12
-	give := p.kg.High * quantity.Gravity * free * free * free / (48 * fl.e * i)
 	f.AtMost(quantity.KindLength, give, free/sagLimit)
 	if f.Outcome == finding.Fails { // it gives and does not break
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom

@@ -89,3 +89,24 @@ func TestMonotone(t *testing.T) {
 		last = s
 	}
 }
+
+// A machine whose weight is not known leaves the floor not known, as does one whose contents alone are; what
+// rides on a machine presses through its wheels, as if it were part of it.
+func TestWhole(t *testing.T) {
+	for _, sets := range [][]string{
+		{"/loads/crate/mass", "-", "/loads/crate/kind", "-"},
+		{"/loads/crate/mass", "-", "/loads/crate/kind", "-", "/loads/crate/contents", `{"a":{"order":1,"name":"A","mass":{"value":9,"how":"weighed"},"at":{"back":0.1}}}`},
+	} {
+		f := sample.Find(t, check(t, append(sets, "/trailers/t/floorThick", "0.03")...), deck.CodeBears)
+		if f.Outcome != finding.Unknown || len(f.Needs) == 0 {
+			t.Errorf("%v: %s", sets, f.Outcome)
+		}
+	}
+	whole := sample.Find(t, check(t), deck.CodeBears).Figure.Value
+	parts := sample.Find(t, check(t, "/loads/crate/mass/value", "400", "/loads/top",
+		`{"order":2,"name":"Top","mass":{"value":100,"plusMinus":0,"how":"weighed"},"size":{},"centre":{}}`,
+		"/outings/o/layouts/t/placements/top", `{"on":"load","id":"crate","at":{"back":0}}`), deck.CodeBears).Figure.Value
+	if math.Abs(parts-whole) > 1e-6*whole {
+		t.Errorf("in two bodies %v, in one %v", parts, whole)
+	}
+}

@@ -2,6 +2,7 @@ package frame
 
 import (
 	"math"
+	"slices"
 
 	"zygonos/core/facts/norms"
 	"zygonos/core/lang/finding"
@@ -34,7 +35,8 @@ func (j *judged) bolts() (finding.Finding, bool) {
 	for i := range j.m.bars {
 		b := &j.m.bars[i]
 		m := &b.Member
-		if m.FromJoint != plan.JointBolt && m.ToJoint != plan.JointBolt {
+		joints := [2]plan.MemberJoint{jointOf(b, m.FromJoint), jointOf(b, m.ToJoint)}
+		if !slices.Contains(joints[:], plan.JointBolt) {
 			continue
 		}
 		any = true
@@ -51,7 +53,7 @@ func (j *judged) bolts() (finding.Finding, bool) {
 		if len(ends) != 2 {
 			continue
 		}
-		for k, joint := range [2]plan.MemberJoint{m.FromJoint, m.ToJoint} {
+		for k, joint := range joints {
 			if joint != plan.JointBolt {
 				continue
 			}
@@ -67,7 +69,7 @@ func (j *judged) bolts() (finding.Finding, bool) {
 	if math.IsInf(worst, 1) {
 		f.Outcome = finding.Fails
 		f.Says = said.Say(
-			"% hangs on one bolt, or on bolts in one place: they carry no bending. Two rows apart, or tell it as a hinge.",
+			"% hangs on one bolt, or on bolts in one place: they carry no bending. Use two rows apart, or enter it as a hinge.",
 			j.name(at),
 		)
 		return f, true
@@ -80,7 +82,7 @@ func (j *judged) bolts() (finding.Finding, bool) {
 	)
 	if _, known := norms.BoltOf(j.m.bars[at].Member.BoltGrade); !known && f.Outcome == finding.Holds {
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
-		f.Says = append(f.Says, said.Say(" Their grade is not told; the weakest is taken.")...)
+		f.Says = append(f.Says, said.Say(" Their grade is not entered; the weakest is assumed.")...)
 	}
 	if f.Outcome == finding.Fails {
 		f.Says = append(f.Says, said.Say(" More or thicker bolts, farther apart, or a thicker wall.")...)

@@ -106,8 +106,8 @@ func cases(m *model) []loadCase {
 		load: func(l *loader, all []body, high bool) bool { return l.weigh(all, still(1), high) },
 	}, loadCase{
 		id: "corner", name: said.Say("% standing on a rear corner", said.Mass(stander)), why: practice,
-		load: func(l *loader, _ []body, high bool) bool {
-			ok := l.weigh(nil, still(1), high)
+		load: func(l *loader, all []body, high bool) bool {
+			ok := l.weigh(unladen(all), still(1), high)
 			return l.press(
 				vec{X: l.r.DeckLength() - 0.05, Y: l.r.DeckWidth()/2 - 0.05},
 				vec{Z: -stander * quantity.Gravity},
@@ -116,9 +116,9 @@ func cases(m *model) []loadCase {
 		},
 	}, loadCase{
 		id: "push", name: said.Say("{coupling} pushed sideways by hand"), why: practice, stand: unhitched,
-		load: func(l *loader, _ []body, high bool) bool {
+		load: func(l *loader, all []body, high bool) bool {
 			l.c.Nodes = append(l.c.Nodes, frame3d.NodeLoad{Node: 0, Force: vec{Y: pusher}})
-			return l.weigh(nil, still(1), high)
+			return l.weigh(unladen(all), still(1), high)
 		},
 	})
 	if c, ok := onTail(m); ok {

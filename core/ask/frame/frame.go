@@ -167,8 +167,9 @@ func Whole(r *rig.Rig) *Picture {
 }
 
 func (j *judged) findings() []finding.Finding {
-	out := []finding.Finding{j.strength(CodeStrength, "Strength of the frame")}
-	if len(j.answers) > 0 {
+	strength := j.strength(CodeStrength, "Strength of the frame")
+	out := []finding.Finding{strength}
+	if strength.Outcome != finding.Unknown { // what is not all known bends nobody knows how far
 		out = append(out, j.bend())
 	}
 	if f, is := j.tested(); is {
@@ -251,7 +252,7 @@ func whole(r *rig.Rig) (f finding.Finding, broken bool) {
 	case len(d.Noses) == 0:
 		f.Says = said.Say(
 			"No member reaches the {coupling}: draw the {drawbar} to within % of the ball.",
-			said.Length(0.6),
+			said.Length(0.3),
 		)
 		f.Needs = []finding.Need{{
 			Path: f.Subject + "/members", Says: said.Say("the {drawbar}'s front end"),
@@ -343,7 +344,7 @@ func (j *judged) strength(code, title string) finding.Finding {
 		})
 	case errors.As(j.err, &free):
 		return unknown(append(said.Say("The frame is a mechanism: % moves freely.", j.near(free.Node)),
-			said.Say(" Weld a joint that is told as hinged, or brace it.")...), finding.Need{
+			said.Say(" Weld a joint that is entered as a hinge, or brace it.")...), finding.Need{
 			Path: f.Subject + "/members", Says: said.Say("what holds it"), Where: said.Say("Look at its joints."),
 		})
 	case j.err != nil || len(j.answers) == 0:
@@ -429,7 +430,7 @@ func (j *judged) work(bar int, c *answer, u *use) []finding.Step {
 			stress("T/Wt", "torsion", u.twist),
 		},
 	}, {
-		Symbol: "u", Says: said.Say("of what it is used to at most"), Formula: "u = σ/σ_w",
+		Symbol: "u", Says: said.Say("share of its strength"), Formula: "u = σ/σ_w",
 		Result: finding.Exactly(quantity.KindShare, u.share), Source: &practice,
 		Terms: []finding.StepTerm{{
 			Symbol: "σ_w", Says: said.Say("yield over 1.5, timber over 2.5; beside a weld what it leaves"),
@@ -487,7 +488,7 @@ func (j *judged) open() (finding.Finding, bool) {
 	f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	f.Figure = finding.Exactly(quantity.KindShare, most)
 	f.Says = said.Say(
-		"% is an open section and is twisted: torsion alone takes % of it. A closed tube, or a second wall welded on.",
+		"% is an open section and is twisted: torsion alone takes % of it. Use a closed tube, or weld on a second wall.",
 		j.name(bar),
 		said.Share(most),
 	)

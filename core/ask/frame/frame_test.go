@@ -85,6 +85,9 @@ func TestSupportsAgree(t *testing.T) {
 		{"/trailers/t/suspension", `"none"`},
 		{"/trailers/t/couplingToAxle/value", "2.7"},
 		{"/trailers/t/sideHeight", "0.3"},
+		{"/loads/crate/contents", `{"a":{"order":1,"name":"A","mass":{"value":60,"plusMinus":0,"how":"weighed"},"at":{"back":0.9,"right":0.2,"up":0.3}}}`},
+		{"/loads/top", `{"order":2,"name":"Top","mass":{"value":50,"plusMinus":0,"how":"weighed"},"size":{},"centre":{}}`,
+			"/outings/o/layouts/t/placements/top", `{"on":"load","id":"crate","at":{"back":0.4,"right":0.1}}`},
 	} {
 		r := resolve(t, doc(usual), more...)
 		got := frame.Reactions(r)
@@ -583,5 +586,65 @@ func TestTurnedMachine(t *testing.T) {
 				break
 			}
 		}
+	}
+}
+
+// A cross member in two halves that meet over the drawbar is one cross member; a rail over the deck bears no
+// floor; members across that end well beside a place bear nothing of it.
+func TestSaidTwoWays(t *testing.T) {
+	halves := func(id, x string) []string {
+		half := func(from, to string) string {
+			return `{"order":30,"name":"h","role":"cross","from":{"back":` + x + `,"right":` + from + `},"to":{"back":` + x + `,"right":` + to + `},"profile":` + cross + `}`
+		}
+		at := "/trailers/t/frame/members/" + id
+		return []string{at, "-", at + "-a", half("-0.58", "0"), at + "-b", half("0", "0.58")}
+	}
+	for _, id := range []string{"level", "bump", "brake"} {
+		whole := frame.UseOf(resolve(t, doc(usual)), id)
+		two := frame.UseOf(resolve(t, doc(usual), halves("c1", "0.635")...), id)
+		if math.Abs(two-whole) > 1e-6*whole {
+			t.Errorf("%s: in halves %v, whole %v", id, two, whole)
+		}
+	}
+	post := func(id, y string) []string {
+		at := "/trailers/t/frame/members/"
+		return []string{
+			at + "p" + id, `{"order":40,"name":"p","role":"upright","from":{"back":1.2,"right":` + y + `,"up":-0.02},"to":{"back":1.2,"right":` + y + `,"up":0.4},"profile":` + cross + `}`,
+			at + "h" + id, `{"order":41,"name":"h","role":"rail","from":{"back":0.4,"right":` + y + `,"up":0.44},"to":{"back":2.0,"right":` + y + `,"up":0.44},"profile":` + cross + `}`,
+		}
+	}
+	r := resolve(t, doc(usual), append(post("l", "-0.6"), post("r", "0.6")...)...)
+	fs, _ := frame.Check(r)
+	if f := sample.Find(t, fs, frame.CodeStrength); f.Figure == nil {
+		t.Errorf("with a hand rail: %s %s", f.Outcome, f.Says.Text(quantity.Locale{}))
+	}
+	for _, m := range frame.Whole(r).Members {
+		if m.Name == "h" && m.Use != nil && m.Use.Value > 0.3 {
+			t.Errorf("the hand rail bears the load: %v", m.Use.Value)
+		}
+	}
+}
+
+// What is not all known bends nobody knows how far; a drawbar that ends half a metre before the ball reaches
+// nothing; timber is not welded, so its bolts are asked for.
+func TestNotKnown(t *testing.T) {
+	fs, _ := frame.Check(resolve(t, doc(usual), "/loads/crate/mass", "-", "/loads/crate/kind", "-"))
+	for _, f := range fs {
+		if f.Code == frame.CodeBend {
+			t.Errorf("an unweighed load bends the frame by %+v", f.Figure)
+		}
+	}
+	fs, _ = frame.Check(resolve(t, doc(usual), "/trailers/t/frame/members/drawbar/from/back", "-0.5"))
+	if f := sample.Find(t, fs, frame.CodeWhole); f.Outcome != finding.Unknown || len(f.Needs) == 0 {
+		t.Errorf("a short drawbar: %s", f.Outcome)
+	}
+	timber := resolve(t, doc(func(id string) string {
+		if strings.HasPrefix(id, "c") {
+			return `{"shape":"bar","height":0.07,"width":0.045,"material":"c24"}`
+		}
+		return usual(id)
+	}), "/trailers/t/frame/members/drawbar/from/up", "-0.07", "/trailers/t/frame/members/drawbar/to/up", "-0.07")
+	if f := find(t, timber, frame.CodeBolts); f.Outcome != finding.Unknown || len(f.Needs) == 0 {
+		t.Errorf("timber cross members: %s", f.Outcome)
 	}
 }

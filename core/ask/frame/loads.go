@@ -4,12 +4,14 @@ import (
 	"cmp"
 	"math"
 	"slices"
+	"strings"
 
 	"gonum.org/v1/gonum/spatial/r3"
 
 	"zygonos/core/lang/finding"
 	"zygonos/core/lang/quantity"
 	"zygonos/core/parts"
+	"zygonos/core/plan"
 	"zygonos/core/sums/frame3d"
 )
 
@@ -72,6 +74,11 @@ func (b *model) bodies() (out []body) {
 		out = append(out, o)
 	}
 	return out
+}
+
+// unladen are those of the empty trailer.
+func unladen(all []body) []body {
+	return slices.DeleteFunc(slices.Clone(all), func(o body) bool { return strings.HasPrefix(o.path, "/loads/") })
 }
 
 // rangeOf is a measure as a range.
@@ -155,16 +162,28 @@ type bearer struct {
 // bearers are the cross members under the deck from front to rear and, where there are fewer than two of
 // them, what runs along.
 func (b *model) bearers() (cross, along []bearer) {
-	top := math.Inf(-1)
+	const flush = 0.012        // m
+	top := math.Inf(-1)        // the highest that is not over the deck's underside …
+	lowest := math.Inf(1)      // … and the lowest of those that are, where there is none
+	lies := func(i int) bool { // along or across, and no stake or brace
+		m := &b.bars[i].Member
+		return math.Abs(b.bars[i].Axes[0].Z) < 0.1 && m.Role != plan.RoleUpright && m.Role != plan.RoleBrace
+	}
 	for i := range b.bars {
-		r := &b.bars[i]
-		if math.Abs(r.Axes[0].Z) < 0.1 {
-			top = math.Max(top, b.topOf(i))
+		switch t := b.topOf(i); {
+		case !lies(i):
+		case t <= flush:
+			top = math.Max(top, t)
+		default:
+			lowest = math.Min(lowest, t)
 		}
+	}
+	if math.IsInf(top, -1) {
+		top = lowest
 	}
 	for i := range b.bars {
 		r := &b.bars[i]
-		if math.Abs(r.Axes[0].Z) > 0.1 || b.topOf(i) < top-0.012 {
+		if !lies(i) || math.Abs(b.topOf(i)-top) > flush {
 			continue
 		}
 		m := r.Middle()
@@ -192,19 +211,40 @@ type loader struct {
 	c            *frame3d.Case
 }
 
+// under are the cross members that lie under a place across: of those that stand in one line the nearest,
+// and none that ends well beside it while others do not.
+func (l *loader) under(y float64) (out []bearer) {
+	beside := func(b *bearer) float64 { return math.Max(0, math.Max(b.low-y, y-b.high)) }
+	least := math.Inf(1)
+	for i := range l.cross {
+		least = math.Min(least, beside(&l.cross[i]))
+	}
+	const line, near = 0.01, 0.02 // m
+	for _, b := range l.cross {
+		if beside(&b) > least+near {
+			continue
+		}
+		if n := len(out); n > 0 && b.x-out[n-1].x < line {
+			if beside(&b) < beside(&out[n-1]) {
+				out[n-1] = b
+			}
+			continue
+		}
+		out = append(out, b)
+	}
+	return out
+}
+
 // press puts a force at a place of the deck on the members that bear it there: between two cross members
 // by the lever, beyond the last two as the deck juts out over them; where there are no cross members,
 // between what runs along. It reports whether anything bears the deck.
 func (l *loader) press(at, force vec) bool {
-	if len(l.cross) >= 2 {
+	if cross := l.under(at.Y); len(cross) >= 2 {
 		i := 0
-		for i < len(l.cross)-2 && l.cross[i+1].x < at.X {
+		for i < len(cross)-2 && cross[i+1].x < at.X {
 			i++
 		}
-		p, q := &l.cross[i], &l.cross[i+1]
-		if q.x-p.x < 1e-6 {
-			return false
-		}
+		p, q := &cross[i], &cross[i+1]
 		s := (at.X - p.x) / (q.x - p.x)
 		l.point(p.bar, at.Y, false, vec{X: p.x, Y: at.Y, Z: at.Z}, r3.Scale(1-s, force))
 		l.point(q.bar, at.Y, false, vec{X: q.x, Y: at.Y, Z: at.Z}, r3.Scale(s, force))
@@ -297,11 +337,8 @@ func (l *loader) weigh(all []body, push field, high bool) bool {
 			ok = l.press(foot, vec{X: f.X / n, Y: f.Y / n, Z: ws[k]}) && ok
 		}
 	}
-	if g := l.r.Trailer.RunningGear; len(l.hubs) > 0 {
-		m := 60.0
-		if g != nil {
-			m = float64(g.Value)
-		}
+	if len(l.hubs) > 0 {
+		m := float64(l.r.Gear().Value)
 		for _, h := range l.hubs {
 			for _, node := range h {
 				f := push(l.m.Nodes[node])

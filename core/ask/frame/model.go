@@ -137,10 +137,18 @@ func (b *builder) joint(bar int, at float64) plan.MemberJoint {
 	case at >= b.bars[bar].Length-merge:
 		j = m.ToJoint
 	}
-	if j == "" {
-		j = plan.JointWeld
+	return jointOf(&b.bars[bar], j)
+}
+
+// jointOf is an end's joint: welded where nothing is told, but for what cannot be welded.
+func jointOf(b *parts.FrameBar, told plan.MemberJoint) plan.MemberJoint {
+	switch {
+	case told != "" && told != plan.JointWeld:
+		return told
+	case b.Stock.Weld == 0:
+		return plan.JointBolt
 	}
-	return j
+	return plan.JointWeld
 }
 
 // nose is the end of a bar that is nearer to the ball, m from its beginning.

@@ -58,8 +58,8 @@ func (m *model) twist() *Twist {
 // bolted reports whether an end of a member is bolted.
 func bolted(r *rig.Rig) bool {
 	for i := range r.Drawn.Bars {
-		m := &r.Drawn.Bars[i].Member
-		if m.FromJoint == plan.JointBolt || m.ToJoint == plan.JointBolt {
+		b := &r.Drawn.Bars[i]
+		if jointOf(b, b.Member.FromJoint) == plan.JointBolt || jointOf(b, b.Member.ToJoint) == plan.JointBolt {
 			return true
 		}
 	}
@@ -161,13 +161,13 @@ func (j *judged) tested() (finding.Finding, bool) {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = append(
 			f.Says,
-			said.Say(" Its bolted joints then have % of a rigid one's stiffness, and that is reckoned with.",
+			said.Say(" Its bolted joints then have % of a rigid one's stiffness, and the checks use that.",
 				said.Share(math.Round(narrowed(j.r)*100)/100))...)
 	case read > expected:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = append(f.Says, said.Say(" A joint gives, a weld is short, or a wall is thinner than drawn.")...)
 	default:
-		f.Says = append(f.Says, said.Say(" It is stiffer: deck and sides may help, which is not reckoned with.")...)
+		f.Says = append(f.Says, said.Say(" It is stiffer: deck and sides may help, which the sum leaves out.")...)
 	}
 	return f, true
 }

@@ -63,7 +63,7 @@ func wheels(r *rig.Rig) (finding.Finding, bool) {
 	case least < 0:
 		f.Outcome = finding.Fails
 		f.Says = said.Say(
-			"The tyre would stand in %, by %. A wider axle, or narrower rails.",
+			"The tyre would stand in %, by %. Use a wider axle or narrower rails.",
 			name,
 			said.Length(-least),
 		)

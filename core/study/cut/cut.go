@@ -220,10 +220,10 @@ func fails(err error, bars []parts.FrameBar, group []int, p *nest.Problem) said.
 		for _, b := range p.Bars {
 			longest = math.Max(longest, b.Length)
 		}
-		return said.Say("% is % long and comes out of no bar: the longest has %. Join it, or tell of a longer bar.",
+		return said.Say("% is % long and comes out of no bar: the longest has %. Splice it, or enter a longer bar.",
 			said.Name(m.Member.Name, "A member"), said.Length(m.Length), said.Length(longest))
 	case errors.Is(err, nest.ErrKerf):
 		return said.Say("The saw's kerf makes no sense.")
 	}
-	return said.Say("The bars on hand do not suffice. Tell what lengths are sold.")
+	return said.Say("The bars on hand are not enough. Enter the lengths that are sold.")
 }

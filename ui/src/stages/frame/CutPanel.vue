@@ -55,7 +55,7 @@ async function table() {
       </h3>
       <p v-if="s.fails?.length" class="text-fails font-semibold">{{ say(s.fails) }}</p>
       <p v-else class="text-soft text-sm">
-        <template v-if="!s.priced">By the least length; tell prices for the least money. </template>
+        <template v-if="!s.priced">By the least length. Enter prices to find the cheapest way. </template>
         <template v-if="s.proven">No other way takes less.</template>
         <template v-else-if="s.gap">At most {{ nominal(s.gap) }} over the least possible.</template>
         <template v-else>There may be a way that takes a little less.</template>

@@ -149,7 +149,7 @@ function remove() {
       <p v-if="passes?.length" class="mt-2 text-sm" data-joint>
         Its joints pass on at most <b>{{ nominal(passes[0]!.force) }}</b> and
         <b>{{ nominal(passes[0]!.moment) }}</b> where it begins, <b>{{ nominal(passes[1]!.force) }}</b> and
-        <b>{{ nominal(passes[1]!.moment) }}</b> where it ends. Show them to who welds or bolts it.
+        <b>{{ nominal(passes[1]!.moment) }}</b> where it ends. Show them to whoever welds or bolts it.
       </p>
     </template>
   </div>

@@ -20,8 +20,8 @@ const used = computed(() => workspace.report?.emptyWay === 'from the drawing')
       <p class="mt-1">
         {{
           used
-            ? 'Nothing was weighed and no plate tells, so this is what balance and payload reckon with.'
-            : 'A scale, plate or paper tells more surely; balance and payload reckon with that.'
+            ? 'Nothing has been weighed and there is no plate figure, so balance and payload use this.'
+            : 'A scale, plate or paper is surer, so balance and payload use that.'
         }}
       </p>
       <table class="mt-2 w-full max-w-xl text-sm">
