@@ -211,11 +211,16 @@ func presses(r *rig.Rig) (out []press, open []finding.Need) {
 		default: // it lies on the floor with its whole underside
 			continue
 		}
-		missing := slices.ContainsFunc(
-			r.Needs,
-			func(n finding.Need) bool { return strings.HasPrefix(n.Path, it.Path+"/") },
-		)
-		if it.Mass == nil || missing {
+		missing := false
+		for _, n := range r.Needs { // of its own weight, or of what is in it
+			if strings.HasPrefix(n.Path, it.Path+"/") {
+				open, missing = append(open, n), true
+			}
+		}
+		if missing {
+			continue
+		}
+		if it.Mass == nil {
 			open = append(open, finding.Need{
 				Path: it.Path + "/mass", Says: said.Say("the weight of %", p.name),
 				Where: said.Say("Weigh it, or look at its plate or papers."),
