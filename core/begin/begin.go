@@ -24,6 +24,8 @@ type Asked struct {
 	// of a stretch: by how much, and behind which place of the deck
 	By quantity.Length `json:"by,omitempty"`
 	At quantity.Length `json:"at,omitempty"`
+	// of a member: the one in hand
+	Of string `json:"of,omitempty"`
 }
 
 // Refusal says in a sentence why nothing is added; it can be shown as it stands.
@@ -40,7 +42,7 @@ const (
 // makers make the patch of each thing that can be added.
 var makers = map[string]func(*plan.Plan, *Asked) ([]finding.Op, error){
 	"fitting": fitting, "rings": rings, "ramps": ramps, "cradle": cradle,
-	"carrier": carrier, "frame": frame, "stretch": stretch,
+	"carrier": carrier, "frame": frame, "stretch": stretch, "member": member,
 }
 
 // Whats lists what can be added.

@@ -27,7 +27,8 @@ type FrameBar struct {
 	Stock    catalogue.Stock
 	High     float64 // size of the section along its own z, m
 	Wide     float64 // and along its own y
-	Wrong    string  // why it can bear nothing; empty: it can
+	Cuts     []BarCut
+	Wrong    string // why it can bear nothing; empty: it can
 }
 
 // Middle of the bar.
@@ -82,6 +83,9 @@ func frameBar(id string, m plan.Member) FrameBar {
 		return b
 	}
 	b.Each = b.Stock.Density * b.Section.Area * b.Length
+	if len(m.Cuts) > 0 {
+		b.Cuts, b.Wrong = cutsOf(&b)
+	}
 	return b
 }
 
@@ -208,16 +212,19 @@ func meetings(a, b *FrameBar) [][2]float64 {
 	return [][2]float64{on(low), on(high)}
 }
 
-// FramePiece is a length to be cut: members of one section and length.
+// FramePiece is a length to be cut: members of one section and length, with like ends.
 type FramePiece struct {
 	Profile plan.Profile
-	Length  float64
+	Length  float64 // of its middle line, m
+	Overall float64 // from long point to long point, m: what comes off the bar
+	Ends    [2]EndCut
 	Members []string // ids
 	Each    float64  // kg
 }
 
-// FramePieces are a frame's members by section and length, longest first.
+// FramePieces are a frame's members by section, length and ends, longest first.
 func FramePieces(bars []FrameBar) (out []FramePiece) {
+	ends := FrameEnds(bars, FrameTouches(bars))
 	for i := range bars {
 		b := &bars[i]
 		if b.Wrong != "" {
@@ -225,17 +232,23 @@ func FramePieces(bars []FrameBar) (out []FramePiece) {
 		}
 		p := b.Member.Profile
 		p.PerMetre = nil
+		e := ends[i]
+		signed := p.Shape == string(section.Angle) || p.Shape == string(section.Channel)
 		at := slices.IndexFunc(out, func(q FramePiece) bool {
-			return q.Profile == p && math.Abs(q.Length-b.Length) < 5e-5
+			same := q.Ends[0].like(&e[0], signed) && q.Ends[1].like(&e[1], signed) ||
+				!signed && q.Ends[0].like(&e[1], false) && q.Ends[1].like(&e[0], false)
+			return q.Profile == p && math.Abs(q.Length-b.Length) < 5e-5 && same
 		})
-		if at < 0 {
+		if at < 0 || len(b.Cuts) > 0 { // what is notched or drilled is a piece of its own
 			at = len(out)
-			out = append(out, FramePiece{Profile: p, Length: b.Length, Each: b.Each})
+			out = append(out, FramePiece{
+				Profile: p, Length: b.Length, Overall: b.Length + e[0].Extra + e[1].Extra, Ends: e, Each: b.Each,
+			})
 		}
 		out[at].Members = append(out[at].Members, b.ID)
 	}
 	slices.SortStableFunc(out, func(a, b FramePiece) int {
-		return cmp.Or(bySection(a.Profile, b.Profile), cmp.Compare(b.Length, a.Length))
+		return cmp.Or(bySection(a.Profile, b.Profile), cmp.Compare(b.Overall, a.Overall))
 	})
 	return out
 }

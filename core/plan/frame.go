@@ -15,6 +15,9 @@ type Frame struct {
 	// what there is to cut it from
 	Bars map[string]BarStock `json:"bars,omitempty" is:"bar"`
 	Kerf *length             `json:"kerf,omitempty" is:"kerf of the saw, 0..0.02"`
+	// what comes home on or in the car: the longest bar, and how much at once
+	Carry     *length `json:"carry,omitempty" is:"longest bar that the car carries, >0..15"`
+	CarryMass *mass   `json:"carryMass,omitempty" is:"mass that the car carries at once, >0..2000"`
 	// what the finished frame showed: on three corners, this on the fourth lowered it by so much
 	TwistLoad *mass   `json:"twistLoad,omitempty" is:"load on the free corner, >0..1000"`
 	TwistDip  *length `json:"twistDip,omitempty" is:"dip of the free corner, >0..0.5"`
@@ -42,7 +45,55 @@ type Member struct {
 	Bolt      length `json:"bolt,omitempty" is:"bolt's diameter, 0..0.05"`
 	BoltGrade string `json:"boltGrade,omitempty" is:"grade of bolt, key bolts"`
 	BoltGauge length `json:"boltGauge,omitempty" is:"distance between the bolts, 0..1"`
+	// what is taken out of it
+	Cuts map[string]MemberCut `json:"cuts,omitempty" is:"cut"`
 }
+
+// MemberCut is what is taken out of a member: a notch in one of its faces, or a hole drilled through it.
+type MemberCut struct {
+	Order int     `json:"order"`
+	What  CutKind `json:"what" is:"cut"`
+	At    length  `json:"at" is:"place along the member, 0..15"` // its middle, from the member's beginning
+	Face  Face    `json:"face,omitempty" is:"face"`              // nothing told: the top
+	// a notch's depth, a hole's diameter
+	Size length `json:"size" is:"size of the cut, >0..0.5"`
+	// of a notch, along the member
+	Long length `json:"long,omitempty" is:"length of the notch, 0..2"`
+	// of a hole: how far its middle lies off the middle of its face
+	Off length `json:"off,omitempty" is:"distance from the face's middle, -0.3..0.3"`
+	// a notch's inner corners are rounded; else they are taken as sharp
+	Rounded bool `json:"rounded,omitempty"`
+	// a plate as thick as the wall closes it again, welded all round
+	Closed bool `json:"closed,omitempty"`
+}
+
+// CutKind says what a cut is.
+type CutKind string
+
+// The kinds of cuts.
+const (
+	CutNotch CutKind = "notch"
+	CutHole  CutKind = "hole" // through both walls
+)
+
+// CutKinds lists them.
+var CutKinds = []CutKind{CutNotch, CutHole}
+
+// Face is a side of a member, as the trailer stands.
+type Face string
+
+// The faces.
+const (
+	FaceTop    Face = "top"
+	FaceBottom Face = "bottom"
+	FaceLeft   Face = "left"
+	FaceRight  Face = "right"
+	FaceFront  Face = "front"
+	FaceRear   Face = "rear"
+)
+
+// Faces lists them.
+var Faces = []Face{FaceTop, FaceBottom, FaceLeft, FaceRight, FaceFront, FaceRear}
 
 // FramePoint is a place on a frame: behind the front board, right of the deck's middle, and how high the
 // top of the bar lies over the deck's underside (mostly nought or below).
@@ -88,6 +139,11 @@ type BarStock struct {
 	Price   *quantity.Money `json:"price,omitempty" is:"price of a bar"`
 	// how many are there; nil: it is bought
 	Have *int `json:"have,omitempty" is:"number of bars, 0..200"`
+	// as it arrived: what is cut off both its ends together, how far its middle stands off a line between
+	// them, and its wall by the gauge
+	Trim *length `json:"trim,omitempty" is:"length cut off its ends, 0..2"`
+	Bow  *length `json:"bow,omitempty" is:"bend of the bar, 0..0.5"`
+	Wall *length `json:"wall,omitempty" is:"wall by the gauge, >0..0.05"`
 }
 
 // DefaultExtra is what welds, paint and fasteners add, share of the members' weight (practice, C).

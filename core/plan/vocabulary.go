@@ -44,6 +44,8 @@ var lists = listed(
 	LatchKinds,
 	Roles,
 	MemberJoints,
+	CutKinds,
+	Faces,
 	CarrierCountings,
 	Wants,
 	BulkBys,

@@ -3,15 +3,24 @@ package study
 import (
 	"strings"
 
+	"zygonos/core/ask/frame"
 	"zygonos/core/ask/rack"
 	"zygonos/core/lang/scene"
 	"zygonos/core/plan"
 	"zygonos/core/review"
+	"zygonos/core/rig"
 )
 
 // Drawing is the drawing of a rack by its part's path, or the rig's or its frame's
 // view of that name; nil where there is none.
 func Drawing(p *plan.Plan, q review.Request, key string) *scene.View {
+	review.Ready(p)
+	if id, ok := strings.CutPrefix(key, "frame-piece/"); ok {
+		return frame.PieceSheet(rig.Resolve(p, q.Trailer, q.Outing), id)
+	}
+	if key == "frame-sheet" {
+		return frame.Sheet(rig.Resolve(p, q.Trailer, q.Outing))
+	}
 	rep := review.Review(p, q)
 	if id, ok := strings.CutPrefix(key, "/parts/"); ok {
 		part, has := p.Parts[id]

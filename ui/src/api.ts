@@ -127,8 +127,10 @@ export const api = {
   history: (id: string) => json<Revision[]>('GET', `/plans/${id}/revisions`),
   revision: (id: string, n: number) => json<StoredPlan>('GET', `/plans/${id}/revisions/${n}`),
   review: (asked: Asked, want: 'live' | 'settled') => json<Settled>('POST', '/review', { ...asked, want }),
-  begin: (asked: Asked, thing: { what: string; kind?: string; id?: string; by?: number; at?: number }) =>
-    json<Op[]>('POST', '/begin', { ...asked, ...thing }),
+  begin: (
+    asked: Asked,
+    thing: { what: string; kind?: string; id?: string; by?: number; at?: number; of?: string },
+  ) => json<Op[]>('POST', '/begin', { ...asked, ...thing }),
   working: (asked: Asked, key: string) => json<Step[]>('POST', '/working', { ...asked, key }),
   compare: (asked: Asked, back: boolean) => json<Comparison>('POST', '/compare', { ...asked, back }),
   tows: (asked: Asked) => json<Tow[]>('POST', '/tows', asked),

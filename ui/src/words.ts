@@ -176,6 +176,15 @@ export const memberJointWords: Record<string, string> = {
   bolt: 'bolted',
   hinge: 'by a hinge or one bolt',
 }
+export const cutWords: Record<string, string> = { notch: 'notch', hole: 'hole, through both walls' }
+export const faceWords: Record<string, string> = {
+  top: 'top',
+  bottom: 'underside',
+  left: 'left side',
+  right: 'right side',
+  front: 'front side',
+  rear: 'rear side',
+}
 export const latchWords: Record<string, string> = {
   pin: 'pin',
   hook: 'hook or snap',

@@ -5,7 +5,10 @@ package frame
 import (
 	"errors"
 	"math"
+	"runtime"
 	"slices"
+	"sync"
+	"sync/atomic"
 
 	"zygonos/core/facts/norms"
 	"zygonos/core/lang/finding"
@@ -98,11 +101,14 @@ type Twist struct {
 
 // PieceRow is a row of the cut list.
 type PieceRow struct {
-	Says    said.Sentence   `json:"says"`
-	Count   int             `json:"count"`
-	Length  finding.Measure `json:"length"`
-	Mass    finding.Measure `json:"mass"` // of all
-	Members []string        `json:"members"`
+	Says    said.Sentence    `json:"says"`
+	Count   int              `json:"count"`
+	Length  finding.Measure  `json:"length"` // from long point to long point
+	Mass    finding.Measure  `json:"mass"`   // of all
+	Members []string         `json:"members"`
+	Marks   []string         `json:"marks"`           // to be chalked on them
+	Ends    [2]said.Sentence `json:"ends"`            // how each leaves the saw
+	Holes   int              `json:"holes,omitempty"` // notches and holes
 }
 
 // judged is a frame with what every case takes of it.
@@ -173,6 +179,9 @@ func (j *judged) findings() []finding.Finding {
 		out = append(out, j.bend())
 	}
 	if f, is := j.tested(); is {
+		out = append(out, f)
+	}
+	if f, is := cuts(j.r); is {
 		out = append(out, f)
 	}
 	if f, is := wheels(j.r); is {
@@ -274,17 +283,30 @@ func judge(r *rig.Rig, want func(id string) bool) *judged {
 	}
 	all := j.m.bodies()
 	cs := slices.DeleteFunc(cases(j.m), func(c loadCase) bool { return !want(c.id) })
-	for i := range cs {
-		a, ok := j.m.solve(&cs[i], all, true)
-		j.bearing = j.bearing && ok
-		if a == nil {
-			continue
+	type outcome struct {
+		a, likely *answer // with the weights at their most; as they are likely, where that is too much
+		ok        bool
+	}
+	found := make([]outcome, len(cs))
+	each(len(cs), func(i int) {
+		o := &found[i]
+		o.a, o.ok = j.m.solve(&cs[i], all, true)
+		if o.a != nil && o.a.err == nil && o.a.uses[o.a.worst].share > 1 {
+			o.likely, _ = j.m.solve(&cs[i], all, false)
 		}
-		if a.err != nil {
-			j.err = a.err
-			continue
+	})
+	for _, o := range found {
+		j.bearing = j.bearing && o.ok
+		switch {
+		case o.a == nil:
+		case o.a.err != nil:
+			j.err = o.a.err
+		default:
+			j.answers = append(j.answers, o.a)
 		}
-		j.answers = append(j.answers, a)
+		if b := o.likely; b != nil && b.err == nil {
+			j.sure = math.Max(j.sure, b.uses[b.worst].share)
+		}
 	}
 	j.worst = make([]int, len(j.m.bars))
 	for k := range j.m.bars {
@@ -294,17 +316,27 @@ func judge(r *rig.Rig, want func(id string) bool) *judged {
 			}
 		}
 	}
-	for i := range cs { // with the weights as they are most likely, where at their most they are too much
-		for _, a := range j.answers {
-			if a.id != cs[i].id || a.uses[a.worst].share <= 1 {
-				continue
-			}
-			if b, _ := j.m.solve(&cs[i], all, false); b != nil && b.err == nil {
-				j.sure = math.Max(j.sure, b.uses[b.worst].share)
-			}
-		}
-	}
 	return j
+}
+
+// each runs a function for 0 … n−1, several at once where there are many.
+func each(n int, do func(i int)) {
+	if n < 4 {
+		for i := range n {
+			do(i)
+		}
+		return
+	}
+	var wait sync.WaitGroup
+	var next atomic.Int64
+	for range min(n, runtime.GOMAXPROCS(0)) {
+		wait.Go(func() {
+			for i := int(next.Add(1)) - 1; i < n; i = int(next.Add(1)) - 1 {
+				do(i)
+			}
+		})
+	}
+	wait.Wait()
 }
 
 // most is the bar that is used most, with its case.
@@ -373,6 +405,9 @@ func (j *judged) strength(code, title string) finding.Finding {
 	f.Says = append(
 		said.Say("% is loaded to % of its strength: ", j.name(bar), said.Share(math.Round(share*100)/100)),
 		c.name...)
+	if u.cut {
+		f.Says = append(f.Says, said.Say(", where it is cut")...)
+	}
 	f.Says = append(f.Says, said.Say(".")...)
 	switch {
 	case f.Outcome == finding.Fails:
@@ -492,6 +527,12 @@ func (j *judged) open() (finding.Finding, bool) {
 		j.name(bar),
 		said.Share(most),
 	)
+	if !j.m.bars[bar].Twist.Open {
+		f.Says = said.Say(
+			"% is a closed tube but for its notch, and is twisted: there torsion alone takes % of it. Weld a plate over the notch.",
+			j.name(bar), said.Share(most),
+		)
+	}
 	return f, true
 }
 

@@ -487,6 +487,16 @@ func benchmarkCases(b *testing.B, members int) {
 	}
 }
 
+// The cases alone, without what is drawn of them: 40 members are to take 5 ms.
+func BenchmarkJudged40(b *testing.B) {
+	r := rig.Resolve(sample.Plan(b, sets(many(32))...), "t", "o")
+	for b.Loop() {
+		if n := frame.Judged(r); n < 10 {
+			b.Fatal(n, "cases")
+		}
+	}
+}
+
 func BenchmarkCases20(b *testing.B) { benchmarkCases(b, 20) }
 func BenchmarkCases40(b *testing.B) { benchmarkCases(b, 40) }
 func BenchmarkCases80(b *testing.B) { benchmarkCases(b, 80) }

@@ -209,6 +209,7 @@ type loader struct {
 	*model
 	cross, along []bearer
 	c            *frame3d.Case
+	room         frame3d.Buffer
 }
 
 // under are the cross members that lie under a place across: of those that stand in one line the nearest,

@@ -37,8 +37,9 @@ type place struct {
 
 // piece is an element of the model: a stretch of a bar between two of its places.
 type piece struct {
-	bar      int
-	from, to float64 // m from the bar's beginning
+	bar        int
+	from, to   float64 // m from the bar's beginning
+	chi, chiLT float64 // what buckling and tipping leave of it
 }
 
 // model is a frame ready to be loaded.
@@ -111,7 +112,53 @@ func assemble(r *rig.Rig, bolts float64) *model {
 	gear := b.gear()
 	b.number(welds, noses)
 	b.hang(gear)
+	for e, free := range b.free() {
+		p := &b.pieces[e]
+		p.chi, p.chiLT = buckles(&b.bars[p.bar], free), tips(&b.bars[p.bar], free)
+	}
 	return b.model
+}
+
+// free are the lengths over which the pieces can buckle, m: between joints with what runs another way or
+// bears on the frame. Where a bar only goes on in one line, as a split one does, nothing holds it.
+func (b *builder) free() []float64 {
+	at := map[int][]int{} // pieces at a node
+	for e := range b.pieces {
+		m := &b.m.Members[e]
+		at[m.From], at[m.To] = append(at[m.From], e), append(at[m.To], e)
+	}
+	held := map[int]bool{}
+	for _, m := range b.m.Members[len(b.pieces):] {
+		held[m.From], held[m.To] = true, true
+	}
+	for _, s := range b.m.Supports {
+		held[s.Node] = true
+	}
+	run := make([]int, len(b.pieces)) // the run that a piece belongs to
+	for e := range run {
+		run[e] = e
+	}
+	dir := func(e int) vec { return b.bars[b.pieces[e].bar].Axes[0] }
+	for node, es := range at {
+		if held[node] || len(es) != 2 || math.Abs(r3.Dot(dir(es[0]), dir(es[1]))) < 1-1e-4 {
+			continue
+		}
+		from, to := run[es[0]], run[es[1]]
+		for e := range run {
+			if run[e] == from {
+				run[e] = to
+			}
+		}
+	}
+	sum := make([]float64, len(b.pieces))
+	for e, p := range b.pieces {
+		sum[run[e]] += p.to - p.from
+	}
+	out := make([]float64, len(b.pieces))
+	for e := range out {
+		out[e] = sum[run[e]]
+	}
+	return out
 }
 
 // cut is a place on a bar, at its end where it is near one.
@@ -339,7 +386,7 @@ func (b *builder) element(bar int, from, to place) {
 			m.Ends[e].Loose[frame3d.RZ], m.Ends[e].Stiff[frame3d.RZ] = true, k*iz
 		}
 	}
-	b.pieces = append(b.pieces, piece{bar, from.at, to.at})
+	b.pieces = append(b.pieces, piece{bar: bar, from: from.at, to: to.at})
 	b.m.Members = append(b.m.Members, m)
 }
 

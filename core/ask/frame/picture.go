@@ -10,6 +10,7 @@ import (
 
 	"zygonos/core/lang/finding"
 	"zygonos/core/lang/quantity"
+	"zygonos/core/lang/said"
 	"zygonos/core/lang/scene"
 	"zygonos/core/parts"
 )
@@ -192,12 +193,21 @@ func levelled(lines, shifts [][]vec) (most float64) {
 // pieces are the cut list.
 func pieces(bars []parts.FrameBar) []PieceRow {
 	out := []PieceRow{}
+	marks := parts.Marks(bars)
 	for _, p := range parts.FramePieces(bars) {
 		n := len(p.Members)
-		out = append(out, PieceRow{
-			Says: parts.SectionText(p.Profile), Count: n, Length: *finding.Exactly(quantity.KindLength, p.Length),
+		row := PieceRow{
+			Says: parts.SectionText(p.Profile), Count: n, Length: *finding.Exactly(quantity.KindLength, p.Overall),
 			Mass: *finding.Exactly(quantity.KindMass, p.Each*float64(n)), Members: p.Members,
-		})
+			Ends: [2]said.Sentence{p.Ends[0].Text(), p.Ends[1].Text()},
+		}
+		for i := range bars {
+			if slices.Contains(p.Members, bars[i].ID) {
+				row.Marks = append(row.Marks, marks[i])
+				row.Holes = max(row.Holes, len(bars[i].Cuts))
+			}
+		}
+		out = append(out, row)
 	}
 	return out
 }

@@ -19,6 +19,7 @@ type use struct {
 	stress                       float64 // Pa, as one figure
 	axial, bend, sideways, twist float64 // Pa, what it is made of
 	open                         float64 // share that torsion takes of an open section
+	cut                          bool    // where something is cut away
 }
 
 // answer is how the frame answers a case.
@@ -60,13 +61,8 @@ func (m *model) solve(c *loadCase, all []body, high bool) (*answer, bool) {
 		supports, solver, a.lifted = rest, next, true
 	}
 	a.uses = make([]use, len(m.bars))
-	for e, p := range m.pieces {
-		u := m.used(a.s, e)
-		if u.share > a.uses[p.bar].share {
-			open := math.Max(u.open, a.uses[p.bar].open)
-			a.uses[p.bar] = u
-			a.uses[p.bar].open = open
-		}
+	for e := range m.pieces {
+		a.uses[m.pieces[e].bar].raise(m.used(a.s, e, &l.room))
 	}
 	for i := range a.uses {
 		if a.uses[i].share > a.uses[a.worst].share {
@@ -95,40 +91,75 @@ func (m *model) rising(on []frame3d.Support, s *frame3d.Solution) (out []frame3d
 //
 //	σ = N/(χ·A) + My/(χ_LT·Wy) + Mz/Wz,   τ = T/Wt + 2V/A,   √(σ² + 3τ²) against the working stress
 //
-// with χ for compression alone and χ_LT for open sections and flats on edge.
-func (m *model) used(s *frame3d.Solution, e int) (worst use) {
-	p := m.pieces[e]
+// with χ for compression alone and χ_LT for open sections and flats on edge; where something is cut away,
+// with what is left, and N off its centre: My + |N·z|, Mz + |N·y|.
+func (m *model) used(s *frame3d.Solution, e int, room *frame3d.Buffer) (worst use) {
+	p := &m.pieces[e]
 	r := &m.bars[p.bar]
-	length := p.to - p.from
-	chi, chiLT := buckles(r, length), tips(r, length)
-	wy, wz := r.Section.Wy, r.Section.Wz
+	whole := left{wy: r.Section.Wy, wz: r.Section.Wz, wt: r.Twist.Wt, area: r.Section.Area, open: r.Twist.Open}
 	if r.Section.FreeBendsAside {
-		wy, wz = r.Section.WMinor, r.Section.WMinor
+		whole.wy, whole.wz = r.Section.WMinor, r.Section.WMinor
 	}
-	for _, in := range s.Along(e) {
-		allowed := m.allowed(p.bar, p.from+in.At)
-		u := use{at: p.from + in.At}
-		u.axial = math.Abs(in.N) / r.Section.Area
-		if in.N < 0 {
-			u.axial /= chi
+	for _, in := range s.AlongIn(room, e) {
+		worst.raise(m.stressed(p, &whole, &in, p.from+in.At))
+	}
+	for i := range r.Cuts {
+		c := &r.Cuts[i]
+		net := left{
+			wy: c.Net.Wy, wz: c.Net.Wz, wt: c.Twist.Wt, area: c.Net.Area, y: math.Abs(c.Y), z: math.Abs(c.Z),
+			open: c.Twist.Open,
 		}
-		u.bend = math.Abs(in.My) / wy / chiLT
-		u.sideways = math.Abs(in.Mz) / wz
-		u.twist = math.Abs(in.T) / r.Twist.Wt
-		tau := u.twist + 2*math.Hypot(in.Vy, in.Vz)/r.Section.Area
-		u.stress = math.Hypot(u.axial+u.bend+u.sideways, math.Sqrt(3)*tau)
-		u.share = u.stress / allowed
-		if r.Twist.Open {
-			u.open = math.Sqrt(3) * u.twist / allowed
+		if c.Net.FreeBendsAside {
+			net.wy, net.wz = c.Net.WMinor, c.Net.WMinor
 		}
-		if u.share > worst.share {
-			u.open = math.Max(u.open, worst.open)
-			worst = u
-		} else {
-			worst.open = math.Max(worst.open, u.open)
+		for _, at := range [3]float64{c.From, (c.From + c.To) / 2, c.To} {
+			if at < p.from-1e-9 || at > p.to+1e-9 {
+				continue
+			}
+			for _, after := range [2]bool{false, true} {
+				in := s.At(e, math.Max(0, at-p.from), after)
+				u := m.stressed(p, &net, &in, at)
+				u.cut = true
+				worst.raise(u)
+			}
 		}
 	}
 	return worst
+}
+
+// left is what of a bar's section bears at a place, and how far its centre lies off the whole one's, m.
+type left struct {
+	wy, wz, wt, area, y, z float64
+	open                   bool
+}
+
+// raise keeps the greater use, and the greater torsion of an open section.
+func (u *use) raise(v use) {
+	open := math.Max(u.open, v.open)
+	if v.share > u.share {
+		*u = v
+	}
+	u.open = open
+}
+
+// stressed is the use at one place.
+func (m *model) stressed(p *piece, l *left, in *frame3d.Inside, at float64) (u use) {
+	allowed := m.allowed(p.bar, at)
+	u.at = at
+	u.axial = math.Abs(in.N) / l.area
+	if in.N < 0 {
+		u.axial /= p.chi
+	}
+	u.bend = (math.Abs(in.My) + math.Abs(in.N)*l.z) / l.wy / p.chiLT
+	u.sideways = (math.Abs(in.Mz) + math.Abs(in.N)*l.y) / l.wz
+	u.twist = math.Abs(in.T) / l.wt
+	tau := u.twist + 2*math.Hypot(in.Vy, in.Vz)/l.area
+	u.stress = math.Hypot(u.axial+u.bend+u.sideways, math.Sqrt(3)*tau)
+	u.share = u.stress / allowed
+	if l.open {
+		u.open = math.Sqrt(3) * u.twist / allowed
+	}
+	return u
 }
 
 // allowed is the stress that a bar is used to at most at a place, Pa: beside a weld what it leaves.

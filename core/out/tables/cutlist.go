@@ -2,6 +2,7 @@ package tables
 
 import (
 	"strconv"
+	"strings"
 
 	"zygonos/core/ask/ramp"
 	"zygonos/core/lang/finding"
@@ -15,7 +16,7 @@ import (
 // in mm, masses in kg.
 func CutList(p *plan.Plan, rep *review.Report) []byte {
 	l := p.Locale()
-	rows := [][]string{{"rack", "piece", "section", "count", "length mm", "mass kg", "holes", "cost"}}
+	rows := [][]string{{"rack", "piece", "section", "count", "length mm", "mass kg", "holes", "cost", "marks", "ends"}}
 	for _, b := range rep.Racks {
 		for _, x := range b.Pieces {
 			rows = append(rows, []string{b.Name, x.Name, x.Section.Text(l), strconv.Itoa(x.Count),
@@ -59,7 +60,11 @@ func CutList(p *plan.Plan, rep *review.Report) []byte {
 			rows = append(rows, rampPieces(part, l)...)
 		}
 	}
-	return write(append(rows, framePieces(p, rep, l)...))
+	rows = append(rows, framePieces(p, rep, l)...)
+	for i := range rows { // every row as long as the first
+		rows[i] = append(rows[i], make([]string, len(rows[0])-len(rows[i]))...)
+	}
+	return write(rows)
 }
 
 // framePieces are the rows of the trailer's own frame, those of one section and length together.
@@ -75,7 +80,8 @@ func framePieces(p *plan.Plan, rep *review.Report, l quantity.Locale) (rows [][]
 				'f',
 				0,
 				64,
-			), strconv.FormatFloat(x.Mass.Value, 'f', 3, 64), "", ""})
+			), strconv.FormatFloat(x.Mass.Value, 'f', 3, 64), strconv.Itoa(x.Holes), "", strings.Join(x.Marks, " "),
+			x.Ends[0].Text(l) + "; " + x.Ends[1].Text(l)})
 	}
 	return append(rows, []string{"frame", "in all", "", "", "",
 		strconv.FormatFloat(rep.Frame.Mass.Value, 'f', 3, 64), "", ""})

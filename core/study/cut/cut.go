@@ -22,9 +22,19 @@ const steps = 100_000
 // Cutting is how a frame is cut, section by section.
 type Cutting struct {
 	Sections []SectionCut     `json:"sections"`
-	Price    *finding.Measure `json:"price,omitempty"` // of all bars that are bought; nil where a price is missing
-	Bought   finding.Measure  `json:"bought"`          // m
-	Rest     finding.Measure  `json:"rest"`            // m, of all bars
+	Price    *finding.Measure `json:"price,omitempty"`  // of all bars that are bought; nil where a price is missing
+	Bought   finding.Measure  `json:"bought"`           // m
+	Mass     finding.Measure  `json:"mass"`             // kg, of what is bought
+	Rest     finding.Measure  `json:"rest"`             // m, of all bars
+	Drives   int              `json:"drives,omitempty"` // to bring home what is bought; nought: not known
+	Saw      []Setting        `json:"saw"`              // how often each angle is cut, most often first
+}
+
+// Setting is an angle of the saw with the ends that are cut at it: set once, cut together.
+type Setting struct {
+	Says  said.Sentence `json:"says"`
+	Ends  int           `json:"ends"`
+	Marks []string      `json:"marks"`
 }
 
 // SectionCut is one section with its bars.
@@ -36,6 +46,7 @@ type SectionCut struct {
 	Gap    *finding.Measure `json:"gap,omitempty"`
 	Priced bool             `json:"priced"` // by its prices; else by the least length
 	Fails  said.Sentence    `json:"fails,omitempty"`
+	Notes  []said.Sentence  `json:"notes,omitempty"` // what the bars are as they arrived
 }
 
 // BarCut is one bar with what comes out of it, longest first.
@@ -44,13 +55,19 @@ type BarCut struct {
 	Have   bool            `json:"have"` // it is there
 	Pieces []CutPiece      `json:"pieces"`
 	Rest   finding.Measure `json:"rest"`
+	// lengths to have it cut to where it is bought, so that the car carries them; empty: it comes home whole
+	Home []finding.Measure `json:"home,omitempty"`
+	// its longest piece is longer than the car carries
+	TooLong bool `json:"tooLong,omitempty"`
 }
 
 // CutPiece is a member to be cut.
 type CutPiece struct {
-	Member string          `json:"member"` // id
-	Name   string          `json:"name"`
-	Length finding.Measure `json:"length"`
+	Member string           `json:"member"` // id
+	Name   string           `json:"name"`
+	Mark   string           `json:"mark"`
+	Length finding.Measure  `json:"length"` // from long point to long point
+	Ends   [2]said.Sentence `json:"ends"`
 }
 
 // Usual are the lengths in which bars are sold, m (practice, C).
@@ -70,15 +87,18 @@ func Frame(ctx context.Context, p *plan.Plan, trailer string) *Cutting {
 	if f == nil || len(f.Members) == 0 {
 		return nil
 	}
-	bars := parts.FrameBars(f)
+	w := &work{p: p, f: f, bars: parts.FrameBars(f)}
+	w.ends, w.marks = parts.FrameEnds(w.bars, parts.FrameTouches(w.bars)), parts.Marks(w.bars)
 	kerf := float64(plan.DefaultKerf)
 	if f.Kerf != nil {
 		kerf = float64(*f.Kerf)
 	}
-	out := &Cutting{Sections: []SectionCut{}}
-	price, known, bought, rest := 0.0, true, 0.0, 0.0
-	for _, group := range bySection(bars) {
-		s, sum := section(ctx, p, f, bars, group, kerf)
+	w.kerf = kerf
+	out := &Cutting{Sections: []SectionCut{}, Saw: w.settings()}
+	price, known, bought, rest, mass := 0.0, true, 0.0, 0.0, 0.0
+	for _, group := range bySection(w.bars) {
+		s, sum := w.section(ctx, group)
+		mass += sum.bought * w.bars[group[0]].Section.Area * w.bars[group[0]].Stock.Density
 		out.Sections = append(out.Sections, s)
 		known = known && s.Price != nil
 		if s.Price != nil {
@@ -88,6 +108,10 @@ func Frame(ctx context.Context, p *plan.Plan, trailer string) *Cutting {
 	}
 	if known {
 		out.Price = finding.Exactly(quantity.KindMoney, price)
+	}
+	out.Mass = *finding.Exactly(quantity.KindMass, mass)
+	if f.CarryMass != nil && *f.CarryMass > 0 {
+		out.Drives = int(math.Ceil(mass / float64(*f.CarryMass)))
 	}
 	out.Bought, out.Rest = *finding.Exactly(quantity.KindLength, bought), *finding.Exactly(quantity.KindLength, rest)
 	return out
@@ -115,22 +139,59 @@ func bySection(bars []parts.FrameBar) (out [][]int) {
 
 type sums struct{ bought, rest float64 }
 
+// work is a frame on the saw.
+type work struct {
+	p     *plan.Plan
+	f     *plan.Frame
+	bars  []parts.FrameBar
+	ends  [][2]parts.EndCut
+	marks []string
+	kerf  float64
+}
+
+// overall is a bar from long point to long point, m.
+func (w *work) overall(i int) float64 {
+	return w.bars[i].Length + w.ends[i][0].Extra + w.ends[i][1].Extra
+}
+
+// settings are the angles at which ends are cut.
+func (w *work) settings() []Setting {
+	out := []Setting{}
+	at := map[string]int{}
+	for i := range w.bars {
+		if w.bars[i].Wrong != "" {
+			continue
+		}
+		for e := range w.ends[i] {
+			says := w.ends[i][e].Text()
+			key := says.Text(quantity.Locale{})
+			n, ok := at[key]
+			if !ok {
+				n = len(out)
+				at[key] = n
+				out = append(out, Setting{Says: says})
+			}
+			out[n].Ends++
+			if !slices.Contains(out[n].Marks, w.marks[i]) {
+				out[n].Marks = append(out[n].Marks, w.marks[i])
+			}
+		}
+	}
+	slices.SortStableFunc(out, func(a, b Setting) int { return b.Ends - a.Ends })
+	return out
+}
+
 // section cuts what is of one section.
-func section(
-	ctx context.Context,
-	p *plan.Plan,
-	f *plan.Frame,
-	bars []parts.FrameBar,
-	group []int,
-	kerf float64,
-) (SectionCut, sums) {
+func (w *work) section(ctx context.Context, group []int) (SectionCut, sums) {
+	p, f, bars, kerf := w.p, w.f, w.bars, w.kerf
 	profile := bars[group[0]].Member.Profile
 	out := SectionCut{Says: parts.SectionText(profile), Bars: []BarCut{}, Priced: true}
 	problem := &nest.Problem{Kerf: kerf}
 	for _, i := range group {
-		problem.Pieces = append(problem.Pieces, bars[i].Length)
+		problem.Pieces = append(problem.Pieces, w.overall(i))
 	}
 	var have []bool
+	var whole []float64 // as they are bought, before their ends are cut off
 	prices := []*float64{}
 	for _, id := range plan.Ordered(f.Bars, func(b plan.BarStock) int { return b.Order }) {
 		b := f.Bars[id]
@@ -144,12 +205,19 @@ func section(
 		} else if price == nil {
 			price = perBar(b.Profile.PerMetre, float64(b.Length))
 		}
-		problem.Bars = append(problem.Bars, nest.Bar{Length: float64(b.Length), Have: n})
+		long := float64(b.Length)
+		if b.Trim != nil {
+			long -= float64(*b.Trim)
+		}
+		out.Notes = append(out.Notes, arrived(&b, profile)...)
+		problem.Bars = append(problem.Bars, nest.Bar{Length: long, Have: n})
+		whole = append(whole, float64(b.Length))
 		have, prices = append(have, n != nest.Endless), append(prices, price)
 	}
 	if !slices.Contains(have, false) { // nothing is told of what is sold
 		for _, l := range Usual(p.Region) {
 			problem.Bars = append(problem.Bars, nest.Bar{Length: l, Have: nest.Endless})
+			whole = append(whole, l)
 			have, prices = append(have, false), append(prices, perBar(profile.PerMetre, l))
 		}
 	}
@@ -159,7 +227,7 @@ func section(
 		case out.Priced:
 			problem.Bars[i].Price = *prices[i]
 		case !have[i]: // by the least length
-			problem.Bars[i].Price = problem.Bars[i].Length
+			problem.Bars[i].Price = whole[i]
 		}
 	}
 	l, err := nest.Solve(ctx, problem, steps)
@@ -170,15 +238,22 @@ func section(
 	var s sums
 	for _, c := range l.Cuts {
 		b := BarCut{
-			Length: *finding.Exactly(quantity.KindLength, problem.Bars[c.Bar].Length), Have: have[c.Bar],
+			Length: *finding.Exactly(quantity.KindLength, whole[c.Bar]), Have: have[c.Bar],
 			Rest: *finding.Exactly(quantity.KindLength, c.Rest),
 		}
 		for _, k := range c.Pieces {
 			m := &bars[group[k]]
 			b.Pieces = append(
 				b.Pieces,
-				CutPiece{m.ID, m.Member.Name, *finding.Exactly(quantity.KindLength, m.Length)},
+				CutPiece{
+					Member: m.ID, Name: m.Member.Name, Mark: w.marks[group[k]],
+					Length: *finding.Exactly(quantity.KindLength, w.overall(group[k])),
+					Ends:   [2]said.Sentence{w.ends[group[k]][0].Text(), w.ends[group[k]][1].Text()},
+				},
 			)
+		}
+		if f.Carry != nil && !b.Have {
+			b.home(float64(*f.Carry), kerf)
 		}
 		if !b.Have {
 			s.bought += b.Length.Value
@@ -221,7 +296,7 @@ func fails(err error, bars []parts.FrameBar, group []int, p *nest.Problem) said.
 			longest = math.Max(longest, b.Length)
 		}
 		return said.Say("% is % long and comes out of no bar: the longest has %. Splice it, or enter a longer bar.",
-			said.Name(m.Member.Name, "A member"), said.Length(m.Length), said.Length(longest))
+			said.Name(m.Member.Name, "A member"), said.Length(p.Pieces[bad.Piece]), said.Length(longest))
 	case errors.Is(err, nest.ErrKerf):
 		return said.Say("The saw's kerf makes no sense.")
 	}

@@ -113,3 +113,90 @@ func TestBegun(t *testing.T) {
 		t.Error("nothing is cut into something")
 	}
 }
+
+// What the car carries: two rails of 2.5 m out of a bar of 6 come home in 3 m lengths as 2.5 and
+// 2.5 + 0.9950 − … only where that fits; lengths and cuts make the whole bar, each is short enough, and a
+// piece longer than the car carries is told.
+func TestHome(t *testing.T) {
+	p := begun(t, "beam")
+	f := p.Trailers["t"].Frame
+	carry, mass := quantity.Length(3), quantity.Mass(20)
+	f.Carry, f.CarryMass = &carry, &mass
+	c := cut.Frame(context.Background(), p, "t")
+	for _, s := range c.Sections {
+		for _, b := range s.Bars {
+			if b.Length.Value > 3 && len(b.Home) < 2 {
+				t.Errorf("%v m comes home as %v", b.Length.Value, b.Home)
+			}
+			sum := 0.0
+			for _, h := range b.Home {
+				sum += h.Value
+				if h.Value > 3+1e-9 {
+					t.Errorf("%v m on a car that carries 3", h.Value)
+				}
+			}
+			if sum > b.Length.Value+1e-9 || sum < b.Length.Value-0.0026*float64(len(b.Home)) {
+				t.Errorf("%v m of %v", sum, b.Length.Value)
+			}
+		}
+	}
+	if want := int(math.Ceil(c.Mass.Value / 20)); c.Drives != want || want < 2 {
+		t.Errorf("%d drives for %v kg", c.Drives, c.Mass.Value)
+	}
+	carry = 2
+	long := 0
+	for _, s := range cut.Frame(context.Background(), p, "t").Sections {
+		for _, b := range s.Bars {
+			if b.TooLong {
+				long++
+			}
+		}
+	}
+	if long == 0 {
+		t.Error("a rail of 2.5 m on a car that carries 2")
+	}
+}
+
+// A bar as it arrived: 30 mm cut off its ends leave less to cut from, a bow and a thin wall are told.
+func TestArrived(t *testing.T) {
+	p := begun(t, "beam")
+	f := p.Trailers["t"].Frame
+	rail := f.Members["rail-left"].Profile
+	one, trim, bow, wall := 1, quantity.Length(0.03), quantity.Length(0.02), rail.Wall*0.85
+	f.Bars = map[string]plan.BarStock{"x": {Order: 1, Profile: rail, Length: 5.01, Have: &one}}
+	fromHand := func() bool { // both rails
+		for _, s := range cut.Frame(context.Background(), p, "t").Sections {
+			if m := s.Bars[0].Pieces[0].Member; m == "rail-left" || m == "rail-right" {
+				return len(s.Bars) == 1 && s.Bars[0].Have
+			}
+		}
+		return false
+	}
+	if !fromHand() { // 2·2.5 + 2.5 mm
+		t.Error("5.01 m do not make two rails")
+	}
+	f.Bars["x"] = plan.BarStock{Order: 1, Profile: rail, Length: 5.01, Have: &one, Trim: &trim, Bow: &bow, Wall: &wall}
+	if fromHand() {
+		t.Error("4.98 m make two rails")
+	}
+	notes := 0
+	for _, s := range cut.Frame(context.Background(), p, "t").Sections {
+		notes += len(s.Notes)
+	}
+	if notes != 2 {
+		t.Errorf("%d notes", notes)
+	}
+}
+
+// Every end is cut at one of the saw's settings.
+func TestSaw(t *testing.T) {
+	p := begun(t, "a-frame")
+	c := cut.Frame(context.Background(), p, "t")
+	ends := 0
+	for _, s := range c.Saw {
+		ends += s.Ends
+	}
+	if want := 2 * len(p.Trailers["t"].Frame.Members); ends != want || len(c.Saw[0].Says) == 0 {
+		t.Errorf("%d ends of %d: %+v", ends, want, c.Saw)
+	}
+}

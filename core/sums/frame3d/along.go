@@ -49,11 +49,19 @@ func (o *Solution) At(member int, at float64, after bool) Inside {
 	return Inside{at, -force.X, -force.Y, -force.Z, -moment.X, -moment.Y, -moment.Z}
 }
 
+// Buffer is room for what Along finds, to be used again and again; the zero Buffer is ready.
+type Buffer struct {
+	at  []float64
+	ins []Inside
+}
+
 // Stations are the places of a member where something may be greatest: its ends, where loads begin
 // and end, and evenly between.
-func (o *Solution) Stations(member int) []float64 {
+func (o *Solution) Stations(member int) []float64 { return o.stations(nil, member) }
+
+func (o *Solution) stations(out []float64, member int) []float64 {
 	l := o.s.els[member].l
-	out := []float64{0, l / 4, l / 2, 3 * l / 4, l}
+	out = append(out, 0, l/4, l/2, 3*l/4, l)
 	for _, i := range o.points[member] {
 		out = append(out, max(0, min(l, o.c.Points[i].At)))
 	}
@@ -65,16 +73,23 @@ func (o *Solution) Stations(member int) []float64 {
 }
 
 // Along is what a member bears at its stations, before and behind each point load.
-func (o *Solution) Along(member int) []Inside {
-	var out []Inside
-	for _, s := range o.Stations(member) {
+func (o *Solution) Along(member int) []Inside { return o.AlongIn(&Buffer{}, member) }
+
+// AlongIn is Along in room that is there already: what it gives holds until the buffer is used again.
+func (o *Solution) AlongIn(b *Buffer, member int) []Inside {
+	b.at, b.ins = o.stations(b.at[:0], member), b.ins[:0]
+	points := len(o.points[member]) > 0
+	for _, s := range b.at {
 		before := o.At(member, s, false)
-		out = append(out, before)
+		b.ins = append(b.ins, before)
+		if !points { // nothing jumps
+			continue
+		}
 		if behind := o.At(member, s, true); behind != before && s < o.s.els[member].l-1e-9 {
-			out = append(out, behind)
+			b.ins = append(b.ins, behind)
 		}
 	}
-	return out
+	return b.ins
 }
 
 // Length of a member between its own ends, m.

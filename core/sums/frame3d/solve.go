@@ -14,6 +14,7 @@ import (
 type Solver struct {
 	model *Model
 	els   []*element
+	order []int     // of the nodes, so that the band is narrow
 	at    [][6]int  // unknown of a node's freedom; −1: held or carried by nothing
 	scale []float64 // 1/√ of the diagonal
 	held  [][6]int  // support that holds a node's freedom rigidly, +1; 0: none
@@ -50,6 +51,7 @@ func New(model *Model) (*Solver, error) {
 		}
 		s.k = append(s.k, nz)
 	}
+	s.order = ordered(model)
 	return s, s.support()
 }
 
@@ -57,7 +59,7 @@ func New(model *Model) (*Solver, error) {
 func (s *Solver) On(supports []Support) (*Solver, error) {
 	model := *s.model
 	model.Supports = supports
-	out := &Solver{model: &model, els: s.els, k: s.k}
+	out := &Solver{model: &model, els: s.els, order: s.order, k: s.k}
 	return out, out.support()
 }
 
@@ -125,7 +127,7 @@ func (s *Solver) number(diagonal [][6]float64) {
 			most = max(most, v)
 		}
 	}
-	for _, node := range s.order() {
+	for _, node := range s.order {
 		for d := range 6 {
 			s.at[node][d] = -1
 			if s.held[node][d] == 0 && diagonal[node][d] > most*1e-15 {
@@ -137,10 +139,10 @@ func (s *Solver) number(diagonal [][6]float64) {
 	}
 }
 
-// order is reverse Cuthill-McKee over the nodes that members join.
-func (s *Solver) order() []int {
-	near := make([][]int, len(s.model.Nodes))
-	for _, m := range s.model.Members {
+// ordered is reverse Cuthill-McKee over the nodes that members join.
+func ordered(model *Model) []int {
+	near := make([][]int, len(model.Nodes))
+	for _, m := range model.Members {
 		near[m.From] = append(near[m.From], m.To)
 		near[m.To] = append(near[m.To], m.From)
 	}
@@ -198,16 +200,23 @@ func (s *Solver) factorise(springs [][6]float64) error {
 	}
 	fill := func(shift float64) *mat.SymBandDense {
 		k := mat.NewSymBandDense(s.n, band, nil)
+		raw := k.RawSymBand()
 		add := func(i, j int, v float64) {
 			if i >= 0 && j >= i {
-				k.SetSymBand(i, j, k.At(i, j)+v*s.scale[i]*s.scale[j])
+				raw.Data[i*raw.Stride+j-i] += v * s.scale[i] * s.scale[j]
 			}
 		}
 		for i := range s.k {
 			nz := &s.k[i]
+			var at [12]int
+			for r := range 12 {
+				at[r] = s.at[nz.node[r]][r%6]
+			}
 			for r := range 12 {
 				for c := range 12 {
-					add(s.at[nz.node[r]][r%6], s.at[nz.node[c]][c%6], nz.k[r][c])
+					if v := nz.k[r][c]; v != 0 {
+						add(at[r], at[c], v)
+					}
 				}
 			}
 		}
@@ -219,7 +228,7 @@ func (s *Solver) factorise(springs [][6]float64) error {
 			}
 		}
 		for i := range s.n {
-			k.SetSymBand(i, i, k.At(i, i)+shift)
+			raw.Data[i*raw.Stride] += shift
 		}
 		return k
 	}

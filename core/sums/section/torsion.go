@@ -58,3 +58,22 @@ func TorsionOf(s Size) (Torsion, error) {
 		Wt: a * c * c / 3 / (1 + r*(0.6095+r*(0.8865+r*(-1.8023+r*0.91)))),
 	}, nil
 }
+
+// NetTorsion is a section's torsion where part of it is cut away. A closed wall that is cut through is
+// open there: It = A·t²/3, Wt = A·t/3 with the area that is left; what a short cut's neighbours hold is not
+// counted. An open wall keeps its share of area, a solid bar its power of 3/2 of it.
+func NetTorsion(s Size, whole Torsion, share float64, opened bool) Torsion {
+	p, err := Of(s)
+	if err != nil {
+		return Torsion{}
+	}
+	hollow := s.Shape == Tube || s.Shape == Round
+	switch {
+	case hollow && opened:
+		a := p.Area * share
+		return Torsion{It: a * s.T * s.T / 3, Wt: a * s.T / 3, Open: true}
+	case s.Shape == Bar || s.Shape == Rod:
+		return Torsion{It: whole.It * share * share, Wt: whole.Wt * math.Pow(share, 1.5)}
+	}
+	return Torsion{It: whole.It * share, Wt: whole.Wt * share, Open: whole.Open}
+}

@@ -805,6 +805,8 @@ export interface Frame {
   bars?: {
     [k: string]: BarStock;
   };
+  carry?: number;
+  carryMass?: number;
   extra?: number;
   kerf?: number;
   members: {
@@ -816,17 +818,23 @@ export interface Frame {
   twistLoad?: number;
 }
 export interface BarStock {
+  bow?: number;
   have?: number;
   length: number;
   order: number;
   price?: number;
   profile: Profile;
+  trim?: number;
+  wall?: number;
 }
 export interface Member {
   bolt?: number;
   boltGauge?: number;
   boltGrade?: string;
   bolts?: number;
+  cuts?: {
+    [k: string]: MemberCut;
+  };
   from: FramePoint;
   fromJoint?: string;
   name: string;
@@ -836,6 +844,17 @@ export interface Member {
   roll?: number;
   to: FramePoint;
   toJoint?: string;
+}
+export interface MemberCut {
+  at: number;
+  closed?: boolean;
+  face?: string;
+  long?: number;
+  off?: number;
+  order: number;
+  rounded?: boolean;
+  size: number;
+  what: string;
 }
 export interface FramePoint {
   back: number;
@@ -1002,6 +1021,7 @@ export interface Beginning {
   by?: number;
   id?: string;
   kind?: string;
+  of?: string;
   outing: string;
   plan: Plan;
   trailer: string;
@@ -1175,14 +1195,23 @@ export interface CutGate {
 }
 export interface Cutting {
   bought: Measure;
+  drives?: number;
+  mass: Measure;
   price?: Measure;
   rest: Measure;
+  saw: Setting[];
   sections: SectionCut[];
+}
+export interface Setting {
+  ends: number;
+  marks: string[];
+  says: Sentence;
 }
 export interface SectionCut {
   bars: BarCut[];
   fails?: Sentence;
   gap?: Measure;
+  notes?: Sentence[];
   price?: Measure;
   priced: boolean;
   proven: boolean;
@@ -1190,12 +1219,20 @@ export interface SectionCut {
 }
 export interface BarCut {
   have: boolean;
+  home?: Measure[];
   length: Measure;
   pieces: CutPiece[];
   rest: Measure;
+  tooLong?: boolean;
 }
 export interface CutPiece {
+  /**
+   * @minItems 2
+   * @maxItems 2
+   */
+  ends: [Sentence, Sentence];
   length: Measure;
+  mark: string;
   member: string;
   name: string;
 }
@@ -1740,7 +1777,14 @@ export interface EndForce {
 }
 export interface PieceRow {
   count: number;
+  /**
+   * @minItems 2
+   * @maxItems 2
+   */
+  ends: [Sentence, Sentence];
+  holes?: number;
   length: Measure;
+  marks: string[];
   mass: Measure;
   members: string[];
   says: Sentence;

@@ -55,7 +55,12 @@ export const useWorkspace = defineStore('workspace', () => {
   }
 
   /** Adds a thing as the core says that it begins; gives its id. */
-  async function begin(what: string, label: string, kind?: string, how: { by?: number; at?: number } = {}) {
+  async function begin(
+    what: string,
+    label: string,
+    kind?: string,
+    how: { by?: number; at?: number; of?: string } = {},
+  ) {
     if (!plan.value) return ''
     const fresh = newId(kind ?? what)
     const asked = { plan: plan.value, outing: outing.value, trailer: trailer.value }

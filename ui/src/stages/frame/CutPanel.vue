@@ -24,6 +24,16 @@ const fields: PlanField[] = [
   { at: 'have', label: 'On hand', whole: true, hint: 'it is bought' },
   { at: 'price', label: 'A bar costs' },
 ]
+const arrived: PlanField[] = [
+  { at: 'trim', label: 'Cut off its ends', hint: '0' },
+  { at: 'bow', label: 'Off straight in its middle', hint: '0' },
+  { at: 'wall', label: 'Wall by the gauge', hint: 'as drawn' },
+]
+const saw: PlanField[] = [
+  { at: 'kerf', label: 'The saw takes', hint: '2.5 mm' },
+  { at: 'carry', label: 'Longest bar that the car carries' },
+  { at: 'carryMass', label: 'Carried at once' },
+]
 function add() {
   const like = Object.values(frame.value?.members ?? {}).sort((a, b) => a.order - b.order)[0]
   if (!workspace.plan || !like) return
@@ -31,9 +41,12 @@ function add() {
   workspace.edit(put(workspace.plan, `${base.value}/bars/${newId('bar')}`, value), 'add a bar')
 }
 const share = (v: number, of: number) => `${(100 * v) / of}%`
+const asked = () => ({ plan: workspace.plan!, outing: workspace.outing, trailer: workspace.trailer })
+async function sheet(form: 'svg' | 'dxf') {
+  download(await api.drawing(asked(), 'frame-sheet', form), `frame.${form}`)
+}
 async function table() {
-  const asked = { plan: workspace.plan!, outing: workspace.outing, trailer: workspace.trailer }
-  download(await api.cutList(asked), 'cut-list.csv')
+  download(await api.cutList(asked()), 'cut-list.csv')
 }
 </script>
 
@@ -42,11 +55,19 @@ async function table() {
     <div class="flex flex-wrap items-center justify-between gap-2">
       <h2 class="text-lg font-bold">
         <template v-if="data">
-          Buy {{ nominal(data.bought) }}<template v-if="data.price">, {{ nominal(data.price) }}</template>
+          Buy {{ nominal(data.bought) }}, {{ nominal(data.mass)
+          }}<template v-if="data.price">, {{ nominal(data.price) }}</template
+          ><template v-if="data.drives"
+            >, {{ data.drives === 1 ? 'one drive' : `${data.drives} drives` }}</template
+          >
         </template>
         <template v-else>Cut list</template>
       </h2>
-      <button class="act no-print" @click="table">CSV</button>
+      <span class="no-print flex gap-1.5">
+        <button class="act" @click="sheet('svg')">Drawing with dimensions</button>
+        <button class="act" @click="sheet('dxf')">DXF</button>
+        <button class="act" @click="table">CSV</button>
+      </span>
     </div>
     <p v-if="failure" class="text-fails" role="alert">{{ failure }}</p>
     <section v-for="(s, i) in data?.sections ?? []" :key="i" class="mt-3" data-section-cut>
@@ -54,7 +75,8 @@ async function table() {
         {{ say(s.says) }}<span v-if="s.price" class="font-normal">, {{ nominal(s.price) }}</span>
       </h3>
       <p v-if="s.fails?.length" class="text-fails font-semibold">{{ say(s.fails) }}</p>
-      <p v-else class="text-soft text-sm">
+      <p v-for="(n, k) in s.notes ?? []" :key="`n${k}`" class="text-sm">{{ say(n) }}</p>
+      <p v-if="!s.fails?.length" class="text-soft text-sm">
         <template v-if="!s.priced">By the least length. Enter prices to find the cheapest way. </template>
         <template v-if="s.proven">No other way takes less.</template>
         <template v-else-if="s.gap">At most {{ nominal(s.gap) }} over the least possible.</template>
@@ -74,7 +96,7 @@ async function table() {
               :style="{ width: share(p.length.value, b.length.value) }"
               :title="p.name"
             >
-              <b class="truncate">{{ nominal(p.length) }}</b>
+              <b class="truncate">{{ p.mark }} {{ nominal(p.length) }}</b>
               <span class="text-soft truncate text-xs">{{ p.name }}</span>
             </span>
             <span class="text-soft self-center truncate px-1">{{
@@ -82,10 +104,29 @@ async function table() {
             }}</span>
           </span>
           <span class="text-soft col-span-2 sm:hidden">{{
-            b.pieces.map((p) => `${nominal(p.length)} ${p.name}`).join(', ')
+            b.pieces.map((p) => `${p.mark} ${nominal(p.length)} ${p.name}`).join(', ')
           }}</span>
+          <span v-if="b.tooLong" class="text-fails col-span-2 font-semibold"
+            >Its longest piece is longer than the car carries.</span
+          >
+          <span v-else-if="b.home?.length" class="col-span-2"
+            >Have it cut where it is bought: {{ b.home.map((h) => nominal(h)).join(', ') }}.</span
+          >
         </li>
       </ol>
+    </section>
+    <section v-if="data?.saw.length" class="mt-4" data-saw>
+      <h3 class="font-bold">Set the saw once for</h3>
+      <ul class="divide-rule divide-y text-sm">
+        <li v-for="(a, i) in data.saw" :key="i" class="flex flex-wrap gap-x-3 py-1">
+          <b class="w-40 first-letter:uppercase">{{ say(a.says) }}</b>
+          <span class="w-20">{{ a.ends === 1 ? 'one end' : `${a.ends} ends` }}</span>
+          <span class="text-soft min-w-0 flex-1">{{ a.marks.join(' ') }}</span>
+        </li>
+      </ul>
+      <p class="text-soft mt-1 text-sm">
+        Chalk the marks on the pieces as they leave the saw. Lengths are from long point to long point.
+      </p>
     </section>
     <FoldedPart class="no-print mt-3" data-bars :open="bars.length > 0">
       <template #heading><b>Bars to cut from</b></template>
@@ -99,7 +140,7 @@ async function table() {
         class="border-rule mt-2 grid grid-cols-2 items-end gap-2 border-t pt-2 lg:grid-cols-3"
       >
         <ProfileFields :path="`${base}/bars/${bid}/profile`" :profile="b.profile" label="Section" />
-        <PlanFields :base="`${base}/bars/${bid}`" :fields="fields" />
+        <PlanFields :base="`${base}/bars/${bid}`" :fields="b.have ? [...fields, ...arrived] : fields" />
         <button
           class="act size-11"
           aria-label="Take this bar out"
@@ -110,9 +151,9 @@ async function table() {
       </div>
       <div class="mt-2 flex flex-wrap items-end gap-2">
         <button class="act min-h-11" @click="add"><PlusIcon class="size-5" />A bar</button>
-        <span class="w-44"
-          ><PlanFields :base="base" :fields="[{ at: 'kerf', label: 'The saw takes', hint: '2.5 mm' }]"
-        /></span>
+      </div>
+      <div class="mt-3 grid grid-cols-1 gap-x-4 gap-y-3 sm:grid-cols-3">
+        <PlanFields :base="base" :fields="saw" />
       </div>
     </FoldedPart>
   </div>

@@ -1,14 +1,15 @@
 <script setup lang="ts">
 // The member in hand: its ends as one tapes them, its section, its joints.
 import { DocumentDuplicateIcon, PlusIcon, ScissorsIcon, TrashIcon } from '@heroicons/vue/20/solid'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
+import { api } from '@/api'
+import { download } from '@/download'
 import ChoiceField from '@/fields/ChoiceField.vue'
 import PlanFields from '@/fields/PlanFields.vue'
 import ProfileFields from '@/fields/ProfileFields.vue'
+import CutFields from './CutFields.vue'
 import TextField from '@/fields/TextField.vue'
 import { where, type PlanField } from '@/fields/planField'
-import type { Member } from '@/generated/types'
-import { newId } from '@/stores/patch'
 import { useReference } from '@/stores/reference'
 import { useWorkspace } from '@/stores/workspace'
 import { choices, memberJointWords, roleWords, useWords } from '@/words'
@@ -31,7 +32,13 @@ const use = computed(() => workspace.report?.frame?.members.find((m) => m.path =
 const passes = computed(
   () => workspace.settledReport?.frame?.members.find((m) => m.path === path.value)?.ends,
 )
-const last = computed(() => members.value.at(-1)?.[1].order ?? 0)
+const mark = computed(() => {
+  for (const p of workspace.report?.frame?.pieces ?? []) {
+    const at = p.members.indexOf(id.value)
+    if (at >= 0) return p.marks[at] ?? ''
+  }
+  return ''
+})
 
 const ends: PlanField[] = [
   { at: 'from/back', label: 'Begins behind the front' },
@@ -60,43 +67,20 @@ const joints = computed<PlanField[]>(() => [
 ])
 const flat = computed(() => Math.abs(Math.abs(member.value?.roll ?? 0) - Math.PI / 2) < 0.01)
 
-function put(name: string, entries: [string, Member][], also: { op: string; path: string }[] = []) {
-  workspace.edit(
-    [...also, ...entries.map(([k, value]) => ({ op: 'add', path: `${base.value}/${k}`, value }))],
-    name,
-  )
-  workspace.selected = `${base.value}/${entries[0]![0]}`
-}
-const copy = (m: Member): Member => JSON.parse(JSON.stringify(m))
-function add() {
-  const like = member.value ?? members.value.find(([, m]) => m.role === 'cross')?.[1] ?? members.value[0]?.[1]
-  if (!like) return
-  const m = { ...copy(like), name: 'new member', order: last.value + 1 }
-  m.from.back += 0.15
-  m.to.back += 0.15
-  put('add a member', [[newId('member'), m]])
-}
-function mirror() {
-  const m = { ...copy(member.value!), order: last.value + 1, name: `${member.value!.name}, mirrored` }
-  m.from.right = -m.from.right
-  m.to.right = -m.to.right
-  put('mirror a member', [[newId('member'), m]])
-}
-/** Cut in the middle, both halves stay. */
-function split() {
-  const a = copy(member.value!)
-  const b = { ...copy(member.value!), order: last.value + 1, name: `${a.name}, rest` }
-  const middle = {
-    back: (a.from.back + a.to.back) / 2,
-    right: (a.from.right + a.to.right) / 2,
-    up: ((a.from.up ?? 0) + (a.to.up ?? 0)) / 2,
+const failure = ref('')
+/** One more from the member in hand; the core says where it goes. */
+async function more(kind: 'add' | 'mirror' | 'split', label: string) {
+  failure.value = ''
+  try {
+    const fresh = await workspace.begin('member', label, kind, { of: id.value })
+    if (fresh && kind !== 'split') workspace.selected = `${base.value}/${fresh}`
+  } catch (e) {
+    failure.value = e instanceof Error ? e.message : String(e)
   }
-  a.to = middle
-  b.from = { ...middle }
-  put('split a member', [
-    [id.value, a],
-    [newId('member'), b],
-  ])
+}
+async function sheet(form: 'svg' | 'dxf') {
+  const asked = { plan: workspace.plan!, outing: workspace.outing, trailer: workspace.trailer }
+  download(await api.drawing(asked, `frame-piece/${id.value}`, form), `${mark.value || 'piece'}.${form}`)
 }
 function remove() {
   workspace.edit([{ op: 'remove', path: path.value }], 'take a member out')
@@ -115,19 +99,26 @@ function remove() {
         :options="members.map(([value, m]) => ({ value, name: m.name || 'unnamed' }))"
         @chosen="workspace.selected = $event ? `${base}/${$event}` : ''"
       />
-      <button class="act min-h-11" @click="add"><PlusIcon class="size-5" />Add one</button>
+      <button class="act min-h-11" @click="more('add', 'add a member')">
+        <PlusIcon class="size-5" />Add one
+      </button>
       <template v-if="member">
-        <button class="act min-h-11" @click="mirror">
+        <button class="act min-h-11" @click="more('mirror', 'mirror a member')">
           <DocumentDuplicateIcon class="size-5" />Copy to the other side
         </button>
-        <button class="act min-h-11" @click="split"><ScissorsIcon class="size-5" />Split</button>
+        <button class="act min-h-11" @click="more('split', 'split a member')">
+          <ScissorsIcon class="size-5" />Split
+        </button>
         <button class="act min-h-11" @click="remove"><TrashIcon class="size-5" />Take out</button>
+        <button class="act min-h-11" @click="sheet('svg')">Its drawing</button>
+        <button class="act min-h-11" @click="sheet('dxf')">DXF</button>
       </template>
       <p v-if="use" class="ml-auto text-right text-sm">
         {{ nominal(use.length) }}, {{ nominal(use.mass) }}
         <b v-if="use.use" class="block text-base">{{ nominal(use.use) }} used</b>
       </p>
     </div>
+    <p v-if="failure" class="text-fails mt-2 font-semibold" role="alert">{{ failure }}</p>
     <template v-if="member">
       <div class="mt-3 grid grid-cols-1 gap-x-4 gap-y-3 sm:grid-cols-3">
         <PlanFields :base="path" :fields="ends" />
@@ -146,6 +137,7 @@ function remove() {
         />
         <PlanFields :base="path" :fields="joints" />
       </div>
+      <CutFields class="mt-3" :path="path" :member="member" />
       <p v-if="passes?.length" class="mt-2 text-sm" data-joint>
         Its joints pass on at most <b>{{ nominal(passes[0]!.force) }}</b> and
         <b>{{ nominal(passes[0]!.moment) }}</b> where it begins, <b>{{ nominal(passes[1]!.force) }}</b> and

@@ -1,0 +1,92 @@
+package begin_test
+
+import (
+	"math"
+	"testing"
+
+	"zygonos/core/begin"
+	"zygonos/core/internal/sample"
+	"zygonos/core/lang/finding"
+	"zygonos/core/lang/quantity"
+	"zygonos/core/parts"
+	"zygonos/core/plan"
+)
+
+// A member added stands 150 mm behind the one in hand or as far as asked; mirrored twice it is where it was;
+// split, both halves weigh what it weighed, its cuts stay where they were.
+func TestMember(t *testing.T) {
+	change := func(p *plan.Plan, q begin.Asked) *plan.Plan {
+		t.Helper()
+		q.Trailer = "t"
+		ops, err := begin.Patch(p, &q)
+		if err != nil {
+			t.Fatalf("%+v: %v", q, err)
+		}
+		out, err := plan.Apply(p, ops)
+		if err != nil {
+			t.Fatal(err)
+		}
+		if bad := plan.Clean(out); len(bad) > 0 {
+			t.Fatal(bad)
+		}
+		return out
+	}
+	p := change(sample.Plan(t), begin.Asked{What: "frame", Kind: "a-frame"})
+	of := func(p *plan.Plan, id string) plan.Member { return p.Trailers["t"].Frame.Members[id] }
+
+	more := change(p, begin.Asked{What: "member", Kind: "add", ID: "n", Of: "rail-left"})
+	if d := of(more, "n").From.Back - of(p, "rail-left").From.Back; math.Abs(float64(d)-0.15) > 1e-9 ||
+		of(more, "n").Order <= of(p, "rail-right").Order {
+		t.Errorf("added %+v", of(more, "n"))
+	}
+	if m := of(change(p, begin.Asked{What: "member", Kind: "add", ID: "n", By: 0.4}), "n"); m.Role != plan.RoleCross ||
+		m.From.Back != of(p, "cross-1").From.Back+0.4 {
+		t.Errorf("with none in hand %+v", m)
+	}
+
+	cut, err := plan.Apply(p, []finding.Op{{Op: "add", Path: "/trailers/t/frame/members/drawbar-left/cuts", Value: map[string]any{
+		"a": map[string]any{"order": 1, "what": "notch", "at": 0.2, "size": 0.01, "long": 0.05, "face": "left"},
+		"b": map[string]any{"order": 2, "what": "hole", "at": 1.5, "size": 0.013},
+	}}})
+	if err != nil {
+		t.Fatal(err)
+	}
+	twice := change(change(cut, begin.Asked{What: "member", Kind: "mirror", ID: "n", Of: "drawbar-left"}),
+		begin.Asked{What: "member", Kind: "mirror", ID: "m", Of: "n"})
+	a, b, c := of(twice, "drawbar-left"), of(twice, "n"), of(twice, "m")
+	if a.From != c.From || a.To != c.To || a.Roll != c.Roll || a.Cuts["a"].Face != c.Cuts["a"].Face ||
+		b.From.Right != -a.From.Right || b.Cuts["a"].Face != plan.FaceRight {
+		t.Errorf("mirrored %+v of %+v", c, a)
+	}
+
+	for _, at := range []float64{0, 0.6} {
+		half := change(cut, begin.Asked{What: "member", Kind: "split", ID: "n", Of: "drawbar-left", At: quantity.Length(at)})
+		one, _ := parts.FrameMass(cut.Trailers["t"].Frame)
+		two, _ := parts.FrameMass(half.Trailers["t"].Frame)
+		front, rear := of(half, "drawbar-left"), of(half, "n")
+		if math.Abs(one-two) > 1e-9 || front.To != rear.From || len(front.Cuts) != 1 || len(rear.Cuts) != 1 {
+			t.Errorf("split at %v: %v kg of %v, %+v and %+v", at, two, one, front, rear)
+		}
+		where := func(p *plan.Plan, id, cut string) float64 {
+			for _, b := range parts.FrameBars(p.Trailers["t"].Frame) {
+				if b.ID == id {
+					return b.At(float64(b.Member.Cuts[cut].At)).X
+				}
+			}
+			return math.NaN()
+		}
+		if d := where(half, "n", "b") - where(cut, "drawbar-left", "b"); math.Abs(d) > 1e-9 {
+			t.Errorf("its hole moved by %v", d)
+		}
+	}
+
+	for _, q := range []begin.Asked{
+		{Kind: "split", ID: "n"}, {Kind: "mirror", ID: "n", Of: "nobody"}, {Kind: "split", ID: "n", Of: "rail-left", At: 9},
+		{Kind: "turn", ID: "n", Of: "rail-left"}, {Kind: "add", Of: "rail-left"},
+	} {
+		q.What, q.Trailer = "member", "t"
+		if got, err := begin.Patch(p, &q); err == nil {
+			t.Errorf("%+v: %v", q, got)
+		}
+	}
+}
