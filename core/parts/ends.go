@@ -29,7 +29,7 @@ func (e *EndCut) Square() bool {
 // Figures of ends.
 const (
 	squareTo = 0.25 * math.Pi / 180 // an angle under which a saw is not set
-	steep    = 65 * math.Pi / 180   // from square, beyond which a member runs along or under another
+	steep    = 60 * math.Pi / 180   // from square, beyond which nobody saws: it runs along, or is cut square
 	endZone  = 0.015                // m from its end within which a member is met there
 )
 

@@ -93,3 +93,18 @@ func TestSplitBearsAlike(t *testing.T) {
 		t.Errorf("split %v and %v, whole %v", a, b, whole)
 	}
 }
+
+// A notch that is too deep can be closed or left out: both are offered, and both bear more.
+func TestCutWays(t *testing.T) {
+	r := resolve(t, cutInto("drawbar", `{"order":1,"what":"notch","at":0.97,"size":0.03,"long":0.06,"face":"bottom","rounded":true}`))
+	f := find(t, r, frame.CodeStrength)
+	offered := 0
+	for _, w := range frame.Ways(r, &f) {
+		if strings.Contains(w.Name.Text(quantity.Locale{}), "notch") {
+			offered++
+		}
+	}
+	if offered != 2 {
+		t.Errorf("%d ways out of a notch, %s", offered, f.Says.Text(quantity.Locale{}))
+	}
+}

@@ -94,7 +94,7 @@ func Sheet(r *rig.Rig) *scene.View {
 		low, high = scene.Point{left, -0.5}, scene.Point{left + 1, 0.5}
 	}
 	slices.Sort(stops)
-	stops = slices.CompactFunc(stops, func(a, b float64) bool { return b-a < 1e-3 })
+	stops = slices.CompactFunc(stops, func(a, b float64) bool { return math.Abs(b-a) < 1e-3 })
 	level := high[1] + rowApart
 	for _, x := range stops { // each from the front edge, as one tapes along a rail
 		if x-low[0] > 1e-3 {
@@ -110,7 +110,7 @@ func Sheet(r *rig.Rig) *scene.View {
 		across(v, x, low[0], level)
 		left = math.Min(left, x)
 	}
-	down(v, low[1], high[1], high[0]+0.22)
+	down(v, low[1], high[1], high[0]+0.3)
 	diagonal := math.Hypot(high[0]-low[0], high[1]-low[1])
 	v.Shapes = append(v.Shapes,
 		scene.Line("diagonal", low[0], low[1], high[0], high[1]), scene.Line("diagonal", low[0], high[1], high[0], low[1]),
@@ -179,7 +179,7 @@ func PieceSheet(r *rig.Rig, id string) *scene.View {
 				continue
 			}
 			across(v, 0, x, row)
-			v.Shapes = append(v.Shapes, scene.Label("note", "start", x+0.03, row, cutText(&c.Cut)))
+			v.Shapes = append(v.Shapes, scene.Label("note", "start", math.Max(x, x/2+0.12)+0.04, row+0.04, cutText(&c.Cut)))
 			row += rowApart
 		}
 		if view == 0 {
@@ -196,7 +196,7 @@ func PieceSheet(r *rig.Rig, id string) *scene.View {
 		note = append(note, said.Say("; % from long point to long point", said.Length(b.Length+extra))...)
 	}
 	v.Shapes = append(v.Shapes,
-		scene.Label("note", "start", 0, level, said.Say("From its side above, from above below.")),
+		scene.Label("note", "start", 0, level, said.Say("Above as seen from its side, below as seen from above.")),
 		scene.Label("note", "start", 0, level+rowApart, note))
 	bounds(v, 0.1)
 	v.Sense()

@@ -66,7 +66,34 @@ func Ways(r *rig.Rig, f *finding.Finding) (out []finding.Way) {
 	if w, ok := beside(r, path, at); ok {
 		out = append(out, w)
 	}
+	out = append(out, plates(bar, path)...)
 	slices.SortStableFunc(out, func(a, b finding.Way) int { return cmp.Compare(a.Effort, b.Effort) })
+	return out
+}
+
+// plates close a member's notches, and leave them out.
+func plates(b *parts.FrameBar, path string) (out []finding.Way) {
+	var closed, without []finding.Op
+	for _, id := range plan.Ordered(b.Member.Cuts, func(c plan.MemberCut) int { return c.Order }) {
+		if c := b.Member.Cuts[id]; c.What == plan.CutNotch {
+			at := path + b.ID + "/cuts/" + id
+			without = append(without, finding.Op{Op: "remove", Path: at})
+			if !c.Closed && b.Member.Profile.Shape == string(section.Tube) {
+				closed = append(closed, finding.Op{Op: "add", Path: at + "/closed", Value: true})
+			}
+		}
+	}
+	name := said.Name(b.Member.Name, "that member")
+	if closed != nil {
+		out = append(out, finding.Way{
+			Variant: finding.Variant{Name: said.Say("weld a plate over the notch in %", name), Patch: closed}, Effort: 0.2,
+		})
+	}
+	if without != nil {
+		out = append(out, finding.Way{
+			Variant: finding.Variant{Name: said.Say("leave % without a notch", name), Patch: without}, Effort: 0.1,
+		})
+	}
 	return out
 }
 

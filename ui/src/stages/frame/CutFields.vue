@@ -32,7 +32,7 @@ function add(what: 'hole' | 'notch') {
     order: cuts.value.length + 1,
     what,
     at: 0.1,
-    size: what === 'hole' ? 0.0105 : 0.02,
+    size: what === 'hole' ? 0.011 : 0.02,
     ...(what === 'notch' ? { long: 0.06 } : {}),
   }
   workspace.edit(put(workspace.plan, `${props.path}/cuts/${newId(what)}`, value), `add a ${what}`)
