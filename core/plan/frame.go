@@ -144,6 +144,8 @@ type BarStock struct {
 	Trim *length `json:"trim,omitempty" is:"length cut off its ends, 0..2"`
 	Bow  *length `json:"bow,omitempty" is:"bend of the bar, 0..0.5"`
 	Wall *length `json:"wall,omitempty" is:"wall by the gauge, >0..0.05"`
+	// it is a piece that was cut for a member of this name: what it was cut for comes first
+	Sawn string `json:"sawn,omitempty" is:"member that it was cut for, text 200"`
 }
 
 // DefaultExtra is what welds, paint and fasteners add, share of the members' weight (practice, C).

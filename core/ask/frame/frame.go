@@ -69,6 +69,14 @@ type MemberUse struct {
 	Bends  *finding.Measure `json:"bends,omitempty"`
 	// what its joints pass on at most, over all cases: where it begins, where it ends; at rest
 	Ends []EndForce `json:"ends,omitempty"`
+	// what one kilogram more in its walls brings; at rest
+	Gain *Gain `json:"gain,omitempty"`
+}
+
+// Gain is what a kilogram more in a member's walls brings.
+type Gain struct {
+	Use   finding.Measure `json:"use"`   // of its strength that its worst case then takes
+	Twist finding.Measure `json:"twist"` // share by which the frame twists less
 }
 
 // EndForce is what a member's joint passes on at most, for whoever welds or bolts it.
@@ -97,6 +105,9 @@ type Bent struct {
 type Twist struct {
 	Degrees finding.Measure `json:"degrees"` // a kN·m
 	Corner  finding.Measure `json:"corner"`  // that the free corner dips under 100 kg, m
+	// how often a second laden frame and load swing, on the springs and the frame in itself; about
+	Bounces *finding.Measure `json:"bounces,omitempty"`
+	Swings  *finding.Measure `json:"swings,omitempty"`
 }
 
 // PieceRow is a row of the cut list.

@@ -51,6 +51,10 @@ func picture(j *judged) *Picture {
 	slices.SortStableFunc(p.Cases, func(a, b CaseUse) int { return cmp.Compare(b.Use.Value, a.Use.Value) })
 	if len(j.answers) > 2 { // at rest
 		p.Twist = j.m.twist()
+		j.gains(p.Members)
+		if p.Twist != nil {
+			p.Twist.Bounces, p.Twist.Swings = j.swings()
+		}
 		p.Bent, p.Cracks, p.Lighter = j.bent(), j.cracks(), j.lighter()
 	}
 	p.Cost = cost(r.Drawn.Bars)

@@ -25,22 +25,33 @@ const (
 // dip is how far the fourth corner goes down under 1 N, with three held, m/N, and how far apart the rails
 // are; ok is false where the frame has no four corners or falls over.
 func (m *model) dip() (perNewton, wide float64, ok bool) {
+	o, at := m.twisted()
+	if o == nil {
+		return 0, 0, false
+	}
+	perNewton = -o.Moved[at[3]][frame3d.Z] / twistForce
+	wide = m.m.Nodes[at[3]].Y - m.m.Nodes[at[2]].Y
+	return perNewton, wide, wide > 0 && perNewton > 0
+}
+
+// twistForce lowers the free corner, N.
+const twistForce = 1000.0
+
+// twisted is the frame on three corners with twistForce on the fourth, and its corners; nil where it has
+// none or falls over.
+func (m *model) twisted() (*frame3d.Solution, []int) {
 	at := m.corners()
 	if at == nil || m.solver == nil {
-		return 0, 0, false
+		return nil, nil
 	}
 	s, err := m.solver.On([]frame3d.Support{
 		{Node: at[0], Held: [6]bool{true, true, true}}, {Node: at[1], Held: [6]bool{frame3d.Z: true}},
 		{Node: at[2], Held: [6]bool{false, true, true}},
 	})
 	if err != nil {
-		return 0, 0, false
+		return nil, nil
 	}
-	const force = 1000.0
-	o := s.Solve(&frame3d.Case{Nodes: []frame3d.NodeLoad{{Node: at[3], Force: vec{Z: -force}}}})
-	perNewton = -o.Moved[at[3]][frame3d.Z] / force
-	wide = m.m.Nodes[at[3]].Y - m.m.Nodes[at[2]].Y
-	return perNewton, wide, wide > 0 && perNewton > 0
+	return s.Solve(&frame3d.Case{Nodes: []frame3d.NodeLoad{{Node: at[3], Force: vec{Z: -twistForce}}}}), at
 }
 
 // twist is what the dip says: over the distance of the rails it is the angle, the force times that distance

@@ -29,6 +29,7 @@ type answer struct {
 	uses   []use // of each bar
 	worst  int   // bar
 	s      *frame3d.Solution
+	c      *frame3d.Case
 	lifted bool // a wheel stands off the ground
 	err    error
 }
@@ -39,6 +40,7 @@ func (m *model) solve(c *loadCase, all []body, high bool) (*answer, bool) {
 	l := &loader{model: m, c: &frame3d.Case{}}
 	l.cross, l.along = m.bearers()
 	ok := c.load(l, all, high)
+	a.c = l.c
 	supports, solver := m.m.Supports, m.solver
 	if c.stand != nil {
 		if supports = c.stand(m); supports == nil {

@@ -114,6 +114,8 @@ func (l Locale) Text(k Kind, v float64) string {
 			return number(v/newtonPerLbf, 0) + " lbf"
 		}
 		return number(v/1000, 2) + " kN"
+	case KindFrequency:
+		return number(v, 1) + " Hz"
 	case KindMoment:
 		unit := "N·m"
 		if imperial {

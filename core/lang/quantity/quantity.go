@@ -54,6 +54,8 @@ const (
 	KindForce    Kind = "force"    // N
 	KindStress   Kind = "stress"   // Pa, in a bar or on a hull
 	KindMoment   Kind = "moment"   // N·m, of a force about a place, or of a wrench
+
+	KindFrequency Kind = "frequency" // Hz
 )
 
 // System is the unit system in which quantities are printed, and in which a

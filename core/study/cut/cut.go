@@ -22,12 +22,15 @@ const steps = 100_000
 // Cutting is how a frame is cut, section by section.
 type Cutting struct {
 	Sections []SectionCut     `json:"sections"`
-	Price    *finding.Measure `json:"price,omitempty"`  // of all bars that are bought; nil where a price is missing
-	Bought   finding.Measure  `json:"bought"`           // m
-	Mass     finding.Measure  `json:"mass"`             // kg, of what is bought
-	Rest     finding.Measure  `json:"rest"`             // m, of all bars
-	Drives   int              `json:"drives,omitempty"` // to bring home what is bought; nought: not known
-	Saw      []Setting        `json:"saw"`              // how often each angle is cut, most often first
+	Price    *finding.Measure `json:"price,omitempty"`    // of all bars that are bought; nil where a price is missing
+	Bought   finding.Measure  `json:"bought"`             // m
+	Mass     finding.Measure  `json:"mass"`               // kg, of what is bought
+	Rest     finding.Measure  `json:"rest"`               // m, of all bars
+	Drives   int              `json:"drives,omitempty"`   // to bring home what is bought; nought: not known
+	Sawn     int              `json:"sawn,omitempty"`     // pieces that are cut already and fit
+	Lost     []Sawn           `json:"lost,omitempty"`     // those that no member needs as they are
+	LostCost *finding.Measure `json:"lostCost,omitempty"` // of their metres; nil where a price is missing
+	Saw      []Setting        `json:"saw"`                // how often each angle is cut, most often first
 }
 
 // Setting is an angle of the saw with the ends that are cut at it: set once, cut together.
@@ -41,6 +44,7 @@ type Setting struct {
 type SectionCut struct {
 	Says   said.Sentence    `json:"says"`
 	Bars   []BarCut         `json:"bars"`
+	Done   []CutPiece       `json:"done,omitempty"` // cut already, and as they are needed
 	Price  *finding.Measure `json:"price,omitempty"`
 	Proven bool             `json:"proven"` // no other way costs less
 	Gap    *finding.Measure `json:"gap,omitempty"`
@@ -100,6 +104,7 @@ func Frame(ctx context.Context, p *plan.Plan, trailer string) *Cutting {
 		s, sum := w.section(ctx, group)
 		mass += sum.bought * w.bars[group[0]].Section.Area * w.bars[group[0]].Stock.Density
 		out.Sections = append(out.Sections, s)
+		out.Sawn += len(s.Done)
 		known = known && s.Price != nil
 		if s.Price != nil {
 			price += s.Price.Value
@@ -109,6 +114,7 @@ func Frame(ctx context.Context, p *plan.Plan, trailer string) *Cutting {
 	if known {
 		out.Price = finding.Exactly(quantity.KindMoney, price)
 	}
+	out.Lost, out.LostCost = w.lost()
 	out.Mass = *finding.Exactly(quantity.KindMass, mass)
 	if f.CarryMass != nil && *f.CarryMass > 0 {
 		out.Drives = int(math.Ceil(mass / float64(*f.CarryMass)))
@@ -187,6 +193,8 @@ func (w *work) section(ctx context.Context, group []int) (SectionCut, sums) {
 	profile := bars[group[0]].Member.Profile
 	out := SectionCut{Says: parts.SectionText(profile), Bars: []BarCut{}, Priced: true}
 	problem := &nest.Problem{Kerf: kerf}
+	group, done, loose := w.matched(group)
+	out.Done = done
 	for _, i := range group {
 		problem.Pieces = append(problem.Pieces, w.overall(i))
 	}
@@ -195,7 +203,7 @@ func (w *work) section(ctx context.Context, group []int) (SectionCut, sums) {
 	prices := []*float64{}
 	for _, id := range plan.Ordered(f.Bars, func(b plan.BarStock) int { return b.Order }) {
 		b := f.Bars[id]
-		if !alike(b.Profile, profile) {
+		if !alike(b.Profile, profile) || b.Sawn != "" && !slices.Contains(loose, id) {
 			continue
 		}
 		n := nest.Endless
@@ -242,15 +250,7 @@ func (w *work) section(ctx context.Context, group []int) (SectionCut, sums) {
 			Rest: *finding.Exactly(quantity.KindLength, c.Rest),
 		}
 		for _, k := range c.Pieces {
-			m := &bars[group[k]]
-			b.Pieces = append(
-				b.Pieces,
-				CutPiece{
-					Member: m.ID, Name: m.Member.Name, Mark: w.marks[group[k]],
-					Length: *finding.Exactly(quantity.KindLength, w.overall(group[k])),
-					Ends:   [2]said.Sentence{w.ends[group[k]][0].Text(), w.ends[group[k]][1].Text()},
-				},
-			)
+			b.Pieces = append(b.Pieces, w.piece(group[k]))
 		}
 		if f.Carry != nil && !b.Have {
 			b.home(float64(*f.Carry), kerf)

@@ -200,3 +200,44 @@ func TestSaw(t *testing.T) {
 		t.Errorf("%d ends of %d: %+v", ends, want, c.Saw)
 	}
 }
+
+// Pieces that are cut are taken first and need no bar; when the deck gets longer the rails that are cut fit no
+// more: they are told with what they cost, and shorter pieces come out of them.
+func TestSawn(t *testing.T) {
+	p := begun(t, "beam")
+	f := p.Trailers["t"].Frame
+	ctx := context.Background()
+	was := cut.Frame(ctx, p, "t")
+	price := quantity.Money(5)
+	one := 1
+	f.Bars = map[string]plan.BarStock{}
+	for i, id := range []string{"rail-left", "rail-right", "cross-1", "cross-2"} {
+		m := f.Members[id]
+		m.Profile.PerMetre = &price
+		f.Members[id] = m
+		length := quantity.Length(2.5)
+		if i > 1 {
+			length = quantity.Length(parts.FrameBars(f)[2].Length)
+		}
+		f.Bars[id] = plan.BarStock{Order: i + 1, Profile: m.Profile, Length: length, Have: &one, Sawn: m.Name}
+	}
+	c := cut.Frame(ctx, p, "t")
+	done := 0
+	for _, s := range c.Sections {
+		done += len(s.Done)
+	}
+	if c.Sawn != 4 || done != 4 || len(c.Lost) != 0 || c.Bought.Value > was.Bought.Value-6+1e-9 {
+		t.Fatalf("%d cut, %d fit, lost %v, bought %v of %v", c.Sawn, done, c.Lost, c.Bought.Value, was.Bought.Value)
+	}
+	ops, err := begin.Patch(p, &begin.Asked{What: "stretch", Kind: "longer", By: 0.3, At: 0.3, Trailer: "t"})
+	if err != nil {
+		t.Fatal(err)
+	}
+	if p, err = plan.Apply(p, ops); err != nil {
+		t.Fatal(err)
+	}
+	c = cut.Frame(ctx, p, "t")
+	if len(c.Lost) != 2 || c.LostCost == nil || math.Abs(c.LostCost.Value-2*2.5*5) > 1e-9 || c.Sawn != 2 {
+		t.Errorf("%d fit, lost %+v %+v", c.Sawn, c.Lost, c.LostCost)
+	}
+}

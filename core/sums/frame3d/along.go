@@ -95,6 +95,44 @@ func (o *Solution) AlongIn(b *Buffer, member int) []Inside {
 // Length of a member between its own ends, m.
 func (o *Solution) Length(member int) float64 { return o.s.els[member].l }
 
+// Strain is the energy that a member holds, by what strains it, J.
+type Strain struct{ Pull, BendY, BendZ, Twist, Ends float64 }
+
+// Sum is all of it.
+func (s Strain) Sum() float64 { return s.Pull + s.BendY + s.BendZ + s.Twist + s.Ends }
+
+// Energy is what a member holds by being strained: ½∫(N²/EA + My²/EIy + Mz²/EIz + T²/GIt)dx by Simpson's
+// rule over sagSteps, and ½f²/S of its sprung ends.
+func (o *Solution) Energy(member int) (u Strain) {
+	e := o.s.els[member]
+	m := e.m
+	for i := range sagSteps + 1 {
+		in := o.At(member, e.l*float64(i)/sagSteps, false)
+		w := simpson(i) * e.l / sagSteps / 6
+		u.Pull += w * in.N * in.N / (m.E * m.Area)
+		u.BendY += w * in.My * in.My / (m.E * m.Iy)
+		u.BendZ += w * in.Mz * in.Mz / (m.E * m.Iz)
+		u.Twist += w * in.T * in.T / (m.G * m.It)
+	}
+	for _, r := range e.loose {
+		if k := e.spring(r); k > 0 {
+			u.Ends += o.Ends[member][r] * o.Ends[member][r] / k / 2
+		}
+	}
+	return u
+}
+
+// simpson is the weight of a place.
+func simpson(i int) float64 {
+	switch {
+	case i == 0 || i == sagSteps:
+		return 1
+	case i%2 == 1:
+		return 4
+	}
+	return 2
+}
+
 // sagSteps of Simpson's rule; even.
 const sagSteps = 16
 
@@ -104,13 +142,7 @@ func (o *Solution) Sag(member int) (y, z float64) {
 	e := o.s.els[member]
 	l := e.l
 	for i := range sagSteps + 1 {
-		w := 2.0
-		switch {
-		case i == 0 || i == sagSteps:
-			w = 1
-		case i%2 == 1:
-			w = 4
-		}
+		w := simpson(i)
 		s := l * float64(i) / sagSteps
 		m := math.Min(s, l-s) / 2
 		in := o.At(member, s, false)

@@ -391,3 +391,29 @@ func benchmark(b *testing.B, n int) {
 func BenchmarkLadder40(b *testing.B)  { benchmark(b, 14) }
 func BenchmarkLadder100(b *testing.B) { benchmark(b, 34) }
 func BenchmarkLadder200(b *testing.B) { benchmark(b, 67) }
+
+// What the loads do is what the members hold: ½ΣF·d = ΣU, for a cantilever F²l³/6EI, and for the ladder with
+// bolted ends.
+func TestEnergy(t *testing.T) {
+	m := &frame3d.Model{
+		Nodes:    []frame3d.Vec{{}, {X: 2}},
+		Members:  []frame3d.Member{{From: 0, To: 1, Area: 1e-3, Iy: 1e-6, Iz: 1e-6, It: 2e-6, E: 210e9, G: 81e9}},
+		Supports: []frame3d.Support{{Node: 0, Held: [6]bool{true, true, true, true, true, true}}},
+	}
+	work := func() (half, held float64) {
+		s, err := frame3d.New(m)
+		if err != nil {
+			t.Fatal(err)
+		}
+		o := s.Solve(&frame3d.Case{Nodes: []frame3d.NodeLoad{{Node: 1, Force: frame3d.Vec{Z: -1000}, Moment: frame3d.Vec{X: 300}}}})
+		return (-1000*o.Moved[1][frame3d.Z] + 300*o.Moved[1][frame3d.RX]) / 2, o.Energy(0).Sum()
+	}
+	half, held := work()
+	if want := 1e6*8/(6*210e9*1e-6) + 9e4*2/(2*81e9*2e-6); math.Abs(half-want) > 1e-9*want || math.Abs(held-want) > 1e-9*want {
+		t.Errorf("%v and %v, by hand %v", half, held, want)
+	}
+	m.Members[0].Ends[0] = frame3d.End{Loose: [6]bool{frame3d.RY: true}, Stiff: [6]float64{frame3d.RY: 2e5}}
+	if half, held := work(); math.Abs(half-held) > 1e-9*half {
+		t.Errorf("with a sprung end %v and %v", half, held)
+	}
+}

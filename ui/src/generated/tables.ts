@@ -581,6 +581,9 @@ export const units: Record<string, Record<string, number>> = {
   "hours": {
     "time": 3600
   },
+  "hz": {
+    "frequency": 1
+  },
   "in": {
     "length": 0.0254
   },

@@ -824,6 +824,7 @@ export interface BarStock {
   order: number;
   price?: number;
   profile: Profile;
+  sawn?: string;
   trim?: number;
   wall?: number;
 }
@@ -1196,11 +1197,20 @@ export interface CutGate {
 export interface Cutting {
   bought: Measure;
   drives?: number;
+  lost?: Sawn[];
+  lostCost?: Measure;
   mass: Measure;
   price?: Measure;
   rest: Measure;
   saw: Setting[];
+  sawn?: number;
   sections: SectionCut[];
+}
+export interface Sawn {
+  bar: string;
+  for: string;
+  length: Measure;
+  says: Sentence;
 }
 export interface Setting {
   ends: number;
@@ -1209,6 +1219,7 @@ export interface Setting {
 }
 export interface SectionCut {
   bars: BarCut[];
+  done?: CutPiece[];
   fails?: Sentence;
   gap?: Measure;
   notes?: Sentence[];
@@ -1764,6 +1775,7 @@ export interface MemberUse {
   bends?: Measure;
   case?: Sentence;
   ends?: EndForce[];
+  gain?: Gain;
   length: Measure;
   mass: Measure;
   name: string;
@@ -1774,6 +1786,10 @@ export interface MemberUse {
 export interface EndForce {
   force: Measure;
   moment: Measure;
+}
+export interface Gain {
+  twist: Measure;
+  use: Measure;
 }
 export interface PieceRow {
   count: number;
@@ -1790,8 +1806,10 @@ export interface PieceRow {
   says: Sentence;
 }
 export interface Twist {
+  bounces?: Measure;
   corner: Measure;
   degrees: Measure;
+  swings?: Measure;
 }
 export interface LabelReading {
   counts: string;

@@ -21,6 +21,7 @@ export type Kind =
   | 'force'
   | 'stress'
   | 'moment'
+  | 'frequency'
 
 export interface Locale {
   units: string
@@ -141,6 +142,8 @@ export function print(l: Locale, k: string, v: number): string {
           : [v / 1e3, 'kPa']
       return number(size, Math.abs(size) < 99.95 ? 1 : 0) + ' ' + unit
     }
+    case 'frequency':
+      return number(v, 1) + ' Hz'
     case 'moment': {
       const [size, unit] = imperial ? [v / (lbf * 0.3048), 'lb·ft'] : [v, 'N·m']
       return number(size, Math.abs(size) < 9.995 ? 1 : 0) + ' ' + unit
@@ -170,7 +173,7 @@ const kindWord: Record<Kind, string> = {
   ...{ mass: 'weight', length: 'a length', distance: 'a distance', speed: 'speed', share: 'a share' },
   ...{ pressure: 'pressure', volume: 'volume', density: 'density', angle: 'an angle', count: 'a count' },
   ...{ money: 'money', rate: 'money by weight', time: 'hours of work', force: 'a force', stress: 'a stress' },
-  ...{ moment: 'a moment' },
+  ...{ moment: 'a moment', frequency: 'a frequency' },
 }
 
 const plusMinus = /\s*(?:±|\+\/-|\+-|\+\/−)\s*/

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 // Members out of bars: those on hand first, then what costs least.
-import { PlusIcon, TrashIcon } from '@heroicons/vue/20/solid'
+import { CheckIcon, PlusIcon, TrashIcon } from '@heroicons/vue/20/solid'
 import { computed } from 'vue'
 import { api } from '@/api'
 import { download } from '@/download'
 import PlanFields from '@/fields/PlanFields.vue'
 import ProfileFields from '@/fields/ProfileFields.vue'
 import type { PlanField } from '@/fields/planField'
+import type { CutPiece } from '@/generated/types'
 import FoldedPart from '@/parts/FoldedPart.vue'
 import { newId, put } from '@/stores/patch'
 import { useStudy } from '@/stores/study'
@@ -18,7 +19,8 @@ const { say, nominal } = useWords()
 const { data, failure } = useStudy(api.cutting)
 const base = computed(() => `/trailers/${workspace.trailer}/frame`)
 const frame = computed(() => workspace.plan?.trailers[workspace.trailer]?.frame)
-const bars = computed(() => Object.entries(frame.value?.bars ?? {}).sort((a, b) => a[1].order - b[1].order))
+const all = computed(() => Object.entries(frame.value?.bars ?? {}).sort((a, b) => a[1].order - b[1].order))
+const bars = computed(() => all.value.filter(([, b]) => !b.sawn))
 const fields: PlanField[] = [
   { at: 'length', label: 'Its length' },
   { at: 'have', label: 'On hand', whole: true, hint: 'it is bought' },
@@ -39,6 +41,27 @@ function add() {
   if (!workspace.plan || !like) return
   const value = { order: bars.value.length + 1, profile: JSON.parse(JSON.stringify(like.profile)), length: 6 }
   workspace.edit(put(workspace.plan, `${base.value}/bars/${newId('bar')}`, value), 'add a bar')
+}
+/** A piece is cut: it counts as one that is there, for its member first. */
+function sawn(p: CutPiece) {
+  const m = frame.value?.members?.[p.member]
+  if (!workspace.plan || !m) return
+  const profile = JSON.parse(JSON.stringify(m.profile))
+  const value = {
+    order: all.value.length + 1,
+    profile,
+    length: p.length.value,
+    have: 1,
+    sawn: m.name || p.mark,
+  }
+  workspace.edit(put(workspace.plan, `${base.value}/bars/${newId('piece')}`, value), `cut ${p.mark}`)
+}
+/** Ticked by mistake: the piece is to be cut again. */
+function uncut(p: CutPiece) {
+  const name = frame.value?.members?.[p.member]?.name || p.mark
+  const near = all.value.filter(([, b]) => b.sawn && Math.abs(b.length - p.length.value) < 0.002)
+  const hit = near.find(([, b]) => b.sawn === name) ?? near[0]
+  if (hit) workspace.setAt(`${base.value}/bars/${hit[0]}`, undefined, `${p.mark} is not cut`)
 }
 const share = (v: number, of: number) => `${(100 * v) / of}%`
 const asked = () => ({ plan: workspace.plan!, outing: workspace.outing, trailer: workspace.trailer })
@@ -82,23 +105,36 @@ async function table() {
         <template v-else-if="s.gap">At most {{ nominal(s.gap) }} over the least possible.</template>
         <template v-else>There may be a way that takes a little less.</template>
       </p>
+      <p v-if="s.done?.length" class="mt-1 flex flex-wrap items-center gap-1.5 text-sm" data-done>
+        <b>Cut:</b>
+        <button
+          v-for="p in s.done"
+          :key="p.member"
+          class="act min-h-11"
+          :aria-label="`${p.mark} is cut; take that back`"
+          @click="uncut(p)"
+        >
+          <CheckIcon class="size-4" />{{ p.mark }} {{ nominal(p.length) }}
+        </button>
+      </p>
       <ol class="mt-1 grid gap-1.5">
         <li v-for="(b, k) in s.bars" :key="k" class="grid grid-cols-[7.5rem_1fr] items-center gap-2 text-sm">
           <span
             >{{ nominal(b.length)
             }}<span class="text-soft block">{{ b.have ? 'on hand' : 'buy' }}</span></span
           >
-          <span class="border-rule bg-panel flex h-10 overflow-hidden rounded border">
-            <span
+          <span class="border-rule bg-panel flex h-11 overflow-hidden rounded border">
+            <button
               v-for="(p, n) in b.pieces"
               :key="n"
-              class="border-ink bg-wash flex min-w-0 flex-col justify-center overflow-hidden border-r px-1 leading-tight"
+              class="border-ink bg-wash flex min-w-0 flex-col items-start justify-center overflow-hidden border-r px-1 text-left leading-tight"
               :style="{ width: share(p.length.value, b.length.value) }"
-              :title="p.name"
+              :title="`${p.name}: tick it when it is cut`"
+              @click="sawn(p)"
             >
-              <b class="truncate">{{ p.mark }} {{ nominal(p.length) }}</b>
-              <span class="text-soft truncate text-xs">{{ p.name }}</span>
-            </span>
+              <b class="max-w-full truncate">{{ p.mark }} {{ nominal(p.length) }}</b>
+              <span class="text-soft max-w-full truncate text-xs">{{ p.name }}</span>
+            </button>
             <span class="text-soft self-center truncate px-1">{{
               b.rest.value > 0.05 ? nominal(b.rest) + ' left' : ''
             }}</span>
@@ -115,6 +151,27 @@ async function table() {
         </li>
       </ol>
     </section>
+    <section v-if="data?.lost?.length" class="mt-4" data-lost>
+      <h3 class="font-bold">
+        Cut, and no member needs it now<template v-if="data.lostCost"
+          >: {{ nominal(data.lostCost) }}</template
+        >
+      </h3>
+      <ul class="divide-rule divide-y text-sm">
+        <li v-for="l in data.lost" :key="l.bar" class="flex flex-wrap items-center gap-2 py-1">
+          <span class="min-w-0 flex-1"
+            >{{ nominal(l.length) }} of {{ say(l.says) }}, cut for {{ l.for }}</span
+          >
+          <button
+            class="act no-print min-h-11"
+            @click="workspace.setAt(`${base}/bars/${l.bar}`, undefined, 'take a piece out')"
+          >
+            It is gone
+          </button>
+        </li>
+      </ul>
+      <p class="text-soft text-sm">Shorter pieces are cut from it before a bar is bought.</p>
+    </section>
     <section v-if="data?.saw.length" class="mt-4" data-saw>
       <h3 class="font-bold">Set the saw once for</h3>
       <ul class="divide-rule divide-y text-sm">
@@ -125,7 +182,8 @@ async function table() {
         </li>
       </ul>
       <p class="text-soft mt-1 text-sm">
-        Chalk the marks on the pieces as they leave the saw. Lengths are from long point to long point.
+        Tap a piece when it is cut. Chalk the marks on the pieces as they leave the saw. Lengths are from long
+        point to long point.
       </p>
     </section>
     <FoldedPart class="no-print mt-3" data-bars :open="bars.length > 0">

@@ -19,6 +19,13 @@ const read: PlanField[] = [
 const members = computed(() =>
   props.frame.members.filter((m) => m.use).sort((a, b) => b.use!.value - a.use!.value),
 )
+/** Where a kilogram more brings most: the weakest first, then what stiffens the frame. */
+const gains = computed(() => {
+  const all = rest.value?.members.filter((m) => m.gain && m.use) ?? []
+  const weakest = [...all].sort((a, b) => b.use!.value - a.use!.value).slice(0, 1)
+  const stiff = all.filter((m) => !weakest.includes(m))
+  return [...weakest, ...stiff.sort((a, b) => b.gain!.twist.value - a.gain!.twist.value).slice(0, 3)]
+})
 const bar = (share: number) => `${Math.min(100, Math.round(share * 100))}%`
 </script>
 
@@ -57,6 +64,16 @@ const bar = (share: number) => `${Math.min(100, Math.round(share * 100))}%`
           </li>
         </ul>
       </section>
+      <section v-if="gains.length" class="mt-4" data-gain>
+        <h2 class="text-lg font-bold">What one kilogram more brings</h2>
+        <ul class="divide-rule divide-y">
+          <li v-for="m in gains" :key="m.path" class="py-1.5">
+            <button class="font-semibold underline" @click="workspace.selected = m.path">
+              {{ m.name || 'member' }}</button>: {{ nominal(m.use) }} → <b>{{ nominal(m.gain!.use) }}</b> of
+            its strength, and the frame twists {{ nominal(m.gain!.twist) }} less.
+          </li>
+        </ul>
+      </section>
       <section v-if="rest?.twist" class="mt-4" data-twist>
         <h2 class="text-lg font-bold">Twist, to try at home</h2>
         <p>
@@ -67,6 +84,12 @@ const bar = (share: number) => `${Math.min(100, Math.round(share * 100))}%`
         <div class="mt-2 grid grid-cols-1 gap-x-4 gap-y-3 sm:grid-cols-2">
           <PlanFields :base="`/trailers/${workspace.trailer}/frame`" :fields="read" />
         </div>
+        <p v-if="rest.twist.bounces" class="text-soft mt-2 text-sm">
+          Laden, it bounces about {{ nominal(rest.twist.bounces) }} on its springs<template
+            v-if="rest.twist.swings"
+            >; the frame in itself swings about {{ nominal(rest.twist.swings) }}</template
+          >.
+        </p>
       </section>
       <section v-if="rest?.cracks?.length" class="mt-4" data-cracks>
         <h2 class="text-lg font-bold">Cracks begin here first</h2>
