@@ -21,6 +21,12 @@ type Frame struct {
 	// what the finished frame showed: on three corners, this on the fourth lowered it by so much
 	TwistLoad *mass   `json:"twistLoad,omitempty" is:"load on the free corner, >0..1000"`
 	TwistDip  *length `json:"twistDip,omitempty" is:"dip of the free corner, >0..0.5"`
+	// the coupling head: the bar that it takes, and how far apart across its bolt holes stand
+	HeadTakes *length `json:"headTakes,omitempty" is:"width of bar that the {coupling} takes, 0.02..0.3"`
+	HeadHoles *length `json:"headHoles,omitempty" is:"distance of the {coupling}'s holes, 0.01..0.4"`
+	// the jockey wheel: how far behind the ball, and how high its handle ends
+	Jockey    *length `json:"jockey,omitempty" is:"place of the {jockey wheel}, 0..6"`
+	JockeyTop *length `json:"jockeyTop,omitempty" is:"height of the {jockey wheel}'s handle, 0.2..2"`
 	// the owner asked what approval it needs
 	Asked bool `json:"asked,omitempty"`
 }

@@ -7,11 +7,13 @@ import (
 	"zygonos/core/ask/balance"
 	"zygonos/core/ask/clearance"
 	"zygonos/core/ask/fit"
+	"zygonos/core/ask/frame"
 	"zygonos/core/ask/towing"
 	"zygonos/core/lang/finding"
 	"zygonos/core/lang/said"
 	"zygonos/core/plan"
 	"zygonos/core/review"
+	"zygonos/core/rig"
 )
 
 // CutGate is what must hold before steel is cut, over all outings, each check at its worst.
@@ -67,7 +69,8 @@ func BeforeCut(ctx context.Context, p *plan.Plan, trailer string) *CutGate {
 			count("time", f)
 			break
 		}
-		for _, f := range whole(laid, review.Request{Outing: o, Trailer: trailer}).Findings {
+		more := frame.BeforeCut(rig.Resolve(laid, trailer, o))
+		for _, f := range append(whole(laid, review.Request{Outing: o, Trailer: trailer}).Findings, more...) {
 			if f.Gate != finding.GateCut && !slices.Contains(gateCut, f.Code) {
 				continue
 			}

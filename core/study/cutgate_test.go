@@ -5,6 +5,7 @@ import (
 	"testing"
 
 	"zygonos/core/lang/finding"
+	"zygonos/core/lang/quantity"
 	"zygonos/core/plan"
 	"zygonos/core/study"
 	"zygonos/demo"
@@ -38,6 +39,12 @@ func TestBeforeCut(t *testing.T) {
 	}
 	frame := p.Trailers["lock-trailer"].Frame
 	frame.Asked = true
+	holes, place, top := quantity.Length(0.06), quantity.Length(0.5), quantity.Length(0.8)
+	frame.HeadHoles, frame.Jockey, frame.JockeyTop = &holes, &place, &top
+	for id, v := range p.TowVehicles {
+		v.GateReach = &holes
+		p.TowVehicles[id] = v
+	}
 	for id, m := range frame.Members {
 		if m.Role == plan.RoleRail {
 			m.Profile.Height, m.Profile.Width, m.Profile.Wall = 0.1, 0.05, 0.004

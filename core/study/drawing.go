@@ -1,6 +1,7 @@
 package study
 
 import (
+	"slices"
 	"strings"
 
 	"zygonos/core/ask/frame"
@@ -35,8 +36,9 @@ func Drawing(p *plan.Plan, q review.Request, key string) *scene.View {
 		views = append(views, rep.Frame.Views...)
 	}
 	for i := range views {
-		if views[i].ID == key {
-			return &views[i]
+		if v := &views[i]; v.ID == key {
+			v.Shapes = slices.DeleteFunc(slices.Clone(v.Shapes), func(s scene.Shape) bool { return s.Class == "grip" })
+			return v
 		}
 	}
 	return nil

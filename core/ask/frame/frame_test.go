@@ -526,7 +526,7 @@ func TestEnds(t *testing.T) {
 func TestSnaps(t *testing.T) {
 	p := frame.Whole(resolve(t, doc(usual)))
 	for _, h := range p.Views[0].Handles {
-		if strings.HasSuffix(h.Path, "c2/from/back") {
+		if strings.HasSuffix(h.Thing, "/c2") && strings.HasSuffix(h.Path, "/from/back") {
 			if !slices.ContainsFunc(h.Snaps, func(s float64) bool { return math.Abs(s-(0.02+2.48)/2) < 1e-9 || math.Abs(s-1.25) < 0.3 }) {
 				t.Errorf("%v", h.Snaps)
 			}
@@ -534,8 +534,11 @@ func TestSnaps(t *testing.T) {
 				t.Errorf("%v", h.Snaps)
 			}
 		}
-		if strings.HasSuffix(h.Path, "left/from/back") && len(h.Snaps) > 0 {
+		if strings.HasSuffix(h.Thing, "/left") && strings.HasSuffix(h.Path, "/from/back") && len(h.Snaps) > 0 {
 			t.Errorf("a rail's ends would snap apart: %v", h.Snaps)
+		}
+		if strings.HasSuffix(h.Thing, "/left/to") && h.Path != h.Thing+"/back" && h.Path != h.Thing+"/right" {
+			t.Errorf("gripped by its end it moves %s", h.Path)
 		}
 	}
 }

@@ -20,12 +20,18 @@ func views(j *judged, p *Picture) []scene.View {
 	above := view(j, p, "frame-plan", "From above", vec{Z: 1})
 	side := view(j, p, "frame-side", "From the side", vec{Y: -1})
 	behind := view(j, p, "frame-rear", "From behind", vec{X: 1})
-	for i := range p.Members {
-		above.Handles = append(above.Handles, handles(j.r.Drawn.Bars, i, p.Members[i].Path)...)
-	}
 	out := []scene.View{above, side, behind}
-	for i := range out {
-		out[i].Sense()
+	for k := range out {
+		v := &out[k]
+		v.Marks = map[string][]float64{}
+		for _, w := range waysOf[v.ID] {
+			v.Marks[w.field] = marks(j.r.Drawn.Bars, -1, w.of)
+		}
+		for i := range p.Members {
+			v.Handles = append(v.Handles, handles(j.r.Drawn.Bars, i, p.Members[i].Path, v.ID)...)
+			v.Shapes = append(v.Shapes, grips(&j.r.Drawn.Bars[i], p.Members[i].Path, projections[v.ID])...)
+		}
+		v.Sense()
 	}
 	return out
 }
@@ -201,36 +207,62 @@ func hull(ps []scene.Point) []scene.Point {
 	return append(lower[:len(lower)-1], upper[:len(upper)-1]...)
 }
 
-// handles take a member from above, along and across: both its ends move alike. What lies across snaps to
-// the ends of others and to midway between two of them, what lies along to where others end.
-func handles(bars []parts.FrameBar, i int, path string) (out []scene.Handle) {
+// ways are what moves with the two directions of a view: field of a member's end, and its sign.
+type way struct {
+	field     string
+	to        scene.Point
+	low, high float64
+	of        func(plan.FramePoint) float64
+}
+
+var (
+	along  = way{"back", scene.Point{1, 0}, -12, 25, func(p plan.FramePoint) float64 { return float64(p.Back) }}
+	beam   = way{"right", scene.Point{0, 1}, -6, 6, func(p plan.FramePoint) float64 { return float64(p.Right) }}
+	abeam  = way{"right", scene.Point{1, 0}, -6, 6, beam.of}
+	upward = way{"up", scene.Point{0, -1}, -3, 4, func(p plan.FramePoint) float64 { return float64(p.Up) }}
+)
+
+// waysOf are those of each view.
+var waysOf = map[string][2]way{
+	"frame-plan": {along, beam}, "frame-side": {along, upward}, "frame-rear": {abeam, upward},
+}
+
+// handles take a member in a view: both its ends move alike, and each end by itself where it is gripped. What
+// lies across snaps to the ends of others and to midway between two of them, what lies along to where others
+// end; a gripped end snaps both ways.
+func handles(bars []parts.FrameBar, i int, path, view string) (out []scene.Handle) {
 	b := &bars[i]
 	label := said.Say("%", said.Name(b.Member.Name, "a member"))
-	for _, end := range []struct {
-		path string
-		p    float64
-		low  float64
-		high float64
-		to   scene.Point
-	}{
-		{"/from/back", float64(b.Member.From.Back), -12, 25, scene.Point{1, 0}},
-		{"/to/back", float64(b.Member.To.Back), -12, 25, scene.Point{1, 0}},
-		{"/from/right", float64(b.Member.From.Right), -6, 6, scene.Point{0, 1}},
-		{"/to/right", float64(b.Member.To.Right), -6, 6, scene.Point{0, 1}},
-	} {
-		var snaps []float64
-		from, to := b.Member.From, b.Member.To
-		if end.to[0] != 0 && math.Abs(float64(from.Back-to.Back)) < 1e-3 {
-			snaps = marks(bars, i, func(p plan.FramePoint) float64 { return float64(p.Back) })
+	ends := [2]plan.FramePoint{b.Member.From, b.Member.To}
+	for _, w := range waysOf[view] {
+		level := math.Abs(w.of(ends[0])-w.of(ends[1])) < 1e-3
+		for k, end := range ends {
+			h := scene.Handle{
+				Thing: path, Path: path + endNames[k] + "/" + w.field, Direction: w.to, At: w.of(end),
+				Min: w.low, Max: w.high, Step: 0.005, Coarse: 0.05, Label: label,
+			}
+			if level && view == "frame-plan" { // where the ends differ each would snap by itself
+				h.Snaps = marks(bars, i, w.of)
+			}
+			out = append(out, h)
+			h.Thing, h.Snaps, h.Marks = path+endNames[k], nil, w.field
+			h.Label = append(slices.Clone(label), said.Say([2]string{", where it begins", ", where it ends"}[k])...)
+			out = append(out, h)
 		}
-		if end.to[1] != 0 && math.Abs(float64(from.Right-to.Right)) < 1e-3 {
-			snaps = marks(bars, i, func(p plan.FramePoint) float64 { return float64(p.Right) })
-		}
-		out = append(out, scene.Handle{
-			Snaps: snaps,
-			Thing: path, Path: path + end.path, Direction: end.to, At: end.p, Min: end.low, Max: end.high,
-			Step: 0.005, Coarse: 0.05, Label: label,
-		})
+	}
+	return out
+}
+
+// endNames are the ends' keys.
+var endNames = [2]string{"/from", "/to"}
+
+// grips are the discs by which a member's ends are taken.
+func grips(b *parts.FrameBar, path string, at func(vec) scene.Point) (out []scene.Shape) {
+	for k, end := range [2]vec{b.From, b.To} {
+		p := at(end)
+		g := scene.Disc("grip", p[0], p[1], 0.03)
+		g.Thing = path + endNames[k]
+		out = append(out, g)
 	}
 	return out
 }

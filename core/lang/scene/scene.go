@@ -46,6 +46,7 @@ type Handle struct {
 	Min       float64       `json:"min"`
 	Max       float64       `json:"max"`
 	Snaps     []float64     `json:"snaps,omitempty"`
+	Marks     string        `json:"marks,omitempty"` // key of the view's marks that it snaps to as well
 	Step      float64       `json:"step"`
 	Coarse    float64       `json:"coarse"`
 	Label     said.Sentence `json:"label"`
@@ -87,6 +88,8 @@ type View struct {
 	Shapes  []Shape       `json:"shapes"`
 	Handles []Handle      `json:"handles,omitempty"`
 	Targets []Target      `json:"targets,omitempty"`
+	// values that many handles snap to, by their name
+	Marks map[string][]float64 `json:"marks,omitempty"`
 }
 
 // Rect is the polygon of an upright rectangle.
@@ -123,6 +126,9 @@ func (v *View) Sense() {
 		if z := v.Handles[i].Zone; z != nil && !finite(z.From, z.To, z.Length, z.Level) {
 			v.Handles[i].Zone = nil
 		}
+	}
+	for k, m := range v.Marks {
+		v.Marks[k] = slices.DeleteFunc(m, func(at float64) bool { return !finite(at) })
 	}
 	v.Targets = slices.DeleteFunc(v.Targets, func(t Target) bool {
 		return !finite(t.Min[0], t.Min[1], t.Max[0], t.Max[1])

@@ -104,17 +104,13 @@ function snap(h: Handle, v: number): number {
   const clamped = Math.min(Math.max(v, h.min), h.max)
   let best = Math.round(clamped / h.step) * h.step
   let gap = near
-  for (const s of h.snaps ?? []) {
+  for (const s of [...(h.snaps ?? []), ...(props.view.marks?.[h.marks ?? ''] ?? [])]) {
     if (s >= h.min - 1e-9 && s <= h.max + 1e-9 && Math.abs(s - clamped) < gap) {
       best = s
       gap = Math.abs(s - clamped)
     }
   }
   return Math.round(Math.min(Math.max(best, h.min), h.max) * 1e4) / 1e4
-}
-
-function write(h: Handle, v: number, name: string) {
-  workspace.setAt(h.path, v, `move ${say(h.label)}`, name)
 }
 
 function grab(e: PointerEvent, g: Group) {
@@ -210,16 +206,19 @@ let lastKey = 0
 function press(e: KeyboardEvent, g: Group) {
   const way = keys[e.key]
   if (!way || workspace.preview) return
-  const h = g.handles.find((h) => h.direction[0] * way[0] + h.direction[1] * way[1] !== 0)
-  if (!h) return
+  const toward = (h: Handle) => h.direction[0] * way[0] + h.direction[1] * way[1]
+  const moved = g.handles.filter((h) => toward(h) !== 0)
+  if (!moved.length) return
   e.preventDefault()
   if (e.timeStamp - lastKey > 1000) gesture++
   lastKey = e.timeStamp
   workspace.selected = g.thing
-  const sign = h.direction[0] * way[0] + h.direction[1] * way[1]
-  const now = (workspace.get(h.path) as number | undefined) ?? h.at
-  const next = Math.min(Math.max(now + sign * (e.shiftKey ? h.coarse : h.step), h.min), h.max)
-  write(h, Math.round(next * 1e4) / 1e4, `keys-${h.path}-${gesture}`)
+  const values = moved.map((h) => {
+    const now = (workspace.get(h.path) as number | undefined) ?? h.at
+    const next = Math.min(Math.max(now + toward(h) * (e.shiftKey ? h.coarse : h.step), h.min), h.max)
+    return { path: h.path, value: Math.round(next * 1e4) / 1e4 }
+  })
+  workspace.setAll(values, `move ${say(moved[0]!.label)}`, `keys-${moved[0]!.path}-${gesture}`)
 }
 </script>
 

@@ -808,6 +808,10 @@ export interface Frame {
   carry?: number;
   carryMass?: number;
   extra?: number;
+  headHoles?: number;
+  headTakes?: number;
+  jockey?: number;
+  jockeyTop?: number;
   kerf?: number;
   members: {
     [k: string]: Member;
@@ -971,6 +975,9 @@ export interface Source {
 export interface View {
   handles?: Handle[];
   id: string;
+  marks?: {
+    [k: string]: number[];
+  };
   max: Point;
   min: Point;
   shapes: Shape[];
@@ -982,6 +989,7 @@ export interface Handle {
   coarse: number;
   direction: Point;
   label: Sentence;
+  marks?: string;
   max: number;
   min: number;
   path: string;

@@ -4,6 +4,8 @@ import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { api } from '@/api'
 import OutcomeMark from '@/checks/OutcomeMark.vue'
+import PlanFields from '@/fields/PlanFields.vue'
+import type { PlanField } from '@/fields/planField'
 import SwitchField from '@/fields/SwitchField.vue'
 import { stageOfPath } from '@/fields/tables'
 import { useStudy } from '@/stores/study'
@@ -12,9 +14,18 @@ import { useWords } from '@/words'
 
 const workspace = useWorkspace()
 const router = useRouter()
-const { say } = useWords()
+const { say, term } = useWords()
 const { data, failure } = useStudy(api.beforeCut, () => workspace.trailer)
 const outing = (id: string | undefined) => workspace.plan?.outings[id ?? '']?.name
+const base = computed(() => `/trailers/${workspace.trailer}/frame`)
+const fields = computed<PlanField[]>(() => [
+  { at: 'headTakes', label: `The ${term('coupling')} takes a bar of` },
+  { at: 'headHoles', label: 'or its holes are apart' },
+  { at: 'jockey', label: `${term('Jockey wheel')} behind the ball` },
+  { at: 'jockeyTop', label: 'its handle ends at' },
+])
+/** What is asked for here has its field below. */
+const here = (path: string) => path === asked.value || /\/frame\/(head|jockey)\w*$/.test(path)
 const asked = computed(() => `/trailers/${workspace.trailer}/frame/asked`)
 const go = (path: string) => router.push(`/plan/${workspace.id}/${stageOfPath(path)}`)
 </script>
@@ -37,7 +48,7 @@ const go = (path: string) => router.push(`/plan/${workspace.id}/${stageOfPath(pa
             </template>
           </span>
           <button
-            v-if="f.outcome === 'unknown' && f.needs?.length && f.needs[0]!.path !== asked"
+            v-if="f.outcome === 'unknown' && f.needs?.length && !here(f.needs[0]!.path)"
             class="act"
             @click="go(f.needs[0]!.path)"
           >
@@ -45,6 +56,9 @@ const go = (path: string) => router.push(`/plan/${workspace.id}/${stageOfPath(pa
           </button>
         </li>
       </ul>
+      <div class="mt-3 grid grid-cols-1 gap-x-4 gap-y-3 sm:grid-cols-2">
+        <PlanFields :base="base" :fields="fields" />
+      </div>
       <SwitchField
         class="mt-3"
         label="I have asked what approval frame and coupling bar need"

@@ -8,6 +8,7 @@ import SceneView from '@/drawing/SceneView.vue'
 import type { Picture, View } from '@/generated/types'
 import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
+import { memberOf } from './member'
 
 const props = defineProps<{ frame: Picture }>()
 const workspace = useWorkspace()
@@ -19,24 +20,38 @@ const showing = ref('frame-plan')
 const bending = ref(false)
 /** The bent shape comes with the settled report. */
 const bent = computed(() => (bending.value ? workspace.settledReport?.frame?.bent : undefined))
-/** The views, with the bent shape over them where it is wanted. */
-const views = computed<View[]>(() =>
-  props.frame.views.map((v) => ({ ...v, shapes: [...v.shapes, ...(bent.value?.views[v.id] ?? [])] })),
-)
-const named = (id: string) => views.value.find((v) => v.id === id)
-const one = computed(() => named(showing.value) ?? views.value[0])
-const wide = (v: View | undefined) => (v ? v.max[0] - v.min[0] : 1)
-const high = (v: View | undefined) => (v ? v.max[1] - v.min[1] : 1)
+/** A view as the core gives it. */
+const bare = (id: string) => props.frame.views.find((v) => v.id === id)
 const roomHigh = 380 // of the drawing on a wide screen
+const high = (v: View | undefined) => (v ? v.max[1] - v.min[1] : 1)
+const wide = (v: View | undefined) => (v ? v.max[0] - v.min[0] : 1)
 const scale = computed(() => {
   const room = Math.max(200, size.width.value - 8)
-  if (narrow.value) return room / wide(one.value)
-  const across = Math.max(wide(named('frame-plan')), wide(named('frame-side'))) + wide(named('frame-rear'))
+  if (narrow.value) return room / wide(bare(showing.value) ?? props.frame.views[0])
+  const across = Math.max(wide(bare('frame-plan')), wide(bare('frame-side'))) + wide(bare('frame-rear'))
   return Math.max(
     30,
-    Math.min(room / across, roomHigh / (high(named('frame-plan')) + high(named('frame-side')))),
+    Math.min(room / across, roomHigh / (high(bare('frame-plan')) + high(bare('frame-side')))),
   )
 })
+const gripSize = 11 // px
+const inHand = computed(() => memberOf(workspace.selected))
+/** The views, with the bent shape over them where it is wanted. */
+const views = computed<View[]>(() =>
+  props.frame.views.map((v) => ({
+    ...v,
+    shapes: [
+      // the ends of the member in hand can be gripped
+      ...v.shapes.filter((s) => s.class !== 'grip'),
+      ...v.shapes
+        .filter((s) => s.class === 'grip' && inHand.value && memberOf(s.thing) === inHand.value)
+        .map((s) => ({ ...s, radius: gripSize / scale.value })),
+      ...(bent.value?.views[v.id] ?? []),
+    ],
+  })),
+)
+const named = (id: string): View | undefined => views.value.find((v) => v.id === id)
+const one = computed(() => named(showing.value) ?? views.value[0])
 const column = computed(() => ['frame-plan', 'frame-side'].map(named).filter((v): v is View => !!v))
 async function save(form: 'svg' | 'dxf') {
   const asked = { plan: workspace.plan!, outing: workspace.outing, trailer: workspace.trailer }

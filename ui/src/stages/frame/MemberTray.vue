@@ -8,6 +8,7 @@ import ChoiceField from '@/fields/ChoiceField.vue'
 import PlanFields from '@/fields/PlanFields.vue'
 import ProfileFields from '@/fields/ProfileFields.vue'
 import CutFields from './CutFields.vue'
+import { memberOf } from './member'
 import TextField from '@/fields/TextField.vue'
 import { where, type PlanField } from '@/fields/planField'
 import { useReference } from '@/stores/reference'
@@ -23,9 +24,7 @@ const members = computed(() =>
     (a, b) => a[1].order - b[1].order,
   ),
 )
-const id = computed(() =>
-  workspace.selected?.startsWith(base.value + '/') ? workspace.selected.slice(base.value.length + 1) : '',
-)
+const id = computed(() => memberOf(workspace.selected))
 const member = computed(() => members.value.find(([k]) => k === id.value)?.[1])
 const path = computed(() => `${base.value}/${id.value}`)
 const use = computed(() => workspace.report?.frame?.members.find((m) => m.path === path.value))
