@@ -60,8 +60,12 @@ func tube(moment float64, rail bool) plan.Profile {
 	return best
 }
 
+// sides in the order of their sign.
+var sides = [2]string{"left", "right"}
+
 // frame lays out a ladder frame under the deck: two rails along its sides, cross members flush between
-// them, and a drawbar under those, a single beam or two that run together.
+// them, and a drawbar: a single beam under those (beam), two that run together (a-frame), a beam with bolted
+// cross members (kit), or the rails themselves that bend in to the coupling (camper).
 func frame(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 	t := p.Trailers[q.Trailer]
 	if t.CouplingToDeck == nil {
@@ -83,6 +87,11 @@ func frame(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 	// load on the free drawbar (docs/method/frame.md)
 	cross := tube(g/2/(float64(n)/2)*2*half/8, false)
 	rail := tube(g/2*l/10, true)
+	if q.Kind == "camper" { // what campers have: few cross members, rails of thin channel, as it is taped
+		rail = plan.Profile{Shape: "channel", Height: 0.120, Width: 0.050, Wall: 0.003, Material: "s235"}
+		cross = plan.Profile{Shape: "channel", Height: 0.080, Width: 0.040, Wall: 0.003, Material: "s235"}
+		n = max(3, n/2+1)
+	}
 	beam := tube(g*usualBall*front, false)
 	if q.Kind == "a-frame" {
 		beam = tube(g*usualBall*front/2, true)
@@ -115,26 +124,36 @@ func frame(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 		)
 	}
 	back := at(n / 2)
-	if q.Kind == "a-frame" {
+	switch q.Kind {
+	case "a-frame":
 		under := -float64(rail.Height)
-		for i, side := range [2]string{"left", "right"} {
+		for i, side := range sides {
 			sign := float64(2*i - 1)
 			add(
-				"drawbar-"+side,
-				"Drawbar, "+side,
-				plan.RoleDrawbar,
-				beam,
-				[3]float64{
-					-front + headRoom,
-					sign * float64(beam.Width) / 2,
-					under,
-				},
-				[3]float64{back, sign * y, under},
+				"drawbar-"+side, "Drawbar, "+side, plan.RoleDrawbar, beam,
+				[3]float64{-front + headRoom, sign * float64(beam.Width) / 2, under}, [3]float64{back, sign * y, under},
 			)
 		}
-	} else {
+	case "camper": // the rails themselves run to the coupling: from the deck's front each bends in
+		for i, side := range sides {
+			sign := float64(2*i - 1)
+			add(
+				"drawbar-"+side, "Drawbar, "+side, plan.RoleDrawbar, rail,
+				[3]float64{-front + headRoom, sign * float64(rail.Width) / 2, 0}, [3]float64{0, sign * y, 0},
+			)
+		}
+	default:
 		add("drawbar", "Drawbar", plan.RoleDrawbar, beam,
 			[3]float64{-front + headRoom, 0, -float64(cross.Height)}, [3]float64{back + float64(cross.Width)/2, 0, -float64(cross.Height)})
+	}
+	if q.Kind == "kit" { // each end on four bolts in two rows
+		for id, m := range members {
+			if m.Role == plan.RoleCross {
+				m.FromJoint, m.ToJoint = plan.JointBolt, plan.JointBolt
+				m.Bolts, m.Bolt, m.BoltGrade, m.BoltGauge = 4, 0.010, "8.8", mm(float64(m.Profile.Height)*0.5)
+				members[id] = m
+			}
+		}
 	}
 	return []finding.Op{
 		{Op: "add", Path: "/trailers/" + q.Trailer + "/frame", Value: plan.Frame{Members: members}},

@@ -90,3 +90,40 @@ func TestMember(t *testing.T) {
 		}
 	}
 }
+
+// Notched for the axle, both rails lose so much at each axle and nowhere else; deeper than the rail is refused.
+func TestSeat(t *testing.T) {
+	p := sample.Plan(t)
+	for _, q := range []begin.Asked{{What: "frame", Kind: "beam"}, {What: "seat", ID: "n", By: 0.03}} {
+		q.Trailer = "t"
+		ops, err := begin.Patch(p, &q)
+		if err != nil {
+			t.Fatal(err)
+		}
+		if p, err = plan.Apply(p, ops); err != nil {
+			t.Fatal(err)
+		}
+	}
+	if bad := plan.Clean(p); len(bad) > 0 {
+		t.Fatal(bad)
+	}
+	tr := p.Trailers["t"]
+	at := float64(tr.CouplingToAxle.Value - tr.CouplingToDeck.Value)
+	cuts := 0
+	for _, b := range parts.FrameBars(tr.Frame) {
+		for _, c := range b.Cuts {
+			cuts++
+			if b.Member.Role != plan.RoleRail || math.Abs(b.At(float64(c.Cut.At)).X-at) > 1e-3 || c.Cut.Face != plan.FaceBottom {
+				t.Errorf("%s is cut at %v, the axle stands at %v", b.ID, b.At(float64(c.Cut.At)).X, at)
+			}
+		}
+	}
+	if cuts != 2 {
+		t.Errorf("%d notches", cuts)
+	}
+	for _, by := range []quantity.Length{0, 0.5} {
+		if _, err := begin.Patch(p, &begin.Asked{What: "seat", ID: "n", By: by, Trailer: "t"}); err == nil {
+			t.Errorf("notched %v deep", by)
+		}
+	}
+}

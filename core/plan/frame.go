@@ -10,6 +10,9 @@ type Frame struct {
 	SpringLength *length `json:"springLength,omitempty" is:"length of the springs, 0.2..1.6"`
 	// across, between the springs' or the axle brackets' middles; nil: between the rails
 	SpringsApart *length `json:"springsApart,omitempty" is:"distance between the springs, 0.3..2.5"`
+	// how far the hubs stand over the axle's tube (a drop axle), and the rails' underside over its middle
+	AxleDrop *length `json:"axleDrop,omitempty" is:"drop of the axle, 0..0.4"`
+	AxleSeat *length `json:"axleSeat,omitempty" is:"height of the rails over the axle, -0.2..0.5"`
 	// what welds, paint and fasteners add, share of the members' weight
 	Extra *float64 `json:"extra,omitempty" is:"share for welds and paint, share 0..0.3"`
 	// what there is to cut it from

@@ -94,9 +94,9 @@ func TestPriced(t *testing.T) {
 	}
 }
 
-// Both starters are whole: every member meets another, and the coupling is reached.
+// All starters are whole: every member meets another, and the coupling is reached.
 func TestBegun(t *testing.T) {
-	for _, kind := range []string{"beam", "a-frame"} {
+	for _, kind := range []string{"beam", "a-frame", "camper", "kit"} {
 		p := begun(t, kind)
 		bars := parts.FrameBars(p.Trailers["t"].Frame)
 		met := map[int]bool{}

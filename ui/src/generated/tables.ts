@@ -350,6 +350,8 @@ export const fields: Record<string, string> = {
   "/trailers/*/folded/height": "estimate length",
   "/trailers/*/folded/length": "estimate length",
   "/trailers/*/folded/width": "estimate length",
+  "/trailers/*/frame/axleDrop": "figure length",
+  "/trailers/*/frame/axleSeat": "figure length",
   "/trailers/*/frame/bars/*/bow": "figure length",
   "/trailers/*/frame/bars/*/have": "figure count",
   "/trailers/*/frame/bars/*/length": "figure length",

@@ -802,6 +802,8 @@ export interface Reading {
 }
 export interface Frame {
   asked?: boolean;
+  axleDrop?: number;
+  axleSeat?: number;
   bars?: {
     [k: string]: BarStock;
   };

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 // One section for all members of a role, and how the axle hangs on the frame.
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import PlanFields from '@/fields/PlanFields.vue'
 import ChoiceField from '@/fields/ChoiceField.vue'
+import QuantityField from '@/fields/QuantityField.vue'
 import type { PlanField } from '@/fields/planField'
 import type { Common, Member, Profile } from '@/generated/types'
 import StretchPart from './StretchPart.vue'
@@ -51,10 +52,26 @@ function choose(of: [string, Member][], name: string) {
   const { shape, height, width, wall, lip } = c
   all(of, { shape, height, width, wall, lip }, 'section')
 }
+const deep = ref<number>()
+const long = ref<number>()
+const failure = ref('')
+async function notch() {
+  failure.value = ''
+  try {
+    await workspace.begin('seat', 'notch the rails for the axle', undefined, {
+      by: deep.value,
+      at: long.value,
+    })
+  } catch (e) {
+    failure.value = e instanceof Error ? e.message : String(e)
+  }
+}
 const axle: PlanField[] = [
   { at: 'suspension', label: 'The axle hangs on', options: choices(springWords), hint: 'leaf springs' },
   { at: 'frame/springLength', label: 'Spring, from eye to slipper', hint: '650 mm' },
   { at: 'frame/springsApart', label: 'Springs or brackets apart', hint: 'as the rails' },
+  { at: 'frame/axleSeat', label: 'Rails’ underside over the axle’s middle', hint: 'spring and pads' },
+  { at: 'frame/axleDrop', label: 'Hubs above the axle’s tube', hint: 'straight axle: 0' },
   { at: 'frame/extra', label: 'Welds, paint, fasteners add', hint: '3 %' },
 ]
 </script>
@@ -85,6 +102,25 @@ const axle: PlanField[] = [
       <PlanFields :base="`/trailers/${workspace.trailer}`" :fields="axle" />
     </div>
     <p class="text-soft mt-2 text-sm">A rubber torsion axle is bolted, never welded near the rubber.</p>
+    <div class="mt-2 grid grid-cols-1 items-end gap-x-4 gap-y-3 sm:grid-cols-4" data-seat>
+      <QuantityField
+        label="Notch the rails for it, deep"
+        kind="length"
+        :value="deep"
+        @typed="deep = $event.value"
+        @cleared="deep = undefined"
+      />
+      <QuantityField
+        label="and long"
+        kind="length"
+        :value="long"
+        hint="60 mm"
+        @typed="long = $event.value"
+        @cleared="long = undefined"
+      />
+      <button class="act min-h-11" :disabled="!deep" @click="notch">Notch both rails</button>
+    </div>
+    <p v-if="failure" class="text-fails mt-2 font-semibold" role="alert">{{ failure }}</p>
     <StretchPart />
   </div>
 </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-// No frame is drawn: what a first one needs, and the two that can be laid out.
+// No frame is drawn: what a first one needs, and the four that can be laid out.
 import { computed, ref } from 'vue'
 import EstimateField from '@/fields/EstimateField.vue'
 import { useWorkspace } from '@/stores/workspace'
@@ -40,6 +40,12 @@ async function start(kind: string) {
       </button>
       <button class="act min-h-11" :disabled="!trailer" @click="start('a-frame')">
         two that run together
+      </button>
+      <button class="act min-h-11" :disabled="!trailer" @click="start('camper')">
+        rails that run to it, as under a camper
+      </button>
+      <button class="act min-h-11" :disabled="!trailer" @click="start('kit')">
+        one beam, all bolted, as a kit
       </button>
     </div>
     <p v-if="failure" class="text-fails mt-2 font-semibold" role="alert">{{ failure }}</p>
