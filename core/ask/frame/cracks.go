@@ -79,6 +79,21 @@ func (j *judged) cracks() []Crack {
 	return out[:min(len(out), mostCracks)]
 }
 
+// wearUnknown are members of aluminium that are welded: EN 1999-1-3 asks for details that a drawing of bars
+// does not tell.
+func (j *judged) wearUnknown() (out []string) {
+	for i := range j.m.bars {
+		b := &j.m.bars[i]
+		if b.Stock.Timber || b.Stock.Weld == 0 || b.Stock.Weld >= 1 {
+			continue
+		}
+		if slices.ContainsFunc(j.m.places[i], func(p place) bool { return p.weld }) {
+			out = append(out, b.Member.Name)
+		}
+	}
+	return out
+}
+
 // normal is the stress along a bar at a place, Pa: pull and both bendings, on whichever side of it is worse.
 func (m *model) normal(a *answer, bar int, at float64) (most float64) {
 	b := &m.bars[bar]

@@ -54,6 +54,9 @@ type Picture struct {
 	Bent    *Bent            `json:"bent,omitempty"`    // at rest
 	Cracks  []Crack          `json:"cracks,omitempty"`  // at rest
 	Lighter []Lighter        `json:"lighter,omitempty"` // at rest
+	// welded members of which it is not known how bumps wear them
+	WearUnknown []string        `json:"wearUnknown,omitempty"`
+	Deep        finding.Measure `json:"deep"` // from the highest top to the lowest underside
 }
 
 // MemberUse is a member with what its worst case takes of its strength.
@@ -305,6 +308,9 @@ func judge(r *rig.Rig, want func(id string) bool) *judged {
 	each(len(cs), func(i int) {
 		o := &found[i]
 		o.a, o.ok = j.m.solve(&cs[i], all, true)
+		if o.a != nil && o.a.err == nil && o.ok {
+			j.m.mixed(&cs[i], all, o.a)
+		}
 		if o.a != nil && o.a.err == nil && o.a.uses[o.a.worst].share > 1 {
 			o.likely, _ = j.m.solve(&cs[i], all, false)
 		}
@@ -419,6 +425,9 @@ func (j *judged) strength(code, title string) finding.Finding {
 	f.Says = append(
 		said.Say("% is loaded to % of its strength: ", j.name(bar), said.Share(math.Round(share*100)/100)),
 		c.name...)
+	if u.mixed {
+		f.Says = append(f.Says, said.Say(", one load at its most and another at its least")...)
+	}
 	if u.cut {
 		f.Says = append(f.Says, said.Say(", where it is cut")...)
 	}

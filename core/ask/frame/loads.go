@@ -210,6 +210,7 @@ type loader struct {
 	cross, along []bearer
 	c            *frame3d.Case
 	room         frame3d.Buffer
+	alone        bool // without the frame's own weight and the axle's
 }
 
 // under are the cross members that lie under a place across: of those that stand in one line the nearest,
@@ -310,6 +311,9 @@ func (l *loader) weigh(all []body, push field, high bool) bool {
 	ok := true
 	extra := 1 + parts.Extra(l.r.Trailer.Frame)
 	for e, p := range l.pieces {
+		if l.alone {
+			break
+		}
 		r := &l.bars[p.bar]
 		if p.to-p.from < 1e-9 {
 			continue
@@ -338,7 +342,7 @@ func (l *loader) weigh(all []body, push field, high bool) bool {
 			ok = l.press(foot, vec{X: f.X / n, Y: f.Y / n, Z: ws[k]}) && ok
 		}
 	}
-	if len(l.hubs) > 0 {
+	if len(l.hubs) > 0 && !l.alone {
 		m := float64(l.r.Gear().Value)
 		for _, h := range l.hubs {
 			for _, node := range h {

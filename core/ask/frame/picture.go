@@ -56,10 +56,27 @@ func picture(j *judged) *Picture {
 			p.Twist.Bounces, p.Twist.Swings = j.swings()
 		}
 		p.Bent, p.Cracks, p.Lighter = j.bent(), j.cracks(), j.lighter()
+		p.WearUnknown = j.wearUnknown()
 	}
+	p.Deep = *finding.Exactly(quantity.KindLength, deep(r.Drawn.Bars))
 	p.Cost = cost(r.Drawn.Bars)
 	p.Views = views(j, p)
 	return p
+}
+
+// deep is how far the frame reaches from its highest top to its lowest underside, m.
+func deep(bars []parts.FrameBar) float64 {
+	low, high := math.Inf(1), math.Inf(-1)
+	for i := range bars {
+		b := &bars[i]
+		half := math.Abs(b.Axes[1].Z)*b.Wide/2 + math.Abs(b.Axes[2].Z)*b.High/2
+		low = math.Min(low, math.Min(b.From.Z, b.To.Z)-half)
+		high = math.Max(high, math.Max(b.From.Z, b.To.Z)+half)
+	}
+	if !(high > low) {
+		return 0
+	}
+	return high - low
 }
 
 // ends are the greatest force and the greatest moment at both ends of a bar over all cases, each as one

@@ -20,6 +20,7 @@ type use struct {
 	axial, bend, sideways, twist float64 // Pa, what it is made of
 	open                         float64 // share that torsion takes of an open section
 	cut                          bool    // where something is cut away
+	mixed                        bool    // with one load at its most and another at its least
 }
 
 // answer is how the frame answers a case.
@@ -31,7 +32,10 @@ type answer struct {
 	s      *frame3d.Solution
 	c      *frame3d.Case
 	lifted bool // a wheel stands off the ground
-	err    error
+
+	solver       *frame3d.Solver // on the supports that it stands on
+	cross, along []bearer
+	err          error
 }
 
 // solve answers a case; all masses as they are most likely, or at their most.
@@ -62,6 +66,7 @@ func (m *model) solve(c *loadCase, all []body, high bool) (*answer, bool) {
 		}
 		supports, solver, a.lifted = rest, next, true
 	}
+	a.solver, a.cross, a.along = solver, l.cross, l.along
 	a.uses = make([]use, len(m.bars))
 	for e := range m.pieces {
 		a.uses[m.pieces[e].bar].raise(m.used(a.s, e, &l.room))
@@ -98,10 +103,7 @@ func (m *model) rising(on []frame3d.Support, s *frame3d.Solution) (out []frame3d
 func (m *model) used(s *frame3d.Solution, e int, room *frame3d.Buffer) (worst use) {
 	p := &m.pieces[e]
 	r := &m.bars[p.bar]
-	whole := left{wy: r.Section.Wy, wz: r.Section.Wz, wt: r.Twist.Wt, area: r.Section.Area, open: r.Twist.Open}
-	if r.Section.FreeBendsAside {
-		whole.wy, whole.wz = r.Section.WMinor, r.Section.WMinor
-	}
+	whole := wholeOf(r)
 	for _, in := range s.AlongIn(room, e) {
 		worst.raise(m.stressed(p, &whole, &in, p.from+in.At))
 	}
@@ -133,6 +135,15 @@ func (m *model) used(s *frame3d.Solution, e int, room *frame3d.Buffer) (worst us
 type left struct {
 	wy, wz, wt, area, y, z float64
 	open                   bool
+}
+
+// wholeOf is a bar's whole section.
+func wholeOf(r *parts.FrameBar) left {
+	l := left{wy: r.Section.Wy, wz: r.Section.Wz, wt: r.Twist.Wt, area: r.Section.Area, open: r.Twist.Open}
+	if r.Section.FreeBendsAside {
+		l.wy, l.wz = r.Section.WMinor, r.Section.WMinor
+	}
+	return l
 }
 
 // raise keeps the greater use, and the greater torsion of an open section.

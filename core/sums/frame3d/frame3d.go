@@ -141,7 +141,7 @@ type element struct {
 	arm    [2]Vec // own axes
 	loose  []int
 	inner  [][]float64 // inverse of K_RR + S of the loose ends
-	kWhole matrix      // before the ends were taken in
+	kWhole *matrix     // before loose ends were taken in; nil: there are none
 }
 
 // Axes are a member's own x, y and z; nil where it has no length.
@@ -225,7 +225,7 @@ func ready(model *Model, i int) (*element, error) {
 	if !(l > 1e-6) || math.IsInf(l, 0) {
 		return nil, bad("it has no length")
 	}
-	e := &element{m: m, l: l, axes: AxesOf(d, m.Roll), kWhole: stiffness(m, l)}
+	e := &element{m: m, l: l, axes: AxesOf(d, m.Roll), k: stiffness(m, l)}
 	e.arm = [2]Vec{into(e.axes, m.Ends[0].Arm), into(e.axes, m.Ends[1].Arm)}
 	if err := e.condense(); err != nil {
 		return nil, bad("its ends leave it free to slide or to turn")
@@ -239,7 +239,6 @@ func ready(model *Model, i int) (*element, error) {
 //	u_R = (K_RR + S)⁻¹·(S·d_R − K_RN·d_N + f_R)
 //	K* = [K_NN − K_NR·A·K_RN, K_NR·A·S; S·A·K_RN, S − S·A·S],  A = (K_RR + S)⁻¹
 func (e *element) condense() error {
-	e.k = e.kWhole
 	for end := range 2 {
 		for d := range 6 {
 			if e.m.Ends[end].Loose[d] {
@@ -251,6 +250,9 @@ func (e *element) condense() error {
 	if n == 0 {
 		return nil
 	}
+	whole := e.k
+	e.kWhole = &whole
+	var back matrix // displacement of the member's own ends from that of its nodes, own axes
 	a := make([][]float64, n)
 	for i, r := range e.loose {
 		a[i] = make([]float64, n)
@@ -280,12 +282,12 @@ func (e *element) condense() error {
 					v -= inv[i][j] * e.spring(r)
 				}
 			}
-			e.back[e.loose[i]][c] = -v
+			back[e.loose[i]][c] = -v
 		}
 	}
 	for c := range 12 {
 		if !isLoose[c] {
-			e.back[c][c] = 1
+			back[c][c] = 1
 		}
 	}
 	// K* = backᵀ·K·back + (I − back)ᵀ·S·(I − back), both parts of the strain energy
@@ -293,7 +295,7 @@ func (e *element) condense() error {
 	for r := range 12 {
 		for c := range 12 {
 			for x := range 12 {
-				kb[r][c] += e.kWhole[r][x] * e.back[x][c]
+				kb[r][c] += e.kWhole[r][x] * back[x][c]
 			}
 		}
 	}
@@ -301,10 +303,10 @@ func (e *element) condense() error {
 		for c := range 12 {
 			v := 0.0
 			for x := range 12 {
-				v += e.back[x][r] * kb[x][c]
+				v += back[x][r] * kb[x][c]
 			}
 			for _, x := range e.loose {
-				v += (unit(x, r) - e.back[x][r]) * e.spring(x) * (unit(x, c) - e.back[x][c])
+				v += (unit(x, r) - back[x][r]) * e.spring(x) * (unit(x, c) - back[x][c])
 			}
 			e.k[r][c] = v
 		}

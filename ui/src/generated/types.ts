@@ -1735,6 +1735,7 @@ export interface Picture {
   cases?: CaseUse[];
   cost?: Measure;
   cracks?: Crack[];
+  deep: Measure;
   empty?: Bit[];
   lighter?: Lighter[];
   mass: Measure;
@@ -1742,6 +1743,7 @@ export interface Picture {
   pieces: PieceRow[];
   twist?: Twist;
   views: View[];
+  wearUnknown?: string[];
   whole: boolean;
 }
 export interface Bent {

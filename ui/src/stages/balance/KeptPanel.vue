@@ -30,6 +30,7 @@ const rows = computed<Row[]>(() => {
     const of: [string, Measure | undefined, Measure | undefined][] = [
       ['Frame’s members', a.frame.mass, b.frame.mass],
       ['Their metres cost', a.frame.cost, b.frame.cost],
+      ['Frame’s height', a.frame.deep, b.frame.deep],
       ['Corner dips under 100 kg', a.frame.twist?.corner, workspace.settledReport?.frame?.twist?.corner],
     ]
     for (const [name, x, y] of of)

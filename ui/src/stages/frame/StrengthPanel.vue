@@ -104,6 +104,10 @@ const bar = (share: number) => `${Math.min(100, Math.round(share * 100))}%`
           A comparison (EN 1993-1-9, bumps of ±0.5 to ±1 g), not a life in years. Look there each season.
         </p>
       </section>
+      <p v-if="rest?.wearUnknown?.length" class="mt-3 text-sm" data-wear>
+        How bumps wear welded aluminium is not known here: {{ rest.wearUnknown.join(', ') }}. Have the welds
+        looked at each season.
+      </p>
       <h2 class="mt-4 text-lg font-bold">Members</h2>
       <div class="overflow-x-auto" tabindex="0" role="region" aria-label="Members">
         <table class="mt-1 w-full min-w-[38rem] text-sm" data-members>

@@ -1,0 +1,39 @@
+package frame_test
+
+import (
+	"math"
+	"testing"
+
+	"zygonos/core/ask/frame"
+	"zygonos/core/rig"
+)
+
+// Two boxes on the same rig, one before the axle and one behind it, each 150 ± 100 kg. The drawbar bears most
+// with the front one at 250 and the rear one at 50: no less than that very rig says, and hardly more. Both at
+// their most says too little.
+func TestMixed(t *testing.T) {
+	at := func(front, rear, doubt string) *rig.Rig {
+		box := func(mass string) string {
+			return `{"order":3,"name":"Box","mass":{"value":` + mass + `,"plusMinus":` + doubt + `,"how":"weighed"},
+				"size":{"length":{"value":0.4,"how":"weighed"},"width":{"value":0.4,"how":"weighed"},"height":{"value":0.3,"how":"weighed"}},"centre":{}}`
+		}
+		return resolve(t, doc(usual), "/loads/crate/mass/value", "20", "/loads/a", box(front), "/loads/b", box(rear),
+			"/outings/o/layouts/t/placements/a", `{"on":"deck","at":{"back":0.05}}`,
+			"/outings/o/layouts/t/placements/b", `{"on":"deck","at":{"back":2.05}}`)
+	}
+	use := func(r *rig.Rig) float64 {
+		for _, m := range frame.Whole(r).Members {
+			if m.Name == "drawbar" {
+				return m.Use.Value
+			}
+		}
+		return math.NaN()
+	}
+	mixed, both, exact := use(at("150", "150", "100")), use(at("250", "250", "0")), use(at("250", "50", "0"))
+	if !(both < exact*0.95) {
+		t.Fatalf("both at their most %v, front heavy %v", both, exact)
+	}
+	if mixed < exact-1e-9 || mixed > exact*1.1 {
+		t.Errorf("mixed %v, the rig itself %v", mixed, exact)
+	}
+}
