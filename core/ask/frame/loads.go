@@ -112,8 +112,9 @@ func (b *model) wheelsOf(front, rear, left, right, first, base float64, turn int
 
 // grid are nine places of a footprint, each the middle of a ninth of it.
 func grid(x0, x1, y0, y1 float64) (out []vec) {
-	for i := range 3 {
-		for k := range 3 {
+	out = make([]vec, 0, 9)
+	for k := range 3 { // along each line, so that what lies under it is found once
+		for i := range 3 {
 			out = append(out, vec{
 				X: x0 + (x1-x0)*(2*float64(i)+1)/6, Y: y0 + (y1-y0)*(2*float64(k)+1)/6,
 			})
@@ -210,12 +211,18 @@ type loader struct {
 	cross, along []bearer
 	c            *frame3d.Case
 	room         frame3d.Buffer
+	lastY        float64 // what lay under the last place across
+	lastOut      []bearer
 	alone        bool // without the frame's own weight and the axle's
 }
 
 // under are the cross members that lie under a place across: of those that stand in one line the nearest,
 // and none that ends well beside it while others do not.
 func (l *loader) under(y float64) (out []bearer) {
+	if l.lastOut != nil && y == l.lastY {
+		return l.lastOut
+	}
+	defer func() { l.lastY, l.lastOut = y, out }()
 	beside := func(b *bearer) float64 { return math.Max(0, math.Max(b.low-y, y-b.high)) }
 	least := math.Inf(1)
 	for i := range l.cross {
@@ -310,6 +317,10 @@ func still(k float64) field { return func(vec) vec { return vec{Z: -k * quantity
 func (l *loader) weigh(all []body, push field, high bool) bool {
 	ok := true
 	extra := 1 + parts.Extra(l.r.Trailer.Frame)
+	l.c.Points = slices.Grow(l.c.Points, 18*len(all)) // nine places, two members each
+	if !l.alone {
+		l.c.Lines = slices.Grow(l.c.Lines, len(l.pieces))
+	}
 	for e, p := range l.pieces {
 		if l.alone {
 			break

@@ -312,30 +312,22 @@ func (s *Solver) Solve(c *Case) *Solution {
 	for _, l := range c.Nodes {
 		add(l.Node, l.Force, l.Moment)
 	}
-	own := make([][12]float64, len(s.els)) // what the loads along a member do to its rigid ends
-	out := &Solution{
-		Moved: make(
-			[][6]float64,
-			nodes,
-		), s: s, c: c, points: make([][]int, len(s.els)), lines: make([][]int, len(s.els)),
-	}
+	sent := make([][12]float64, len(s.els)) // what the loads along a member do to its rigid ends …
+	out := &Solution{Moved: make([][6]float64, nodes), s: s, c: c}
+	out.points = gathered(len(s.els), len(c.Points), func(i int) int { return c.Points[i].Member })
+	out.lines = gathered(len(s.els), len(c.Lines), func(i int) int { return c.Lines[i].Member })
 	for i := range c.Points {
-		p := &c.Points[i]
-		if p.Member >= 0 && p.Member < len(s.els) {
-			out.points[p.Member] = append(out.points[p.Member], i)
-			s.els[p.Member].point(&own[p.Member], p.At, p.Force, p.Moment)
+		if p := &c.Points[i]; p.Member >= 0 && p.Member < len(s.els) {
+			s.els[p.Member].point(&sent[p.Member], p.At, p.Force, p.Moment)
 		}
 	}
 	for i := range c.Lines {
-		l := &c.Lines[i]
-		if l.Member >= 0 && l.Member < len(s.els) {
-			out.lines[l.Member] = append(out.lines[l.Member], i)
-			s.els[l.Member].line(&own[l.Member], l)
+		if l := &c.Lines[i]; l.Member >= 0 && l.Member < len(s.els) {
+			s.els[l.Member].line(&sent[l.Member], l)
 		}
 	}
-	sent := make([][12]float64, len(s.els))
-	for i, e := range s.els {
-		sent[i] = e.pass(&own[i])
+	for i, e := range s.els { // … and what they pass on to the nodes
+		sent[i] = e.pass(&sent[i])
 		for end := range 2 {
 			f := outOf(e.axes, Vec{X: sent[i][end*6], Y: sent[i][end*6+1], Z: sent[i][end*6+2]})
 			m := outOf(e.axes, Vec{X: sent[i][end*6+3], Y: sent[i][end*6+4], Z: sent[i][end*6+5]})
@@ -366,6 +358,32 @@ func (s *Solver) Solve(c *Case) *Solution {
 				f += e.k[r][x] * u[x]
 			}
 			out.Ends[i][r] = f
+		}
+	}
+	return out
+}
+
+// gathered are the indexes of n loads by the member that each acts on, all in one piece of memory.
+func gathered(members, n int, of func(int) int) [][]int {
+	out := make([][]int, members)
+	if n == 0 {
+		return out
+	}
+	count := make([]int, members)
+	for i := range n {
+		if m := of(i); m >= 0 && m < members {
+			count[m]++
+		}
+	}
+	all := make([]int, n)
+	at := 0
+	for m, c := range count {
+		out[m] = all[at : at : at+c]
+		at += c
+	}
+	for i := range n {
+		if m := of(i); m >= 0 && m < members {
+			out[m] = append(out[m], i)
 		}
 	}
 	return out
