@@ -127,3 +127,27 @@ func TestSeat(t *testing.T) {
 		}
 	}
 }
+
+// Vented as asked, a frame lacks no vent, keeps its other cuts, and asks for nothing twice.
+func TestVents(t *testing.T) {
+	p := sample.Plan(t)
+	for _, q := range []begin.Asked{{What: "frame", Kind: "a-frame"}, {What: "vents", ID: "v"}} {
+		q.Trailer = "t"
+		ops, err := begin.Patch(p, &q)
+		if err != nil {
+			t.Fatal(err)
+		}
+		if p, err = plan.Apply(p, ops); err != nil {
+			t.Fatal(err)
+		}
+		if bad := plan.Clean(p); len(bad) > 0 {
+			t.Fatal(bad)
+		}
+	}
+	if left := parts.Vents(p.Trailers["t"].Frame); len(left) != 0 {
+		t.Errorf("%+v", left)
+	}
+	if _, err := begin.Patch(p, &begin.Asked{What: "vents", ID: "w", Trailer: "t"}); err == nil {
+		t.Error("vented twice")
+	}
+}

@@ -79,6 +79,11 @@ func closes(A, B *FrameBar, toward r3.Vec, at, atB float64) (n r3.Vec, off float
 			n, off = axis, v
 		}
 	}
+	if math.Min(atB, B.Length-atB) <= endZone { // B may end against A's side
+		if v := math.Abs(r3.Dot(d, B.Axes[0])) - A.reach(B.Axes[0]); v > off {
+			n, off = B.Axes[0], v
+		}
+	}
 	if B.round() { // it has no faces: square to its line, in the plane of both
 		if p := r3.Sub(toward, r3.Scale(r3.Dot(toward, B.Axes[0]), B.Axes[0])); r3.Norm(p) > 0.1 &&
 			r3.Norm(r3.Sub(d, r3.Scale(r3.Dot(d, B.Axes[0]), B.Axes[0]))) < (A.High+B.High)/2 {

@@ -15,6 +15,11 @@ type Frame struct {
 	AxleSeat *length `json:"axleSeat,omitempty" is:"height of the rails over the axle, -0.2..0.5"`
 	// what welds, paint and fasteners add, share of the members' weight
 	Extra *float64 `json:"extra,omitempty" is:"share for welds and paint, share 0..0.3"`
+	// it goes to the zinc bath, and how large that is
+	Dipped   bool    `json:"dipped,omitempty"`
+	BathLong *length `json:"bathLong,omitempty" is:"length of the bath, >0..30"`
+	BathWide *length `json:"bathWide,omitempty" is:"width of the bath, >0..5"`
+	BathDeep *length `json:"bathDeep,omitempty" is:"depth of the bath, >0..6"`
 	// what there is to cut it from
 	Bars map[string]BarStock `json:"bars,omitempty" is:"bar"`
 	Kerf *length             `json:"kerf,omitempty" is:"kerf of the saw, 0..0.02"`
@@ -54,6 +59,9 @@ type Member struct {
 	Bolt      length `json:"bolt,omitempty" is:"bolt's diameter, 0..0.05"`
 	BoltGrade string `json:"boltGrade,omitempty" is:"grade of bolt, key bolts"`
 	BoltGauge length `json:"boltGauge,omitempty" is:"distance between the bolts, 0..1"`
+	// its ends are closed by a cap or a plate
+	FromCap bool `json:"fromCap,omitempty"`
+	ToCap   bool `json:"toCap,omitempty"`
 	// what is taken out of it
 	Cuts map[string]MemberCut `json:"cuts,omitempty" is:"cut"`
 }

@@ -7,6 +7,7 @@ import (
 	"gonum.org/v1/gonum/spatial/r3"
 
 	"zygonos/core/facts/catalogue"
+	"zygonos/core/facts/norms"
 	"zygonos/core/lang/finding"
 	"zygonos/core/lang/quantity"
 	"zygonos/core/lang/said"
@@ -155,6 +156,13 @@ func (r *Rig) bits() (out []bit) {
 			Nominal: d.Mass * (1 + extra), Low: d.Mass * (1 - mill), High: d.Mass * (1 + 2*extra + mill),
 		},
 	})
+	if t.Frame.Dipped {
+		_, zinc := parts.Galvanised(d.Bars)
+		out = append(out, bit{
+			path: r.trailerPath("/frame/dipped"), name: "zinc", how: plan.Typical, at: front.Plus(d.Centre.X),
+			mass: span{Nominal: zinc, Low: zinc / norms.ZincOften, High: zinc * norms.ZincOften},
+		})
+	}
 	gear := r.Gear()
 	if t.RunningGear == nil {
 		r.rough(r.trailerPath("/runningGear"), said.Say("the weight of axle, springs and wheels"),

@@ -56,7 +56,8 @@ type Picture struct {
 	Lighter []Lighter        `json:"lighter,omitempty"` // at rest
 	// welded members of which it is not known how bumps wear them
 	WearUnknown []string        `json:"wearUnknown,omitempty"`
-	Deep        finding.Measure `json:"deep"` // from the highest top to the lowest underside
+	Dip         *Dip            `json:"dip,omitempty"` // at rest
+	Deep        finding.Measure `json:"deep"`          // from the highest top to the lowest underside
 }
 
 // MemberUse is a member with what its worst case takes of its strength.
@@ -198,6 +199,7 @@ func (j *judged) findings() []finding.Finding {
 	if f, is := cuts(j.r); is {
 		out = append(out, f)
 	}
+	out = append(out, dipped(j.r)...)
 	if f, is := height(j.r); is {
 		out = append(out, f)
 	}

@@ -56,7 +56,7 @@ func picture(j *judged) *Picture {
 			p.Twist.Bounces, p.Twist.Swings = j.swings()
 		}
 		p.Bent, p.Cracks, p.Lighter = j.bent(), j.cracks(), j.lighter()
-		p.WearUnknown = j.wearUnknown()
+		p.WearUnknown, p.Dip = j.wearUnknown(), dip(r)
 	}
 	p.Deep = *finding.Exactly(quantity.KindLength, deep(r.Drawn.Bars))
 	p.Cost = cost(r.Drawn.Bars)

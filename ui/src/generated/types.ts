@@ -807,8 +807,12 @@ export interface Frame {
   bars?: {
     [k: string]: BarStock;
   };
+  bathDeep?: number;
+  bathLong?: number;
+  bathWide?: number;
   carry?: number;
   carryMass?: number;
+  dipped?: boolean;
   extra?: number;
   headHoles?: number;
   headTakes?: number;
@@ -843,6 +847,7 @@ export interface Member {
     [k: string]: MemberCut;
   };
   from: FramePoint;
+  fromCap?: boolean;
   fromJoint?: string;
   name: string;
   order: number;
@@ -850,6 +855,7 @@ export interface Member {
   role?: string;
   roll?: number;
   to: FramePoint;
+  toCap?: boolean;
   toJoint?: string;
 }
 export interface MemberCut {
@@ -1736,6 +1742,7 @@ export interface Picture {
   cost?: Measure;
   cracks?: Crack[];
   deep: Measure;
+  dip?: Dip;
   empty?: Bit[];
   lighter?: Lighter[];
   mass: Measure;
@@ -1768,6 +1775,26 @@ export interface Crack {
   path: string;
   range: Measure;
   share: Measure;
+}
+export interface Dip {
+  area: Measure;
+  deep: Measure;
+  dipped: boolean;
+  laps?: Sentence[];
+  long: Measure;
+  rows: DipRow[];
+  wide: Measure;
+  zinc: Measure;
+}
+export interface DipRow {
+  bursts?: boolean;
+  mark: string;
+  name: string;
+  path: string;
+  says: Sentence;
+  small?: boolean;
+  stands?: boolean;
+  wants: Measure;
 }
 export interface Bit {
   at: number;

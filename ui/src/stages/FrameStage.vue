@@ -7,6 +7,7 @@ import { useWorkspace } from '@/stores/workspace'
 import KeptPanel from './balance/KeptPanel.vue'
 import CutGatePanel from './frame/CutGatePanel.vue'
 import CutPanel from './frame/CutPanel.vue'
+import DipPanel from './frame/DipPanel.vue'
 import FrameDrawing from './frame/FrameDrawing.vue'
 import MemberTray from './frame/MemberTray.vue'
 import SectionPanel from './frame/SectionPanel.vue'
@@ -16,7 +17,7 @@ import WeightPanel from './frame/WeightPanel.vue'
 
 const workspace = useWorkspace()
 const frame = computed(() => workspace.report?.frame)
-const tabs = ['Strength', 'Weight', 'Sections', 'Cut list', 'Before you cut']
+const tabs = ['Strength', 'Weight', 'Sections', 'Cut list', 'Dipping', 'Before you cut']
 </script>
 
 <template>
@@ -32,6 +33,7 @@ const tabs = ['Strength', 'Weight', 'Sections', 'Cut list', 'Before you cut']
           <TabPanel tabindex="-1"><WeightPanel :frame="frame" /></TabPanel>
           <TabPanel tabindex="-1"><SectionPanel /></TabPanel>
           <TabPanel tabindex="-1"><CutPanel /></TabPanel>
+          <TabPanel tabindex="-1"><DipPanel /></TabPanel>
           <TabPanel tabindex="-1"><CutGatePanel /></TabPanel>
         </TabPanels>
       </TabGroup>

@@ -51,6 +51,8 @@ const joints = computed<PlanField[]>(() => [
   { at: 'role', label: 'It is a', options: choices(roleWords(term)) },
   { at: 'fromJoint', label: 'Joined where it begins', options: choices(memberJointWords), usual: 'weld' },
   { at: 'toJoint', label: 'Joined where it ends', options: choices(memberJointWords), usual: 'weld' },
+  { at: 'fromCap', label: 'A cap where it begins', on: true },
+  { at: 'toCap', label: 'A cap where it ends', on: true },
   ...where(
     member.value?.fromJoint === 'bolt' || member.value?.toJoint === 'bolt',
     { at: 'bolts', label: 'Bolts at an end', whole: true },
