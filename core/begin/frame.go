@@ -63,41 +63,55 @@ func tube(moment float64, rail bool) plan.Profile {
 // sides in the order of their sign.
 var sides = [2]string{"left", "right"}
 
-// frame lays out a ladder frame under the deck: two rails along its sides, cross members flush between
-// them, and a drawbar: a single beam under those (beam), two that run together (a-frame), a beam with bolted
-// cross members (kit), or the rails themselves that bend in to the coupling (camper).
-func frame(p *plan.Plan, q *Asked) ([]finding.Op, error) {
-	t := p.Trailers[q.Trailer]
+// Ladder is a ladder frame under a deck: two rails along its sides, cross members flush between them, and a
+// drawbar: a single beam under those (beam), two that run together (a-frame), a beam with bolted cross members
+// (kit), or the rails themselves that bend in to the coupling (camper).
+type Ladder struct {
+	Kind              string
+	Cross             int // how many cross members; two at least
+	Rail, Rung, Beam  plan.Profile
+	long, wide, front float64
+}
+
+// NewLadder is what a frame of a kind begins with on a trailer: sections the lightest usual ones that bear by
+// docs/method/frame.md, cross members at most 0.6 m apart. The error is a Refusal.
+func NewLadder(p *plan.Plan, trailer, kind string) (*Ladder, error) {
+	t := p.Trailers[trailer]
 	if t.CouplingToDeck == nil {
 		return nil, Refusal("Fill in first how far behind the coupling the deck begins: the drawbar follows from it.")
 	}
-	front := float64(t.CouplingToDeck.Value)
-	if front < 0.2 {
+	l := &Ladder{Kind: kind, front: float64(t.CouplingToDeck.Value)}
+	if l.front < 0.2 {
 		return nil, Refusal("The deck begins at the coupling itself: there is no room for a drawbar.")
 	}
-	long, wide := deck(p, q.Trailer)
-	l, half := float64(long), float64(wide)/2
+	long, wide := deck(p, trailer)
+	l.long, l.wide = float64(long), float64(wide)
 	gross := usualGross
 	if t.Label != nil {
 		gross = float64(t.Label.Value)
 	}
 	g := gross * shock * quantity.Gravity
-	n := max(2, int(math.Ceil((l-0.05)/crossApart))+1)
+	l.Cross = max(2, int(math.Ceil((l.long-0.05)/crossApart))+1)
 	// half the load on half the cross members; half of it on a rail that reaches over its springs; the ball
 	// load on the free drawbar (docs/method/frame.md)
-	cross := tube(g/2/(float64(n)/2)*2*half/8, false)
-	rail := tube(g/2*l/10, true)
-	if q.Kind == "camper" { // what campers have: few cross members, rails of thin channel, as it is taped
-		rail = plan.Profile{Shape: "channel", Height: 0.120, Width: 0.050, Wall: 0.003, Material: "s235"}
-		cross = plan.Profile{Shape: "channel", Height: 0.080, Width: 0.040, Wall: 0.003, Material: "s235"}
-		n = max(3, n/2+1)
+	l.Rung = tube(g/2/(float64(l.Cross)/2)*l.wide/8, false)
+	l.Rail = tube(g/2*l.long/10, true)
+	l.Beam = tube(g*usualBall*l.front, false)
+	switch kind {
+	case "a-frame":
+		l.Beam = tube(g*usualBall*l.front/2, true)
+	case "camper": // what campers have: few cross members, rails of thin channel, as it is taped
+		l.Rail = plan.Profile{Shape: "channel", Height: 0.120, Width: 0.050, Wall: 0.003, Material: "s235"}
+		l.Rung = plan.Profile{Shape: "channel", Height: 0.080, Width: 0.040, Wall: 0.003, Material: "s235"}
+		l.Cross = max(3, l.Cross/2+1)
 	}
-	beam := tube(g*usualBall*front, false)
-	if q.Kind == "a-frame" {
-		beam = tube(g*usualBall*front/2, true)
-	}
+	return l, nil
+}
+
+// Members lays the frame out.
+func (l *Ladder) Members() map[string]plan.Member {
 	members := map[string]plan.Member{}
-	add := func(id, name string, role plan.Role, pr plan.Profile, from, to [3]float64) {
+	put := func(id, name string, role plan.Role, pr plan.Profile, from, to [3]float64) {
 		at := func(v [3]float64) plan.FramePoint {
 			return plan.FramePoint{Back: mm(v[0]), Right: mm(v[1]), Up: mm(v[2])}
 		}
@@ -105,48 +119,35 @@ func frame(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 			Order: len(members) + 1, Name: name, Role: role, From: at(from), To: at(to), Profile: pr,
 		}
 	}
-	y := half - float64(rail.Width)/2
-	add("rail-left", "Left rail", plan.RoleRail, rail, [3]float64{0, -y}, [3]float64{l, -y})
-	add("rail-right", "Right rail", plan.RoleRail, rail, [3]float64{0, y}, [3]float64{l, y})
-	inner := y - float64(rail.Width)/2
-	at := func(i int) float64 {
-		return float64(cross.Width)/2 + float64(i)*(l-float64(cross.Width))/float64(n-1)
-	}
+	n := max(2, l.Cross)
+	y := l.wide/2 - float64(l.Rail.Width)/2
+	put("rail-left", "Left rail", plan.RoleRail, l.Rail, [3]float64{0, -y}, [3]float64{l.long, -y})
+	put("rail-right", "Right rail", plan.RoleRail, l.Rail, [3]float64{0, y}, [3]float64{l.long, y})
+	inner, broad := y-float64(l.Rail.Width)/2, float64(l.Rung.Width)
+	at := func(i int) float64 { return broad/2 + float64(i)*(l.long-broad)/float64(n-1) }
 	for i := range n {
-		id := "cross-" + strconv.Itoa(i+1)
-		add(
-			id,
-			"Cross member "+strconv.Itoa(i+1),
-			plan.RoleCross,
-			cross,
-			[3]float64{at(i), -inner},
-			[3]float64{at(i), inner},
-		)
+		put("cross-"+strconv.Itoa(i+1), "Cross member "+strconv.Itoa(i+1), plan.RoleCross, l.Rung,
+			[3]float64{at(i), -inner}, [3]float64{at(i), inner})
 	}
-	back := at(n / 2)
-	switch q.Kind {
-	case "a-frame":
-		under := -float64(rail.Height)
-		for i, side := range sides {
-			sign := float64(2*i - 1)
-			add(
-				"drawbar-"+side, "Drawbar, "+side, plan.RoleDrawbar, beam,
-				[3]float64{-front + headRoom, sign * float64(beam.Width) / 2, under}, [3]float64{back, sign * y, under},
-			)
+	nose, back := -l.front+headRoom, at(n/2)
+	for i, side := range sides {
+		sign := float64(2*i - 1)
+		name := "Drawbar, " + side
+		switch l.Kind {
+		case "a-frame":
+			under := -float64(l.Rail.Height)
+			put("drawbar-"+side, name, plan.RoleDrawbar, l.Beam,
+				[3]float64{nose, sign * float64(l.Beam.Width) / 2, under}, [3]float64{back, sign * y, under})
+		case "camper": // from the deck's front each rail bends in
+			put("drawbar-"+side, name, plan.RoleDrawbar, l.Rail,
+				[3]float64{nose, sign * float64(l.Rail.Width) / 2, 0}, [3]float64{0, sign * y, 0})
 		}
-	case "camper": // the rails themselves run to the coupling: from the deck's front each bends in
-		for i, side := range sides {
-			sign := float64(2*i - 1)
-			add(
-				"drawbar-"+side, "Drawbar, "+side, plan.RoleDrawbar, rail,
-				[3]float64{-front + headRoom, sign * float64(rail.Width) / 2, 0}, [3]float64{0, sign * y, 0},
-			)
-		}
-	default:
-		add("drawbar", "Drawbar", plan.RoleDrawbar, beam,
-			[3]float64{-front + headRoom, 0, -float64(cross.Height)}, [3]float64{back + float64(cross.Width)/2, 0, -float64(cross.Height)})
 	}
-	if q.Kind == "kit" { // each end on four bolts in two rows
+	if l.Kind != "a-frame" && l.Kind != "camper" {
+		under := -float64(l.Rung.Height)
+		put("drawbar", "Drawbar", plan.RoleDrawbar, l.Beam, [3]float64{nose, 0, under}, [3]float64{back + broad/2, 0, under})
+	}
+	if l.Kind == "kit" { // each end on four bolts in two rows
 		for id, m := range members {
 			if m.Role == plan.RoleCross {
 				m.FromJoint, m.ToJoint = plan.JointBolt, plan.JointBolt
@@ -155,9 +156,16 @@ func frame(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 			}
 		}
 	}
-	return []finding.Op{
-		{Op: "add", Path: "/trailers/" + q.Trailer + "/frame", Value: plan.Frame{Members: members}},
-	}, nil
+	return members
+}
+
+// frame is what a frame of a kind begins as.
+func frame(p *plan.Plan, q *Asked) ([]finding.Op, error) {
+	l, err := NewLadder(p, q.Trailer, q.Kind)
+	if err != nil {
+		return nil, err
+	}
+	return []finding.Op{add("/trailers/"+q.Trailer+"/frame", plan.Frame{Members: l.Members()})}, nil
 }
 
 // mm is a length to a millimetre.

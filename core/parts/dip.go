@@ -3,10 +3,12 @@ package parts
 import (
 	"math"
 	"slices"
+	"strconv"
 
 	"gonum.org/v1/gonum/spatial/r3"
 
 	"zygonos/core/facts/norms"
+	"zygonos/core/lang/finding"
 	"zygonos/core/lang/quantity"
 	"zygonos/core/plan"
 	"zygonos/core/sums/section"
@@ -167,6 +169,11 @@ func Laps(bars []FrameBar, touches []Touch, ends [][2]EndCut) (out []Lap) {
 		butts := func(i, on int, at float64) bool {
 			return at < endZone && ends[i][0].Meets == on || at > bars[i].Length-endZone && ends[i][1].Meets == on
 		}
+		ended := func(x *FrameBar, at float64) bool { return at < endZone || at > x.Length-endZone }
+		crossing := r3.Norm(r3.Cross(a.Axes[0], b.Axes[0])) > 0.1
+		if crossing && ended(a, t.AtA) && ended(b, t.AtB) { // they run together in one point
+			continue
+		}
 		if seen[key] || butts(t.A, t.B, t.AtA) || butts(t.B, t.A, t.AtB) || a.round() || b.round() {
 			continue
 		}
@@ -225,6 +232,29 @@ func Vents(f *plan.Frame) map[string][]plan.MemberCut {
 				What: plan.CutHole, At: quantity.Length(math.Round(at*1000) / 1000), Size: quantity.Length(pair),
 			})
 		}
+	}
+	return out
+}
+
+// VentOps put the vents that a frame lacks into its members; path ends before a member's key, and id begins
+// the new cuts' keys.
+func VentOps(f *plan.Frame, path, id string) (out []finding.Op) {
+	missing := Vents(f)
+	for _, key := range plan.Ordered(f.Members, func(m plan.Member) int { return m.Order }) {
+		if len(missing[key]) == 0 {
+			continue
+		}
+		cuts := map[string]plan.MemberCut{}
+		last := 0
+		for k, c := range f.Members[key].Cuts {
+			cuts[k] = c
+			last = max(last, c.Order)
+		}
+		for i, c := range missing[key] {
+			c.Order = last + i + 1
+			cuts[id+"-"+strconv.Itoa(i)] = c
+		}
+		out = append(out, finding.Op{Op: "add", Path: path + key + "/cuts", Value: cuts})
 	}
 	return out
 }

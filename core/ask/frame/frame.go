@@ -153,6 +153,17 @@ func Check(r *rig.Rig) ([]finding.Finding, *Picture) {
 	return j.findings(), picture(j)
 }
 
+// Judge is what Check and Rest find, without the picture.
+func Judge(r *rig.Rig) []finding.Finding {
+	if r.Drawn == nil {
+		return nil
+	}
+	if f, broken := whole(r); broken {
+		return []finding.Finding{f}
+	}
+	return append(judge(r, quick).findings(), Rest(r)...)
+}
+
 // Rest judges it in all other cases.
 func Rest(r *rig.Rig) []finding.Finding {
 	if r.Drawn == nil || !r.Drawn.Whole {

@@ -23,6 +23,9 @@ const mostSizes = 3
 // Ways are larger sections for the member that is used most, for it alone and for all that are like it, and
 // a cross member more beside it. What each adds is said; the lighter comes first.
 func Ways(r *rig.Rig, f *finding.Finding) (out []finding.Way) {
+	if r.Drawn != nil && f.Code == CodeVents {
+		return drilled(r)
+	}
 	if r.Drawn == nil || f.Code != CodeStrength && f.Code != CodeCases {
 		return nil
 	}
@@ -69,6 +72,17 @@ func Ways(r *rig.Rig, f *finding.Finding) (out []finding.Way) {
 	out = append(out, plates(bar, path)...)
 	slices.SortStableFunc(out, func(a, b finding.Way) int { return cmp.Compare(a.Effort, b.Effort) })
 	return out
+}
+
+// drilled are the vents that the frame lacks.
+func drilled(r *rig.Rig) []finding.Way {
+	ops := parts.VentOps(r.Trailer.Frame, "/trailers/"+r.Scope.Trailer+"/frame/members/", "vent")
+	if len(ops) == 0 {
+		return nil
+	}
+	return []finding.Way{{
+		Variant: finding.Variant{Name: said.Say("drill a pair of holes near each shut end"), Patch: ops}, Effort: 0.1,
+	}}
 }
 
 // plates close a member's notches, and leave them out.
