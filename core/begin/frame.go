@@ -108,6 +108,9 @@ func NewLadder(p *plan.Plan, trailer, kind string) (*Ladder, error) {
 	return l, nil
 }
 
+// Long is how long the deck is, m.
+func (l *Ladder) Long() float64 { return l.long }
+
 // Members lays the frame out.
 func (l *Ladder) Members() map[string]plan.Member {
 	members := map[string]plan.Member{}

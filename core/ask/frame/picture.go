@@ -58,14 +58,14 @@ func picture(j *judged) *Picture {
 		p.Bent, p.Cracks, p.Lighter = j.bent(), j.cracks(), j.lighter()
 		p.WearUnknown, p.Dip = j.wearUnknown(), dip(r)
 	}
-	p.Deep = *finding.Exactly(quantity.KindLength, deep(r.Drawn.Bars))
+	p.Deep = *finding.Exactly(quantity.KindLength, Deep(r.Drawn.Bars))
 	p.Cost = cost(r.Drawn.Bars)
 	p.Views = views(j, p)
 	return p
 }
 
-// deep is how far the frame reaches from its highest top to its lowest underside, m.
-func deep(bars []parts.FrameBar) float64 {
+// Deep is how far the frame reaches from its highest top to its lowest underside, m.
+func Deep(bars []parts.FrameBar) float64 {
 	low, high := math.Inf(1), math.Inf(-1)
 	for i := range bars {
 		b := &bars[i]
