@@ -24,9 +24,10 @@ func TestStory(t *testing.T) {
 		{"skarrow-hut", "boat-day", "grey-flatbed", finding.Tight, "balance.ball-window", finding.Tight},
 		{"heather-hives", "to-the-heather", "low-kit", finding.Unknown, "towing.link.hitch", finding.Unknown},
 		{"heather-hives", "to-the-heather", "high-box", finding.Fails, "towing.link.ball-limit", finding.Fails},
-		{"ostrel-lock", "clay-day", "lock-trailer", finding.Tight, "frame.strength", finding.Holds},
+		// clay that nobody raked level brings the rails close to their limit
+		{"ostrel-lock", "clay-day", "lock-trailer", finding.Tight, "frame.strength", finding.Tight},
 		{"ostrel-lock", "rubble-day", "lock-trailer", finding.Fails, "frame.strength", finding.Fails},
-		{"ostrel-lock", "washing-day", "lock-trailer", finding.Fails, "frame.strength", finding.Holds},
+		{"ostrel-lock", "washing-day", "lock-trailer", finding.Fails, "frame.strength", finding.Tight},
 	} {
 		data, err := demo.Files.ReadFile(c.plan + ".zygonos.json")
 		if err != nil {

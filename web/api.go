@@ -7,8 +7,10 @@ import (
 	"encoding/json"
 	"log"
 	"regexp"
+	"slices"
 	"strconv"
 	"strings"
+	"sync"
 	"time"
 
 	"github.com/gofiber/fiber/v3"
@@ -493,9 +495,35 @@ type Arranging struct {
 	Done   *study.Arranged `json:"done,omitempty"`
 }
 
-// arrange answers in lines of JSON, in its turn. The search ends when nobody reads them, when its
-// time is up or the server ends.
+// Designing is one line of the answer to a search for a frame.
+type Designing struct {
+	Tried int            `json:"tried"`
+	Done  *study.Designs `json:"done,omitempty"`
+}
+
+// arrange answers in lines of JSON.
 func (s *server) arrange(c fiber.Ctx) error {
+	return s.inLines(c, func(ctx context.Context, a *Asking, tell func(any)) {
+		done := study.Arrange(ctx, a.Plan, a.Request, func(n int) { tell(Arranging{Places: n}) })
+		tell(Arranging{Places: done.Places, Done: done})
+	})
+}
+
+// design answers in lines of JSON; the key is the aim.
+func (s *server) design(c fiber.Ctx) error {
+	return s.inLines(c, func(ctx context.Context, a *Asking, tell func(any)) {
+		aim := study.Aim(a.Key)
+		if !slices.Contains(study.Aims, aim) {
+			aim = study.AimMass
+		}
+		done := study.FindFrame(ctx, a.Plan, a.Trailer, aim, func(n int) { tell(Designing{Tried: n}) })
+		tell(Designing{Tried: done.Tried, Done: done})
+	})
+}
+
+// inLines answers in lines of JSON, in its turn. The search ends when nobody reads them, when its time is up
+// or the server ends. Lines may be told from several searches at once.
+func (s *server) inLines(c fiber.Ctx, search func(context.Context, *Asking, func(any))) error {
 	a, err := asking(c)
 	if err != nil {
 		return err
@@ -513,18 +541,19 @@ func (s *server) arrange(c fiber.Ctx) error {
 		lines := json.NewEncoder(w)
 		defer func() { // a search that breaks must not end the server: its line stays unfinished
 			if broken := recover(); broken != nil {
-				log.Printf("arranging broke: %v (request %s)", broken, id)
+				log.Printf("a search broke: %v (request %s)", broken, id)
 			}
 		}()
 		ctx, gone := context.WithTimeout(s.end, arrangeTime)
 		defer gone()
-		tell := func(line Arranging) {
+		var turn sync.Mutex
+		search(ctx, &a, func(line any) {
+			turn.Lock()
+			defer turn.Unlock()
 			if lines.Encode(line) != nil || w.Flush() != nil {
 				gone()
 			}
-		}
-		done := study.Arrange(ctx, a.Plan, a.Request, func(n int) { tell(Arranging{Places: n}) })
-		tell(Arranging{Places: done.Places, Done: done})
+		})
 	})
 }
 

@@ -142,6 +142,8 @@ func init() { // a table that handlers name and that names handlers
 			})},
 		{"POST", "/arrange", "Where the loads go, in lines of JSON",
 			Asking{}, Arranging{}, 0, linesOfJSON, on((*server).arrange)},
+		{"POST", "/design", "A frame that holds, in lines of JSON; the key is its aim: mass, cost or hand",
+			Asking{}, Designing{}, 0, linesOfJSON, on((*server).design)},
 		{"POST", "/racks", "Racks for the outing's hulls", Asking{}, study.RackPlans{}, 0, "",
 			studied(func(ctx context.Context, a *Asking) *study.RackPlans {
 				return study.PlanRacks(ctx, a.Plan, a.Request)

@@ -66,8 +66,10 @@ func New(cfg Config) *fiber.App {
 	app.Use(compress.New(compress.Config{
 		Level: compress.LevelBestSpeed,
 		// A report follows each frame of a drag; on loopback packing costs more than it saves.
-		// An arrangement comes line by line.
-		Next: func(c fiber.Ctx) bool { return c.Path() == "/api/review" || c.Path() == "/api/arrange" },
+		// Searches come line by line.
+		Next: func(c fiber.Ctx) bool {
+			return c.Path() == "/api/review" || c.Path() == "/api/arrange" || c.Path() == "/api/design"
+		},
 	}))
 	app.Use(guard(cfg.Hosts))
 	api := app.Group("/api", func(c fiber.Ctx) error {

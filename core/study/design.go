@@ -10,6 +10,7 @@ import (
 	"sync/atomic"
 
 	"zygonos/core/ask/deck"
+	drawbars "zygonos/core/ask/drawbar"
 	"zygonos/core/ask/frame"
 	"zygonos/core/ask/towing"
 	"zygonos/core/begin"
@@ -34,6 +35,9 @@ const (
 	AimCost Aim = "cost"
 	AimHand Aim = "hand" // out of the bars that are there
 )
+
+// Aims lists the aims.
+var Aims = []Aim{AimMass, AimCost, AimHand}
 
 // Designs are frames that hold, best first.
 type Designs struct {
@@ -299,7 +303,7 @@ func (d *designer) fails(t try) *finding.Finding {
 	p := d.with(d.ladder(t))
 	for _, o := range d.outings {
 		r := rig.Resolve(p, d.trailer, o)
-		for _, f := range append(frame.Judge(r), deck.Check(r)...) {
+		for _, f := range slices.Concat(frame.Judge(r), drawbars.Check(r), deck.Check(r)) {
 			if !lets(&f) {
 				return &f
 			}
@@ -312,7 +316,8 @@ func (d *designer) fails(t try) *finding.Finding {
 // within its limit with the weights at their most, or one of something else.
 func lets(f *finding.Finding) bool {
 	switch f.Code {
-	case frame.CodeStrength, frame.CodeCases, frame.CodeBend, frame.CodeBolts, deck.CodeBears:
+	case frame.CodeStrength, frame.CodeCases, frame.CodeBend, frame.CodeBolts, drawbars.CodeBend,
+		deck.CodeBears:
 		return f.Outcome != finding.Unknown && f.Figure != nil && f.Limit != nil &&
 			f.Figure.Value <= f.Limit.Value*(1+1e-9)
 	case frame.CodeWhole:
@@ -323,6 +328,9 @@ func lets(f *finding.Finding) bool {
 
 // role is the role that a finding is about; −1: none that a section mends.
 func role(f *finding.Finding) int {
+	if f.Code == drawbars.CodeBend {
+		return beams
+	}
 	_, id, ok := strings.Cut(f.Subject, "/members/")
 	switch {
 	case !ok:

@@ -8,6 +8,8 @@ import type {
   Comparison,
   CutGate,
   Cutting,
+  Designing,
+  Designs,
   Example,
   Glance,
   Import,
@@ -110,6 +112,30 @@ export interface SaveRequest {
   plan: Plan
 }
 
+/** A search that answers in lines of JSON, the last with what it found. */
+async function lines<Line extends { done?: Done }, Done>(
+  path: string,
+  asked: object,
+  signal: AbortSignal,
+  told: (line: Line) => void,
+) {
+  const answer = await call('POST', path, JSON.stringify(asked), asJSON, signal)
+  let rest = ''
+  let done: Done | undefined
+  const text = answer.body!.pipeThrough(new TextDecoderStream()).getReader()
+  for (;;) {
+    const { value, done: ended } = await text.read()
+    const all = (rest + (value ?? '')).split('\n')
+    rest = ended ? '' : (all.pop() ?? '')
+    for (const line of all.filter(Boolean)) {
+      const read = JSON.parse(line) as Line
+      told(read)
+      done = read.done ?? done
+    }
+    if (ended) return done
+  }
+}
+
 export const api = {
   reference: () => json<Reference>('GET', '/reference'),
   plans: () => json<Listed[]>('GET', '/plans'),
@@ -154,23 +180,10 @@ export const api = {
     (await call('POST', '/lashings.csv', JSON.stringify(asked), asJSON)).blob(),
   cutList: async (asked: Asked) => (await call('POST', '/cutlist.csv', JSON.stringify(asked), asJSON)).blob(),
   /** Line by line: how far it has come, and at last what was found. */
-  arrange: async (asked: Asked, signal: AbortSignal, progress: (places: number) => void) => {
-    const answer = await call('POST', '/arrange', JSON.stringify(asked), asJSON, signal)
-    let rest = ''
-    let done: Arranged | undefined
-    const text = answer.body!.pipeThrough(new TextDecoderStream()).getReader()
-    for (;;) {
-      const { value, done: ended } = await text.read()
-      const lines = (rest + (value ?? '')).split('\n')
-      rest = ended ? '' : (lines.pop() ?? '')
-      for (const line of lines.filter(Boolean)) {
-        const told = JSON.parse(line) as Arranging
-        progress(told.places)
-        done = told.done ?? done
-      }
-      if (ended) return done
-    }
-  },
+  arrange: (asked: Asked, signal: AbortSignal, progress: (places: number) => void) =>
+    lines<Arranging, Arranged>('/arrange', asked, signal, (l) => progress(l.places)),
+  design: (asked: Asked, aim: string, signal: AbortSignal, progress: (tried: number) => void) =>
+    lines<Designing, Designs>('/design', { ...asked, key: aim }, signal, (l) => progress(l.tried)),
   library: {
     list: () => json<Shelved[]>('GET', '/library'),
     keep: (plan: Plan, path: string, id: string) => json<Shelved>('POST', '/library', { plan, path, id }),

@@ -439,7 +439,7 @@ func (j *judged) strength(code, title string) finding.Finding {
 		said.Say("% is loaded to % of its strength: ", j.name(bar), said.Share(math.Round(share*100)/100)),
 		c.name...)
 	if u.mixed {
-		f.Says = append(f.Says, said.Say(", one load at its most and another at its least")...)
+		f.Says = append(f.Says, said.Say(", with loads and places as unkind as the guesses allow")...)
 	}
 	if u.cut {
 		f.Says = append(f.Says, said.Say(", where it is cut")...)

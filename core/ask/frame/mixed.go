@@ -1,6 +1,9 @@
 package frame
 
 import (
+	"slices"
+
+	"zygonos/core/lang/quantity"
 	"zygonos/core/sums/frame3d"
 )
 
@@ -12,60 +15,61 @@ var mixes = map[string]bool{"bump": true, "brake": true}
 // at their most.
 const doubtShare = 0.01
 
-// mixed raises what a case takes of each bar by the worst mix of masses at their most and at their least.
-// With all at their most the section forces are F; a body at its least takes ΔF_b off them, by a solution of
-// its own. The stress is convex in them, so its greatest lies where every mass is at one end of its range: at
-// both ends and in the middle of each element bodies are set to their least, one by one, as long as that
-// raises it.
+// change is something of which it is not known how much of it there is: its solution for one unit, and the
+// amounts at the ends of its range beside nought.
+type change struct {
+	of      *frame3d.Solution
+	amounts []float64
+	now     float64
+}
+
+// mixed raises what a case takes of each bar by the worst mix of what is not known: masses at their most and
+// at their least, and loads as far forward, back and aside as their places allow. With all masses at their
+// most the section forces are F; each change adds its own solution to them. The stress is convex in the
+// amounts, so its greatest lies where each is at an end of its range: at both ends and in the middle of each
+// element they are set one by one as long as that raises it.
 func (m *model) mixed(c *loadCase, all []body, a *answer) {
 	if !mixes[c.id] || a.lifted || a.solver == nil {
 		return
 	}
-	sum := 0.0
-	for i := range all {
-		sum += all[i].mass.High
-	}
-	var less []*frame3d.Solution
-	for i := range all {
-		span := all[i].mass.High - all[i].mass.Low
-		if !(span > doubtShare*sum) {
-			continue
-		}
-		one := all[i]
-		one.mass.Nominal, one.mass.Low, one.mass.High = span, span, span
-		l := &loader{model: m, c: &frame3d.Case{}, alone: true, cross: a.cross, along: a.along}
-		if c.load(l, []body{one}, true) {
-			less = append(less, a.solver.Solve(l.c))
-		}
-	}
-	if len(less) == 0 {
+	changes := append(m.lighter(c, all, a), m.shifted(c, all, a)...)
+	if len(changes) == 0 {
 		return
 	}
-	light := make([]bool, len(less))
 	for e := range m.pieces {
 		p := &m.pieces[e]
 		whole := wholeOf(&m.bars[p.bar])
 		for _, s := range [3]float64{0, (p.to - p.from) / 2, p.to - p.from} {
 			now := a.s.At(e, s, false)
 			best := m.stressed(p, &whole, &now, p.from+s)
-			clear(light)
+			for i := range changes {
+				changes[i].now = 0
+			}
 			for again := true; again; {
 				again = false
-				for b, of := range less {
-					sign := -1.0
-					if light[b] {
-						sign = 1
+				for i := range changes {
+					ch := &changes[i]
+					d := ch.of.At(e, s, false)
+					was := ch.now
+					for _, to := range ch.amounts {
+						by := to - was
+						if by == 0 {
+							continue
+						}
+						next := now
+						next.N, next.Vy, next.Vz = now.N+by*d.N, now.Vy+by*d.Vy, now.Vz+by*d.Vz
+						next.T, next.My, next.Mz = now.T+by*d.T, now.My+by*d.My, now.Mz+by*d.Mz
+						if u := m.stressed(p, &whole, &next, p.from+s); u.share > best.share*(1+1e-9) {
+							best, ch.now, again = u, to, true
+							best.mixed = true
+						}
 					}
-					d := of.At(e, s, false)
-					next := now
-					next.N, next.Vy, next.Vz = now.N+sign*d.N, now.Vy+sign*d.Vy, now.Vz+sign*d.Vz
-					next.T, next.My, next.Mz = now.T+sign*d.T, now.My+sign*d.My, now.Mz+sign*d.Mz
-					if u := m.stressed(p, &whole, &next, p.from+s); u.share > best.share*(1+1e-9) {
-						best, now, light[b], again = u, next, !light[b], true
+					if by := ch.now - was; by != 0 {
+						now.N, now.Vy, now.Vz = now.N+by*d.N, now.Vy+by*d.Vy, now.Vz+by*d.Vz
+						now.T, now.My, now.Mz = now.T+by*d.T, now.My+by*d.My, now.Mz+by*d.Mz
 					}
 				}
 			}
-			best.mixed = anyOf(light)
 			a.uses[p.bar].raise(best)
 		}
 	}
@@ -76,11 +80,91 @@ func (m *model) mixed(c *loadCase, all []body, a *answer) {
 	}
 }
 
-func anyOf(of []bool) bool {
-	for _, v := range of {
-		if v {
-			return true
+// lighter are the masses that may be less than their most.
+func (m *model) lighter(c *loadCase, all []body, a *answer) (out []change) {
+	sum := 0.0
+	for i := range all {
+		sum += all[i].mass.High
+	}
+	for i := range all {
+		span := all[i].mass.High - all[i].mass.Low
+		if !(span > doubtShare*sum) {
+			continue
+		}
+		one := all[i]
+		one.mass = quantity.Exactly(span)
+		l := m.alone(a)
+		if c.load(l, []body{one}, true) {
+			out = append(out, change{of: a.solver.Solve(l.c), amounts: []float64{0, -1}})
 		}
 	}
-	return false
+	return out
+}
+
+// alone loads what is not the frame itself.
+func (m *model) alone(a *answer) *loader {
+	return &loader{model: m, c: &frame3d.Case{}, alone: true, cross: a.cross, along: a.along}
+}
+
+// placeDoubt is the change of ball or wheel from which the places' doubt is looked at, kg.
+const placeDoubt = 1.0
+
+// shifted are the loads as far from where they are taken as their places' doubts move the ball load and the
+// wheels: by d kg with all masses as they are likely, so all together by d·L/Σm along and d·track/Σm across.
+func (m *model) shifted(c *loadCase, all []body, a *answer) (out []change) {
+	r := m.r
+	beam := r.Beam
+	beam.Terms = slices.Clone(beam.Terms)
+	for i := range beam.Terms {
+		beam.Terms[i].Amount = quantity.Exactly(beam.Terms[i].Amount.Nominal)
+	}
+	bears, ok := beam.Solve()
+	if !ok {
+		return nil
+	}
+	sum := 0.0
+	for i := range all {
+		if len(all[i].feet) > 0 {
+			sum += all[i].mass.Nominal
+		}
+	}
+	if !(sum > 0) {
+		return nil
+	}
+	// every load with feet moved one metre: each is pushed by its weight times that metre
+	push := func(to vec) *frame3d.Solution {
+		l := m.alone(a)
+		for i := range all {
+			o := &all[i]
+			if len(o.feet) == 0 {
+				continue
+			}
+			force := -m.times(c) * quantity.Gravity * o.mass.Nominal
+			for k, w := range shares(o.feet, 0, 0, 0, force*to.X, force*to.Y) {
+				l.press(o.feet[k], vec{Z: w})
+			}
+		}
+		return a.solver.Solve(l.c)
+	}
+	add := func(of func() *frame3d.Solution, low, high, lever float64) {
+		if low < -placeDoubt || high > placeDoubt {
+			out = append(out, change{of: of(), amounts: []float64{0, low * lever / sum, high * lever / sum}})
+		}
+	}
+	// forward is away from +x: more on the ball
+	add(func() *frame3d.Solution { return push(vec{X: -1}) },
+		bears.Ball.Low-bears.Ball.Nominal, bears.Ball.High-bears.Ball.Nominal, r.Axle.Nominal)
+	if bears.Right != nil && r.Trailer.Track != nil {
+		add(func() *frame3d.Solution { return push(vec{Y: 1}) },
+			bears.Right.Low-bears.Right.Nominal, bears.Right.High-bears.Right.Nominal, float64(r.Trailer.Track.Value))
+	}
+	return out
+}
+
+// times is how many times its weight a case pushes a mass down.
+func (m *model) times(c *loadCase) float64 {
+	if c.id == "bump" {
+		return m.r.Shock()
+	}
+	return 1
 }

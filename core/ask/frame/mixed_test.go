@@ -37,3 +37,25 @@ func TestMixed(t *testing.T) {
 		t.Errorf("mixed %v, the rig itself %v", mixed, exact)
 	}
 }
+
+// A crate of which the centre is known to ± 0.3 m along: the drawbar is used as much as with the crate so far
+// forward, hardly more.
+func TestShifted(t *testing.T) {
+	use := func(back, along string) float64 {
+		r := resolve(t, doc(usual), "/loads/crate/centre", `{"back":{"value":`+back+`,"plusMinus":`+along+`,"how":"guessed"},
+			"right":{"value":0,"plusMinus":0,"how":"guessed"}}`)
+		for _, m := range frame.Whole(r).Members {
+			if m.Name == "drawbar" {
+				return m.Use.Value
+			}
+		}
+		return math.NaN()
+	}
+	got, want, plain := use("0.5", "0.3"), use("0.2", "0"), use("0.5", "0")
+	if !(plain < want*0.97) {
+		t.Fatalf("%v in the middle, %v as far as may be", plain, want)
+	}
+	if got < want*(1-2e-3) || got > want*1.1 {
+		t.Errorf("%v, the rig itself %v", got, want)
+	}
+}

@@ -393,6 +393,7 @@ export const fields: Record<string, string> = {
   "/trailers/*/frame/members/*/to/back": "figure length",
   "/trailers/*/frame/members/*/to/right": "figure length",
   "/trailers/*/frame/members/*/to/up": "figure length",
+  "/trailers/*/frame/perKg": "figure money",
   "/trailers/*/frame/springLength": "figure length",
   "/trailers/*/frame/springsApart": "figure length",
   "/trailers/*/frame/twistDip": "figure length",

@@ -18,6 +18,7 @@ export interface Carried {
   Comparison?: Comparison;
   CutGate?: CutGate;
   Cutting?: Cutting;
+  Designing?: Designing;
   Entry?: Entry;
   Example?: Example;
   Glance?: Glance;
@@ -822,6 +823,7 @@ export interface Frame {
   members: {
     [k: string]: Member;
   };
+  perKg?: number;
   springLength?: number;
   springsApart?: number;
   twistDip?: number;
@@ -1262,6 +1264,31 @@ export interface CutPiece {
   mark: string;
   member: string;
   name: string;
+}
+export interface Designing {
+  done?: Designs;
+  tried: number;
+}
+export interface Designs {
+  answers: Design[];
+  needs?: Need[];
+  rough?: Need[];
+  says: Sentence;
+  stopped?: boolean;
+  tried: number;
+}
+export interface Design {
+  bound: Sentence[];
+  cost?: Measure;
+  deep: Measure;
+  mass: Measure;
+  outcome: string;
+  patch: Op[];
+  payload?: Measure;
+  pieces: number;
+  says: Sentence;
+  sections: Sentence[];
+  whole: Sentence;
 }
 export interface Entry {
   passcode: string;

@@ -7,6 +7,7 @@ import { useWorkspace } from '@/stores/workspace'
 import KeptPanel from './balance/KeptPanel.vue'
 import CutGatePanel from './frame/CutGatePanel.vue'
 import CutPanel from './frame/CutPanel.vue'
+import DesignPanel from './frame/DesignPanel.vue'
 import DipPanel from './frame/DipPanel.vue'
 import FrameDrawing from './frame/FrameDrawing.vue'
 import MemberTray from './frame/MemberTray.vue'
@@ -17,12 +18,15 @@ import WeightPanel from './frame/WeightPanel.vue'
 
 const workspace = useWorkspace()
 const frame = computed(() => workspace.report?.frame)
-const tabs = ['Strength', 'Weight', 'Sections', 'Cut list', 'Dipping', 'Before you cut']
+const tabs = ['Strength', 'Weight', 'Sections', 'Find one', 'Cut list', 'Dipping', 'Before you cut']
 </script>
 
 <template>
   <section class="relative flex flex-col gap-2 xl:overflow-auto" aria-label="Frame" tabindex="-1">
-    <StartPanel v-if="!frame" />
+    <template v-if="!frame">
+      <StartPanel />
+      <DesignPanel />
+    </template>
     <template v-else>
       <FrameDrawing :frame="frame" />
       <MemberTray class="no-print" />
@@ -32,6 +36,7 @@ const tabs = ['Strength', 'Weight', 'Sections', 'Cut list', 'Dipping', 'Before y
           <TabPanel tabindex="-1"><StrengthPanel :frame="frame" /></TabPanel>
           <TabPanel tabindex="-1"><WeightPanel :frame="frame" /></TabPanel>
           <TabPanel tabindex="-1"><SectionPanel /></TabPanel>
+          <TabPanel tabindex="-1"><DesignPanel /></TabPanel>
           <TabPanel tabindex="-1"><CutPanel /></TabPanel>
           <TabPanel tabindex="-1"><DipPanel /></TabPanel>
           <TabPanel tabindex="-1"><CutGatePanel /></TabPanel>
