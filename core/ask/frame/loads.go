@@ -1,7 +1,6 @@
 package frame
 
 import (
-	"cmp"
 	"math"
 	"slices"
 	"strings"
@@ -11,7 +10,6 @@ import (
 	"zygonos/core/lang/finding"
 	"zygonos/core/lang/quantity"
 	"zygonos/core/parts"
-	"zygonos/core/plan"
 	"zygonos/core/sums/frame3d"
 )
 
@@ -152,78 +150,25 @@ func shares(feet []vec, force, x, y, cx, cy float64) []float64 {
 	return out
 }
 
-// bearer is a member that the deck lies on.
-type bearer struct {
-	bar  int
-	x, y float64 // its middle
-	low  float64 // its reach across, or along for a rail
-	high float64
-}
-
-// bearers are the cross members under the deck from front to rear and, where there are fewer than two of
-// them, what runs along.
-func (b *model) bearers() (cross, along []bearer) {
-	const flush = 0.012        // m
-	top := math.Inf(-1)        // the highest that is not over the deck's underside …
-	lowest := math.Inf(1)      // … and the lowest of those that are, where there is none
-	lies := func(i int) bool { // along or across, and no stake or brace
-		m := &b.bars[i].Member
-		return math.Abs(b.bars[i].Axes[0].Z) < 0.1 && m.Role != plan.RoleUpright && m.Role != plan.RoleBrace
-	}
-	for i := range b.bars {
-		switch t := b.topOf(i); {
-		case !lies(i):
-		case t <= flush:
-			top = math.Max(top, t)
-		default:
-			lowest = math.Min(lowest, t)
-		}
-	}
-	if math.IsInf(top, -1) {
-		top = lowest
-	}
-	for i := range b.bars {
-		r := &b.bars[i]
-		if !lies(i) || math.Abs(b.topOf(i)-top) > flush {
-			continue
-		}
-		m := r.Middle()
-		switch {
-		case math.Abs(r.Axes[0].Y) > 0.9:
-			cross = append(cross, bearer{i, m.X, m.Y, math.Min(r.From.Y, r.To.Y), math.Max(r.From.Y, r.To.Y)})
-		case math.Abs(r.Axes[0].X) > 0.9:
-			along = append(along, bearer{i, m.X, m.Y, math.Min(r.From.X, r.To.X), math.Max(r.From.X, r.To.X)})
-		}
-	}
-	slices.SortFunc(cross, func(p, q bearer) int { return cmp.Compare(p.x, q.x) })
-	slices.SortFunc(along, func(p, q bearer) int { return cmp.Compare(p.y, q.y) })
-	return cross, along
-}
-
-func (b *model) topOf(i int) float64 {
-	r := &b.bars[i]
-	return math.Max(r.From.Z, r.To.Z) + math.Abs(r.Axes[2].Z)*r.High/2 + math.Abs(r.Axes[1].Z)*r.Wide/2
-}
-
 // loader puts forces on the frame.
 type loader struct {
 	*model
-	cross, along []bearer
+	cross, along []parts.Bearer
 	c            *frame3d.Case
 	room         frame3d.Buffer
 	lastY        float64 // what lay under the last place across
-	lastOut      []bearer
+	lastOut      []parts.Bearer
 	alone        bool // without the frame's own weight and the axle's
 }
 
 // under are the cross members that lie under a place across: of those that stand in one line the nearest,
 // and none that ends well beside it while others do not.
-func (l *loader) under(y float64) (out []bearer) {
+func (l *loader) under(y float64) (out []parts.Bearer) {
 	if l.lastOut != nil && y == l.lastY {
 		return l.lastOut
 	}
 	defer func() { l.lastY, l.lastOut = y, out }()
-	beside := func(b *bearer) float64 { return math.Max(0, math.Max(b.low-y, y-b.high)) }
+	beside := func(b *parts.Bearer) float64 { return math.Max(0, math.Max(b.Low-y, y-b.High)) }
 	least := math.Inf(1)
 	for i := range l.cross {
 		least = math.Min(least, beside(&l.cross[i]))
@@ -233,7 +178,7 @@ func (l *loader) under(y float64) (out []bearer) {
 		if beside(&b) > least+near {
 			continue
 		}
-		if n := len(out); n > 0 && b.x-out[n-1].x < line {
+		if n := len(out); n > 0 && b.X-out[n-1].X < line {
 			if beside(&b) < beside(&out[n-1]) {
 				out[n-1] = b
 			}
@@ -250,29 +195,29 @@ func (l *loader) under(y float64) (out []bearer) {
 func (l *loader) press(at, force vec) bool {
 	if cross := l.under(at.Y); len(cross) >= 2 {
 		i := 0
-		for i < len(cross)-2 && cross[i+1].x < at.X {
+		for i < len(cross)-2 && cross[i+1].X < at.X {
 			i++
 		}
 		p, q := &cross[i], &cross[i+1]
-		s := (at.X - p.x) / (q.x - p.x)
-		l.point(p.bar, at.Y, false, vec{X: p.x, Y: at.Y, Z: at.Z}, r3.Scale(1-s, force))
-		l.point(q.bar, at.Y, false, vec{X: q.x, Y: at.Y, Z: at.Z}, r3.Scale(s, force))
+		s := (at.X - p.X) / (q.X - p.X)
+		l.point(p.Bar, at.Y, false, vec{X: p.X, Y: at.Y, Z: at.Z}, r3.Scale(1-s, force))
+		l.point(q.Bar, at.Y, false, vec{X: q.X, Y: at.Y, Z: at.Z}, r3.Scale(s, force))
 		return true
 	}
 	if len(l.along) < 2 {
 		return false
 	}
 	i := 0
-	for i < len(l.along)-2 && l.along[i+1].y < at.Y {
+	for i < len(l.along)-2 && l.along[i+1].Y < at.Y {
 		i++
 	}
 	p, q := &l.along[i], &l.along[i+1]
-	if q.y-p.y < 1e-6 {
+	if q.Y-p.Y < 1e-6 {
 		return false
 	}
-	s := (at.Y - p.y) / (q.y - p.y)
-	l.point(p.bar, at.X, true, vec{X: at.X, Y: p.y, Z: at.Z}, r3.Scale(1-s, force))
-	l.point(q.bar, at.X, true, vec{X: at.X, Y: q.y, Z: at.Z}, r3.Scale(s, force))
+	s := (at.Y - p.Y) / (q.Y - p.Y)
+	l.point(p.Bar, at.X, true, vec{X: at.X, Y: p.Y, Z: at.Z}, r3.Scale(1-s, force))
+	l.point(q.Bar, at.X, true, vec{X: at.X, Y: q.Y, Z: at.Z}, r3.Scale(s, force))
 	return true
 }
 

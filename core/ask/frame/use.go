@@ -34,7 +34,7 @@ type answer struct {
 	lifted bool // a wheel stands off the ground
 
 	solver       *frame3d.Solver // on the supports that it stands on
-	cross, along []bearer
+	cross, along []parts.Bearer
 	err          error
 }
 
@@ -42,7 +42,7 @@ type answer struct {
 func (m *model) solve(c *loadCase, all []body, high bool) (*answer, bool) {
 	a := &answer{name: c.name, id: c.id}
 	l := &loader{model: m, c: &frame3d.Case{}}
-	l.cross, l.along = m.bearers()
+	l.cross, l.along = parts.Bearers(m.bars)
 	ok := c.load(l, all, high)
 	a.c = l.c
 	supports, solver := m.m.Supports, m.solver
