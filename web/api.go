@@ -16,6 +16,7 @@ import (
 	"github.com/gofiber/fiber/v3"
 	"github.com/google/uuid"
 
+	"zygonos/core/ask/deck"
 	"zygonos/core/begin"
 	"zygonos/core/facts/catalogue"
 	"zygonos/core/facts/norms"
@@ -493,6 +494,11 @@ func candidates(c fiber.Ctx) error {
 type Arranging struct {
 	Places int             `json:"places"`
 	Done   *study.Arranged `json:"done,omitempty"`
+}
+
+// Flooring is how the floor is laid; nil where it is told of no floor that is laid.
+type Flooring struct {
+	Laid *deck.Laid `json:"laid,omitempty"`
 }
 
 // Designing is one line of the answer to a search for a frame.

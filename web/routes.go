@@ -7,11 +7,13 @@ import (
 
 	"github.com/gofiber/fiber/v3"
 
+	"zygonos/core/ask/deck"
 	"zygonos/core/lang/finding"
 	"zygonos/core/out/departure"
 	"zygonos/core/out/tables"
 	"zygonos/core/plan"
 	"zygonos/core/review"
+	"zygonos/core/rig"
 	"zygonos/core/study"
 	"zygonos/core/study/change"
 	"zygonos/core/study/cut"
@@ -162,6 +164,11 @@ func init() { // a table that handlers name and that names handlers
 					return c
 				}
 				return &cut.Cutting{Sections: []cut.SectionCut{}}
+			})},
+		{"POST", "/decking", "How the floor is laid", Asking{}, Flooring{}, 0, "",
+			studied(func(_ context.Context, a *Asking) *Flooring {
+				review.Ready(a.Plan)
+				return &Flooring{deck.Lay(rig.Resolve(a.Plan, a.Trailer, a.Outing))}
 			})},
 		{"POST", "/changes", "From one outing to the next", Asking{}, change.Changes{}, 0, "",
 			studied(func(ctx context.Context, a *Asking) *change.Changes {

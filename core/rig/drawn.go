@@ -200,7 +200,15 @@ func (r *Rig) bits() (out []bit) {
 		plan.FloorMesh: "floor-mesh", "": "floor-ply",
 	}[t.Floor]; floor != "" && !fitted["floor-ply"] && !fitted["floor-boards"] && !fitted["floor-plate"] &&
 		!fitted["floor-mesh"] {
-		usual(floor, middle, length*width)
+		if density, ok := parts.FloorDensity(t); ok && t.FloorThick != nil && length*width > 0 {
+			m := length * width * float64(*t.FloorThick) * density // ± a tenth: what is sold differs so much
+			out = append(out, bit{
+				path: r.trailerPath("/floorThick"), name: "floor, by its thickness", how: plan.Typical, at: middle,
+				mass: span{Nominal: m, Low: 0.9 * m, High: 1.1 * m},
+			})
+		} else {
+			usual(floor, middle, length*width)
+		}
 	}
 	if s := t.SideHeight; s != nil && *s > 0 && !fitted["sides"] && !fitted["side-board"] {
 		usual("sides", middle, 1)

@@ -74,6 +74,11 @@ type span = quantity.Range[float64]
 // Check judges a floor whose thickness is told under the heaviest place of the outing, and under one who
 // stands on it.
 func Check(r *rig.Rig) []finding.Finding {
+	return append(bears(r), laid(r)...)
+}
+
+// bears judges the floor's thickness, where it is told.
+func bears(r *rig.Rig) []finding.Finding {
 	t := r.Trailer
 	if t.FloorThick == nil {
 		return nil

@@ -1,0 +1,522 @@
+package deck
+
+import (
+	"cmp"
+	"errors"
+	"fmt"
+	"math"
+	"slices"
+
+	"zygonos/core/lang/finding"
+	"zygonos/core/lang/quantity"
+	"zygonos/core/lang/said"
+	"zygonos/core/lang/scene"
+	"zygonos/core/parts"
+	"zygonos/core/plan"
+	"zygonos/core/rig"
+	"zygonos/core/sums/nest"
+	"zygonos/core/sums/planks"
+)
+
+// Codes of how the floor is laid.
+const (
+	CodeLaid = "deck.laid" // ends and joints are borne
+	CodeGap  = "deck.gap"  // boards have room to swell
+)
+
+// Figures of practice (confidence C), m.
+const (
+	endHangs   = 0.060 // that a board may jut out over its last bearer
+	broadBoard = 0.090 // from which a board takes two screws
+	bites      = 0.015 // that a screw goes on behind what it holds
+	sheetLong  = 2.44
+	sheetWide  = 1.22
+	sheetKerf  = 0.003
+	wideGap    = 0.012 // that catches heels and castors
+	lowPlaces  = 0.030 // under the deck, within which a member is packed up
+)
+
+// Laid is how the floor is laid.
+type Laid struct {
+	Says    said.Sentence    `json:"says"`
+	Boards  []Board          `json:"boards,omitempty"`
+	Sheets  []SheetCut       `json:"sheets,omitempty"`
+	Buy     int              `json:"buy"` // boards or sheets
+	Price   *finding.Measure `json:"price,omitempty"`
+	Proven  bool             `json:"proven,omitempty"` // no way takes fewer sheets
+	Least   int              `json:"least,omitempty"`
+	Screws  int              `json:"screws"`
+	Screw   finding.Measure  `json:"screw"` // their length at least
+	Mass    *finding.Measure `json:"mass,omitempty"`
+	GapWet  *finding.Measure `json:"gapWet,omitempty"`
+	GapDry  *finding.Measure `json:"gapDry,omitempty"`
+	Marks   []Mark           `json:"marks,omitempty"` // holes to be drilled through it
+	Notes   []said.Sentence  `json:"notes,omitempty"`
+	Fails   said.Sentence    `json:"fails,omitempty"`
+	View    scene.View       `json:"view"`
+	joints  []float64
+	pieces  []rect
+	gaps    []planks.Gap
+	hangs   float64 // that ends jut out over the last bearer
+	swells  float64 // of all boards together, m
+	bearing []float64
+}
+
+// Board is a row of boards of one width.
+type Board struct {
+	Count  int             `json:"count"`
+	Width  finding.Measure `json:"width"`
+	Length finding.Measure `json:"length"`
+	Edge   bool            `json:"edge,omitempty"` // at both edges
+}
+
+// SheetCut is a sheet with what comes out of it.
+type SheetCut struct {
+	Pieces []SheetPiece      `json:"pieces"`
+	Home   []finding.Measure `json:"home,omitempty"` // first cuts, where it is bought
+	Big    bool              `json:"big,omitempty"`  // a piece is larger than the car carries
+	View   scene.View        `json:"view"`
+}
+
+// SheetPiece is a piece of the floor.
+type SheetPiece struct {
+	Mark   string          `json:"mark"`
+	Long   finding.Measure `json:"long"`
+	Wide   finding.Measure `json:"wide"`
+	Behind finding.Measure `json:"behind"` // where it lies: from the front edge …
+	Left   finding.Measure `json:"left"`   // … and from the left one
+}
+
+// Mark is a hole of the frame, as it is marked on the floor.
+type Mark struct {
+	Left   finding.Measure `json:"left"`  // from the left edge
+	Front  finding.Measure `json:"front"` // from the front edge
+	Size   finding.Measure `json:"size"`
+	Member string          `json:"member"`
+}
+
+// rect is a piece of the floor, from the front left corner.
+type rect struct{ x, y, long, wide float64 }
+
+// bearers are where a floor lies: what is drawn, else what is told. Across: m behind the front edge; along:
+// m from the left edge.
+func bearers(r *rig.Rig) (across, along []float64) {
+	half := r.DeckWidth() / 2
+	if r.Drawn != nil && len(r.Drawn.Bars) > 0 {
+		cross, rails := parts.Bearers(r.Drawn.Bars)
+		for _, b := range cross {
+			across = append(across, b.X)
+		}
+		for _, b := range rails {
+			along = append(along, b.Y+half)
+		}
+	}
+	if d := r.Trailer.Decking; d != nil {
+		for _, id := range plan.Ordered(d.Bearers, func(b plan.DeckBearer) int { return b.Order }) {
+			if b := d.Bearers[id]; b.Along {
+				along = append(along, float64(b.At)+half)
+			} else {
+				across = append(across, float64(b.At))
+			}
+		}
+	}
+	slices.Sort(across)
+	slices.Sort(along)
+	return across, along
+}
+
+// Lay lays the floor that is told out; nil where it is told of no floor that is laid.
+func Lay(r *rig.Rig) *Laid {
+	t := r.Trailer
+	d := t.Decking
+	if d == nil || t.DeckLength == nil || t.DeckWidth == nil {
+		return nil
+	}
+	out := &Laid{}
+	long, wide := float64(t.DeckLength.Value), float64(t.DeckWidth.Value)
+	across, along := bearers(r)
+	thick := 0.0
+	if t.FloorThick != nil {
+		thick = float64(*t.FloorThick)
+	}
+	out.Screw = *finding.Exactly(quantity.KindLength, thick+bites)
+	switch t.Floor {
+	case plan.FloorBoards:
+		out.boards(r, long, wide, across, along)
+	case plan.FloorPly, plan.FloorPlate:
+		out.sheets(r, long, wide, across, along)
+	default:
+		return nil
+	}
+	if density, ok := parts.FloorDensity(t); ok && thick > 0 {
+		out.Mass = finding.Exactly(quantity.KindMass, long*wide*thick*density)
+	}
+	out.marks(r, wide)
+	out.notes(r)
+	out.draw(long, wide, across, along)
+	return out
+}
+
+// boards lays boards from the middle outward, joined on bearers where they are shorter than the floor.
+func (o *Laid) boards(r *rig.Rig, long, wide float64, across, along []float64) {
+	t, d := r.Trailer, r.Trailer.Decking
+	board, gap := boardUsual, 0.0
+	if t.BoardWide != nil {
+		board = float64(*t.BoardWide)
+	}
+	if d.Gap != nil {
+		gap = float64(*d.Gap)
+	}
+	run, over, on := long, wide, across
+	if d.Across {
+		run, over, on = wide, long, along
+	}
+	o.bearing = on
+	rows, err := planks.Lay(over, board, gap)
+	switch {
+	case errors.Is(err, planks.ErrBoard):
+		o.Fails = said.Say("A board of % is wider than the floor.", said.Length(board))
+		return
+	case err != nil:
+		o.Fails = said.Say("The width of the boards or their gap makes no sense.")
+		return
+	}
+	sold := run
+	if d.BoardLong != nil {
+		sold = float64(*d.BoardLong)
+	}
+	o.joints, o.gaps = planks.Divide(run, sold, on)
+	o.ends(run, on)
+	for i := range rows.At {
+		p := rect{0, rows.At[i], run, rows.Wide[i]}
+		if d.Across {
+			p = rect{rows.At[i], 0, rows.Wide[i], run}
+		}
+		o.pieces = append(o.pieces, p)
+	}
+	n := len(rows.At)
+	put := func(count int, w float64, edge bool) {
+		if count > 0 {
+			o.Boards = append(o.Boards, Board{
+				Count: count, Edge: edge, Width: *finding.Exactly(quantity.KindLength, w),
+				Length: *finding.Exactly(quantity.KindLength, run),
+			})
+		}
+	}
+	if math.Abs(rows.Edge-board) < 1e-6 || n == 1 {
+		put(n, rows.Wide[0], false)
+	} else {
+		put(n-2, board, false)
+		put(2, rows.Edge, true)
+	}
+	whole := n // boards to be bought: two edge boards out of one where both fit
+	if n > 1 && 2*rows.Edge+sheetKerf <= board {
+		whole--
+	}
+	o.Buy = whole * (len(o.joints) + 1)
+	if len(o.joints) > 0 { // by length: so many runs out of boards as they are sold
+		total := float64(whole) * run
+		o.Buy = max(o.Buy-whole, int(math.Ceil(total/sold-1e-9)))
+		o.Buy = max(o.Buy, whole)
+	}
+	each := 1
+	if board >= broadBoard {
+		each = 2
+	}
+	o.Screws = n * (len(on) + len(o.joints)) * each
+	o.price(d)
+	gain, lose := 0.0, 0.0
+	if d.Gains != nil {
+		gain = *d.Gains
+	}
+	if d.Loses != nil {
+		lose = *d.Loses
+	}
+	o.swells = planks.Swell(board, gain) * float64(n)
+	if d.Gains != nil || d.Loses != nil {
+		o.GapWet = finding.Exactly(quantity.KindLength, gap-planks.Swell(board, gain))
+		o.GapDry = finding.Exactly(quantity.KindLength, gap+planks.Swell(board, lose))
+	}
+	o.Says = said.Say("% boards of %", said.Count(max(0, n-2)), said.Length(board))
+	if math.Abs(rows.Edge-board) < 1e-6 || n == 1 {
+		o.Says = said.Say("% boards of %", said.Count(n), said.Length(rows.Wide[0]))
+	} else {
+		o.Says = append(o.Says, said.Say(", at both edges one of %", said.Length(rows.Edge))...)
+	}
+	if gap > 0 {
+		o.Says = append(o.Says, said.Say(", % apart", said.Length(gap))...)
+	}
+}
+
+// ends is how far what is laid juts out over its first and its last bearer.
+func (o *Laid) ends(run float64, on []float64) {
+	if len(on) == 0 {
+		o.hangs = run
+		return
+	}
+	o.hangs = math.Max(on[0], run-on[len(on)-1])
+}
+
+// sheets divides the floor on bearers and cuts the pieces out of sheets, the way that takes fewer pieces.
+func (o *Laid) sheets(r *rig.Rig, long, wide float64, across, along []float64) {
+	d := r.Trailer.Decking
+	o.bearing = across
+	sl, sw := sheetLong, sheetWide
+	if d.SheetLong != nil {
+		sl = float64(*d.SheetLong)
+	}
+	if d.SheetWide != nil {
+		sw = float64(*d.SheetWide)
+	}
+	kerf := sheetKerf
+	if d.Kerf != nil {
+		kerf = float64(*d.Kerf)
+	}
+	o.ends(long, across)
+	type way struct {
+		xs, ys []float64
+		gaps   []planks.Gap
+	}
+	divide := func(a, b float64) (w way) {
+		var g []planks.Gap
+		w.xs, w.gaps = planks.Divide(long, a, across)
+		w.ys, g = planks.Divide(wide, b, along)
+		w.gaps = append(w.gaps, g...)
+		return w
+	}
+	best := divide(sl, sw)
+	if !d.Grain {
+		if turned := divide(sw, sl); len(turned.gaps) < len(best.gaps) || len(turned.gaps) == len(best.gaps) &&
+			(len(turned.xs)+1)*(len(turned.ys)+1) < (len(best.xs)+1)*(len(best.ys)+1) {
+			best = turned
+		}
+	}
+	o.joints, o.gaps = best.xs, best.gaps
+	xs, ys := slices.Concat([]float64{0}, best.xs, []float64{long}), slices.Concat([]float64{0}, best.ys, []float64{wide})
+	var want []nest.Piece
+	for i := 1; i < len(xs); i++ {
+		for k := 1; k < len(ys); k++ {
+			p := rect{xs[i-1], ys[k-1], xs[i] - xs[i-1], ys[k] - ys[k-1]}
+			o.pieces = append(o.pieces, p)
+			want = append(want, nest.Piece{Long: p.long, Wide: p.wide})
+		}
+	}
+	s := nest.Sheet{Long: sl, Wide: sw, Kerf: kerf, Grain: d.Grain}
+	cut, err := nest.SolveSheets(s, want)
+	var big *nest.PieceError
+	switch {
+	case errors.As(err, &big):
+		p := want[big.Piece]
+		o.Fails = said.Say("A piece of % by % comes out of no sheet of % by %.",
+			said.Length(p.Long), said.Length(p.Wide), said.Length(sl), said.Length(sw))
+		return
+	case err != nil:
+		o.Fails = said.Say("The sheet's size or the kerf makes no sense.")
+		return
+	}
+	o.Buy, o.Proven, o.Least = len(cut.Cuttings), cut.Proven, cut.Least
+	o.price(d)
+	for i := range cut.Cuttings {
+		o.Sheets = append(o.Sheets, o.sheet(&cut.Cuttings[i], s, d))
+	}
+	every := 0.15 // of screws along a bearer (practice, C)
+	o.Screws = len(across) * (int(wide/every) + 1)
+	o.Says = said.Say("% out of % of % by %", said.Counted(len(o.pieces), "piece", "pieces"),
+		said.Counted(o.Buy, "sheet", "sheets"), said.Length(sl), said.Length(sw))
+}
+
+// sheet is a sheet with its pieces, and the first cuts for the car.
+func (o *Laid) sheet(c *nest.Cutting, s nest.Sheet, d *plan.Decking) SheetCut {
+	out := SheetCut{View: scene.View{
+		ID: "sheet", Title: said.Say("A sheet"), Shapes: []scene.Shape{scene.Rect("sheet", "", 0, 0, s.Long, s.Wide)},
+		Min: scene.Point{-0.05, -0.05}, Max: scene.Point{s.Long + 0.05, s.Wide + 0.05},
+	}}
+	m := func(v float64) finding.Measure { return *finding.Exactly(quantity.KindLength, v) }
+	for _, p := range c.Placed {
+		at := o.pieces[p.Piece]
+		out.Pieces = append(out.Pieces, SheetPiece{
+			Mark: mark(p.Piece), Long: m(p.Long), Wide: m(p.Wide), Behind: m(at.x), Left: m(at.y),
+		})
+		out.View.Shapes = append(out.View.Shapes,
+			scene.Rect("sheet-piece", "", p.X, p.Y, p.X+p.Long, p.Y+p.Wide),
+			scene.Label("mark", "middle", p.X+p.Long/2, p.Y+p.Wide/2, said.Say("% % × %",
+				said.Piece{Text: mark(p.Piece)}, said.Length(p.Long), said.Length(p.Wide))))
+	}
+	if d.CarryLong != nil && d.CarryWide != nil {
+		cuts, ok := c.Home(s, float64(*d.CarryLong), float64(*d.CarryWide))
+		out.Big = !ok
+		for _, cut := range cuts {
+			out.Home = append(out.Home, m(cut.At))
+		}
+	}
+	return out
+}
+
+// mark is the short name of a piece of the floor.
+func mark(i int) string { return fmt.Sprintf("F%d", i+1) }
+
+func (o *Laid) price(d *plan.Decking) {
+	if d.Price != nil {
+		o.Price = finding.Exactly(quantity.KindMoney, float64(*d.Price)*float64(o.Buy))
+	}
+}
+
+// marks are the frame's holes that go through the floor: drilled from above into members that bear it.
+func (o *Laid) marks(r *rig.Rig, wide float64) {
+	if r.Drawn == nil {
+		return
+	}
+	cross, along := parts.Bearers(r.Drawn.Bars)
+	for _, b := range slices.Concat(cross, along) {
+		bar := &r.Drawn.Bars[b.Bar]
+		for i := range bar.Cuts {
+			c := &bar.Cuts[i].Cut
+			axis, _, ok := bar.Face(c.Face)
+			if !ok || c.What != plan.CutHole || math.Abs(bar.Axes[axis].Z) < 0.9 {
+				continue
+			}
+			p := bar.At(float64(c.At))
+			side := 3 - axis
+			p.X += float64(c.Off) * bar.Axes[side].X
+			p.Y += float64(c.Off) * bar.Axes[side].Y
+			m := func(v float64) finding.Measure { return *finding.Exactly(quantity.KindLength, v) }
+			o.Marks = append(o.Marks, Mark{
+				Left: m(p.Y + wide/2), Front: m(p.X), Size: m(float64(c.Size)), Member: bar.Member.Name,
+			})
+		}
+	}
+	slices.SortStableFunc(o.Marks, func(a, b Mark) int {
+		return cmp.Or(cmp.Compare(a.Front.Value, b.Front.Value), cmp.Compare(a.Left.Value, b.Left.Value))
+	})
+}
+
+// notes tell of what lies under the floor where it is not flat.
+func (o *Laid) notes(r *rig.Rig) {
+	if r.Drawn == nil {
+		return
+	}
+	plane := parts.DeckPlane(r.Drawn.Bars)
+	for i := range r.Drawn.Bars {
+		b := &r.Drawn.Bars[i]
+		low := plane - b.Top()
+		name := said.Name(b.Member.Name, "A member")
+		switch {
+		case b.Member.Role != plan.RoleCross && b.Member.Role != plan.RoleRail || math.Abs(b.Axes[0].Z) > 0.1:
+		case low > 0.0015 && low <= lowPlaces:
+			o.Notes = append(o.Notes, said.Say("% lies % low: pack it up, or the floor is drawn down to it.", name, said.Length(low)))
+		case low < -0.0015:
+			o.Notes = append(o.Notes, said.Say("% stands % up into the floor: notch the floor's underside, or lay a second skin beside it.",
+				name, said.Length(-low)))
+		}
+		if (b.Member.FromJoint == plan.JointBolt || b.Member.ToJoint == plan.JointBolt) && math.Abs(low) <= parts.Flush {
+			o.Notes = append(o.Notes, said.Say("% is bolted: where a head stands on its top, notch the floor for it, or it bows.", name))
+		}
+	}
+	for i := 0; i < len(o.Notes); i++ { // bolted members are told once
+		if len(o.Notes) > 6 {
+			o.Notes = append(o.Notes[:6], said.Say("…and so with % more.", said.Count(len(o.Notes)-6)))
+			break
+		}
+	}
+}
+
+// draw shows the floor from above: what it lies on, boards or pieces, holes.
+func (o *Laid) draw(long, wide float64, across, along []float64) {
+	v := scene.View{
+		ID: "decking", Title: said.Say("The floor from above, its front to the left"),
+		Min: scene.Point{-0.1, -0.1}, Max: scene.Point{long + 0.1, wide + 0.1}, Shapes: []scene.Shape{},
+	}
+	for i, p := range o.pieces {
+		v.Shapes = append(v.Shapes, scene.Rect("floor-piece", "", p.x, p.y, p.x+p.long, p.y+p.wide))
+		if len(o.Sheets) > 0 {
+			v.Shapes = append(v.Shapes, scene.Label("mark", "middle", p.x+p.long/2, p.y+p.wide/2, said.Say("%", said.Piece{Text: mark(i)})))
+		}
+	}
+	for _, x := range across {
+		v.Shapes = append(v.Shapes, scene.Line("bearer", x, 0, x, wide))
+	}
+	for _, y := range along {
+		v.Shapes = append(v.Shapes, scene.Line("bearer", 0, y, long, y))
+	}
+	for _, m := range o.Marks {
+		v.Shapes = append(v.Shapes, scene.Disc("hole", m.Front.Value, m.Left.Value, math.Max(0.008, m.Size.Value/2)))
+	}
+	for _, g := range o.gaps {
+		v.Shapes = append(v.Shapes, scene.Line("missing", g.To, 0, g.To, wide))
+	}
+	v.Sense()
+	o.View = v
+}
+
+// laid judges how the floor is laid: ends and joints are borne, boards have room to swell.
+func laid(r *rig.Rig) (out []finding.Finding) {
+	o := Lay(r)
+	if o == nil {
+		return nil
+	}
+	path := "/trailers/" + r.Scope.Trailer + "/decking"
+	f := base(r, CodeLaid, "How the floor is laid")
+	f.Stage, f.Gate, f.Subject = "frame", finding.GateCut, path
+	across := "a cross member"
+	switch {
+	case len(o.Fails) > 0:
+		f.Outcome, f.Says = finding.Fails, o.Fails
+	case len(o.bearing) == 0:
+		f.Outcome, f.Says = finding.Unknown, said.Say("What the floor lies on is not known.")
+		f.Needs = []finding.Need{{
+			Path: path + "/bearers", Says: said.Say("where the floor's bearers lie"),
+			Where: said.Say("Draw the frame, or tape from the front edge to the middle of each member."),
+		}}
+	case len(o.gaps) > 0:
+		f.Outcome = finding.Fails
+		f.Says = said.Say("A joint of the floor hangs in the air: put "+across+" between % and % behind the front, or take longer pieces.",
+			said.Length(o.gaps[0].From), said.Length(o.gaps[0].To))
+	default:
+		f.AtMost(quantity.KindLength, o.hangs, endHangs)
+		if f.Outcome == finding.Fails {
+			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+			f.Says = said.Say("The floor's ends jut out % over the last member; % is usual at most.",
+				said.Length(o.hangs), said.Length(endHangs))
+		} else {
+			f.Outcome = finding.Holds
+			f.Says = append(slices.Clone(o.Says), said.Say(": every end and joint lies on a member.")...)
+		}
+	}
+	out = append(out, f)
+	d := r.Trailer.Decking
+	if r.Trailer.Floor != plan.FloorBoards || len(o.Fails) > 0 {
+		return out
+	}
+	g := base(r, CodeGap, "Room for the boards to swell")
+	g.Stage, g.Gate, g.Subject = "frame", finding.GateCut, path+"/gap"
+	if d.Gains == nil {
+		g.Outcome, g.Says = finding.Unknown, said.Say("How much the boards will swell is not known.")
+		g.Needs = []finding.Need{{
+			Path: path + "/gains", Says: said.Say("how many points of moisture they gain"),
+			Where: said.Say("Dry from indoors 8 to 12, dry outdoors 4 to 6, fresh and wet none; a moisture meter tells."),
+		}}
+		return append(out, g)
+	}
+	wet := o.GapWet.Value
+	g.Figure, g.Limit = o.GapWet, finding.Exactly(quantity.KindLength, 0.0)
+	switch {
+	case wet < -1e-6:
+		g.Outcome = finding.Fails
+		g.Says = said.Say("Wet, the boards push each other apart by % together: leave % between them.",
+			said.Length(-wet*float64(len(o.pieces))), said.Length(math.Ceil((-wet+gapOf(d))*1000)/1000))
+	case o.GapDry.Value > wideGap:
+		g.Outcome, g.Tight = finding.Tight, finding.LittleRoom
+		g.Says = said.Say("Dry, the gaps open to %: heels and small wheels catch.", said.Length(o.GapDry.Value))
+	default:
+		g.Says = said.Say("The gaps are % when the boards are wettest and % when they are driest.",
+			said.Length(wet), said.Length(o.GapDry.Value))
+	}
+	return append(out, g)
+}
+
+func gapOf(d *plan.Decking) float64 {
+	if d.Gap == nil {
+		return 0
+	}
+	return float64(*d.Gap)
+}

@@ -1,0 +1,131 @@
+package deck_test
+
+import (
+	"math"
+	"strings"
+	"testing"
+
+	"zygonos/core/ask/deck"
+	"zygonos/core/internal/sample"
+	"zygonos/core/lang/finding"
+	"zygonos/core/lang/quantity"
+	"zygonos/core/rig"
+)
+
+// told are the sample's cross members as they are taped, at 0.02, 0.64, 1.25, 1.86 and 2.48 m, and two rails.
+const told = `"bearers":{"a":{"order":1,"at":0.02},"b":{"order":2,"at":0.64},"c":{"order":3,"at":1.25},"d":{"order":4,"at":1.86},"e":{"order":5,"at":2.48},
+	"l":{"order":6,"at":-0.66,"along":true},"r":{"order":7,"at":0.66,"along":true},"m":{"order":8,"at":0,"along":true}}`
+
+func floor(t *testing.T, kind, decking string, sets ...string) *rig.Rig {
+	t.Helper()
+	return rig.Resolve(sample.Plan(t, append([]string{
+		"/trailers/t/floor", kind, "/trailers/t/floorThick", "0.018", "/trailers/t/decking", `{` + decking + `}`,
+	}, sets...)...), "t", "o")
+}
+
+// Boards of 120 with gaps of 5 over the sample's 1400 mm: ten whole ones and 72.5 mm at both edges
+// (docs/method/decking.md), twelve rows on five bearers with two screws each, 2.5 × 1.4 × 0.027 × 450 kg.
+func TestBoards(t *testing.T) {
+	r := floor(t, `"boards"`, told+`,"gap":0.005,"gains":8,"loses":4`, "/trailers/t/boardWide", "0.12", "/trailers/t/floorThick", "0.027")
+	o := deck.Lay(r)
+	if len(o.Boards) != 2 || o.Boards[0].Count != 10 || math.Abs(o.Boards[1].Width.Value-.0725) > 1e-9 || o.Screws != 120 {
+		t.Errorf("%+v, %d screws", o.Boards, o.Screws)
+	}
+	if math.Abs(o.Mass.Value-2.5*1.4*.027*450) > 1e-9 || o.Buy != 12 { // two of 72.5 come out of no board of 120
+		t.Errorf("%v kg, %d boards", o.Mass.Value, o.Buy)
+	}
+	// 8 points swell a board by 2.4 mm, 4 shrink it by 1.2
+	if math.Abs(o.GapWet.Value-.0026) > 1e-9 || math.Abs(o.GapDry.Value-.0062) > 1e-9 {
+		t.Errorf("wet %v, dry %v", o.GapWet.Value, o.GapDry.Value)
+	}
+	for _, c := range []struct {
+		decking string
+		code    string
+		want    finding.Outcome
+	}{
+		{told + `,"gap":0.005,"gains":8,"loses":4`, deck.CodeLaid, finding.Holds},
+		{told + `,"gap":0.005,"gains":8,"loses":4`, deck.CodeGap, finding.Holds},
+		{told + `,"gains":8`, deck.CodeGap, finding.Fails}, // tight and dry
+		{told, deck.CodeGap, finding.Unknown},
+		{told + `,"gap":0.012,"loses":4,"gains":0`, deck.CodeGap, finding.Tight},
+		{`"gap":0.005`, deck.CodeLaid, finding.Unknown},                           // on nothing
+		{told + `,"boardLong":0.5`, deck.CodeLaid, finding.Fails},                 // no bearer within 0.5 m
+		{told + `,"boardLong":1.3`, deck.CodeLaid, finding.Holds},                 // joined at 1.25
+		{told + `,"across":true,"boardLong":3`, deck.CodeLaid, finding.Holds},     // on the rails
+		{`"bearers":{"a":{"at":0.4},"b":{"at":2}}`, deck.CodeLaid, finding.Tight}, // ends jut out 500 mm
+	} {
+		r := floor(t, `"boards"`, c.decking, "/trailers/t/boardWide", "0.12")
+		f := sample.Find(t, deck.Check(r), c.code)
+		if f.Outcome != c.want || f.Outcome == finding.Unknown && len(f.Needs) == 0 {
+			t.Errorf("%s %s: %s %s", c.code, strings.ReplaceAll(c.decking, told, "…"), f.Outcome, f.Says.Text(quantity.Locale{}))
+		}
+	}
+	if f := sample.Find(t, deck.Check(floor(t, `"boards"`, told, "/trailers/t/boardWide", "0.39", "/trailers/t/deckWidth/value", "0.35")), deck.CodeLaid); f.Outcome != finding.Fails {
+		t.Errorf("a board wider than the floor: %s", f.Outcome)
+	}
+}
+
+// Sheets of 2.44 × 1.22 under a floor of 2.5 × 1.4: a sheet that lies across reaches 1.22 back, to the bearer at
+// 0.64, so joints stand on bearers only; every piece comes out of a sheet, and they cover the floor.
+func TestSheets(t *testing.T) {
+	r := floor(t, `"ply"`, told+`,"price":60,"carryLong":1.5,"carryWide":1.3`)
+	o := deck.Lay(r)
+	area := 0.0
+	on := func(x float64, at ...float64) bool {
+		for _, a := range at {
+			if math.Abs(x-a) < 1e-9 {
+				return true
+			}
+		}
+		return false
+	}
+	for _, s := range o.Sheets {
+		for _, p := range s.Pieces {
+			area += p.Long.Value * p.Wide.Value
+			if !on(p.Behind.Value, 0, .02, .64, 1.25, 1.86, 2.48) || !on(p.Left.Value, 0, .04, .7, 1.36) {
+				t.Errorf("a joint at %v, %v", p.Behind.Value, p.Left.Value)
+			}
+		}
+		if s.Big {
+			t.Errorf("too big for the car: %+v", s.Pieces)
+		}
+	}
+	if math.Abs(area-2.5*1.4) > 1e-9 || o.Price == nil || math.Abs(o.Price.Value-60*float64(o.Buy)) > 1e-9 || !o.Proven {
+		t.Errorf("%v m², %d sheets for %v", area, o.Buy, o.Price)
+	}
+	if f := sample.Find(t, deck.Check(r), deck.CodeLaid); f.Outcome != finding.Holds {
+		t.Errorf("%s %s", f.Outcome, f.Says.Text(quantity.Locale{}))
+	}
+	small := floor(t, `"ply"`, told+`,"sheetLong":0.5,"sheetWide":0.4`)
+	if f := sample.Find(t, deck.Check(small), deck.CodeLaid); f.Outcome != finding.Fails {
+		t.Errorf("small sheets: %s", f.Says.Text(quantity.Locale{}))
+	}
+	if deck.Lay(floor(t, `"open"`, told)) != nil {
+		t.Error("an open floor is laid")
+	}
+}
+
+// The frame's holes are marked where they are: a cross member drilled 300 mm from its beginning, 580 left of the
+// middle, at 635 mm behind the front: 420 from the left edge, and 5 mm off its middle line.
+func TestMarks(t *testing.T) {
+	frame := `{"members":{"c":{"order":1,"name":"Cross","role":"cross","from":{"back":0.635,"right":-0.58},"to":{"back":0.635,"right":0.58},
+		"profile":{"shape":"tube","height":0.04,"width":0.04,"wall":0.003,"material":"s235"},
+		"cuts":{"h":{"order":1,"what":"hole","at":0.3,"size":0.009,"off":0.005},"side":{"order":2,"what":"hole","at":0.5,"size":0.009,"face":"front"}}},
+		"low":{"order":2,"name":"Low","role":"cross","from":{"back":1.2,"right":-0.58,"up":-0.02},"to":{"back":1.2,"right":0.58,"up":-0.02},
+		"profile":{"shape":"tube","height":0.04,"width":0.04,"wall":0.003,"material":"s235"}}}}`
+	o := deck.Lay(floor(t, `"ply"`, "", "/trailers/t/frame", frame))
+	if len(o.Marks) != 1 {
+		t.Fatalf("%+v", o.Marks)
+	}
+	m := o.Marks[0]
+	if math.Abs(m.Left.Value-(0.7-0.58+0.3)) > 1e-9 || math.Abs(math.Abs(m.Front.Value-0.635)-0.005) > 1e-9 {
+		t.Errorf("%v from the left, %v from the front", m.Left.Value, m.Front.Value)
+	}
+	notes := ""
+	for _, n := range o.Notes {
+		notes += n.Text(quantity.Locale{})
+	}
+	if !strings.Contains(notes, "pack it up") {
+		t.Errorf("%s", notes)
+	}
+}
