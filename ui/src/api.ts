@@ -11,6 +11,7 @@ import type {
   Designing,
   Designs,
   Example,
+  Flooring,
   Glance,
   Import,
   Listed,
@@ -167,6 +168,7 @@ export const api = {
   comparisonTable: async (asked: Asked) =>
     (await call('POST', '/comparison.csv', JSON.stringify(asked), asJSON)).blob(),
   beforeCut: (asked: Asked) => json<CutGate>('POST', '/before-cut', asked),
+  decking: (asked: Asked) => json<Flooring>('POST', '/decking', asked),
   cutting: (asked: Asked) => json<Cutting>('POST', '/cutting', asked),
   changes: (asked: Asked) => json<Changes>('POST', '/changes', asked),
   rampPlaces: (asked: Asked) => json<RampPlaces>('POST', '/ramp-places', asked),

@@ -306,7 +306,7 @@ func sags(r *rig.Rig, free float64, p *press, give float64) finding.Finding {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	}
 	f.Says = said.Say(
-		"Under % it gives %; % is usual at most.",
+		"Under % the floor gives %; % is usual at most.",
 		p.name,
 		said.Length(give),
 		said.Length(free/sagLimit),

@@ -273,44 +273,23 @@ func (o *Laid) sheets(r *rig.Rig, long, wide float64, across, along []float64) {
 		kerf = float64(*d.Kerf)
 	}
 	o.ends(long, across)
-	type way struct {
-		xs, ys []float64
-		gaps   []planks.Gap
-	}
-	divide := func(a, b float64) (w way) {
-		var g []planks.Gap
-		w.xs, w.gaps = planks.Divide(long, a, across)
-		w.ys, g = planks.Divide(wide, b, along)
-		w.gaps = append(w.gaps, g...)
-		return w
-	}
-	best := divide(sl, sw)
-	if !d.Grain {
-		if turned := divide(sw, sl); len(turned.gaps) < len(best.gaps) || len(turned.gaps) == len(best.gaps) &&
-			(len(turned.xs)+1)*(len(turned.ys)+1) < (len(best.xs)+1)*(len(best.ys)+1) {
+	s := nest.Sheet{Long: sl, Wide: sw, Kerf: kerf, Grain: d.Grain}
+	best := divided(long, wide, sl, sw, across, along, s)
+	if !d.Grain { // the other way round, where that hangs less, takes fewer sheets, or else fewer pieces
+		if turned := divided(long, wide, sw, sl, across, along, s); turned.rank() < best.rank() {
 			best = turned
 		}
 	}
-	o.joints, o.gaps = best.xs, best.gaps
-	xs, ys := slices.Concat([]float64{0}, best.xs, []float64{long}), slices.Concat([]float64{0}, best.ys, []float64{wide})
-	var want []nest.Piece
-	for i := 1; i < len(xs); i++ {
-		for k := 1; k < len(ys); k++ {
-			p := rect{xs[i-1], ys[k-1], xs[i] - xs[i-1], ys[k] - ys[k-1]}
-			o.pieces = append(o.pieces, p)
-			want = append(want, nest.Piece{Long: p.long, Wide: p.wide})
-		}
-	}
-	s := nest.Sheet{Long: sl, Wide: sw, Kerf: kerf, Grain: d.Grain}
-	cut, err := nest.SolveSheets(s, want)
+	o.joints, o.gaps, o.pieces = best.xs, best.gaps, best.pieces
+	cut := best.cut
 	var big *nest.PieceError
 	switch {
-	case errors.As(err, &big):
-		p := want[big.Piece]
+	case errors.As(best.err, &big):
+		p := o.pieces[big.Piece]
 		o.Fails = said.Say("A piece of % by % comes out of no sheet of % by %.",
-			said.Length(p.Long), said.Length(p.Wide), said.Length(sl), said.Length(sw))
+			said.Length(p.long), said.Length(p.wide), said.Length(sl), said.Length(sw))
 		return
-	case err != nil:
+	case best.err != nil:
 		o.Fails = said.Say("The sheet's size or the kerf makes no sense.")
 		return
 	}
@@ -325,6 +304,42 @@ func (o *Laid) sheets(r *rig.Rig, long, wide float64, across, along []float64) {
 		said.Counted(o.Buy, "sheet", "sheets"), said.Length(sl), said.Length(sw))
 }
 
+// division is one way to divide a floor into pieces of sheets.
+type division struct {
+	xs, ys []float64
+	gaps   []planks.Gap
+	pieces []rect
+	cut    nest.Sheets
+	err    error
+}
+
+// divided divides a floor on its bearers into pieces no larger than long × wide, and cuts them.
+func divided(length, width, long, wide float64, across, along []float64, s nest.Sheet) (d division) {
+	var g []planks.Gap
+	d.xs, d.gaps = planks.Divide(length, long, across)
+	d.ys, g = planks.Divide(width, wide, along)
+	d.gaps = append(d.gaps, g...)
+	xs, ys := slices.Concat([]float64{0}, d.xs, []float64{length}), slices.Concat([]float64{0}, d.ys, []float64{width})
+	var want []nest.Piece
+	for i := 1; i < len(xs); i++ {
+		for k := 1; k < len(ys); k++ {
+			p := rect{xs[i-1], ys[k-1], xs[i] - xs[i-1], ys[k] - ys[k-1]}
+			d.pieces, want = append(d.pieces, p), append(want, nest.Piece{Long: p.long, Wide: p.wide})
+		}
+	}
+	d.cut, d.err = nest.SolveSheets(s, want)
+	return d
+}
+
+// rank is less for the better way.
+func (d *division) rank() int {
+	n := 10_000*len(d.gaps) + 100*len(d.cut.Cuttings) + len(d.pieces)
+	if d.err != nil {
+		n += 1_000_000
+	}
+	return n
+}
+
 // sheet is a sheet with its pieces, and the first cuts for the car.
 func (o *Laid) sheet(c *nest.Cutting, s nest.Sheet, d *plan.Decking) SheetCut {
 	out := SheetCut{View: scene.View{
@@ -337,10 +352,12 @@ func (o *Laid) sheet(c *nest.Cutting, s nest.Sheet, d *plan.Decking) SheetCut {
 		out.Pieces = append(out.Pieces, SheetPiece{
 			Mark: mark(p.Piece), Long: m(p.Long), Wide: m(p.Wide), Behind: m(at.x), Left: m(at.y),
 		})
+		label := scene.Label("mark", "middle", p.X+p.Long/2, p.Y+p.Wide/2, said.Say("% % × %",
+			said.Piece{Text: mark(p.Piece)}, said.Length(p.Long), said.Length(p.Wide)))
+		label.Room = p.Long
 		out.View.Shapes = append(out.View.Shapes,
 			scene.Rect("sheet-piece", "", p.X, p.Y, p.X+p.Long, p.Y+p.Wide),
-			scene.Label("mark", "middle", p.X+p.Long/2, p.Y+p.Wide/2, said.Say("% % × %",
-				said.Piece{Text: mark(p.Piece)}, said.Length(p.Long), said.Length(p.Wide))))
+			label)
 	}
 	if d.CarryLong != nil && d.CarryWide != nil {
 		cuts, ok := c.Home(s, float64(*d.CarryLong), float64(*d.CarryWide))
@@ -479,7 +496,7 @@ func laid(r *rig.Rig) (out []finding.Finding) {
 				said.Length(o.hangs), said.Length(endHangs))
 		} else {
 			f.Outcome = finding.Holds
-			f.Says = append(slices.Clone(o.Says), said.Say(": every end and joint lies on a member.")...)
+			f.Says = said.Say("Every end and joint of the floor lies on a member.")
 		}
 	}
 	out = append(out, f)

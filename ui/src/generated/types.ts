@@ -21,6 +21,7 @@ export interface Carried {
   Designing?: Designing;
   Entry?: Entry;
   Example?: Example;
+  Flooring?: Flooring;
   Glance?: Glance;
   Health?: Health;
   Import?: Import;
@@ -687,6 +688,7 @@ export interface Trailer {
   deckHeight?: LengthEstimate;
   deckLength?: LengthEstimate;
   deckWidth?: LengthEstimate;
+  decking?: Decking;
   drawbar?: Drawbar;
   edgeBase?: number;
   empty: Empty;
@@ -772,6 +774,29 @@ export interface Buy {
   name: string;
   order: number;
   price?: number;
+}
+export interface Decking {
+  across?: boolean;
+  bearers?: {
+    [k: string]: DeckBearer;
+  };
+  boardLong?: number;
+  carryLong?: number;
+  carryWide?: number;
+  gains?: number;
+  gap?: number;
+  grain?: boolean;
+  kerf?: number;
+  loses?: number;
+  price?: number;
+  screws?: number;
+  sheetLong?: number;
+  sheetWide?: number;
+}
+export interface DeckBearer {
+  along?: boolean;
+  at: number;
+  order: number;
 }
 export interface Drawbar {
   beams?: number;
@@ -1296,6 +1321,52 @@ export interface Entry {
 export interface Example {
   id: string;
   name: string;
+}
+export interface Flooring {
+  laid?: Laid;
+}
+export interface Laid {
+  boards?: Board[];
+  buy: number;
+  fails?: Sentence;
+  gapDry?: Measure;
+  gapWet?: Measure;
+  least?: number;
+  marks?: Mark[];
+  mass?: Measure;
+  notes?: Sentence[];
+  price?: Measure;
+  proven?: boolean;
+  says: Sentence;
+  screw: Measure;
+  screws: number;
+  sheets?: SheetCut[];
+  view: View;
+}
+export interface Board {
+  count: number;
+  edge?: boolean;
+  length: Measure;
+  width: Measure;
+}
+export interface Mark {
+  front: Measure;
+  left: Measure;
+  member: string;
+  size: Measure;
+}
+export interface SheetCut {
+  big?: boolean;
+  home?: Measure[];
+  pieces: SheetPiece[];
+  view: View;
+}
+export interface SheetPiece {
+  behind: Measure;
+  left: Measure;
+  long: Measure;
+  mark: string;
+  wide: Measure;
 }
 export interface Glance {
   headline: Headline;

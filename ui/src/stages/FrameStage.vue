@@ -7,6 +7,7 @@ import { useWorkspace } from '@/stores/workspace'
 import KeptPanel from './balance/KeptPanel.vue'
 import CutGatePanel from './frame/CutGatePanel.vue'
 import CutPanel from './frame/CutPanel.vue'
+import DeckPanel from './frame/DeckPanel.vue'
 import DesignPanel from './frame/DesignPanel.vue'
 import DipPanel from './frame/DipPanel.vue'
 import FrameDrawing from './frame/FrameDrawing.vue'
@@ -18,7 +19,7 @@ import WeightPanel from './frame/WeightPanel.vue'
 
 const workspace = useWorkspace()
 const frame = computed(() => workspace.report?.frame)
-const tabs = ['Strength', 'Weight', 'Sections', 'Find one', 'Cut list', 'Dipping', 'Before you cut']
+const tabs = ['Strength', 'Weight', 'Sections', 'Find one', 'Deck', 'Cut list', 'Dipping', 'Before you cut']
 </script>
 
 <template>
@@ -26,6 +27,7 @@ const tabs = ['Strength', 'Weight', 'Sections', 'Find one', 'Cut list', 'Dipping
     <template v-if="!frame">
       <StartPanel />
       <DesignPanel />
+      <DeckPanel />
     </template>
     <template v-else>
       <FrameDrawing :frame="frame" />
@@ -37,6 +39,7 @@ const tabs = ['Strength', 'Weight', 'Sections', 'Find one', 'Cut list', 'Dipping
           <TabPanel tabindex="-1"><WeightPanel :frame="frame" /></TabPanel>
           <TabPanel tabindex="-1"><SectionPanel /></TabPanel>
           <TabPanel tabindex="-1"><DesignPanel /></TabPanel>
+          <TabPanel tabindex="-1"><DeckPanel /></TabPanel>
           <TabPanel tabindex="-1"><CutPanel /></TabPanel>
           <TabPanel tabindex="-1"><DipPanel /></TabPanel>
           <TabPanel tabindex="-1"><CutGatePanel /></TabPanel>
