@@ -58,7 +58,8 @@ test('a first frame is laid out, and one section put on all cross members', asyn
   await page.locator('[data-stretch] summary').click()
   await page.getByLabel('By', { exact: true }).fill('300')
   await page.getByLabel('Behind the front by').fill('1 m')
-  await page.getByRole('button', { name: 'Stretch', exact: true }).click()
+  await page.getByRole('button', { name: 'See what it becomes' }).click()
+  await page.getByRole('button', { name: 'Stretch it' }).click()
   await settled(page)
   await page.getByRole('tab', { name: 'Strength' }).click()
   await expect(page.locator('[data-members] tr', { hasText: 'Cross member 1' })).toContainText(

@@ -425,6 +425,20 @@ func beginning(c fiber.Ctx) error {
 	return c.JSON(patch)
 }
 
+// stretched says what a stretch makes of a trailer, before it is made.
+func (s *server) stretched(c fiber.Ctx) error {
+	var b Beginning
+	if err := strictly(c.Body(), &b); err != nil {
+		return err
+	}
+	if b.Plan == nil {
+		return fiber.NewError(fiber.StatusBadRequest, "The request holds no plan.")
+	}
+	return s.inTurn(s.lanes.studies, studyTime, func(ctx context.Context) error {
+		return c.JSON(study.Stretch(ctx, b.Plan, &b.Asked))
+	})
+}
+
 func working(c fiber.Ctx) error {
 	a, err := asking(c)
 	if err != nil {

@@ -115,6 +115,8 @@ func init() { // a table that handlers name and that names handlers
 		{"GET", "/plans/{id}/revisions/{n}", "The plan as it was", nil, Stored{}, 0, "", on((*server).revision)},
 		{"POST", "/review", "Judge a plan, live or settled",
 			Asking{}, departure.Settled{}, 0, "", on((*server).review)},
+		{"POST", "/stretched", "What a stretch makes of a trailer",
+			Beginning{}, study.Stretched{}, 0, "", on((*server).stretched)},
 		{"POST", "/begin", "What a thing that is added begins as",
 			Beginning{}, []finding.Op{}, 0, "", at(beginning)},
 		{"POST", "/working", "The working behind a finding", Asking{}, []finding.Step{}, 0, "", at(working)},

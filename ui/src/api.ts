@@ -30,6 +30,7 @@ import type {
   Saved,
   Scales,
   Step,
+  Stretched,
   Tow,
 } from '@/generated/types'
 
@@ -158,6 +159,8 @@ export const api = {
     asked: Asked,
     thing: { what: string; kind?: string; id?: string; by?: number; at?: number; of?: string },
   ) => json<Op[]>('POST', '/begin', { ...asked, ...thing }),
+  stretched: (asked: Asked, thing: { kind: string; by: number; at: number }) =>
+    json<Stretched>('POST', '/stretched', { ...asked, ...thing, what: 'stretch' }),
   working: (asked: Asked, key: string) => json<Step[]>('POST', '/working', { ...asked, key }),
   compare: (asked: Asked, back: boolean) => json<Comparison>('POST', '/compare', { ...asked, back }),
   tows: (asked: Asked) => json<Tow[]>('POST', '/tows', asked),

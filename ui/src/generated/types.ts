@@ -45,6 +45,7 @@ export interface Carried {
   Shelving?: Shelving;
   Step?: Step;
   Stored?: Stored;
+  Stretched?: Stretched;
   Taking?: Taking;
   TiePlan?: TiePlan;
   Tow?: Tow;
@@ -2282,6 +2283,24 @@ export interface Stored {
   id: string;
   plan: unknown;
   revision: number;
+}
+export interface Stretched {
+  axle?: Sentence;
+  fails?: string;
+  fix?: Variant;
+  notes: Sentence[];
+  rows: StretchRow[];
+  says: Sentence;
+  worse: StretchCheck[];
+}
+export interface StretchRow {
+  name: Sentence;
+  now: Measure;
+  was: Measure;
+}
+export interface StretchCheck {
+  now: Finding;
+  was: string;
 }
 export interface Taking {
   as: string;

@@ -185,7 +185,7 @@ const mark = computed(() => laid.value?.marks?.[reading.value])
       </section>
       <FoldedPart class="no-print mt-3" data-bearers :open="bearers.length > 0">
         <template #heading
-          ><b>What it lies on</b
+          ><b>What it lies on&nbsp;</b
           ><span class="text-soft"> {{ trailer?.frame ? 'besides the drawing' : '' }}</span></template
         >
         <div v-for="[bid, b] in bearers" :key="bid" class="mt-2 flex items-end gap-2">

@@ -1,0 +1,75 @@
+package study_test
+
+import (
+	"context"
+	"math"
+	"testing"
+
+	"zygonos/core/begin"
+	"zygonos/core/lang/finding"
+	"zygonos/core/lang/quantity"
+	"zygonos/core/plan"
+	"zygonos/core/review"
+	"zygonos/core/study"
+)
+
+// What a stretch says beforehand is what the stretched trailer says afterwards: payload, weight, and every check
+// that it calls worse.
+func TestStretchSaysWhatComes(t *testing.T) {
+	p := built(t)
+	ops, err := begin.Patch(p, &begin.Asked{What: "frame", Kind: "beam", Trailer: "t"})
+	if err != nil {
+		t.Fatal(err)
+	}
+	if p, err = plan.Apply(p, ops); err != nil {
+		t.Fatal(err)
+	}
+	plan.Clean(p)
+	for _, q := range []begin.Asked{
+		{Kind: "longer", By: 1.2, At: 1}, {Kind: "wider", By: 0.3}, {Kind: "drawbar", By: 0.8}, {Kind: "longer", By: -0.3, At: 2},
+	} {
+		q.Trailer = "t"
+		s := study.Stretch(context.Background(), p, &q)
+		if s.Fails != "" || s.Fix == nil || len(s.Rows) == 0 || len(s.Notes) == 0 {
+			t.Fatalf("%+v: %+v", q, s)
+		}
+		after, err := plan.Apply(p, s.Fix.Patch)
+		if err != nil {
+			t.Fatal(err)
+		}
+		rep := review.Review(after, review.Request{Outing: "o", Trailer: "t"})
+		rep.Settle()
+		for _, w := range s.Worse {
+			found := false
+			for _, f := range rep.Findings {
+				found = found || f.Code == w.Now.Code && f.Outcome == w.Now.Outcome
+			}
+			if !found || w.Now.Outcome.Rank() >= w.Was.Rank() {
+				t.Errorf("%+v: %s was %s, said to come to %s", q, w.Now.Code, w.Was, w.Now.Outcome)
+			}
+		}
+		for _, f := range rep.Findings {
+			for _, row := range s.Rows {
+				if row.Name.Text(quantity.Locale{}) == "Payload left" && f.Code == "towing.payload" && f.Figure != nil &&
+					math.Abs(f.Figure.Value-row.Now.Value) > 1e-9 {
+					t.Errorf("%+v: payload %v, said %v", q, f.Figure.Value, row.Now.Value)
+				}
+			}
+		}
+		if f := sampleFind(rep.Findings, "frame.strength"); f == nil || f.Outcome == finding.Unknown {
+			t.Errorf("%+v: no strength afterwards", q)
+		}
+	}
+	if s := study.Stretch(context.Background(), p, &begin.Asked{Kind: "longer", Trailer: "t"}); s.Fails == "" {
+		t.Error("stretched by nothing")
+	}
+}
+
+func sampleFind(fs []finding.Finding, code string) *finding.Finding {
+	for i := range fs {
+		if fs[i].Code == code {
+			return &fs[i]
+		}
+	}
+	return nil
+}
