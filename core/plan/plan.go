@@ -330,6 +330,7 @@ type Trailer struct {
 	BoardWide  *length           `json:"boardWide,omitempty" is:"width of a board, 0.03..0.4"`
 	FloorGrade string            `json:"floorGrade,omitempty" is:"grade of the boards, key stocks"`
 	Decking    *Decking          `json:"decking,omitempty" stage:"frame"`
+	Access     *Access           `json:"access,omitempty" stage:"frame"`
 	Tail       Tail              `json:"tail,omitempty" is:"tail"`
 	Anchors    map[string]Anchor `json:"anchors,omitempty"`
 	Folded     *Size             `json:"folded,omitempty"` // as stored, where it folds

@@ -3,6 +3,7 @@ package review
 import (
 	"math"
 
+	"zygonos/core/ask/access"
 	"zygonos/core/ask/balance"
 	"zygonos/core/ask/clearance"
 	"zygonos/core/ask/deck"
@@ -80,6 +81,7 @@ var Questions = []Question{
 	}, Draw: func(r *rig.Rig, rep *Report) { rep.Schools = rack.Schools(r) }},
 	{Name: "launch", Stage: launch.Stage, Live: only(launch.Check)},
 	{Name: "deck", Stage: deck.Stage, Live: only(deck.Check)},
+	{Name: "access", Stage: access.Stage, Live: only(access.Check)},
 	{Name: "frame", Stage: frame.Stage, Live: func(r *rig.Rig, rep *Report) []finding.Finding {
 		fs, p := frame.Check(r)
 		rep.Frame = p

@@ -407,8 +407,60 @@ func (o *Laid) marks(r *rig.Rig, wide float64) {
 	})
 }
 
+// patchRoom is what a tyre keeps under the floor at its stop, m, and usualTravel its way there where that is not
+// told (practice, C).
+const (
+	patchRoom   = 0.020
+	usualTravel = 0.060
+)
+
+// wheels tells where tyres come up to the floor on a bump: an opening there, under a thin patch that comes off.
+func (o *Laid) wheels(r *rig.Rig) {
+	t := r.Trailer
+	if t.Track == nil || r.DeckFront == nil || float64(t.Track.Value)/2 > r.DeckWidth()/2 || t.DeckHeight == nil {
+		return
+	}
+	up := usualTravel
+	if t.Travel != nil {
+		up = float64(*t.Travel)
+	}
+	radius := r.WheelRadius()
+	thick := 0.0
+	if t.FloorThick != nil {
+		thick = float64(*t.FloorThick)
+	}
+	left := r.DeckHeight() - thick - 2*radius - up
+	if left >= patchRoom {
+		return
+	}
+	for _, x := range r.AxlesAt() {
+		o.Notes = append(o.Notes, said.Say(
+			"At its stop a tyre comes to % under the floor: leave it open over each wheel, % long about % behind the front, under a thin patch that comes off.",
+			said.Length(left), said.Length(2*radius+0.1), said.Length(x-r.DeckFront.Nominal)))
+	}
+}
+
+// rings tells of tie points in the floor: let in flush they hold water.
+func (o *Laid) rings(r *rig.Rig) {
+	n := 0
+	for _, p := range r.Trailer.TiePoints {
+		if math.Abs(float64(p.At.Right)) < r.DeckWidth()/2-0.01 {
+			n++
+		}
+	}
+	if n > 0 {
+		o.Notes = append(o.Notes, said.Say("% in the floor: let in flush, each gets a drain hole of % in its lowest place.",
+			said.Counted(n, "ring", "rings"), said.Length(drainHole)))
+	}
+}
+
+// drainHole is what lets water out of a recess, m (practice, C).
+const drainHole = 0.010
+
 // notes tell of what lies under the floor where it is not flat.
 func (o *Laid) notes(r *rig.Rig) {
+	o.wheels(r)
+	o.rings(r)
 	if r.Drawn == nil {
 		return
 	}

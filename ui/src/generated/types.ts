@@ -667,6 +667,7 @@ export interface TowVehicle {
   wheelbase?: LengthEstimate;
 }
 export interface Trailer {
+  access?: Access;
   anchors?: {
     [k: string]: Anchor;
   };
@@ -737,6 +738,17 @@ export interface Trailer {
   wheelDiameter?: number;
   wheelRoom?: number;
   widthOverAll?: LengthEstimate;
+}
+export interface Access {
+  bracket?: Profile;
+  brackets?: number;
+  guardRadius?: number;
+  guardSkirt?: number;
+  guardWide?: number;
+  handhold?: boolean;
+  stepApart?: number;
+  stepUp?: number;
+  stood?: boolean;
 }
 export interface Anchor {
   count: number;

@@ -208,8 +208,8 @@ const mark = computed(() => laid.value?.marks?.[reading.value])
         </div>
       </FoldedPart>
       <p class="text-soft mt-3 text-sm">
-        Crown up, ends supported, screw heads a little under the top. Round-headed bolts where hulls slide.
-        Cut ends are painted before they are laid.
+        The floor a little proud of the steel at its edges. Crown up, ends supported, screw heads a little
+        under the top. Round-headed bolts where hulls slide. Cut ends are painted before they are laid.
       </p>
     </template>
   </div>

@@ -6,6 +6,7 @@ import ChoiceField from '@/fields/ChoiceField.vue'
 import QuantityField from '@/fields/QuantityField.vue'
 import type { PlanField } from '@/fields/planField'
 import type { Common, Member, Profile } from '@/generated/types'
+import AccessPart from './AccessPart.vue'
 import StretchPart from './StretchPart.vue'
 import { useReference } from '@/stores/reference'
 import { useWorkspace } from '@/stores/workspace'
@@ -121,6 +122,7 @@ const axle: PlanField[] = [
       <button class="act min-h-11" :disabled="!deep" @click="notch">Notch both rails</button>
     </div>
     <p v-if="failure" class="text-fails mt-2 font-semibold" role="alert">{{ failure }}</p>
+    <AccessPart />
     <StretchPart />
   </div>
 </template>
