@@ -12,9 +12,15 @@ const workspace = useWorkspace()
 const { say, nominal } = useWords()
 
 /** Fixes come with the settled report; the older ones stay, marked as following. */
-const fixes = computed<Fix[]>(
-  () => workspace.settledReport?.findings.find((f) => keyOf(f) === keyOf(props.finding))?.fixes ?? [],
-)
+const fixes = computed<Fix[]>(() => {
+  const all = workspace.settledReport?.findings ?? []
+  const tried = workspace.preview?.fix
+  const own =
+    all.find((f) => keyOf(f) === keyOf(props.finding)) ??
+    // what is tried may make another thing the worst: the check still shows it
+    all.find((f) => f.code === props.finding.code && tried && f.fixes?.includes(tried))
+  return own?.fixes ?? []
+})
 const shown = computed(() => (props.finding.outcome !== 'holds' || workspace.preview ? fixes.value : []))
 const previewed = (x: Fix) => workspace.preview?.fix === x
 </script>
