@@ -115,7 +115,7 @@ func (b *FrameBar) taken(c *plan.MemberCut) (t section.Taken, opens, ok bool) {
 	high, wide := b.High, b.Wide
 	d := float64(c.Size)
 	if c.What == plan.CutHole { // through both walls, along the face's normal
-		off := float64(c.Off)
+		off := b.off(c, axis)
 		if axis == 2 {
 			return section.Taken{Y0: wide/2 + off - d/2, Y1: wide/2 + off + d/2, Z1: high}, d > wideHole*wide, true
 		}
@@ -133,6 +133,30 @@ func (b *FrameBar) taken(c *plan.MemberCut) (t section.Taken, opens, ok bool) {
 		t.Y1 = d
 	}
 	return t, true, true
+}
+
+// off is how far a hole lies off the middle of its face along the bar's own other axis, m. It is told to the
+// right, to the rear or up, as the trailer stands.
+func (b *FrameBar) off(c *plan.MemberCut, axis int) float64 {
+	v := b.Axes[3-axis]
+	to := v.Y
+	switch {
+	case math.Abs(v.Z) > 0.7:
+		to = v.Z
+	case math.Abs(v.X) > math.Abs(v.Y):
+		to = v.X
+	}
+	return math.Copysign(1, to) * float64(c.Off)
+}
+
+// HoleAt is where a hole goes in, on the bar's middle line but for what it lies off its face's middle, in the
+// deck's coordinates; ok is false where its face is the bar's end.
+func (b *FrameBar) HoleAt(c *plan.MemberCut) (at r3.Vec, axis int, ok bool) {
+	axis, _, ok = b.Face(c.Face)
+	if !ok {
+		return r3.Vec{}, 0, false
+	}
+	return r3.Add(b.At(float64(c.At)), r3.Scale(b.off(c, axis), b.Axes[3-axis])), axis, true
 }
 
 // closedAgain is the tube that a notch leaves where a plate closes it.

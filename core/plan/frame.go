@@ -78,7 +78,7 @@ type MemberCut struct {
 	Size length `json:"size" is:"size of the cut, >0..0.5"`
 	// of a notch, along the member
 	Long length `json:"long,omitempty" is:"length of the notch, 0..2"`
-	// of a hole: how far its middle lies off the middle of its face
+	// of a hole: how far its middle lies off the middle of its face: to the right, to the rear or up
 	Off length `json:"off,omitempty" is:"distance from the face's middle, -0.3..0.3"`
 	// a notch's inner corners are rounded; else they are taken as sharp
 	Rounded bool `json:"rounded,omitempty"`

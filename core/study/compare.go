@@ -5,11 +5,8 @@ import (
 	"context"
 	"maps"
 	"math"
-	"runtime"
 	"slices"
 	"strings"
-	"sync"
-	"sync/atomic"
 
 	"zygonos/core/ask/balance"
 	"zygonos/core/ask/clearance"
@@ -23,6 +20,7 @@ import (
 	"zygonos/core/plan"
 	"zygonos/core/review"
 	"zygonos/core/rig"
+	"zygonos/core/sums/parallel"
 )
 
 // Comparison holds every trailer of a plan against the same outings.
@@ -120,7 +118,7 @@ func Compare(ctx context.Context, p *plan.Plan, q review.Request, back bool) *Co
 	}
 	laid, lays := layAll(ctx, p, trailers, outings)
 	out.Candidates = make([]Candidate, len(trailers))
-	each(len(trailers), func(i int) {
+	parallel.Each(len(trailers), func(i int) {
 		id := trailers[i]
 		if over(ctx) {
 			t := p.Trailers[id]
@@ -169,21 +167,6 @@ func Compare(ctx context.Context, p *plan.Plan, q review.Request, back bool) *Co
 
 // mostBrought is the number of candidates up to which the way back is looked for.
 const mostBrought = 60
-
-// each does n independent things on all processors; the order of what comes
-// out is the caller's, so that the same plan gives the same answer.
-func each(n int, do func(int)) {
-	var wait sync.WaitGroup
-	var next atomic.Int64
-	for range min(n, runtime.GOMAXPROCS(0)) {
-		wait.Go(func() {
-			for i := int(next.Add(1)) - 1; i < n; i = int(next.Add(1)) - 1 {
-				do(i)
-			}
-		})
-	}
-	wait.Wait()
-}
 
 // laying is what it takes to have every load on every trailer in its place.
 type laying struct {

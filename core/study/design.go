@@ -23,6 +23,7 @@ import (
 	"zygonos/core/review"
 	"zygonos/core/rig"
 	"zygonos/core/study/cut"
+	"zygonos/core/sums/parallel"
 	"zygonos/core/sums/section"
 )
 
@@ -144,7 +145,7 @@ func FindFrame(ctx context.Context, p *plan.Plan, trailer string, aim Aim, progr
 	}
 	found := make([]*Design, len(tries))
 	keys := make([]try, len(tries))
-	each(len(tries), func(i int) {
+	parallel.Each(len(tries), func(i int) {
 		if best, why, ok := d.lightest(tries[i]); ok {
 			keys[i] = best
 			found[i] = d.describe(best, why)

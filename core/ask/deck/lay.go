@@ -388,14 +388,10 @@ func (o *Laid) marks(r *rig.Rig, wide float64) {
 		bar := &r.Drawn.Bars[b.Bar]
 		for i := range bar.Cuts {
 			c := &bar.Cuts[i].Cut
-			axis, _, ok := bar.Face(c.Face)
+			p, axis, ok := bar.HoleAt(c)
 			if !ok || c.What != plan.CutHole || math.Abs(bar.Axes[axis].Z) < 0.9 {
 				continue
 			}
-			p := bar.At(float64(c.At))
-			side := 3 - axis
-			p.X += float64(c.Off) * bar.Axes[side].X
-			p.Y += float64(c.Off) * bar.Axes[side].Y
 			m := func(v float64) finding.Measure { return *finding.Exactly(quantity.KindLength, v) }
 			o.Marks = append(o.Marks, Mark{
 				Left: m(p.Y + wide/2), Front: m(p.X), Size: m(float64(c.Size)), Member: bar.Member.Name,

@@ -106,7 +106,7 @@ func TestSheets(t *testing.T) {
 }
 
 // The frame's holes are marked where they are: a cross member drilled 300 mm from its beginning, 580 left of the
-// middle, at 635 mm behind the front: 420 from the left edge, and 5 mm off its middle line.
+// middle, at 635 mm behind the front: 420 from the left edge, 5 mm behind its middle line.
 func TestMarks(t *testing.T) {
 	frame := `{"members":{"c":{"order":1,"name":"Cross","role":"cross","from":{"back":0.635,"right":-0.58},"to":{"back":0.635,"right":0.58},
 		"profile":{"shape":"tube","height":0.04,"width":0.04,"wall":0.003,"material":"s235"},
@@ -118,7 +118,7 @@ func TestMarks(t *testing.T) {
 		t.Fatalf("%+v", o.Marks)
 	}
 	m := o.Marks[0]
-	if math.Abs(m.Left.Value-(0.7-0.58+0.3)) > 1e-9 || math.Abs(math.Abs(m.Front.Value-0.635)-0.005) > 1e-9 {
+	if math.Abs(m.Left.Value-(0.7-0.58+0.3)) > 1e-9 || math.Abs(m.Front.Value-0.640) > 1e-9 {
 		t.Errorf("%v from the left, %v from the front", m.Left.Value, m.Front.Value)
 	}
 	notes := ""

@@ -5,10 +5,7 @@ package frame
 import (
 	"errors"
 	"math"
-	"runtime"
 	"slices"
-	"sync"
-	"sync/atomic"
 
 	"zygonos/core/facts/norms"
 	"zygonos/core/lang/finding"
@@ -18,6 +15,7 @@ import (
 	"zygonos/core/parts"
 	"zygonos/core/rig"
 	"zygonos/core/sums/frame3d"
+	"zygonos/core/sums/parallel"
 )
 
 // Stage under which the findings stand.
@@ -360,16 +358,7 @@ func each(n int, do func(i int)) {
 		}
 		return
 	}
-	var wait sync.WaitGroup
-	var next atomic.Int64
-	for range min(n, runtime.GOMAXPROCS(0)) {
-		wait.Go(func() {
-			for i := int(next.Add(1)) - 1; i < n; i = int(next.Add(1)) - 1 {
-				do(i)
-			}
-		})
-	}
-	wait.Wait()
+	parallel.Each(n, do)
 }
 
 // most is the bar that is used most, with its case.

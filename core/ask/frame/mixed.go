@@ -1,6 +1,7 @@
 package frame
 
 import (
+	"math"
 	"slices"
 
 	"zygonos/core/lang/quantity"
@@ -38,39 +39,24 @@ func (m *model) mixed(c *loadCase, all []body, a *answer) {
 	}
 	for e := range m.pieces {
 		p := &m.pieces[e]
-		whole := wholeOf(&m.bars[p.bar])
-		for _, s := range [3]float64{0, (p.to - p.from) / 2, p.to - p.from} {
-			now := a.s.At(e, s, false)
-			best := m.stressed(p, &whole, &now, p.from+s)
-			for i := range changes {
-				changes[i].now = 0
-			}
-			for again := true; again; {
-				again = false
-				for i := range changes {
-					ch := &changes[i]
-					d := ch.of.At(e, s, false)
-					was := ch.now
-					for _, to := range ch.amounts {
-						by := to - was
-						if by == 0 {
-							continue
-						}
-						next := now
-						next.N, next.Vy, next.Vz = now.N+by*d.N, now.Vy+by*d.Vy, now.Vz+by*d.Vz
-						next.T, next.My, next.Mz = now.T+by*d.T, now.My+by*d.My, now.Mz+by*d.Mz
-						if u := m.stressed(p, &whole, &next, p.from+s); u.share > best.share*(1+1e-9) {
-							best, ch.now, again = u, to, true
-							best.mixed = true
-						}
-					}
-					if by := ch.now - was; by != 0 {
-						now.N, now.Vy, now.Vz = now.N+by*d.N, now.Vy+by*d.Vy, now.Vz+by*d.Vz
-						now.T, now.My, now.Mz = now.T+by*d.T, now.My+by*d.My, now.Mz+by*d.Mz
-					}
+		r := &m.bars[p.bar]
+		whole := wholeOf(r)
+		long := p.to - p.from
+		for k := range mixPlaces {
+			s := long * float64(k) / (mixPlaces - 1)
+			a.uses[p.bar].raise(m.unkind(a, e, s, &whole, changes))
+		}
+		for i := range r.Cuts {
+			c := &r.Cuts[i]
+			net := leftOf(c)
+			for _, at := range [3]float64{c.From, (c.From + c.To) / 2, c.To} {
+				if at < p.from-1e-9 || at > p.to+1e-9 {
+					continue
 				}
+				u := m.unkind(a, e, math.Max(0, math.Min(long, at-p.from)), &net, changes)
+				u.cut = true
+				a.uses[p.bar].raise(u)
 			}
-			a.uses[p.bar].raise(best)
 		}
 	}
 	for i := range a.uses {
@@ -78,6 +64,46 @@ func (m *model) mixed(c *loadCase, all []body, a *answer) {
 			a.worst = i
 		}
 	}
+}
+
+// mixPlaces are the places of an element at which mixes are tried.
+const mixPlaces = 5
+
+// unkind is the use of an element's place by the worst mix.
+func (m *model) unkind(a *answer, e int, s float64, l *left, changes []change) use {
+	p := &m.pieces[e]
+	now := a.s.At(e, s, false)
+	best := m.stressed(p, l, &now, p.from+s)
+	for i := range changes {
+		changes[i].now = 0
+	}
+	for again := true; again; {
+		again = false
+		for i := range changes {
+			ch := &changes[i]
+			d := ch.of.At(e, s, false)
+			was := ch.now
+			for _, to := range ch.amounts {
+				if to == was {
+					continue
+				}
+				next := plus(now, to-was, d)
+				if u := m.stressed(p, l, &next, p.from+s); u.share > best.share*(1+1e-9) {
+					best, ch.now, again = u, to, true
+					best.mixed = true
+				}
+			}
+			now = plus(now, ch.now-was, d)
+		}
+	}
+	return best
+}
+
+// plus are section forces with so much of others added.
+func plus(in frame3d.Inside, by float64, d frame3d.Inside) frame3d.Inside {
+	in.N, in.Vy, in.Vz = in.N+by*d.N, in.Vy+by*d.Vy, in.Vz+by*d.Vz
+	in.T, in.My, in.Mz = in.T+by*d.T, in.My+by*d.My, in.Mz+by*d.Mz
+	return in
 }
 
 // lighter are the masses that may be less than their most.

@@ -4,6 +4,8 @@ import (
 	"math"
 	"slices"
 
+	"gonum.org/v1/gonum/spatial/r3"
+
 	"zygonos/core/lang/said"
 	"zygonos/core/lang/scene"
 	"zygonos/core/parts"
@@ -73,8 +75,8 @@ func Sheet(r *rig.Rig) *scene.View {
 		m := at(labelled(b))
 		v.Shapes = append(v.Shapes, scene.Label("mark", "middle", m[0], m[1], said.Say("%", said.Piece{Text: marks[i]})))
 		for k := range b.Cuts {
-			if axis, _, ok := b.Face(b.Cuts[k].Cut.Face); ok && axis == 2 && b.Cuts[k].Cut.What == plan.CutHole {
-				p := at(b.At(float64(b.Cuts[k].Cut.At)))
+			if hole, axis, ok := b.HoleAt(&b.Cuts[k].Cut); ok && math.Abs(b.Axes[axis].Z) > 0.7 && b.Cuts[k].Cut.What == plan.CutHole {
+				p := at(hole)
 				v.Shapes = append(v.Shapes, scene.Disc("hole", p[0], p[1], float64(b.Cuts[k].Cut.Size)/2))
 			}
 		}
@@ -167,10 +169,12 @@ func PieceSheet(r *rig.Rig, id string) *scene.View {
 				continue
 			}
 			x := float64(c.Cut.At)
+			hole, _, _ := b.HoleAt(&c.Cut)
+			own := r3.Dot(r3.Sub(hole, b.At(x)), b.Axes[3-axis])
 			side := (axis == 1) == (view == 0) // this view looks along the face's normal
 			switch {
 			case c.Cut.What == plan.CutHole && side:
-				v.Shapes = append(v.Shapes, scene.Disc("hole", x, mid-up*float64(c.Cut.Off), float64(c.Cut.Size)/2))
+				v.Shapes = append(v.Shapes, scene.Disc("hole", x, mid-up*own, float64(c.Cut.Size)/2))
 			case c.Cut.What == plan.CutNotch && !side:
 				edge := mid - up*sign*half
 				v.Shapes = append(v.Shapes, scene.Rect("notch", "", c.From, math.Min(edge, edge+up*sign*float64(c.Cut.Size)),

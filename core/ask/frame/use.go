@@ -106,16 +106,18 @@ func (m *model) used(s *frame3d.Solution, e int, room *frame3d.Buffer) (worst us
 	whole := wholeOf(r)
 	for _, in := range s.AlongIn(room, e) {
 		worst.raise(m.stressed(p, &whole, &in, p.from+in.At))
+		for i := range r.Cuts { // within a cut only what is left bears
+			if c := &r.Cuts[i]; p.from+in.At >= c.From-1e-9 && p.from+in.At <= c.To+1e-9 {
+				net := leftOf(c)
+				u := m.stressed(p, &net, &in, p.from+in.At)
+				u.cut = true
+				worst.raise(u)
+			}
+		}
 	}
 	for i := range r.Cuts {
 		c := &r.Cuts[i]
-		net := left{
-			wy: c.Net.Wy, wz: c.Net.Wz, wt: c.Twist.Wt, area: c.Net.Area, y: math.Abs(c.Y), z: math.Abs(c.Z),
-			open: c.Twist.Open,
-		}
-		if c.Net.FreeBendsAside {
-			net.wy, net.wz = c.Net.WMinor, c.Net.WMinor
-		}
+		net := leftOf(c)
 		for _, at := range [3]float64{c.From, (c.From + c.To) / 2, c.To} {
 			if at < p.from-1e-9 || at > p.to+1e-9 {
 				continue
@@ -142,6 +144,18 @@ func wholeOf(r *parts.FrameBar) left {
 	l := left{wy: r.Section.Wy, wz: r.Section.Wz, wt: r.Twist.Wt, area: r.Section.Area, open: r.Twist.Open}
 	if r.Section.FreeBendsAside {
 		l.wy, l.wz = r.Section.WMinor, r.Section.WMinor
+	}
+	return l
+}
+
+// leftOf is what a cut leaves.
+func leftOf(c *parts.BarCut) left {
+	l := left{
+		wy: c.Net.Wy, wz: c.Net.Wz, wt: c.Twist.Wt, area: c.Net.Area, y: math.Abs(c.Y), z: math.Abs(c.Z),
+		open: c.Twist.Open,
+	}
+	if c.Net.FreeBendsAside {
+		l.wy, l.wz = c.Net.WMinor, c.Net.WMinor
 	}
 	return l
 }

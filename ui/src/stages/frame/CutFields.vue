@@ -18,7 +18,7 @@ const fields = (c: MemberCut): PlanField[] => [
   { at: 'at', label: 'Its middle from the beginning' },
   { at: 'face', label: 'In its', options: choices(faceWords), usual: 'top' },
   { at: 'size', label: c.what === 'hole' ? 'Diameter' : 'Depth' },
-  ...where(c.what === 'hole', { at: 'off', label: 'Off the middle of the face', hint: '0' }),
+  ...where(c.what === 'hole', { at: 'off', label: 'Off the middle: right, rear or up', hint: '0' }),
   ...where(
     c.what === 'notch',
     { at: 'long', label: 'Along the member' },
