@@ -88,9 +88,6 @@ func (c *Circuit) Solve() (*State, error) {
 	jac := mat.NewDense(n, n, nil)
 	off := c.sums(v, sums, jac)
 	for range mostSteps {
-		if off <= 1 {
-			return c.state(v), nil
-		}
 		var step mat.VecDense
 		if err := step.SolveVec(jac, mat.NewVecDense(n, sums)); err != nil && step.Len() == 0 {
 			return nil, ErrSettles
@@ -101,17 +98,20 @@ func (c *Circuit) Solve() (*State, error) {
 			for i := range n {
 				next[i+1] = v[i+1] - scale*step.AtVec(i)
 			}
-			if d := c.sums(next, sums, jac); d < off || d <= 1 {
+			if d := c.sums(next, sums, jac); d < off {
 				off, better = d, true
 				break
 			}
 		}
-		if !better {
-			return nil, ErrSettles
+		if !better { // as near as figures go
+			break
 		}
 		copy(v, next)
 	}
-	return nil, ErrSettles
+	if off > 1 {
+		return nil, ErrSettles
+	}
+	return c.state(v), nil
 }
 
 // sums are the currents that leave each node but 0, with what they change by with every voltage; it gives the
