@@ -338,6 +338,7 @@ type Trailer struct {
 	// between the casters that it stands on, on its edge
 	EdgeBase *length `json:"edgeBase,omitempty" is:"distance of its casters, >0..3"`
 	Plug     string  `json:"plug,omitempty" is:"plug, key plugs"`
+	Wiring   *Wiring `json:"wiring,omitempty" stage:"wiring"`
 	Lights   string  `json:"lights,omitempty" is:"kind of lamps, key lamps"`
 	Papers   Papers  `json:"papers,omitempty" is:"state of the papers" stage:"trailer/money"`
 	Deal     *Deal   `json:"deal,omitempty" stage:"trailer/money"`

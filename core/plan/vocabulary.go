@@ -46,6 +46,7 @@ var lists = listed(
 	MemberJoints,
 	CutKinds,
 	Faces,
+	LampUses,
 	CarrierCountings,
 	Wants,
 	BulkBys,

@@ -64,7 +64,7 @@ var units = map[string][]unitDef{
 		{KindTime, 3600},
 	}, "hour": {{KindTime, 3600}}, "hours": {{KindTime, 3600}}, "min": {{KindTime, 60}}, "minutes": {{KindTime, 60}}, "days": {{KindTime, 8 * 3600}}, "day": {{KindTime, 8 * 3600}},
 	"n": {{KindForce, 1}}, "dan": {{KindForce, 10}}, "kn": {{KindForce, 1000}}, "lbf": {{KindForce, newtonPerLbf}},
-	"hz": {{KindFrequency, 1}}, "n·m": {{KindMoment, 1}}, "nm": {{KindMoment, 1}}, "knm": {{KindMoment, 1000}}, "kn·m": {{KindMoment, 1000}},
+	"hz": {{KindFrequency, 1}}, "v": {{KindVoltage, 1}}, "a": {{KindCurrent, 1}}, "n·m": {{KindMoment, 1}}, "nm": {{KindMoment, 1}}, "knm": {{KindMoment, 1000}}, "kn·m": {{KindMoment, 1000}},
 	"lb·ft": {{KindMoment, newtonMetrePerLbFt}}, "lb ft": {{KindMoment, newtonMetrePerLbFt}},
 	"ft lb": {{KindMoment, newtonMetrePerLbFt}}, "ft-lb": {{KindMoment, newtonMetrePerLbFt}},
 	"£": {{KindMoney, 1}}, "€": {{KindMoney, 1}}, "$": {{KindMoney, 1}},
@@ -224,7 +224,7 @@ var kindWord = map[Kind]string{
 	KindMass: "weight", KindLength: "a length", KindDistance: "a distance", KindSpeed: "speed", KindShare: "a share",
 	KindPressure: "pressure", KindVolume: "volume", KindDensity: "density", KindAngle: "an angle", KindCount: "a count",
 	KindMoney: "money", KindRate: "money by weight", KindTime: "hours of work", KindForce: "a force",
-	KindStress: "a stress", KindMoment: "a moment", KindFrequency: "a frequency",
+	KindStress: "a stress", KindMoment: "a moment", KindFrequency: "a frequency", KindVoltage: "a voltage", KindCurrent: "a current",
 }
 
 func hasKind(name string, k Kind) bool {

@@ -114,6 +114,10 @@ func (l Locale) Text(k Kind, v float64) string {
 			return number(v/newtonPerLbf, 0) + " lbf"
 		}
 		return number(v/1000, 2) + " kN"
+	case KindVoltage:
+		return number(v, 1) + " V"
+	case KindCurrent:
+		return number(v, 1) + " A"
 	case KindFrequency:
 		return number(v, 1) + " Hz"
 	case KindMoment:

@@ -56,6 +56,8 @@ const (
 	KindMoment   Kind = "moment"   // N·m, of a force about a place, or of a wrench
 
 	KindFrequency Kind = "frequency" // Hz
+	KindVoltage   Kind = "voltage"   // V
+	KindCurrent   Kind = "current"   // A
 )
 
 // System is the unit system in which quantities are printed, and in which a

@@ -22,6 +22,8 @@ export type Kind =
   | 'stress'
   | 'moment'
   | 'frequency'
+  | 'voltage'
+  | 'current'
 
 export interface Locale {
   units: string
@@ -142,6 +144,10 @@ export function print(l: Locale, k: string, v: number): string {
           : [v / 1e3, 'kPa']
       return number(size, Math.abs(size) < 99.95 ? 1 : 0) + ' ' + unit
     }
+    case 'voltage':
+      return number(v, 1) + ' V'
+    case 'current':
+      return number(v, 1) + ' A'
     case 'frequency':
       return number(v, 1) + ' Hz'
     case 'moment': {
@@ -173,7 +179,7 @@ const kindWord: Record<Kind, string> = {
   ...{ mass: 'weight', length: 'a length', distance: 'a distance', speed: 'speed', share: 'a share' },
   ...{ pressure: 'pressure', volume: 'volume', density: 'density', angle: 'an angle', count: 'a count' },
   ...{ money: 'money', rate: 'money by weight', time: 'hours of work', force: 'a force', stress: 'a stress' },
-  ...{ moment: 'a moment', frequency: 'a frequency' },
+  ...{ moment: 'a moment', frequency: 'a frequency', voltage: 'a voltage', current: 'a current' },
 }
 
 const plusMinus = /\s*(?:±|\+\/-|\+-|\+\/−)\s*/

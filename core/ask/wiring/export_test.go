@@ -1,0 +1,49 @@
+package wiring
+
+import (
+	"math"
+	"slices"
+
+	"zygonos/core/lang/quantity"
+)
+
+// Simulate is what a question shows with a fault.
+func Simulate(h *Harness, f *Fault, q *Question) Answer {
+	l := h.solve([]Switch{q.Switch}, f)
+	i := slices.IndexFunc(h.lamps, func(l lamp) bool { return l.id == q.Lamp })
+	a := Answer{Switch: q.Switch, Lamp: q.Lamp, Probe: q.Probe, Level: levelOf(l.lights[i].bright)}
+	if q.Probe {
+		a.Level = LevelOff
+		if math.Abs(l.earths[h.lamps[i].unit]) > probeVolts {
+			a.Level = LevelBright
+		}
+	}
+	return a
+}
+
+// Looks are all looks with a fault.
+func Looks(h *Harness, f *Fault) (out []Answer) {
+	_, on := h.switches()
+	for _, s := range on {
+		for i := range h.lamps {
+			out = append(out, Simulate(h, f, &Question{Switch: s, Lamp: h.lamps[i].id}))
+		}
+	}
+	return out
+}
+
+// Named is a fault in words.
+func Named(h *Harness, f *Fault) string { return h.says(f).Text(quantity.Locale{}) }
+
+// RankOf is the place of the suspect that holds a fault; −1 where none does.
+func RankOf(h *Harness, d *Diagnosis, f *Fault) int {
+	name := Named(h, f)
+	for i, s := range d.Suspects {
+		for _, says := range s.Says {
+			if says.Text(quantity.Locale{}) == name {
+				return i
+			}
+		}
+	}
+	return -1
+}

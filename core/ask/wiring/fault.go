@@ -1,0 +1,190 @@
+package wiring
+
+import (
+	"math"
+	"slices"
+
+	"zygonos/core/facts/norms"
+	"zygonos/core/lang/said"
+	"zygonos/core/plan"
+)
+
+// FaultKind is what may be wrong.
+type FaultKind string
+
+// The faults.
+const (
+	FaultBulb          FaultKind = "bulb"            // dead, or its feed is off
+	FaultLampEarth     FaultKind = "lamp-earth"      // of a unit, lost
+	FaultPoorLampEarth FaultKind = "poor-lamp-earth" // of a unit, through rust or paint
+	FaultEarth         FaultKind = "earth"           // of the plug, lost
+	FaultPoorEarth     FaultKind = "poor-earth"
+	FaultOpen          FaultKind = "open" // a wire or contact of a pole
+	FaultPoor          FaultKind = "poor" // a corroded contact of a pole
+	FaultFuse          FaultKind = "fuse" // the car gives a pole nothing
+	FaultSwap          FaultKind = "swap" // two wires changed
+	FaultWater         FaultKind = "water"
+)
+
+// Fault is one thing that is wrong. Prior is how common it is beside the others (practice, C).
+type Fault struct {
+	Kind  FaultKind
+	At    int // pole, lamp or unit
+	With  int // the other pole of a swap
+	Prior float64
+}
+
+// priors weigh the kinds (practice, C): earths fail most.
+var priors = map[FaultKind]float64{
+	FaultBulb: 20, FaultLampEarth: 15, FaultPoorLampEarth: 15, FaultEarth: 12, FaultPoorEarth: 8, FaultOpen: 8,
+	FaultPoor: 8, FaultFuse: 6, FaultSwap: 3, FaultWater: 4,
+}
+
+// Resistances of what is poor (practice, C), ohm.
+const (
+	rusty    = 6.0 // of an earth through paint or rust
+	corroded = 4.0 // of a contact
+)
+
+func (f *Fault) is(kind FaultKind, at int) bool { return f != nil && f.Kind == kind && f.At == at }
+
+// more is what a fault adds to a resistance, ohm.
+func (f *Fault) more(kind FaultKind, at int) float64 {
+	if f == nil || f.Kind != kind || at >= 0 && f.At != at {
+		return 0
+	}
+	switch kind {
+	case FaultPoorLampEarth, FaultPoorEarth:
+		return rusty
+	case FaultPoor:
+		return corroded
+	}
+	return math.Inf(1)
+}
+
+// swapped is the wire that a pole's contact is on.
+func (f *Fault) swapped(pole int) int {
+	if f != nil && f.Kind == FaultSwap {
+		switch pole {
+		case f.At:
+			return f.With
+		case f.With:
+			return f.At
+		}
+	}
+	return pole
+}
+
+// Faults are all single faults of a harness.
+func (h *Harness) Faults() (out []Fault) {
+	add := func(kind FaultKind, at, with int) { out = append(out, Fault{kind, at, with, priors[kind]}) }
+	for i := range h.lamps {
+		if h.lamps[i].pole >= 0 {
+			add(FaultBulb, i, 0)
+		}
+	}
+	for u := range h.units {
+		add(FaultLampEarth, u, 0)
+		add(FaultPoorLampEarth, u, 0)
+	}
+	add(FaultEarth, 0, 0)
+	add(FaultPoorEarth, 0, 0)
+	used := h.usedPoles()
+	for k, p := range used {
+		add(FaultOpen, p, 0)
+		add(FaultPoor, p, 0)
+		add(FaultFuse, p, 0)
+		for _, q := range used[k+1:] {
+			add(FaultSwap, p, q)
+		}
+	}
+	add(FaultWater, 0, 0)
+	return out
+}
+
+// Says names a fault.
+func (h *Harness) says(f *Fault) said.Sentence {
+	unit := func(u int) said.Piece { return said.Name(h.unitName(u), "a lamp") }
+	pole := func(i int) said.Sentence { return h.poleName(i) }
+	switch f.Kind {
+	case FaultBulb:
+		return said.Say("% is dead, or its own wire is off", said.Name(h.lampName(f.At), "a lamp"))
+	case FaultLampEarth:
+		return said.Say("the earth of % is lost", unit(f.At))
+	case FaultPoorLampEarth:
+		return said.Say("the earth of % is poor: rust or paint", unit(f.At))
+	case FaultEarth:
+		return said.Say("the plug's earth is lost")
+	case FaultPoorEarth:
+		return said.Say("the plug's earth is poor: corroded contact or bolt")
+	case FaultOpen:
+		return append(said.Say("the wire or contact of "), append(pole(f.At), said.Say(" is open")...)...)
+	case FaultPoor:
+		return append(said.Say("the contact of "), append(pole(f.At), said.Say(" is corroded")...)...)
+	case FaultFuse:
+		return append(said.Say("the car gives "), append(pole(f.At), said.Say(" nothing: its fuse, or a short that blew it")...)...)
+	case FaultSwap:
+		return slices.Concat(said.Say("the wires of "), pole(f.At), said.Say(" and "), pole(f.With), said.Say(" are swapped"))
+	}
+	return said.Say("there is water in the plug")
+}
+
+// poleName is a pole by its number and what it does; never by its colour alone.
+func (h *Harness) poleName(i int) said.Sentence {
+	p := &h.poles[i]
+	s := said.Say("pole %, "+feedWord[p.Feed], said.Piece{Text: p.Number})
+	if p.Colour != "" {
+		s = append(s, said.Say(" (%)", said.Piece{Text: p.Colour})...)
+	}
+	return s
+}
+
+var feedWord = map[norms.Feed]string{
+	norms.FeedLeft: "left turn", norms.FeedRight: "right turn", norms.FeedStop: "stop", norms.FeedTail: "tail",
+	norms.FeedTailLeft: "left tail", norms.FeedTailRight: "right tail", norms.FeedStopLeft: "left stop and turn",
+	norms.FeedStopRight: "right stop and turn", norms.FeedFog: "fog", norms.FeedReverse: "reverse", norms.FeedEarth: "earth",
+	norms.FeedSupply: "12 V", norms.FeedCharge: "12 V, engine on", norms.FeedReturn: "earth of a supply", norms.FeedBrake: "brake",
+	norms.FeedNone: "free",
+}
+
+var useWord = map[plan.LampUse]string{
+	plan.LampTail: "tail lamp", plan.LampStop: "stop lamp", plan.LampTurn: "turn lamp", plan.LampPlate: "plate lamp",
+	plan.LampFog: "fog lamp", plan.LampReverse: "reverse lamp", plan.LampMarker: "marker lamp", plan.LampTriangle: "triangle",
+	plan.LampRearReflector: "rear reflector", plan.LampSideReflector: "side reflector", plan.LampFrontReflector: "front reflector",
+}
+
+// lampName is a lamp's own name, or its side and use.
+func (h *Harness) lampName(i int) string { return nameOf(&h.lamps[i].l) }
+
+func nameOf(l *plan.Lamp) string {
+	if l.Name != "" {
+		return l.Name
+	}
+	switch {
+	case l.Right < -0.01:
+		return "left " + useWord[l.What]
+	case l.Right > 0.01:
+		return "right " + useWord[l.What]
+	}
+	return useWord[l.What]
+}
+
+// unitName is what lamps at one place are called together.
+func (h *Harness) unitName(u int) string {
+	var of []int
+	for i := range h.lamps {
+		if h.lamps[i].unit == u {
+			of = append(of, i)
+		}
+	}
+	if len(of) == 1 {
+		return h.lampName(of[0])
+	}
+	switch l := &h.lamps[of[0]].l; {
+	case l.Right < -0.01:
+		return "the left lamps"
+	case l.Right > 0.01:
+		return "the right lamps"
+	}
+	return "the middle lamps"
+}

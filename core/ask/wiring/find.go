@@ -1,0 +1,340 @@
+package wiring
+
+import (
+	"cmp"
+	"math"
+	"slices"
+
+	"zygonos/core/lang/finding"
+	"zygonos/core/lang/quantity"
+	"zygonos/core/lang/said"
+	"zygonos/core/sums/parallel"
+)
+
+// Level is how bright a lamp looks.
+type Level string
+
+// The levels.
+const (
+	LevelOff    Level = "off"
+	LevelDim    Level = "dim"
+	LevelBright Level = "bright"
+)
+
+// Levels lists them.
+var Levels = []Level{LevelOff, LevelDim, LevelBright}
+
+// Limits of what an eye tells apart, share of the rated light (practice, C).
+const (
+	seenFrom  = 0.01
+	brightest = 0.55
+)
+
+// levelOf is how bright a lamp looks.
+func levelOf(bright float64) Level {
+	switch {
+	case bright < seenFrom:
+		return LevelOff
+	case bright < brightest:
+		return LevelDim
+	}
+	return LevelBright
+}
+
+// Answer is what somebody saw or measured: a lamp under a switch, or the voltage from the earth of a lamp's
+// unit to the car's earth under it. An empty answer was passed over.
+type Answer struct {
+	Switch Switch `json:"switch"`
+	Lamp   string `json:"lamp"` // key
+	Probe  bool   `json:"probe,omitempty"`
+	Level  Level  `json:"level,omitempty"` // of a probe: off is nought volts, bright is volts
+}
+
+// Question is the next best thing to look at.
+type Question struct {
+	Switch Switch        `json:"switch"`
+	Lamp   string        `json:"lamp"`
+	Probe  bool          `json:"probe,omitempty"`
+	Says   said.Sentence `json:"says"`
+	Why    said.Sentence `json:"why,omitempty"`
+}
+
+// Suspect is a fault that explains what was seen, or several that nothing tells apart.
+type Suspect struct {
+	Says   []said.Sentence `json:"says"`
+	Likely finding.Measure `json:"likely"` // share
+	Do     said.Sentence   `json:"do"`
+}
+
+// Diagnosis is what the answers come to.
+type Diagnosis struct {
+	Suspects []Suspect     `json:"suspects"`
+	Next     *Question     `json:"next,omitempty"`
+	Settled  bool          `json:"settled"`
+	Says     said.Sentence `json:"says"`
+}
+
+// Figures of the search (practice, C).
+const (
+	probeCost   = 3.0  // of a look's effort
+	probeVolts  = 0.5  // from which an earth is bad
+	sure        = 0.90 // of one suspect, and it is left
+	worthBits   = 0.05 // of information, under which nothing more is asked
+	mostSuspect = 4
+)
+
+// How likely an answer is where a fault predicts another.
+const (
+	right    = 0.90
+	besideIt = 0.08 // dim for off or bright, and back
+	farOff   = 0.02
+	probed   = 0.95
+)
+
+// class are faults that nothing that can be seen or probed tells apart.
+type class struct {
+	faults []Fault
+	prior  float64
+	looks  []Level // by switch and lamp
+	probes []bool  // volts, by switch and unit
+}
+
+// classes are what every single fault does under every switch that the plug has, simulated once.
+func (h *Harness) classes() ([]class, []Switch) {
+	if h.known == nil {
+		h.known, h.on = h.simulate()
+	}
+	return h.known, h.on
+}
+
+func (h *Harness) simulate() (out []class, on []Switch) {
+	_, on = h.switches()
+	look := func(f *Fault) (c class, ok bool) {
+		for _, s := range on {
+			l := h.solve([]Switch{s}, f)
+			if l.err != nil {
+				return c, false
+			}
+			for i := range l.lights {
+				c.looks = append(c.looks, levelOf(l.lights[i].bright))
+			}
+			for _, v := range l.earths {
+				c.probes = append(c.probes, math.Abs(v) > probeVolts)
+			}
+		}
+		return c, true
+	}
+	faults := h.Faults()
+	found, did := make([]class, len(faults)), make([]bool, len(faults))
+	parallel.Each(len(faults), func(i int) { found[i], did[i] = look(&faults[i]) })
+	for i, c := range found {
+		if !did[i] {
+			continue
+		}
+		same := slices.IndexFunc(out, func(o class) bool {
+			return slices.Equal(o.looks, c.looks) && slices.Equal(o.probes, c.probes)
+		})
+		if same < 0 {
+			c.faults, c.prior = []Fault{faults[i]}, faults[i].Prior
+			out = append(out, c)
+			continue
+		}
+		out[same].faults = append(out[same].faults, faults[i])
+		out[same].prior += faults[i].Prior
+	}
+	return out, on
+}
+
+// Find says which faults explain the answers, the most likely first, and the next best thing to look at: that
+// with the largest expected information for its effort.
+func (h *Harness) Find(answers []Answer) *Diagnosis {
+	all, on := h.classes()
+	out := &Diagnosis{Suspects: []Suspect{}}
+	if len(all) == 0 {
+		out.Says = said.Say("No lamp is fed yet: there is nothing to search.")
+		return out
+	}
+	weight := make([]float64, len(all))
+	for i := range all {
+		weight[i] = all[i].prior
+		for _, a := range answers {
+			weight[i] *= h.fits(&all[i], on, &a)
+		}
+	}
+	normal(weight)
+	order := make([]int, len(all))
+	for i := range order {
+		order[i] = i
+	}
+	slices.SortStableFunc(order, func(a, b int) int { return cmp.Compare(weight[b], weight[a]) })
+	for _, i := range order[:min(len(order), mostSuspect)] {
+		if weight[i] < 0.01 {
+			break
+		}
+		s := Suspect{Likely: *finding.Exactly(quantity.KindShare, weight[i]), Do: h.todo(&all[i].faults[0])}
+		for _, f := range all[i].faults {
+			s.Says = append(s.Says, h.says(&f))
+		}
+		out.Suspects = append(out.Suspects, s)
+	}
+	out.Settled = weight[order[0]] >= sure
+	if !out.Settled {
+		out.Next = h.next(all, weight, on, answers)
+		out.Settled = out.Next == nil && weight[order[0]] > 0.5
+	}
+	switch {
+	case out.Settled:
+		out.Says = append(said.Say("Most likely "), out.Suspects[0].Says[0]...)
+		out.Says = append(out.Says, said.Say(".")...)
+	case out.Next == nil:
+		out.Says = said.Say("Nothing more can be told from the lamps: try the suspects in turn.")
+	default:
+		out.Says = said.Say("% faults could be it.", said.Count(count(weight)))
+	}
+	return out
+}
+
+// count are the suspects that are still worth a thought.
+func count(weight []float64) (n int) {
+	for _, w := range weight {
+		if w > 0.02 {
+			n++
+		}
+	}
+	return max(1, n)
+}
+
+func normal(w []float64) {
+	sum := 0.0
+	for _, v := range w {
+		sum += v
+	}
+	if !(sum > 0) {
+		for i := range w {
+			w[i] = 1 / float64(len(w))
+		}
+		return
+	}
+	for i := range w {
+		w[i] /= sum
+	}
+}
+
+// fits is how likely an answer is with a class's fault.
+func (h *Harness) fits(c *class, on []Switch, a *Answer) float64 {
+	s := slices.Index(on, a.Switch)
+	i := slices.IndexFunc(h.lamps, func(l lamp) bool { return l.id == a.Lamp })
+	if s < 0 || i < 0 || a.Level == "" {
+		return 1
+	}
+	if a.Probe {
+		if c.probes[s*h.units+h.lamps[i].unit] == (a.Level != LevelOff) {
+			return probed
+		}
+		return 1 - probed
+	}
+	got := c.looks[s*len(h.lamps)+i]
+	switch {
+	case got == a.Level:
+		return right
+	case got == LevelDim || a.Level == LevelDim:
+		return besideIt
+	}
+	return farOff
+}
+
+// next is the question that tells most for its effort; nil where none tells anything.
+func (h *Harness) next(all []class, weight []float64, on []Switch, answers []Answer) *Question {
+	asked := map[Answer]bool{}
+	for _, a := range answers {
+		asked[Answer{Switch: a.Switch, Lamp: a.Lamp, Probe: a.Probe}] = true
+	}
+	var best *Question
+	most := 0.0
+	try := func(q Question, levels []Level, cost float64) {
+		if asked[Answer{Switch: q.Switch, Lamp: q.Lamp, Probe: q.Probe}] {
+			return
+		}
+		before := entropy(weight)
+		left := 0.0
+		post := make([]float64, len(all))
+		for _, l := range levels {
+			p := 0.0
+			for i := range all {
+				post[i] = weight[i] * h.fits(&all[i], on, &Answer{q.Switch, q.Lamp, q.Probe, l})
+				p += post[i]
+			}
+			if p > 0 {
+				normal(post)
+				left += p * entropy(post)
+			}
+		}
+		if bits := before - left; bits > worthBits && bits/cost > most {
+			most = bits / cost
+			copied := q
+			best = &copied
+		}
+	}
+	seen := map[int]bool{}
+	for _, s := range on {
+		for i := range h.lamps {
+			try(Question{Switch: s, Lamp: h.lamps[i].id}, Levels, 1)
+		}
+	}
+	for _, s := range on {
+		clear(seen)
+		for i := range h.lamps {
+			if u := h.lamps[i].unit; !seen[u] {
+				seen[u] = true
+				try(Question{Switch: s, Lamp: h.lamps[i].id, Probe: true}, []Level{LevelOff, LevelBright}, probeCost)
+			}
+		}
+	}
+	if best == nil {
+		return nil
+	}
+	i := slices.IndexFunc(h.lamps, func(l lamp) bool { return l.id == best.Lamp })
+	name := said.Name(h.lampName(i), "a lamp")
+	if best.Probe {
+		best.Says = said.Say("Switch on "+switchWord[best.Switch]+". Put the meter between the earth of % and the car's earth: what does it show?",
+			said.Name(h.unitName(h.lamps[i].unit), "a lamp"))
+		best.Why = said.Say("A good earth shows less than half a volt; a lost one shows volts.")
+		return best
+	}
+	best.Says = said.Say("Switch on "+switchWord[best.Switch]+" alone. How is %?", name)
+	return best
+}
+
+var switchWord = map[Switch]string{
+	SwitchTail: "the tail lamps", SwitchLeft: "the left turn", SwitchRight: "the right turn", SwitchStop: "the brake",
+	SwitchReverse: "reverse", SwitchFog: "the fog lamp",
+}
+
+// entropy in bits.
+func entropy(w []float64) (bits float64) {
+	for _, p := range w {
+		if p > 0 {
+			bits -= p * math.Log2(p)
+		}
+	}
+	return bits
+}
+
+// todo is what to do about a fault.
+func (h *Harness) todo(f *Fault) said.Sentence {
+	switch f.Kind {
+	case FaultBulb:
+		return said.Say("Try another bulb; then look for 12 V at its socket.")
+	case FaultLampEarth, FaultPoorLampEarth:
+		return said.Say("Scrape the earth to bright metal, bolt it with a toothed washer, grease it; better a wire of its own to the plug.")
+	case FaultEarth, FaultPoorEarth:
+		return said.Say("Clean the plug's earth pin and its bolt, and look for a broken wire where the cable bends.")
+	case FaultOpen, FaultPoor:
+		return said.Say("Open the plug: a loose screw, green copper, a wire broken at the bend.")
+	case FaultFuse:
+		return said.Say("Unplug the trailer and try a tester on the socket: if it stays dark, look for the car's fuse.")
+	case FaultSwap:
+		return said.Say("Open the plug and set the wires by what they do, not by their colour.")
+	}
+	return said.Say("Dry the plug, spray it, and hang it with its opening down.")
+}

@@ -1,0 +1,70 @@
+package norms
+
+import (
+	"zygonos/core/lang/finding"
+	"zygonos/core/lang/quantity"
+)
+
+// LampRule is what a region asks of a kind of lamp, as general figures: the local code rules.
+type LampRule struct {
+	What      string  // of plan.LampUses
+	Least     int     // how many at least
+	Over      float64 // kg of gross weight from which it is asked; nought: always
+	Low, High float64 // m over the ground
+	Edge      float64 // m from the trailer's side at most; nought: no such rule
+	Apart     float64 // m between the inner edges of a pair
+	ApartThin float64 // where the trailer is narrower than 1.3 m
+}
+
+// Inch is one in metres.
+const Inch = 0.0254
+
+var (
+	// unece are UN R48's (B): tail, stop and turn 350 to 1500 mm up, tail and turn at most 400 mm in, 600 apart.
+	unece = []LampRule{
+		{What: "tail", Least: 2, Low: 0.350, High: 1.500, Edge: 0.400, Apart: 0.600, ApartThin: 0.400},
+		{What: "stop", Least: 2, Low: 0.350, High: 1.500, Apart: 0.600, ApartThin: 0.400},
+		{What: "turn", Least: 2, Low: 0.350, High: 1.500, Edge: 0.400, Apart: 0.600, ApartThin: 0.400},
+		{What: "plate", Least: 1},
+		{What: "fog", Least: 1, Low: 0.250, High: 1.000},
+		{What: "reverse", Least: 1, Over: 750},
+		{What: "triangle", Least: 2, Low: 0.250, High: 0.900, Edge: 0.400},
+		{What: "side-reflector", Least: 2},
+		{What: "front-reflector", Least: 2},
+	}
+	// american are 49 CFR 393.11's and FMVSS 108's (B), for trailers under 80 in wide.
+	american = []LampRule{
+		{What: "tail", Least: 2, Low: 15 * Inch, High: 72 * Inch},
+		{What: "stop", Least: 2, Low: 15 * Inch, High: 72 * Inch},
+		{What: "turn", Least: 2, Low: 15 * Inch, High: 83 * Inch},
+		{What: "plate", Least: 1},
+		{What: "rear-reflector", Least: 2, Low: 15 * Inch, High: 60 * Inch},
+		{What: "side-reflector", Least: 2, Low: 15 * Inch, High: 60 * Inch},
+	}
+	// australian are those of VSB 1 and of New Zealand in general (C).
+	australian = []LampRule{
+		{What: "tail", Least: 2, Low: 0.350, High: 1.500, Edge: 0.400, Apart: 0.600, ApartThin: 0.400},
+		{What: "stop", Least: 2, Low: 0.350, High: 1.500, Edge: 0.400, Apart: 0.600, ApartThin: 0.400},
+		{What: "turn", Least: 2, Low: 0.350, High: 1.500, Edge: 0.400, Apart: 0.600, ApartThin: 0.400},
+		{What: "plate", Least: 1},
+		{What: "rear-reflector", Least: 2, Low: 0.250, High: 0.900, Edge: 0.400},
+	}
+)
+
+// Where the rules come from.
+var (
+	uneceSource      = source("UN R48", "places of lamps, general figures: check your local code", "B")
+	americanSource   = source("49 CFR 393.11, FMVSS 108", "places of lamps, general figures: check your state's code", "B")
+	australianSource = source("VSB 1 and national rules", "places of lamps, general figures: check your local code", "C")
+)
+
+// LampRules are a region's.
+func LampRules(r quantity.Region) ([]LampRule, finding.Source) {
+	switch r {
+	case quantity.NorthAmerica:
+		return american, americanSource
+	case quantity.Australia, quantity.NewZealand:
+		return australian, australianSource
+	}
+	return unece, uneceSource
+}
