@@ -17,6 +17,7 @@ import (
 	"github.com/google/uuid"
 
 	"zygonos/core/ask/deck"
+	"zygonos/core/ask/wiring"
 	"zygonos/core/begin"
 	"zygonos/core/facts/catalogue"
 	"zygonos/core/facts/norms"
@@ -27,6 +28,7 @@ import (
 	"zygonos/core/out/tables"
 	"zygonos/core/plan"
 	"zygonos/core/review"
+	"zygonos/core/rig"
 	"zygonos/core/study"
 	"zygonos/store"
 )
@@ -513,6 +515,36 @@ type Arranging struct {
 // Flooring is how the floor is laid; nil where it is told of no floor that is laid.
 type Flooring struct {
 	Laid *deck.Laid `json:"laid,omitempty"`
+}
+
+// Shining is the harness under the switches that the key names; nil where there is none.
+type Shining struct {
+	Picture *wiring.Lit `json:"picture,omitempty"`
+}
+
+// Searching asks what is wrong with a harness by what was seen of it.
+type Searching struct {
+	Asking
+	Answers []wiring.Answer `json:"answers"`
+}
+
+// faults says which faults explain what was seen, and what to look at next.
+func (s *server) faults(c fiber.Ctx) error {
+	var q Searching
+	if err := strictly(c.Body(), &q); err != nil {
+		return err
+	}
+	if q.Plan == nil {
+		return fiber.NewError(fiber.StatusBadRequest, "The request holds no plan.")
+	}
+	return s.inTurn(s.lanes.studies, studyTime, func(context.Context) error {
+		review.Ready(q.Plan)
+		h := wiring.New(rig.Resolve(q.Plan, q.Trailer, q.Outing))
+		if h == nil {
+			return c.JSON(wiring.Diagnosis{Suspects: []wiring.Suspect{}, Says: said.Say("No lamps and plug are entered yet.")})
+		}
+		return c.JSON(h.Find(q.Answers))
+	})
 }
 
 // Designing is one line of the answer to a search for a frame.

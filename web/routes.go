@@ -3,11 +3,13 @@ package web
 import (
 	"context"
 	"net/http"
+	"slices"
 	"strings"
 
 	"github.com/gofiber/fiber/v3"
 
 	"zygonos/core/ask/deck"
+	"zygonos/core/ask/wiring"
 	"zygonos/core/lang/finding"
 	"zygonos/core/out/departure"
 	"zygonos/core/out/tables"
@@ -167,6 +169,20 @@ func init() { // a table that handlers name and that names handlers
 				}
 				return &cut.Cutting{Sections: []cut.SectionCut{}}
 			})},
+		{"POST", "/shining", "How each lamp shines; the key names the switches",
+			Asking{}, Shining{}, 0, "",
+			studied(func(_ context.Context, a *Asking) *Shining {
+				review.Ready(a.Plan)
+				var on []wiring.Switch
+				for _, s := range wiring.Switches {
+					if slices.Contains(strings.Split(a.Key, ","), string(s)) {
+						on = append(on, s)
+					}
+				}
+				return &Shining{wiring.Show(rig.Resolve(a.Plan, a.Trailer, a.Outing), on)}
+			})},
+		{"POST", "/faults", "What is wrong with the lamps by what was seen",
+			Searching{}, wiring.Diagnosis{}, 0, "", on((*server).faults)},
 		{"POST", "/decking", "How the floor is laid", Asking{}, Flooring{}, 0, "",
 			studied(func(_ context.Context, a *Asking) *Flooring {
 				review.Ready(a.Plan)

@@ -65,6 +65,7 @@ func TestRoutesTellTheTruth(t *testing.T) {
 		"/library":           `{"id":"t","path":"/loads/skiff","plan":` + doc + `}`,
 		"/library/{id}/take": `{"as":"copy","plan":` + doc + `}`,
 		"/library/offers":    `{"plan":` + doc + `}`,
+		"/faults":            `{"answers":[{"switch":"tail","lamp":"x","level":"off"}],"outing":"boat-day","trailer":"grey-flatbed","plan":` + doc + `}`,
 		"/stretched":         `{"what":"stretch","kind":"wider","by":0.2,"trailer":"grey-flatbed","outing":"boat-day","plan":` + doc + `}`,
 		"/begin":             `{"what":"fitting","kind":"spare","id":"x","trailer":"grey-flatbed","outing":"boat-day","plan":` + doc + `}`,
 	}

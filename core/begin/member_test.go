@@ -151,3 +151,23 @@ func TestVents(t *testing.T) {
 		t.Error("vented twice")
 	}
 }
+
+// The lamps that a region asks for begin where its rules want them, whatever the region.
+func TestLamps(t *testing.T) {
+	for _, region := range quantity.Regions {
+		p := sample.Plan(t, "/region", `"`+string(region)+`"`)
+		ops, err := begin.Patch(p, &begin.Asked{What: "lamps", Trailer: "t"})
+		if err != nil {
+			t.Fatal(err)
+		}
+		if p, err = plan.Apply(p, ops); err != nil {
+			t.Fatal(err)
+		}
+		if bad := plan.Clean(p); len(bad) > 0 {
+			t.Fatal(region, bad)
+		}
+		if n := len(p.Trailers["t"].Wiring.Lamps); n < 9 {
+			t.Errorf("%s: %d lamps", region, n)
+		}
+	}
+}

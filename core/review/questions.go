@@ -25,6 +25,7 @@ import (
 	"zygonos/core/ask/sway"
 	"zygonos/core/ask/towing"
 	"zygonos/core/ask/traction"
+	"zygonos/core/ask/wiring"
 	"zygonos/core/ask/without"
 	"zygonos/core/lang/finding"
 	"zygonos/core/rig"
@@ -87,6 +88,7 @@ var Questions = []Question{
 		rep.Frame = p
 		return fs
 	}, Rest: frame.Rest, Show: func(r *rig.Rig, rep *Report) { rep.Frame = frame.Whole(r) }, Ways: frame.Ways},
+	{Name: "wiring", Stage: wiring.Stage, Live: only(wiring.Check)},
 	{Name: "drawbar", Stage: rack.Stage, Live: only(drawbar.Check)},
 	{
 		Name:  "ramp",
@@ -126,6 +128,7 @@ var Stages = []string{
 	ramp.Stage,
 	lashing.Stage,
 	frame.Stage,
+	wiring.Stage,
 	"road",
 }
 

@@ -1,5 +1,8 @@
 // The server's API. Errors come as problem+json and are thrown as ApiError.
 import type {
+  Answer,
+  Diagnosis,
+  Shining,
   Arranged,
   Arranging,
   AxlePlace,
@@ -171,6 +174,8 @@ export const api = {
   comparisonTable: async (asked: Asked) =>
     (await call('POST', '/comparison.csv', JSON.stringify(asked), asJSON)).blob(),
   beforeCut: (asked: Asked) => json<CutGate>('POST', '/before-cut', asked),
+  shining: (asked: Asked, key: string) => json<Shining>('POST', '/shining', { ...asked, key }),
+  faults: (asked: Asked, answers: Answer[]) => json<Diagnosis>('POST', '/faults', { ...asked, answers }),
   decking: (asked: Asked) => json<Flooring>('POST', '/decking', asked),
   cutting: (asked: Asked) => json<Cutting>('POST', '/cutting', asked),
   changes: (asked: Asked) => json<Changes>('POST', '/changes', asked),

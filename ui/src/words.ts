@@ -185,6 +185,27 @@ export const faceWords: Record<string, string> = {
   front: 'front side',
   rear: 'rear side',
 }
+export const lampUseWords: Record<string, string> = {
+  tail: 'tail lamp',
+  stop: 'stop lamp',
+  turn: 'turn lamp',
+  plate: 'plate lamp',
+  fog: 'fog lamp',
+  reverse: 'reverse lamp',
+  marker: 'marker lamp',
+  triangle: 'triangle',
+  'rear-reflector': 'rear reflector',
+  'side-reflector': 'side reflector',
+  'front-reflector': 'front reflector',
+}
+export const switchWords: Record<string, string> = {
+  tail: 'Tail',
+  left: 'Left turn',
+  right: 'Right turn',
+  stop: 'Brake',
+  reverse: 'Reverse',
+  fog: 'Fog',
+}
 export const latchWords: Record<string, string> = {
   pin: 'pin',
   hook: 'hook or snap',

@@ -220,28 +220,39 @@ func (h *Harness) drops() []finding.Finding {
 	g := base(h.r, CodeHeat, "Wires and fuse")
 	g.Source = norms.Practice("ampacity of thin-wall cable, half of it in a bundle")
 	l := h.solve(Switches, nil)
+	worst, most := -1, -1.0
+	var lowest float64
+	for _, s := range Switches { // each with the tail lamps, as it is driven
+		if l.err != nil {
+			break
+		}
+		one := h.solve([]Switch{SwitchTail, s}, nil)
+		if l.err = one.err; l.err != nil {
+			break
+		}
+		for i := range h.lamps {
+			p := h.lamps[i].pole
+			if p < 0 || one.lights[i].bright < seenFrom {
+				continue
+			}
+			// what the car itself drops is not the trailer's
+			if d := battery - one.lights[i].volts - carInner*one.poles[p]; d > most {
+				worst, most, lowest = i, d, one.lights[i].volts
+			}
+		}
+	}
 	if l.err != nil {
 		f.Outcome, f.Says = finding.Unknown, said.Say("The harness does not settle as it is entered.")
 		f.Needs = []finding.Need{{Path: f.Subject, Says: said.Say("its lamps and wires"), Where: said.Say("Look for a figure that makes no sense.")}}
 		return []finding.Finding{f}
 	}
-	worst, most := -1, -1.0
-	for i := range h.lamps {
-		if h.lamps[i].pole < 0 {
-			continue
-		}
-		if d := battery - l.lights[i].volts; d > most {
-			worst, most = i, d
-		}
-	}
 	if worst < 0 {
 		return nil
 	}
-	most -= carInner * l.poles[h.lamps[worst].pole] // what the car itself drops is not the trailer's
 	f.Subject += "/" + h.lamps[worst].id
 	f.Figure, f.Limit = finding.Exactly(quantity.KindVoltage, most), finding.Exactly(quantity.KindVoltage, dropMost)
-	says := said.Say("With everything on % gets %, % less than the socket gives", said.Name(h.lampName(worst), "a lamp"),
-		volts(l.lights[worst].volts), volts(most))
+	says := said.Say("Beside the tail lamps % gets %, % less than the socket gives", said.Name(h.called(worst), "a lamp"),
+		volts(lowest), volts(most))
 	if most > dropMost {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		need := h.wire * most / dropMost
@@ -295,8 +306,8 @@ func amperes(v float64) said.Piece { return said.Of(quantity.KindCurrent, v) }
 
 func number(v float64) said.Piece { return said.Piece{Text: fmt.Sprintf("%.3g", v)} }
 
-// Picture is what the stage shows under some switches.
-type Picture struct {
+// Lit is what the stage shows under some switches.
+type Lit struct {
 	Lamps    []LampState `json:"lamps"`
 	Poles    []PoleState `json:"poles"`
 	Switches []Switch    `json:"switches"` // that the plug has
@@ -329,12 +340,12 @@ type WireRow struct {
 }
 
 // Show is a harness under switches; nil where there is none.
-func Show(r *rig.Rig, on []Switch) *Picture {
+func Show(r *rig.Rig, on []Switch) *Lit {
 	h := New(r)
 	if h == nil {
 		return nil
 	}
-	out := &Picture{Lamps: []LampState{}, Poles: []PoleState{}, Length: []WireRow{}}
+	out := &Lit{Lamps: []LampState{}, Poles: []PoleState{}, Length: []WireRow{}}
 	_, out.Switches = h.switches()
 	l := h.solve(on, nil)
 	for i := range h.lamps {
@@ -418,13 +429,16 @@ func (h *Harness) view(l *lit) scene.View {
 			line("cable", scene.Point{w.at, 0}, scene.Point{w.at, y}, scene.Point{x, y})
 		}
 	}
+	beside := map[int]int{} // lamps of one unit are drawn behind each other
 	for i := range h.lamps {
 		lp := &h.lamps[i].l
-		d := scene.Disc("lamp "+string(levelOf(l.lights[i].bright)), float64(lp.Back), float64(lp.Right), 0.045)
+		k := beside[h.lamps[i].unit]
+		beside[h.lamps[i].unit]++
+		d := scene.Disc("lamp "+string(levelOf(l.lights[i].bright)), float64(lp.Back)+0.11*float64(k), float64(lp.Right), 0.045)
 		d.Thing = "/trailers/" + r.Scope.Trailer + "/wiring/lamps/" + h.lamps[i].id
 		v.Shapes = append(v.Shapes, d)
 	}
-	v.Min, v.Max = scene.Point{-front - 0.15, -half - 0.2}, scene.Point{math.Max(long, w.at) + 0.3, half + 0.2}
+	v.Min, v.Max = scene.Point{-front - 0.15, -half - 0.2}, scene.Point{math.Max(long, w.at) + 0.55, half + 0.2}
 	v.Sense()
 	return v
 }

@@ -8,7 +8,7 @@ import (
 )
 
 // Simulate is what a question shows with a fault.
-func Simulate(h *Harness, f *Fault, q *Question) Answer {
+func Simulate(h *Harness, f *Fault, q *Test) Answer {
 	l := h.solve([]Switch{q.Switch}, f)
 	i := slices.IndexFunc(h.lamps, func(l lamp) bool { return l.id == q.Lamp })
 	a := Answer{Switch: q.Switch, Lamp: q.Lamp, Probe: q.Probe, Level: levelOf(l.lights[i].bright)}
@@ -26,7 +26,7 @@ func Looks(h *Harness, f *Fault) (out []Answer) {
 	_, on := h.switches()
 	for _, s := range on {
 		for i := range h.lamps {
-			out = append(out, Simulate(h, f, &Question{Switch: s, Lamp: h.lamps[i].id}))
+			out = append(out, Simulate(h, f, &Test{Switch: s, Lamp: h.lamps[i].id}))
 		}
 	}
 	return out

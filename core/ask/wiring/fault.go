@@ -108,7 +108,7 @@ func (h *Harness) says(f *Fault) said.Sentence {
 	pole := func(i int) said.Sentence { return h.poleName(i) }
 	switch f.Kind {
 	case FaultBulb:
-		return said.Say("% is dead, or its own wire is off", said.Name(h.lampName(f.At), "a lamp"))
+		return said.Say("% is dead, or its own wire is off", said.Name(h.called(f.At), "a lamp"))
 	case FaultLampEarth:
 		return said.Say("the earth of % is lost", unit(f.At))
 	case FaultPoorLampEarth:
@@ -153,6 +153,14 @@ var useWord = map[plan.LampUse]string{
 	plan.LampRearReflector: "rear reflector", plan.LampSideReflector: "side reflector", plan.LampFrontReflector: "front reflector",
 }
 
+// called is a lamp within a sentence.
+func (h *Harness) called(i int) string {
+	if l := &h.lamps[i].l; l.Name != "" {
+		return l.Name
+	}
+	return "the " + h.lampName(i)
+}
+
 // lampName is a lamp's own name, or its side and use.
 func (h *Harness) lampName(i int) string { return nameOf(&h.lamps[i].l) }
 
@@ -178,7 +186,7 @@ func (h *Harness) unitName(u int) string {
 		}
 	}
 	if len(of) == 1 {
-		return h.lampName(of[0])
+		return h.called(of[0])
 	}
 	switch l := &h.lamps[of[0]].l; {
 	case l.Right < -0.01:

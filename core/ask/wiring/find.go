@@ -50,8 +50,8 @@ type Answer struct {
 	Level  Level  `json:"level,omitempty"` // of a probe: off is nought volts, bright is volts
 }
 
-// Question is the next best thing to look at.
-type Question struct {
+// Test is the next best thing to look at.
+type Test struct {
 	Switch Switch        `json:"switch"`
 	Lamp   string        `json:"lamp"`
 	Probe  bool          `json:"probe,omitempty"`
@@ -69,7 +69,7 @@ type Suspect struct {
 // Diagnosis is what the answers come to.
 type Diagnosis struct {
 	Suspects []Suspect     `json:"suspects"`
-	Next     *Question     `json:"next,omitempty"`
+	Next     *Test         `json:"next,omitempty"`
 	Settled  bool          `json:"settled"`
 	Says     said.Sentence `json:"says"`
 }
@@ -244,14 +244,14 @@ func (h *Harness) fits(c *class, on []Switch, a *Answer) float64 {
 }
 
 // next is the question that tells most for its effort; nil where none tells anything.
-func (h *Harness) next(all []class, weight []float64, on []Switch, answers []Answer) *Question {
+func (h *Harness) next(all []class, weight []float64, on []Switch, answers []Answer) *Test {
 	asked := map[Answer]bool{}
 	for _, a := range answers {
 		asked[Answer{Switch: a.Switch, Lamp: a.Lamp, Probe: a.Probe}] = true
 	}
-	var best *Question
+	var best *Test
 	most := 0.0
-	try := func(q Question, levels []Level, cost float64) {
+	try := func(q Test, levels []Level, cost float64) {
 		if asked[Answer{Switch: q.Switch, Lamp: q.Lamp, Probe: q.Probe}] {
 			return
 		}
@@ -278,7 +278,7 @@ func (h *Harness) next(all []class, weight []float64, on []Switch, answers []Ans
 	seen := map[int]bool{}
 	for _, s := range on {
 		for i := range h.lamps {
-			try(Question{Switch: s, Lamp: h.lamps[i].id}, Levels, 1)
+			try(Test{Switch: s, Lamp: h.lamps[i].id}, Levels, 1)
 		}
 	}
 	for _, s := range on {
@@ -286,7 +286,7 @@ func (h *Harness) next(all []class, weight []float64, on []Switch, answers []Ans
 		for i := range h.lamps {
 			if u := h.lamps[i].unit; !seen[u] {
 				seen[u] = true
-				try(Question{Switch: s, Lamp: h.lamps[i].id, Probe: true}, []Level{LevelOff, LevelBright}, probeCost)
+				try(Test{Switch: s, Lamp: h.lamps[i].id, Probe: true}, []Level{LevelOff, LevelBright}, probeCost)
 			}
 		}
 	}
@@ -294,7 +294,7 @@ func (h *Harness) next(all []class, weight []float64, on []Switch, answers []Ans
 		return nil
 	}
 	i := slices.IndexFunc(h.lamps, func(l lamp) bool { return l.id == best.Lamp })
-	name := said.Name(h.lampName(i), "a lamp")
+	name := said.Name(h.called(i), "a lamp")
 	if best.Probe {
 		best.Says = said.Say("Switch on "+switchWord[best.Switch]+". Put the meter between the earth of % and the car's earth: what does it show?",
 			said.Name(h.unitName(h.lamps[i].unit), "a lamp"))

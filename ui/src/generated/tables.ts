@@ -474,6 +474,13 @@ export const fields: Record<string, string> = {
   "/trailers/*/wheelDiameter": "figure length",
   "/trailers/*/wheelRoom": "figure length",
   "/trailers/*/widthOverAll": "estimate length",
+  "/trailers/*/wiring/fuse": "figure count",
+  "/trailers/*/wiring/lamps/*/back": "figure length",
+  "/trailers/*/wiring/lamps/*/height": "figure length",
+  "/trailers/*/wiring/lamps/*/right": "figure length",
+  "/trailers/*/wiring/lamps/*/watts": "figure count",
+  "/trailers/*/wiring/lead": "figure length",
+  "/trailers/*/wiring/wire": "figure count",
   "/version": "figure count",
   "/wants/*/count": "figure count",
   "/wants/*/distance": "figure distance",
@@ -550,6 +557,8 @@ export const stagesByPath: Record<string, string> = {
   "/trailers/*/frame/members/*/cuts/*": "frame",
   "/trailers/*/papers": "trailer/money",
   "/trailers/*/tiePoints/*": "tie",
+  "/trailers/*/wiring": "wiring",
+  "/trailers/*/wiring/lamps/*": "wiring",
   "/wants/*": "job",
   "/wants/*/skills/*": "job"
 }
@@ -561,6 +570,9 @@ export const units: Record<string, Record<string, number>> = {
   },
   "%": {
     "share": 0.01
+  },
+  "a": {
+    "current": 1
   },
   "bar": {
     "pressure": 100000
@@ -764,6 +776,9 @@ export const units: Record<string, Record<string, number>> = {
   },
   "us ton": {
     "mass": 907.18474
+  },
+  "v": {
+    "voltage": 1
   },
   "£": {
     "money": 1

@@ -19,6 +19,7 @@ export interface Carried {
   CutGate?: CutGate;
   Cutting?: Cutting;
   Designing?: Designing;
+  Diagnosis?: Diagnosis;
   Entry?: Entry;
   Example?: Example;
   Flooring?: Flooring;
@@ -40,9 +41,11 @@ export interface Carried {
   Saved?: Saved;
   Saving?: Saving;
   Scales?: Scales;
+  Searching?: Searching;
   Settled?: Settled;
   Shelved?: Shelved;
   Shelving?: Shelving;
+  Shining?: Shining;
   Step?: Step;
   Stored?: Stored;
   Stretched?: Stretched;
@@ -738,6 +741,7 @@ export interface Trailer {
   wheelDiameter?: number;
   wheelRoom?: number;
   widthOverAll?: LengthEstimate;
+  wiring?: Wiring;
 }
 export interface Access {
   bracket?: Profile;
@@ -963,6 +967,27 @@ export interface TiePoint {
   kind?: string;
   order: number;
   rating?: number;
+}
+export interface Wiring {
+  bundled?: boolean;
+  earthFrame?: boolean;
+  fuse?: number;
+  lamps: {
+    [k: string]: Lamp;
+  };
+  lead?: number;
+  wire?: number;
+}
+export interface Lamp {
+  back: number;
+  height?: number;
+  led?: boolean;
+  name?: string;
+  order: number;
+  right: number;
+  volts24?: boolean;
+  watts?: number;
+  what: string;
 }
 export interface Want {
   count?: number;
@@ -1327,6 +1352,24 @@ export interface Design {
   says: Sentence;
   sections: Sentence[];
   whole: Sentence;
+}
+export interface Diagnosis {
+  next?: Test;
+  says: Sentence;
+  settled: boolean;
+  suspects: Suspect[];
+}
+export interface Test {
+  lamp: string;
+  probe?: boolean;
+  says: Sentence;
+  switch: string;
+  why?: Sentence;
+}
+export interface Suspect {
+  do: Sentence;
+  likely: Measure;
+  says: Sentence[];
 }
 export interface Entry {
   passcode: string;
@@ -2209,6 +2252,22 @@ export interface Narrowed {
   name: string;
   path: string;
 }
+export interface Searching {
+  answers: Answer[];
+  back?: boolean;
+  csv?: string;
+  key?: string;
+  outing: string;
+  plan: Plan;
+  trailer: string;
+  want?: string;
+}
+export interface Answer {
+  lamp: string;
+  level?: string;
+  probe?: boolean;
+  switch: string;
+}
 export interface Settled {
   bare?: Measure;
   card?: Card;
@@ -2275,6 +2334,34 @@ export interface Shelving {
   id: string;
   path: string;
   plan: Plan;
+}
+export interface Shining {
+  picture?: Lit;
+}
+export interface Lit {
+  lamps: LampState[];
+  poles: PoleState[];
+  switches: string[];
+  view: View;
+  wires: WireRow[];
+}
+export interface LampState {
+  bright: number;
+  id: string;
+  led?: boolean;
+  level: string;
+  name: string;
+  pole?: string;
+  volts: number;
+}
+export interface PoleState {
+  amps: number;
+  number: string;
+  says: Sentence;
+}
+export interface WireRow {
+  length: Measure;
+  says: Sentence;
 }
 export interface Step {
   formula: string;

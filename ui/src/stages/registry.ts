@@ -2,6 +2,7 @@
 import {
   ArrowTrendingUpIcon,
   Bars4Icon,
+  BoltIcon,
   ClipboardDocumentCheckIcon,
   HomeModernIcon,
   LinkIcon,
@@ -93,6 +94,12 @@ export const groups: Group[] = [
         name: 'Frame',
         icon: ViewColumnsIcon,
         page: defineAsyncComponent(() => import('./FrameStage.vue')),
+      },
+      {
+        id: 'wiring',
+        name: 'Wiring',
+        icon: BoltIcon,
+        page: defineAsyncComponent(() => import('./WiringStage.vue')),
       },
     ],
   },

@@ -1,0 +1,73 @@
+package begin
+
+import (
+	"math"
+
+	"zygonos/core/facts/norms"
+	"zygonos/core/lang/finding"
+	"zygonos/core/lang/quantity"
+	"zygonos/core/plan"
+)
+
+// Where lamps begin (practice, C), m.
+const (
+	lampIn     = 0.10 // from the trailer's side
+	lampHeight = 0.60 // over the ground
+	fogIn      = 0.25
+	plateUp    = 0.50
+)
+
+// lamps are those that the region asks for in general, at the tail and along the sides; every one can be moved.
+func lamps(p *plan.Plan, q *Asked) ([]finding.Op, error) {
+	long, wide := deck(p, q.Trailer)
+	half := float64(wide) / 2
+	t := p.Trailers[q.Trailer]
+	if t.Track != nil {
+		half = math.Max(half, float64(t.Track.Value)/2)
+	}
+	gross := 0.0
+	if t.Label != nil {
+		gross = float64(t.Label.Value)
+	}
+	out := map[string]plan.Lamp{}
+	put := func(what plan.LampUse, id string, back, right, up float64) {
+		out[string(what)+id] = plan.Lamp{
+			Order: len(out) + 1, What: what, Back: mm(back), Right: mm(right), Height: mm(up),
+		}
+	}
+	rules, _ := norms.LampRules(p.Region)
+	tail, side := float64(long), half-lampIn
+	for _, r := range rules {
+		if r.Over > 0 && gross <= r.Over {
+			continue
+		}
+		what := plan.LampUse(r.What)
+		switch what {
+		case plan.LampPlate:
+			put(what, "", tail, 0, plateUp)
+		case plan.LampFog: // off the middle, on the driver's side
+			right := fogIn
+			if p.Region != quantity.UK {
+				right = -fogIn
+			}
+			put(what, "", tail, right, lampHeight)
+		case plan.LampReverse:
+			put(what, "", tail, -fogIn, lampHeight)
+		case plan.LampSideReflector:
+			put(what, "-left", tail/2, -half, lampHeight)
+			put(what, "-right", tail/2, half, lampHeight)
+		case plan.LampFrontReflector:
+			put(what, "-left", 0, -side, lampHeight)
+			put(what, "-right", 0, side, lampHeight)
+		default:
+			put(what, "-left", tail, -side, lampHeight)
+			put(what, "-right", tail, side, lampHeight)
+		}
+	}
+	if t.Wiring != nil {
+		w := *t.Wiring
+		w.Lamps = out
+		return []finding.Op{add("/trailers/"+q.Trailer+"/wiring", w)}, nil
+	}
+	return []finding.Op{add("/trailers/"+q.Trailer+"/wiring", plan.Wiring{Lamps: out})}, nil
+}

@@ -1,0 +1,90 @@
+<script setup lang="ts">
+// Switches of a car on the drawn plug: each lamp as bright as it will be.
+import { useElementSize } from '@vueuse/core'
+import { computed, ref, useTemplateRef } from 'vue'
+import { api } from '@/api'
+import SceneView from '@/drawing/SceneView.vue'
+import { useStudy } from '@/stores/study'
+import { useWorkspace } from '@/stores/workspace'
+import { switchWords, useWords } from '@/words'
+
+const workspace = useWorkspace()
+const { say, print } = useWords()
+const on = ref<string[]>(['tail'])
+const { data, failure } = useStudy(
+  (asked) => api.shining(asked, on.value.join(',')),
+  () => on.value.join(','),
+)
+const picture = computed(() => data.value?.picture)
+const box = useTemplateRef<HTMLElement>('box')
+const size = useElementSize(box)
+const scale = computed(() => {
+  const v = picture.value?.view
+  return v ? Math.min(230, Math.max(60, (size.width.value || 300) - 4) / (v.max[0] - v.min[0])) : 100
+})
+function toggle(s: string) {
+  on.value = on.value.includes(s) ? on.value.filter((x) => x !== s) : [...on.value, s]
+}
+const words: Record<string, string> = { off: 'off', dim: 'dim', bright: 'bright' }
+const width = (b: number) => `${Math.min(100, Math.round(b * 100))}%`
+</script>
+
+<template>
+  <div class="plate p-3" data-tester>
+    <p v-if="failure" class="text-fails" role="alert">{{ failure }}</p>
+    <p v-if="data && !picture">Choose the trailer’s plug under Lamps and wires.</p>
+    <template v-if="picture">
+      <div class="grid grid-cols-3 gap-2 sm:grid-cols-6" role="group" aria-label="Switches">
+        <button
+          v-for="s in picture.switches"
+          :key="s"
+          class="act min-h-12"
+          :class="{ '!bg-deep !text-deep-ink': on.includes(s) }"
+          :aria-pressed="on.includes(s)"
+          @click="toggle(s)"
+        >
+          {{ switchWords[s] }}
+        </button>
+      </div>
+      <div ref="box" class="mt-3 w-full overflow-hidden">
+        <SceneView :view="picture.view" :scale="scale" />
+      </div>
+      <div class="mt-3 grid gap-4 lg:grid-cols-2">
+        <section>
+          <h2 class="font-bold">Lamps</h2>
+          <ul class="divide-rule divide-y">
+            <li
+              v-for="l in picture.lamps"
+              :key="l.id"
+              class="grid grid-cols-[1fr_7rem_4.5rem] items-center gap-2 py-1.5"
+            >
+              <button
+                class="text-left first-letter:uppercase"
+                @click="workspace.selected = `/trailers/${workspace.trailer}/wiring/lamps/${l.id}`"
+              >
+                {{ l.name }}
+              </button>
+              <span class="bg-wash relative block h-5 rounded" :data-level="l.level">
+                <span
+                  class="bg-deep/40 absolute inset-y-0 left-0 rounded"
+                  :style="{ width: width(l.bright) }"
+                />
+                <span class="relative block px-1 text-sm font-semibold">{{ words[l.level] }}</span>
+              </span>
+              <span class="text-right text-sm">{{ print('voltage', l.volts) }}</span>
+            </li>
+          </ul>
+        </section>
+        <section>
+          <h2 class="font-bold">The plug’s contacts</h2>
+          <ul class="divide-rule divide-y text-sm">
+            <li v-for="(p, i) in picture.poles" :key="i" class="flex items-center gap-2 py-1.5">
+              <span class="min-w-0 flex-1 first-letter:uppercase">{{ say(p.says) }}</span>
+              <b>{{ print('current', p.amps) }}</b>
+            </li>
+          </ul>
+        </section>
+      </div>
+    </template>
+  </div>
+</template>
