@@ -541,7 +541,12 @@ func (s *server) faults(c fiber.Ctx) error {
 		review.Ready(q.Plan)
 		h := wiring.New(rig.Resolve(q.Plan, q.Trailer, q.Outing))
 		if h == nil {
-			return c.JSON(wiring.Diagnosis{Suspects: []wiring.Suspect{}, Says: said.Say("No lamps and plug are entered yet.")})
+			return c.JSON(
+				wiring.Diagnosis{
+					Suspects: []wiring.Suspect{},
+					Says:     said.Say("No lamps and plug are entered yet."),
+				},
+			)
 		}
 		return c.JSON(h.Find(q.Answers))
 	})

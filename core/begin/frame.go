@@ -78,7 +78,9 @@ type Ladder struct {
 func NewLadder(p *plan.Plan, trailer, kind string) (*Ladder, error) {
 	t := p.Trailers[trailer]
 	if t.CouplingToDeck == nil {
-		return nil, Refusal("Fill in first how far behind the coupling the deck begins: the drawbar follows from it.")
+		return nil, Refusal(
+			"Fill in first how far behind the coupling the deck begins: the drawbar follows from it.",
+		)
 	}
 	l := &Ladder{Kind: kind, front: float64(t.CouplingToDeck.Value)}
 	if l.front < 0.2 {
@@ -148,7 +150,14 @@ func (l *Ladder) Members() map[string]plan.Member {
 	}
 	if l.Kind != "a-frame" && l.Kind != "camper" {
 		under := -float64(l.Rung.Height)
-		put("drawbar", "Drawbar", plan.RoleDrawbar, l.Beam, [3]float64{nose, 0, under}, [3]float64{back + broad/2, 0, under})
+		put(
+			"drawbar",
+			"Drawbar",
+			plan.RoleDrawbar,
+			l.Beam,
+			[3]float64{nose, 0, under},
+			[3]float64{back + broad/2, 0, under},
+		)
 	}
 	if l.Kind == "kit" { // each end on four bolts in two rows
 		for id, m := range members {

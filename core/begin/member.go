@@ -89,7 +89,11 @@ func mirrored(cuts map[string]plan.MemberCut) map[string]plan.MemberCut {
 
 // split cuts a member in two: both halves stay where they are and are welded there.
 func split(path string, q *Asked, held plan.Member, order int) ([]finding.Op, error) {
-	d := [3]quantity.Length{held.To.Back - held.From.Back, held.To.Right - held.From.Right, held.To.Up - held.From.Up}
+	d := [3]quantity.Length{
+		held.To.Back - held.From.Back,
+		held.To.Right - held.From.Right,
+		held.To.Up - held.From.Up,
+	}
 	long := math.Sqrt(float64(d[0]*d[0] + d[1]*d[1] + d[2]*d[2]))
 	at := float64(q.At)
 	if at == 0 {

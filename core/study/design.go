@@ -125,7 +125,9 @@ func FindFrame(ctx context.Context, p *plan.Plan, trailer string, aim Aim, progr
 	d.sections()
 	for _, list := range d.at {
 		if len(list) == 0 {
-			out.Says = said.Say("No tube of steel is at hand that could be a rail. Enter bars that are there, or look for the lightest.")
+			out.Says = said.Say(
+				"No tube of steel is at hand that could be a rail. Enter bars that are there, or look for the lightest.",
+			)
 			return out
 		}
 	}
@@ -234,10 +236,14 @@ func (d *designer) sections() {
 	for role := range d.at {
 		var kept []known
 		for _, k := range all {
-			if role == rails && (k.p.Height < 0.06 || k.p.Width > k.p.Height) || role == beams && k.p.Height < 0.05 {
+			if role == rails && (k.p.Height < 0.06 || k.p.Width > k.p.Height) ||
+				role == beams && k.p.Height < 0.05 {
 				continue
 			}
-			if slices.ContainsFunc(kept, func(o known) bool { return o.s.Wy >= k.s.Wy && o.s.Wz >= k.s.Wz && o.wt >= k.wt }) {
+			if slices.ContainsFunc(
+				kept,
+				func(o known) bool { return o.s.Wy >= k.s.Wy && o.s.Wz >= k.s.Wz && o.wt >= k.wt },
+			) {
 				continue
 			}
 			kept = append(kept, k)
@@ -517,7 +523,8 @@ func (d *designer) whole(f *Design) {
 	p.Trailers[d.trailer] = t
 	for _, o := range d.outings {
 		for _, g := range review.Again(&p, review.Request{Outing: o, Trailer: d.trailer}).Findings {
-			if g.Code == towing.CodePayload && g.Figure != nil && (f.Payload == nil || g.Figure.Value < f.Payload.Value) {
+			if g.Code == towing.CodePayload && g.Figure != nil &&
+				(f.Payload == nil || g.Figure.Value < f.Payload.Value) {
 				f.Payload = g.Figure
 			}
 		}

@@ -37,7 +37,10 @@ func Drawing(p *plan.Plan, q review.Request, key string) *scene.View {
 	}
 	for i := range views {
 		if v := &views[i]; v.ID == key {
-			v.Shapes = slices.DeleteFunc(slices.Clone(v.Shapes), func(s scene.Shape) bool { return s.Class == "grip" })
+			v.Shapes = slices.DeleteFunc(
+				slices.Clone(v.Shapes),
+				func(s scene.Shape) bool { return s.Class == "grip" },
+			)
 			return v
 		}
 	}

@@ -73,7 +73,8 @@ func Stretch(ctx context.Context, p *plan.Plan, q *begin.Asked) *Stretched {
 	add("Free corner dips under 100 kg", was.dip, now.dip)
 	add("Weakest member is used to", was.use, now.use)
 	for code, f := range now.worst {
-		if before, had := was.worst[code]; f.Outcome.Rank() < finding.Holds.Rank() && (!had || f.Outcome.Rank() < before.Outcome.Rank()) {
+		if before, had := was.worst[code]; f.Outcome.Rank() < finding.Holds.Rank() &&
+			(!had || f.Outcome.Rank() < before.Outcome.Rank()) {
 			c := StretchCheck{Was: before.Outcome, Now: f}
 			c.Now.Work, c.Now.HasWork = nil, false
 			if !had {
@@ -107,14 +108,23 @@ func Stretch(ctx context.Context, p *plan.Plan, q *begin.Asked) *Stretched {
 			out.Says = said.Say("One check then fails that holds now.")
 		}
 	case len(out.Worse) > 0:
-		out.Says = said.Say("Nothing fails that holds now; % come out closer or open.", said.Counted(len(out.Worse), "check", "checks"))
+		out.Says = said.Say(
+			"Nothing fails that holds now; % come out closer or open.",
+			said.Counted(len(out.Worse), "check", "checks"),
+		)
 	default:
 		out.Says = said.Say("No check comes out worse.")
 	}
 	out.Notes = append(out.Notes, said.Say(
-		"Plate and papers cover the trailer as it was approved: with another length or width ask before you cut, and computed strength raises no rating."))
+		"Plate and papers cover the trailer as it was approved: with another length or width ask before you cut, and computed strength raises no rating.",
+	))
 	if q.Kind == "drawbar" {
-		out.Notes = append(out.Notes, said.Say("A {drawbar} with a type plate is an approved part: lengthening or welding it ends the approval."))
+		out.Notes = append(
+			out.Notes,
+			said.Say(
+				"A {drawbar} with a type plate is an approved part: lengthening or welding it ends the approval.",
+			),
+		)
 	}
 	if over(ctx) {
 		out.Notes = append(out.Notes, notLooked)
@@ -151,7 +161,8 @@ func overAll(ctx context.Context, p *plan.Plan, trailer string) (out figures) {
 			if f.Code == fit.CodeMust {
 				continue
 			}
-			if f.Code == towing.CodePayload && f.Figure != nil && (out.payload == nil || f.Figure.Value < out.payload.Value) {
+			if f.Code == towing.CodePayload && f.Figure != nil &&
+				(out.payload == nil || f.Figure.Value < out.payload.Value) {
 				out.payload = f.Figure
 			}
 			if g, had := out.worst[f.Code]; !had || f.Outcome.Rank() < g.Outcome.Rank() {

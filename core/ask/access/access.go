@@ -103,7 +103,11 @@ func guard(r *rig.Rig, a *plan.Access) (finding.Finding, bool) {
 		}
 		radius, wide := Least(r)
 		f.Outcome = finding.Unknown
-		f.Says = said.Say("A mudguard here wants % over the hub and % of width at least.", said.Length(radius), said.Length(wide))
+		f.Says = said.Say(
+			"A mudguard here wants % over the hub and % of width at least.",
+			said.Length(radius),
+			said.Length(wide),
+		)
 		f.Needs = []finding.Need{{
 			Path: f.Subject, Says: said.Say("the mudguard's inside over the hub"),
 			Where: said.Say("From the hub's middle straight up to the inside of the guard, empty."),
@@ -115,15 +119,21 @@ func guard(r *rig.Rig, a *plan.Access) (finding.Finding, bool) {
 	f.Figure, f.Limit = finding.Exactly(quantity.KindLength, clear), finding.Exactly(quantity.KindLength, room)
 	if wide := tyreWide(r); a.GuardWide != nil && float64(*a.GuardWide) < wide-1e-6 {
 		f.Outcome, f.Subject = finding.Fails, "/trailers/"+r.Scope.Trailer+"/access/guardWide"
-		f.Says = said.Say("The mudguard is % wide and the tyre %: the tread must lie under it. Check your local code.",
-			said.Length(*a.GuardWide), said.Length(wide))
+		f.Says = said.Say(
+			"The mudguard is % wide and the tyre %: the tread must lie under it. Check your local code.",
+			said.Length(*a.GuardWide),
+			said.Length(wide),
+		)
 		return f, true
 	}
 	switch {
 	case clear < 0:
 		f.Outcome = finding.Fails
-		f.Says = said.Say("At the spring's stop the tyre goes % into the mudguard. It wants % over the hub at least.",
-			said.Length(-clear), said.Length(r.WheelRadius()+up+room))
+		f.Says = said.Say(
+			"At the spring's stop the tyre goes % into the mudguard. It wants % over the hub at least.",
+			said.Length(-clear),
+			said.Length(r.WheelRadius()+up+room),
+		)
 	case clear < room:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say("Only % between tyre and mudguard at the spring's stop.", said.Length(clear))
@@ -156,7 +166,8 @@ func wheelOff(r *rig.Rig, a *plan.Access) (finding.Finding, bool) {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
 			"The wheel does not come out under the skirt, by %: the mudguard must come off first. Carry the spanner for it.",
-			said.Length(-left))
+			said.Length(-left),
+		)
 		return f, true
 	}
 	f.Says = said.Say("Jacked up, the wheel comes out with % to spare under the skirt.", said.Length(left))
@@ -180,7 +191,11 @@ func stood(r *rig.Rig, a *plan.Access) (finding.Finding, bool) {
 		return need("guardWide", "the width of the mudguard", "Measure it.")
 	}
 	if a.Brackets < 1 || a.Bracket == (plan.Profile{}) {
-		return need("bracket", "what the mudguard is held by", "Measure its brackets; a plastic or thin tin guard bears nobody.")
+		return need(
+			"bracket",
+			"what the mudguard is held by",
+			"Measure its brackets; a plastic or thin tin guard bears nobody.",
+		)
 	}
 	s, err := section.Of(parts.SizeOf(a.Bracket))
 	if err != nil {
@@ -212,17 +227,30 @@ func step(r *rig.Rig, a *plan.Access) (finding.Finding, bool) {
 		n := math.Max(1, math.Round(rise/float64(*a.StepApart)))
 		rise = math.Max(float64(*a.StepApart), rise-(n-1)*float64(*a.StepApart))
 	}
-	f.Figure, f.Limit = finding.Exactly(quantity.KindLength, math.Max(up, rise)), finding.Exactly(quantity.KindLength, firstStep)
+	f.Figure, f.Limit = finding.Exactly(
+		quantity.KindLength,
+		math.Max(up, rise),
+	), finding.Exactly(
+		quantity.KindLength,
+		firstStep,
+	)
 	switch {
 	case up > firstStep+1e-9:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say("The lowest step is % up; % is usual at most.", said.Length(up), said.Length(firstStep))
 	case rise > stepMost+1e-9:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("One rise is %; % is usual at most. Add a step.", said.Length(rise), said.Length(stepMost))
+		f.Says = said.Say(
+			"One rise is %; % is usual at most. Add a step.",
+			said.Length(rise),
+			said.Length(stepMost),
+		)
 	case deck > holdFrom && !a.Handhold:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("The deck is % up and there is nothing to hold on to: a handle at breast height.", said.Length(deck))
+		f.Says = said.Say(
+			"The deck is % up and there is nothing to hold on to: a handle at breast height.",
+			said.Length(deck),
+		)
 	default:
 		f.Says = said.Say("Steps of % at most up to the deck.", said.Length(math.Max(up, rise)))
 	}
@@ -251,13 +279,23 @@ func spare(r *rig.Rig) (finding.Finding, bool) {
 		switch {
 		case mass > spareLift:
 			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-			f.Says = said.Say("The spare wheel weighs %: more than % is a lift for two.", said.Mass(mass), said.Mass(spareLift))
+			f.Says = said.Say(
+				"The spare wheel weighs %: more than % is a lift for two.",
+				said.Mass(mass),
+				said.Mass(spareLift),
+			)
 		case it.Top > spareUp:
 			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-			f.Says = said.Say("The spare wheel has to be lifted to %: lower is easier on the back.", said.Length(it.Top))
+			f.Says = said.Say(
+				"The spare wheel has to be lifted to %: lower is easier on the back.",
+				said.Length(it.Top),
+			)
 		case reach > spareReach && it.X > front && it.X < tail:
 			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-			f.Says = said.Say("The spare wheel lies % in from the side: with a load on, nobody gets at it.", said.Length(reach))
+			f.Says = said.Say(
+				"The spare wheel lies % in from the side: with a load on, nobody gets at it.",
+				said.Length(reach),
+			)
 		default:
 			f.Says = said.Say("The spare wheel, %, is reached from outside.", said.Mass(mass))
 		}

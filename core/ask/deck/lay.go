@@ -319,7 +319,15 @@ func divided(length, width, long, wide float64, across, along []float64, s nest.
 	d.xs, d.gaps = planks.Divide(length, long, across)
 	d.ys, g = planks.Divide(width, wide, along)
 	d.gaps = append(d.gaps, g...)
-	xs, ys := slices.Concat([]float64{0}, d.xs, []float64{length}), slices.Concat([]float64{0}, d.ys, []float64{width})
+	xs, ys := slices.Concat(
+		[]float64{0},
+		d.xs,
+		[]float64{length},
+	), slices.Concat(
+		[]float64{0},
+		d.ys,
+		[]float64{width},
+	)
 	var want []nest.Piece
 	for i := 1; i < len(xs); i++ {
 		for k := 1; k < len(ys); k++ {
@@ -432,7 +440,10 @@ func (o *Laid) wheels(r *rig.Rig) {
 	for _, x := range r.AxlesAt() {
 		o.Notes = append(o.Notes, said.Say(
 			"At its stop a tyre comes to % under the floor: leave it open over each wheel, % long about % behind the front, under a thin patch that comes off.",
-			said.Length(left), said.Length(2*radius+0.1), said.Length(x-r.DeckFront.Nominal)))
+			said.Length(left),
+			said.Length(2*radius+0.1),
+			said.Length(x-r.DeckFront.Nominal),
+		))
 	}
 }
 
@@ -445,8 +456,11 @@ func (o *Laid) rings(r *rig.Rig) {
 		}
 	}
 	if n > 0 {
-		o.Notes = append(o.Notes, said.Say("% in the floor: let in flush, each gets a drain hole of % in its lowest place.",
-			said.Counted(n, "ring", "rings"), said.Length(drainHole)))
+		o.Notes = append(
+			o.Notes,
+			said.Say("% in the floor: let in flush, each gets a drain hole of % in its lowest place.",
+				said.Counted(n, "ring", "rings"), said.Length(drainHole)),
+		)
 	}
 }
 
@@ -468,13 +482,26 @@ func (o *Laid) notes(r *rig.Rig) {
 		switch {
 		case b.Member.Role != plan.RoleCross && b.Member.Role != plan.RoleRail || math.Abs(b.Axes[0].Z) > 0.1:
 		case low > 0.0015 && low <= lowPlaces:
-			o.Notes = append(o.Notes, said.Say("% lies % low: pack it up, or the floor is drawn down to it.", name, said.Length(low)))
+			o.Notes = append(
+				o.Notes,
+				said.Say("% lies % low: pack it up, or the floor is drawn down to it.", name, said.Length(low)),
+			)
 		case low < -0.0015:
-			o.Notes = append(o.Notes, said.Say("% stands % up into the floor: notch the floor's underside, or lay a second skin beside it.",
-				name, said.Length(-low)))
+			o.Notes = append(
+				o.Notes,
+				said.Say(
+					"% stands % up into the floor: notch the floor's underside, or lay a second skin beside it.",
+					name,
+					said.Length(-low),
+				),
+			)
 		}
-		if (b.Member.FromJoint == plan.JointBolt || b.Member.ToJoint == plan.JointBolt) && math.Abs(low) <= parts.Flush {
-			o.Notes = append(o.Notes, said.Say("% is bolted: where a head stands on its top, notch the floor for it, or it bows.", name))
+		if (b.Member.FromJoint == plan.JointBolt || b.Member.ToJoint == plan.JointBolt) &&
+			math.Abs(low) <= parts.Flush {
+			o.Notes = append(
+				o.Notes,
+				said.Say("% is bolted: where a head stands on its top, notch the floor for it, or it bows.", name),
+			)
 		}
 	}
 	for i := 0; i < len(o.Notes); i++ { // bolted members are told once
@@ -494,7 +521,10 @@ func (o *Laid) draw(long, wide float64, across, along []float64) {
 	for i, p := range o.pieces {
 		v.Shapes = append(v.Shapes, scene.Rect("floor-piece", "", p.x, p.y, p.x+p.long, p.y+p.wide))
 		if len(o.Sheets) > 0 {
-			v.Shapes = append(v.Shapes, scene.Label("mark", "middle", p.x+p.long/2, p.y+p.wide/2, said.Say("%", said.Piece{Text: mark(i)})))
+			v.Shapes = append(
+				v.Shapes,
+				scene.Label("mark", "middle", p.x+p.long/2, p.y+p.wide/2, said.Say("%", said.Piece{Text: mark(i)})),
+			)
 		}
 	}
 	for _, x := range across {
@@ -504,7 +534,10 @@ func (o *Laid) draw(long, wide float64, across, along []float64) {
 		v.Shapes = append(v.Shapes, scene.Line("bearer", 0, y, long, y))
 	}
 	for _, m := range o.Marks {
-		v.Shapes = append(v.Shapes, scene.Disc("hole", m.Front.Value, m.Left.Value, math.Max(0.008, m.Size.Value/2)))
+		v.Shapes = append(
+			v.Shapes,
+			scene.Disc("hole", m.Front.Value, m.Left.Value, math.Max(0.008, m.Size.Value/2)),
+		)
 	}
 	for _, g := range o.gaps {
 		v.Shapes = append(v.Shapes, scene.Line("missing", g.To, 0, g.To, wide))
@@ -534,8 +567,11 @@ func laid(r *rig.Rig) (out []finding.Finding) {
 		}}
 	case len(o.gaps) > 0:
 		f.Outcome = finding.Fails
-		f.Says = said.Say("A joint of the floor hangs in the air: put "+across+" between % and % behind the front, or take longer pieces.",
-			said.Length(o.gaps[0].From), said.Length(o.gaps[0].To))
+		f.Says = said.Say(
+			"A joint of the floor hangs in the air: put "+across+" between % and % behind the front, or take longer pieces.",
+			said.Length(o.gaps[0].From),
+			said.Length(o.gaps[0].To),
+		)
 	default:
 		f.AtMost(quantity.KindLength, o.hangs, endHangs)
 		if f.Outcome == finding.Fails {
@@ -558,7 +594,9 @@ func laid(r *rig.Rig) (out []finding.Finding) {
 		g.Outcome, g.Says = finding.Unknown, said.Say("How much the boards will swell is not known.")
 		g.Needs = []finding.Need{{
 			Path: path + "/gains", Says: said.Say("how many points of moisture they gain"),
-			Where: said.Say("Dry from indoors 8 to 12, dry outdoors 4 to 6, fresh and wet none; a moisture meter tells."),
+			Where: said.Say(
+				"Dry from indoors 8 to 12, dry outdoors 4 to 6, fresh and wet none; a moisture meter tells.",
+			),
 		}}
 		return append(out, g)
 	}

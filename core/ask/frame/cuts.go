@@ -46,7 +46,9 @@ func cuts(r *rig.Rig) (finding.Finding, bool) {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
 			"The notch in % has sharp corners, and a crack begins in a sharp corner. Drill holes of % or more there first, then saw from hole to hole.",
-			said.Name(r.Drawn.Bars[sharp].Member.Name, "a member"), said.Length(roundHole))
+			said.Name(r.Drawn.Bars[sharp].Member.Name, "a member"),
+			said.Length(roundHole),
+		)
 	}
 	return f, true
 }

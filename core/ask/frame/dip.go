@@ -70,7 +70,10 @@ func dip(r *rig.Rig) *Dip {
 		}
 		switch {
 		case row.Bursts && (v.Ends[0].Open || v.Ends[0].Holes > 0 || v.Ends[1].Open || v.Ends[1].Holes > 0):
-			row.Says = said.Say("shut at one end: gas is trapped and zinc does not reach it. Holes of % there.", said.Length(pair))
+			row.Says = said.Say(
+				"shut at one end: gas is trapped and zinc does not reach it. Holes of % there.",
+				said.Length(pair),
+			)
 		case row.Bursts:
 			row.Says = said.Say("shut: it can burst in the bath. Holes of % at both ends.", said.Length(pair))
 		case row.Small:
@@ -100,8 +103,10 @@ func dip(r *rig.Rig) *Dip {
 		}
 		out.Laps = append(out.Laps, said.Say(
 			"% and % lie on each other over % cm²: drill through one of them there, or leave the weld open on one side.",
-			said.Name(bars[l.A].Member.Name, "a member"), said.Name(bars[l.B].Member.Name, "a member"),
-			said.Count(int(math.Round(l.Area*1e4)))))
+			said.Name(bars[l.A].Member.Name, "a member"),
+			said.Name(bars[l.B].Member.Name, "a member"),
+			said.Count(int(math.Round(l.Area*1e4))),
+		))
 	}
 	long, wide, deep := reach(bars)
 	out.Long, out.Wide = *finding.Exactly(quantity.KindLength, long), *finding.Exactly(quantity.KindLength, wide)
@@ -119,7 +124,15 @@ func reach(bars []parts.FrameBar) (long, wide, deep float64) {
 		b := &bars[i]
 		for _, end := range [2]vec{b.From, b.To} {
 			at := [3]float64{end.X, end.Y, end.Z}
-			y, z := [3]float64{b.Axes[1].X, b.Axes[1].Y, b.Axes[1].Z}, [3]float64{b.Axes[2].X, b.Axes[2].Y, b.Axes[2].Z}
+			y, z := [3]float64{
+				b.Axes[1].X,
+				b.Axes[1].Y,
+				b.Axes[1].Z,
+			}, [3]float64{
+				b.Axes[2].X,
+				b.Axes[2].Y,
+				b.Axes[2].Z,
+			}
 			for k := range 3 {
 				half := math.Abs(y[k])*b.Wide/2 + math.Abs(z[k])*b.High/2
 				low[k], high[k] = math.Min(low[k], at[k]-half), math.Max(high[k], at[k]+half)
@@ -160,7 +173,13 @@ func dipped(r *rig.Rig) []finding.Finding {
 			small++
 		}
 	}
-	f.Figure, f.Limit = finding.Exactly(quantity.KindCount, float64(burst+small)), finding.Exactly(quantity.KindCount, 0.0)
+	f.Figure, f.Limit = finding.Exactly(
+		quantity.KindCount,
+		float64(burst+small),
+	), finding.Exactly(
+		quantity.KindCount,
+		0.0,
+	)
 	if len(d.Rows) > 0 {
 		f.Subject = d.Rows[0].Path
 	}
@@ -169,7 +188,9 @@ func dipped(r *rig.Rig) []finding.Finding {
 		f.Outcome = finding.Fails
 		f.Says = said.Say(
 			"% has a shut end: in the bath it can burst. Drill a pair of holes of % close to each shut end, at opposite corners.",
-			said.Name(d.Rows[0].Name, "A member"), said.Length(d.Rows[0].Wants.Value))
+			said.Name(d.Rows[0].Name, "A member"),
+			said.Length(d.Rows[0].Wants.Value),
+		)
 		if burst > 1 {
 			f.Says = append(f.Says, said.Say(" So have % more.", said.Count(burst-1))...)
 		}
@@ -178,7 +199,9 @@ func dipped(r *rig.Rig) []finding.Finding {
 		f.Says = said.Say("The holes in % are too small to vent it: % in a pair.",
 			said.Name(d.Rows[0].Name, "a member"), said.Length(d.Rows[0].Wants.Value))
 	default:
-		f.Says = said.Say("Every closed member is open or vented at both ends. Show it to the galvaniser before you weld it shut.")
+		f.Says = said.Say(
+			"Every closed member is open or vented at both ends. Show it to the galvaniser before you weld it shut.",
+		)
 	}
 	return []finding.Finding{f, bath(r, d)}
 }
@@ -211,14 +234,29 @@ func bath(r *rig.Rig, d *Dip) finding.Finding {
 	wide, deep := float64(*t.BathWide), float64(*t.BathDeep)
 	over := math.Min(math.Max(sides[0]-wide, sides[1]-deep), math.Max(sides[1]-wide, sides[0]-deep))
 	over = math.Max(over, d.Long.Value-float64(*t.BathLong))
-	f.Figure, f.Limit = finding.Exactly(quantity.KindLength, d.Long.Value), finding.Exactly(quantity.KindLength, float64(*t.BathLong))
+	f.Figure, f.Limit = finding.Exactly(
+		quantity.KindLength,
+		d.Long.Value,
+	), finding.Exactly(
+		quantity.KindLength,
+		float64(*t.BathLong),
+	)
 	if over > 0 {
 		f.Outcome = finding.Fails
 		f.Says = said.Say(
 			"The frame is % by % by %, by % too large for the bath. Ask about dipping it in two goes, or bolt the {drawbar} on.",
-			said.Length(d.Long.Value), said.Length(d.Wide.Value), said.Length(d.Deep.Value), said.Length(over))
+			said.Length(d.Long.Value),
+			said.Length(d.Wide.Value),
+			said.Length(d.Deep.Value),
+			said.Length(over),
+		)
 		return f
 	}
-	f.Says = said.Say("The frame, % by % by %, goes into the bath.", said.Length(d.Long.Value), said.Length(d.Wide.Value), said.Length(d.Deep.Value))
+	f.Says = said.Say(
+		"The frame, % by % by %, goes into the bath.",
+		said.Length(d.Long.Value),
+		said.Length(d.Wide.Value),
+		said.Length(d.Deep.Value),
+	)
 	return f
 }

@@ -555,7 +555,8 @@ func (j *judged) open() (finding.Finding, bool) {
 	if !j.m.bars[bar].Twist.Open {
 		f.Says = said.Say(
 			"% is a closed tube but for its notch, and is twisted: there torsion alone takes % of it. Weld a plate over the notch.",
-			j.name(bar), said.Share(most),
+			j.name(bar),
+			said.Share(most),
 		)
 	}
 	return f, true

@@ -137,7 +137,12 @@ func (m *model) sunk(a *answer, e int, s float64) (at vec, down float64) {
 	b := &m.bars[p.bar]
 	x := s / (p.to - p.from)
 	shift := r3.Add(
-		r3.Scale(1-x, m.shift(a.s, b, m.placeAt(p.bar, p.from))), r3.Scale(x, m.shift(a.s, b, m.placeAt(p.bar, p.to))))
+		r3.Scale(
+			1-x,
+			m.shift(a.s, b, m.placeAt(p.bar, p.from)),
+		),
+		r3.Scale(x, m.shift(a.s, b, m.placeAt(p.bar, p.to))),
+	)
 	_, z := a.s.Sag(e)
 	shift = r3.Add(shift, r3.Scale(4*z*x*(1-x), b.Axes[2]))
 	return b.At(p.from + s), -shift.Z

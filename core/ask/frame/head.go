@@ -67,13 +67,23 @@ func head(r *rig.Rig) finding.Finding {
 		}
 		b := &r.Drawn.Bars[noses[0]]
 		takes := float64(*t.HeadTakes)
-		f.Figure, f.Limit = finding.Exactly(quantity.KindLength, b.Wide), finding.Exactly(quantity.KindLength, takes)
+		f.Figure, f.Limit = finding.Exactly(
+			quantity.KindLength,
+			b.Wide,
+		), finding.Exactly(
+			quantity.KindLength,
+			takes,
+		)
 		name := said.Name(b.Member.Name, "The {drawbar}")
 		switch d := takes - b.Wide; {
 		case d < -1e-6:
 			f.Outcome = finding.Fails
-			f.Says = said.Say("% is % wide, and the head takes %. Choose the head for the bar, or the bar for the head.",
-				name, said.Length(b.Wide), said.Length(takes))
+			f.Says = said.Say(
+				"% is % wide, and the head takes %. Choose the head for the bar, or the bar for the head.",
+				name,
+				said.Length(b.Wide),
+				said.Length(takes),
+			)
 		case d > headSlack+1e-6:
 			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 			f.Says = said.Say("The head takes % and % is % wide: % is left to be packed with plate on both sides.",
@@ -130,9 +140,17 @@ func jockey(r *rig.Rig) finding.Finding {
 	}
 	switch {
 	case t.Jockey == nil:
-		return unknown(path+"jockey", "where the {jockey wheel} stands behind the ball", "Measure where its clamp is to sit.")
+		return unknown(
+			path+"jockey",
+			"where the {jockey wheel} stands behind the ball",
+			"Measure where its clamp is to sit.",
+		)
 	case t.JockeyTop == nil:
-		return unknown(path+"jockeyTop", "how high its handle ends", "Measure from the ground as it stands coupled.")
+		return unknown(
+			path+"jockeyTop",
+			"how high its handle ends",
+			"Measure from the ground as it stands coupled.",
+		)
 	case r.Vehicle == nil:
 		f.Says = said.Say("No car tows on this outing.")
 		return f
@@ -152,17 +170,22 @@ func jockey(r *rig.Rig) finding.Finding {
 	case room >= gateClear:
 		f.Says = said.Say("% between the open {car tailgate} and the {jockey wheel}.", said.Length(room))
 	case top <= gateSweeps:
-		f.Says = said.Say("The {jockey wheel}'s handle ends at %, under the {car tailgate}'s way.", said.Length(top))
+		f.Says = said.Say(
+			"The {jockey wheel}'s handle ends at %, under the {car tailgate}'s way.",
+			said.Length(top),
+		)
 	case r.Vehicle.GateHeight != nil && top < float64(*r.Vehicle.GateHeight):
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
 			"The open {car tailgate} stands over the {jockey wheel}, and swings lower as it opens. Try it with a broomstick % high.",
-			said.Length(top))
+			said.Length(top),
+		)
 	default:
 		f.Outcome = finding.Fails
 		f.Says = said.Say(
 			"The {car tailgate} strikes the {jockey wheel}'s handle as it opens. Set it % farther back, or swing it down.",
-			said.Length(gateClear-room))
+			said.Length(gateClear-room),
+		)
 	}
 	return f
 }

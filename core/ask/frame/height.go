@@ -47,12 +47,16 @@ func height(r *rig.Rig) (finding.Finding, bool) {
 	sum := radius - drop + float64(*t.AxleSeat) + under
 	f.Subject = "/trailers/" + r.Scope.Trailer + "/deckHeight"
 	f.Figure = finding.Exactly(quantity.KindLength, sum)
-	f.Says = append(said.Say("By axle and rails the deck lies % over the ground, ", said.Length(sum)), lies(r, sum)...)
+	f.Says = append(
+		said.Say("By axle and rails the deck lies % over the ground, ", said.Length(sum)),
+		lies(r, sum)...)
 	if h := r.Trailer.DeckHeight; h != nil && math.Abs(float64(h.Value)-sum) > heightOff {
 		f.Limit = finding.Exactly(quantity.KindLength, float64(h.Value))
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = append(f.Says, said.Say(" % is entered: one of the two is wrong, and the balance goes by that one.",
-			said.Length(h.Value))...)
+		f.Says = append(
+			f.Says,
+			said.Say(" % is entered: one of the two is wrong, and the balance goes by that one.",
+				said.Length(h.Value))...)
 	}
 	return f, true
 }

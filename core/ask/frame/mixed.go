@@ -181,8 +181,12 @@ func (m *model) shifted(c *loadCase, all []body, a *answer) (out []change) {
 	add(func() *frame3d.Solution { return push(vec{X: -1}) },
 		bears.Ball.Low-bears.Ball.Nominal, bears.Ball.High-bears.Ball.Nominal, r.Axle.Nominal)
 	if bears.Right != nil && r.Trailer.Track != nil {
-		add(func() *frame3d.Solution { return push(vec{Y: 1}) },
-			bears.Right.Low-bears.Right.Nominal, bears.Right.High-bears.Right.Nominal, float64(r.Trailer.Track.Value))
+		add(
+			func() *frame3d.Solution { return push(vec{Y: 1}) },
+			bears.Right.Low-bears.Right.Nominal,
+			bears.Right.High-bears.Right.Nominal,
+			float64(r.Trailer.Track.Value),
+		)
 	}
 	return out
 }

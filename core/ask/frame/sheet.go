@@ -73,9 +73,13 @@ func Sheet(r *rig.Rig) *scene.View {
 		outline := hull(seen(b, at))
 		v.Shapes = append(v.Shapes, scene.Shape{Form: scene.Polygon, Class: "member", Points: outline})
 		m := at(labelled(b))
-		v.Shapes = append(v.Shapes, scene.Label("mark", "middle", m[0], m[1], said.Say("%", said.Piece{Text: marks[i]})))
+		v.Shapes = append(
+			v.Shapes,
+			scene.Label("mark", "middle", m[0], m[1], said.Say("%", said.Piece{Text: marks[i]})),
+		)
 		for k := range b.Cuts {
-			if hole, axis, ok := b.HoleAt(&b.Cuts[k].Cut); ok && math.Abs(b.Axes[axis].Z) > 0.7 && b.Cuts[k].Cut.What == plan.CutHole {
+			if hole, axis, ok := b.HoleAt(&b.Cuts[k].Cut); ok && math.Abs(b.Axes[axis].Z) > 0.7 &&
+				b.Cuts[k].Cut.What == plan.CutHole {
 				p := at(hole)
 				v.Shapes = append(v.Shapes, scene.Disc("hole", p[0], p[1], float64(b.Cuts[k].Cut.Size)/2))
 			}
@@ -114,9 +118,24 @@ func Sheet(r *rig.Rig) *scene.View {
 	}
 	down(v, low[1], high[1], high[0]+0.3)
 	diagonal := math.Hypot(high[0]-low[0], high[1]-low[1])
-	v.Shapes = append(v.Shapes,
-		scene.Line("diagonal", low[0], low[1], high[0], high[1]), scene.Line("diagonal", low[0], high[1], high[0], low[1]),
-		scene.Label("note", "start", left, low[1]-0.1, said.Say("Both diagonals %: then it is square.", said.Length(diagonal))))
+	v.Shapes = append(
+		v.Shapes,
+		scene.Line(
+			"diagonal",
+			low[0],
+			low[1],
+			high[0],
+			high[1],
+		),
+		scene.Line("diagonal", low[0], high[1], high[0], low[1]),
+		scene.Label(
+			"note",
+			"start",
+			left,
+			low[1]-0.1,
+			said.Say("Both diagonals %: then it is square.", said.Length(diagonal)),
+		),
+	)
 	bounds(v, 0.12)
 	v.Sense()
 	return v
@@ -177,13 +196,19 @@ func PieceSheet(r *rig.Rig, id string) *scene.View {
 				v.Shapes = append(v.Shapes, scene.Disc("hole", x, mid-up*own, float64(c.Cut.Size)/2))
 			case c.Cut.What == plan.CutNotch && !side:
 				edge := mid - up*sign*half
-				v.Shapes = append(v.Shapes, scene.Rect("notch", "", c.From, math.Min(edge, edge+up*sign*float64(c.Cut.Size)),
-					c.To, math.Max(edge, edge+up*sign*float64(c.Cut.Size))))
+				v.Shapes = append(
+					v.Shapes,
+					scene.Rect("notch", "", c.From, math.Min(edge, edge+up*sign*float64(c.Cut.Size)),
+						c.To, math.Max(edge, edge+up*sign*float64(c.Cut.Size))),
+				)
 			default:
 				continue
 			}
 			across(v, 0, x, row)
-			v.Shapes = append(v.Shapes, scene.Label("note", "start", math.Max(x, x/2+0.12)+0.04, row+0.04, cutText(&c.Cut)))
+			v.Shapes = append(
+				v.Shapes,
+				scene.Label("note", "start", math.Max(x, x/2+0.12)+0.04, row+0.04, cutText(&c.Cut)),
+			)
 			row += rowApart
 		}
 		if view == 0 {

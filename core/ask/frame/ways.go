@@ -81,7 +81,10 @@ func drilled(r *rig.Rig) []finding.Way {
 		return nil
 	}
 	return []finding.Way{{
-		Variant: finding.Variant{Name: said.Say("drill a pair of holes near each shut end"), Patch: ops}, Effort: 0.1,
+		Variant: finding.Variant{
+			Name:  said.Say("drill a pair of holes near each shut end"),
+			Patch: ops,
+		}, Effort: 0.1,
 	}}
 }
 
@@ -100,7 +103,10 @@ func plates(b *parts.FrameBar, path string) (out []finding.Way) {
 	name := said.Name(b.Member.Name, "that member")
 	if closed != nil {
 		out = append(out, finding.Way{
-			Variant: finding.Variant{Name: said.Say("weld a plate over the notch in %", name), Patch: closed}, Effort: 0.2,
+			Variant: finding.Variant{
+				Name:  said.Say("weld a plate over the notch in %", name),
+				Patch: closed,
+			}, Effort: 0.2,
 		})
 	}
 	if without != nil {

@@ -48,7 +48,9 @@ func Check(r *rig.Rig) (out []finding.Finding) {
 		f := base(r, CodeFeeds, "Lamps and plug")
 		f.Outcome, f.Says = finding.Unknown, said.Say("Which plug the trailer has is not known.")
 		f.Subject = "/trailers/" + r.Scope.Trailer + "/plug"
-		f.Needs = []finding.Need{{Path: f.Subject, Says: said.Say("the trailer's plug"), Where: said.Say("Count its pins.")}}
+		f.Needs = []finding.Need{
+			{Path: f.Subject, Says: said.Say("the trailer's plug"), Where: said.Say("Count its pins.")},
+		}
 		if len(w.Lamps) == 0 {
 			return out
 		}
@@ -78,10 +80,22 @@ func asked(r *rig.Rig, w *plan.Wiring) finding.Finding {
 			continue
 		}
 		if n := rule.Least - have[rule.What]; n > 0 {
-			missing = append(missing, said.Say("%", said.Counted(n, useWord[plan.LampUse(rule.What)], useWord[plan.LampUse(rule.What)]+"s")))
+			missing = append(
+				missing,
+				said.Say(
+					"%",
+					said.Counted(n, useWord[plan.LampUse(rule.What)], useWord[plan.LampUse(rule.What)]+"s"),
+				),
+			)
 		}
 	}
-	f.Figure, f.Limit = finding.Exactly(quantity.KindCount, float64(len(missing))), finding.Exactly(quantity.KindCount, 0.0)
+	f.Figure, f.Limit = finding.Exactly(
+		quantity.KindCount,
+		float64(len(missing)),
+	), finding.Exactly(
+		quantity.KindCount,
+		0.0,
+	)
 	if len(missing) > 0 {
 		f.Outcome = finding.Fails
 		f.Says = slices.Concat(said.Say("Missing: "), said.List(missing...), said.Say(". Check your local code."))
@@ -116,7 +130,13 @@ func places(r *rig.Rig, w *plan.Wiring) (finding.Finding, bool) {
 			if h == 0 {
 				f.Outcome, f.Says = finding.Unknown, said.Say("How high % is over the ground is not known.", name)
 				f.Subject += "/height"
-				f.Needs = []finding.Need{{Path: f.Subject, Says: said.Say("the lamp's height"), Where: said.Say("From the ground to its middle, empty.")}}
+				f.Needs = []finding.Need{
+					{
+						Path:  f.Subject,
+						Says:  said.Say("the lamp's height"),
+						Where: said.Say("From the ground to its middle, empty."),
+					},
+				}
 				return f, true
 			}
 			if h < rule.Low-1e-9 || h > rule.High+1e-9 {
@@ -130,8 +150,12 @@ func places(r *rig.Rig, w *plan.Wiring) (finding.Finding, bool) {
 		if in := half - math.Abs(float64(l.Right)); rule.Edge > 0 && in > rule.Edge+1e-9 {
 			f.Outcome = finding.Fails
 			f.Figure = finding.Exactly(quantity.KindLength, in)
-			f.Says = said.Say("% is % in from the trailer's side; % is asked for at most in general. Check your local code.",
-				name, said.Length(in), said.Length(rule.Edge))
+			f.Says = said.Say(
+				"% is % in from the trailer's side; % is asked for at most in general. Check your local code.",
+				name,
+				said.Length(in),
+				said.Length(rule.Edge),
+			)
 			return f, true
 		}
 		apart := rule.Apart
@@ -145,8 +169,11 @@ func places(r *rig.Rig, w *plan.Wiring) (finding.Finding, bool) {
 			if d := float64(o.Right - l.Right); o.What == l.What && o.Right > 0 && d < apart-1e-9 {
 				f.Outcome = finding.Fails
 				f.Figure = finding.Exactly(quantity.KindLength, d)
-				f.Says = said.Say("The "+useWord[l.What]+"s are % apart; % is asked for at least in general. Check your local code.",
-					said.Length(d), said.Length(apart))
+				f.Says = said.Say(
+					"The "+useWord[l.What]+"s are % apart; % is asked for at least in general. Check your local code.",
+					said.Length(d),
+					said.Length(apart),
+				)
 				return f, true
 			}
 		}
@@ -169,7 +196,10 @@ func (h *Harness) fed() finding.Finding {
 		if l.l.Volts24 {
 			f.Outcome = finding.Fails
 			f.Subject += "/" + l.id + "/volts24"
-			f.Says = said.Say("% is made for 24 V and stays dark on 12. Change it.", said.Name(h.lampName(i), "A lamp"))
+			f.Says = said.Say(
+				"% is made for 24 V and stays dark on 12. Change it.",
+				said.Name(h.lampName(i), "A lamp"),
+			)
 			return f
 		}
 		if l.pole < 0 {
@@ -192,7 +222,10 @@ func (h *Harness) fed() finding.Finding {
 
 // ampacity is what a single wire in air bears at 30 °C, A (practice, C), by its section.
 var ampacity = [][2]float64{
-	{0.5, 11}, {0.75, 14}, {1, 16}, {1.5, 21}, {2.5, 29}, {4, 39}, {6, 50}, {10, 70}, {16, 94}, {25, 124}, {35, 155},
+	{
+		0.5,
+		11,
+	}, {0.75, 14}, {1, 16}, {1.5, 21}, {2.5, 29}, {4, 39}, {6, 50}, {10, 70}, {16, 94}, {25, 124}, {35, 155},
 }
 
 // bundle is what a wire in a bundle bears of that (practice, C: 0.5 to 0.7).
@@ -243,7 +276,13 @@ func (h *Harness) drops() []finding.Finding {
 	}
 	if l.err != nil {
 		f.Outcome, f.Says = finding.Unknown, said.Say("The harness does not settle as it is entered.")
-		f.Needs = []finding.Need{{Path: f.Subject, Says: said.Say("its lamps and wires"), Where: said.Say("Look for a figure that makes no sense.")}}
+		f.Needs = []finding.Need{
+			{
+				Path:  f.Subject,
+				Says:  said.Say("its lamps and wires"),
+				Where: said.Say("Look for a figure that makes no sense."),
+			},
+		}
 		return []finding.Finding{f}
 	}
 	if worst < 0 {
@@ -251,12 +290,21 @@ func (h *Harness) drops() []finding.Finding {
 	}
 	f.Subject += "/" + h.lamps[worst].id
 	f.Figure, f.Limit = finding.Exactly(quantity.KindVoltage, most), finding.Exactly(quantity.KindVoltage, dropMost)
-	says := said.Say("Beside the tail lamps % gets %, % less than the socket gives", said.Name(h.called(worst), "a lamp"),
-		volts(lowest), volts(most))
+	says := said.Say(
+		"Beside the tail lamps % gets %, % less than the socket gives",
+		said.Name(h.called(worst), "a lamp"),
+		volts(lowest),
+		volts(most),
+	)
 	if most > dropMost {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		need := h.wire * most / dropMost
-		f.Says = append(says, said.Say(": half a volt is usual at most. Wires of % mm² or an earth of their own.", number(next(need)))...)
+		f.Says = append(
+			says,
+			said.Say(
+				": half a volt is usual at most. Wires of % mm² or an earth of their own.",
+				number(next(need)),
+			)...)
 	} else {
 		f.Says = append(says, said.Say(".")...)
 	}
@@ -274,8 +322,12 @@ func (h *Harness) drops() []finding.Finding {
 	switch {
 	case earth > bears:
 		g.Outcome = finding.Fails
-		g.Says = said.Say("The earth carries % with everything on, and its wire of % mm² bears %. Take a thicker one.",
-			amperes(earth), number(h.wire), amperes(bears))
+		g.Says = said.Say(
+			"The earth carries % with everything on, and its wire of % mm² bears %. Take a thicker one.",
+			amperes(earth),
+			number(h.wire),
+			amperes(bears),
+		)
 	case h.w.Fuse != nil && *h.w.Fuse > bears:
 		g.Outcome, g.Tight = finding.Tight, finding.LittleRoom
 		g.Subject = "/trailers/" + h.r.Scope.Trailer + "/wiring/fuse"
@@ -416,7 +468,11 @@ func (h *Harness) view(l *lit) scene.View {
 	r := h.r
 	long, half := r.DeckLength(), r.DeckWidth()/2
 	front := h.lead - slack
-	v.Shapes = append(v.Shapes, scene.Rect("frame-deck", "", 0, -half, long, half), scene.Disc("ball", -front, 0, 0.03))
+	v.Shapes = append(
+		v.Shapes,
+		scene.Rect("frame-deck", "", 0, -half, long, half),
+		scene.Disc("ball", -front, 0, 0.03),
+	)
 	w := h.wires()
 	line := func(class string, pts ...scene.Point) {
 		v.Shapes = append(v.Shapes, scene.Shape{Form: scene.Polyline, Class: class, Points: pts})
@@ -434,7 +490,12 @@ func (h *Harness) view(l *lit) scene.View {
 		lp := &h.lamps[i].l
 		k := beside[h.lamps[i].unit]
 		beside[h.lamps[i].unit]++
-		d := scene.Disc("lamp "+string(levelOf(l.lights[i].bright)), float64(lp.Back)+0.11*float64(k), float64(lp.Right), 0.045)
+		d := scene.Disc(
+			"lamp "+string(levelOf(l.lights[i].bright)),
+			float64(lp.Back)+0.11*float64(k),
+			float64(lp.Right),
+			0.045,
+		)
 		d.Thing = "/trailers/" + r.Scope.Trailer + "/wiring/lamps/" + h.lamps[i].id
 		v.Shapes = append(v.Shapes, d)
 	}

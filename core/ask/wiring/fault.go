@@ -122,9 +122,17 @@ func (h *Harness) says(f *Fault) said.Sentence {
 	case FaultPoor:
 		return append(said.Say("the contact of "), append(pole(f.At), said.Say(" is corroded")...)...)
 	case FaultFuse:
-		return append(said.Say("the car gives "), append(pole(f.At), said.Say(" nothing: its fuse, or a short that blew it")...)...)
+		return append(
+			said.Say("the car gives "),
+			append(pole(f.At), said.Say(" nothing: its fuse, or a short that blew it")...)...)
 	case FaultSwap:
-		return slices.Concat(said.Say("the wires of "), pole(f.At), said.Say(" and "), pole(f.With), said.Say(" are swapped"))
+		return slices.Concat(
+			said.Say("the wires of "),
+			pole(f.At),
+			said.Say(" and "),
+			pole(f.With),
+			said.Say(" are swapped"),
+		)
 	}
 	return said.Say("there is water in the plug")
 }

@@ -296,8 +296,10 @@ func (h *Harness) next(all []class, weight []float64, on []Switch, answers []Ans
 	i := slices.IndexFunc(h.lamps, func(l lamp) bool { return l.id == best.Lamp })
 	name := said.Name(h.called(i), "a lamp")
 	if best.Probe {
-		best.Says = said.Say("Switch on "+switchWord[best.Switch]+". Put the meter between the earth of % and the car's earth: what does it show?",
-			said.Name(h.unitName(h.lamps[i].unit), "a lamp"))
+		best.Says = said.Say(
+			"Switch on "+switchWord[best.Switch]+". Put the meter between the earth of % and the car's earth: what does it show?",
+			said.Name(h.unitName(h.lamps[i].unit), "a lamp"),
+		)
 		best.Why = said.Say("A good earth shows less than half a volt; a lost one shows volts.")
 		return best
 	}
@@ -326,13 +328,19 @@ func (h *Harness) todo(f *Fault) said.Sentence {
 	case FaultBulb:
 		return said.Say("Try another bulb; then look for 12 V at its socket.")
 	case FaultLampEarth, FaultPoorLampEarth:
-		return said.Say("Scrape the earth to bright metal, bolt it with a toothed washer, grease it; better a wire of its own to the plug.")
+		return said.Say(
+			"Scrape the earth to bright metal, bolt it with a toothed washer, grease it; better a wire of its own to the plug.",
+		)
 	case FaultEarth, FaultPoorEarth:
-		return said.Say("Clean the plug's earth pin and its bolt, and look for a broken wire where the cable bends.")
+		return said.Say(
+			"Clean the plug's earth pin and its bolt, and look for a broken wire where the cable bends.",
+		)
 	case FaultOpen, FaultPoor:
 		return said.Say("Open the plug: a loose screw, green copper, a wire broken at the bend.")
 	case FaultFuse:
-		return said.Say("Unplug the trailer and try a tester on the socket: if it stays dark, look for the car's fuse.")
+		return said.Say(
+			"Unplug the trailer and try a tester on the socket: if it stays dark, look for the car's fuse.",
+		)
 	case FaultSwap:
 		return said.Say("Open the plug and set the wires by what they do, not by their colour.")
 	}

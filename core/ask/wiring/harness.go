@@ -34,7 +34,10 @@ const (
 
 // Watts are what lamps usually take at 12 V: bulbs (A), LED units (C).
 var watts = map[plan.LampUse][2]float64{
-	plan.LampTail: {5, 0.5}, plan.LampStop: {21, 3}, plan.LampTurn: {21, 3}, plan.LampPlate: {5, 0.5}, plan.LampFog: {21, 3},
+	plan.LampTail: {
+		5,
+		0.5,
+	}, plan.LampStop: {21, 3}, plan.LampTurn: {21, 3}, plan.LampPlate: {5, 0.5}, plan.LampFog: {21, 3},
 	plan.LampReverse: {21, 3}, plan.LampMarker: {4, 0.5},
 }
 
@@ -240,7 +243,9 @@ func (h *Harness) build(on []Switch, f *Fault) *net {
 		pole[i], far[i] = node(), node()
 		n.feeds = append(n.feeds, -1)
 		if live[h.poles[i].Feed] && !f.is(FaultFuse, i) {
-			n.feeds[i] = add(circuit.Part{Kind: circuit.Source, From: 0, To: pole[i], Volts: battery, Ohms: carInner})
+			n.feeds[i] = add(
+				circuit.Part{Kind: circuit.Source, From: 0, To: pole[i], Volts: battery, Ohms: carInner},
+			)
 		}
 	}
 	for i := range h.poles {
@@ -321,7 +326,11 @@ type lit struct {
 // solve is the harness under switches.
 func (h *Harness) solve(on []Switch, f *Fault) *lit {
 	n := h.build(on, f)
-	out := &lit{lights: make([]light, len(h.lamps)), poles: make([]float64, len(h.poles)), earths: make([]float64, h.units)}
+	out := &lit{
+		lights: make([]light, len(h.lamps)),
+		poles:  make([]float64, len(h.poles)),
+		earths: make([]float64, h.units),
+	}
 	s, err := n.c.Solve()
 	if err != nil {
 		out.err = err

@@ -53,9 +53,17 @@ var (
 
 // Where the rules come from.
 var (
-	uneceSource      = source("UN R48", "places of lamps, general figures: check your local code", "B")
-	americanSource   = source("49 CFR 393.11, FMVSS 108", "places of lamps, general figures: check your state's code", "B")
-	australianSource = source("VSB 1 and national rules", "places of lamps, general figures: check your local code", "C")
+	uneceSource    = source("UN R48", "places of lamps, general figures: check your local code", "B")
+	americanSource = source(
+		"49 CFR 393.11, FMVSS 108",
+		"places of lamps, general figures: check your state's code",
+		"B",
+	)
+	australianSource = source(
+		"VSB 1 and national rules",
+		"places of lamps, general figures: check your local code",
+		"C",
+	)
 )
 
 // LampRules are a region's.

@@ -64,7 +64,9 @@ var units = map[string][]unitDef{
 		{KindTime, 3600},
 	}, "hour": {{KindTime, 3600}}, "hours": {{KindTime, 3600}}, "min": {{KindTime, 60}}, "minutes": {{KindTime, 60}}, "days": {{KindTime, 8 * 3600}}, "day": {{KindTime, 8 * 3600}},
 	"n": {{KindForce, 1}}, "dan": {{KindForce, 10}}, "kn": {{KindForce, 1000}}, "lbf": {{KindForce, newtonPerLbf}},
-	"hz": {{KindFrequency, 1}}, "v": {{KindVoltage, 1}}, "a": {{KindCurrent, 1}}, "n·m": {{KindMoment, 1}}, "nm": {{KindMoment, 1}}, "knm": {{KindMoment, 1000}}, "kn·m": {{KindMoment, 1000}},
+	"hz": {
+		{KindFrequency, 1},
+	}, "v": {{KindVoltage, 1}}, "a": {{KindCurrent, 1}}, "n·m": {{KindMoment, 1}}, "nm": {{KindMoment, 1}}, "knm": {{KindMoment, 1000}}, "kn·m": {{KindMoment, 1000}},
 	"lb·ft": {{KindMoment, newtonMetrePerLbFt}}, "lb ft": {{KindMoment, newtonMetrePerLbFt}},
 	"ft lb": {{KindMoment, newtonMetrePerLbFt}}, "ft-lb": {{KindMoment, newtonMetrePerLbFt}},
 	"£": {{KindMoney, 1}}, "€": {{KindMoney, 1}}, "$": {{KindMoney, 1}},

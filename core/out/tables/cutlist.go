@@ -16,7 +16,9 @@ import (
 // in mm, masses in kg.
 func CutList(p *plan.Plan, rep *review.Report) []byte {
 	l := p.Locale()
-	rows := [][]string{{"rack", "piece", "section", "count", "length mm", "mass kg", "holes", "cost", "marks", "ends"}}
+	rows := [][]string{
+		{"rack", "piece", "section", "count", "length mm", "mass kg", "holes", "cost", "marks", "ends"},
+	}
 	for _, b := range rep.Racks {
 		for _, x := range b.Pieces {
 			rows = append(rows, []string{b.Name, x.Name, x.Section.Text(l), strconv.Itoa(x.Count),

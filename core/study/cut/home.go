@@ -70,12 +70,21 @@ func arrived(b *plan.BarStock, p plan.Profile) (out []said.Sentence) {
 	if b.Bow != nil && float64(*b.Bow) > bowPerMetre*float64(b.Length) {
 		out = append(out, said.Say(
 			"A bar of % stands % off straight in its middle: cut the short pieces from it. One of % still stands % off.",
-			said.Length(b.Length), said.Length(*b.Bow), said.Length(0.5), said.Length(float64(*b.Bow)*0.25/float64(b.Length*b.Length))))
+			said.Length(
+				b.Length,
+			),
+			said.Length(*b.Bow),
+			said.Length(0.5),
+			said.Length(float64(*b.Bow)*0.25/float64(b.Length*b.Length)),
+		))
 	}
 	if b.Wall != nil && p.Wall > 0 && float64(*b.Wall) < (1-wallUnder)*float64(p.Wall) {
 		out = append(out, said.Say(
 			"A bar of % has a wall of %, and % is drawn. Enter the thinner one in the section of what is cut from it.",
-			said.Length(b.Length), said.Length(*b.Wall), said.Length(p.Wall)))
+			said.Length(b.Length),
+			said.Length(*b.Wall),
+			said.Length(p.Wall),
+		))
 	}
 	return out
 }

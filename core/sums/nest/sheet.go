@@ -164,7 +164,10 @@ func beside(a, b *box, across bool, kerf float64) *box {
 
 // smallest leaves out boxes that are no smaller in both ways than another.
 func smallest(all []*box) (out []*box) {
-	slices.SortFunc(all, func(a, b *box) int { return cmp.Or(cmp.Compare(a.long, b.long), cmp.Compare(a.wide, b.wide)) })
+	slices.SortFunc(
+		all,
+		func(a, b *box) int { return cmp.Or(cmp.Compare(a.long, b.long), cmp.Compare(a.wide, b.wide)) },
+	)
 	least := math.Inf(1)
 	for _, b := range all {
 		if b.wide < least-hair {
@@ -198,7 +201,8 @@ func (s *Sheet) greedy(pieces []Piece) []Cutting {
 		for range 2 {
 			for k, r := range rooms {
 				for _, l := range s.leaves(pieces, i) {
-					if left := r.long*r.wide - l.long*l.wide; l.long <= r.long+hair && l.wide <= r.wide+hair && left < least {
+					if left := r.long*r.wide - l.long*l.wide; l.long <= r.long+hair && l.wide <= r.wide+hair &&
+						left < least {
 						best, least, leaf = k, left, l
 					}
 				}
