@@ -39,7 +39,6 @@ for (const [name, path] of [
 
 for (const [name, tab] of [
   ['arrange', 'Arrange'],
-  ['sway', 'Sway'],
   ['turning', 'Turning'],
 ] as const) {
   test(name, async ({ page }) => {
@@ -89,7 +88,7 @@ for (const stage of ['ramps', 'tie', 'road'] as const) {
       await page.getByRole('button', { name: 'Do it' }).first().click()
       await settled(page)
     }
-    if (stage === 'road') await page.keyboard.press('9')
+    if (stage === 'road') await page.keyboard.press('0')
     await settled(page)
     await page.evaluate(() => document.fonts.ready)
     await page.screenshot({ path: file(stage) })
@@ -104,6 +103,15 @@ test('frame', async ({ page }) => {
   await settled(page)
   await page.evaluate(() => document.fonts.ready)
   await page.screenshot({ path: file('frame') })
+})
+
+test('wiring', async ({ page }) => {
+  await page.goto('/plan/ostrel-lock/wiring')
+  await settled(page)
+  await page.getByRole('button', { name: 'Brake', exact: true }).click()
+  await studied(page)
+  await page.evaluate(() => document.fonts.ready)
+  await page.screenshot({ path: file('wiring') })
 })
 
 test('working', async ({ page }) => {

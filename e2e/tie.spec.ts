@@ -21,7 +21,7 @@ test('loads are tied down: planned, ticked on the card, loosened, compared', asy
   await accessible(page)
 
   // The card tells each strap; a tick is kept on the day's page.
-  await page.keyboard.press('9')
+  await page.keyboard.press('0')
   await settled(page)
   const card = page.locator('[data-departure]')
   await expect(card).toContainText('Green canoe')

@@ -137,7 +137,6 @@ type element struct {
 	l      float64
 	axes   [3]Vec // its own x, y, z in global axes
 	k      matrix // own axes, ends with their springs taken in
-	back   matrix // displacement of the member's own ends from that of its nodes, own axes
 	arm    [2]Vec // own axes
 	loose  []int
 	inner  [][]float64 // inverse of K_RR + S of the loose ends

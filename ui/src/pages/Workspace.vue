@@ -62,8 +62,10 @@ useEventListener(document, 'keydown', (e) => {
   else if (key === 'u')
     workspace.setAt('/units', workspace.locale.units === 'metric' ? 'imperial' : 'metric', 'change units')
   else if (e.key === 'Escape') workspace.hide()
-  else if (/^[1-9]$/.test(e.key) && stages[Number(e.key) - 1])
-    void router.push(`/plan/${props.id}/${stages[Number(e.key) - 1]!.id}`)
+  else if (/^[0-9]$/.test(e.key)) {
+    const stage = stages[(Number(e.key) + 9) % 10] // the tenth is at 0
+    if (stage) void router.push(`/plan/${props.id}/${stage.id}`)
+  }
 })
 useEventListener(window, 'beforeunload', (e) => {
   if (workspace.saveState === 'refused') e.preventDefault()

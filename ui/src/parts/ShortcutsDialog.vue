@@ -8,7 +8,7 @@ const keys = [
   ['← →', 'move the thing in hand along the deck, 10 mm'],
   ['↑ ↓', 'move it across, in the view from above'],
   ['Shift + arrow', 'the same, 100 mm'],
-  [`1 to ${Math.min(9, stages.length)}`, 'the stages'],
+  [stages.length > 9 ? '1 to 9, 0' : `1 to ${stages.length}`, 'the stages'],
   ['U', 'the other units'],
   ['Ctrl Z, Ctrl Y', 'undo, redo'],
   ['Ctrl S', 'save now'],
