@@ -53,6 +53,9 @@ func cutsOf(b *FrameBar) (out []BarCut, says string) {
 			if !ok {
 				return nil, "a cut lies in a face that is its end"
 			}
+			if t.Y0 >= b.Wide || t.Y1 <= 0 || t.Z0 >= b.High || t.Z1 <= 0 {
+				return nil, "a hole lies beside it"
+			}
 			taken, opened = append(taken, t), opened || opens
 		}
 		plated, closed := closedAgain(size, &out[i].Cut, b)

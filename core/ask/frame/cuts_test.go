@@ -69,7 +69,7 @@ func TestCutsTold(t *testing.T) {
 	}
 	for _, c := range []string{
 		`{"order":1,"what":"notch","at":1,"size":0.2,"long":0.1}`, `{"order":1,"what":"hole","at":9,"size":0.01}`,
-		`{"order":1,"what":"notch","at":1,"size":0.02,"face":"rear"}`,
+		`{"order":1,"what":"notch","at":1,"size":0.02,"face":"rear"}`, `{"order":1,"what":"hole","at":1,"size":0.01,"off":0.2}`,
 	} {
 		r := resolve(t, cutInto("left", c))
 		if f := find(t, r, frame.CodeWhole); f.Outcome != finding.Fails || r.Drawn.Whole {
