@@ -88,7 +88,7 @@ var Questions = []Question{
 		rep.Frame = p
 		return fs
 	}, Rest: frame.Rest, Show: func(r *rig.Rig, rep *Report) { rep.Frame = frame.Whole(r) }, Ways: frame.Ways},
-	{Name: "wiring", Stage: wiring.Stage, Live: only(wiring.Check)},
+	{Name: "wiring", Stage: wiring.Stage, Live: only(wiring.Check), Rest: wiring.Rest},
 	{Name: "drawbar", Stage: rack.Stage, Live: only(drawbar.Check)},
 	{
 		Name:  "ramp",

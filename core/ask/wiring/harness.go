@@ -239,9 +239,13 @@ func (h *Harness) build(on []Switch, f *Fault) *net {
 		}
 	}
 	pole, far := make([]int, len(h.poles)), make([]int, len(h.poles))
+	used := h.usedPoles()
 	for i := range h.poles {
-		pole[i], far[i] = node(), node()
 		n.feeds = append(n.feeds, -1)
+		if i != h.earth && !slices.Contains(used, i) { // it feeds nothing
+			continue
+		}
+		pole[i], far[i] = node(), node()
 		if live[h.poles[i].Feed] && !f.is(FaultFuse, i) {
 			n.feeds[i] = add(
 				circuit.Part{Kind: circuit.Source, From: 0, To: pole[i], Volts: battery, Ohms: carInner},
@@ -249,7 +253,7 @@ func (h *Harness) build(on []Switch, f *Fault) *net {
 		}
 	}
 	for i := range h.poles {
-		if i == h.earth {
+		if i == h.earth || pole[i] == 0 {
 			continue
 		}
 		join(pole[i], far[f.swapped(i)], contact+f.more(FaultOpen, i)+f.more(FaultPoor, i)+copper(trunk))
@@ -295,12 +299,12 @@ func (h *Harness) build(on []Switch, f *Fault) *net {
 		n.lamps[i] = add(part)
 	}
 	if f.is(FaultWater, 0) { // between neighbours and to earth
-		for i := range h.poles {
-			if i != h.earth && h.earth >= 0 {
+		for k, i := range used {
+			if h.earth >= 0 {
 				join(pole[i], pole[h.earth], leakage)
 			}
-			if i > 0 && h.poles[i].Feed != norms.FeedNone {
-				join(pole[i-1], pole[i], leakage)
+			if k > 0 {
+				join(pole[used[k-1]], pole[i], leakage)
 			}
 		}
 	}

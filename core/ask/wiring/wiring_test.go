@@ -94,6 +94,8 @@ func TestDropByHand(t *testing.T) {
 	}
 }
 
+func judged(r *rig.Rig) []finding.Finding { return append(wiring.Check(r), wiring.Rest(r)...) }
+
 func TestOutcomes(t *testing.T) {
 	full := strings.TrimSuffix(usualLamps(false, "fog"), "}") +
 		`,"t1":{"order":20,"what":"triangle","back":2.5,"right":-0.6,"height":0.5},"t2":{"order":21,"what":"triangle","back":2.5,"right":0.6,"height":0.5},
@@ -121,7 +123,7 @@ func TestOutcomes(t *testing.T) {
 		{"pin-7", full, []string{"/trailers/t/wiring/wire", "0.75"}, wiring.CodeDrop, finding.Tight},
 		{"nothing", full, nil, wiring.CodeFeeds, finding.Unknown},
 	} {
-		f := sample.Find(t, wiring.Check(with(t, c.plug, c.doc, c.sets...)), c.code)
+		f := sample.Find(t, judged(with(t, c.plug, c.doc, c.sets...)), c.code)
 		if f.Outcome != c.want || f.Outcome == finding.Unknown && len(f.Needs) == 0 {
 			t.Errorf("%s %v: %s %s", c.code, c.sets, f.Outcome, f.Says.Text(quantity.Locale{}))
 		}

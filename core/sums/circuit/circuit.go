@@ -86,6 +86,7 @@ func (c *Circuit) Solve() (*State, error) {
 	}
 	sums := make([]float64, n)
 	jac := mat.NewDense(n, n, nil)
+	c.begin(v, sums, jac)
 	off := c.sums(v, sums, jac)
 	for range mostSteps {
 		var step mat.VecDense
@@ -112,6 +113,25 @@ func (c *Circuit) Solve() (*State, error) {
 		return nil, ErrSettles
 	}
 	return c.state(v), nil
+}
+
+// begin are the voltages with every lamp at its hot resistance: near to where it settles.
+func (c *Circuit) begin(v, sums []float64, jac *mat.Dense) {
+	plain := Circuit{Nodes: c.Nodes, Parts: make([]Part, len(c.Parts))}
+	for i, p := range c.Parts {
+		if p.Kind == Filament || p.Kind == LED {
+			p = Part{From: p.From, To: p.To, Ohms: p.Volts * p.Volts / p.Watts}
+		}
+		plain.Parts[i] = p
+	}
+	plain.sums(v, sums, jac)
+	var step mat.VecDense
+	if err := step.SolveVec(jac, mat.NewVecDense(len(sums), sums)); err != nil && step.Len() == 0 {
+		return
+	}
+	for i := range sums {
+		v[i+1] = -step.AtVec(i)
+	}
 }
 
 // sums are the currents that leave each node but 0, with what they change by with every voltage; it gives the
