@@ -297,7 +297,7 @@ func (h *Harness) drops() []finding.Finding {
 	f.Subject += "/" + h.lamps[worst].id
 	f.Figure, f.Limit = finding.Exactly(quantity.KindVoltage, most), finding.Exactly(quantity.KindVoltage, dropMost)
 	says := said.Say(
-		"Beside the tail lamps % gets %, % less than the socket gives",
+		"With the tail lamps on, % gets %, % less than the socket gives",
 		said.Name(h.called(worst), "a lamp"),
 		volts(lowest),
 		volts(most),
