@@ -21,12 +21,16 @@ type BarCut struct {
 // Figures of cuts.
 const (
 	wideHole = 0.5   // of a face: a hole as wide opens a tube (practice, C)
+	mostCuts = 100   // of one bar
 	abreast  = 0.010 // m along the bar within which two cuts count as one (practice, C)
 )
 
 // cutsOf works out what is left of a bar at each of its cuts, with every other cut that lies beside it taken
 // out as well; says is why the bar can bear nothing.
 func cutsOf(b *FrameBar) (out []BarCut, says string) {
+	if len(b.Member.Cuts) > mostCuts {
+		return nil, "it has more cuts than are worked out"
+	}
 	size := SizeOf(b.Member.Profile)
 	ids := plan.Ordered(b.Member.Cuts, func(c plan.MemberCut) int { return c.Order })
 	for _, id := range ids {

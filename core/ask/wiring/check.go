@@ -51,8 +51,13 @@ func Check(r *rig.Rig) (out []finding.Finding) {
 		f.Needs = []finding.Need{
 			{Path: f.Subject, Says: said.Say("the trailer's plug"), Where: said.Say("Count its pins.")},
 		}
-		if len(w.Lamps) == 0 {
+		switch {
+		case len(w.Lamps) == 0:
 			return out
+		case len(w.Lamps) > mostLamps:
+			f.Says = said.Say("More than % lamps are not simulated. Take some out.", said.Count(mostLamps))
+			f.Subject = "/trailers/" + r.Scope.Trailer + "/wiring/lamps"
+			f.Needs = []finding.Need{{Path: f.Subject, Says: said.Say("fewer lamps"), Where: said.Say("Those that are there.")}}
 		}
 		return append(out, f)
 	}

@@ -90,10 +90,13 @@ type Harness struct {
 	on    []Switch
 }
 
-// New makes a rig's harness; nil where no lamps are told or the plug is not known.
+// mostLamps are simulated: a trailer has a dozen, and a sum with many more takes its time.
+const mostLamps = 60
+
+// New makes a rig's harness; nil where no lamps are told, far too many, or the plug is not known.
 func New(r *rig.Rig) *Harness {
 	w := r.Trailer.Wiring
-	if w == nil || len(w.Lamps) == 0 {
+	if w == nil || len(w.Lamps) == 0 || len(w.Lamps) > mostLamps {
 		return nil
 	}
 	poles, ok := norms.Poles[r.Trailer.Plug]

@@ -152,3 +152,19 @@ func TestMonotone(t *testing.T) {
 		t.Errorf("left %v right %v", thin["lstop"], thin["rstop"])
 	}
 }
+
+// Far too many lamps are refused by name, at once.
+func TestTooMany(t *testing.T) {
+	var b strings.Builder
+	b.WriteString(`"lamps":{`)
+	for i := range 500 {
+		if i > 0 {
+			b.WriteByte(',')
+		}
+		fmt.Fprintf(&b, `"l%d":{"order":%d,"what":"marker","back":1,"right":0.5,"height":0.6}`, i, i)
+	}
+	f := sample.Find(t, judged(with(t, "pin-7", b.String()+"}")), wiring.CodeFeeds)
+	if f.Outcome != finding.Unknown || len(f.Needs) == 0 {
+		t.Errorf("%s %s", f.Outcome, f.Says.Text(quantity.Locale{}))
+	}
+}
