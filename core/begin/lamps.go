@@ -35,6 +35,10 @@ func lamps(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 			Order: len(out) + 1, What: what, Back: mm(back), Right: mm(right), Height: mm(up),
 		}
 	}
+	fog := -fogIn // on the driver's side; the reverse lamp on the other
+	if p.Region == quantity.UK {
+		fog = fogIn
+	}
 	rules, _ := norms.LampRules(p.Region)
 	tail, side := float64(long), half-lampIn
 	for _, r := range rules {
@@ -45,14 +49,10 @@ func lamps(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 		switch what {
 		case plan.LampPlate:
 			put(what, "", tail, 0, plateUp)
-		case plan.LampFog: // off the middle, on the driver's side
-			right := fogIn
-			if p.Region != quantity.UK {
-				right = -fogIn
-			}
-			put(what, "", tail, right, lampHeight)
+		case plan.LampFog:
+			put(what, "", tail, fog, lampHeight)
 		case plan.LampReverse:
-			put(what, "", tail, -fogIn, lampHeight)
+			put(what, "", tail, -fog, lampHeight)
 		case plan.LampSideReflector:
 			put(what, "-left", tail/2, -half, lampHeight)
 			put(what, "-right", tail/2, half, lampHeight)

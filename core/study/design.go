@@ -183,6 +183,8 @@ func (d *designer) begins() (said.Sentence, []finding.Need) {
 func (d *designer) with(l *begin.Ladder) *plan.Plan {
 	f := d.own
 	f.Members = l.Members()
+	// what another frame showed on its corners, and what was asked about it, says nothing of this one
+	f.TwistLoad, f.TwistDip, f.Asked = nil, nil, false
 	p := *d.p
 	p.Trailers = maps.Clone(p.Trailers)
 	t := p.Trailers[d.trailer]

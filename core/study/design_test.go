@@ -100,6 +100,11 @@ func TestFindFrameFor(t *testing.T) {
 	if d := study.FindFrame(ctx, built(t, "/trailers/t/frame", few), "t", study.AimHand, nil); len(d.Answers) > 0 {
 		t.Errorf("out of one bar: %+v", d.Answers[0])
 	}
+	read := built(t, "/trailers/t/frame", `{"members":{},"twistLoad":50,"twistDip":0.3,"asked":true}`)
+	d = study.FindFrame(ctx, read, "t", study.AimMass, nil)
+	if f := d.Answers[0].Patch[0].Value.(plan.Frame); f.TwistDip != nil || f.Asked {
+		t.Error("another frame's reading is taken over")
+	}
 	gone, cancel := context.WithCancel(ctx)
 	cancel()
 	if d := study.FindFrame(gone, built(t), "t", study.AimMass, nil); !d.Stopped {

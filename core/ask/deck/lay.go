@@ -2,6 +2,7 @@ package deck
 
 import (
 	"cmp"
+	"context"
 	"errors"
 	"fmt"
 	"math"
@@ -58,7 +59,6 @@ type Laid struct {
 	pieces  []rect
 	gaps    []planks.Gap
 	hangs   float64 // that ends jut out over the last bearer
-	swells  float64 // of all boards together, m
 	bearing []float64
 }
 
@@ -213,12 +213,7 @@ func (o *Laid) boards(r *rig.Rig, long, wide float64, across, along []float64) {
 	if n > 1 && 2*rows.Edge+sheetKerf <= board {
 		whole--
 	}
-	o.Buy = whole * (len(o.joints) + 1)
-	if len(o.joints) > 0 { // by length: so many runs out of boards as they are sold
-		total := float64(whole) * run
-		o.Buy = max(o.Buy-whole, int(math.Ceil(total/sold-1e-9)))
-		o.Buy = max(o.Buy, whole)
-	}
+	o.Buy = boardsFor(whole, run, sold, o.joints)
 	each := 1
 	if board >= broadBoard {
 		each = 2
@@ -232,7 +227,6 @@ func (o *Laid) boards(r *rig.Rig, long, wide float64, across, along []float64) {
 	if d.Loses != nil {
 		lose = *d.Loses
 	}
-	o.swells = planks.Swell(board, gain) * float64(n)
 	if d.Gains != nil || d.Loses != nil {
 		o.GapWet = finding.Exactly(quantity.KindLength, gap-planks.Swell(board, gain))
 		o.GapDry = finding.Exactly(quantity.KindLength, gap+planks.Swell(board, lose))
@@ -246,6 +240,27 @@ func (o *Laid) boards(r *rig.Rig, long, wide float64, across, along []float64) {
 	if gap > 0 {
 		o.Says = append(o.Says, said.Say(", % apart", said.Length(gap))...)
 	}
+}
+
+// boardSteps of the search for the fewest boards.
+const boardSteps = 2000
+
+// boardsFor is how many boards as they are sold so many rows take, each in the pieces that its joints make of
+// it; where no search answers, a board for every piece.
+func boardsFor(rows int, run, sold float64, joints []float64) int {
+	p := &nest.Problem{Kerf: sheetKerf, Bars: []nest.Bar{{Length: sold, Price: 1, Have: nest.Endless}}}
+	from := 0.0
+	for _, to := range append(slices.Clone(joints), run) {
+		for range rows {
+			p.Pieces = append(p.Pieces, to-from)
+		}
+		from = to
+	}
+	l, err := nest.Solve(context.Background(), p, boardSteps)
+	if err != nil {
+		return len(p.Pieces)
+	}
+	return len(l.Cuts)
 }
 
 // ends is how far what is laid juts out over its first and its last bearer.

@@ -129,3 +129,17 @@ func TestMarks(t *testing.T) {
 		t.Errorf("%s", notes)
 	}
 }
+
+// Twelve rows of 2.5 m out of boards of 2.4 are joined at 1.86 m: pieces of 1.86 and 0.64, and of a board no
+// more than one of the long ones, or three short ones (1.926 m with two cuts): twelve and four. Laid across,
+// rows of 1.4 m come two out of a board of 3 m.
+func TestBoardsToBuy(t *testing.T) {
+	r := floor(t, `"boards"`, told+`,"gap":0.005,"boardLong":2.4`, "/trailers/t/boardWide", "0.12")
+	if o := deck.Lay(r); o.Buy != 16 {
+		t.Errorf("%d boards", o.Buy)
+	}
+	r = floor(t, `"boards"`, told+`,"across":true,"boardLong":3`, "/trailers/t/boardWide", "0.125")
+	if o := deck.Lay(r); o.Buy != 10 || o.Boards[0].Count != 20 { // 2.5 m are twenty of 125
+		t.Errorf("%d boards for %d rows", o.Buy, o.Boards[0].Count)
+	}
+}

@@ -24,7 +24,12 @@ async function ask() {
     failure.value = e instanceof Error ? e.message : String(e)
   }
 }
-watch(() => [workspace.trailer, workspace.outing], restart, { immediate: true })
+/** Other lamps or another plug, other answers. */
+const harness = computed(() => {
+  const t = workspace.plan?.trailers[workspace.trailer]
+  return JSON.stringify([workspace.trailer, t?.plug, t?.wiring])
+})
+watch(harness, restart, { immediate: true })
 function restart() {
   answers.value = []
   void ask()
