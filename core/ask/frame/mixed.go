@@ -20,8 +20,10 @@ const doubtShare = 0.01
 // amounts at the ends of its range beside nought.
 type change struct {
 	of      *frame3d.Solution
+	scale   float64 // of that solution
 	amounts []float64
-	now     float64
+	now     float64        // amount that is tried
+	here    frame3d.Inside // at the place that is looked at
 }
 
 // mixed raises what a case takes of each bar by the worst mix of what is not known: masses at their most and
@@ -33,7 +35,12 @@ func (m *model) mixed(c *loadCase, all []body, a *answer) {
 	if !mixes[c.id] || a.lifted || a.solver == nil {
 		return
 	}
-	changes := append(m.lighter(c, all, a), m.shifted(c, all, a)...)
+	m.shiftedOnce.Do(func() { m.shiftedBy = m.shifted(all, a) })
+	changes := m.lighter(c, all, a)
+	for _, ch := range m.shiftedBy {
+		ch.scale = m.times(c)
+		changes = append(changes, ch)
+	}
 	if len(changes) == 0 {
 		return
 	}
@@ -44,7 +51,7 @@ func (m *model) mixed(c *loadCase, all []body, a *answer) {
 		long := p.to - p.from
 		for k := range mixPlaces {
 			s := long * float64(k) / (mixPlaces - 1)
-			a.uses[p.bar].raise(m.unkind(a, e, s, &whole, changes))
+			a.uses[p.bar].raise(m.unkind(a, e, s, &whole, changes, a.uses[p.bar].share))
 		}
 		for i := range r.Cuts {
 			c := &r.Cuts[i]
@@ -53,7 +60,8 @@ func (m *model) mixed(c *loadCase, all []body, a *answer) {
 				if at < p.from-1e-9 || at > p.to+1e-9 {
 					continue
 				}
-				u := m.unkind(a, e, math.Max(0, math.Min(long, at-p.from)), &net, changes)
+				s := math.Max(0, math.Min(long, at-p.from))
+				u := m.unkind(a, e, s, &net, changes, a.uses[p.bar].share)
 				u.cut = true
 				a.uses[p.bar].raise(u)
 			}
@@ -69,19 +77,35 @@ func (m *model) mixed(c *loadCase, all []body, a *answer) {
 // mixPlaces are the places of an element at which mixes are tried.
 const mixPlaces = 5
 
-// unkind is the use of an element's place by the worst mix.
-func (m *model) unkind(a *answer, e int, s float64, l *left, changes []change) use {
+// unkind is the use of an element's place by the worst mix. The stress is a norm of the section forces once
+// compression's χ is taken on pull too, so all changes together raise it by no more than the sum of what each
+// takes alone: where even that stays under a use that is reached elsewhere, no mix is looked for.
+func (m *model) unkind(a *answer, e int, s float64, l *left, changes []change, beaten float64) use {
 	p := &m.pieces[e]
 	now := a.s.At(e, s, false)
 	best := m.stressed(p, l, &now, p.from+s)
+	pushed := func(in frame3d.Inside) float64 {
+		in.N = -math.Abs(in.N)
+		return m.stressed(p, l, &in, p.from+s).share
+	}
+	most := pushed(now)
 	for i := range changes {
-		changes[i].now = 0
+		ch := &changes[i]
+		ch.now, ch.here = 0, times(ch.of.At(e, s, false), ch.scale)
+		far := 0.0
+		for _, to := range ch.amounts {
+			far = math.Max(far, math.Abs(to))
+		}
+		most += far * pushed(ch.here)
+	}
+	if most <= beaten && !l.open {
+		return best
 	}
 	for again := true; again; {
 		again = false
 		for i := range changes {
 			ch := &changes[i]
-			d := ch.of.At(e, s, false)
+			d := &ch.here
 			was := ch.now
 			for _, to := range ch.amounts {
 				if to == was {
@@ -99,8 +123,13 @@ func (m *model) unkind(a *answer, e int, s float64, l *left, changes []change) u
 	return best
 }
 
+// times are section forces so many times.
+func times(in frame3d.Inside, by float64) frame3d.Inside {
+	return plus(frame3d.Inside{At: in.At}, by, &in)
+}
+
 // plus are section forces with so much of others added.
-func plus(in frame3d.Inside, by float64, d frame3d.Inside) frame3d.Inside {
+func plus(in frame3d.Inside, by float64, d *frame3d.Inside) frame3d.Inside {
 	in.N, in.Vy, in.Vz = in.N+by*d.N, in.Vy+by*d.Vy, in.Vz+by*d.Vz
 	in.T, in.My, in.Mz = in.T+by*d.T, in.My+by*d.My, in.Mz+by*d.Mz
 	return in
@@ -121,7 +150,7 @@ func (m *model) lighter(c *loadCase, all []body, a *answer) (out []change) {
 		one.mass = quantity.Exactly(span)
 		l := m.alone(a)
 		if c.load(l, []body{one}, true) {
-			out = append(out, change{of: a.solver.Solve(l.c), amounts: []float64{0, -1}})
+			out = append(out, change{of: a.solver.Solve(l.c), scale: 1, amounts: []float64{0, -1}})
 		}
 	}
 	return out
@@ -136,8 +165,9 @@ func (m *model) alone(a *answer) *loader {
 const placeDoubt = 1.0
 
 // shifted are the loads as far from where they are taken as their places' doubts move the ball load and the
-// wheels: by d kg with all masses as they are likely, so all together by d·L/Σm along and d·track/Σm across.
-func (m *model) shifted(c *loadCase, all []body, a *answer) (out []change) {
+// wheels: by d kg with all masses as they are likely, so all together by d·L/Σm along and d·track/Σm across;
+// under their weight once.
+func (m *model) shifted(all []body, a *answer) (out []change) {
 	r := m.r
 	beam := r.Beam
 	beam.Terms = slices.Clone(beam.Terms)
@@ -165,7 +195,7 @@ func (m *model) shifted(c *loadCase, all []body, a *answer) (out []change) {
 			if len(o.feet) == 0 {
 				continue
 			}
-			force := -m.times(c) * quantity.Gravity * o.mass.Nominal
+			force := -quantity.Gravity * o.mass.Nominal
 			for k, w := range shares(o.feet, 0, 0, 0, force*to.X, force*to.Y) {
 				l.press(o.feet[k], vec{Z: w})
 			}

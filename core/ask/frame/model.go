@@ -4,6 +4,7 @@ import (
 	"cmp"
 	"math"
 	"slices"
+	"sync"
 
 	"gonum.org/v1/gonum/spatial/r3"
 
@@ -46,6 +47,7 @@ type piece struct {
 type model struct {
 	r      *rig.Rig
 	bars   []parts.FrameBar
+	work   []working // of each bar
 	places [][]place // of each bar, in order
 	pieces []piece   // of each member of m that belongs to a bar; axle and springs come after
 	m      frame3d.Model
@@ -57,6 +59,9 @@ type model struct {
 	leaf    bool
 	bolts   float64 // of a rigid end's stiffness that a bolted one has
 	missing string  // why the axle finds no place
+
+	shiftedOnce sync.Once
+	shiftedBy   []change // as far as the loads' places are not known
 }
 
 // gearE is steel's; gearG with it.
@@ -95,8 +100,10 @@ func assemble(r *rig.Rig, bolts float64) *model {
 	}
 	b := &builder{model: &model{r: r, bars: d.Bars, bolts: bolts}}
 	b.cuts = make([][]float64, len(b.bars))
+	b.work = make([]working, len(b.bars))
 	for i := range b.bars {
 		b.cuts[i] = []float64{0, b.bars[i].Length}
+		b.work[i] = workingOf(&b.bars[i])
 	}
 	welds := map[[2]int]bool{}
 	for _, t := range d.Touches {

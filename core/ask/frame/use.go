@@ -180,8 +180,9 @@ func (m *model) stressed(p *piece, l *left, in *frame3d.Inside, at float64) (u u
 	u.bend = (math.Abs(in.My) + math.Abs(in.N)*l.z) / l.wy / p.chiLT
 	u.sideways = (math.Abs(in.Mz) + math.Abs(in.N)*l.y) / l.wz
 	u.twist = math.Abs(in.T) / l.wt
-	tau := u.twist + 2*math.Hypot(in.Vy, in.Vz)/l.area
-	u.stress = math.Hypot(u.axial+u.bend+u.sideways, math.Sqrt(3)*tau)
+	tau := u.twist + 2*math.Sqrt(in.Vy*in.Vy+in.Vz*in.Vz)/l.area
+	sigma := u.axial + u.bend + u.sideways
+	u.stress = math.Sqrt(sigma*sigma + 3*tau*tau)
 	u.share = u.stress / allowed
 	if l.open {
 		u.open = math.Sqrt(3) * u.twist / allowed
@@ -191,17 +192,23 @@ func (m *model) stressed(p *piece, l *left, in *frame3d.Inside, at float64) (u u
 
 // allowed is the stress that a bar is used to at most at a place, Pa: beside a weld what it leaves.
 func (m *model) allowed(bar int, at float64) float64 {
-	r := &m.bars[bar]
-	stock := r.Stock.InTheSun()
-	w := stock.Working()
-	if stock.Weld > 0 && stock.Weld < 1 {
+	w := &m.work[bar]
+	if w.weld > 0 && w.weld < 1 {
 		for _, p := range m.places[bar] {
 			if p.weld && math.Abs(p.at-at) <= weldZone {
-				return w * stock.Weld
+				return w.stress * w.weld
 			}
 		}
 	}
-	return w
+	return w.stress
+}
+
+// working is what a bar is used to at most, Pa, and the share of it that a weld leaves.
+type working struct{ stress, weld float64 }
+
+func workingOf(r *parts.FrameBar) working {
+	stock := r.Stock.InTheSun()
+	return working{stock.Working(), stock.Weld}
 }
 
 // weldZone is how far a weld softens aluminium (EN 1999-1-1, 6.1.6.3: 25 to 30 mm), m.
