@@ -13,6 +13,8 @@ type Frame struct {
 	// how far the hubs stand over the axle's tube (a drop axle), and the rails' underside over its middle
 	AxleDrop *length `json:"axleDrop,omitempty" is:"drop of the axle, 0..0.4"`
 	AxleSeat *length `json:"axleSeat,omitempty" is:"height of the rails over the axle, -0.2..0.5"`
+	// how it is fixed to the rails
+	AxleFixed AxleFixed `json:"axleFixed,omitempty" is:"axle's seat"`
 	// what welds, paint and fasteners add, share of the members' weight
 	Extra *float64 `json:"extra,omitempty" is:"share for welds and paint, share 0..0.3"`
 	// it goes to the zinc bath, and how large that is
@@ -40,6 +42,19 @@ type Frame struct {
 	// the owner asked what approval it needs
 	Asked bool `json:"asked,omitempty"`
 }
+
+// AxleFixed says how an axle or its spring hangers are fixed to the rails.
+type AxleFixed string
+
+// The ways.
+const (
+	AxleWelded AxleFixed = "welded"
+	AxleBolted AxleFixed = "bolted" // through plates
+	AxleSlots  AxleFixed = "slots"  // in saddles, between the ends that AxleMoves gives
+)
+
+// AxleFixings lists them.
+var AxleFixings = []AxleFixed{AxleWelded, AxleBolted, AxleSlots}
 
 // Member is a straight bar of a frame.
 type Member struct {

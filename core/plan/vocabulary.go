@@ -44,6 +44,7 @@ var lists = listed(
 	LatchKinds,
 	Roles,
 	MemberJoints,
+	AxleFixings,
 	CutKinds,
 	Faces,
 	LampUses,

@@ -91,6 +91,12 @@ export const springWords: Record<string, string> = {
   none: 'None',
 }
 
+export const seatWords: Record<string, string> = {
+  bolted: 'Bolted through plates',
+  slots: 'In saddles with slots',
+  welded: 'Hangers welded on',
+}
+
 export const poseWords: Record<string, string> = {
   down: 'on its keel',
   up: 'upside down',

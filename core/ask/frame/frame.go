@@ -212,6 +212,9 @@ func (j *judged) findings() []finding.Finding {
 	if f, is := height(j.r); is {
 		out = append(out, f)
 	}
+	if f, is := seat(j.r); is {
+		out = append(out, f)
+	}
 	if f, is := wheels(j.r); is {
 		out = append(out, f)
 	}

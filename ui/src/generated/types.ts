@@ -846,6 +846,7 @@ export interface Reading {
 export interface Frame {
   asked?: boolean;
   axleDrop?: number;
+  axleFixed?: string;
   axleSeat?: number;
   bars?: {
     [k: string]: BarStock;

@@ -4,13 +4,13 @@ import { computed, ref } from 'vue'
 import PlanFields from '@/fields/PlanFields.vue'
 import ChoiceField from '@/fields/ChoiceField.vue'
 import QuantityField from '@/fields/QuantityField.vue'
-import type { PlanField } from '@/fields/planField'
+import { where, type PlanField } from '@/fields/planField'
 import type { Common, Member, Profile } from '@/generated/types'
 import AccessPart from './AccessPart.vue'
 import StretchPart from './StretchPart.vue'
 import { useReference } from '@/stores/reference'
 import { useWorkspace } from '@/stores/workspace'
-import { choices, roleWords, springWords, useWords } from '@/words'
+import { choices, roleWords, seatWords, springWords, useWords } from '@/words'
 
 const workspace = useWorkspace()
 const reference = useReference()
@@ -67,14 +67,28 @@ async function notch() {
     failure.value = e instanceof Error ? e.message : String(e)
   }
 }
-const axle: PlanField[] = [
+const trailer = computed(() => workspace.plan?.trailers[workspace.trailer])
+const slots = computed(() => trailer.value?.frame?.axleFixed === 'slots')
+/** Slots begin with 100 mm either way of where the axle stands. */
+function slotted() {
+  const at = trailer.value?.couplingToAxle?.value ?? 2.5
+  const range = { min: Math.max(0.1, at - 0.1), max: at + 0.1, pitch: 0 }
+  workspace.setAt(`/trailers/${workspace.trailer}/axleMoves`, range, 'slots')
+}
+const axle = computed<PlanField[]>(() => [
   { at: 'suspension', label: 'The axle hangs on', options: choices(springWords), hint: 'leaf springs' },
   { at: 'frame/springLength', label: 'Spring, from eye to slipper', hint: '650 mm' },
   { at: 'frame/springsApart', label: 'Springs or brackets apart', hint: 'as the rails' },
   { at: 'frame/axleSeat', label: 'Rails’ underside over the axle’s middle', hint: 'spring and pads' },
   { at: 'frame/axleDrop', label: 'Hubs above the axle’s tube', hint: 'straight axle: 0' },
+  { at: 'frame/axleFixed', label: 'Axle or hangers are', options: choices(seatWords), hint: 'not entered' },
+  ...where(
+    slots.value && trailer.value?.axleMoves,
+    { at: 'axleMoves/min', label: 'The slots begin, behind the coupling' },
+    { at: 'axleMoves/max', label: 'and end' },
+  ),
   { at: 'frame/extra', label: 'Welds, paint, fasteners add', hint: '3 %' },
-]
+])
 </script>
 
 <template>
@@ -102,6 +116,9 @@ const axle: PlanField[] = [
     <div class="mt-2 grid grid-cols-1 gap-x-4 gap-y-3 sm:grid-cols-2">
       <PlanFields :base="`/trailers/${workspace.trailer}`" :fields="axle" />
     </div>
+    <button v-if="slots && !trailer?.axleMoves" class="act mt-2 min-h-11" @click="slotted">
+      Enter where the slots begin and end
+    </button>
     <p class="text-soft mt-2 text-sm">A rubber torsion axle is bolted, never welded near the rubber.</p>
     <div class="mt-2 grid grid-cols-1 items-end gap-x-4 gap-y-3 sm:grid-cols-4" data-seat>
       <QuantityField
