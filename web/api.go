@@ -70,6 +70,7 @@ type Reference struct {
 	Bearings    []catalogue.WheelBearing            `json:"bearings"`
 	Grounds     []norms.Ground                      `json:"grounds"`
 	Soils       []norms.Soil                        `json:"soils"`
+	Treads      []norms.Tread                       `json:"treads"`
 }
 
 func reference(c fiber.Ctx) error {
@@ -104,6 +105,7 @@ func reference(c fiber.Ctx) error {
 			catalogue.WheelBearings,
 			norms.Grounds,
 			norms.Soils,
+			norms.Treads,
 		},
 	)
 }

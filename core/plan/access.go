@@ -15,4 +15,6 @@ type Access struct {
 	StepUp    *length `json:"stepUp,omitempty" is:"height of the lowest step, 0.05..1.5"`
 	StepApart *length `json:"stepApart,omitempty" is:"distance of the steps, 0.05..1"`
 	Handhold  bool    `json:"handhold,omitempty"`
+	// something slanted before and behind what stands out beside the deck
+	Bumpers bool `json:"bumpers,omitempty"`
 }

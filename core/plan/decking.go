@@ -9,6 +9,7 @@ type Decking struct {
 	Gap    *length `json:"gap,omitempty" is:"gap between the boards, 0..0.05"`
 	// as they are sold; longer rows are joined on a member
 	BoardLong *length `json:"boardLong,omitempty" is:"length of a board, >0..10"`
+	Stagger   bool    `json:"stagger,omitempty"` // of every other row the joints lie on other members
 	// points of moisture that the boards gain until they are wettest, and lose until they are driest
 	Gains  *float64 `json:"gains,omitempty" is:"points of moisture gained, 0..25"`
 	Loses  *float64 `json:"loses,omitempty" is:"points of moisture lost, 0..25"`
@@ -22,6 +23,19 @@ type Decking struct {
 	CarryWide *length         `json:"carryWide,omitempty" is:"widest sheet that the car carries, >0..3"`
 	// its outer grain runs along the trailer: pieces are not turned
 	Grain bool `json:"grain,omitempty"`
+	// how far it stands over the steel at its edges, less than nought where it lies in a tray
+	Proud *length `json:"proud,omitempty" is:"height of the floor over the steel, -0.1..0.1"`
+	// along both sides, outside the deck
+	Rub Profile `json:"rub,omitzero"`
+	// checker plate on it: how far in from each side, and how thick
+	ForkPlate *length `json:"forkPlate,omitempty" is:"width of the plate, 0..3"`
+	ForkThick *length `json:"forkThick,omitempty" is:"thickness of the plate, 0.001..0.02"`
+	// what one walks on
+	Tread string `json:"tread,omitempty" is:"surface, key treads"`
+	// of wood
+	PaintTop   *bool `json:"paintTop,omitempty"`
+	PaintUnder *bool `json:"paintUnder,omitempty"`
+	PaintEdges *bool `json:"paintEdges,omitempty"`
 	// of a bought trailer: where its cross members lie behind the front board, and what lies along right of the
 	// middle
 	Bearers map[string]DeckBearer `json:"bearers,omitempty" is:"bearer"`

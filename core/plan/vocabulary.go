@@ -96,6 +96,7 @@ var tables = map[string]func(string) bool{
 	"anchors":     known(catalogue.AnchorOf),
 	"surfaces":    known(norms.SurfaceOf),
 	"bolts":       known(norms.BoltOf),
+	"treads":      known(norms.TreadOf),
 	"tyreSpeeds":  known(norms.TyreSpeed),
 }
 

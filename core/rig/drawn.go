@@ -210,6 +210,12 @@ func (r *Rig) bits() (out []bit) {
 			usual(floor, middle, length*width)
 		}
 	}
+	if more := parts.FloorMore(t); more > 0 {
+		out = append(out, bit{
+			path: r.trailerPath("/decking"), name: "rub rails and plate", how: plan.Maker, at: middle,
+			mass: span{Nominal: more, Low: (1 - mill) * more, High: (1 + mill) * more},
+		})
+	}
 	if s := t.SideHeight; s != nil && *s > 0 && !fitted["sides"] && !fitted["side-board"] {
 		usual("sides", middle, 1)
 	}

@@ -26,6 +26,8 @@ const (
 	CodeStood = "access.stood"
 	CodeStep  = "access.step"
 	CodeSpare = "access.spare"
+	CodeStick = "access.sticks"
+	CodeCab   = "access.cab"
 )
 
 // Figures of practice (confidence C).
@@ -49,7 +51,7 @@ const (
 func Check(r *rig.Rig) (out []finding.Finding) {
 	a := r.Trailer.Access
 	if a != nil {
-		for _, ask := range []func(*rig.Rig, *plan.Access) (finding.Finding, bool){guard, wheelOff, stood, step} {
+		for _, ask := range []func(*rig.Rig, *plan.Access) (finding.Finding, bool){guard, wheelOff, stood, step, sticks} {
 			if f, ok := ask(r, a); ok {
 				out = append(out, f)
 			}
@@ -58,7 +60,7 @@ func Check(r *rig.Rig) (out []finding.Finding) {
 	if f, ok := spare(r); ok {
 		out = append(out, f)
 	}
-	return out
+	return append(out, cabs(r)...)
 }
 
 func base(r *rig.Rig, code, title, field string) finding.Finding {

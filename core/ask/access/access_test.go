@@ -75,3 +75,64 @@ func TestSpare(t *testing.T) {
 		t.Errorf("%s", f.Outcome)
 	}
 }
+
+// Tyres of 155 on a track of 1.6 m stand out 0.8 + 0.0775 − 0.7 = 177.5 mm beside a deck of 1.4; mudguards of 220 mm
+// 210 mm.
+func TestSticks(t *testing.T) {
+	for _, c := range []struct {
+		access, track string
+		want          finding.Outcome
+		figure        float64
+	}{
+		{`{"handhold":true}`, "1.6", finding.Tight, 0.1775},
+		{`{"guardWide":0.22}`, "1.6", finding.Tight, 0.21},
+		{`{"bumpers":true}`, "1.6", finding.Holds, 0.1775},
+		{`{"handhold":true}`, "1.2", "", 0},
+	} {
+		r := rig.Resolve(sample.Plan(t, "/trailers/t/access", c.access, "/trailers/t/tyreText", `"155/70 R13 84N"`,
+			"/trailers/t/track", `{"value":`+c.track+`,"how":"weighed"}`), "t", "o")
+		got := finding.Outcome("")
+		for _, f := range access.Check(r) {
+			if f.Code == access.CodeStick {
+				if got = f.Outcome; math.Abs(f.Figure.Value-c.figure) > 1e-9 {
+					t.Errorf("%s %s: %v", c.access, c.track, f.Figure.Value)
+				}
+			}
+		}
+		if got != c.want {
+			t.Errorf("%s %s: %q", c.access, c.track, got)
+		}
+	}
+}
+
+// A side-by-side of 1.2 m in the middle of 1.4 m has 0.1 m on each side: over a side of 0.4 m one steps out; between
+// sides of 0.9 m nobody does. On 1.9 m there are 0.35 m each way, so one goes when it is set aside; on 2.1 m 0.45.
+func TestCab(t *testing.T) {
+	for _, c := range []struct {
+		deck, side string
+		more       []string
+		want       finding.Outcome
+	}{
+		{"1.4", "0.4", nil, finding.Holds},
+		{"1.4", "0.9", nil, finding.Tight},
+		{"1.9", "0.9", nil, finding.Tight},
+		{"2.1", "0.9", nil, finding.Holds},
+		{"2.1", "0.9", []string{"/outings/o/layouts/t/placements/u/turn", "90"}, ""},
+	} {
+		r := rig.Resolve(sample.Plan(t, append([]string{
+			"/loads/u", `{"order":1,"name":"Side-by-side","kind":"utv","mass":{"value":400,"how":"weighed"},"size":{"length":{"value":2.4,"how":"weighed"},
+			"width":{"value":1.2,"how":"weighed"},"height":{"value":1.8,"how":"weighed"}},"centre":{}}`,
+			"/outings/o/layouts/t/placements", `{"u":{"on":"deck","at":{"back":0}}}`,
+			"/trailers/t/deckWidth", `{"value":` + c.deck + `,"how":"weighed"}`, "/trailers/t/sideHeight", c.side,
+		}, c.more...)...), "t", "o")
+		got := finding.Outcome("")
+		for _, f := range access.Check(r) {
+			if f.Code == access.CodeCab {
+				got = f.Outcome
+			}
+		}
+		if got != c.want {
+			t.Errorf("deck %s side %s: %q", c.deck, c.side, got)
+		}
+	}
+}

@@ -74,7 +74,7 @@ type span = quantity.Range[float64]
 // Check judges a floor whose thickness is told under the heaviest place of the outing, and under one who
 // stands on it.
 func Check(r *rig.Rig) []finding.Finding {
-	return append(bears(r), laid(r)...)
+	return append(append(bears(r), laid(r)...), faces(r)...)
 }
 
 // bears judges the floor's thickness, where it is told.

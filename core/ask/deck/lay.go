@@ -56,6 +56,8 @@ type Laid struct {
 	Fails   said.Sentence    `json:"fails,omitempty"`
 	View    scene.View       `json:"view"`
 	joints  []float64
+	across  bool      // the boards run across
+	second  []float64 // joints of every other row of boards, where they can lie on other members
 	pieces  []rect
 	gaps    []planks.Gap
 	hangs   float64 // that ends jut out over the last bearer
@@ -186,6 +188,13 @@ func (o *Laid) boards(r *rig.Rig, long, wide float64, across, along []float64) {
 		sold = float64(*d.BoardLong)
 	}
 	o.joints, o.gaps = planks.Divide(run, sold, on)
+	o.across = d.Across
+	if d.Stagger && len(o.joints) > 0 && len(o.gaps) == 0 {
+		if o.second = planks.Stagger(run, sold, on, o.joints); o.second == nil {
+			o.Notes = append(o.Notes, said.Say(
+				"The joints cannot be staggered: as many pieces find no other members to end on. A member more, or longer boards."))
+		}
+	}
 	o.ends(run, on)
 	for i := range rows.At {
 		p := rect{0, rows.At[i], run, rows.Wide[i]}
@@ -213,7 +222,7 @@ func (o *Laid) boards(r *rig.Rig, long, wide float64, across, along []float64) {
 	if n > 1 && 2*rows.Edge+sheetKerf <= board {
 		whole--
 	}
-	o.Buy = boardsFor(whole, run, sold, o.joints)
+	o.Buy = boardsFor(whole, run, sold, o.joints, o.second)
 	each := 1
 	if board >= broadBoard {
 		each = 2
@@ -247,14 +256,18 @@ const boardSteps = 2000
 
 // boardsFor is how many boards as they are sold so many rows take, each in the pieces that its joints make of
 // it; where no search answers, a board for every piece.
-func boardsFor(rows int, run, sold float64, joints []float64) int {
+func boardsFor(rows int, run, sold float64, joints, second []float64) int {
 	p := &nest.Problem{Kerf: sheetKerf, Bars: []nest.Bar{{Length: sold, Price: 1, Have: nest.Endless}}}
-	from := 0.0
-	for _, to := range append(slices.Clone(joints), run) {
-		for range rows {
-			p.Pieces = append(p.Pieces, to-from)
+	for i := range rows {
+		at := joints
+		if i%2 == 1 && second != nil {
+			at = second
 		}
-		from = to
+		from := 0.0
+		for _, to := range append(slices.Clone(at), run) {
+			p.Pieces = append(p.Pieces, to-from)
+			from = to
+		}
 	}
 	l, err := nest.Solve(context.Background(), p, boardSteps)
 	if err != nil {
@@ -540,6 +553,21 @@ func (o *Laid) draw(long, wide float64, across, along []float64) {
 				v.Shapes,
 				scene.Label("mark", "middle", p.x+p.long/2, p.y+p.wide/2, said.Say("%", said.Piece{Text: mark(i)})),
 			)
+		}
+	}
+	if len(o.Boards) > 0 {
+		for i, p := range o.pieces {
+			at := o.joints
+			if i%2 == 1 && o.second != nil {
+				at = o.second
+			}
+			for _, j := range at {
+				if o.across {
+					v.Shapes = append(v.Shapes, scene.Line("floor-joint", p.x, j, p.x+p.long, j))
+				} else {
+					v.Shapes = append(v.Shapes, scene.Line("floor-joint", j, p.y, j, p.y+p.wide))
+				}
+			}
 		}
 	}
 	for _, x := range across {

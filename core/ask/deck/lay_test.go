@@ -9,6 +9,7 @@ import (
 	"zygonos/core/internal/sample"
 	"zygonos/core/lang/finding"
 	"zygonos/core/lang/quantity"
+	"zygonos/core/parts"
 	"zygonos/core/rig"
 )
 
@@ -141,5 +142,73 @@ func TestBoardsToBuy(t *testing.T) {
 	r = floor(t, `"boards"`, told+`,"across":true,"boardLong":3`, "/trailers/t/boardWide", "0.125")
 	if o := deck.Lay(r); o.Buy != 10 || o.Boards[0].Count != 20 { // 2.5 m are twenty of 125
 		t.Errorf("%d boards for %d rows", o.Buy, o.Boards[0].Count)
+	}
+}
+
+// Twelve rows of 2.5 m out of boards of 2.4: in one line all are joined at 1.86 and 16 boards do. Staggered, six rows
+// are joined at 1.25: twelve pieces of 1.25 and six of 1.86 come out of eighteen boards, whose rests give the six of
+// 0.64. Tight members leave no second place.
+func TestStaggered(t *testing.T) {
+	const wide = "/trailers/t/boardWide"
+	buy := func(decking string) *deck.Laid {
+		return deck.Lay(floor(t, `"boards"`, decking+`,"gap":0.005,"boardLong":2.4`, wide, "0.12"))
+	}
+	if a, b := buy(told).Buy, buy(told+`,"stagger":true`).Buy; a != 16 || b != 18 {
+		t.Errorf("%d in line, %d staggered", a, b)
+	}
+	few := buy(`"bearers":{"a":{"at":0.02},"b":{"at":1.25},"c":{"at":2.48}},"stagger":true`)
+	if len(few.Notes) == 0 || !strings.Contains(few.Notes[0].Text(quantity.Locale{}), "staggered") {
+		t.Errorf("%v", few.Notes)
+	}
+}
+
+// The sample's deck is 2.5 × 1.4 m. A flat of 50 × 8 along both sides: 2 · 2.5 · 0.0004 · 7850 = 15.7 kg and 1416 mm over
+// all; checker plate 0.5 m in from each side, 3 mm: 2.5 · 1.0 · 0.003 · 7850 · 1.08 = 63.6 kg.
+func TestFaces(t *testing.T) {
+	const rub = `"rub":{"shape":"bar","height":0.05,"width":0.008,"material":"s235"}`
+	if kg := parts.FloorMore(floor(t, `"ply"`, rub).Trailer); math.Abs(kg-15.7) > 1e-9 {
+		t.Errorf("rub rails %v kg", kg)
+	}
+	if kg := parts.FloorMore(floor(t, `"ply"`, `"forkPlate":0.5`).Trailer); math.Abs(kg-63.585) > 1e-9 {
+		t.Errorf("plate %v kg", kg)
+	}
+	if kg := parts.FloorMore(floor(t, `"ply"`, `"forkPlate":2`).Trailer); math.Abs(kg-1.4*63.585) > 1e-9 {
+		t.Errorf("plate all over %v kg", kg)
+	}
+	forks := []string{"/outings/o/layouts/t/shift", `{"with":"forks"}`}
+	width := func(w string) []string {
+		return []string{"/trailers/t/widthOverAll", `{"value":` + w + `,"how":"weighed"}`}
+	}
+	for _, c := range []struct {
+		kind, decking string
+		sets          []string
+		code          string
+		want          finding.Outcome
+		says          string
+	}{
+		{`"ply"`, `"proud":0.002`, nil, deck.CodeEdge, finding.Holds, "runs off"},
+		{`"ply"`, `"proud":-0.01`, nil, deck.CodeEdge, finding.Tight, "drain"},
+		{`"ply"`, rub, nil, deck.CodeEdge, finding.Holds, "1416"},
+		{`"ply"`, rub, width("1.4"), deck.CodeEdge, finding.Tight, "correct it"},
+		{`"ply"`, rub, width("1.416"), deck.CodeEdge, finding.Holds, "1416"},
+		{`"ply"`, `"rub":{"shape":"tube","height":0.02,"width":0.02,"wall":0.02,"material":"s235"}`, nil, deck.CodeEdge, finding.Fails, "sense"},
+		{`"ply"`, ``, forks, deck.CodeForks, finding.Tight, "split"},
+		{`"ply"`, `"forkPlate":1.1`, forks, deck.CodeForks, finding.Tight, "tips"},
+		{`"ply"`, `"forkPlate":1.15`, forks, deck.CodeForks, finding.Holds, "as far"},
+		{`"boards"`, `"tread":"film-ply"`, nil, deck.CodeTread, finding.Tight, "slippery"},
+		{`"boards"`, `"tread":"raw-ply"`, nil, deck.CodeTread, finding.Tight, "Try it"},
+		{`"boards"`, `"tread":"wire-ply"`, nil, deck.CodeTread, finding.Holds, "grips"},
+		{`"ply"`, `"paintUnder":false,"paintTop":true`, nil, deck.CodePaint, finding.Tight, "underside"},
+		{`"ply"`, `"paintUnder":true,"paintTop":true`, nil, deck.CodePaint, finding.Holds, "cut edges"},
+	} {
+		f := sample.Find(t, deck.Check(floor(t, c.kind, c.decking, c.sets...)), c.code)
+		if says := f.Says.Text(quantity.Locale{}); f.Outcome != c.want || !strings.Contains(says, c.says) {
+			t.Errorf("%s %s %v: %s %q", c.kind, c.decking, c.sets, f.Outcome, says)
+		}
+	}
+	for _, f := range deck.Check(floor(t, `"plate"`, `"paintUnder":false`, forks...)) {
+		if f.Code == deck.CodeForks || f.Code == deck.CodePaint {
+			t.Errorf("steel: %s", f.Says.Text(quantity.Locale{}))
+		}
 	}
 }

@@ -108,6 +108,19 @@ func Divide(length, most float64, at []float64) (joints []float64, gaps []Gap) {
 	return joints, gaps
 }
 
+// Stagger is a second division into as many pieces whose joints all lie on other places than those of the first;
+// nil where there is none.
+func Stagger(length, most float64, at, first []float64) []float64 {
+	other := slices.DeleteFunc(slices.Clone(at), func(p float64) bool {
+		return slices.ContainsFunc(first, func(j float64) bool { return math.Abs(j-p) < 1e-3 })
+	})
+	joints, gaps := Divide(length, most, other)
+	if len(gaps) > 0 || len(joints) != len(first) {
+		return nil
+	}
+	return joints
+}
+
 // Swell is by how much a softwood board's width changes for so many points of moisture, m: 0.25 % a point
 // across the grain (practice, B).
 func Swell(wide, points float64) float64 { return wide * 0.0025 * points }

@@ -3,6 +3,8 @@ package planks_test
 import (
 	"errors"
 	"math"
+	"math/rand/v2"
+	"slices"
 	"testing"
 
 	"zygonos/core/sums/planks"
@@ -111,5 +113,45 @@ func TestDivide(t *testing.T) {
 func TestSwell(t *testing.T) {
 	if s := planks.Swell(.12, 8); math.Abs(s-.0024) > 1e-12 {
 		t.Error(s)
+	}
+}
+
+// A second division has as many pieces, no joint of the first, and is there whenever any choice of places gives
+// one (all subsets of eight places).
+func TestStagger(t *testing.T) {
+	rnd := rand.New(rand.NewPCG(3, 4))
+	for range 400 {
+		var at []float64
+		for range 8 {
+			at = append(at, math.Round(rnd.Float64()*500)/100)
+		}
+		slices.Sort(at)
+		most := 1 + rnd.Float64()*2
+		first, gaps := planks.Divide(5, most, at)
+		if len(gaps) > 0 || len(first) == 0 {
+			continue
+		}
+		got := planks.Stagger(5, most, at, first)
+		could := false
+		for set := range 1 << len(at) {
+			var s []float64
+			for i, p := range at {
+				if set>>i&1 == 1 {
+					s = append(s, p)
+				}
+			}
+			ok, from := len(s) == len(first), 0.0
+			for _, p := range append(slices.Clone(s), 5) {
+				ok = ok && p-from <= most+1e-9 && (p == 5 || p > from+1e-3 && p < 5-1e-3)
+				from = p
+			}
+			for _, p := range s {
+				ok = ok && !slices.ContainsFunc(first, func(j float64) bool { return math.Abs(j-p) < 1e-3 })
+			}
+			could = could || ok
+		}
+		if could != (got != nil) {
+			t.Fatalf("%v most %v first %v: %v, could be %v", at, most, first, got, could)
+		}
 	}
 }

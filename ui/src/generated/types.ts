@@ -746,6 +746,7 @@ export interface Trailer {
 export interface Access {
   bracket?: Profile;
   brackets?: number;
+  bumpers?: boolean;
   guardRadius?: number;
   guardSkirt?: number;
   guardWide?: number;
@@ -800,15 +801,24 @@ export interface Decking {
   boardLong?: number;
   carryLong?: number;
   carryWide?: number;
+  forkPlate?: number;
+  forkThick?: number;
   gains?: number;
   gap?: number;
   grain?: boolean;
   kerf?: number;
   loses?: number;
+  paintEdges?: boolean;
+  paintTop?: boolean;
+  paintUnder?: boolean;
   price?: number;
+  proud?: number;
+  rub?: Profile;
   screws?: number;
   sheetLong?: number;
   sheetWide?: number;
+  stagger?: boolean;
+  tread?: string;
 }
 export interface DeckBearer {
   along?: boolean;
@@ -1552,6 +1562,7 @@ export interface Reference {
   };
   tieSchools: TieSchool[];
   trailers: TrailerKind[];
+  treads: Tread[];
 }
 export interface AnchorKind {
   counts: boolean;
@@ -1774,6 +1785,12 @@ export interface Usual {
   high: number;
   low: number;
   mid: number;
+}
+export interface Tread {
+  high: number;
+  id: string;
+  low: number;
+  name: string;
 }
 export interface Report {
   bare?: Measure;

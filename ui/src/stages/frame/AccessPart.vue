@@ -20,6 +20,7 @@ const fields = computed<PlanField[]>(() => [
   { at: 'stepUp', label: 'Lowest step over the ground' },
   { at: 'stepApart', label: 'Steps apart' },
   { at: 'handhold', label: 'Something to hold on to', on: true },
+  { at: 'bumpers', label: 'Something slanted before what stands out', on: true },
 ])
 </script>
 

@@ -8,13 +8,16 @@ import OutcomeMark from '@/checks/OutcomeMark.vue'
 import SceneView from '@/drawing/SceneView.vue'
 import PlanFields from '@/fields/PlanFields.vue'
 import { where, type PlanField } from '@/fields/planField'
+import ProfileFields from '@/fields/ProfileFields.vue'
 import FoldedPart from '@/parts/FoldedPart.vue'
 import { newId, put } from '@/stores/patch'
+import { useReference } from '@/stores/reference'
 import { useStudy } from '@/stores/study'
 import { useWorkspace } from '@/stores/workspace'
 import { choices, floorWords, useWords } from '@/words'
 
 const workspace = useWorkspace()
+const reference = useReference()
 const { say, nominal } = useWords()
 const { data, failure } = useStudy(api.decking)
 const laid = computed(() => data.value?.laid)
@@ -41,6 +44,7 @@ const what = computed<PlanField[]>(() => [
     },
     { at: 'decking/gap', label: 'Gap between them', hint: 'tight' },
     { at: 'decking/boardLong', label: 'A board is sold in', hint: 'long enough' },
+    { at: 'decking/stagger', label: 'Joints are staggered', on: true },
     { at: 'decking/gains', label: 'Points of moisture they gain' },
     { at: 'decking/loses', label: 'and lose', hint: '0' },
     { at: 'decking/price', label: 'A board costs' },
@@ -59,6 +63,30 @@ const what = computed<PlanField[]>(() => [
     { at: 'decking/carryLong', label: 'The car carries a sheet long' },
     { at: 'decking/carryWide', label: 'and wide' },
   ),
+])
+const wooden = computed(() => boards.value || trailer.value?.floor === 'ply')
+const steel = { shape: 'bar', height: 0.05, width: 0.008, material: 's235' }
+const painted: [string, string] = ['painted', 'bare']
+const faces = computed<PlanField[]>(() => [
+  { at: 'decking/proud', label: 'It stands over the steel by', hint: '2 mm' },
+  {
+    at: 'decking/tread',
+    label: 'One walks on',
+    options: (reference.data?.treads ?? []).map((t) => ({ value: t.id, name: t.name })),
+    hint: 'not entered',
+  },
+  ...where(
+    wooden.value,
+    { at: 'decking/paintTop', label: 'Its top is', ask: painted, hint: 'not entered' },
+    { at: 'decking/paintUnder', label: 'Its underside is', ask: painted, hint: 'not entered' },
+    { at: 'decking/paintEdges', label: 'Cut edges and holes are', ask: painted, hint: 'not entered' },
+  ),
+  { at: 'decking/forkPlate', label: 'Checker plate reaches in from the sides', hint: 'none' },
+  ...where(trailer.value?.decking?.forkPlate, {
+    at: 'decking/forkThick',
+    label: 'and is thick',
+    hint: '3 mm',
+  }),
 ])
 const bearers = computed(() =>
   Object.entries(trailer.value?.decking?.bearers ?? {}).sort((a, b) => a[1].order - b[1].order),
@@ -183,6 +211,29 @@ const mark = computed(() => laid.value?.marks?.[reading.value])
           </tbody>
         </table>
       </section>
+      <FoldedPart class="no-print mt-3" data-faces>
+        <template #heading><b>Edges, grip, paint</b></template>
+        <div class="mt-1 grid grid-cols-2 items-end gap-x-4 gap-y-3 lg:grid-cols-4">
+          <PlanFields :base="base" :fields="faces" />
+          <button
+            v-if="!trailer?.decking?.rub?.shape"
+            class="act min-h-11"
+            @click="workspace.setAt(`${base}/decking/rub`, steel, 'rub rails')"
+          >
+            <PlusIcon class="size-5" />Rub rails
+          </button>
+        </div>
+        <div v-if="trailer?.decking?.rub?.shape" class="mt-3 flex flex-wrap items-end gap-2">
+          <ProfileFields :path="`${base}/decking/rub`" :profile="trailer.decking.rub" label="A rub rail" />
+          <button
+            class="act size-11"
+            aria-label="Take the rub rails off"
+            @click="workspace.setAt(`${base}/decking/rub`, undefined, 'rub rails off')"
+          >
+            <TrashIcon class="size-5" />
+          </button>
+        </div>
+      </FoldedPart>
       <FoldedPart class="no-print mt-3" data-bearers :open="bearers.length > 0">
         <template #heading
           ><b>What it lies on&nbsp;</b
