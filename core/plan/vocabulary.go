@@ -48,6 +48,8 @@ var lists = listed(
 	CutKinds,
 	Faces,
 	LampUses,
+	RouteUses,
+	WireJoints,
 	CarrierCountings,
 	Wants,
 	BulkBys,
@@ -96,6 +98,7 @@ var tables = map[string]func(string) bool{
 	"anchors":     known(catalogue.AnchorOf),
 	"surfaces":    known(norms.SurfaceOf),
 	"bolts":       known(norms.BoltOf),
+	"batteries":   known(norms.BatteryOf),
 	"treads":      known(norms.TreadOf),
 	"tyreSpeeds":  known(norms.TyreSpeed),
 }

@@ -66,10 +66,15 @@ func Check(r *rig.Rig) (out []finding.Finding) {
 
 // Rest judges voltages and currents, which take a dozen solutions.
 func Rest(r *rig.Rig) []finding.Finding {
-	if h := New(r); h != nil {
-		return h.drops()
+	h := New(r)
+	if h == nil {
+		return nil
 	}
-	return nil
+	out := h.drops()
+	if f, is := h.routed(); is {
+		out = append(out, f)
+	}
+	return out
 }
 
 // asked holds the lamps against what the region asks for in general.
@@ -231,27 +236,11 @@ func (h *Harness) fed() finding.Finding {
 	return f
 }
 
-// ampacity is what a single wire in air bears at 30 °C, A (practice, C), by its section.
-var ampacity = [][2]float64{
-	{
-		0.5,
-		11,
-	}, {0.75, 14}, {1, 16}, {1.5, 21}, {2.5, 29}, {4, 39}, {6, 50}, {10, 70}, {16, 94}, {25, 124}, {35, 155},
-}
-
-// bundle is what a wire in a bundle bears of that (practice, C: 0.5 to 0.7).
-const bundle = 0.5
-
-// bears is what a wire bears, A: of the next thinner section in the table.
+// bears is what a wire of the harness bears, A.
 func (h *Harness) bears() float64 {
-	amps := ampacity[0][1] * h.wire / ampacity[0][0]
-	for _, a := range ampacity {
-		if h.wire >= a[0]-1e-9 {
-			amps = a[1]
-		}
-	}
+	amps := norms.Ampacity(h.wire)
 	if h.w.Bundled {
-		amps *= bundle
+		amps *= norms.Bundle
 	}
 	return amps
 }
@@ -313,8 +302,8 @@ func (h *Harness) drops() []finding.Finding {
 		f.Says = append(
 			says,
 			said.Say(
-				": half a volt is usual at most. Wires of % mm² or an earth of their own.",
-				number(next(need)),
+				": half a volt is usual at most. Wires of % or an earth of their own.",
+				section(need),
 			)...)
 	} else {
 		f.Says = append(says, said.Say(".")...)
@@ -351,21 +340,17 @@ func (h *Harness) drops() []finding.Finding {
 	return []finding.Finding{f, g}
 }
 
-// sections of wire that are sold, mm².
-var sections = []float64{0.75, 1, 1.5, 2.5, 4, 6, 10}
-
-// next is the next section that is sold.
-func next(mm2 float64) float64 {
-	for _, s := range sections {
-		if s >= mm2-1e-9 {
-			return s
-		}
-	}
-	return mm2
-}
-
 func volts(v float64) said.Piece   { return said.Of(quantity.KindVoltage, v) }
 func amperes(v float64) said.Piece { return said.Of(quantity.KindCurrent, v) }
+
+// section is the next section that is sold, in both its names.
+func section(mm2 float64) said.Piece {
+	s := norms.Section(mm2)
+	if g := norms.Gauge(s); g != "" {
+		return said.Piece{Text: fmt.Sprintf("%.3g mm² (AWG %s)", s, g)}
+	}
+	return said.Piece{Text: fmt.Sprintf("%.3g mm²", s)}
+}
 
 func number(v float64) said.Piece { return said.Piece{Text: fmt.Sprintf("%.3g", v)} }
 
@@ -375,6 +360,7 @@ type Lit struct {
 	Poles    []PoleState `json:"poles"`
 	Switches []Switch    `json:"switches"` // that the plug has
 	Length   []WireRow   `json:"wires"`    // what to buy
+	Fittings []Fitting   `json:"fittings"` // and besides wire
 	View     scene.View  `json:"view"`
 }
 
@@ -430,7 +416,7 @@ func Show(r *rig.Rig, on []Switch) *Lit {
 		}
 		out.Poles = append(out.Poles, PoleState{h.poles[i].Number, h.poleName(i), amps})
 	}
-	out.Length = h.lengths()
+	out.Length, out.Fittings = h.lengths(), h.fittings()
 	out.View = h.view(l)
 	return out
 }
@@ -449,9 +435,8 @@ func (h *Harness) switches() (used []int, on []Switch) {
 // lengths are how much wire each pole takes: its trunk and the branches to its lamps.
 func (h *Harness) lengths() (out []WireRow) {
 	w := h.wires()
-	trunk := h.trunk(&w)
 	for _, p := range h.usedPoles() {
-		sum := trunk
+		sum := w.trunk[p]
 		for i := range h.lamps {
 			if h.lamps[i].pole == p {
 				sum += w.branch[i]
@@ -459,7 +444,7 @@ func (h *Harness) lengths() (out []WireRow) {
 		}
 		out = append(out, WireRow{h.poleName(p), *finding.Exactly(quantity.KindLength, sum)})
 	}
-	earth := trunk
+	earth := w.earth
 	if h.w.EarthFrame {
 		earth = h.lead
 	} else {
@@ -478,23 +463,36 @@ func (h *Harness) view(l *lit) scene.View {
 	v := scene.View{ID: "wiring", Title: said.Say("Lamps and cable from above"), Shapes: []scene.Shape{}}
 	r := h.r
 	long, half := r.DeckLength(), r.DeckWidth()/2
-	front := h.lead - slack
+	front := nearRig(r, h.lead-slack)
 	v.Shapes = append(
 		v.Shapes,
 		scene.Rect("frame-deck", "", 0, -half, long, half),
 		scene.Disc("ball", -front, 0, 0.03),
 	)
 	w := h.wires()
-	line := func(class string, pts ...scene.Point) {
-		v.Shapes = append(v.Shapes, scene.Shape{Form: scene.Polyline, Class: class, Points: pts})
-	}
-	line("cable", scene.Point{-front, 0}, scene.Point{w.at, 0})
+	last := long
 	for i := range h.lamps {
-		lp := &h.lamps[i].l
-		x, y := float64(lp.Back), float64(lp.Right)
-		if h.lamps[i].pole >= 0 {
-			line("cable", scene.Point{w.at, 0}, scene.Point{w.at, y}, scene.Point{x, y})
+		last = math.Max(last, float64(h.lamps[i].l.Back))
+	}
+	if r.Drawn != nil { // each member can be clicked
+		for i := range r.Drawn.Bars {
+			b := &r.Drawn.Bars[i]
+			class := "member-way"
+			if use := h.w.Route[b.ID]; use != "" {
+				class += " " + string(use)
+			}
+			s := scene.Line(class, b.From.X, b.From.Y, b.To.X, b.To.Y)
+			s.Thing = "/trailers/" + r.Scope.Trailer + "/frame/members/" + b.ID
+			v.Shapes = append(v.Shapes, s)
 		}
+	}
+	ways, cables := w.stretches()
+	for i, s := range ways {
+		class := "cable"
+		if cables[i] > 1 {
+			class = "cable trunk"
+		}
+		v.Shapes = append(v.Shapes, scene.Shape{Form: scene.Polyline, Class: class, Points: s.pts[:]})
 	}
 	beside := map[int]int{} // lamps of one unit are drawn behind each other
 	for i := range h.lamps {
@@ -510,7 +508,7 @@ func (h *Harness) view(l *lit) scene.View {
 		d.Thing = "/trailers/" + r.Scope.Trailer + "/wiring/lamps/" + h.lamps[i].id
 		v.Shapes = append(v.Shapes, d)
 	}
-	v.Min, v.Max = scene.Point{-front - 0.15, -half - 0.2}, scene.Point{math.Max(long, w.at) + 0.55, half + 0.2}
+	v.Min, v.Max = scene.Point{-front - 0.15, -half - 0.2}, scene.Point{last + 0.55, half + 0.2}
 	v.Sense()
 	return v
 }

@@ -47,3 +47,9 @@ func RankOf(h *Harness, d *Diagnosis, f *Fault) int {
 	}
 	return -1
 }
+
+// Cable is how long the cable with its branches is, m.
+func Cable(h *Harness) float64 {
+	ways, _ := h.wires().stretches()
+	return sum(ways)
+}

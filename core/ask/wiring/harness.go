@@ -6,6 +6,7 @@ import (
 	"cmp"
 	"math"
 	"slices"
+	"sync"
 
 	"zygonos/core/facts/norms"
 	"zygonos/core/plan"
@@ -85,6 +86,9 @@ type Harness struct {
 	units int
 	wire  float64 // mm²
 	lead  float64
+
+	once sync.Once
+	run  *wires
 
 	known []class // what faults do, once it is asked for
 	on    []Switch
@@ -197,30 +201,6 @@ type net struct {
 	plus  []int // node of each lamp's feed
 }
 
-// wires are the lengths of a harness, m: of each pole's trunk, of each lamp's branch, of each unit's earth.
-type wires struct {
-	at     float64 // where the trunk divides, behind the front board
-	branch []float64
-	unit   []float64
-}
-
-func (h *Harness) wires() (w wires) {
-	for i := range h.lamps {
-		w.at = math.Max(w.at, float64(h.lamps[i].l.Back))
-	}
-	w.unit = make([]float64, h.units)
-	for i := range h.lamps {
-		l := &h.lamps[i].l
-		b := math.Abs(float64(l.Right)) + math.Abs(float64(l.Back)-w.at) + ends
-		w.branch = append(w.branch, b)
-		w.unit[h.lamps[i].unit] = b
-	}
-	return w
-}
-
-// trunk is how long the cable from the plug to where it divides is, m.
-func (h *Harness) trunk(w *wires) float64 { return h.lead + math.Max(0, w.at) }
-
 // build makes the circuit under switches with a fault, which may be nil. Node 0 is the car's battery minus.
 func (h *Harness) build(on []Switch, f *Fault) *net {
 	n := &net{}
@@ -234,7 +214,6 @@ func (h *Harness) build(on []Switch, f *Fault) *net {
 	copper := func(long float64) float64 { return circuit.Copper(long, h.wire, warm) }
 	node()
 	w := h.wires()
-	trunk := h.trunk(&w)
 	live := map[norms.Feed]bool{}
 	for _, s := range on {
 		for _, feed := range feeds[s] {
@@ -259,7 +238,7 @@ func (h *Harness) build(on []Switch, f *Fault) *net {
 		if i == h.earth || pole[i] == 0 {
 			continue
 		}
-		join(pole[i], far[f.swapped(i)], contact+f.more(FaultOpen, i)+f.more(FaultPoor, i)+copper(trunk))
+		join(pole[i], far[f.swapped(i)], contact+f.more(FaultOpen, i)+f.more(FaultPoor, i)+copper(w.trunk[i]))
 	}
 	frame := node()
 	if h.earth >= 0 {
@@ -268,7 +247,7 @@ func (h *Harness) build(on []Switch, f *Fault) *net {
 		if h.w.EarthFrame {
 			join(pole[h.earth], frame, lost+copper(h.lead)+bolted)
 		} else {
-			join(pole[h.earth], far[h.earth], lost+copper(trunk))
+			join(pole[h.earth], far[h.earth], lost+copper(w.earth))
 		}
 	}
 	for u := range h.units {

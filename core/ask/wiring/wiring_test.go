@@ -168,3 +168,77 @@ func TestTooMany(t *testing.T) {
 		t.Errorf("%s %s", f.Outcome, f.Says.Text(quantity.Locale{}))
 	}
 }
+
+// routeFrame is a drawbar from the ball to 0.6 m under the sample's deck (which begins 1 m behind the ball), a front and a
+// rear cross member at 0.5 and 2.48 m, rails at 0.6 m on both sides.
+const routeFrame = `{"members":{
+	"bar":{"order":1,"name":"bar","role":"drawbar","from":{"back":-1},"to":{"back":0.6},"profile":P},
+	"front":{"order":2,"name":"front","role":"cross","from":{"back":0.5,"right":-0.58},"to":{"back":0.5,"right":0.58},"profile":P},
+	"rear":{"order":3,"name":"rear","role":"cross","from":{"back":2.48,"right":-0.58},"to":{"back":2.48,"right":0.58},"profile":P},
+	"left":{"order":4,"name":"left","role":"rail","from":{"back":0,"right":-0.6},"to":{"back":2.5,"right":-0.6},"profile":P},
+	"right":{"order":5,"name":"right","role":"rail","from":{"back":0,"right":0.6},"to":{"back":2.5,"right":0.6},"profile":P}}}`
+
+func routed(t *testing.T, more string, lamps string) *rig.Rig {
+	t.Helper()
+	frame := strings.ReplaceAll(routeFrame, "P", `{"shape":"tube","height":0.04,"width":0.04,"wall":0.003,"material":"s235"}`)
+	return with(t, "pin-7", lamps+more, "/trailers/t/frame", frame, "/trailers/t/deckHeight", `{"value":0.6,"how":"weighed"}`)
+}
+
+// Lamps at both ends of the tail: the shortest tree goes along the drawbar (1.5 m), half the front member (0.58 and 20 mm
+// to the rail), one rail back (1.98), over the rear member (1.16 and twice 20 mm) and 20 mm on both rails to the lamps: 5.3 m,
+// beside 0.8 m before the ball and 20 mm down from it. Without the rear member both rails: 1.5 + 1.2 + 2 · 2 = 6.7.
+func TestRouteByHand(t *testing.T) {
+	pair := `"lamps":{"l":{"order":1,"what":"tail","back":2.5,"right":-0.6,"height":0.58},"r":{"order":2,"what":"tail","back":2.5,"right":0.6,"height":0.58}}`
+	for _, c := range []struct {
+		more string
+		want float64
+	}{
+		{``, 0.82 + 1.5 + .6 + 1.98 + 1.2 + .04},
+		{`,"route":{"rear":"off"}`, 0.82 + 1.5 + 1.2 + 4},
+		{`,"foldAt":0.3,"foldTurn":1.5,"foldOff":0.2`, 0.82 + 1.5 + .6 + 1.98 + 1.2 + .04 + .1 + .3},
+	} {
+		got := wiring.Cable(wiring.New(routed(t, c.more, pair)))
+		if math.Abs(got-c.want) > 0.002 {
+			t.Errorf("%s: %v m, want %v", c.more, got, c.want)
+		}
+	}
+	// liked, both rails are taken: 0.3 of 4 m is less than the rear member
+	if got := wiring.Cable(wiring.New(routed(t, `,"route":{"left":"along","right":"along"}`, pair))); math.Abs(got-7.52) > 0.002 {
+		t.Errorf("along both rails: %v m", got)
+	}
+	// no member leads to a lamp: that is told, and it is counted straight: 0.8 + 1 m, 2.5 and twice 0.6
+	r := routed(t, `,"route":{"bar":"off","front":"off","rear":"off","left":"off","right":"off"}`, pair)
+	f := sample.Find(t, wiring.Rest(r), wiring.CodeRoute)
+	if got := wiring.Cable(wiring.New(r)); f.Outcome != finding.Tight || math.Abs(got-5.5) > 1e-9 {
+		t.Errorf("%s %v m", f.Outcome, got)
+	}
+}
+
+// The same rig mirrored takes as much cable.
+func TestRouteMirrored(t *testing.T) {
+	lamps := func(s float64) string {
+		return fmt.Sprintf(`"lamps":{"a":{"order":1,"what":"tail","back":2.5,"right":%v,"height":0.58},"b":{"order":2,"what":"stop","back":2.5,"right":%v,"height":0.58},
+			"m":{"order":3,"what":"marker","back":1.2,"right":%v,"height":0.58}}`, -.5*s, .3*s, -.7*s)
+	}
+	a, b := wiring.New(routed(t, "", lamps(1))), wiring.New(routed(t, "", lamps(-1)))
+	if x, y := wiring.Cable(a), wiring.Cable(b); math.Abs(x-y) > 1e-9 {
+		t.Errorf("%v and mirrored %v m", x, y)
+	}
+}
+
+// Reflectors alone, and lamps far from any member, make no trouble.
+func TestRouteBad(t *testing.T) {
+	for _, lamps := range []string{
+		`"lamps":{"r":{"order":1,"what":"triangle","back":2.5,"right":0.6}}`,
+		`"lamps":{"r":{"order":1,"what":"tail","back":20,"right":3,"height":4}}`,
+	} {
+		r := routed(t, `,"foldAt":1`, lamps)
+		wiring.Show(r, []wiring.Switch{wiring.SwitchTail})
+		wiring.Rest(r)
+	}
+	// folded flat a centimetre off its axis: (π/100 + 0.1)/π = 42 mm of 72
+	f := sample.Find(t, wiring.Rest(routed(t, `,"foldAt":1,"foldOff":0.01`, usualLamps(false))), wiring.CodeRoute)
+	if f.Outcome != finding.Tight || math.Abs(f.Figure.Value-(.01+.1/math.Pi)) > 1e-9 {
+		t.Errorf("%s %v", f.Outcome, f.Figure)
+	}
+}
