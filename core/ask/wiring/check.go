@@ -61,7 +61,11 @@ func Check(r *rig.Rig) (out []finding.Finding) {
 		}
 		return append(out, f)
 	}
-	return append(out, h.fed())
+	out = append(out, h.fed())
+	if f, is := h.adapted(); is {
+		out = append(out, f)
+	}
+	return out
 }
 
 // Rest judges voltages and currents, which take a dozen solutions.

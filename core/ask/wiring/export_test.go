@@ -53,3 +53,33 @@ func Cable(h *Harness) float64 {
 	ways, _ := h.wires().stretches()
 	return sum(ways)
 }
+
+// Kinds are the classes of faults: how common each is, and what every question (looks, then probes) answers with
+// it.
+func Kinds(h *Harness) (priors []float64, answers [][]int, names []string) {
+	all, _ := h.classes()
+	for i := range all {
+		c := &all[i]
+		var a []int
+		for _, l := range c.looks {
+			switch l {
+			case LevelOff:
+				a = append(a, 0)
+			case LevelDim:
+				a = append(a, 1)
+			default:
+				a = append(a, 2)
+			}
+		}
+		for _, p := range c.probes {
+			n := 0
+			if p {
+				n = 1
+			}
+			a = append(a, n)
+		}
+		priors, answers = append(priors, c.prior), append(answers, a)
+		names = append(names, Named(h, &c.faults[0]))
+	}
+	return priors, answers, names
+}

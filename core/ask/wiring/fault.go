@@ -19,10 +19,14 @@ const (
 	FaultPoorLampEarth FaultKind = "poor-lamp-earth" // of a unit, through rust or paint
 	FaultEarth         FaultKind = "earth"           // of the plug, lost
 	FaultPoorEarth     FaultKind = "poor-earth"
-	FaultOpen          FaultKind = "open" // a wire or contact of a pole
-	FaultPoor          FaultKind = "poor" // a corroded contact of a pole
-	FaultFuse          FaultKind = "fuse" // the car gives a pole nothing
-	FaultSwap          FaultKind = "swap" // two wires changed
+	FaultOpen          FaultKind = "open"  // a wire or contact of a pole
+	FaultPoor          FaultKind = "poor"  // a corroded contact of a pole
+	FaultFuse          FaultKind = "fuse"  // the car gives a pole nothing
+	FaultSwap          FaultKind = "swap"  // two wires changed
+	FaultShort         FaultKind = "short" // two wires touch
+	FaultCarEarth      FaultKind = "car-earth"
+	FaultWrongBulb     FaultKind = "wrong-bulb" // a small one where a bright one belongs
+	FaultConverter     FaultKind = "converter"  // it does nothing, or is of the wrong kind
 	FaultWater         FaultKind = "water"
 )
 
@@ -37,13 +41,20 @@ type Fault struct {
 // priors weigh the kinds (practice, C): earths fail most.
 var priors = map[FaultKind]float64{
 	FaultBulb: 20, FaultLampEarth: 15, FaultPoorLampEarth: 15, FaultEarth: 12, FaultPoorEarth: 8, FaultOpen: 8,
-	FaultPoor: 8, FaultFuse: 6, FaultSwap: 3, FaultWater: 4,
+	FaultPoor: 8, FaultFuse: 6, FaultSwap: 3, FaultWater: 4, FaultShort: 1, FaultCarEarth: 2, FaultWrongBulb: 3,
+	FaultConverter: 10,
 }
 
 // Resistances of what is poor (practice, C), ohm.
 const (
 	rusty    = 6.0 // of an earth through paint or rust
 	corroded = 4.0 // of a contact
+)
+
+// A small bulb, W, and the least power of a lamp in which it is the wrong one.
+const (
+	wrongBulb  = 5.0
+	brightBulb = 15.0
 )
 
 func (f *Fault) is(kind FaultKind, at int) bool { return f != nil && f.Kind == kind && f.At == at }
@@ -81,6 +92,9 @@ func (h *Harness) Faults() (out []Fault) {
 	for i := range h.lamps {
 		if h.lamps[i].pole >= 0 {
 			add(FaultBulb, i, 0)
+			if w, _ := rated(&h.lamps[i].l); w >= brightBulb && !h.lamps[i].l.LED {
+				add(FaultWrongBulb, i, 0)
+			}
 		}
 	}
 	for u := range h.units {
@@ -89,6 +103,10 @@ func (h *Harness) Faults() (out []Fault) {
 	}
 	add(FaultEarth, 0, 0)
 	add(FaultPoorEarth, 0, 0)
+	add(FaultCarEarth, 0, 0)
+	if h.converts() && h.w.Converter {
+		add(FaultConverter, 0, 0)
+	}
 	used := h.usedPoles()
 	for k, p := range used {
 		add(FaultOpen, p, 0)
@@ -96,6 +114,7 @@ func (h *Harness) Faults() (out []Fault) {
 		add(FaultFuse, p, 0)
 		for _, q := range used[k+1:] {
 			add(FaultSwap, p, q)
+			add(FaultShort, p, q)
 		}
 	}
 	add(FaultWater, 0, 0)
@@ -125,6 +144,17 @@ func (h *Harness) says(f *Fault) said.Sentence {
 		return append(
 			said.Say("the car gives "),
 			append(pole(f.At), said.Say(" nothing: its fuse, or a short that blew it")...)...)
+	case FaultCarEarth:
+		return said.Say("the earth of the car's socket is lost")
+	case FaultWrongBulb:
+		return said.Say("%: a bulb of % W stands where a bright one belongs",
+			said.Name(h.called(f.At), "a lamp"), number(wrongBulb))
+	case FaultConverter:
+		return said.Say("the converter does nothing, or is of the wrong kind")
+	case FaultShort:
+		return slices.Concat(
+			said.Say("the wires of "), pole(f.At), said.Say(" and "), pole(f.With), said.Say(" touch"),
+		)
 	case FaultSwap:
 		return slices.Concat(
 			said.Say("the wires of "),

@@ -81,7 +81,8 @@ type Harness struct {
 	r     *rig.Rig
 	w     *plan.Wiring
 	poles []norms.Pole
-	earth int // pole
+	car   []norms.Pole // of the socket, where it is another than the plug
+	earth int          // pole
 	lamps []lamp
 	units int
 	wire  float64 // mm²
@@ -108,6 +109,9 @@ func New(r *rig.Rig) *Harness {
 		return nil
 	}
 	h := &Harness{r: r, w: w, poles: poles, earth: -1, wire: usual, lead: slack + 1}
+	if v := r.Vehicle; v != nil && v.Socket != "" && v.Socket != r.Trailer.Plug {
+		h.car = norms.Poles[v.Socket]
+	}
 	if w.Wire != nil && *w.Wire > 0 {
 		h.wire = *w.Wire
 	}
@@ -214,11 +218,8 @@ func (h *Harness) build(on []Switch, f *Fault) *net {
 	copper := func(long float64) float64 { return circuit.Copper(long, h.wire, warm) }
 	node()
 	w := h.wires()
-	live := map[norms.Feed]bool{}
-	for _, s := range on {
-		for _, feed := range feeds[s] {
-			live[feed] = true
-		}
+	live := func(feed norms.Feed) bool {
+		return slices.ContainsFunc(on, func(s Switch) bool { return h.gives(s, feed, f.is(FaultConverter, 0)) })
 	}
 	pole, far := make([]int, len(h.poles)), make([]int, len(h.poles))
 	used := h.usedPoles()
@@ -228,7 +229,7 @@ func (h *Harness) build(on []Switch, f *Fault) *net {
 			continue
 		}
 		pole[i], far[i] = node(), node()
-		if live[h.poles[i].Feed] && !f.is(FaultFuse, i) {
+		if live(h.poles[i].Feed) && !f.is(FaultFuse, i) {
 			n.feeds[i] = add(
 				circuit.Part{Kind: circuit.Source, From: 0, To: pole[i], Volts: battery, Ohms: carInner},
 			)
@@ -242,7 +243,7 @@ func (h *Harness) build(on []Switch, f *Fault) *net {
 	}
 	frame := node()
 	if h.earth >= 0 {
-		join(0, pole[h.earth], carEarth)
+		join(0, pole[h.earth], carEarth+f.more(FaultCarEarth, -1))
 		lost := contact + f.more(FaultEarth, -1) + f.more(FaultPoorEarth, -1)
 		if h.w.EarthFrame {
 			join(pole[h.earth], frame, lost+copper(h.lead)+bolted)
@@ -274,11 +275,17 @@ func (h *Harness) build(on []Switch, f *Fault) *net {
 			continue
 		}
 		watt, volt := rated(&l.l)
+		if f.is(FaultWrongBulb, i) {
+			watt = wrongBulb
+		}
 		part := circuit.Part{Kind: circuit.Filament, From: p, To: n.unit[l.unit], Volts: volt, Watts: watt}
 		if l.l.LED {
 			part.Kind, part.Threshold = circuit.LED, ledFrom*volt/lamp12
 		}
 		n.lamps[i] = add(part)
+	}
+	if f != nil && f.Kind == FaultShort {
+		join(far[f.At], far[f.With], bolted)
 	}
 	if f.is(FaultWater, 0) { // between neighbours and to earth
 		for k, i := range used {
@@ -329,6 +336,9 @@ func (h *Harness) solve(on []Switch, f *Fault) *lit {
 		p := &n.c.Parts[part]
 		v := s.Volts[p.From] - s.Volts[p.To]
 		out.lights[i] = light{v, s.Current[part], p.Bright(v, s.Current[part])}
+		if watt, _ := rated(&h.lamps[i].l); p.Watts != watt {
+			out.lights[i].bright *= p.Watts / watt
+		}
 	}
 	for i, part := range n.feeds {
 		if part >= 0 {
