@@ -528,6 +528,7 @@ type Shining struct {
 type Searching struct {
 	Asking
 	Answers []wiring.Answer `json:"answers"`
+	Two     bool            `json:"two,omitempty"` // two faults at once as well
 }
 
 // faults says which faults explain what was seen, and what to look at next.
@@ -549,6 +550,9 @@ func (s *server) faults(c fiber.Ctx) error {
 					Says:     said.Say("No lamps and plug are entered yet."),
 				},
 			)
+		}
+		if q.Two {
+			return c.JSON(h.FindTwo(q.Answers))
 		}
 		return c.JSON(h.Find(q.Answers))
 	})

@@ -8,7 +8,18 @@ import (
 )
 
 // Simulate is what a question shows with a fault.
-func Simulate(h *Harness, f *Fault, q *Test) Answer {
+func Simulate(h *Harness, f *Fault, q *Test) Answer { return Simulated(h, one(f), q) }
+
+// one is a fault alone.
+func one(f *Fault) wrong {
+	if f == nil {
+		return nil
+	}
+	return wrong{*f}
+}
+
+// Simulated is the same with several faults at once.
+func Simulated(h *Harness, f []Fault, q *Test) Answer {
 	l := h.solve([]Switch{q.Switch}, f)
 	i := slices.IndexFunc(h.lamps, func(l lamp) bool { return l.id == q.Lamp })
 	a := Answer{Switch: q.Switch, Lamp: q.Lamp, Probe: q.Probe, Level: levelOf(l.lights[i].bright)}
@@ -79,7 +90,7 @@ func Kinds(h *Harness) (priors []float64, answers [][]int, names []string) {
 			a = append(a, n)
 		}
 		priors, answers = append(priors, c.prior), append(answers, a)
-		names = append(names, Named(h, &c.faults[0]))
+		names = append(names, h.saysAll(c.faults[0]).Text(quantity.Locale{}))
 	}
 	return priors, answers, names
 }

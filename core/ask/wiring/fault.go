@@ -57,30 +57,40 @@ const (
 	brightBulb = 15.0
 )
 
-func (f *Fault) is(kind FaultKind, at int) bool { return f != nil && f.Kind == kind && f.At == at }
+// wrong are the faults that there are at once.
+type wrong []Fault
 
-// more is what a fault adds to a resistance, ohm.
-func (f *Fault) more(kind FaultKind, at int) float64 {
-	if f == nil || f.Kind != kind || at >= 0 && f.At != at {
-		return 0
+func (w wrong) is(kind FaultKind, at int) bool {
+	return slices.ContainsFunc(w, func(f Fault) bool { return f.Kind == kind && f.At == at })
+}
+
+// more is what faults of a kind at a place add to a resistance, ohm; at −1 wherever they are.
+func (w wrong) more(kind FaultKind, at int) (ohms float64) {
+	for _, f := range w {
+		if f.Kind != kind || at >= 0 && f.At != at {
+			continue
+		}
+		switch kind {
+		case FaultPoorLampEarth, FaultPoorEarth:
+			ohms += rusty
+		case FaultPoor:
+			ohms += corroded
+		default:
+			ohms = math.Inf(1)
+		}
 	}
-	switch kind {
-	case FaultPoorLampEarth, FaultPoorEarth:
-		return rusty
-	case FaultPoor:
-		return corroded
-	}
-	return math.Inf(1)
+	return ohms
 }
 
 // swapped is the wire that a pole's contact is on.
-func (f *Fault) swapped(pole int) int {
-	if f != nil && f.Kind == FaultSwap {
-		switch pole {
-		case f.At:
-			return f.With
-		case f.With:
-			return f.At
+func (w wrong) swapped(pole int) int {
+	for _, f := range w {
+		switch {
+		case f.Kind != FaultSwap:
+		case pole == f.At:
+			pole = f.With
+		case pole == f.With:
+			pole = f.At
 		}
 	}
 	return pole
@@ -165,6 +175,17 @@ func (h *Harness) says(f *Fault) said.Sentence {
 		)
 	}
 	return said.Say("there is water in the plug")
+}
+
+// saysAll names what is wrong at once.
+func (h *Harness) saysAll(w wrong) (s said.Sentence) {
+	for i := range w {
+		if i > 0 {
+			s = append(s, said.Say(", and ")...)
+		}
+		s = append(s, h.says(&w[i])...)
+	}
+	return s
 }
 
 // poleName is a pole by its number and what it does; never by its colour alone.

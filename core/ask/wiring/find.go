@@ -93,7 +93,7 @@ const (
 
 // class are faults that nothing that can be seen or probed tells apart.
 type class struct {
-	faults []Fault
+	faults []wrong
 	prior  float64
 	looks  []Level // by switch and lamp
 	probes []bool  // volts, by switch and unit
@@ -107,9 +107,19 @@ func (h *Harness) classes() ([]class, []Switch) {
 	return h.known, h.on
 }
 
-func (h *Harness) simulate() (out []class, on []Switch) {
-	_, on = h.switches()
-	look := func(f *Fault) (c class, ok bool) {
+func (h *Harness) simulate() ([]class, []Switch) {
+	_, on := h.switches()
+	var all []wrong
+	var priors []float64
+	for _, f := range h.Faults() {
+		all, priors = append(all, wrong{f}), append(priors, f.Prior)
+	}
+	return h.classify(all, priors, on), on
+}
+
+// classify simulates what is wrong in each way and puts together what looks alike.
+func (h *Harness) classify(all []wrong, priors []float64, on []Switch) (out []class) {
+	look := func(f wrong) (c class, ok bool) {
 		for _, s := range on {
 			l := h.solve([]Switch{s}, f)
 			if l.err != nil {
@@ -124,9 +134,9 @@ func (h *Harness) simulate() (out []class, on []Switch) {
 		}
 		return c, true
 	}
-	faults := h.Faults()
-	found, did := make([]class, len(faults)), make([]bool, len(faults))
-	parallel.Each(len(faults), func(i int) { found[i], did[i] = look(&faults[i]) })
+	h.wires()
+	found, did := make([]class, len(all)), make([]bool, len(all))
+	parallel.Each(len(all), func(i int) { found[i], did[i] = look(all[i]) })
 	for i, c := range found {
 		if !did[i] {
 			continue
@@ -135,20 +145,79 @@ func (h *Harness) simulate() (out []class, on []Switch) {
 			return slices.Equal(o.looks, c.looks) && slices.Equal(o.probes, c.probes)
 		})
 		if same < 0 {
-			c.faults, c.prior = []Fault{faults[i]}, faults[i].Prior
+			c.faults, c.prior = []wrong{all[i]}, priors[i]
 			out = append(out, c)
 			continue
 		}
-		out[same].faults = append(out[same].faults, faults[i])
-		out[same].prior += faults[i].Prior
+		out[same].faults = append(out[same].faults, all[i])
+		out[same].prior += priors[i]
 	}
-	return out, on
+	return out
+}
+
+// pairOf single faults are paired: those that explain most.
+const pairOf = 24
+
+// pairs are two faults at once, of those single ones that explain most of the answers; asked for, all pairs
+// together count as much as all single faults.
+func (h *Harness) pairs(answers []Answer) []class {
+	all, on := h.classes()
+	fit := make([]float64, len(all))
+	order := make([]int, len(all))
+	for i := range all {
+		order[i], fit[i] = i, 1
+		for _, a := range answers {
+			if h.odd(&a) { // what is as it should be speaks against no half of a pair
+				fit[i] *= math.Max(0.1, h.fits(&all[i], on, &a))
+			}
+		}
+		fit[i] *= math.Sqrt(all[i].prior)
+	}
+	slices.SortStableFunc(order, func(a, b int) int { return cmp.Compare(fit[b], fit[a]) })
+	var two []wrong
+	var priors []float64
+	total, sum := 0.0, 0.0
+	for i := range all {
+		total += all[i].prior
+	}
+	for k, i := range order[:min(len(order), pairOf)] {
+		for _, j := range order[k+1 : min(len(order), pairOf)] {
+			a, b := all[i].faults[0][0], all[j].faults[0][0]
+			two = append(two, wrong{a, b})
+			priors = append(priors, all[i].prior*all[j].prior)
+			sum += all[i].prior * all[j].prior
+		}
+	}
+	for i := range priors {
+		priors[i] *= total / sum
+	}
+	return h.classify(two, priors, on)
+}
+
+// odd reports whether an answer is another than a sound harness gives.
+func (h *Harness) odd(a *Answer) bool {
+	if h.sound == nil {
+		c := h.classify([]wrong{nil}, []float64{1}, h.on)
+		if len(c) == 0 {
+			return true
+		}
+		h.sound = &c[0]
+	}
+	return h.fits(h.sound, h.on, a) < right
 }
 
 // Find says which faults explain the answers, the most likely first, and the next best thing to look at: that
 // with the largest expected information for its effort.
-func (h *Harness) Find(answers []Answer) *Diagnosis {
+func (h *Harness) Find(answers []Answer) *Diagnosis { return h.find(answers, false) }
+
+// FindTwo looks for two faults at once as well, which takes some hundred simulations more.
+func (h *Harness) FindTwo(answers []Answer) *Diagnosis { return h.find(answers, true) }
+
+func (h *Harness) find(answers []Answer, two bool) *Diagnosis {
 	all, on := h.classes()
+	if two {
+		all = append(slices.Clone(all), h.pairs(answers)...)
+	}
 	out := &Diagnosis{Suspects: []Suspect{}}
 	if len(all) == 0 {
 		out.Says = said.Say("No lamp is fed yet: there is nothing to search.")
@@ -171,9 +240,9 @@ func (h *Harness) Find(answers []Answer) *Diagnosis {
 		if weight[i] < 0.01 {
 			break
 		}
-		s := Suspect{Likely: *finding.Exactly(quantity.KindShare, weight[i]), Do: h.todo(&all[i].faults[0])}
+		s := Suspect{Likely: *finding.Exactly(quantity.KindShare, weight[i]), Do: h.todo(&all[i].faults[0][0])}
 		for _, f := range all[i].faults {
-			s.Says = append(s.Says, h.says(&f))
+			s.Says = append(s.Says, h.saysAll(f))
 		}
 		out.Suspects = append(out.Suspects, s)
 	}

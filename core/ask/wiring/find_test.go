@@ -2,6 +2,7 @@ package wiring_test
 
 import (
 	"slices"
+	"strings"
 	"testing"
 
 	"zygonos/core/ask/wiring"
@@ -144,5 +145,43 @@ func BenchmarkFaults(b *testing.B) {
 	h := wiring.New(with(&testing.T{}, "pin-13", usualLamps(false, "fog", "reverse")))
 	for b.Loop() {
 		h.Find(nil)
+	}
+}
+
+// Two faults at once, every look told: asked for, the pair or one that looks alike is among the first three.
+func TestTwoFaults(t *testing.T) {
+	h := wiring.New(harnesses(t)["7 pins, bulbs, no extra"])
+	healthy, faults := wiring.Looks(h, nil), h.Faults()
+	by := func(kind wiring.FaultKind, name string) wiring.Fault {
+		for _, f := range faults {
+			if f.Kind == kind && wiring.Named(h, &f) == name {
+				return f
+			}
+		}
+		t.Fatalf("no %s", name)
+		return wiring.Fault{}
+	}
+	dead := by(wiring.FaultBulb, "the left stop lamp is dead, or its own wire is off")
+	earth := by(wiring.FaultLampEarth, "the earth of the right lamps is lost")
+	plate := by(wiring.FaultBulb, "the plate lamp is dead, or its own wire is off")
+	swap := by(wiring.FaultSwap, "the wires of pole 1, left turn (yellow) and pole 4, right turn (green) are swapped")
+	for _, two := range [][]wiring.Fault{{dead, earth}, {plate, swap}, {dead, plate}, {earth, plate}} {
+		var answers []wiring.Answer
+		for i := range healthy {
+			answers = append(answers, wiring.Simulated(h, two, &wiring.Test{Switch: healthy[i].Switch, Lamp: healthy[i].Lamp}))
+		}
+		d := h.FindTwo(answers)
+		place := -1
+		for i, s := range d.Suspects {
+			for _, says := range s.Says {
+				text := says.Text(quantity.Locale{})
+				if strings.Contains(text, wiring.Named(h, &two[0])) && strings.Contains(text, wiring.Named(h, &two[1])) {
+					place = i
+				}
+			}
+		}
+		if place < 0 || place > 2 {
+			t.Errorf("%s and %s: at %d of %v", wiring.Named(h, &two[0]), wiring.Named(h, &two[1]), place, d.Suspects)
+		}
 	}
 }

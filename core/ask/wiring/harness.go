@@ -91,6 +91,7 @@ type Harness struct {
 	once sync.Once
 	run  *wires
 
+	sound *class
 	known []class // what faults do, once it is asked for
 	on    []Switch
 }
@@ -205,8 +206,8 @@ type net struct {
 	plus  []int // node of each lamp's feed
 }
 
-// build makes the circuit under switches with a fault, which may be nil. Node 0 is the car's battery minus.
-func (h *Harness) build(on []Switch, f *Fault) *net {
+// build makes the circuit under switches with what is wrong. Node 0 is the car's battery minus.
+func (h *Harness) build(on []Switch, f wrong) *net {
 	n := &net{}
 	node := func() int { n.c.Nodes++; return n.c.Nodes - 1 }
 	add := func(p circuit.Part) int { n.c.Parts = append(n.c.Parts, p); return len(n.c.Parts) - 1 }
@@ -284,8 +285,10 @@ func (h *Harness) build(on []Switch, f *Fault) *net {
 		}
 		n.lamps[i] = add(part)
 	}
-	if f != nil && f.Kind == FaultShort {
-		join(far[f.At], far[f.With], bolted)
+	for _, one := range f {
+		if one.Kind == FaultShort {
+			join(far[one.At], far[one.With], bolted)
+		}
 	}
 	if f.is(FaultWater, 0) { // between neighbours and to earth
 		for k, i := range used {
@@ -317,7 +320,7 @@ type lit struct {
 }
 
 // solve is the harness under switches.
-func (h *Harness) solve(on []Switch, f *Fault) *lit {
+func (h *Harness) solve(on []Switch, f wrong) *lit {
 	n := h.build(on, f)
 	out := &lit{
 		lights: make([]light, len(h.lamps)),
