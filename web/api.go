@@ -17,6 +17,7 @@ import (
 	"github.com/google/uuid"
 
 	"zygonos/core/ask/deck"
+	"zygonos/core/ask/power"
 	"zygonos/core/ask/wiring"
 	"zygonos/core/begin"
 	"zygonos/core/facts/catalogue"
@@ -71,6 +72,7 @@ type Reference struct {
 	Grounds     []norms.Ground                      `json:"grounds"`
 	Soils       []norms.Soil                        `json:"soils"`
 	Treads      []norms.Tread                       `json:"treads"`
+	Batteries   []norms.Battery                     `json:"batteries"`
 }
 
 func reference(c fiber.Ctx) error {
@@ -106,6 +108,7 @@ func reference(c fiber.Ctx) error {
 			norms.Grounds,
 			norms.Soils,
 			norms.Treads,
+			norms.Batteries,
 		},
 	)
 }
@@ -522,6 +525,12 @@ type Flooring struct {
 // Shining is the harness under the switches that the key names; nil where there is none.
 type Shining struct {
 	Picture *wiring.Lit `json:"picture,omitempty"`
+}
+
+// Powering is what draws on the battery on board, and the first test of electric brakes where it has them.
+type Powering struct {
+	Uses []power.Use     `json:"uses,omitempty"`
+	Walk []said.Sentence `json:"walk,omitempty"`
 }
 
 // Searching asks what is wrong with a harness by what was seen of it.

@@ -9,6 +9,7 @@ import (
 	"github.com/gofiber/fiber/v3"
 
 	"zygonos/core/ask/deck"
+	"zygonos/core/ask/power"
 	"zygonos/core/ask/wiring"
 	"zygonos/core/lang/finding"
 	"zygonos/core/out/departure"
@@ -181,6 +182,20 @@ func init() { // a table that handlers name and that names handlers
 				}
 				return &Shining{wiring.Show(rig.Resolve(a.Plan, a.Trailer, a.Outing), on)}
 			})},
+		{"POST", "/powering", "What the battery on board feeds, and the first test of electric brakes",
+			Asking{}, Powering{}, 0, "",
+			studied(func(_ context.Context, a *Asking) *Powering {
+				review.Ready(a.Plan)
+				r := rig.Resolve(a.Plan, a.Trailer, a.Outing)
+				if r == nil {
+					return &Powering{}
+				}
+				out := &Powering{Walk: power.Walk(r)}
+				if b := power.New(r); b != nil {
+					out.Uses = b.Uses
+				}
+				return out
+			})},
 		{"POST", "/faults", "What is wrong with the lamps by what was seen",
 			Searching{}, wiring.Diagnosis{}, 0, "", on((*server).faults)},
 		{"POST", "/decking", "How the floor is laid", Asking{}, Flooring{}, 0, "",
@@ -208,6 +223,10 @@ func init() { // a table that handlers name and that names handlers
 		{"POST", "/lashings.csv", "How it is tied down",
 			Asking{}, nil, 0, csvType, tabled("lashings", func(_ context.Context, a *Asking) []byte {
 				return tables.Lashings(tables.RigOf(a.Plan, a.Trailer, a.Outing))
+			})},
+		{"POST", "/wires.csv", "The harness, wire by wire and contact by contact",
+			Asking{}, nil, 0, csvType, tabled("wires", func(_ context.Context, a *Asking) []byte {
+				return tables.Wires(tables.RigOf(a.Plan, a.Trailer, a.Outing))
 			})},
 		{"POST", "/card.html", "The departure card as one file",
 			Asking{}, nil, 0, "text/html", on((*server).departureCard)},

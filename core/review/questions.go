@@ -16,6 +16,7 @@ import (
 	"zygonos/core/ask/latch"
 	"zygonos/core/ask/launch"
 	"zygonos/core/ask/parked"
+	"zygonos/core/ask/power"
 	"zygonos/core/ask/rack"
 	"zygonos/core/ask/ramp"
 	"zygonos/core/ask/secondlink"
@@ -88,6 +89,7 @@ var Questions = []Question{
 		rep.Frame = p
 		return fs
 	}, Rest: frame.Rest, Show: func(r *rig.Rig, rep *Report) { rep.Frame = frame.Whole(r) }, Ways: frame.Ways},
+	{Name: "power", Stage: power.Stage, Live: only(power.Check)},
 	{Name: "wiring", Stage: wiring.Stage, Live: only(wiring.Check), Rest: wiring.Rest},
 	{Name: "drawbar", Stage: rack.Stage, Live: only(drawbar.Check)},
 	{

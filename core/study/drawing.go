@@ -6,11 +6,24 @@ import (
 
 	"zygonos/core/ask/frame"
 	"zygonos/core/ask/rack"
+	"zygonos/core/ask/wiring"
 	"zygonos/core/lang/scene"
 	"zygonos/core/plan"
 	"zygonos/core/review"
 	"zygonos/core/rig"
 )
+
+// wires is the harness on the trailer from above, or its diagram.
+func wires(r *rig.Rig, key string) *scene.View {
+	h := wiring.New(r)
+	switch {
+	case h == nil:
+		return nil
+	case key == "wiring-diagram":
+		return h.Diagram()
+	}
+	return &wiring.Show(r, nil).View
+}
 
 // Drawing is the drawing of a rack by its part's path, or the rig's or its frame's
 // view of that name; nil where there is none.
@@ -21,6 +34,9 @@ func Drawing(p *plan.Plan, q review.Request, key string) *scene.View {
 	}
 	if key == "frame-sheet" {
 		return frame.Sheet(rig.Resolve(p, q.Trailer, q.Outing))
+	}
+	if strings.HasPrefix(key, "wiring") {
+		return wires(rig.Resolve(p, q.Trailer, q.Outing), key)
 	}
 	rep := review.Review(p, q)
 	if id, ok := strings.CutPrefix(key, "/parts/"); ok {

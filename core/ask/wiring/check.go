@@ -43,6 +43,9 @@ func Check(r *rig.Rig) (out []finding.Finding) {
 	if f, ok := places(r, w); ok {
 		out = append(out, f)
 	}
+	if f, ok := hidden(r, w); ok {
+		out = append(out, f)
+	}
 	h := New(r)
 	if h == nil {
 		f := base(r, CodeFeeds, "Lamps and plug")
@@ -75,8 +78,10 @@ func Rest(r *rig.Rig) []finding.Finding {
 		return nil
 	}
 	out := h.drops()
-	if f, is := h.routed(); is {
-		out = append(out, f)
+	for _, ask := range []func() (finding.Finding, bool){h.routed, h.watched} {
+		if f, is := ask(); is {
+			out = append(out, f)
+		}
 	}
 	return out
 }
@@ -365,6 +370,9 @@ type Lit struct {
 	Switches []Switch    `json:"switches"` // that the plug has
 	Length   []WireRow   `json:"wires"`    // what to buy
 	Fittings []Fitting   `json:"fittings"` // and besides wire
+	Points   []Point     `json:"points"`   // for a meter
+	Trials   []Trial     `json:"trials"`   // by which it is tried
+	Labels   []string    `json:"labels"`   // of the wires
 	View     scene.View  `json:"view"`
 }
 
@@ -398,7 +406,7 @@ func Show(r *rig.Rig, on []Switch) *Lit {
 	if h == nil {
 		return nil
 	}
-	out := &Lit{Lamps: []LampState{}, Poles: []PoleState{}, Length: []WireRow{}}
+	out := &Lit{Lamps: []LampState{}, Poles: []PoleState{}, Length: []WireRow{}, Labels: []string{}}
 	_, out.Switches = h.switches()
 	l := h.solve(on, nil)
 	for i := range h.lamps {
@@ -421,6 +429,11 @@ func Show(r *rig.Rig, on []Switch) *Lit {
 		out.Poles = append(out.Poles, PoleState{h.poles[i].Number, h.poleName(i), amps})
 	}
 	out.Length, out.Fittings = h.lengths(), h.fittings()
+	out.Trials = h.trials()
+	for _, w := range h.Wires() {
+		out.Labels = append(out.Labels, w.Label)
+	}
+	out.Points = h.points(l.net, l.volts, nearRig(r, h.lead-slack))
 	out.View = h.view(l)
 	return out
 }
@@ -500,15 +513,9 @@ func (h *Harness) view(l *lit) scene.View {
 	}
 	beside := map[int]int{} // lamps of one unit are drawn behind each other
 	for i := range h.lamps {
-		lp := &h.lamps[i].l
-		k := beside[h.lamps[i].unit]
+		x, y := lampAt(&h.lamps[i], beside[h.lamps[i].unit])
 		beside[h.lamps[i].unit]++
-		d := scene.Disc(
-			"lamp "+string(levelOf(l.lights[i].bright)),
-			float64(lp.Back)+0.11*float64(k),
-			float64(lp.Right),
-			0.045,
-		)
+		d := scene.Disc("lamp "+string(levelOf(l.lights[i].bright)), x, y, 0.045)
 		d.Thing = "/trailers/" + r.Scope.Trailer + "/wiring/lamps/" + h.lamps[i].id
 		v.Shapes = append(v.Shapes, d)
 	}

@@ -101,6 +101,9 @@ const mostLamps = 60
 
 // New makes a rig's harness; nil where no lamps are told, far too many, or the plug is not known.
 func New(r *rig.Rig) *Harness {
+	if r == nil {
+		return nil
+	}
 	w := r.Trailer.Wiring
 	if w == nil || len(w.Lamps) == 0 || len(w.Lamps) > mostLamps {
 		return nil
@@ -201,6 +204,7 @@ func rated(l *plan.Lamp) (w, v float64) {
 type net struct {
 	c     circuit.Circuit
 	lamps []int // part of each lamp; −1: it is not joined
+	pole  []int // node of each pole's contact; nought: it feeds nothing
 	feeds []int // part that brings each pole its current; −1: none
 	unit  []int // node of each unit's earth
 	plus  []int // node of each lamp's feed
@@ -242,6 +246,7 @@ func (h *Harness) build(on []Switch, f wrong) *net {
 		}
 		join(pole[i], far[f.swapped(i)], contact+f.more(FaultOpen, i)+f.more(FaultPoor, i)+copper(w.trunk[i]))
 	}
+	n.pole = pole
 	frame := node()
 	if h.earth >= 0 {
 		join(0, pole[h.earth], carEarth+f.more(FaultCarEarth, -1))
@@ -316,6 +321,8 @@ type lit struct {
 	lights []light
 	poles  []float64
 	earths []float64 // V of each unit's earth over the battery's
+	net    *net
+	volts  []float64 // of each node
 	err    error
 }
 
@@ -326,6 +333,7 @@ func (h *Harness) solve(on []Switch, f wrong) *lit {
 		lights: make([]light, len(h.lamps)),
 		poles:  make([]float64, len(h.poles)),
 		earths: make([]float64, h.units),
+		net:    n,
 	}
 	s, err := n.c.Solve()
 	if err != nil {
@@ -348,6 +356,7 @@ func (h *Harness) solve(on []Switch, f wrong) *lit {
 			out.poles[i] = s.Current[part]
 		}
 	}
+	out.volts = s.Volts
 	for u, e := range n.unit {
 		out.earths[u] = s.Volts[e]
 	}

@@ -242,3 +242,60 @@ func TestRouteBad(t *testing.T) {
 		t.Errorf("%s %v", f.Outcome, f.Figure)
 	}
 }
+
+// The sample's tail stands 3.5 m behind the ball. A box over the tail at lamp height hides the lamps behind which it
+// reaches; one that ends before them, lies beside them or over them does not.
+func TestHidden(t *testing.T) {
+	for _, c := range []struct {
+		back, right string
+		height      string
+		want        finding.Outcome
+	}{
+		{"1.2", "-0.3", "0.9", finding.Fails}, // reaches 2.7, over the left lamps
+		{"0.9", "-0.3", "0.9", finding.Holds}, // ends at 2.4
+		{"1.2", "0", "0.9", finding.Fails},    // the plate lamp
+		{"1.2", "-0.3", "0.5", finding.Holds}, // over them: the deck is at 0.55
+	} {
+		lamps := strings.ReplaceAll(usualLamps(false), `"height":0.6`, `"height":`+c.height)
+		r := with(t, "pin-7", lamps, "/trailers/t/deckHeight", `{"value":0.55,"how":"weighed"}`, "/loads/b",
+			`{"order":1,"name":"Box","mass":{"value":50,"how":"weighed"},"size":{"length":{"value":1.5,"how":"weighed"},"width":{"value":0.8,"how":"weighed"},
+			"height":{"value":0.6,"how":"weighed"}},"centre":{}}`,
+			"/outings/o/layouts/t/placements", `{"b":{"on":"deck","at":{"back":`+c.back+`,"right":`+c.right+`}}}`)
+		if f := sample.Find(t, wiring.Check(r), wiring.CodeHidden); f.Outcome != c.want {
+			t.Errorf("%+v: %s %s", c, f.Outcome, f.Says.Text(quantity.Locale{}))
+		}
+	}
+}
+
+// Bulbs draw 1.75 A and more; an LED turn lamp of 3 W a quarter: a car that watches takes it for dead.
+func TestWatched(t *testing.T) {
+	for led, want := range map[bool]finding.Outcome{false: finding.Holds, true: finding.Tight} {
+		if f := sample.Find(t, wiring.Rest(with(t, "pin-13", usualLamps(led)+`,"watched":true`)), wiring.CodeWatched); f.Outcome != want {
+			t.Errorf("LED %v: %s %s", led, f.Outcome, f.Says.Text(quantity.Locale{}))
+		}
+	}
+	for _, f := range wiring.Rest(with(t, "pin-13", usualLamps(true)+`,"watched":false`)) {
+		if f.Code == wiring.CodeWatched {
+			t.Error("a car that does not watch says something")
+		}
+	}
+}
+
+// A meter on the stop pole shows the socket's volts, on a lamp's feed a little less, on its earth a little over nought,
+// and what lies between feed and earth is the lamp's own.
+func TestPoints(t *testing.T) {
+	p := wiring.Show(with(t, "pin-7", usualLamps(false)), []wiring.Switch{wiring.SwitchStop})
+	at := map[string]float64{}
+	for _, x := range p.Points {
+		at[x.Says.Text(quantity.Locale{})] = x.Volts
+	}
+	pole, feed, earth := at["pole 6, stop (red)"], at["feed of the left stop lamp"], at["earth of the left stop lamp"]
+	if !(pole > feed && feed > 12 && earth > 0.01 && earth < 0.5) {
+		t.Errorf("pole %v, feed %v, earth %v", pole, feed, earth)
+	}
+	for _, l := range p.Lamps {
+		if l.ID == "lstop" && math.Abs(l.Volts-(feed-earth)) > 1e-9 {
+			t.Errorf("lamp %v, between %v", l.Volts, feed-earth)
+		}
+	}
+}

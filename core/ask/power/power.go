@@ -1,0 +1,375 @@
+// Package power answers what a battery on board feeds, over which wires and for how long, and whether electric
+// brakes and their breakaway get their current. Formulas: docs/method/power.md.
+package power
+
+import (
+	"fmt"
+	"math"
+
+	"zygonos/core/facts/norms"
+	"zygonos/core/lang/finding"
+	"zygonos/core/lang/quantity"
+	"zygonos/core/lang/said"
+	"zygonos/core/plan"
+	"zygonos/core/rig"
+	"zygonos/core/sums/circuit"
+)
+
+// Stage under which the findings stand.
+const Stage = "wiring"
+
+// Codes of the findings made here.
+const (
+	CodeLasts  = "power.lasts"
+	CodeDrop   = "power.drop"
+	CodeHeat   = "power.heat"
+	CodeFuse   = "power.fuse"
+	CodeBox    = "power.box"
+	CodeCharge = "power.charge"
+)
+
+// Figures of practice (confidence C).
+const (
+	nominal   = 12.0 // V
+	charging  = 14.2 // V of a car's battery with the engine on
+	warm      = 40.0 // °C of a cable
+	strong    = 30.0 // A from which a use is a strong one
+	dropMost  = 0.10 // of the voltage that a strong use's cable may take
+	dropSmall = 0.05 // and another's
+	briefly   = 2.0  // minutes within which a cable may carry more
+	briefMore = 1.5  // times
+	fuseNear  = 0.30 // m of cable between a battery's pole and its fuse
+	contacts  = 0.05 // ohm of plug, joints and fuse on the way of the charging current
+	poleMost  = 15.0 // A through a contact of a plug
+	lossy     = 1.2  // times what was taken has to come back
+	slowFrom  = 4.0  // h of driving over which charging is slow
+	lifted    = 10.0 // A through a charger that lifts the voltage, where the wire bears it
+)
+
+// Use is what one use takes, and what its cable should be.
+type Use struct {
+	ID      string           `json:"id"`
+	Name    string           `json:"name"`
+	Hours   float64          `json:"hours"`             // of an outing, A·h with what strong currents cost
+	Drop    *finding.Measure `json:"drop,omitempty"`    // V
+	Section string           `json:"section,omitempty"` // that is enough
+	Fuse    string           `json:"fuse,omitempty"`
+
+	u     plan.PowerUse
+	mm2   float64 // that is enough
+	fuse  float64
+	bears float64 // of its own wire, A; nought where that is not told
+}
+
+// Board is a battery with its uses.
+type Board struct {
+	r    *rig.Rig
+	p    *plan.Power
+	kind norms.Battery
+	Uses []Use
+}
+
+// New is a rig's battery with its uses; nil where none is told.
+func New(r *rig.Rig) *Board {
+	w := r.Trailer.Wiring
+	if w == nil || w.Power == nil {
+		return nil
+	}
+	b := &Board{r: r, p: w.Power}
+	b.kind, _ = norms.BatteryOf(w.Power.Kind)
+	if b.kind.ID == "" {
+		b.kind = norms.Batteries[0] // the weakest, where none is told
+	}
+	for _, id := range plan.Ordered(w.Power.Uses, func(u plan.PowerUse) int { return u.Order }) {
+		b.Uses = append(b.Uses, b.use(id, w.Power.Uses[id]))
+	}
+	return b
+}
+
+func (b *Board) celsius() float64 {
+	if b.p.Celsius != nil {
+		return *b.p.Celsius
+	}
+	return 25
+}
+
+// brief is how much more than its ampacity a use's cable bears.
+func brief(u *plan.PowerUse) float64 {
+	if u.Minutes != nil && *u.Minutes <= briefly {
+		return briefMore
+	}
+	return 1
+}
+
+// allowed is the share of the voltage that a use's cable may take.
+func allowed(u *plan.PowerUse) float64 {
+	if u.Amps != nil && *u.Amps >= strong {
+		return dropMost
+	}
+	return dropSmall
+}
+
+// use works out one use: the drop 2·ρ·L·I/A there and back, and the section that drop and heat ask for.
+func (b *Board) use(id string, u plan.PowerUse) Use {
+	out := Use{ID: id, Name: u.Name, u: u}
+	if u.Amps == nil {
+		return out
+	}
+	amps := *u.Amps
+	if u.Minutes != nil && b.p.Capacity != nil {
+		times := 1
+		if u.Times != nil {
+			times = *u.Times
+		}
+		if lasts := b.kind.Lasts(*b.p.Capacity, amps, b.celsius()); lasts > 0 {
+			out.Hours = *u.Minutes / 60 * float64(times) / lasts * b.kind.Usable * *b.p.Capacity
+		}
+	}
+	if u.Long == nil {
+		return out
+	}
+	long := 2 * float64(*u.Long)
+	need := circuit.Copper(long, 1, warm) * amps / (allowed(&u) * nominal)
+	hot, ok := norms.SectionFor(amps/brief(&u), 1)
+	out.mm2 = math.Max(norms.Section(need), hot)
+	if ok && norms.Section(need) >= need-1e-9 {
+		out.Section = section(out.mm2)
+		if f, ok := norms.FuseFor(amps, norms.Ampacity(out.mm2)*brief(&u)); ok {
+			out.fuse, out.Fuse = f, fmt.Sprintf("%g A", f)
+		}
+	}
+	if u.Wire != nil {
+		out.bears = norms.Ampacity(*u.Wire) * brief(&u)
+		out.Drop = finding.Exactly(quantity.KindVoltage, circuit.Copper(long, *u.Wire, warm)*amps)
+	}
+	return out
+}
+
+// section is one in both its names.
+func section(mm2 float64) string {
+	if g := norms.Gauge(mm2); g != "" {
+		return fmt.Sprintf("%g mm² (AWG %s)", mm2, g)
+	}
+	return fmt.Sprintf("%g mm²", mm2)
+}
+
+func (b *Board) base(code, title, field string) finding.Finding {
+	return finding.Finding{
+		Code: code, Stage: Stage, Scope: b.r.Scope, Gate: finding.GateGo, Title: said.Say(title),
+		Subject: "/trailers/" + b.r.Scope.Trailer + "/wiring/power/" + field, Outcome: finding.Holds,
+		Source: norms.Practice("batteries, cables and fuses of 12 V"),
+	}
+}
+
+func unknown(f finding.Finding, path, says, where string) finding.Finding {
+	f.Outcome, f.Subject = finding.Unknown, path
+	f.Needs = []finding.Need{{Path: path, Says: said.Say(says), Where: said.Say(where)}}
+	f.Says = said.Say("Not known: " + says + ".")
+	return f
+}
+
+// Check judges the battery on board and electric brakes.
+func Check(r *rig.Rig) (out []finding.Finding) {
+	if b := New(r); b != nil {
+		if f, ok := b.lasts(); ok {
+			out = append(out, f)
+		}
+		for i := range b.Uses {
+			out = append(out, b.cable(&b.Uses[i])...)
+		}
+		out = append(out, b.box())
+		if f, ok := b.charge(); ok {
+			out = append(out, f)
+		}
+	}
+	return append(out, brakes(r)...)
+}
+
+// lasts is how many outings the battery gives.
+func (b *Board) lasts() (finding.Finding, bool) {
+	f := b.base(CodeLasts, "How long the battery lasts", "capacity")
+	if len(b.Uses) == 0 {
+		return f, false
+	}
+	root := "/trailers/" + b.r.Scope.Trailer + "/wiring/power/"
+	if b.p.Capacity == nil {
+		return unknown(f, root+"capacity", "the battery's capacity", "On its label, in A·h over 20 h."), true
+	}
+	hours := 0.0
+	for i := range b.Uses {
+		u := &b.Uses[i]
+		at := root + "uses/" + u.ID
+		switch {
+		case u.u.Amps == nil:
+			return unknown(f, at+"/amps", "what "+named(u)+" draws", "On its plate, at the load it works under."), true
+		case u.u.Minutes == nil:
+			return unknown(f, at+"/minutes", "how long one use of "+named(u)+" takes", "Time it once, or guess high."), true
+		}
+		hours += u.Hours
+	}
+	has := b.kind.Usable * *b.p.Capacity
+	if !(hours > 0) {
+		return f, false
+	}
+	share := hours / has
+	f.Figure, f.Limit = finding.Exactly(quantity.KindShare, share), finding.Exactly(quantity.KindShare, 1.0)
+	runs := math.Floor(1/share + 1e-9)
+	switch {
+	case share > 1+1e-9:
+		f.Outcome = finding.Fails
+		f.Says = said.Say(
+			"An outing takes more than the battery gives: it lasts for % of it, with half or so left in as it should be. A larger one, or charge on the way.",
+			said.Share(1/share))
+	case runs < 2:
+		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+		f.Says = said.Say("The battery lasts for one outing and no second: charge it after each.")
+	default:
+		f.Says = said.Say("The battery lasts for % outings before it wants charging.", said.Of(quantity.KindCount, math.Min(runs, 99)))
+	}
+	if b.p.Kind == "" {
+		if f.Outcome == finding.Holds {
+			f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
+		}
+		f.Says = append(f.Says, said.Say(" Its kind is not entered and taken as lead-acid.")...)
+	}
+	return f, true
+}
+
+func named(u *Use) string {
+	if u.Name != "" {
+		return u.Name
+	}
+	return "it"
+}
+
+// cable judges one use's cable: what it takes of the voltage, what it bears, and its fuse.
+func (b *Board) cable(u *Use) (out []finding.Finding) {
+	if u.u.Amps == nil {
+		return nil
+	}
+	name := said.Name(u.Name, "A use")
+	field := "uses/" + u.ID + "/"
+	if u.u.Long == nil || u.u.Wire == nil {
+		f := b.base(CodeDrop, "Cable and voltage", field+"wire")
+		at := "/trailers/" + b.r.Scope.Trailer + "/wiring/power/" + field
+		if u.u.Long == nil {
+			return []finding.Finding{unknown(f, at+"long", "the length of "+named(u)+"'s cable", "From the battery to it, one way.")}
+		}
+		f = unknown(f, at+"wire", "the section of "+named(u)+"'s cable", "On its sheath, or by its gauge.")
+		if u.Section != "" {
+			f.Says = said.Say("%'s cable wants % at least.", name, said.Piece{Text: u.Section})
+		}
+		return []finding.Finding{f}
+	}
+	amps := *u.u.Amps
+	f := b.base(CodeDrop, "Cable and voltage", field+"wire")
+	f.AtMost(quantity.KindVoltage, u.Drop.Value, allowed(&u.u)*nominal)
+	f.Says = said.Say("% of cable there and back take % of % at %.", said.Length(2*float64(*u.u.Long)),
+		said.Of(quantity.KindVoltage, u.Drop.Value), name, said.Of(quantity.KindCurrent, amps))
+	if f.Outcome == finding.Fails {
+		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom // slow and hot, no danger by itself
+		f.Says = append(f.Says, said.Say(" % is usual at most: "+wanted(u)+".", said.Of(quantity.KindVoltage, allowed(&u.u)*nominal))...)
+	}
+	g := b.base(CodeHeat, "Cable and current", field+"wire")
+	g.AtMost(quantity.KindCurrent, amps, u.bears)
+	g.Says = said.Say("% draws %; its cable bears %.", name, said.Of(quantity.KindCurrent, amps), said.Of(quantity.KindCurrent, u.bears))
+	if g.Outcome == finding.Fails {
+		g.Says = append(g.Says, said.Say(" It burns: "+wanted(u)+".")...)
+	}
+	h := b.base(CodeFuse, "Fuse", field+"fuse")
+	switch {
+	case u.u.Fuse == nil:
+		h.Outcome = finding.Fails
+		h.Says = said.Say("% has no fuse: a chafed cable burns with all that the battery gives.", name)
+		if u.Fuse != "" {
+			h.Says = append(h.Says, said.Say(" % close to the battery.", said.Piece{Text: u.Fuse})...)
+		}
+	case *u.u.Fuse > u.bears+1e-9:
+		h.Outcome = finding.Fails
+		h.Figure, h.Limit = finding.Exactly(quantity.KindCurrent, *u.u.Fuse), finding.Exactly(quantity.KindCurrent, u.bears)
+		h.Says = said.Say("%'s fuse of % is larger than its cable bears, %: the cable burns first.", name,
+			said.Of(quantity.KindCurrent, *u.u.Fuse), said.Of(quantity.KindCurrent, u.bears))
+	case *u.u.Fuse < amps:
+		h.Outcome, h.Tight = finding.Tight, finding.LittleRoom
+		h.Says = said.Say("%'s fuse of % goes at its own %.", name, said.Of(quantity.KindCurrent, *u.u.Fuse), said.Of(quantity.KindCurrent, amps))
+	default:
+		h.Says = said.Say("%'s fuse of % goes before its cable burns.", name, said.Of(quantity.KindCurrent, *u.u.Fuse))
+	}
+	return []finding.Finding{f, g, h}
+}
+
+// wanted says what section is enough.
+func wanted(u *Use) string {
+	if u.Section == "" {
+		return "no single cable that is sold is enough; nearer to the battery"
+	}
+	return u.Section + " is enough"
+}
+
+// box asks for what a battery on board wants around it.
+func (b *Board) box() finding.Finding {
+	f := b.base(CodeBox, "Around the battery", "fuseAt")
+	var missing []said.Sentence
+	if b.p.FuseAt == nil {
+		missing = append(missing, said.Say("a fuse within % of its pole (not entered)", said.Length(fuseNear)))
+	} else if float64(*b.p.FuseAt) > fuseNear+1e-9 {
+		missing = append(missing, said.Say("its fuse within % of its pole, not %", said.Length(fuseNear), said.Length(*b.p.FuseAt)))
+	}
+	if !b.p.Isolator && !b.p.Borrowed {
+		missing = append(missing, said.Say("an isolator that is reached from outside"))
+	}
+	if b.kind.Gases && !b.p.Vented && !b.p.Borrowed {
+		missing = append(missing, said.Say("a box with an opening at its top: it gives off gas that explodes"))
+	}
+	if len(missing) == 0 {
+		f.Says = said.Say("Fuse, isolator and box are as they should be. Poles covered, the battery strapped down.")
+		return f
+	}
+	f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+	f.Says = append(said.Say("The battery wants "), said.List(missing...)...)
+	f.Says = append(f.Says, said.Say(".")...)
+	return f
+}
+
+// comes is what comes in through the car's plug, A: (14.2 − U)/R, no more than contact and wire bear; through a
+// charger that lifts the voltage what that draws.
+func (b *Board) comes() float64 {
+	bears := math.Min(poleMost, norms.Ampacity(*b.p.ChargeWire))
+	if b.p.Lifts {
+		return math.Min(lifted, bears)
+	}
+	ohms := circuit.Copper(2*float64(*b.p.ChargeLong), *b.p.ChargeWire, warm) + contacts
+	return math.Min(bears, math.Max(0, charging-b.kind.Charge)/ohms)
+}
+
+// charge says how long the car takes to give back what an outing takes.
+func (b *Board) charge() (finding.Finding, bool) {
+	f := b.base(CodeCharge, "Charging on the way", "chargeWire")
+	f.Gate = ""
+	if b.p.Borrowed || b.p.ChargeLong == nil || b.p.ChargeWire == nil {
+		return f, false
+	}
+	if b.celsius() < b.kind.Deepest {
+		f.Outcome, f.Gate = finding.Fails, finding.GateGo
+		f.Says = said.Say("A " + b.kind.Name + " battery must not be charged in such cold: it is ruined. Take the charging wire off, or one that heats itself.")
+		return f, true
+	}
+	amps, hours := b.comes(), 0.0
+	for i := range b.Uses {
+		hours += b.Uses[i].Hours
+	}
+	f.Figure = finding.Exactly(quantity.KindCurrent, amps)
+	f.Says = said.Say("Through % of % about % come in on the way", said.Length(*b.p.ChargeLong),
+		said.Piece{Text: section(*b.p.ChargeWire)}, said.Of(quantity.KindCurrent, amps))
+	if hours <= 0 || amps <= 0 {
+		f.Says = append(f.Says, said.Say(".")...)
+		return f, true
+	}
+	back := hours * lossy / amps
+	f.Says = append(f.Says, said.Say(": what an outing takes is back after % of driving.", said.Of(quantity.KindTime, back*3600))...)
+	if back > slowFrom {
+		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+		f.Says = append(f.Says, said.Say(" A thicker wire, a charger that lifts the voltage beside the battery, or charge it at home.")...)
+	}
+	return f, true
+}
