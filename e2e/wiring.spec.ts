@@ -9,6 +9,11 @@ test('lamps shine before they exist, and a fault is found by what they do', asyn
   await page.getByRole('button', { name: 'Brake', exact: true }).click()
   await studied(page)
   await expect(lamp('Left stop lamp')).toHaveAttribute('data-level', 'bright')
+  // the meter between that lamp's feed and the car's earth
+  await page.getByLabel('Hold the meter to').click()
+  await page.getByRole('option', { name: 'feed of the left stop lamp' }).click()
+  await expect(page.locator('[data-meter] [role=status]')).toContainText('V')
+  await expect(page.locator('[data-trials] tr').first()).toContainText('left tail lamp')
   await accessible(page)
 
   // off, wherever it is asked: a dead feed or earth stays
@@ -28,6 +33,25 @@ test('lamps shine before they exist, and a fault is found by what they do', asyn
   await page.getByLabel('Wires, mm²').press('Enter')
   await settled(page)
   await expect(page.locator('[data-code="wiring.drop"]')).toHaveAttribute('data-outcome', 'holds')
+  // the cable keeps off a rail, and needs more wire
+  await studied(page)
+  const earth = page.locator('[data-wires] li', { hasText: 'earth (white)' })
+  const before = await earth.textContent()
+  await page.getByLabel('The cable on member').click()
+  await page.getByRole('option', { name: 'Cross member 6' }).click()
+  await page.getByRole('button', { name: 'Not along it' }).click()
+  await settled(page)
+  await studied(page)
+  await expect(earth).not.toHaveText(before ?? '')
+  await page.locator('[data-diagram] summary').click()
+  await accessible(page)
+
+  // a battery too small for the day
+  await page.getByRole('tab', { name: 'Battery and brakes' }).click()
+  await page.getByLabel('Its capacity, A·h').fill('10')
+  await page.getByLabel('Its capacity, A·h').press('Enter')
+  await settled(page)
+  await expect(page.locator('[data-code="power.lasts"]')).toHaveAttribute('data-outcome', 'fails')
   await accessible(page)
 })
 

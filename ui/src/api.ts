@@ -2,6 +2,7 @@
 import type {
   Answer,
   Diagnosis,
+  Powering,
   Shining,
   Arranged,
   Arranging,
@@ -175,7 +176,9 @@ export const api = {
     (await call('POST', '/comparison.csv', JSON.stringify(asked), asJSON)).blob(),
   beforeCut: (asked: Asked) => json<CutGate>('POST', '/before-cut', asked),
   shining: (asked: Asked, key: string) => json<Shining>('POST', '/shining', { ...asked, key }),
-  faults: (asked: Asked, answers: Answer[]) => json<Diagnosis>('POST', '/faults', { ...asked, answers }),
+  faults: (asked: Asked, answers: Answer[], two: boolean) =>
+    json<Diagnosis>('POST', '/faults', { ...asked, answers, two }),
+  powering: (asked: Asked) => json<Powering>('POST', '/powering', asked),
   decking: (asked: Asked) => json<Flooring>('POST', '/decking', asked),
   cutting: (asked: Asked) => json<Cutting>('POST', '/cutting', asked),
   changes: (asked: Asked) => json<Changes>('POST', '/changes', asked),
@@ -188,6 +191,7 @@ export const api = {
   loadTable: async (asked: Asked) => (await call('POST', '/loads.csv', JSON.stringify(asked), asJSON)).blob(),
   lashingTable: async (asked: Asked) =>
     (await call('POST', '/lashings.csv', JSON.stringify(asked), asJSON)).blob(),
+  wires: async (asked: Asked) => (await call('POST', '/wires.csv', JSON.stringify(asked), asJSON)).blob(),
   cutList: async (asked: Asked) => (await call('POST', '/cutlist.csv', JSON.stringify(asked), asJSON)).blob(),
   /** Line by line: how far it has come, and at last what was found. */
   arrange: (asked: Asked, signal: AbortSignal, progress: (places: number) => void) =>

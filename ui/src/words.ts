@@ -191,6 +191,11 @@ export const faceWords: Record<string, string> = {
   front: 'front side',
   rear: 'rear side',
 }
+export const wireJointWords: Record<string, string> = {
+  crimp: 'crimped and sealed',
+  solder: 'soldered',
+  box: 'in a junction box',
+}
 export const lampUseWords: Record<string, string> = {
   tail: 'tail lamp',
   stop: 'stop lamp',

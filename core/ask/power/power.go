@@ -264,8 +264,8 @@ func (b *Board) cable(u *Use) (out []finding.Finding) {
 	amps := *u.u.Amps
 	f := b.base(CodeDrop, "Cable and voltage", field+"wire")
 	f.AtMost(quantity.KindVoltage, u.Drop.Value, allowed(&u.u)*nominal)
-	f.Says = said.Say("% of cable there and back take % of % at %.", said.Length(2*float64(*u.u.Long)),
-		said.Of(quantity.KindVoltage, u.Drop.Value), name, said.Of(quantity.KindCurrent, amps))
+	f.Says = said.Say("%: % of cable there and back take % at %.", name, said.Length(2*float64(*u.u.Long)),
+		said.Of(quantity.KindVoltage, u.Drop.Value), said.Of(quantity.KindCurrent, amps))
 	if f.Outcome == finding.Fails {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom // slow and hot, no danger by itself
 		f.Says = append(f.Says, said.Say(" % is usual at most: "+wanted(u)+".", said.Of(quantity.KindVoltage, allowed(&u.u)*nominal))...)
@@ -294,6 +294,11 @@ func (b *Board) cable(u *Use) (out []finding.Finding) {
 		h.Says = said.Say("%'s fuse of % goes at its own %.", name, said.Of(quantity.KindCurrent, *u.u.Fuse), said.Of(quantity.KindCurrent, amps))
 	default:
 		h.Says = said.Say("%'s fuse of % goes before its cable burns.", name, said.Of(quantity.KindCurrent, *u.u.Fuse))
+	}
+	if g.Outcome == finding.Holds && h.Outcome == finding.Holds { // one sentence is enough
+		f.Says = append(f.Says, said.Say(" It bears %, and its fuse of % goes first.",
+			said.Of(quantity.KindCurrent, u.bears), said.Of(quantity.KindCurrent, *u.u.Fuse))...)
+		return []finding.Finding{f}
 	}
 	return []finding.Finding{f, g, h}
 }

@@ -365,15 +365,16 @@ func number(v float64) said.Piece { return said.Piece{Text: fmt.Sprintf("%.3g", 
 
 // Lit is what the stage shows under some switches.
 type Lit struct {
-	Lamps    []LampState `json:"lamps"`
-	Poles    []PoleState `json:"poles"`
-	Switches []Switch    `json:"switches"` // that the plug has
-	Length   []WireRow   `json:"wires"`    // what to buy
-	Fittings []Fitting   `json:"fittings"` // and besides wire
-	Points   []Point     `json:"points"`   // for a meter
-	Trials   []Trial     `json:"trials"`   // by which it is tried
-	Labels   []string    `json:"labels"`   // of the wires
-	View     scene.View  `json:"view"`
+	Lamps    []LampState   `json:"lamps"`
+	Poles    []PoleState   `json:"poles"`
+	Switches []Switch      `json:"switches"` // that the plug has
+	Length   []WireRow     `json:"wires"`    // what to buy
+	Fittings []HarnessPart `json:"fittings"` // and besides wire
+	Points   []ProbePoint  `json:"points"`   // for a meter
+	Trials   []Trial       `json:"trials"`   // by which it is tried
+	Labels   []string      `json:"labels"`   // of the wires
+	View     scene.View    `json:"view"`
+	Diagram  *scene.View   `json:"diagram,omitempty"`
 }
 
 // LampState is a lamp as it shines.
@@ -434,7 +435,7 @@ func Show(r *rig.Rig, on []Switch) *Lit {
 		out.Labels = append(out.Labels, w.Label)
 	}
 	out.Points = h.points(l.net, l.volts, nearRig(r, h.lead-slack))
-	out.View = h.view(l)
+	out.View, out.Diagram = h.view(l), h.Diagram()
 	return out
 }
 
@@ -459,7 +460,7 @@ func (h *Harness) lengths() (out []WireRow) {
 				sum += w.branch[i]
 			}
 		}
-		out = append(out, WireRow{h.poleName(p), *finding.Exactly(quantity.KindLength, sum)})
+		out = append(out, WireRow{h.poleName(p), toBuy(sum)})
 	}
 	earth := w.earth
 	if h.w.EarthFrame {
@@ -470,9 +471,14 @@ func (h *Harness) lengths() (out []WireRow) {
 		}
 	}
 	if h.earth >= 0 {
-		out = append(out, WireRow{h.poleName(h.earth), *finding.Exactly(quantity.KindLength, earth)})
+		out = append(out, WireRow{h.poleName(h.earth), toBuy(earth)})
 	}
 	return out
+}
+
+// toBuy is a length of wire as one buys it: rounded up to 50 mm.
+func toBuy(m float64) finding.Measure {
+	return *finding.Exactly(quantity.KindLength, math.Ceil(m*20-1e-9)/20)
 }
 
 // view is the trailer from above with lamps and cable.

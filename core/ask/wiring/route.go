@@ -388,14 +388,14 @@ func (h *Harness) routed() (finding.Finding, bool) {
 	return f, true
 }
 
-// Fitting is something that the harness takes besides wire.
-type Fitting struct {
+// HarnessPart is something that the harness takes besides wire.
+type HarnessPart struct {
 	Says said.Sentence `json:"says"`
 }
 
 // fittings are clips, conduit, grommets and joints.
-func (h *Harness) fittings() (out []Fitting) {
-	put := func(s said.Sentence) { out = append(out, Fitting{s}) }
+func (h *Harness) fittings() (out []HarnessPart) {
+	put := func(s said.Sentence) { out = append(out, HarnessPart{s}) }
 	w := h.wires()
 	ways, _ := w.stretches()
 	long, into := 0.0, 0

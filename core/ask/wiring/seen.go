@@ -105,8 +105,8 @@ func (h *Harness) watched() (finding.Finding, bool) {
 	return f, true
 }
 
-// Point is a place at which a meter is held against the car's earth.
-type Point struct {
+// ProbePoint is a place at which a meter is held against the car's earth.
+type ProbePoint struct {
 	X     float64       `json:"x"` // as the view
 	Y     float64       `json:"y"`
 	Says  said.Sentence `json:"says"`
@@ -114,13 +114,13 @@ type Point struct {
 }
 
 // points are the plug's contacts and both wires of each lamp, with what a meter shows there.
-func (h *Harness) points(n *net, volts []float64, front float64) (out []Point) {
+func (h *Harness) points(n *net, volts []float64, front float64) (out []ProbePoint) {
 	if len(volts) == 0 {
 		return nil
 	}
 	for i := range h.poles {
 		if n.pole[i] > 0 {
-			out = append(out, Point{-front, 0.04 * float64(i-len(h.poles)/2), h.poleName(i), volts[n.pole[i]]})
+			out = append(out, ProbePoint{-front, 0.04 * float64(i-len(h.poles)/2), h.poleName(i), volts[n.pole[i]]})
 		}
 	}
 	beside := map[int]int{}
@@ -129,8 +129,8 @@ func (h *Harness) points(n *net, volts []float64, front float64) (out []Point) {
 		x, y := lampAt(l, beside[l.unit])
 		beside[l.unit]++
 		out = append(out,
-			Point{x, y, said.Say("% of %", said.Piece{Text: "feed"}, said.Name(h.called(i), "a lamp")), volts[n.plus[i]]},
-			Point{x, y, said.Say("% of %", said.Piece{Text: "earth"}, said.Name(h.called(i), "a lamp")), volts[n.unit[l.unit]]})
+			ProbePoint{x, y, said.Say("% of %", said.Piece{Text: "feed"}, said.Name(h.called(i), "a lamp")), volts[n.plus[i]]},
+			ProbePoint{x, y, said.Say("% of %", said.Piece{Text: "earth"}, said.Name(h.called(i), "a lamp")), volts[n.unit[l.unit]]})
 	}
 	return out
 }

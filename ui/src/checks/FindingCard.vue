@@ -33,7 +33,7 @@ const previewed = (x: Fix) => workspace.preview?.fix === x
   >
     <div class="flex items-start gap-2">
       <OutcomeMark :outcome="finding.outcome" class="mt-0.5" />
-      <p class="min-w-0 flex-1 leading-snug">{{ say(finding.says) }}</p>
+      <p class="min-w-0 flex-1 leading-snug first-letter:uppercase">{{ say(finding.says) }}</p>
     </div>
     <ul
       v-if="shown.length"

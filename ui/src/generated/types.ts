@@ -32,6 +32,7 @@ export interface Carried {
   Pairing?: Pairing;
   PairingAsked?: PairingAsked;
   Plan?: Plan;
+  Powering?: Powering;
   ProblemDocument?: ProblemDocument;
   RackPlans?: RackPlans;
   RampPlaces?: RampPlaces;
@@ -980,13 +981,27 @@ export interface TiePoint {
   rating?: number;
 }
 export interface Wiring {
+  brakeWire?: number;
+  breakaway?: number;
   bundled?: boolean;
+  converter?: boolean;
   earthFrame?: boolean;
+  foldAt?: number;
+  foldOff?: number;
+  foldTurn?: number;
   fuse?: number;
+  joined?: string;
   lamps: {
     [k: string]: Lamp;
   };
   lead?: number;
+  magnetOhms?: number;
+  magnets?: number;
+  power?: Power;
+  route?: {
+    [k: string]: string;
+  };
+  watched?: boolean;
   wire?: number;
 }
 export interface Lamp {
@@ -999,6 +1014,31 @@ export interface Lamp {
   volts24?: boolean;
   watts?: number;
   what: string;
+}
+export interface Power {
+  borrowed?: boolean;
+  capacity?: number;
+  celsius?: number;
+  chargeLong?: number;
+  chargeWire?: number;
+  fuseAt?: number;
+  isolator?: boolean;
+  kind?: string;
+  lifts?: boolean;
+  uses?: {
+    [k: string]: PowerUse;
+  };
+  vented?: boolean;
+}
+export interface PowerUse {
+  amps?: number;
+  fuse?: number;
+  long?: number;
+  minutes?: number;
+  name?: string;
+  order: number;
+  times?: number;
+  wire?: number;
 }
 export interface Want {
   count?: number;
@@ -1487,6 +1527,18 @@ export interface Pairing {
 export interface PairingAsked {
   path: string;
 }
+export interface Powering {
+  uses?: Use[];
+  walk?: Sentence[];
+}
+export interface Use {
+  drop?: Measure;
+  fuse?: string;
+  hours: number;
+  id: string;
+  name: string;
+  section?: string;
+}
 export interface ProblemDocument {
   detail?: string;
   earlier?: number;
@@ -1528,6 +1580,7 @@ export interface RampPlace {
 export interface Reference {
   anchorKinds: AnchorKind[];
   ballSizes: BallSize[];
+  batteries: Battery[];
   bearings: WheelBearing[];
   bolts: Bolt[];
   commons: Common[];
@@ -1573,6 +1626,16 @@ export interface AnchorKind {
 export interface BallSize {
   diameter: number;
   name: string;
+}
+export interface Battery {
+  charge: number;
+  deepest: number;
+  gases: boolean;
+  id: string;
+  name: string;
+  perK: number;
+  peukert: number;
+  usable: number;
 }
 export interface WheelBearing {
   ball?: boolean;
@@ -2278,6 +2341,7 @@ export interface Searching {
   outing: string;
   plan: Plan;
   trailer: string;
+  two?: boolean;
   want?: string;
 }
 export interface Answer {
@@ -2357,11 +2421,19 @@ export interface Shining {
   picture?: Lit;
 }
 export interface Lit {
+  diagram?: View;
+  fittings: HarnessPart[];
+  labels: string[];
   lamps: LampState[];
+  points: ProbePoint[];
   poles: PoleState[];
   switches: string[];
+  trials: Trial[];
   view: View;
   wires: WireRow[];
+}
+export interface HarnessPart {
+  says: Sentence;
 }
 export interface LampState {
   bright: number;
@@ -2372,9 +2444,19 @@ export interface LampState {
   pole?: string;
   volts: number;
 }
+export interface ProbePoint {
+  says: Sentence;
+  volts: number;
+  x: number;
+  y: number;
+}
 export interface PoleState {
   amps: number;
   number: string;
+  says: Sentence;
+}
+export interface Trial {
+  lights: Sentence;
   says: Sentence;
 }
 export interface WireRow {

@@ -8,6 +8,7 @@ import { useReference } from '@/stores/reference'
 import { useWorkspace } from '@/stores/workspace'
 import FaultPanel from './wiring/FaultPanel.vue'
 import LampsPanel from './wiring/LampsPanel.vue'
+import PowerPanel from './wiring/PowerPanel.vue'
 import TesterPanel from './wiring/TesterPanel.vue'
 
 const workspace = useWorkspace()
@@ -47,11 +48,12 @@ async function start() {
       <p v-if="failure" class="text-fails mt-2 font-semibold" role="alert">{{ failure }}</p>
     </div>
     <TabGroup v-else>
-      <TabBar :names="['Try it', 'Find a fault', 'Lamps and wires']" label="Wiring" />
+      <TabBar :names="['Try it', 'Find a fault', 'Lamps and wires', 'Battery and brakes']" label="Wiring" />
       <TabPanels class="flex flex-col gap-2">
         <TabPanel tabindex="-1"><TesterPanel /></TabPanel>
         <TabPanel tabindex="-1"><FaultPanel /></TabPanel>
         <TabPanel tabindex="-1"><LampsPanel :plugs="plugs" /></TabPanel>
+        <TabPanel tabindex="-1"><PowerPanel /></TabPanel>
       </TabPanels>
     </TabGroup>
     <p v-if="trailer?.wiring" class="text-soft px-1 text-sm">

@@ -9,6 +9,7 @@ import { useWords } from '@/words'
 const workspace = useWorkspace()
 const { say, nominal } = useWords()
 const answers = ref<Answer[]>([])
+const two = ref(false)
 const found = ref<Diagnosis>()
 const failure = ref('')
 let asking = 0
@@ -18,7 +19,7 @@ async function ask() {
   failure.value = ''
   try {
     const asked = { plan: workspace.plan, outing: workspace.outing, trailer: workspace.trailer }
-    const got = await api.faults(asked, answers.value)
+    const got = await api.faults(asked, answers.value, two.value)
     if (mine === asking) found.value = got
   } catch (e) {
     failure.value = e instanceof Error ? e.message : String(e)
@@ -30,8 +31,13 @@ const harness = computed(() => {
   return JSON.stringify([workspace.trailer, t?.plug, t?.wiring])
 })
 watch(harness, restart, { immediate: true })
+function both() {
+  two.value = true
+  void ask()
+}
 function restart() {
   answers.value = []
+  two.value = false
   void ask()
 }
 function answer(level?: Answer['level']) {
@@ -94,7 +100,11 @@ const choices = computed<{ level: NonNullable<Answer['level']>; name: string }[]
           </li>
         </ul>
       </section>
-      <button v-if="answers.length" class="act mt-3 min-h-11" @click="restart">Begin again</button>
+      <div v-if="answers.length" class="mt-3 flex flex-wrap gap-2">
+        <button class="act min-h-11" @click="restart">Begin again</button>
+        <button v-if="!two" class="act min-h-11" @click="both">It may be two things at once</button>
+        <p v-else class="text-soft self-center text-sm">Two faults at once are looked for as well.</p>
+      </div>
     </template>
   </div>
 </template>

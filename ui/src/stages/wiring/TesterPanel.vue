@@ -3,6 +3,7 @@
 import { useElementSize } from '@vueuse/core'
 import { computed, ref, useTemplateRef } from 'vue'
 import { api } from '@/api'
+import ChoiceField from '@/fields/ChoiceField.vue'
 import SceneView from '@/drawing/SceneView.vue'
 import { useStudy } from '@/stores/study'
 import { useWorkspace } from '@/stores/workspace'
@@ -22,6 +23,31 @@ const scale = computed(() => {
   const v = picture.value?.view
   return v ? Math.min(230, Math.max(60, (size.width.value || 300) - 4) / (v.max[0] - v.min[0])) : 100
 })
+/** The meter: at what it was last held to, on the drawing or in the list. */
+const held = ref('')
+const meter = computed(() => {
+  const all = picture.value?.points ?? []
+  const at = all.find((p) => say(p.says) === held.value) ?? all[0]
+  return at ? all.filter((p) => p.x === at.x && p.y === at.y) : []
+})
+const places = computed(() =>
+  (picture.value?.points ?? []).map((p) => ({ value: say(p.says), name: say(p.says) })),
+)
+function follow(e: PointerEvent) {
+  const v = picture.value?.view
+  const frame = box.value?.querySelector('svg')?.getBoundingClientRect()
+  if (!v || !frame) return
+  const x = v.min[0] + (e.clientX - frame.left) / scale.value
+  const y = v.min[1] + (e.clientY - frame.top) / scale.value
+  let near = 0.15
+  for (const p of picture.value?.points ?? []) {
+    const d = Math.hypot(p.x - x, p.y - y)
+    if (d < near) {
+      near = d
+      held.value = say(p.says)
+    }
+  }
+}
 function toggle(s: string) {
   on.value = on.value.includes(s) ? on.value.filter((x) => x !== s) : [...on.value, s]
 }
@@ -46,8 +72,24 @@ const width = (b: number) => `${Math.min(100, Math.round(b * 100))}%`
           {{ switchWords[s] }}
         </button>
       </div>
-      <div ref="box" class="mt-3 w-full overflow-hidden">
+      <div ref="box" class="mt-3 w-full overflow-hidden" @pointermove="follow" @pointerdown="follow">
         <SceneView :view="picture.view" :scale="scale" />
+      </div>
+      <div class="mt-2 grid items-end gap-x-4 gap-y-1 sm:grid-cols-2" data-meter>
+        <ChoiceField
+          class="no-print"
+          label="Hold the meter to"
+          :value="meter[0] && say(meter[0].says)"
+          :options="places"
+          @chosen="held = $event"
+        />
+        <p role="status">
+          <template v-for="(p, i) in meter" :key="i"
+            ><template v-if="i">, </template>{{ say(p.says) }}:
+            <b>{{ print('voltage', p.volts) }}</b></template
+          >
+          <span class="text-soft text-sm"> against the car’s earth</span>
+        </p>
       </div>
       <div class="mt-3 grid gap-4 lg:grid-cols-2">
         <section>
@@ -85,6 +127,19 @@ const width = (b: number) => `${Math.min(100, Math.round(b * 100))}%`
           </ul>
         </section>
       </div>
+      <section class="mt-4" data-trials>
+        <h2 class="font-bold">Try it when it is built</h2>
+        <p class="text-soft text-sm">One switch at a time; nothing else may light.</p>
+        <table class="mt-1 w-full max-w-2xl">
+          <tbody>
+            <tr v-for="(t, i) in picture.trials" :key="i" class="border-rule border-t align-top">
+              <td class="w-40 py-1.5 pr-3 font-semibold first-letter:uppercase">{{ say(t.says) }}</td>
+              <td class="py-1.5">{{ say(t.lights) }}</td>
+              <td class="w-10 text-center text-xl" aria-hidden="true">☐</td>
+            </tr>
+          </tbody>
+        </table>
+      </section>
     </template>
   </div>
 </template>
