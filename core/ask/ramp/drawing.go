@@ -34,13 +34,7 @@ type DriveStep struct {
 }
 
 // Curve is a figure over the steps, with its limit and where it is worst.
-type Curve struct {
-	Kind   quantity.Kind `json:"kind"`
-	Values []float64     `json:"values"`
-	Limit  *float64      `json:"limit,omitempty"`
-	Above  bool          `json:"above"` // the figure must stay above its limit
-	Worst  int           `json:"worst"`
-}
+type Curve = scene.Curve
 
 // CardLine is a line of the loading card; its id is stable, so that a tick is kept.
 type CardLine struct {

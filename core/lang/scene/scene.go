@@ -141,3 +141,12 @@ func (v *View) Sense() {
 func finite(vs ...float64) bool {
 	return !slices.ContainsFunc(vs, func(v float64) bool { return !quantity.Finite(v) })
 }
+
+// Curve is a figure along a way or an angle, at places that are told beside it.
+type Curve struct {
+	Kind   quantity.Kind `json:"kind"`
+	Values []float64     `json:"values"`
+	Limit  *float64      `json:"limit,omitempty"`
+	Above  bool          `json:"above"` // the figure must stay above its limit
+	Worst  int           `json:"worst"`
+}

@@ -1,0 +1,195 @@
+// Package tip answers whether a bed that empties itself does so: what line, cylinder or hands bear at every angle,
+// whether the load slides, whether the trailer stands meanwhile, and what holds the bed up. Formulas:
+// docs/method/tip.md.
+package tip
+
+import (
+	"math"
+	"strings"
+
+	"zygonos/core/plan"
+	"zygonos/core/rig"
+	"zygonos/core/sums/tipping"
+)
+
+// Stage under which the findings stand.
+const Stage = "body"
+
+// steps of a sweep from down to its stop.
+const steps = 200
+
+// deckUp is how high the bed's own centre lies over the deck, m (practice, C).
+const deckUp = 0.05
+
+// Setup is a bed ready to be tipped.
+type Setup struct {
+	r    *rig.Rig
+	t    *plan.Tipping
+	gear tipping.Gear
+	stop float64 // rad
+
+	heavy  []tipping.Weight // bed and load at their most
+	likely []tipping.Weight // as they are most likely
+	loads  []int            // items on the bed
+	Swept  []tipping.Force  // from down to the stop; to where it sticks or does not reach
+	err    error            // why it does not reach farther
+	peak   int              // of Swept, where the pull is most
+	up     tipping.Vec      // of the ground under the deck's front edge
+}
+
+// vec is a spot as the mechanics count it.
+func vec(s plan.TipSpot) tipping.Vec { return tipping.Vec{X: float64(s.Back), Z: float64(s.Up)} }
+
+var kinds = map[plan.TipBy]tipping.Kind{
+	plan.TipByMast: tipping.Line, plan.TipBySwing: tipping.Swing, plan.TipByCylinder: tipping.Cylinder,
+	plan.TipByLever: tipping.Lever, plan.TipByHand: tipping.Hand,
+}
+
+// gearOf is what raises a bed.
+func gearOf(t *plan.Tipping) tipping.Gear {
+	return tipping.Gear{
+		Kind: kinds[t.By], Hinge: vec(t.Hinge), Pick: vec(t.Pick), Top: vec(t.Top), Foot: vec(t.Foot),
+		Drum: vec(t.Drum), Knee: vec(t.Knee),
+	}
+}
+
+// New is a rig's bed; nil where none is told, or deck and bed are not known so far that it can be swept.
+func New(r *rig.Rig) *Setup {
+	if r == nil || r.Trailer.Tipping == nil {
+		return nil
+	}
+	t := r.Trailer.Tipping
+	if t.Mass == nil || t.Stop == nil || r.DeckFront == nil || r.Trailer.DeckLength == nil || kinds[t.By] == 0 && t.By != plan.TipByMast {
+		return nil
+	}
+	s := &Setup{r: r, t: t, gear: gearOf(t), stop: *t.Stop}
+	from := 0.0
+	if t.From != nil {
+		from = float64(*t.From)
+	}
+	long := r.DeckLength()
+	middle := tipping.Vec{X: (from + long) / 2, Z: deckUp}
+	m := t.Mass.Range(r.Plan).Floats()
+	s.heavy = append(s.heavy, tipping.Weight{Kg: m.High, Centre: middle})
+	s.likely = append(s.likely, tipping.Weight{Kg: m.Nominal, Centre: middle})
+	front, deck := r.DeckFront.Nominal, r.DeckHeight()
+	for i := range r.Items {
+		it := &r.Items[i]
+		if it.Mass == nil || it.Part || !strings.HasPrefix(it.Path, "/loads/") {
+			continue
+		}
+		at := tipping.Vec{X: it.X - front, Z: it.Z - deck}
+		if at.X < from || at.X > long {
+			continue
+		}
+		s.loads = append(s.loads, i)
+		s.heavy = append(s.heavy, tipping.Weight{Kg: it.Mass.High, Centre: at})
+		s.likely = append(s.likely, tipping.Weight{Kg: it.Mass.Nominal, Centre: at})
+	}
+	s.sweep()
+	return s
+}
+
+// sweep holds the bed at every angle, the whole load on it: one that sticks stays to the end.
+func (s *Setup) sweep() {
+	s.Swept = make([]tipping.Force, 0, steps+1)
+	for i := range steps + 1 {
+		f, err := s.gear.Hold(s.heavy, s.stop*float64(i)/steps)
+		if err != nil {
+			s.err = err
+			return
+		}
+		if math.IsInf(f.Pull, 1) {
+			s.err = errSticks
+			return
+		}
+		if len(s.Swept) == 0 || f.Pull > s.Swept[s.peak].Pull {
+			s.peak = len(s.Swept)
+		}
+		s.Swept = append(s.Swept, f)
+	}
+}
+
+// most is the greatest pull over the whole way, N, and the angle at which it is; nought where it never moves.
+func (s *Setup) most() (pull, angle float64) {
+	if len(s.Swept) == 0 {
+		return 0, 0
+	}
+	return math.Max(0, s.Swept[s.peak].Pull), s.Swept[s.peak].Angle
+}
+
+// Efficiencies of a sheave (practice, B).
+const (
+	ballBearing  = 0.96
+	plainBearing = 0.90
+)
+
+// tackle is what tackle and leading sheaves give.
+func (s *Setup) tackle() float64 {
+	e := ballBearing
+	if s.t.Plain {
+		e = plainBearing
+	}
+	return tipping.Tackle(s.t.Parts, s.t.Leads, e)
+}
+
+// winds reports whether a line and a winch raise it.
+func (s *Setup) winds() bool { return s.t.By == plan.TipByMast || s.t.By == plan.TipBySwing }
+
+// pushes reports whether a cylinder does.
+func (s *Setup) pushes() bool { return s.t.By == plan.TipByCylinder || s.t.By == plan.TipByLever }
+
+// onDrum is the pull on the winch's drum, kg.
+func (s *Setup) onDrum(n float64) float64 { return n / tipping.Gravity / s.tackle() }
+
+// ball is the ball load with the bed at an angle, kg: what it is in the balance, less what goes to the rear,
+//
+//	B(θ) = B(0) − Σm·(x(θ) − x(0))/L
+func (s *Setup) ball(angle float64) (kg float64, ok bool) {
+	r := s.r
+	if r.Bears == nil || r.Axle == nil || !(r.Axle.Nominal > 0) {
+		return 0, false
+	}
+	return r.Bears.Ball.Nominal - s.back(angle)/r.Axle.Nominal, true
+}
+
+// back is by how much bed and load go to the rear, kg·m.
+func (s *Setup) back(angle float64) (sum float64) {
+	for _, w := range s.likely {
+		at := tipping.Vec{X: w.Centre.X - s.gear.Hinge.X, Z: w.Centre.Z - s.gear.Hinge.Z}
+		sum += w.Kg * (tipping.Turned(at, angle).X - at.X)
+	}
+	return sum
+}
+
+// risen is by how much they come up, kg·m.
+func (s *Setup) risen(angle float64) (sum float64) {
+	for _, w := range s.likely {
+		at := tipping.Vec{X: w.Centre.X - s.gear.Hinge.X, Z: w.Centre.Z - s.gear.Hinge.Z}
+		sum += w.Kg * (tipping.Turned(at, angle).Z - at.Z)
+	}
+	return sum
+}
+
+// tail is how high the bed's rear edge stands over the ground at an angle, m.
+func (s *Setup) tail(angle float64) float64 {
+	at := tipping.Vec{X: s.r.DeckLength() - s.gear.Hinge.X, Z: -s.gear.Hinge.Z}
+	return s.r.DeckHeight() + s.gear.Hinge.Z + tipping.Turned(at, angle).Z
+}
+
+// materials are the loose materials on the bed.
+func (s *Setup) materials() (ids []string, loose bool) {
+	for _, i := range s.loads {
+		l := s.r.Items[i].Load
+		if l == nil || l.Bulk == nil {
+			continue
+		}
+		ids, loose = append(ids, l.Bulk.Material), true
+	}
+	return ids, loose
+}
+
+// degrees of an angle.
+func degrees(rad float64) float64 { return rad * 180 / math.Pi }
+
+func radians(deg float64) float64 { return deg * math.Pi / 180 }
