@@ -18,6 +18,7 @@ import (
 
 	"zygonos/core/ask/deck"
 	"zygonos/core/ask/power"
+	"zygonos/core/ask/tip"
 	"zygonos/core/ask/wiring"
 	"zygonos/core/begin"
 	"zygonos/core/facts/catalogue"
@@ -73,6 +74,7 @@ type Reference struct {
 	Soils       []norms.Soil                        `json:"soils"`
 	Treads      []norms.Tread                       `json:"treads"`
 	Batteries   []norms.Battery                     `json:"batteries"`
+	Linings     []norms.Lining                      `json:"linings"`
 }
 
 func reference(c fiber.Ctx) error {
@@ -109,6 +111,7 @@ func reference(c fiber.Ctx) error {
 			norms.Soils,
 			norms.Treads,
 			norms.Batteries,
+			norms.Linings,
 		},
 	)
 }
@@ -525,6 +528,11 @@ type Flooring struct {
 // Shining is the harness under the switches that the key names; nil where there is none.
 type Shining struct {
 	Picture *wiring.Lit `json:"picture,omitempty"`
+}
+
+// Tilting is a bed over its whole angle; nil where none tips.
+type Tilting struct {
+	Tipped *tip.Tipped `json:"tipped,omitempty"`
 }
 
 // Powering is what draws on the battery on board, and the first test of electric brakes where it has them.

@@ -10,6 +10,7 @@ import (
 
 	"zygonos/core/ask/deck"
 	"zygonos/core/ask/power"
+	"zygonos/core/ask/tip"
 	"zygonos/core/ask/wiring"
 	"zygonos/core/lang/finding"
 	"zygonos/core/out/departure"
@@ -195,6 +196,15 @@ func init() { // a table that handlers name and that names handlers
 					out.Uses = b.Uses
 				}
 				return out
+			})},
+		{"POST", "/tipping", "A bed over its whole angle", Asking{}, Tilting{}, 0, "",
+			studied(func(_ context.Context, a *Asking) *Tilting {
+				review.Ready(a.Plan)
+				return &Tilting{tip.Show(rig.Resolve(a.Plan, a.Trailer, a.Outing))}
+			})},
+		{"POST", "/tip-search", "Places of mast or cylinder that take least", Asking{}, study.TipSearch{}, 0, "",
+			studied(func(ctx context.Context, a *Asking) *study.TipSearch {
+				return study.FindTip(ctx, a.Plan, a.Trailer, a.Outing)
 			})},
 		{"POST", "/faults", "What is wrong with the lamps by what was seen",
 			Searching{}, wiring.Diagnosis{}, 0, "", on((*server).faults)},

@@ -38,9 +38,9 @@ type Tipping struct {
 	Layers     int      `json:"layers,omitempty" is:"layers on the drum, 0..12"`
 	Ratio      *float64 `json:"ratio,omitempty" is:"ratio of the winch, >0..1000"`
 	Crank      *length  `json:"crank,omitempty" is:"length of the crank, >0..1"`
-	// electric: at its rating, and how fast its line runs then
-	Amps      *float64        `json:"amps,omitempty" is:"current in amperes, >0..1000"`
-	LineSpeed *quantity.Speed `json:"lineSpeed,omitempty" is:"line's speed, >0..5"`
+	// electric: at its rating, and how fast its line runs then, m/min
+	Amps      *float64 `json:"amps,omitempty" is:"current in amperes, >0..1000"`
+	LineSpeed *float64 `json:"lineSpeed,omitempty" is:"line's speed in metres a minute, >0..300"`
 	// what the line or strap may bear; years that a strap has been in the sun
 	LineMax  *mass    `json:"lineMax,omitempty" is:"line's limit"`
 	Strap    bool     `json:"strap,omitempty"`

@@ -24,6 +24,7 @@ import (
 	"zygonos/core/ask/sight"
 	"zygonos/core/ask/stance"
 	"zygonos/core/ask/sway"
+	"zygonos/core/ask/tip"
 	"zygonos/core/ask/towing"
 	"zygonos/core/ask/traction"
 	"zygonos/core/ask/wiring"
@@ -91,6 +92,7 @@ var Questions = []Question{
 	}, Rest: frame.Rest, Show: func(r *rig.Rig, rep *Report) { rep.Frame = frame.Whole(r) }, Ways: frame.Ways},
 	{Name: "power", Stage: power.Stage, Live: only(power.Check)},
 	{Name: "wiring", Stage: wiring.Stage, Live: only(wiring.Check), Rest: wiring.Rest},
+	{Name: "tip", Stage: tip.Stage, Live: only(tip.Check), Ticks: tip.Ticks},
 	{Name: "drawbar", Stage: rack.Stage, Live: only(drawbar.Check)},
 	{
 		Name:  "ramp",
@@ -131,6 +133,7 @@ var Stages = []string{
 	lashing.Stage,
 	frame.Stage,
 	wiring.Stage,
+	tip.Stage,
 	"road",
 }
 

@@ -4,6 +4,8 @@ import type {
   Diagnosis,
   Powering,
   Shining,
+  Tilting,
+  TipSearch,
   Arranged,
   Arranging,
   AxlePlace,
@@ -178,6 +180,8 @@ export const api = {
   shining: (asked: Asked, key: string) => json<Shining>('POST', '/shining', { ...asked, key }),
   faults: (asked: Asked, answers: Answer[], two: boolean) =>
     json<Diagnosis>('POST', '/faults', { ...asked, answers, two }),
+  tipping: (asked: Asked) => json<Tilting>('POST', '/tipping', asked),
+  tipSearch: (asked: Asked) => json<TipSearch>('POST', '/tip-search', asked),
   powering: (asked: Asked) => json<Powering>('POST', '/powering', asked),
   decking: (asked: Asked) => json<Flooring>('POST', '/decking', asked),
   cutting: (asked: Asked) => json<Cutting>('POST', '/cutting', asked),

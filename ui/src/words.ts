@@ -191,6 +191,13 @@ export const faceWords: Record<string, string> = {
   front: 'front side',
   rear: 'rear side',
 }
+export const tipWords: Record<string, string> = {
+  mast: 'A winch over a mast or roller',
+  swing: 'A winch over a mast that turns',
+  cylinder: 'A cylinder under the bed',
+  lever: 'A cylinder with a lever',
+  hand: 'Hands',
+}
 export const wireJointWords: Record<string, string> = {
   crimp: 'crimped and sealed',
   solder: 'soldered',

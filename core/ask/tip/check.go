@@ -29,6 +29,7 @@ const (
 	CodeSide   = "tip.side"
 	CodeProp   = "tip.prop"
 	CodeTime   = "tip.time"
+	CodeMast   = "tip.mast"
 )
 
 // errSticks is a bed that no pull moves on.
@@ -84,7 +85,7 @@ func Check(r *rig.Rig) []finding.Finding {
 		return append(out, s.prop())
 	}
 	out = append(out, s.pull()...)
-	for _, ask := range []func() (finding.Finding, bool){s.stroke, s.slide, s.gate, s.low, s.balance, s.side, s.time} {
+	for _, ask := range []func() (finding.Finding, bool){s.stroke, s.mast, s.slide, s.gate, s.low, s.balance, s.side, s.time} {
 		if f, is := ask(); is {
 			out = append(out, f)
 		}
@@ -310,6 +311,33 @@ func (s *Setup) layer() float64 {
 	return (d + t) / (d + float64(2*s.t.Layers-1)*t)
 }
 
+// mast says what a fixed mast bears at its top and as a moment at its foot, where it is greatest: the line to the bed, and
+// the drum's part of it down along the mast. Its own strength is not judged: the frame's members are.
+func (s *Setup) mast() (finding.Finding, bool) {
+	f := s.base(CodeMast, "What the mast bears", "foot")
+	f.Gate = finding.GateCut
+	if s.t.By != plan.TipByMast || s.t.Foot == s.t.Top {
+		return f, false
+	}
+	top, foot := vec(s.t.Top), vec(s.t.Foot)
+	long := math.Hypot(top.X-foot.X, top.Z-foot.Z)
+	worst, along := 0.0, 0.0
+	for i := range s.Swept {
+		h := &s.Swept[i]
+		// across the mast by its lever, and along it with the line that comes down
+		moment := math.Abs((top.X-foot.X)*h.Foot.Z - (top.Z-foot.Z)*h.Foot.X)
+		if moment > worst {
+			worst = moment
+			along = -(h.Foot.X*(top.X-foot.X)+h.Foot.Z*(top.Z-foot.Z))/long + h.Pull/s.tackle()
+		}
+	}
+	f.Figure = finding.Exactly(quantity.KindMass, worst/tipping.Gravity)
+	f.Says = said.Say(
+		"Where it bends most the mast's foot bears a moment as of % at one metre, and % along it. Draw the mast as a member, a stay or a deep foot to it.",
+		said.Mass(worst/tipping.Gravity), said.Mass(math.Max(0, along)/tipping.Gravity))
+	return f, true
+}
+
 // stroke holds a cylinder's lengths against those of its triangle.
 func (s *Setup) stroke() (finding.Finding, bool) {
 	f := s.base(CodeStroke, "The cylinder's stroke", "open")
@@ -524,7 +552,7 @@ func (s *Setup) Takes() (seconds, hours float64, ok bool) {
 		way, pull := math.Abs(b.Long-a.Long), math.Max(0, (a.Pull+b.Pull)/2)
 		var dt, share, amps float64
 		if winds {
-			dt = way * float64(max(1, t.Parts)) / float64(*t.LineSpeed)
+			dt = way * float64(max(1, t.Parts)) / (*t.LineSpeed / 60)
 			share, amps = s.onDrum(pull)/float64(*t.WinchLifts), *t.Amps
 		} else {
 			area := math.Pi / 4 * float64(*t.Bore) * float64(*t.Bore)

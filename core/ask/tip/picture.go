@@ -210,7 +210,7 @@ func spots(t *plan.Tipping) []spotOf {
 	hinge, pick := spotOf{"hinge", "hinge", &t.Hinge}, spotOf{"pick", "pick-up", &t.Pick}
 	switch t.By {
 	case plan.TipByMast:
-		return []spotOf{hinge, pick, {"top", "mast’s top", &t.Top}}
+		return []spotOf{hinge, pick, {"top", "mast’s top", &t.Top}, {"foot", "mast’s foot", &t.Foot}}
 	case plan.TipBySwing:
 		return []spotOf{hinge, pick, {"top", "mast’s top", &t.Top}, {"foot", "mast’s foot", &t.Foot}, {"drum", "winch", &t.Drum}}
 	case plan.TipByCylinder:
@@ -236,6 +236,7 @@ func lines(f *tipping.State, t *plan.Tipping, p placer) (out []scene.Shape) {
 	foot, drum := vec(t.Foot), vec(t.Drum)
 	switch t.By {
 	case plan.TipByMast:
+		add("tip-bar", foot, f.Top)
 		add("tip-line", f.Pick, f.Top)
 	case plan.TipBySwing:
 		add("tip-bar", foot, f.Top)

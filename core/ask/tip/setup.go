@@ -7,6 +7,7 @@ import (
 	"math"
 	"strings"
 
+	"zygonos/core/lang/finding"
 	"zygonos/core/plan"
 	"zygonos/core/rig"
 	"zygonos/core/sums/tipping"
@@ -34,7 +35,6 @@ type Setup struct {
 	Swept  []tipping.Force  // from down to the stop; to where it sticks or does not reach
 	err    error            // why it does not reach farther
 	peak   int              // of Swept, where the pull is most
-	up     tipping.Vec      // of the ground under the deck's front edge
 }
 
 // vec is a spot as the mechanics count it.
@@ -193,3 +193,29 @@ func (s *Setup) materials() (ids []string, loose bool) {
 func degrees(rad float64) float64 { return rad * 180 / math.Pi }
 
 func radians(deg float64) float64 { return deg * math.Pi / 180 }
+
+// Peak is the greatest pull on the drum, the cylinder or the hands over the whole way, kg; ok is false where the bed does not
+// come up to its stop.
+func (s *Setup) Peak() (kg float64, ok bool) {
+	n, _ := s.most()
+	if s.err != nil || len(s.Swept) == 0 {
+		return 0, false
+	}
+	if s.winds() {
+		return s.onDrum(n), true
+	}
+	return n / tipping.Gravity, true
+}
+
+// With is the same bed with the same load on other gear.
+func (s *Setup) With(t *plan.Tipping) *Setup {
+	out := &Setup{r: s.r, t: t, gear: gearOf(t), stop: s.stop, heavy: s.heavy, likely: s.likely, loads: s.loads}
+	out.sweep()
+	return out
+}
+
+// Within reports whether its cylinder reaches from down to the stop.
+func (s *Setup) Within() bool {
+	f, told := s.stroke()
+	return !told || f.Outcome != finding.Fails
+}

@@ -142,9 +142,25 @@ func TestRunsOver(t *testing.T) {
 	}
 }
 
+// A mast by hand, the bed down: the line's force on its top, its lever about the foot, and two parts less one that comes down.
+func TestMast(t *testing.T) {
+	doc := strings.Replace(mast, `"foot":{"back":0,"up":0}`, `"foot":{"back":0.1,"up":-0.1}`, 1)
+	s := tip.New(bed(t, doc))
+	f := sample.Find(t, tip.Check(bed(t, doc)), tip.CodeMast)
+	worst := 0.0
+	for i := range s.Swept {
+		h := &s.Swept[i] // a mast that stands straight: the horizontal part of the line at 2.7 m
+		dx, dz := h.Pick.X-0.1, h.Pick.Z-2.6
+		worst = math.Max(worst, math.Abs(h.Pull*dx/math.Hypot(dx, dz)*2.7))
+	}
+	if math.Abs(f.Figure.Value*9.80665-worst) > 1e-6*worst {
+		t.Errorf("%v N·m, want %v", f.Figure.Value*9.80665, worst)
+	}
+}
+
 // A tip's time and current by hand: the line's way times two parts over its speed; the pack's volume over its flow.
 func TestTakes(t *testing.T) {
-	s := tip.New(bed(t, strings.Replace(mast, `"parts":2`, `"parts":2,"amps":80,"lineSpeed":0.03`, 1)))
+	s := tip.New(bed(t, strings.Replace(mast, `"parts":2`, `"parts":2,"amps":80,"lineSpeed":1.8`, 1)))
 	first, last := s.Swept[0], s.Swept[len(s.Swept)-1]
 	seconds, hours, ok := s.Takes()
 	want := (first.Long - last.Long) * 2 / 0.03
@@ -163,12 +179,12 @@ func TestTakes(t *testing.T) {
 // The picture has a step for every fourth angle, its curves as many values; without a bed's weight the places alone.
 func TestShow(t *testing.T) {
 	p := tip.Show(bed(t, mast))
-	if len(p.Angles) != 51 || len(p.Curves) != 2 || len(p.Curves[0].Curve.Values) != 51 || len(p.View.Handles) != 6 || p.Worst != p.Curves[0].Curve.Worst {
+	if len(p.Angles) != 51 || len(p.Curves) != 2 || len(p.Curves[0].Curve.Values) != 51 || len(p.View.Handles) != 8 || p.Worst != p.Curves[0].Curve.Worst {
 		t.Errorf("%d angles, %d curves, %d handles", len(p.Angles), len(p.Curves), len(p.View.Handles))
 	}
 	p = tip.Show(bed(t, strings.Replace(mast, `"stop":0.8,`, ``, 1)))
-	if len(p.Angles) != 0 || len(p.View.Handles) != 6 {
-		t.Errorf("%+v", p)
+	if len(p.Angles) != 0 || len(p.View.Handles) != 8 {
+		t.Errorf("%d angles, %d handles", len(p.Angles), len(p.View.Handles))
 	}
 	if tip.Show(bed(t, mast, "/trailers/t/tipping", "-")) != nil {
 		t.Error("no bed is shown")

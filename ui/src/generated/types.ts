@@ -52,6 +52,8 @@ export interface Carried {
   Stretched?: Stretched;
   Taking?: Taking;
   TiePlan?: TiePlan;
+  Tilting?: Tilting;
+  TipSearch?: TipSearch;
   Tow?: Tow;
 }
 export interface Arranging {
@@ -730,6 +732,7 @@ export interface Trailer {
   tiePoints?: {
     [k: string]: TiePoint;
   };
+  tipping?: Tipping;
   track?: LengthEstimate;
   travel?: number;
   turnTo?: number;
@@ -979,6 +982,54 @@ export interface TiePoint {
   kind?: string;
   order: number;
   rating?: number;
+}
+export interface Tipping {
+  amps?: number;
+  bore?: number;
+  brake?: boolean;
+  by: string;
+  chain?: boolean;
+  closed?: number;
+  crank?: number;
+  drum: TipSpot;
+  drumAcross?: number;
+  flow?: number;
+  foot: TipSpot;
+  from?: number;
+  frozen?: boolean;
+  gateOpens?: number;
+  hinge: TipSpot;
+  inTheSun?: number;
+  knee: TipSpot;
+  layers?: number;
+  leads?: number;
+  lifting?: boolean;
+  lineMax?: number;
+  lineSpeed?: number;
+  lineThick?: number;
+  lining?: string;
+  lumps?: number;
+  mass?: MassEstimate;
+  open?: number;
+  packAmps?: number;
+  parts?: number;
+  pick: TipSpot;
+  plain?: boolean;
+  pressure?: number;
+  prop?: boolean;
+  propMax?: number;
+  ratio?: number;
+  slope?: number;
+  stop?: number;
+  strap?: boolean;
+  top: TipSpot;
+  unhitched?: boolean;
+  wet?: boolean;
+  winchLifts?: number;
+}
+export interface TipSpot {
+  back: number;
+  up: number;
 }
 export interface Wiring {
   brakeWire?: number;
@@ -1594,6 +1645,7 @@ export interface Reference {
   hinged: Hinged[];
   hitches: HitchClass[];
   inspections: Inspection[];
+  linings: Lining[];
   linkGrades: LinkGrade[];
   loads: LoadKind[];
   materials: Material[];
@@ -1701,6 +1753,12 @@ export interface Inspection {
   id: string;
   look: string;
   repair: string;
+}
+export interface Lining {
+  high: number;
+  id: string;
+  low: number;
+  name: string;
 }
 export interface LinkGrade {
   id: string;
@@ -2517,6 +2575,33 @@ export interface TiedSo {
   name: string;
   says: Sentence;
   straps: number;
+}
+export interface Tilting {
+  tipped?: Tipped;
+}
+export interface Tipped {
+  angles: TipStep[];
+  bed: Shape[];
+  care: string[];
+  curves: TipCurve[];
+  hinge: Point;
+  says: Sentence;
+  view: View;
+  worst: number;
+}
+export interface TipStep {
+  angle: number;
+  lines: Shape[];
+}
+export interface TipCurve {
+  curve: Curve;
+  name: string;
+}
+export interface TipSearch {
+  says: Sentence;
+  tried: number;
+  ways: Variant[];
+  whole: boolean;
 }
 export interface Tow {
   ballSize?: string;

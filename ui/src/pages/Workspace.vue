@@ -63,7 +63,7 @@ useEventListener(document, 'keydown', (e) => {
     workspace.setAt('/units', workspace.locale.units === 'metric' ? 'imperial' : 'metric', 'change units')
   else if (e.key === 'Escape') workspace.hide()
   else if (/^[0-9]$/.test(e.key)) {
-    const stage = stages[(Number(e.key) + 9) % 10] // the tenth is at 0
+    const stage = e.key === '0' ? stageOf('road') : stages[Number(e.key) - 1]
     if (stage) void router.push(`/plan/${props.id}/${stage.id}`)
   }
 })

@@ -1,6 +1,7 @@
 // The stages of the work in their groups: rail, keys, headings and pages read them here.
 import {
   ArrowTrendingUpIcon,
+  ArrowUpTrayIcon,
   Bars4Icon,
   BoltIcon,
   ClipboardDocumentCheckIcon,
@@ -100,6 +101,12 @@ export const groups: Group[] = [
         name: 'Wiring',
         icon: BoltIcon,
         page: defineAsyncComponent(() => import('./WiringStage.vue')),
+      },
+      {
+        id: 'body',
+        name: 'Body',
+        icon: ArrowUpTrayIcon,
+        page: defineAsyncComponent(() => import('./BodyStage.vue')),
       },
     ],
   },

@@ -1,0 +1,53 @@
+package begin
+
+import (
+	"math"
+
+	"zygonos/core/lang/finding"
+	"zygonos/core/lang/quantity"
+	"zygonos/core/plan"
+)
+
+// What a bed that tips begins with (practice, C); every place can be taken and moved.
+const (
+	tipStop   = 45 * math.Pi / 180
+	tipBed    = 35.0 // kg a m² of a steel floor with its sides
+	tipUnder  = 0.12 // m that the hinge lies under the deck
+	tipBehind = 0.35 // m that it lies behind the axle
+	tipRoom   = 1.15 // times the height at which the line would point through the hinge at the stop
+)
+
+// tip lays the places of a bed's gear out for a deck; Kind names what raises it.
+func tip(p *plan.Plan, q *Asked) ([]finding.Op, error) {
+	long, wide := deck(p, q.Trailer)
+	t := p.Trailers[q.Trailer]
+	l := float64(long)
+	hinge := l - 0.15
+	if t.CouplingToAxle != nil && t.CouplingToDeck != nil {
+		behind := float64(t.CouplingToAxle.Value-t.CouplingToDeck.Value) + tipBehind
+		hinge = math.Max(l/2, math.Min(hinge, behind))
+	}
+	spot := func(back, up float64) plan.TipSpot { return plan.TipSpot{Back: mm(back), Up: mm(up)} }
+	n := plan.Tipping{
+		By: plan.TipBy(q.Kind), Hinge: spot(hinge, -tipUnder), Stop: new(tipStop), Prop: true,
+		Mass: &plan.MassEstimate{Value: quantity.Mass(math.Round(l * float64(wide) * tipBed)), How: plan.Guessed},
+	}
+	switch n.By {
+	case plan.TipBySwing:
+		n.Pick, n.Foot, n.Parts = spot(0.3*hinge, 0), spot(0.1, 0), 2
+		n.Top, n.Drum = spot(0.45*hinge, 0.9*hinge), spot(-0.6, 0.1)
+	case plan.TipByCylinder:
+		n.Pick, n.Foot = spot(0.45*hinge, -0.05), spot(0.2*hinge, -0.35)
+	case plan.TipByLever:
+		n.Pick, n.Foot, n.Top = spot(0.45*hinge, -0.05), spot(0.75*hinge, -0.2), spot(0.3*hinge, -0.25)
+		n.Knee, n.Drum = spot(0.5*hinge, -0.1), spot(0.1*hinge, -0.3)
+	case plan.TipByHand:
+		n.Pick = spot(0.05, 0)
+	default: // nobody said: as most begin
+		n.By, n.Pick, n.Parts = plan.TipByMast, spot(0.05, 0), 2
+		n.Foot = spot(0, -tipUnder)
+		x := 0.45 * hinge
+		n.Top = spot(x, (hinge-x)*math.Tan(tipStop)*tipRoom)
+	}
+	return []finding.Op{add("/trailers/"+q.Trailer+"/tipping", n)}, nil
+}

@@ -1,0 +1,48 @@
+<script setup lang="ts">
+// The body: a bed that empties itself.
+import { computed, ref } from 'vue'
+import ChoiceField from '@/fields/ChoiceField.vue'
+import { useWorkspace } from '@/stores/workspace'
+import { choices, tipWords } from '@/words'
+import TipPanel from './body/TipPanel.vue'
+
+const workspace = useWorkspace()
+const trailer = computed(() => workspace.plan?.trailers[workspace.trailer])
+const by = ref('mast')
+const failure = ref('')
+async function start() {
+  failure.value = ''
+  try {
+    await workspace.begin('tip', 'a bed that tips', by.value)
+  } catch (e) {
+    failure.value = e instanceof Error ? e.message : String(e)
+  }
+}
+</script>
+
+<template>
+  <section class="relative flex flex-col gap-2 xl:overflow-auto" aria-label="Body" tabindex="-1">
+    <div v-if="!trailer?.tipping" class="plate p-4" data-body-start>
+      <h2 class="text-lg font-bold">A bed that empties itself</h2>
+      <p class="mt-1 max-w-2xl">
+        See what winch, cylinder or hands bear at every angle, whether the load slides, and whether the
+        trailer stands meanwhile, before anything is welded.
+      </p>
+      <div class="mt-3 grid max-w-xl items-end gap-3 sm:grid-cols-2">
+        <ChoiceField
+          label="It is raised by"
+          :value="by"
+          :options="choices(tipWords)"
+          @chosen="by = $event || 'mast'"
+        />
+        <button class="act-main" :disabled="!trailer" @click="start">Lay it out</button>
+      </div>
+      <p v-if="failure" class="text-fails mt-2 font-semibold" role="alert">{{ failure }}</p>
+    </div>
+    <TipPanel v-else />
+    <p v-if="trailer?.tipping" class="text-soft px-1 text-sm">
+      A bed raised by a motor is machinery in the eyes of EU law, built for oneself too: it asks for its own
+      assessment. Have welds of hinge and mast looked at by a competent welder.
+    </p>
+  </section>
+</template>

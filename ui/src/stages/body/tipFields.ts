@@ -1,0 +1,116 @@
+// What is entered of a bed that tips, in its groups.
+import { where, type PlanField } from '@/fields/planField'
+import type { Tipping } from '@/generated/types'
+import { useReference } from '@/stores/reference'
+import { choices, tipWords } from '@/words'
+
+export interface FieldGroup {
+  name: string
+  open: boolean
+  fields: PlanField[]
+}
+
+const spot = (at: string, name: string): PlanField[] => [
+  { at: `tipping/${at}/back`, label: `${name}, behind the front` },
+  { at: `tipping/${at}/up`, label: 'over the deck' },
+]
+
+export function groupsOf(t: Tipping | undefined): FieldGroup[] {
+  if (!t) return []
+  const reference = useReference()
+  const winds = t.by === 'mast' || t.by === 'swing'
+  const pushes = t.by === 'cylinder' || t.by === 'lever'
+  return [
+    {
+      name: 'Bed and stop',
+      open: true,
+      fields: [
+        { at: 'tipping/by', label: 'It is raised by', options: choices(tipWords) },
+        { at: 'tipping/mass', label: 'The bed itself weighs' },
+        { at: 'tipping/stop', label: 'It stops at' },
+        { at: 'tipping/from', label: 'It begins behind the front', hint: '0' },
+        { at: 'tipping/chain', label: 'A limit chain', on: true },
+        { at: 'tipping/prop', label: 'A prop stands under it', on: true },
+        ...where(t.prop, { at: 'tipping/propMax', label: 'The prop bears' }),
+        { at: 'tipping/unhitched', label: 'It tips unhitched too', on: true },
+        { at: 'tipping/slope', label: 'Ground across', hint: '3°' },
+      ],
+    },
+    {
+      name: 'Places',
+      open: false,
+      fields: [
+        ...spot('hinge', 'Hinge'),
+        ...spot('pick', t.by === 'hand' ? 'Hands' : 'Pick-up on the bed'),
+        ...where(winds, ...spot('top', 'Mast’s top or roller'), ...spot('foot', 'Mast’s foot')),
+        ...where(t.by === 'swing', ...spot('drum', 'Winch')),
+        ...where(t.by === 'cylinder', ...spot('foot', 'Cylinder’s foot')),
+        ...where(
+          t.by === 'lever',
+          ...spot('foot', 'Lever’s foot'),
+          ...spot('top', 'Lever’s end'),
+          ...spot('knee', 'Cylinder’s head'),
+          ...spot('drum', 'Cylinder’s foot'),
+        ),
+      ],
+    },
+    ...where2(winds, {
+      name: 'Winch and line',
+      open: true,
+      fields: [
+        { at: 'tipping/winchLifts', label: 'The winch lifts, first layer' },
+        {
+          at: 'tipping/lifting',
+          label: 'It is rated',
+          ask: ['for lifting', 'for pulling alone'],
+          hint: 'not entered',
+        },
+        { at: 'tipping/brake', label: 'Let go, it', ask: ['holds', 'runs back'], hint: 'not entered' },
+        { at: 'tipping/parts', label: 'Parts of the tackle', whole: true, hint: '1' },
+        { at: 'tipping/leads', label: 'Leading sheaves', whole: true, hint: '0' },
+        { at: 'tipping/plain', label: 'Sheaves on plain bearings', on: true },
+        { at: 'tipping/drumAcross', label: 'Drum across' },
+        { at: 'tipping/lineThick', label: 'Line thick' },
+        { at: 'tipping/layers', label: 'Layers on the drum', whole: true, hint: '1' },
+        { at: 'tipping/lineMax', label: 'The line may bear' },
+        { at: 'tipping/strap', label: 'It is a strap', on: true },
+        ...where(t.strap, { at: 'tipping/inTheSun', label: 'Years in the sun' }),
+        { at: 'tipping/ratio', label: 'By hand: turns for one of the drum' },
+        { at: 'tipping/crank', label: 'Crank long' },
+        { at: 'tipping/amps', label: 'Electric: amperes at its rating' },
+        { at: 'tipping/lineSpeed', label: 'Line’s speed, m/min' },
+      ],
+    }),
+    ...where2(pushes, {
+      name: 'Cylinder and pack',
+      open: true,
+      fields: [
+        { at: 'tipping/bore', label: 'Bore' },
+        { at: 'tipping/pressure', label: 'The pack gives' },
+        { at: 'tipping/closed', label: 'Closed, between its eyes' },
+        { at: 'tipping/open', label: 'Open' },
+        { at: 'tipping/flow', label: 'Litres a minute' },
+        { at: 'tipping/packAmps', label: 'Amperes at that pressure' },
+      ],
+    }),
+    {
+      name: 'Load and tailgate',
+      open: false,
+      fields: [
+        {
+          at: 'tipping/lining',
+          label: 'The bed is lined with',
+          options: (reference.data?.linings ?? []).map((l) => ({ value: l.id, name: l.name })),
+          hint: 'not entered',
+        },
+        { at: 'tipping/wet', label: 'The load is wet', on: true },
+        { at: 'tipping/frozen', label: 'Frost', on: true },
+        { at: 'tipping/gateOpens', label: 'The tailgate opens' },
+        { at: 'tipping/lumps', label: 'Lumps as large as' },
+      ],
+    },
+  ]
+}
+
+/** A group that stands only where something is so. */
+const where2 = (so: boolean, group: FieldGroup): FieldGroup[] => (so ? [group] : [])
