@@ -171,3 +171,37 @@ func TestLamps(t *testing.T) {
 		}
 	}
 }
+
+// A battery on board begins with what the plan knows of that draws: the bed's winch, an outing's electric winch; a bed begins
+// in every way and can be swept at once.
+func TestPowerAndTip(t *testing.T) {
+	for _, kind := range []string{"mast", "swing", "cylinder", "lever", "hand"} {
+		p := sample.Plan(t)
+		ops, err := begin.Patch(p, &begin.Asked{What: "tip", Kind: kind, Trailer: "t"})
+		if err != nil {
+			t.Fatal(err)
+		}
+		q, err := plan.Apply(p, ops)
+		if err != nil || len(plan.Clean(q)) > 0 {
+			t.Fatalf("%s: %v", kind, err)
+		}
+		g := q.Trailers["t"].Tipping
+		if string(g.By) != kind || g.Mass == nil || g.Stop == nil {
+			t.Errorf("%s: %+v", kind, g)
+		}
+	}
+	p := sample.Plan(t, "/trailers/t/tipping", `{"by":"mast","hinge":{"back":2,"up":0},"pick":{"back":0,"up":0},"top":{"back":0,"up":1},"foot":{"back":0,"up":0},
+		"drum":{"back":0,"up":0},"knee":{"back":0,"up":0},"amps":70}`, "/outings/o/layouts/t/loading", `{"winch":{"back":-0.5,"up":0.5,"pull":900,"battery":70}}`)
+	ops, err := begin.Patch(p, &begin.Asked{What: "power", Trailer: "t"})
+	if err != nil {
+		t.Fatal(err)
+	}
+	q, err := plan.Apply(p, ops)
+	if err != nil || len(plan.Clean(q)) > 0 {
+		t.Fatal(err)
+	}
+	uses := q.Trailers["t"].Wiring.Power.Uses
+	if *uses["tipping"].Amps != 70 || *uses["winch"].Amps != 117 { // 0.13 A a kg
+		t.Errorf("%+v", uses)
+	}
+}

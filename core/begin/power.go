@@ -45,6 +45,13 @@ func power(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 		uses["winch"] = u
 		break
 	}
+	if n := t.Tipping; n != nil && (n.Amps != nil || n.PackAmps != nil) {
+		u := plan.PowerUse{Order: len(uses) + 1, Name: "tipping the bed", Amps: n.Amps, Times: new(1)}
+		if u.Amps == nil {
+			u.Amps = n.PackAmps
+		}
+		uses["tipping"] = u
+	}
 	path := "/trailers/" + q.Trailer + "/wiring"
 	if t.Wiring == nil {
 		return []finding.Op{add(path, plan.Wiring{Lamps: map[string]plan.Lamp{}, Power: &plan.Power{Uses: uses}})}, nil

@@ -124,7 +124,7 @@ func cases(m *model) []loadCase {
 	if c, ok := onTail(m); ok {
 		out = append(out, c)
 	}
-	return append(out, pulls(m)...)
+	return append(append(out, tipped(m)...), pulls(m)...)
 }
 
 // struck is the field of a bump on one wheel: on three points, ball and two wheels, the blow lifts the rig

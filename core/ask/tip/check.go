@@ -79,6 +79,11 @@ func Check(r *rig.Rig) []finding.Finding {
 	if s == nil {
 		return []finding.Finding{missing(r, t)}
 	}
+	if s.stays {
+		f := s.base(CodeGear, "How it tips", "by")
+		f.Says = said.Say("Nothing that is poured or piled is on the bed: it stays down on this outing, latched on both sides.")
+		return []finding.Finding{f, s.prop()}
+	}
 	gear := s.works()
 	out := []finding.Finding{gear}
 	if gear.Outcome == finding.Fails {

@@ -5,7 +5,6 @@ package tip
 
 import (
 	"math"
-	"strings"
 
 	"zygonos/core/lang/finding"
 	"zygonos/core/plan"
@@ -19,9 +18,6 @@ const Stage = "body"
 // steps of a sweep from down to its stop.
 const steps = 200
 
-// deckUp is how high the bed's own centre lies over the deck, m (practice, C).
-const deckUp = 0.05
-
 // Setup is a bed ready to be tipped.
 type Setup struct {
 	r    *rig.Rig
@@ -32,60 +28,25 @@ type Setup struct {
 	heavy  []tipping.Weight // bed and load at their most
 	likely []tipping.Weight // as they are most likely
 	loads  []int            // items on the bed
+	stays  bool             // down on this outing
 	Swept  []tipping.Force  // from down to the stop; to where it sticks or does not reach
 	err    error            // why it does not reach farther
 	peak   int              // of Swept, where the pull is most
 }
 
 // vec is a spot as the mechanics count it.
-func vec(s plan.TipSpot) tipping.Vec { return tipping.Vec{X: float64(s.Back), Z: float64(s.Up)} }
-
-var kinds = map[plan.TipBy]tipping.Kind{
-	plan.TipByMast: tipping.Line, plan.TipBySwing: tipping.Swing, plan.TipByCylinder: tipping.Cylinder,
-	plan.TipByLever: tipping.Lever, plan.TipByHand: tipping.Hand,
-}
-
-// gearOf is what raises a bed.
-func gearOf(t *plan.Tipping) tipping.Gear {
-	return tipping.Gear{
-		Kind: kinds[t.By], Hinge: vec(t.Hinge), Pick: vec(t.Pick), Top: vec(t.Top), Foot: vec(t.Foot),
-		Drum: vec(t.Drum), Knee: vec(t.Knee),
-	}
-}
+func vec(s plan.TipSpot) tipping.Vec { return rig.TipSpot(s) }
 
 // New is a rig's bed; nil where none is told, or deck and bed are not known so far that it can be swept.
 func New(r *rig.Rig) *Setup {
-	if r == nil || r.Trailer.Tipping == nil {
+	if r == nil {
 		return nil
 	}
-	t := r.Trailer.Tipping
-	if t.Mass == nil || t.Stop == nil || r.DeckFront == nil || r.Trailer.DeckLength == nil || kinds[t.By] == 0 && t.By != plan.TipByMast {
+	b := r.Tip()
+	if b == nil {
 		return nil
 	}
-	s := &Setup{r: r, t: t, gear: gearOf(t), stop: *t.Stop}
-	from := 0.0
-	if t.From != nil {
-		from = float64(*t.From)
-	}
-	long := r.DeckLength()
-	middle := tipping.Vec{X: (from + long) / 2, Z: deckUp}
-	m := t.Mass.Range(r.Plan).Floats()
-	s.heavy = append(s.heavy, tipping.Weight{Kg: m.High, Centre: middle})
-	s.likely = append(s.likely, tipping.Weight{Kg: m.Nominal, Centre: middle})
-	front, deck := r.DeckFront.Nominal, r.DeckHeight()
-	for i := range r.Items {
-		it := &r.Items[i]
-		if it.Mass == nil || it.Part || !strings.HasPrefix(it.Path, "/loads/") {
-			continue
-		}
-		at := tipping.Vec{X: it.X - front, Z: it.Z - deck}
-		if at.X < from || at.X > long {
-			continue
-		}
-		s.loads = append(s.loads, i)
-		s.heavy = append(s.heavy, tipping.Weight{Kg: it.Mass.High, Centre: at})
-		s.likely = append(s.likely, tipping.Weight{Kg: it.Mass.Nominal, Centre: at})
-	}
+	s := &Setup{r: r, t: b.Told, gear: b.Gear, stop: b.Stop, heavy: b.Heavy, likely: b.Likely, loads: b.Loads, stays: b.Stays}
 	s.sweep()
 	return s
 }
@@ -209,7 +170,7 @@ func (s *Setup) Peak() (kg float64, ok bool) {
 
 // With is the same bed with the same load on other gear.
 func (s *Setup) With(t *plan.Tipping) *Setup {
-	out := &Setup{r: s.r, t: t, gear: gearOf(t), stop: s.stop, heavy: s.heavy, likely: s.likely, loads: s.loads}
+	out := &Setup{r: s.r, t: t, gear: rig.TipGear(t), stop: s.stop, heavy: s.heavy, likely: s.likely, loads: s.loads}
 	out.sweep()
 	return out
 }

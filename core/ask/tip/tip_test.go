@@ -36,7 +36,7 @@ func TestPullByHand(t *testing.T) {
 	s := tip.New(r)
 	it := &r.Items[0]
 	x := it.X - r.DeckFront.Nominal
-	moment := it.Mass.High*(2.1-x) + 80*(2.1-1.25)
+	moment := it.Mass.High*(2.1-x+0.01) + 80*(2.1-1.25) // as far forward as its place allows
 	dx, dz := 0.1-0.05, 2.6-0.0
 	long := math.Hypot(dx, dz)
 	lever := (0.1*dx/long + (2.1-0.05)*dz/long) // r × u about the hinge: r = (−2.05, 0.1)
@@ -173,6 +173,14 @@ func TestTakes(t *testing.T) {
 	want = (last.Long - first.Long) * math.Pi / 4 * 0.0025 / (5.0 / 60000 * 0.85)
 	if math.Abs(seconds-want) > 1e-9*want {
 		t.Errorf("%v s, want %v", seconds, want)
+	}
+}
+
+// A tank on the bed is not tipped.
+func TestStaysDown(t *testing.T) {
+	all := tip.Check(bed(t, mast, "/loads/l", `{"order":1,"name":"Tank","mass":{"value":90,"how":"weighed"},"size":{},"centre":{}}`))
+	if len(all) != 2 || all[0].Outcome != finding.Holds || !strings.Contains(all[0].Says.Text(quantity.Locale{}), "stays down") {
+		t.Errorf("%d findings, %s", len(all), all[0].Says.Text(quantity.Locale{}))
 	}
 }
 
