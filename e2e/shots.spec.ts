@@ -106,6 +106,7 @@ test('body', async ({ page }) => {
   await settled(page)
   await studied(page)
   await page.getByLabel('Angle of the bed').fill('28')
+  await page.getByLabel('Angle of the bed').blur()
   await page.evaluate(() => document.fonts.ready)
   await page.screenshot({ path: file('body') })
 })

@@ -29,6 +29,8 @@ type Tipping struct {
 	Parts int  `json:"parts,omitempty" is:"parts of the tackle, 0..8"`
 	Leads int  `json:"leads,omitempty" is:"leading sheaves, 0..6"`
 	Plain bool `json:"plain,omitempty"`
+	// the mast is two posts beside the bed
+	Beside bool `json:"beside,omitempty"`
 	// the winch: what it lifts on its first layer, whether it is rated for lifting, whether its brake holds by itself
 	WinchLifts *mass    `json:"winchLifts,omitempty" is:"rating of the winch"`
 	Lifting    *bool    `json:"lifting,omitempty"`

@@ -144,7 +144,7 @@ func TestRunsOver(t *testing.T) {
 
 // A mast by hand, the bed down: the line's force on its top, its lever about the foot, and two parts less one that comes down.
 func TestMast(t *testing.T) {
-	doc := strings.Replace(mast, `"foot":{"back":0,"up":0}`, `"foot":{"back":0.1,"up":-0.1}`, 1)
+	doc := strings.Replace(mast, `"foot":{"back":0,"up":0}`, `"foot":{"back":0.1,"up":-0.1}`, 1) + `,"beside":true`
 	s := tip.New(bed(t, doc))
 	f := sample.Find(t, tip.Check(bed(t, doc)), tip.CodeMast)
 	worst := 0.0
@@ -155,6 +155,15 @@ func TestMast(t *testing.T) {
 	}
 	if math.Abs(f.Figure.Value*9.80665-worst) > 1e-6*worst {
 		t.Errorf("%v N·m, want %v", f.Figure.Value*9.80665, worst)
+	}
+	// one that stands 0.3 m behind the bed's front, 2.6 m high: the front edge (2.1 m from the hinge) stands over it from
+	// the start; beside the bed it may
+	inside := strings.Replace(strings.Replace(mast, `"foot":{"back":0,"up":0}`, `"foot":{"back":0.3,"up":-0.1}`, 1), `"top":{"back":0.1`, `"top":{"back":0.3`, 1)
+	if f := sample.Find(t, tip.Check(bed(t, inside)), tip.CodeMast); f.Outcome != finding.Tight || f.Figure.Value != 0 {
+		t.Errorf("through the bed: %s %v", f.Outcome, f.Figure)
+	}
+	if f := sample.Find(t, tip.Check(bed(t, inside+`,"beside":true`)), tip.CodeMast); f.Outcome != finding.Holds {
+		t.Errorf("beside the bed: %s", f.Outcome)
 	}
 }
 

@@ -985,6 +985,7 @@ export interface TiePoint {
 }
 export interface Tipping {
   amps?: number;
+  beside?: boolean;
   bore?: number;
   brake?: boolean;
   by: string;

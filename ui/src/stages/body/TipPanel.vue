@@ -4,7 +4,6 @@ import { TrashIcon } from '@heroicons/vue/20/solid'
 import { useElementSize } from '@vueuse/core'
 import { computed, ref, useTemplateRef, watch } from 'vue'
 import { api } from '@/api'
-import OutcomeMark from '@/checks/OutcomeMark.vue'
 import SceneShape from '@/drawing/SceneShape.vue'
 import SceneView from '@/drawing/SceneView.vue'
 import PlanFields from '@/fields/PlanFields.vue'
@@ -22,7 +21,6 @@ const { data, failure } = useStudy(api.tipping)
 const tipped = computed(() => data.value?.tipped)
 const base = computed(() => `/trailers/${workspace.trailer}`)
 const tipping = computed(() => workspace.plan?.trailers[workspace.trailer]?.tipping)
-const checks = computed(() => workspace.report?.findings.filter((f) => f.code.startsWith('tip.')) ?? [])
 const groups = computed(() => groupsOf(tipping.value))
 
 const at = ref(0)
@@ -35,7 +33,7 @@ const size = useElementSize(box)
 const width = computed(() => (view.value ? view.value.max[0] - view.value.min[0] : 1))
 const height = computed(() => (view.value ? view.value.max[1] - view.value.min[1] : 1))
 const scale = computed(() =>
-  Math.max(30, Math.min(((size.width.value || 300) - 4) / width.value, 420 / height.value)),
+  Math.max(30, Math.min(((size.width.value || 300) - 4) / width.value, 330 / height.value)),
 )
 /** The curves run over the whole width, from down on the left to the stop on the right. */
 const places = computed(() =>
@@ -77,9 +75,6 @@ watch(tipping, () => (found.value = undefined))
       </button>
     </div>
     <p v-if="failure" class="text-fails" role="alert">{{ failure }}</p>
-    <ul v-if="tipped" class="border-tight my-2 border-l-4 pl-3 text-lg font-semibold" data-care>
-      <li v-for="c in tipped.care" :key="c">{{ c }}</li>
-    </ul>
     <div ref="box" class="w-full overflow-hidden">
       <template v-if="view && tipped">
         <div class="relative" :style="{ width: `${width * scale}px` }">
@@ -101,15 +96,6 @@ watch(tipping, () => (found.value = undefined))
           </svg>
           <SceneView class="relative" :view="view" :scale="scale" />
         </div>
-        <DriveCurve
-          v-for="c in tipped.curves"
-          :key="c.name"
-          :name="c.name"
-          :curve="c.curve"
-          :places="places"
-          :at="at"
-          :width="width * scale"
-        />
       </template>
     </div>
     <div v-if="tipped?.angles.length" class="no-print mt-2 flex flex-wrap items-center gap-2">
@@ -133,11 +119,20 @@ watch(tipping, () => (found.value = undefined))
     <p v-else-if="tipped" class="text-soft mt-1 text-sm">
       Take the places on the drawing, or type them below; then the bed can be raised.
     </p>
-    <ul v-if="checks.length" class="mt-3">
-      <li v-for="f in checks" :key="f.code" class="flex items-start gap-2 py-1 leading-snug">
-        <OutcomeMark :outcome="f.outcome" class="mt-0.5" /><span>{{ say(f.says) }}</span>
-      </li>
+    <ul v-if="tipped" class="border-tight my-2 border-l-4 pl-3 text-lg font-semibold" data-care>
+      <li v-for="c in tipped.care" :key="c">{{ c }}</li>
     </ul>
+    <div v-if="tipped" class="overflow-hidden">
+      <DriveCurve
+        v-for="c in tipped.curves"
+        :key="c.name"
+        :name="c.name"
+        :curve="c.curve"
+        :places="places"
+        :at="at"
+        :width="width * scale"
+      />
+    </div>
     <FoldedPart v-for="g in groups" :key="g.name" class="no-print mt-2" :open="g.open">
       <template #heading
         ><b>{{ g.name }}</b></template

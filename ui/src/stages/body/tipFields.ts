@@ -66,6 +66,7 @@ export function groupsOf(t: Tipping | undefined): FieldGroup[] {
           hint: 'not entered',
         },
         { at: 'tipping/brake', label: 'Let go, it', ask: ['holds', 'runs back'], hint: 'not entered' },
+        ...where(t.by === 'mast', { at: 'tipping/beside', label: 'Two posts beside the bed', on: true }),
         { at: 'tipping/parts', label: 'Parts of the tackle', whole: true, hint: '1' },
         { at: 'tipping/leads', label: 'Leading sheaves', whole: true, hint: '0' },
         { at: 'tipping/plain', label: 'Sheaves on plain bearings', on: true },

@@ -3,7 +3,6 @@
 import { PlusIcon, TrashIcon } from '@heroicons/vue/20/solid'
 import { computed, ref } from 'vue'
 import { api } from '@/api'
-import OutcomeMark from '@/checks/OutcomeMark.vue'
 import PlanFields from '@/fields/PlanFields.vue'
 import { where, type PlanField } from '@/fields/planField'
 import { useReference } from '@/stores/reference'
@@ -21,7 +20,6 @@ const trailer = computed(() => workspace.plan?.trailers[workspace.trailer])
 const power = computed(() => trailer.value?.wiring?.power)
 const uses = computed(() => Object.entries(power.value?.uses ?? {}).sort((a, b) => a[1].order - b[1].order))
 const worked = (id: string) => data.value?.uses?.find((u) => u.id === id)
-const checks = computed(() => workspace.report?.findings.filter((f) => f.code.startsWith('power.')) ?? [])
 const failure = ref('')
 async function start() {
   failure.value = ''
@@ -75,13 +73,6 @@ const brakes: PlanField[] = [
 
 <template>
   <div class="plate p-3" data-power>
-    <ul v-if="checks.length" class="mb-3">
-      <li v-for="f in checks" :key="f.code + f.subject" class="flex items-start gap-2 py-1 leading-snug">
-        <OutcomeMark :outcome="f.outcome" class="mt-0.5" /><span class="block first-letter:uppercase">{{
-          say(f.says)
-        }}</span>
-      </li>
-    </ul>
     <template v-if="!power">
       <h2 class="text-lg font-bold">A battery on board</h2>
       <p class="text-soft mt-1 text-sm">
