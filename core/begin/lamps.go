@@ -2,6 +2,7 @@ package begin
 
 import (
 	"math"
+	"strconv"
 
 	"zygonos/core/facts/norms"
 	"zygonos/core/lang/finding"
@@ -29,6 +30,21 @@ func lamps(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 	if t.Label != nil {
 		gross = float64(t.Label.Value)
 	}
+	behind := 0.0
+	if t.CouplingToDeck != nil {
+		behind = float64(t.CouplingToDeck.Value)
+	}
+	broad := 2 * half
+	if t.Track != nil { // over its tyres
+		tyre := 0.165
+		if w := norms.ReadTyre(t.TyreText).Width; w != nil {
+			tyre = float64(*w)
+		}
+		broad = math.Max(broad, float64(t.Track.Value)+tyre)
+	}
+	if t.WidthOverAll != nil {
+		broad = math.Max(broad, float64(t.WidthOverAll.Value))
+	}
 	out := map[string]plan.Lamp{}
 	put := func(what plan.LampUse, id string, back, right, up float64) {
 		out[string(what)+id] = plan.Lamp{
@@ -42,7 +58,7 @@ func lamps(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 	rules, _ := norms.LampRules(p.Region)
 	tail, side := float64(long), half-lampIn
 	for _, r := range rules {
-		if r.Over > 0 && gross <= r.Over {
+		if !r.Asks(gross, broad, behind+float64(long)) {
 			continue
 		}
 		what := plan.LampUse(r.What)
@@ -56,7 +72,21 @@ func lamps(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 		case plan.LampSideReflector:
 			put(what, "-left", tail/2, -half, lampHeight)
 			put(what, "-right", tail/2, half, lampHeight)
-		case plan.LampFrontReflector:
+		case plan.LampMarker:
+			for i, at := range [2]float64{tail / 3, 2 * tail / 3} {
+				put(what, "-left-"+strconv.Itoa(i+1), at, -half, lampHeight)
+				put(what, "-right-"+strconv.Itoa(i+1), at, half, lampHeight)
+			}
+		case plan.LampIdent:
+			for i := range 3 {
+				put(what, "-"+strconv.Itoa(i+1), tail, 0.2*float64(i-1), lampHeight)
+			}
+		case plan.LampOutline:
+			put(what, "-left", tail, -half, lampHeight)
+			put(what, "-right", tail, half, lampHeight)
+			put(what, "-front-left", 0, -half, lampHeight)
+			put(what, "-front-right", 0, half, lampHeight)
+		case plan.LampFrontReflector, plan.LampFront:
 			put(what, "-left", 0, -side, lampHeight)
 			put(what, "-right", 0, side, lampHeight)
 		default:

@@ -5,6 +5,7 @@ import (
 	"testing"
 
 	"zygonos/core/begin"
+	"zygonos/core/facts/norms"
 	"zygonos/core/internal/sample"
 	"zygonos/core/lang/finding"
 	"zygonos/core/lang/quantity"
@@ -155,7 +156,8 @@ func TestVents(t *testing.T) {
 // The lamps that a region asks for begin where its rules want them, whatever the region.
 func TestLamps(t *testing.T) {
 	for _, region := range quantity.Regions {
-		p := sample.Plan(t, "/region", `"`+string(region)+`"`)
+		p := sample.Plan(t, "/region", `"`+string(region)+`"`, "/trailers/t/widthOverAll", `{"value":2.2,"how":"weighed"}`,
+			"/trailers/t/deckLength", `{"value":6,"how":"weighed"}`)
 		ops, err := begin.Patch(p, &begin.Asked{What: "lamps", Trailer: "t"})
 		if err != nil {
 			t.Fatal(err)
@@ -166,8 +168,15 @@ func TestLamps(t *testing.T) {
 		if bad := plan.Clean(p); len(bad) > 0 {
 			t.Fatal(region, bad)
 		}
-		if n := len(p.Trailers["t"].Wiring.Lamps); n < 9 {
-			t.Errorf("%s: %d lamps", region, n)
+		have := map[string]int{}
+		for _, l := range p.Trailers["t"].Wiring.Lamps {
+			have[string(l.What)]++
+		}
+		rules, _ := norms.LampRules(region)
+		for _, r := range rules {
+			if r.Asks(750, 2.2, 7) && have[r.What] < r.Least {
+				t.Errorf("%s: %d of %d %s", region, have[r.What], r.Least, r.What)
+			}
 		}
 	}
 }

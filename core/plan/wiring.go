@@ -103,6 +103,8 @@ type Lamp struct {
 	LED    bool   `json:"led,omitempty"`
 	// at 12 V; nil: what is usual
 	Watts *float64 `json:"watts,omitempty" is:"power in watts, >0..100"`
+	// something keeps knocks off it
+	Guarded bool `json:"guarded,omitempty"`
 	// made for 24 V
 	Volts24 bool `json:"volts24,omitempty"`
 }
@@ -119,6 +121,9 @@ const (
 	LampFog            LampUse = "fog"
 	LampReverse        LampUse = "reverse"
 	LampMarker         LampUse = "marker"
+	LampFront          LampUse = "front"   // white, to the front
+	LampOutline        LampUse = "outline" // of a broad trailer's corners
+	LampIdent          LampUse = "ident"   // three in the middle of a broad one's rear
 	LampTriangle       LampUse = "triangle"
 	LampRearReflector  LampUse = "rear-reflector"
 	LampSideReflector  LampUse = "side-reflector"
@@ -127,7 +132,7 @@ const (
 
 // LampUses lists them.
 var LampUses = []LampUse{
-	LampTail, LampStop, LampTurn, LampPlate, LampFog, LampReverse, LampMarker, LampTriangle, LampRearReflector,
+	LampTail, LampStop, LampTurn, LampPlate, LampFog, LampReverse, LampMarker, LampFront, LampOutline, LampIdent, LampTriangle, LampRearReflector,
 	LampSideReflector, LampFrontReflector,
 }
 

@@ -86,7 +86,11 @@ func cabs(r *rig.Rig) (out []finding.Finding) {
 			f.Figure, f.Limit = nil, nil
 			f.Says = said.Say("From % one steps out over the side, % high.", name, said.Length(*s))
 		case most >= want:
-			f.Says = said.Say("Beside % are %: room to get out.", name, said.Length(most))
+			side := "left"
+			if right > left {
+				side = "right"
+			}
+			f.Says = said.Say("Beside % are % on the "+side+": room to get out, where it has a way out on that side.", name, said.Length(most))
 		case left+right >= want:
 			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 			f.Says = said.Say(

@@ -36,7 +36,8 @@ const (
 	strong    = 30.0 // A from which a use is a strong one
 	dropMost  = 0.10 // of the voltage that a strong use's cable may take
 	dropSmall = 0.05 // and another's
-	briefly   = 2.0  // minutes within which a cable may carry more
+	briefly   = 2.0  // minutes of one use within which a cable may carry more …
+	brieflyIn = 6.0  // … and of all uses of an outing
 	briefMore = 1.5  // times
 	fuseNear  = 0.30 // m of cable between a battery's pole and its fuse
 	contacts  = 0.05 // ohm of plug, joints and fuse on the way of the charging current
@@ -95,7 +96,11 @@ func (b *Board) celsius() float64 {
 
 // brief is how much more than its ampacity a use's cable bears.
 func brief(u *plan.PowerUse) float64 {
-	if u.Minutes != nil && *u.Minutes <= briefly {
+	times := 1
+	if u.Times != nil {
+		times = *u.Times
+	}
+	if u.Minutes != nil && *u.Minutes <= briefly && *u.Minutes*float64(times) <= brieflyIn {
 		return briefMore
 	}
 	return 1

@@ -77,6 +77,7 @@ func TestBad(t *testing.T) {
 		{`"fuse":150`, `"fuse":100`, power.CodeFuse, finding.Tight, "goes at"},
 		{`,"fuse":150`, ``, power.CodeFuse, finding.Fails, "no fuse"},
 		{`"minutes":1`, `"minutes":10`, power.CodeHeat, finding.Fails, "bears"}, // no longer brief: 124 A
+		{`"times":1`, `"times":7`, power.CodeHeat, finding.Fails, "bears"},      // nor all together
 		{`"minutes":1,`, ``, power.CodeLasts, finding.Unknown, "how long"},
 		{`"times":1`, `"times":7`, power.CodeLasts, finding.Fails, "more than the battery"},
 		{`"times":1`, `"times":6`, power.CodeLasts, finding.Tight, "no second"},

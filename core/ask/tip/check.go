@@ -195,6 +195,7 @@ func (s *Setup) pull() (out []finding.Finding) {
 			return append(out, need(f, root+"pressure", "the pressure that the pack gives", "On its plate: its relief valve's setting."))
 		}
 		area := math.Pi / 4 * float64(*s.t.Bore) * float64(*s.t.Bore)
+		out = append(out, s.valve(root))
 		f.AtMost(quantity.KindPressure, n/area, float64(*s.t.Pressure))
 		f.Says = said.Say("At % the cylinder takes %, of the pack's %.", said.Of(quantity.KindAngle, at),
 			said.Of(quantity.KindPressure, n/area), said.Of(quantity.KindPressure, float64(*s.t.Pressure)))
@@ -265,7 +266,10 @@ func (s *Setup) winch(n, at float64, root string) (out []finding.Finding) {
 		g.Says = said.Say("The winch is rated for lifting and holds by itself.")
 	}
 	out = append(out, g)
-	if s.t.LineMax != nil {
+	if s.t.LineMax == nil {
+		out = append(out, need(s.base(CodeLine, "Line or strap", "lineMax"), root+"lineMax", "what the line or strap may bear",
+			"On its label, as a working load; of a bare rope a fifth of what it breaks at."))
+	} else {
 		h := s.base(CodeLine, "Line or strap", "lineMax")
 		limit := float64(*s.t.LineMax)
 		if s.t.Strap && s.t.InTheSun != nil {
@@ -297,6 +301,21 @@ func (s *Setup) winch(n, at float64, root string) (out []finding.Finding) {
 		out = append(out, h)
 	}
 	return out
+}
+
+// valve asks what holds the bed when a hose bursts.
+func (s *Setup) valve(root string) finding.Finding {
+	f := s.base(CodeWinch, "A cylinder that holds", "brake")
+	switch {
+	case s.t.Brake == nil:
+		return need(f, root+"brake", "whether a valve at the cylinder holds it when a hose bursts", "A block screwed to the cylinder itself, not to the pump.")
+	case !*s.t.Brake:
+		f.Outcome = finding.Fails
+		f.Says = said.Say("When a hose bursts the bed falls: a valve at the cylinder that holds it, and lets it down slowly.")
+	default:
+		f.Says = said.Say("A valve at the cylinder holds the bed when a hose bursts, and lets it down slowly.")
+	}
+	return f
 }
 
 // builtUp is how far the last layer of line stands off the drum, to its middle, m.
@@ -404,16 +423,11 @@ func (s *Setup) stroke() (finding.Finding, bool) {
 func (s *Setup) slide() (finding.Finding, bool) {
 	f := s.base(CodeSlide, "Does it empty?", "stop")
 	f.Gate = ""
-	ids, loose := s.materials()
+	low, high, loose := s.slides()
 	if !loose {
 		return f, false
 	}
 	f.Source = norms.Practice("slopes at which loose material slides, wide ranges")
-	low, high := 0.0, 0.0
-	for _, id := range ids {
-		a, b := norms.Slides(id, s.t.Lining, s.t.Wet, s.t.Frozen)
-		low, high = math.Max(low, a), math.Max(high, b)
-	}
 	stop := degrees(s.stop)
 	f.Figure = finding.Exactly(quantity.KindAngle, s.stop)
 	f.Limit = finding.Exactly(quantity.KindAngle, radians(high))
@@ -552,6 +566,9 @@ func (s *Setup) prop() finding.Finding {
 		f.Outcome = finding.Fails
 		f.Figure, f.Limit = finding.Exactly(quantity.KindMass, bed), finding.Exactly(quantity.KindMass, float64(*s.t.PropMax))
 		f.Says = said.Say("The prop bears %, the empty bed weighs up to %. A stronger one.", said.Mass(*s.t.PropMax), said.Mass(bed))
+	case s.t.PropMax == nil:
+		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
+		f.Says = said.Say("A prop stands under the raised bed; what it bears is not entered. The empty bed weighs up to %.", said.Mass(bed))
 	default:
 		f.Says = said.Say("A prop stands under the raised bed, the empty one alone; hands off the hinge.")
 	}

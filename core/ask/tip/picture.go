@@ -62,12 +62,14 @@ func Show(r *rig.Rig) *Tipped {
 		return out
 	}
 	out.Says = s.works().Says
-	var pull, ball []float64
-	known := true
+	var pull, ball, off []float64
+	known, slips := true, true
 	for i := 0; i < len(s.Swept); i += every {
 		f := &s.Swept[i]
 		out.Angles = append(out.Angles, TipStep{f.Angle, lines(&f.State, t, p)})
 		pull = append(pull, math.Max(0, s.drawn(f.Pull)))
+		n, ok := s.sliding(f.Angle)
+		off, slips = append(off, math.Max(0, s.drawn(n))), slips && ok
 		b, ok := s.ball(f.Angle)
 		ball, known = append(ball, b), known && ok
 	}
@@ -92,10 +94,15 @@ func Show(r *rig.Rig) *Tipped {
 	case s.t.By == plan.TipByHand:
 		name = "On the hands"
 	}
-	out.Curves = append(out.Curves, TipCurve{name, scene.Curve{Kind: kind, Values: pull, Limit: limit, Worst: out.Worst}})
+	out.Curves = append(out.Curves, TipCurve{name + ", the load stuck", scene.Curve{Kind: kind, Values: pull, Limit: limit, Worst: out.Worst}})
+	if slips {
+		out.Curves = append(out.Curves, TipCurve{name + ", as it slides off", scene.Curve{
+			Kind: kind, Values: off, Limit: limit, Worst: worst(off, false),
+		}})
+	}
 	if known {
 		zero := 0.0
-		out.Curves = append(out.Curves, TipCurve{"At the coupling", scene.Curve{
+		out.Curves = append(out.Curves, TipCurve{"At the coupling, the load stuck", scene.Curve{
 			Kind: quantity.KindMass, Values: ball, Limit: &zero, Above: true, Worst: worst(ball, true),
 		}})
 	}

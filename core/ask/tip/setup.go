@@ -6,6 +6,7 @@ package tip
 import (
 	"math"
 
+	"zygonos/core/facts/norms"
 	"zygonos/core/lang/finding"
 	"zygonos/core/plan"
 	"zygonos/core/rig"
@@ -148,6 +149,34 @@ func (s *Setup) materials() (ids []string, loose bool) {
 		ids, loose = append(ids, l.Bulk.Material), true
 	}
 	return ids, loose
+}
+
+// slides is the range of slopes at which what is on the bed slides, degrees: of all materials the highest.
+func (s *Setup) slides() (low, high float64, loose bool) {
+	ids, loose := s.materials()
+	for _, id := range ids {
+		a, b := norms.Slides(id, s.t.Lining, s.t.Wet, s.t.Frozen)
+		low, high = math.Max(low, a), math.Max(high, b)
+	}
+	return low, high, loose
+}
+
+// sliding is the pull at an angle with the load as it is likely, loose material leaving evenly over the range of slopes
+// in which it slides, N; ok is false where none is loose.
+func (s *Setup) sliding(angle float64) (pull float64, ok bool) {
+	low, high, loose := s.slides()
+	if !loose || !(high > low) {
+		return 0, false
+	}
+	left := math.Max(0, math.Min(1, (high-degrees(angle))/(high-low)))
+	ws := append([]tipping.Weight{}, s.likely...)
+	for k, i := range s.loads {
+		if l := s.r.Items[i].Load; l != nil && l.Bulk != nil {
+			ws[k+1].Kg *= left
+		}
+	}
+	f, err := s.gear.Hold(ws, angle)
+	return f.Pull, err == nil
 }
 
 // degrees of an angle.

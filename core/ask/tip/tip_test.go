@@ -14,11 +14,11 @@ import (
 
 // mast tips the sample's deck (2.5 m, 1 m behind the ball) about 2.1 m by a line over a mast: the bed of 80 kg and the sample's load.
 const mast = `"by":"mast","hinge":{"back":2.1,"up":-0.1},"pick":{"back":0.05,"up":0},"top":{"back":0.1,"up":2.6},"foot":{"back":0,"up":0},"drum":{"back":0,"up":0},
-	"knee":{"back":0,"up":0},"mass":{"value":80,"plusMinus":0,"how":"weighed"},"stop":0.8,"parts":2,"winchLifts":400,"lifting":true,"brake":true,"prop":true`
+	"knee":{"back":0,"up":0},"mass":{"value":80,"plusMinus":0,"how":"weighed"},"stop":0.8,"parts":2,"winchLifts":400,"lifting":true,"brake":true,"prop":true,"propMax":200,"lineMax":900`
 
 // cylinder is one under the same bed.
 const cylinder = `"by":"cylinder","hinge":{"back":2.1,"up":-0.1},"pick":{"back":1.0,"up":-0.05},"top":{"back":0,"up":0},"foot":{"back":0.45,"up":-0.4},"drum":{"back":0,"up":0},
-	"knee":{"back":0,"up":0},"mass":{"value":80,"plusMinus":0,"how":"weighed"},"stop":0.8,"bore":0.05,"pressure":18000000,"prop":true`
+	"knee":{"back":0,"up":0},"mass":{"value":80,"plusMinus":0,"how":"weighed"},"stop":0.8,"bore":0.05,"pressure":18000000,"brake":true,"prop":true,"propMax":200`
 
 func bed(t *testing.T, doc string, sets ...string) *rig.Rig {
 	t.Helper()
@@ -82,11 +82,15 @@ func TestChecks(t *testing.T) {
 		{mast, `"mass":{"value":80,"plusMinus":0,"how":"weighed"},`, ``, tip.CodeGear, finding.Unknown, "weight of the bed"},
 		{mast, `"stop":0.8,`, ``, tip.CodeGear, finding.Unknown, "stops"},
 		{mast, `"stop":0.8`, `"stop":1.5`, tip.CodeGear, finding.Fails, "no farther"},
+		{mast, `,"propMax":200`, ``, tip.CodeProp, finding.Tight, "not entered"},
+		{mast, `,"lineMax":900`, ``, tip.CodeLine, finding.Unknown, "bear"},
+		{cylinder, `"brake":true`, `"brake":false`, tip.CodeWinch, finding.Fails, "hose"},
+		{cylinder, `"brake":true,`, ``, tip.CodeWinch, finding.Unknown, "valve"},
 		{mast, `"prop":true`, `"prop":false`, tip.CodeProp, finding.Tight, "no prop"},
-		{mast, `"prop":true`, `"prop":true,"propMax":50`, tip.CodeProp, finding.Fails, "stronger"},
-		{mast, `"parts":2`, `"parts":2,"lineMax":100,"strap":true`, tip.CodeLine, finding.Fails, "stronger"},
-		{mast, `"parts":2`, `"parts":2,"lineMax":400,"strap":true`, tip.CodeLine, finding.Holds, "in the line"},
-		{mast, `"parts":2`, `"parts":2,"lineMax":400,"strap":true,"inTheSun":5`, tip.CodeLine, finding.Fails, "sun"},
+		{mast, `"propMax":200`, `"propMax":50`, tip.CodeProp, finding.Fails, "stronger"},
+		{mast, `"lineMax":900`, `"lineMax":100,"strap":true`, tip.CodeLine, finding.Fails, "stronger"},
+		{mast, `"lineMax":900`, `"lineMax":400,"strap":true`, tip.CodeLine, finding.Holds, "in the line"},
+		{mast, `"lineMax":900`, `"lineMax":400,"strap":true,"inTheSun":5`, tip.CodeLine, finding.Fails, "sun"},
 		{mast, `"parts":2`, `"parts":2,"ratio":2.5,"crank":0.25,"drumAcross":0.06`, tip.CodeCrank, finding.Tight, "crank"},
 		{mast, `"parts":2`, `"parts":2,"ratio":1,"crank":0.25,"drumAcross":0.06`, tip.CodeCrank, finding.Fails, "Nobody"},
 		{cylinder, "", "", tip.CodeGear, finding.Holds, "on the cylinder"},
@@ -196,7 +200,7 @@ func TestStaysDown(t *testing.T) {
 // The picture has a step for every fourth angle, its curves as many values; without a bed's weight the places alone.
 func TestShow(t *testing.T) {
 	p := tip.Show(bed(t, mast))
-	if len(p.Angles) != 51 || len(p.Curves) != 2 || len(p.Curves[0].Curve.Values) != 51 || len(p.View.Handles) != 8 || p.Worst != p.Curves[0].Curve.Worst {
+	if len(p.Angles) != 51 || len(p.Curves) != 3 || len(p.Curves[0].Curve.Values) != 51 || len(p.View.Handles) != 8 || p.Worst != p.Curves[0].Curve.Worst {
 		t.Errorf("%d angles, %d curves, %d handles", len(p.Angles), len(p.Curves), len(p.View.Handles))
 	}
 	p = tip.Show(bed(t, strings.Replace(mast, `"stop":0.8,`, ``, 1)))
@@ -205,5 +209,22 @@ func TestShow(t *testing.T) {
 	}
 	if tip.Show(bed(t, mast, "/trailers/t/tipping", "-")) != nil {
 		t.Error("no bed is shown")
+	}
+}
+
+// As it slides off: whole under the range, gone over it, half of it in the middle.
+func TestSlidingOff(t *testing.T) {
+	s := tip.New(bed(t, strings.Replace(cylinder, `"stop":0.8`, `"stop":1,"lining":"bright"`, 1))) // gravel: 30 to 40 degrees
+	at := func(deg float64) float64 { return tip.Sliding(s, deg*math.Pi/180) }
+	bare := tip.New(bed(t, strings.Replace(cylinder, `"stop":0.8`, `"stop":1`, 1), "/outings/o/layouts/t/placements", `{}`))
+	whole, empty, half := at(35)*2-tip.Pull(bare, 35*math.Pi/180), tip.Pull(bare, 45*math.Pi/180), at(35)
+	if math.Abs(at(45)-empty) > 1e-9*empty {
+		t.Errorf("gone: %v, empty %v", at(45), empty)
+	}
+	if want := tip.Likely(s, 35*math.Pi/180); math.Abs(whole-want) > 1e-9*want || !(half < want) {
+		t.Errorf("half %v of %v", half, want)
+	}
+	if want := tip.Likely(s, 0.4); math.Abs(tip.Sliding(s, 0.4)-want) > 1e-9*want {
+		t.Errorf("before it slides %v, want %v", tip.Sliding(s, 0.4), want)
 	}
 }

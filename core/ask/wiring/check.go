@@ -43,8 +43,10 @@ func Check(r *rig.Rig) (out []finding.Finding) {
 	if f, ok := places(r, w); ok {
 		out = append(out, f)
 	}
-	if f, ok := hidden(r, w); ok {
-		out = append(out, f)
+	for _, ask := range []func(*rig.Rig, *plan.Wiring) (finding.Finding, bool){hidden, knocks} {
+		if f, ok := ask(r, w); ok {
+			out = append(out, f)
+		}
 	}
 	h := New(r)
 	if h == nil {
@@ -100,8 +102,9 @@ func asked(r *rig.Rig, w *plan.Wiring) finding.Finding {
 		gross = float64(r.Trailer.Label.Value)
 	}
 	var missing []said.Sentence
+	wide, long := overAll(r)
 	for _, rule := range rules {
-		if rule.Over > 0 && gross <= rule.Over {
+		if !rule.Asks(gross, wide, long) {
 			continue
 		}
 		if n := rule.Least - have[rule.What]; n > 0 {
@@ -128,6 +131,26 @@ func asked(r *rig.Rig, w *plan.Wiring) finding.Finding {
 	}
 	f.Says = said.Say("Every lamp and reflector that is asked for in general is there. Check your local code.")
 	return f
+}
+
+// overAll is a trailer's width and length over all, m: as told, else over its tyres and from ball to tail.
+func overAll(r *rig.Rig) (wide, long float64) {
+	wide = r.DeckWidth()
+	if t := r.Trailer.Track; t != nil {
+		tyre := 0.165 // the usual one (practice, C)
+		if w := r.Tyre().Width; w != nil {
+			tyre = float64(*w)
+		}
+		wide = math.Max(wide, float64(t.Value)+tyre)
+	}
+	if w := r.Trailer.WidthOverAll; w != nil {
+		wide = math.Max(wide, float64(w.Value))
+	}
+	long = r.DeckLength()
+	if r.DeckFront != nil {
+		long += r.DeckFront.Nominal
+	}
+	return wide, long
 }
 
 // places holds heights, distances from the side and between a pair against the rules.

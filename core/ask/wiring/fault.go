@@ -209,6 +209,7 @@ var feedWord = map[norms.Feed]string{
 var useWord = map[plan.LampUse]string{
 	plan.LampTail: "tail lamp", plan.LampStop: "stop lamp", plan.LampTurn: "turn lamp", plan.LampPlate: "plate lamp",
 	plan.LampFog: "fog lamp", plan.LampReverse: "reverse lamp", plan.LampMarker: "marker lamp", plan.LampTriangle: "triangle",
+	plan.LampFront: "front lamp", plan.LampOutline: "outline lamp", plan.LampIdent: "identification lamp",
 	plan.LampRearReflector: "rear reflector", plan.LampSideReflector: "side reflector", plan.LampFrontReflector: "front reflector",
 }
 

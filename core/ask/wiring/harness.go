@@ -39,7 +39,7 @@ var watts = map[plan.LampUse][2]float64{
 		5,
 		0.5,
 	}, plan.LampStop: {21, 3}, plan.LampTurn: {21, 3}, plan.LampPlate: {5, 0.5}, plan.LampFog: {21, 3},
-	plan.LampReverse: {21, 3}, plan.LampMarker: {4, 0.5},
+	plan.LampReverse: {21, 3}, plan.LampMarker: {4, 0.5}, plan.LampFront: {5, 0.5}, plan.LampOutline: {5, 0.5}, plan.LampIdent: {4, 0.5},
 }
 
 // Switch is what a driver switches on.
@@ -163,7 +163,7 @@ func (h *Harness) poleOf(l *plan.Lamp) int {
 	}
 	var want []norms.Feed
 	switch l.What {
-	case plan.LampTail, plan.LampMarker:
+	case plan.LampTail, plan.LampMarker, plan.LampFront, plan.LampOutline, plan.LampIdent:
 		want = append([]norms.Feed{norms.FeedTail}, side(norms.FeedTailLeft, norms.FeedTailRight)...)
 	case plan.LampPlate:
 		want = []norms.Feed{norms.FeedTailRight, norms.FeedTail}

@@ -16,11 +16,13 @@ import (
 const (
 	CodeHidden  = "wiring.hidden"
 	CodeWatched = "wiring.watched"
+	CodeKnocks  = "wiring.knocks"
 )
 
 // Figures of practice (confidence C).
 const (
 	behind   = 0.03 // m that something stands out behind a lamp before it hides it
+	outside  = 0.03 // m beside or behind the deck at which a lamp meets gateposts
 	aside    = 0.05 // m of a lamp's half width
 	aliveAt  = 0.6  // A that a car wants to see of a stop or turn lamp, about a third of a bulb's
 	tailLive = 0.15 // A of a tail lamp
@@ -37,7 +39,7 @@ func hidden(r *rig.Rig, w *plan.Wiring) (finding.Finding, bool) {
 	for _, id := range plan.Ordered(w.Lamps, func(l plan.Lamp) int { return l.Order }) {
 		l := w.Lamps[id]
 		switch l.What {
-		case plan.LampMarker, plan.LampSideReflector, plan.LampFrontReflector:
+		case plan.LampMarker, plan.LampFront, plan.LampSideReflector, plan.LampFrontReflector:
 			continue
 		}
 		if l.Height == 0 || float64(l.Back) < r.DeckLength()/2 {
@@ -62,6 +64,37 @@ func hidden(r *rig.Rig, w *plan.Wiring) (finding.Finding, bool) {
 		return f, false
 	}
 	f.Says = said.Say("Nothing that is carried stands behind a rear lamp.")
+	return f, true
+}
+
+// knocks tells of lamps that stand out beside or behind the deck with nothing before them.
+func knocks(r *rig.Rig, w *plan.Wiring) (finding.Finding, bool) {
+	f := base(r, CodeKnocks, "Lamps and knocks")
+	f.Gate, f.Source = "", norms.Practice("a lamp that stands out beside the deck meets a gatepost")
+	var bare []said.Sentence
+	any := false
+	for _, id := range plan.Ordered(w.Lamps, func(l plan.Lamp) int { return l.Order }) {
+		l := w.Lamps[id]
+		out := math.Max(math.Abs(float64(l.Right))-r.DeckWidth()/2, float64(l.Back)-r.DeckLength())
+		if !l.What.Shines() || out <= outside {
+			continue
+		}
+		any = true
+		if !l.Guarded {
+			bare = append(bare, said.Say("%", said.Name("the "+nameOf(&l), "a lamp")))
+			f.Subject = "/trailers/" + r.Scope.Trailer + "/wiring/lamps/" + id + "/guarded"
+		}
+	}
+	if !any {
+		return f, false
+	}
+	if len(bare) == 0 {
+		f.Says = said.Say("What stands out beside or behind the deck of lamps has a guard before it.")
+		return f, true
+	}
+	f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+	f.Says = append(said.List(bare...), said.Say(
+		" stand out beside or behind the deck with nothing before them: a bent flat keeps gateposts and ramps off, or set them in.")...)
 	return f, true
 }
 

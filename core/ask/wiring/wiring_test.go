@@ -75,6 +75,48 @@ func TestSwitches(t *testing.T) {
 	}
 }
 
+// Broad and long trailers are asked for more: white front lamps over 1.6 m, outline lamps over 2.1, side markers over 6 m; in North
+// America clearance and identification lamps from 80 in. What is asked for is counted by the width over the tyres where no
+// other is told.
+func TestBroadAndLong(t *testing.T) {
+	all := `"lamps":{`
+	for i, what := range strings.Fields("tail tail stop stop turn turn plate fog triangle triangle side-reflector side-reflector front-reflector front-reflector rear-reflector rear-reflector reverse") {
+		all += fmt.Sprintf(`"l%d":{"order":%d,"what":%q,"back":2.5,"right":%v,"height":0.6},`, i, i+1, what, 0.6-1.2*float64(i%2))
+	}
+	more := func(whats string) string {
+		s := all
+		for i, what := range strings.Fields(whats) {
+			s += fmt.Sprintf(`"m%d":{"order":%d,"what":%q,"back":0,"right":%v,"height":0.6},`, i, 30+i, what, 0.6-1.2*float64(i%2))
+		}
+		return strings.TrimSuffix(s, ",") + "}"
+	}
+	width := func(w string) []string {
+		return []string{"/trailers/t/widthOverAll", `{"value":` + w + `,"how":"weighed"}`}
+	}
+	for _, c := range []struct {
+		region, lamps string
+		sets          []string
+		want          finding.Outcome
+	}{
+		{"eu", "", width("1.6"), finding.Holds},
+		{"eu", "", width("1.61"), finding.Fails},
+		{"eu", "front front", width("1.61"), finding.Holds},
+		{"eu", "front front", width("2.11"), finding.Fails},
+		{"eu", "front front outline outline", width("2.11"), finding.Holds},
+		{"eu", "", []string{"/trailers/t/deckLength", `{"value":5.1,"how":"weighed"}`}, finding.Fails}, // 6.1 m over all
+		{"eu", "marker marker marker marker", []string{"/trailers/t/deckLength", `{"value":5.1,"how":"weighed"}`}, finding.Holds},
+		{"eu", "", []string{"/trailers/t/track", `{"value":1.55,"how":"weighed"}`}, finding.Fails}, // 1.715 over its tyres
+		{"na", "", width("2.03"), finding.Holds},
+		{"na", "", width("2.032"), finding.Fails},
+		{"na", "outline outline outline outline ident ident ident", width("2.032"), finding.Holds},
+	} {
+		r := with(t, "pin-13", more(c.lamps), append([]string{"/region", `"` + c.region + `"`, "/trailers/t/track", `{"value":1.3,"how":"weighed"}`}, c.sets...)...)
+		if f := sample.Find(t, wiring.Check(r), wiring.CodeLamps); f.Outcome != c.want {
+			t.Errorf("%s %q %v: %s %s", c.region, c.lamps, c.sets, f.Outcome, f.Says.Text(quantity.Locale{}))
+		}
+	}
+}
+
 // By hand: a single stop lamp of 21 W on 7 pins: the wire is 1.8 + 2.5 m and 0.9 m to the lamp, there and back
 // 2·5.2·0.0175·1.078 = 0.1962 Ω, contacts and car 0.02 + 0.06 more; at about 1.8 A it gets 12.8 − 0.5 = 12.3 V.
 func TestDropByHand(t *testing.T) {
@@ -263,6 +305,25 @@ func TestHidden(t *testing.T) {
 			"/outings/o/layouts/t/placements", `{"b":{"on":"deck","at":{"back":`+c.back+`,"right":`+c.right+`}}}`)
 		if f := sample.Find(t, wiring.Check(r), wiring.CodeHidden); f.Outcome != c.want {
 			t.Errorf("%+v: %s %s", c, f.Outcome, f.Says.Text(quantity.Locale{}))
+		}
+	}
+}
+
+// The sample's deck is 1.4 m wide: lamps at 0.75 stand out 50 mm, at 0.72 they do not.
+func TestKnocks(t *testing.T) {
+	for _, c := range []struct {
+		right, more string
+		want        finding.Outcome
+	}{{"0.75", "", finding.Tight}, {"0.75", `,"guarded":true`, finding.Holds}, {"0.72", "", ""}} {
+		r := with(t, "pin-7", `"lamps":{"a":{"order":1,"what":"tail","back":2.5,"height":0.6,"right":`+c.right+c.more+`}}`)
+		got := finding.Outcome("")
+		for _, f := range wiring.Check(r) {
+			if f.Code == wiring.CodeKnocks {
+				got = f.Outcome
+			}
+		}
+		if got != c.want {
+			t.Errorf("%+v: %q", c, got)
 		}
 	}
 }

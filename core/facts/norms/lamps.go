@@ -9,11 +9,18 @@ import (
 type LampRule struct {
 	What      string  // of plan.LampUses
 	Least     int     // how many at least
-	Over      float64 // kg of gross weight from which it is asked; nought: always
+	Over      float64 // kg of gross weight over which it is asked; nought: always
+	WideOver  float64 // m of width over all, the same
+	LongOver  float64 // m of length over all, the same
 	Low, High float64 // m over the ground
 	Edge      float64 // m from the trailer's side at most; nought: no such rule
 	Apart     float64 // m between the inner edges of a pair
 	ApartThin float64 // where the trailer is narrower than 1.3 m
+}
+
+// Asks reports whether a trailer of so much gross weight (kg), width and length over all (m) needs it.
+func (r *LampRule) Asks(gross, wide, long float64) bool {
+	return (r.Over == 0 || gross > r.Over) && (r.WideOver == 0 || wide > r.WideOver) && (r.LongOver == 0 || long > r.LongOver)
 }
 
 // Inch is one in metres.
@@ -31,8 +38,11 @@ var (
 		{What: "triangle", Least: 2, Low: 0.250, High: 0.900, Edge: 0.400},
 		{What: "side-reflector", Least: 2},
 		{What: "front-reflector", Least: 2},
+		{What: "front", Least: 2, WideOver: 1.6},
+		{What: "outline", Least: 2, WideOver: 2.1},
+		{What: "marker", Least: 4, LongOver: 6},
 	}
-	// american are 49 CFR 393.11's and FMVSS 108's (B), for trailers under 80 in wide.
+	// american are 49 CFR 393.11's and FMVSS 108's (B).
 	american = []LampRule{
 		{What: "tail", Least: 2, Low: 15 * Inch, High: 72 * Inch},
 		{What: "stop", Least: 2, Low: 15 * Inch, High: 72 * Inch},
@@ -40,6 +50,8 @@ var (
 		{What: "plate", Least: 1},
 		{What: "rear-reflector", Least: 2, Low: 15 * Inch, High: 60 * Inch},
 		{What: "side-reflector", Least: 2, Low: 15 * Inch, High: 60 * Inch},
+		{What: "outline", Least: 4, WideOver: 80*Inch - 1e-6}, // clearance lamps, from 80 in on
+		{What: "ident", Least: 3, WideOver: 80*Inch - 1e-6},
 	}
 	// australian are those of VSB 1 and of New Zealand in general (C).
 	australian = []LampRule{

@@ -1058,6 +1058,7 @@ export interface Wiring {
 }
 export interface Lamp {
   back: number;
+  guarded?: boolean;
   height?: number;
   led?: boolean;
   name?: string;

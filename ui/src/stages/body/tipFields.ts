@@ -88,6 +88,12 @@ export function groupsOf(t: Tipping | undefined): FieldGroup[] {
       fields: [
         { at: 'tipping/bore', label: 'Bore' },
         { at: 'tipping/pressure', label: 'The pack gives' },
+        {
+          at: 'tipping/brake',
+          label: 'When a hose bursts',
+          ask: ['a valve holds it', 'it falls'],
+          hint: 'not entered',
+        },
         { at: 'tipping/closed', label: 'Closed, between its eyes' },
         { at: 'tipping/open', label: 'Open' },
         { at: 'tipping/flow', label: 'Litres a minute' },

@@ -80,6 +80,7 @@ const fields: PlanField[] = [
   { at: 'height', label: 'Over the ground' },
   { at: 'watts', label: 'Watts', hint: 'usual' },
   { at: 'led', label: 'LED', on: true },
+  { at: 'guarded', label: 'Guard', on: true },
 ]
 function add() {
   if (!workspace.plan) return
@@ -175,7 +176,7 @@ function add() {
     <div
       v-for="[id, l] in lamps"
       :key="id"
-      class="border-rule mt-2 grid grid-cols-2 items-end gap-2 border-t pt-2 sm:grid-cols-4 lg:grid-cols-[1.7fr_repeat(4,1fr)_5.5rem_2.75rem]"
+      class="border-rule mt-2 grid grid-cols-2 items-end gap-2 border-t pt-2 sm:grid-cols-4 lg:grid-cols-[1.7fr_repeat(4,1fr)_5.5rem_6.5rem_2.75rem]"
     >
       <PlanFields :base="`${base}/wiring/lamps/${id}`" :fields="fields" />
       <button
