@@ -18,6 +18,7 @@ import (
 
 	"zygonos/core/ask/deck"
 	"zygonos/core/ask/power"
+	"zygonos/core/ask/pump"
 	"zygonos/core/ask/tip"
 	"zygonos/core/ask/wiring"
 	"zygonos/core/begin"
@@ -533,6 +534,11 @@ type Shining struct {
 // Tilting is a bed over its whole angle; nil where none tips.
 type Tilting struct {
 	Tipped *tip.Tipped `json:"tipped,omitempty"`
+}
+
+// Pumping is what a pump gives; nil where too little of it is told.
+type Pumping struct {
+	Given *pump.Given `json:"given,omitempty"`
 }
 
 // Powering is what draws on the battery on board, and the first test of electric brakes where it has them.

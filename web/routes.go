@@ -10,6 +10,7 @@ import (
 
 	"zygonos/core/ask/deck"
 	"zygonos/core/ask/power"
+	"zygonos/core/ask/pump"
 	"zygonos/core/ask/tip"
 	"zygonos/core/ask/wiring"
 	"zygonos/core/lang/finding"
@@ -201,6 +202,11 @@ func init() { // a table that handlers name and that names handlers
 			studied(func(_ context.Context, a *Asking) *Tilting {
 				review.Ready(a.Plan)
 				return &Tilting{tip.Show(rig.Resolve(a.Plan, a.Trailer, a.Outing))}
+			})},
+		{"POST", "/pumping", "What a pump gives at the nozzle", Asking{}, Pumping{}, 0, "",
+			studied(func(_ context.Context, a *Asking) *Pumping {
+				review.Ready(a.Plan)
+				return &Pumping{pump.Show(rig.Resolve(a.Plan, a.Trailer, a.Outing))}
 			})},
 		{"POST", "/tip-search", "Places of mast or cylinder that take least", Asking{}, study.TipSearch{}, 0, "",
 			studied(func(ctx context.Context, a *Asking) *study.TipSearch {

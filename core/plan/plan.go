@@ -340,6 +340,7 @@ type Trailer struct {
 	Plug     string   `json:"plug,omitempty" is:"plug, key plugs"`
 	Wiring   *Wiring  `json:"wiring,omitempty" stage:"wiring"`
 	Tipping  *Tipping `json:"tipping,omitempty" stage:"body"`
+	Pump     *Pump    `json:"pump,omitempty" stage:"body"`
 	Lights   string   `json:"lights,omitempty" is:"kind of lamps, key lamps"`
 	Papers   Papers   `json:"papers,omitempty" is:"state of the papers" stage:"trailer/money"`
 	Deal     *Deal    `json:"deal,omitempty" stage:"trailer/money"`

@@ -17,6 +17,7 @@ import (
 	"zygonos/core/ask/launch"
 	"zygonos/core/ask/parked"
 	"zygonos/core/ask/power"
+	"zygonos/core/ask/pump"
 	"zygonos/core/ask/rack"
 	"zygonos/core/ask/ramp"
 	"zygonos/core/ask/secondlink"
@@ -92,6 +93,7 @@ var Questions = []Question{
 	}, Rest: frame.Rest, Show: func(r *rig.Rig, rep *Report) { rep.Frame = frame.Whole(r) }, Ways: frame.Ways},
 	{Name: "power", Stage: power.Stage, Live: only(power.Check)},
 	{Name: "wiring", Stage: wiring.Stage, Live: only(wiring.Check), Rest: wiring.Rest},
+	{Name: "pump", Stage: pump.Stage, Live: only(pump.Check)},
 	{Name: "tip", Stage: tip.Stage, Live: only(tip.Check), Ticks: tip.Ticks},
 	{Name: "drawbar", Stage: rack.Stage, Live: only(drawbar.Check)},
 	{

@@ -3,6 +3,7 @@ import type {
   Answer,
   Diagnosis,
   Powering,
+  Pumping,
   Shining,
   Tilting,
   TipSearch,
@@ -180,6 +181,7 @@ export const api = {
   shining: (asked: Asked, key: string) => json<Shining>('POST', '/shining', { ...asked, key }),
   faults: (asked: Asked, answers: Answer[], two: boolean) =>
     json<Diagnosis>('POST', '/faults', { ...asked, answers, two }),
+  pumping: (asked: Asked) => json<Pumping>('POST', '/pumping', asked),
   tipping: (asked: Asked) => json<Tilting>('POST', '/tipping', asked),
   tipSearch: (asked: Asked) => json<TipSearch>('POST', '/tip-search', asked),
   powering: (asked: Asked) => json<Powering>('POST', '/powering', asked),

@@ -34,6 +34,7 @@ export interface Carried {
   Plan?: Plan;
   Powering?: Powering;
   ProblemDocument?: ProblemDocument;
+  Pumping?: Pumping;
   RackPlans?: RackPlans;
   RampPlaces?: RampPlaces;
   Reference?: Reference;
@@ -722,6 +723,7 @@ export interface Trailer {
   papers?: string;
   pivot?: number;
   plug?: string;
+  pump?: Pump;
   runningGear?: MassEstimate;
   secondLink?: SecondLink;
   sideHeight?: number;
@@ -950,6 +952,33 @@ export interface Gear {
 export interface Rating {
   counts: string;
   value: number;
+}
+export interface Pump {
+  above?: number;
+  couplings?: number;
+  drained?: boolean;
+  drawsUp?: number;
+  elbows?: number;
+  frost?: boolean;
+  hoseBore?: number;
+  hoseLong?: number;
+  inBore?: number;
+  inLong?: number;
+  litres?: number;
+  nozzle?: number;
+  nozzleUp?: number;
+  openFlow?: number;
+  points?: {
+    [k: string]: PumpPoint;
+  };
+  reel?: boolean;
+  runsFor?: number;
+  topPressure?: number;
+}
+export interface PumpPoint {
+  flow: number;
+  order: number;
+  pressure: number;
 }
 export interface SecondLink {
   aside?: number;
@@ -1599,6 +1628,30 @@ export interface ProblemDocument {
   status: number;
   title: string;
   type: string;
+}
+export interface Pumping {
+  given?: Given;
+}
+export interface Given {
+  curve: PumpCurve[];
+  empties?: number;
+  far: Measure;
+  high: Measure;
+  litres: number;
+  nozzle: Measure;
+  places?: number;
+  pressure: Measure;
+  says: Sentence;
+  ways: OtherHose[];
+}
+export interface PumpCurve {
+  flow: number;
+  gives: number;
+  takes: number;
+}
+export interface OtherHose {
+  litres: number;
+  says: Sentence;
 }
 export interface RackPlans {
   hulls: number;

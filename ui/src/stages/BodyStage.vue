@@ -1,9 +1,12 @@
 <script setup lang="ts">
-// The body: a bed that empties itself.
+// The body: a bed that empties itself, a pump beside its tank.
+import { TabGroup, TabPanel, TabPanels } from '@headlessui/vue'
 import { computed, ref } from 'vue'
 import ChoiceField from '@/fields/ChoiceField.vue'
+import TabBar from '@/parts/TabBar.vue'
 import { useWorkspace } from '@/stores/workspace'
 import { choices, tipWords } from '@/words'
+import PumpPanel from './body/PumpPanel.vue'
 import TipPanel from './body/TipPanel.vue'
 
 const workspace = useWorkspace()
@@ -22,27 +25,37 @@ async function start() {
 
 <template>
   <section class="relative flex flex-col gap-2 xl:overflow-auto" aria-label="Body" tabindex="-1">
-    <div v-if="!trailer?.tipping" class="plate p-4" data-body-start>
-      <h2 class="text-lg font-bold">A bed that empties itself</h2>
-      <p class="mt-1 max-w-2xl">
-        See what winch, cylinder or hands bear at every angle, whether the load slides, and whether the
-        trailer stands meanwhile, before anything is welded.
-      </p>
-      <div class="mt-3 grid max-w-xl items-end gap-3 sm:grid-cols-2">
-        <ChoiceField
-          label="It is raised by"
-          :value="by"
-          :options="choices(tipWords)"
-          @chosen="by = $event || 'mast'"
-        />
-        <button class="act-main" :disabled="!trailer" @click="start">Lay it out</button>
-      </div>
-      <p v-if="failure" class="text-fails mt-2 font-semibold" role="alert">{{ failure }}</p>
-    </div>
-    <TipPanel v-else />
-    <p v-if="trailer?.tipping" class="text-soft px-1 text-sm">
-      A bed raised by a motor is machinery in the eyes of EU law, built for oneself too: it asks for its own
-      assessment. Have welds of hinge and mast looked at by a competent welder.
-    </p>
+    <TabGroup>
+      <TabBar :names="['Tip', 'Pump']" label="Body" />
+      <TabPanels class="flex flex-col gap-2">
+        <TabPanel tabindex="-1" class="flex flex-col gap-2">
+          <div v-if="!trailer?.tipping" class="plate p-4" data-body-start>
+            <h2 class="text-lg font-bold">A bed that empties itself</h2>
+            <p class="mt-1 max-w-2xl">
+              See what winch, cylinder or hands bear at every angle, whether the load slides, and whether the
+              trailer stands meanwhile, before anything is welded.
+            </p>
+            <div class="mt-3 grid max-w-xl items-end gap-3 sm:grid-cols-2">
+              <ChoiceField
+                label="It is raised by"
+                :value="by"
+                :options="choices(tipWords)"
+                @chosen="by = $event || 'mast'"
+              />
+              <button class="act-main" :disabled="!trailer" @click="start">Lay it out</button>
+            </div>
+            <p v-if="failure" class="text-fails mt-2 font-semibold" role="alert">{{ failure }}</p>
+          </div>
+          <template v-else>
+            <TipPanel />
+            <p class="text-soft px-1 text-sm">
+              A bed raised by a motor is machinery in the eyes of EU law, built for oneself too: it asks for
+              its own assessment. Have welds of hinge and mast looked at by a competent welder.
+            </p>
+          </template>
+        </TabPanel>
+        <TabPanel tabindex="-1"><PumpPanel /></TabPanel>
+      </TabPanels>
+    </TabGroup>
   </section>
 </template>
