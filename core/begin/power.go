@@ -54,7 +54,9 @@ func power(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 	}
 	path := "/trailers/" + q.Trailer + "/wiring"
 	if t.Wiring == nil {
-		return []finding.Op{add(path, plan.Wiring{Lamps: map[string]plan.Lamp{}, Power: &plan.Power{Uses: uses}})}, nil
+		return []finding.Op{
+			add(path, plan.Wiring{Lamps: map[string]plan.Lamp{}, Power: &plan.Power{Uses: uses}}),
+		}, nil
 	}
 	return []finding.Op{add(path+"/power", plan.Power{Uses: uses})}, nil
 }

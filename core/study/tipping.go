@@ -66,7 +66,10 @@ func FindTip(ctx context.Context, p *plan.Plan, trailer, outing string) *TipSear
 		}
 	}
 	place := func(x, z float64) plan.TipSpot {
-		return plan.TipSpot{Back: quantity.Length(math.Round(x*1000) / 1000), Up: quantity.Length(math.Round(z*1000) / 1000)}
+		return plan.TipSpot{
+			Back: quantity.Length(math.Round(x*1000) / 1000),
+			Up:   quantity.Length(math.Round(z*1000) / 1000),
+		}
 	}
 	switch t.By {
 	case plan.TipByMast:
@@ -104,10 +107,17 @@ func FindTip(ctx context.Context, p *plan.Plan, trailer, outing string) *TipSear
 		return out
 	}
 	if best == nil {
-		out.Says = said.Say("None of % places brings the bed to its stop. A lower stop, or a hinge farther back.", said.Count(out.Tried))
+		out.Says = said.Say(
+			"None of % places brings the bed to its stop. A lower stop, or a hinge farther back.",
+			said.Count(out.Tried),
+		)
 		return out
 	}
-	out.Says = said.Say("Of % places, the least peak is % "+unitOf(&t)+", now ", said.Count(out.Tried), said.Mass(best.peak))
+	out.Says = said.Say(
+		"Of % places, the least peak is % "+unitOf(&t)+", now ",
+		said.Count(out.Tried),
+		said.Mass(best.peak),
+	)
 	if works {
 		out.Says = append(out.Says, said.Say("%.", said.Mass(now))...)
 	} else {
@@ -117,22 +127,31 @@ func FindTip(ctx context.Context, p *plan.Plan, trailer, outing string) *TipSear
 	variant := func(name said.Sentence, f *found) {
 		v := finding.Variant{Name: name, Patch: []finding.Op{{Op: "add", Path: path + "/top", Value: f.t.Top}}}
 		if t.By == plan.TipByCylinder {
-			v.Patch = []finding.Op{{Op: "add", Path: path + "/foot", Value: f.t.Foot}, {Op: "add", Path: path + "/pick", Value: f.t.Pick}}
+			v.Patch = []finding.Op{
+				{Op: "add", Path: path + "/foot", Value: f.t.Foot},
+				{Op: "add", Path: path + "/pick", Value: f.t.Pick},
+			}
 		}
 		out.Ways = append(out.Ways, v)
 	}
 	if !works || best.peak < now-0.5 {
 		if t.By == plan.TipByMast {
-			variant(said.Say("mast's top % behind the front, % over the deck: % at most", said.Length(best.t.Top.Back),
-				said.Length(best.t.Top.Up), said.Mass(best.peak)), best)
+			variant(
+				said.Say("mast's top % behind the front, % over the deck: % at most", said.Length(best.t.Top.Back),
+					said.Length(best.t.Top.Up), said.Mass(best.peak)),
+				best,
+			)
 		} else {
 			variant(said.Say("cylinder's foot % behind the front and % under the deck, its head at %: % at most", said.Length(best.t.Foot.Back),
 				said.Length(-best.t.Foot.Up), said.Length(best.t.Pick.Back), said.Mass(best.peak)), best)
 		}
 	}
 	if lowest != nil && t.WinchLifts != nil && lowest.t.Top.Up < best.t.Top.Up-1e-9 && lowest.t.Top != t.Top {
-		variant(said.Say("the lowest mast that the winch manages: top % behind the front, % over the deck: % at most",
-			said.Length(lowest.t.Top.Back), said.Length(lowest.t.Top.Up), said.Mass(lowest.peak)), lowest)
+		variant(
+			said.Say("the lowest mast that the winch manages: top % behind the front, % over the deck: % at most",
+				said.Length(lowest.t.Top.Back), said.Length(lowest.t.Top.Up), said.Mass(lowest.peak)),
+			lowest,
+		)
 	}
 	return out
 }

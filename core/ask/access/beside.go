@@ -54,7 +54,8 @@ func sticks(r *rig.Rig, a *plan.Access) (finding.Finding, bool) {
 	f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	f.Says = said.Say(
 		"Wheels and mudguards stand out % a side: a gatepost tears them off. A slanted tube before and behind each, or keep that distance in mind.",
-		said.Length(out))
+		said.Length(out),
+	)
 	return f, true
 }
 
@@ -90,17 +91,28 @@ func cabs(r *rig.Rig) (out []finding.Finding) {
 			if right > left {
 				side = "right"
 			}
-			f.Says = said.Say("Beside % are % on the "+side+": room to get out, where it has a way out on that side.", name, said.Length(most))
+			f.Says = said.Say(
+				"Beside % are % on the "+side+": room to get out, where it has a way out on that side.",
+				name,
+				said.Length(most),
+			)
 		case left+right >= want:
 			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 			f.Says = said.Say(
 				"Between the sides one hardly gets out of %: % on the left, % on the right, % are wanted. Set it to one side if the balance bears that, or fold a side down first.",
-				name, said.Length(math.Max(0, left)), said.Length(math.Max(0, right)), said.Length(want))
+				name,
+				said.Length(math.Max(0, left)),
+				said.Length(math.Max(0, right)),
+				said.Length(want),
+			)
 		default:
 			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 			f.Says = said.Say(
 				"Between the sides nobody gets out of %: % are wanted beside it, % are there. Fold a side down before you drive on, or draw it on with the winch.",
-				name, said.Length(want), said.Length(math.Max(0, left+right)))
+				name,
+				said.Length(want),
+				said.Length(math.Max(0, left+right)),
+			)
 		}
 		out = append(out, f)
 	}

@@ -57,7 +57,9 @@ func edge(r *rig.Rig, d *plan.Decking) (finding.Finding, bool) {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
 			"The floor lies % below the steel: water stands in the tray and what is slid off catches. Pack the floor up, or drill drain holes of % in each field.",
-			said.Length(-p), said.Length(drainHole))
+			said.Length(-p),
+			said.Length(drainHole),
+		)
 		return f, true
 	}
 	f.Says = said.Say("The floor stands % over the steel at its edges: water runs off.", said.Length(p))
@@ -81,8 +83,11 @@ func rub(r *rig.Rig, d *plan.Decking) (finding.Finding, bool) {
 	if w := r.Trailer.WidthOverAll; w != nil && float64(w.Value) < broad-1e-6 {
 		f.Outcome, f.Tight, f.Subject = finding.Tight, finding.LittleRoom, "/trailers/"+r.Scope.Trailer+"/widthOverAll"
 		f.Limit = finding.Exactly(quantity.KindLength, float64(w.Value))
-		f.Says = said.Say("Over its rub rails the trailer is % wide; % is entered as its width over all. Gates and lanes go by that one: correct it.",
-			said.Length(broad), said.Length(w.Value))
+		f.Says = said.Say(
+			"Over its rub rails the trailer is % wide; % is entered as its width over all. Gates and lanes go by that one: correct it.",
+			said.Length(broad),
+			said.Length(w.Value),
+		)
 	}
 	return f, true
 }
@@ -103,8 +108,10 @@ func forks(r *rig.Rig, d *plan.Decking) (finding.Finding, bool) {
 	switch {
 	case has == 0:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("Forks set down on wood: their tips split it. Checker plate % in from the side they come from.",
-			said.Length(in))
+		f.Says = said.Say(
+			"Forks set down on wood: their tips split it. Checker plate % in from the side they come from.",
+			said.Length(in),
+		)
 	case has < in-1e-6:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say("The plate reaches % in from the side; forks reach %. Their tips set down on wood.",
@@ -136,7 +143,9 @@ func tread(r *rig.Rig, d *plan.Decking) (finding.Finding, bool) {
 	switch {
 	case high < norms.TreadWanted:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = append(says, said.Say("It is slippery: grip strips or sanded paint where one steps, beside what hulls slide on.")...)
+		f.Says = append(
+			says,
+			said.Say("It is slippery: grip strips or sanded paint where one steps, beside what hulls slide on.")...)
 	case low < norms.TreadWanted:
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 		f.Says = append(says, said.Say("Try it wet before you trust it, or lay grip strips where one steps.")...)
@@ -170,7 +179,9 @@ func paint(r *rig.Rig, d *plan.Decking) (finding.Finding, bool) {
 	if len(bare) > 0 {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = append(said.Say("The floor is left bare on "), said.List(bare...)...)
-		f.Says = append(f.Says, said.Say(". Wood takes up water there, and a sheet painted on one side alone bows.")...)
+		f.Says = append(
+			f.Says,
+			said.Say(". Wood takes up water there, and a sheet painted on one side alone bows.")...)
 	} else {
 		f.Says = said.Say("What is entered of the floor is painted.")
 	}

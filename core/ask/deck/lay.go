@@ -192,7 +192,8 @@ func (o *Laid) boards(r *rig.Rig, long, wide float64, across, along []float64) {
 	if d.Stagger && len(o.joints) > 0 && len(o.gaps) == 0 {
 		if o.second = planks.Stagger(run, sold, on, o.joints); o.second == nil {
 			o.Notes = append(o.Notes, said.Say(
-				"The joints cannot be staggered: as many pieces find no other members to end on. A member more, or longer boards."))
+				"The joints cannot be staggered: as many pieces find no other members to end on. A member more, or longer boards.",
+			))
 		}
 	}
 	o.ends(run, on)

@@ -41,14 +41,18 @@ func seat(r *rig.Rig) (finding.Finding, bool) {
 		)
 	case t.Frame.AxleFixed == plan.AxleWelded && t.AxleMoves != nil:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("The axle is entered as one that can be moved, and as welded on. One of the two is wrong.")
+		f.Says = said.Say(
+			"The axle is entered as one that can be moved, and as welded on. One of the two is wrong.",
+		)
 	case t.Frame.AxleFixed == plan.AxleWelded:
 		f.Says = said.Say("The spring hangers are welded to the rails; the axle's place is settled with them.")
 	case t.Frame.AxleFixed == plan.AxleSlots && t.AxleMoves == nil:
 		f.Outcome, f.Says = finding.Unknown, said.Say("How far the slots let the axle move is not entered.")
 		f.Needs = []finding.Need{{
 			Path: "/trailers/" + r.Scope.Trailer + "/axleMoves/min", Says: said.Say("where the slots begin and end"),
-			Where: said.Say("From the {coupling} to the axle, with the axle at the slots' front end and at their rear end."),
+			Where: said.Say(
+				"From the {coupling} to the axle, with the axle at the slots' front end and at their rear end.",
+			),
 		}}
 	case t.Frame.AxleFixed == plan.AxleSlots:
 		slots(r, &f)
@@ -75,8 +79,12 @@ func slots(r *rig.Rig, f *finding.Finding) {
 	if x := r.Axle.Nominal; x < low-1e-6 || x > high+1e-6 {
 		f.Outcome = finding.Fails
 		f.Figure = finding.Exactly(quantity.KindLength, x)
-		f.Says = said.Say("The axle stands % behind the {coupling}; its slots reach from % to %. Move it, or weld the saddles on elsewhere.",
-			said.Length(x), said.Length(low), said.Length(high))
+		f.Says = said.Say(
+			"The axle stands % behind the {coupling}; its slots reach from % to %. Move it, or weld the saddles on elsewhere.",
+			said.Length(x),
+			said.Length(low),
+			said.Length(high),
+		)
 		return
 	}
 	half := 0.0
@@ -96,8 +104,10 @@ func slots(r *rig.Rig, f *finding.Finding) {
 			continue
 		}
 		f.Outcome = finding.Fails
-		f.Says = append(f.Says, said.Say(" The rails reach only from % to %: at an end of the slots the saddle hangs in the air.",
-			said.Length(from+front), said.Length(to+front))...)
+		f.Says = append(
+			f.Says,
+			said.Say(" The rails reach only from % to %: at an end of the slots the saddle hangs in the air.",
+				said.Length(from+front), said.Length(to+front))...)
 		return
 	}
 	f.Says = append(f.Says, said.Say(" Put a stop bolt behind the saddle: friction alone lets it creep.")...)
@@ -108,7 +118,9 @@ func sleeved(r *rig.Rig) said.Sentence {
 	for i := range r.Drawn.Bars {
 		b := &r.Drawn.Bars[i]
 		if b.Member.Role == plan.RoleRail && hollow(b) {
-			return said.Say(" Bolts through a closed rail need a tube welded in for each, or its walls give way under the nut.")
+			return said.Say(
+				" Bolts through a closed rail need a tube welded in for each, or its walls give way under the nut.",
+			)
 		}
 	}
 	return nil

@@ -63,9 +63,13 @@ func brakes(r *rig.Rig) []finding.Finding {
 		f.Says = said.Say("The trailer's plug has no contact for the brake: another plug, or no brakes.")
 	case socket != "" && !has(socket):
 		f.Outcome = finding.Fails
-		f.Says = said.Say("The car's socket has no contact for the brake: it wants a brake controller and the wire for it.")
+		f.Says = said.Say(
+			"The car's socket has no contact for the brake: it wants a brake controller and the wire for it.",
+		)
 	default:
-		f.Says = said.Say("The plug has a contact for the brake. The car wants a brake controller, set for this trailer.")
+		f.Says = said.Say(
+			"The plug has a contact for the brake. The car wants a brake controller, set for this trailer.",
+		)
 	}
 	out = append(out, f)
 	amps, told := drawn(t, w)
@@ -91,7 +95,9 @@ type baseOf func(code, title, field string) finding.Finding
 func wired(r *rig.Rig, w *plan.Wiring, base baseOf, amps float64, told bool) finding.Finding {
 	f := base(CodeBrakeWire, "The brake's wire", "/wiring/brakeWire")
 	if r.Axle == nil {
-		f.Outcome, f.Says, f.Needs = finding.Unknown, said.Say("How long the brake's wire is, is not known."), r.Needs
+		f.Outcome, f.Says, f.Needs = finding.Unknown, said.Say(
+			"How long the brake's wire is, is not known.",
+		), r.Needs
 		return f
 	}
 	long := r.Axle.Nominal + brakeLead + magnetLead
@@ -112,7 +118,9 @@ func wired(r *rig.Rig, w *plan.Wiring, base baseOf, amps float64, told bool) fin
 	switch {
 	case amps > bears || !ok:
 		f.Outcome = finding.Fails
-		f.Says = append(f.Says, said.Say(" The wire bears %: it burns in a long descent.", said.Of(quantity.KindCurrent, bears))...)
+		f.Says = append(
+			f.Says,
+			said.Say(" The wire bears %: it burns in a long descent.", said.Of(quantity.KindCurrent, bears))...)
 	case f.Outcome == finding.Fails:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom // it brakes less
 		f.Says = append(f.Says, said.Say(" % is usual at most: % and an earth as thick.",
@@ -135,9 +143,19 @@ func rough(f finding.Finding, told bool) finding.Finding {
 // holds asks whether the breakaway's battery holds the brakes on for a quarter of an hour.
 func holds(w *plan.Wiring, path string, base baseOf, amps float64, told bool) finding.Finding {
 	f := base(CodeBreakaway, "Breakaway", "/wiring/breakaway")
-	f.Source = &finding.Source{Title: "49 CFR 393.43", Clause: "(d) brakes held for 15 minutes", AsOf: "2025", Confidence: "A"}
+	f.Source = &finding.Source{
+		Title:      "49 CFR 393.43",
+		Clause:     "(d) brakes held for 15 minutes",
+		AsOf:       "2025",
+		Confidence: "A",
+	}
 	if w.Breakaway == nil {
-		return unknown(f, path+"/wiring/breakaway", "the capacity of the breakaway's battery", "On the battery, in A·h.")
+		return unknown(
+			f,
+			path+"/wiring/breakaway",
+			"the capacity of the breakaway's battery",
+			"On the battery, in A·h.",
+		)
 	}
 	minutes := 0.0
 	if amps > 0 {
@@ -151,7 +169,11 @@ func holds(w *plan.Wiring, path string, base baseOf, amps float64, told bool) fi
 	f.Says = said.Say("Torn off, the battery holds the brakes for % in frost; % are asked for.",
 		said.Of(quantity.KindTime, minutes*60), said.Of(quantity.KindTime, holdMinutes*60))
 	if f.Outcome == finding.Fails {
-		f.Says = append(f.Says, said.Say(" A larger one, charged over the plug. Pull its pin before each trip: the wheels must lock.")...)
+		f.Says = append(
+			f.Says,
+			said.Say(
+				" A larger one, charged over the plug. Pull its pin before each trip: the wheels must lock.",
+			)...)
 	} else {
 		f.Says = append(f.Says, said.Say(" Pull its pin before each trip: the wheels must lock.")...)
 	}
@@ -165,13 +187,27 @@ func Walk(r *rig.Rig) []said.Sentence {
 	}
 	amps, _ := drawn(r.Trailer, r.Trailer.Wiring)
 	return []said.Sentence{
-		said.Say("Jack a wheel up, chocks under the others. Turn it forward and tighten the star until it just drags, then back it off until it runs free."),
-		said.Say("Measure across each magnet's two wires, unplugged: about %. Much more is a broken one, next to none a short.", said.Piece{Text: "3.2 Ω"}),
+		said.Say(
+			"Jack a wheel up, chocks under the others. Turn it forward and tighten the star until it just drags, then back it off until it runs free.",
+		),
+		said.Say(
+			"Measure across each magnet's two wires, unplugged: about %. Much more is a broken one, next to none a short.",
+			said.Piece{Text: "3.2 Ω"},
+		),
 		said.Say("Measure from each magnet's wire to the drum's steel: no reading. Any is a chafed wire."),
-		said.Say("Plug in, press the controller's lever, meter in the brake's wire: about % with all magnets.", said.Of(quantity.KindCurrent, amps)),
-		said.Say("On an empty level road at walking pace press the lever alone: every wheel brakes, none locks. Set the controller there."),
-		said.Say("Brake from 40 km/h or 25 mph ten times, softly, so that the linings bed in; then adjust the stars once more."),
-		said.Say("Pull the breakaway's pin with the plug out and try to drive off: it must not roll. Put it back at once."),
+		said.Say(
+			"Plug in, press the controller's lever, meter in the brake's wire: about % with all magnets.",
+			said.Of(quantity.KindCurrent, amps),
+		),
+		said.Say(
+			"On an empty level road at walking pace press the lever alone: every wheel brakes, none locks. Set the controller there.",
+		),
+		said.Say(
+			"Brake from 40 km/h or 25 mph ten times, softly, so that the linings bed in; then adjust the stars once more.",
+		),
+		said.Say(
+			"Pull the breakaway's pin with the plug out and try to drive off: it must not roll. Put it back at once.",
+		),
 		said.Say("Have brakes that you have built or mended looked at by someone who does that for a living."),
 	}
 }

@@ -206,9 +206,19 @@ func (b *Board) lasts() (finding.Finding, bool) {
 		at := root + "uses/" + u.ID
 		switch {
 		case u.u.Amps == nil:
-			return unknown(f, at+"/amps", "what "+named(u)+" draws", "On its plate, at the load it works under."), true
+			return unknown(
+				f,
+				at+"/amps",
+				"what "+named(u)+" draws",
+				"On its plate, at the load it works under.",
+			), true
 		case u.u.Minutes == nil:
-			return unknown(f, at+"/minutes", "how long one use of "+named(u)+" takes", "Time it once, or guess high."), true
+			return unknown(
+				f,
+				at+"/minutes",
+				"how long one use of "+named(u)+" takes",
+				"Time it once, or guess high.",
+			), true
 		}
 		hours += u.Hours
 	}
@@ -224,12 +234,16 @@ func (b *Board) lasts() (finding.Finding, bool) {
 		f.Outcome = finding.Fails
 		f.Says = said.Say(
 			"An outing takes more than the battery gives: it lasts for % of it, with half or so left in as it should be. A larger one, or charge on the way.",
-			said.Share(1/share))
+			said.Share(1/share),
+		)
 	case runs < 2:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say("The battery lasts for one outing and no second: charge it after each.")
 	default:
-		f.Says = said.Say("The battery lasts for % outings before it wants charging.", said.Of(quantity.KindCount, math.Min(runs, 99)))
+		f.Says = said.Say(
+			"The battery lasts for % outings before it wants charging.",
+			said.Of(quantity.KindCount, math.Min(runs, 99)),
+		)
 	}
 	if b.p.Kind == "" {
 		if f.Outcome == finding.Holds {
@@ -258,7 +272,9 @@ func (b *Board) cable(u *Use) (out []finding.Finding) {
 		f := b.base(CodeDrop, "Cable and voltage", field+"wire")
 		at := "/trailers/" + b.r.Scope.Trailer + "/wiring/power/" + field
 		if u.u.Long == nil {
-			return []finding.Finding{unknown(f, at+"long", "the length of "+named(u)+"'s cable", "From the battery to it, one way.")}
+			return []finding.Finding{
+				unknown(f, at+"long", "the length of "+named(u)+"'s cable", "From the battery to it, one way."),
+			}
 		}
 		f = unknown(f, at+"wire", "the section of "+named(u)+"'s cable", "On its sheath, or by its gauge.")
 		if u.Section != "" {
@@ -273,11 +289,21 @@ func (b *Board) cable(u *Use) (out []finding.Finding) {
 		said.Of(quantity.KindVoltage, u.Drop.Value), said.Of(quantity.KindCurrent, amps))
 	if f.Outcome == finding.Fails {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom // slow and hot, no danger by itself
-		f.Says = append(f.Says, said.Say(" % is usual at most: "+wanted(u)+".", said.Of(quantity.KindVoltage, allowed(&u.u)*nominal))...)
+		f.Says = append(
+			f.Says,
+			said.Say(
+				" % is usual at most: "+wanted(u)+".",
+				said.Of(quantity.KindVoltage, allowed(&u.u)*nominal),
+			)...)
 	}
 	g := b.base(CodeHeat, "Cable and current", field+"wire")
 	g.AtMost(quantity.KindCurrent, amps, u.bears)
-	g.Says = said.Say("% draws %; its cable bears %.", name, said.Of(quantity.KindCurrent, amps), said.Of(quantity.KindCurrent, u.bears))
+	g.Says = said.Say(
+		"% draws %; its cable bears %.",
+		name,
+		said.Of(quantity.KindCurrent, amps),
+		said.Of(quantity.KindCurrent, u.bears),
+	)
 	if g.Outcome == finding.Fails {
 		g.Says = append(g.Says, said.Say(" It burns: "+wanted(u)+".")...)
 	}
@@ -291,14 +317,29 @@ func (b *Board) cable(u *Use) (out []finding.Finding) {
 		}
 	case *u.u.Fuse > u.bears+1e-9:
 		h.Outcome = finding.Fails
-		h.Figure, h.Limit = finding.Exactly(quantity.KindCurrent, *u.u.Fuse), finding.Exactly(quantity.KindCurrent, u.bears)
+		h.Figure, h.Limit = finding.Exactly(
+			quantity.KindCurrent,
+			*u.u.Fuse,
+		), finding.Exactly(
+			quantity.KindCurrent,
+			u.bears,
+		)
 		h.Says = said.Say("%'s fuse of % is larger than its cable bears, %: the cable burns first.", name,
 			said.Of(quantity.KindCurrent, *u.u.Fuse), said.Of(quantity.KindCurrent, u.bears))
 	case *u.u.Fuse < amps:
 		h.Outcome, h.Tight = finding.Tight, finding.LittleRoom
-		h.Says = said.Say("%'s fuse of % goes at its own %.", name, said.Of(quantity.KindCurrent, *u.u.Fuse), said.Of(quantity.KindCurrent, amps))
+		h.Says = said.Say(
+			"%'s fuse of % goes at its own %.",
+			name,
+			said.Of(quantity.KindCurrent, *u.u.Fuse),
+			said.Of(quantity.KindCurrent, amps),
+		)
 	default:
-		h.Says = said.Say("%'s fuse of % goes before its cable burns.", name, said.Of(quantity.KindCurrent, *u.u.Fuse))
+		h.Says = said.Say(
+			"%'s fuse of % goes before its cable burns.",
+			name,
+			said.Of(quantity.KindCurrent, *u.u.Fuse),
+		)
 	}
 	if g.Outcome == finding.Holds && h.Outcome == finding.Holds { // one sentence is enough
 		f.Says = append(f.Says, said.Say(" It bears %, and its fuse of % goes first.",
@@ -361,7 +402,9 @@ func (b *Board) charge() (finding.Finding, bool) {
 	}
 	if b.celsius() < b.kind.Deepest {
 		f.Outcome, f.Gate = finding.Fails, finding.GateGo
-		f.Says = said.Say("A " + b.kind.Name + " battery must not be charged in such cold: it is ruined. Take the charging wire off, or one that heats itself.")
+		f.Says = said.Say(
+			"A " + b.kind.Name + " battery must not be charged in such cold: it is ruined. Take the charging wire off, or one that heats itself.",
+		)
 		return f, true
 	}
 	amps, hours := b.comes(), 0.0
@@ -376,10 +419,16 @@ func (b *Board) charge() (finding.Finding, bool) {
 		return f, true
 	}
 	back := hours * lossy / amps
-	f.Says = append(f.Says, said.Say(": what an outing takes is back after % of driving.", said.Of(quantity.KindTime, back*3600))...)
+	f.Says = append(
+		f.Says,
+		said.Say(": what an outing takes is back after % of driving.", said.Of(quantity.KindTime, back*3600))...)
 	if back > slowFrom {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = append(f.Says, said.Say(" A thicker wire, a charger that lifts the voltage beside the battery, or charge it at home.")...)
+		f.Says = append(
+			f.Says,
+			said.Say(
+				" A thicker wire, a charger that lifts the voltage beside the battery, or charge it at home.",
+			)...)
 	}
 	return f, true
 }

@@ -91,7 +91,11 @@ func lineOf(r *rig.Rig, p *plan.Pump) (l pipe.Line, need *finding.Need, err erro
 	}
 	switch {
 	case p.TopPressure == nil && len(p.Points) < 2:
-		return l, lacks("topPressure", "the pump's top pressure", "On its label: what it gives with the nozzle shut."), nil
+		return l, lacks(
+			"topPressure",
+			"the pump's top pressure",
+			"On its label: what it gives with the nozzle shut.",
+		), nil
 	case p.OpenFlow == nil && len(p.Points) < 2:
 		return l, lacks("openFlow", "the pump's open flow", "On its label: what runs out with nothing on it."), nil
 	case p.HoseLong == nil:
@@ -103,7 +107,10 @@ func lineOf(r *rig.Rig, p *plan.Pump) (l pipe.Line, need *finding.Need, err erro
 		return l, nil, err
 	}
 	if p.InLong != nil && p.InBore != nil {
-		l.Hoses = append(l.Hoses, pipe.Hose{Long: float64(*p.InLong), Bore: float64(*p.InBore), Rough: smooth, K: inlet, More: 1})
+		l.Hoses = append(
+			l.Hoses,
+			pipe.Hose{Long: float64(*p.InLong), Bore: float64(*p.InBore), Rough: smooth, K: inlet, More: 1},
+		)
 	}
 	more := 1.0
 	if p.Reel {
@@ -148,16 +155,24 @@ func Check(r *rig.Rig) (out []finding.Finding) {
 	l, need, err := lineOf(r, p)
 	switch {
 	case need != nil:
-		f.Outcome, f.Says, f.Needs = finding.Unknown, append(said.Say("Not known: "), append(need.Says, said.Say(".")...)...), []finding.Need{*need}
+		f.Outcome, f.Says, f.Needs = finding.Unknown, append(
+			said.Say("Not known: "),
+			append(need.Says, said.Say(".")...)...), []finding.Need{
+			*need,
+		}
 		return []finding.Finding{f}
 	case err != nil:
 		f.Outcome, f.Subject = finding.Fails, "/trailers/"+r.Scope.Trailer+"/pump/topPressure"
-		f.Says = said.Say("The pump's curve does not fall: more flow goes with less pressure. Look at its points again.")
+		f.Says = said.Say(
+			"The pump's curve does not fall: more flow goes with less pressure. Look at its points again.",
+		)
 		return []finding.Finding{f}
 	}
 	run, err := l.Run()
 	if err != nil {
-		f.Outcome, f.Says = finding.Fails, said.Say("A hose or nozzle has a size that makes no sense. Type it anew.")
+		f.Outcome, f.Says = finding.Fails, said.Say(
+			"A hose or nozzle has a size that makes no sense. Type it anew.",
+		)
 		return []finding.Finding{f}
 	}
 	flow := run.Flow / perMinute
@@ -169,8 +184,11 @@ func Check(r *rig.Rig) (out []finding.Finding) {
 		f.Says = said.Say("Nothing comes out: the pump's top pressure does not lift water so high.")
 	case flow < trickle*open:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("% l/min come out, of % that the pump gives freely. Top pressure and open flow never come together; hose and nozzle take the rest.",
-			count(flow), count(open))
+		f.Says = said.Say(
+			"% l/min come out, of % that the pump gives freely. Top pressure and open flow never come together; hose and nozzle take the rest.",
+			count(flow),
+			count(open),
+		)
 	default:
 		f.Says = said.Say("% l/min come out at %. Top pressure and open flow on the label never come together.",
 			count(flow), said.Of(quantity.KindPressure, run.Pressure))
@@ -212,7 +230,11 @@ func suction(r *rig.Rig, p *plan.Pump, l *pipe.Line, flow float64) (finding.Find
 		up += l.Hoses[0].Loss(flow) / (pipe.Density * 9.80665)
 	}
 	f.AtMost(quantity.KindLength, up, most)
-	f.Says = said.Say("It draws % up, its hose's losses among them; % is what it can.", said.Length(up), said.Length(most))
+	f.Says = said.Say(
+		"It draws % up, its hose's losses among them; % is what it can.",
+		said.Length(up),
+		said.Length(most),
+	)
 	if f.Outcome == finding.Fails {
 		f.Says = append(f.Says, said.Say(" It runs dry and breaks: nearer to the water, a wider suction hose.")...)
 	}
@@ -230,11 +252,22 @@ func empties(r *rig.Rig, p *plan.Pump, flow float64) (finding.Finding, bool) {
 	f.Figure = finding.Exactly(quantity.KindTime, minutes*60)
 	f.Says = said.Say("The tank is empty after %.", said.Of(quantity.KindTime, minutes*60))
 	if p.Litres != nil {
-		f.Says = append(f.Says, said.Say(" It does % places of % l.", said.Of(quantity.KindCount, math.Floor(m3/litre / *p.Litres + 1e-9)), count(*p.Litres))...)
+		f.Says = append(
+			f.Says,
+			said.Say(
+				" It does % places of % l.",
+				said.Of(quantity.KindCount, math.Floor(m3/litre / *p.Litres + 1e-9)),
+				count(*p.Litres),
+			)...)
 	}
 	if p.RunsFor != nil && *p.RunsFor < minutes {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = append(f.Says, said.Say(" The pump wants a rest every %: it gets too hot.", said.Of(quantity.KindTime, *p.RunsFor*60))...)
+		f.Says = append(
+			f.Says,
+			said.Say(
+				" The pump wants a rest every %: it gets too hot.",
+				said.Of(quantity.KindTime, *p.RunsFor*60),
+			)...)
 	}
 	return f, true
 }
@@ -260,7 +293,10 @@ func Show(r *rig.Rig) *Given {
 	m := func(k quantity.Kind, v float64) finding.Measure { return *finding.Exactly(k, v) }
 	out := &Given{
 		Litres: run.Flow / perMinute, Pressure: m(quantity.KindPressure, run.Pressure), Nozzle: m(quantity.KindPressure, run.Nozzle),
-		Far: m(quantity.KindLength, far), High: m(quantity.KindLength, high), Ways: []OtherHose{}, Curve: []PumpCurve{},
+		Far: m(
+			quantity.KindLength,
+			far,
+		), High: m(quantity.KindLength, high), Ways: []OtherHose{}, Curve: []PumpCurve{},
 	}
 	if m3, ok := volume(r); ok && run.Flow > 0 {
 		minutes := m3 / run.Flow / 60

@@ -81,7 +81,9 @@ func Check(r *rig.Rig) []finding.Finding {
 	}
 	if s.stays {
 		f := s.base(CodeGear, "How it tips", "by")
-		f.Says = said.Say("Nothing that is poured or piled is on the bed: it stays down on this outing, latched on both sides.")
+		f.Says = said.Say(
+			"Nothing that is poured or piled is on the bed: it stays down on this outing, latched on both sides.",
+		)
 		return []finding.Finding{f, s.prop()}
 	}
 	gear := s.works()
@@ -106,13 +108,28 @@ func missing(r *rig.Rig, t *plan.Tipping) finding.Finding {
 	case t.By == "":
 		return need(f, root+"/tipping/by", "what raises the bed", "A winch over a mast, a cylinder, hands.")
 	case t.Mass == nil:
-		return need(f, root+"/tipping/mass", "the weight of the bed itself", "Lift its front on a scale: twice what that shows is near.")
+		return need(
+			f,
+			root+"/tipping/mass",
+			"the weight of the bed itself",
+			"Lift its front on a scale: twice what that shows is near.",
+		)
 	case t.Stop == nil:
-		return need(f, root+"/tipping/stop", "the angle at which it stops", "A level's angle on the raised bed, or what chain or cylinder leave.")
+		return need(
+			f,
+			root+"/tipping/stop",
+			"the angle at which it stops",
+			"A level's angle on the raised bed, or what chain or cylinder leave.",
+		)
 	case r.Trailer.DeckLength == nil:
 		return need(f, root+"/deckLength", "the length of the deck", "Tape it.")
 	}
-	return need(f, root+"/couplingToDeck", "distance from coupling to deck", "Tape from the ball's middle to the front edge of the deck.")
+	return need(
+		f,
+		root+"/couplingToDeck",
+		"distance from coupling to deck",
+		"Tape from the ball's middle to the front edge of the deck.",
+	)
 }
 
 // works says whether the bed comes up to its stop at all, and what that takes at most.
@@ -127,15 +144,29 @@ func (s *Setup) works() finding.Finding {
 	switch {
 	case runs && over <= 0:
 		return fails("hinge/back", said.Say(
-			"The hinge stands before the common centre of bed and load: it runs over at once. Move the hinge to the rear, or the load forward."))
+			"The hinge stands before the common centre of bed and load: it runs over at once. Move the hinge to the rear, or the load forward.",
+		))
 	case len(s.Swept) == 0 && errors.Is(s.err, tipping.ErrReach):
-		return fails("top/back", said.Say("Mast, strap or lever do not reach each other with the bed down. Check their places."))
+		return fails(
+			"top/back",
+			said.Say("Mast, strap or lever do not reach each other with the bed down. Check their places."),
+		)
 	case len(s.Swept) == 0 && errors.Is(s.err, tipping.ErrPlace):
 		return fails("pick/back", said.Say("Two places of the gear are one. Move one of them."))
 	case len(s.Swept) == 0 && s.pushes():
-		return fails("foot/up", said.Say("With the bed down the cylinder pushes past the hinge and does not lift. Put its foot lower, or its head farther from the hinge."))
+		return fails(
+			"foot/up",
+			said.Say(
+				"With the bed down the cylinder pushes past the hinge and does not lift. Put its foot lower, or its head farther from the hinge.",
+			),
+		)
 	case len(s.Swept) == 0:
-		return fails("top/up", said.Say("With the bed down the line pulls through the hinge or under it and does not lift. Raise the mast's top."))
+		return fails(
+			"top/up",
+			said.Say(
+				"With the bed down the line pulls through the hinge or under it and does not lift. Raise the mast's top.",
+			),
+		)
 	case s.err != nil:
 		at := s.Swept[len(s.Swept)-1].Angle
 		way := "Raise the mast's top, pick the bed up farther to the rear, or stop it before."
@@ -143,7 +174,13 @@ func (s *Setup) works() finding.Finding {
 			way = "Move the cylinder's foot, or stop it before."
 		}
 		f.Figure, f.Limit = finding.Exactly(quantity.KindAngle, at), finding.Exactly(quantity.KindAngle, s.stop)
-		return fails("stop", said.Say("The bed comes up to % and no farther: there "+sticking(s)+". "+way, said.Of(quantity.KindAngle, at)))
+		return fails(
+			"stop",
+			said.Say(
+				"The bed comes up to % and no farther: there "+sticking(s)+". "+way,
+				said.Of(quantity.KindAngle, at),
+			),
+		)
 	}
 	if runs && over < s.stop-1e-9 && !s.t.Chain {
 		g := s.base(CodeOver, "Running over", "chain")
@@ -151,7 +188,9 @@ func (s *Setup) works() finding.Finding {
 		g.Figure, g.Limit = finding.Exactly(quantity.KindAngle, over), finding.Exactly(quantity.KindAngle, s.stop)
 		g.Says = said.Say(
 			"At % bed and load stand over the hinge and run on by themselves, before the stop at %. A limit chain that holds them, or stop before.",
-			said.Of(quantity.KindAngle, over), said.Of(quantity.KindAngle, s.stop))
+			said.Of(quantity.KindAngle, over),
+			said.Of(quantity.KindAngle, s.stop),
+		)
 		return g
 	}
 	pull, at := s.most()
@@ -190,9 +229,20 @@ func (s *Setup) pull() (out []finding.Finding) {
 		f := s.base(CodePull, "Cylinder and pressure", "pressure")
 		switch {
 		case s.t.Bore == nil:
-			return append(out, need(f, root+"bore", "the bore of the cylinder", "On its label; the piston's, not the rod's."))
+			return append(
+				out,
+				need(f, root+"bore", "the bore of the cylinder", "On its label; the piston's, not the rod's."),
+			)
 		case s.t.Pressure == nil:
-			return append(out, need(f, root+"pressure", "the pressure that the pack gives", "On its plate: its relief valve's setting."))
+			return append(
+				out,
+				need(
+					f,
+					root+"pressure",
+					"the pressure that the pack gives",
+					"On its plate: its relief valve's setting.",
+				),
+			)
 		}
 		area := math.Pi / 4 * float64(*s.t.Bore) * float64(*s.t.Bore)
 		out = append(out, s.valve(root))
@@ -206,8 +256,12 @@ func (s *Setup) pull() (out []finding.Finding) {
 	default:
 		f := s.base(CodePull, "By hand", "pick/back")
 		f.AtMost(quantity.KindMass, n/tipping.Gravity, handShort/tipping.Gravity)
-		f.Says = said.Say("At % it takes % square to the bed; % is what one pushes for a moment.", said.Of(quantity.KindAngle, at),
-			said.Mass(n/tipping.Gravity), said.Mass(handShort/tipping.Gravity))
+		f.Says = said.Say(
+			"At % it takes % square to the bed; % is what one pushes for a moment.",
+			said.Of(quantity.KindAngle, at),
+			said.Mass(n/tipping.Gravity),
+			said.Mass(handShort/tipping.Gravity),
+		)
 		out = append(out, s.sure(f, n/tipping.Gravity))
 	}
 	return out
@@ -237,8 +291,17 @@ func (s *Setup) winch(n, at float64, root string) (out []finding.Finding) {
 	drum := s.onDrum(n)
 	f := s.base(CodePull, "Winch and line", "winchLifts")
 	if s.t.WinchLifts == nil {
-		f = need(f, root+"winchLifts", "what the winch is rated to lift", "On its plate. A rating for rolling loads is none for lifting.")
-		f.Says = said.Say("It takes % on the drum, at %. What is the winch rated to lift?", said.Mass(drum), said.Of(quantity.KindAngle, at))
+		f = need(
+			f,
+			root+"winchLifts",
+			"what the winch is rated to lift",
+			"On its plate. A rating for rolling loads is none for lifting.",
+		)
+		f.Says = said.Say(
+			"It takes % on the drum, at %. What is the winch rated to lift?",
+			said.Mass(drum),
+			said.Of(quantity.KindAngle, at),
+		)
 	} else {
 		lifts := float64(*s.t.WinchLifts) * s.layer()
 		f.AtMost(quantity.KindMass, drum, lifts)
@@ -253,12 +316,24 @@ func (s *Setup) winch(n, at float64, root string) (out []finding.Finding) {
 	g := s.base(CodeWinch, "A winch that may lift", "lifting")
 	switch {
 	case s.t.Lifting == nil:
-		g = need(g, root+"lifting", "whether the winch is rated for lifting", "Its leaflet says lifting, or pulling alone.")
+		g = need(
+			g,
+			root+"lifting",
+			"whether the winch is rated for lifting",
+			"Its leaflet says lifting, or pulling alone.",
+		)
 	case !*s.t.Lifting:
 		g.Outcome = finding.Fails
-		g.Says = said.Say("The winch is rated for pulling loads that roll, not for lifting: a bed that comes down by itself is a lifted load.")
+		g.Says = said.Say(
+			"The winch is rated for pulling loads that roll, not for lifting: a bed that comes down by itself is a lifted load.",
+		)
 	case s.t.Brake == nil:
-		g = need(g, root+"brake", "whether the winch holds by itself", "Let the crank go, or the switch, with a load on: the bed must stay.")
+		g = need(
+			g,
+			root+"brake",
+			"whether the winch holds by itself",
+			"Let the crank go, or the switch, with a load on: the bed must stay.",
+		)
 	case !*s.t.Brake:
 		g.Outcome = finding.Fails
 		g.Says = said.Say("The winch does not hold by itself: let go, the bed falls. It takes a load brake.")
@@ -267,8 +342,11 @@ func (s *Setup) winch(n, at float64, root string) (out []finding.Finding) {
 	}
 	out = append(out, g)
 	if s.t.LineMax == nil {
-		out = append(out, need(s.base(CodeLine, "Line or strap", "lineMax"), root+"lineMax", "what the line or strap may bear",
-			"On its label, as a working load; of a bare rope a fifth of what it breaks at."))
+		out = append(
+			out,
+			need(s.base(CodeLine, "Line or strap", "lineMax"), root+"lineMax", "what the line or strap may bear",
+				"On its label, as a working load; of a bare rope a fifth of what it breaks at."),
+		)
 	} else {
 		h := s.base(CodeLine, "Line or strap", "lineMax")
 		limit := float64(*s.t.LineMax)
@@ -289,8 +367,18 @@ func (s *Setup) winch(n, at float64, root string) (out []finding.Finding) {
 		h := s.base(CodeCrank, "On the crank", "crank")
 		radius := float64(*s.t.DrumAcross)/2 + s.builtUp()
 		hand := drum * tipping.Gravity * radius / (*s.t.Ratio * float64(*s.t.Crank) * crankLoss)
-		h.Figure, h.Limit = finding.Exactly(quantity.KindMass, hand/tipping.Gravity), finding.Exactly(quantity.KindMass, handSteady/tipping.Gravity)
-		h.Says = said.Say("% on the crank at its worst; % is what one keeps up.", said.Mass(hand/tipping.Gravity), said.Mass(handSteady/tipping.Gravity))
+		h.Figure, h.Limit = finding.Exactly(
+			quantity.KindMass,
+			hand/tipping.Gravity,
+		), finding.Exactly(
+			quantity.KindMass,
+			handSteady/tipping.Gravity,
+		)
+		h.Says = said.Say(
+			"% on the crank at its worst; % is what one keeps up.",
+			said.Mass(hand/tipping.Gravity),
+			said.Mass(handSteady/tipping.Gravity),
+		)
 		switch {
 		case hand > handShort:
 			h.Outcome = finding.Fails
@@ -308,10 +396,17 @@ func (s *Setup) valve(root string) finding.Finding {
 	f := s.base(CodeWinch, "A cylinder that holds", "brake")
 	switch {
 	case s.t.Brake == nil:
-		return need(f, root+"brake", "whether a valve at the cylinder holds it when a hose bursts", "A block screwed to the cylinder itself, not to the pump.")
+		return need(
+			f,
+			root+"brake",
+			"whether a valve at the cylinder holds it when a hose bursts",
+			"A block screwed to the cylinder itself, not to the pump.",
+		)
 	case !*s.t.Brake:
 		f.Outcome = finding.Fails
-		f.Says = said.Say("When a hose bursts the bed falls: a valve at the cylinder that holds it, and lets it down slowly.")
+		f.Says = said.Say(
+			"When a hose bursts the bed falls: a valve at the cylinder that holds it, and lets it down slowly.",
+		)
 	default:
 		f.Says = said.Say("A valve at the cylinder holds the bed when a hose bursts, and lets it down slowly.")
 	}
@@ -360,13 +455,16 @@ func (s *Setup) mast() (finding.Finding, bool) {
 		f.Figure = finding.Exactly(quantity.KindAngle, at)
 		f.Says = said.Say(
 			"At % the bed comes up into the mast. Two posts beside the bed, joined over their tops, or a mast that leans farther forward.",
-			said.Of(quantity.KindAngle, at))
+			said.Of(quantity.KindAngle, at),
+		)
 		return f, true
 	}
 	f.Figure = finding.Exactly(quantity.KindMass, worst/tipping.Gravity)
 	f.Says = said.Say(
 		"Where it bends most the mast's foot bears a moment as of % at one metre, and % along it. Draw the mast as a member, a stay or a deep foot to it.",
-		said.Mass(worst/tipping.Gravity), said.Mass(math.Max(0, along)/tipping.Gravity))
+		said.Mass(worst/tipping.Gravity),
+		said.Mass(math.Max(0, along)/tipping.Gravity),
+	)
 	return f, true
 }
 
@@ -406,13 +504,25 @@ func (s *Setup) stroke() (finding.Finding, bool) {
 	f.Figure, f.Limit = finding.Exactly(quantity.KindLength, long), finding.Exactly(quantity.KindLength, open)
 	switch {
 	case closed >= open:
-		f.Outcome, f.Says = finding.Fails, said.Say("Closed the cylinder is % long and open %: one of the two is wrong.", said.Length(closed), said.Length(open))
+		f.Outcome, f.Says = finding.Fails, said.Say(
+			"Closed the cylinder is % long and open %: one of the two is wrong.",
+			said.Length(closed),
+			said.Length(open),
+		)
 	case short < closed-1e-6:
 		f.Outcome = finding.Fails
-		f.Says = said.Say("With the bed down there are % between its eyes; closed the cylinder is % long. It holds the bed up: move its foot away.", said.Length(short), said.Length(closed))
+		f.Says = said.Say(
+			"With the bed down there are % between its eyes; closed the cylinder is % long. It holds the bed up: move its foot away.",
+			said.Length(short),
+			said.Length(closed),
+		)
 	case long > open+1e-6:
 		f.Outcome = finding.Fails
-		f.Says = said.Say("At the stop there are % between its eyes; open the cylinder is % long. It ends before: a longer one, or its head nearer to the hinge.", said.Length(long), said.Length(open))
+		f.Says = said.Say(
+			"At the stop there are % between its eyes; open the cylinder is % long. It ends before: a longer one, or its head nearer to the hinge.",
+			said.Length(long),
+			said.Length(open),
+		)
 	default:
 		f.Says = said.Say("Between % and % it stays within its stroke.", said.Length(short), said.Length(long))
 	}
@@ -438,7 +548,9 @@ func (s *Setup) slide() (finding.Finding, bool) {
 		f.Says = append(says, said.Say(" It empties by itself.")...)
 	case stop >= low:
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
-		f.Says = append(says, said.Say(" Some of it stays: a rake, a smoother lining, or higher. Nobody climbs in.")...)
+		f.Says = append(
+			says,
+			said.Say(" Some of it stays: a rake, a smoother lining, or higher. Nobody climbs in.")...)
 	default:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = append(says, said.Say(" It does not slide: higher, a plastic lining, or a shovel from behind.")...)
@@ -473,10 +585,16 @@ func (s *Setup) low() (finding.Finding, bool) {
 	switch {
 	case h < 0:
 		f.Outcome = finding.Fails
-		f.Says = said.Say("At the stop the tail would stand % under the ground. A hinge farther to the rear or higher, or stop before.", said.Length(-h))
+		f.Says = said.Say(
+			"At the stop the tail would stand % under the ground. A hinge farther to the rear or higher, or stop before.",
+			said.Length(-h),
+		)
 	case h < tailLeast:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("At the stop the tail is % over the ground: it digs into the heap. Drive on as it empties.", said.Length(h))
+		f.Says = said.Say(
+			"At the stop the tail is % over the ground: it digs into the heap. Drive on as it empties.",
+			said.Length(h),
+		)
 	default:
 		f.Says = said.Say("At the stop the tail is % over the ground.", said.Length(h))
 	}
@@ -501,12 +619,18 @@ func (s *Setup) balance() (finding.Finding, bool) {
 		f.Says = said.Say("With the load stuck at the stop the ball still bears %.", said.Mass(least))
 	case s.t.Unhitched:
 		f.Outcome = finding.Fails
-		f.Says = said.Say("With the load stuck, at % the trailer goes over to the rear: % lift at the coupling. Tip hitched, or with props under the tail.",
-			said.Of(quantity.KindAngle, at), said.Mass(-least))
+		f.Says = said.Say(
+			"With the load stuck, at % the trailer goes over to the rear: % lift at the coupling. Tip hitched, or with props under the tail.",
+			said.Of(quantity.KindAngle, at),
+			said.Mass(-least),
+		)
 	default:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("With the load stuck, at % the coupling lifts the car's tail with %. Hitched alone, latch and pin looked at, parking brake on, wheels chocked.",
-			said.Of(quantity.KindAngle, at), said.Mass(-least))
+		f.Says = said.Say(
+			"With the load stuck, at % the coupling lifts the car's tail with %. Hitched alone, latch and pin looked at, parking brake on, wheels chocked.",
+			said.Of(quantity.KindAngle, at),
+			said.Mass(-least),
+		)
 	}
 	return f, true
 }
@@ -542,8 +666,15 @@ func (s *Setup) side() (finding.Finding, bool) {
 	}
 	wanted := topples * (slope + math.Atan2(sinks, track))
 	f.AtMost(quantity.KindAngle, wanted, topple)
-	f.Says = said.Say("Raised and stuck to one side it topples at %; the ground's % with a wheel sunk in and a reserve come to %.",
-		said.Of(quantity.KindAngle, topple), said.Of(quantity.KindAngle, slope), said.Of(quantity.KindAngle, wanted))
+	f.Says = said.Say(
+		"Raised and stuck to one side it topples at %; the ground's % with a wheel sunk in and a reserve come to %.",
+		said.Of(
+			quantity.KindAngle,
+			topple,
+		),
+		said.Of(quantity.KindAngle, slope),
+		said.Of(quantity.KindAngle, wanted),
+	)
 	if f.Outcome == finding.Fails {
 		f.Says = append(f.Says, said.Say(" Level, firm ground alone; a board under the lower wheel.")...)
 	}
@@ -561,14 +692,29 @@ func (s *Setup) prop() finding.Finding {
 	switch {
 	case !s.t.Prop:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("There is no prop: nobody reaches under the raised bed, for grease or a stone. Build one in that stands by itself.")
+		f.Says = said.Say(
+			"There is no prop: nobody reaches under the raised bed, for grease or a stone. Build one in that stands by itself.",
+		)
 	case s.t.PropMax != nil && float64(*s.t.PropMax) < bed:
 		f.Outcome = finding.Fails
-		f.Figure, f.Limit = finding.Exactly(quantity.KindMass, bed), finding.Exactly(quantity.KindMass, float64(*s.t.PropMax))
-		f.Says = said.Say("The prop bears %, the empty bed weighs up to %. A stronger one.", said.Mass(*s.t.PropMax), said.Mass(bed))
+		f.Figure, f.Limit = finding.Exactly(
+			quantity.KindMass,
+			bed,
+		), finding.Exactly(
+			quantity.KindMass,
+			float64(*s.t.PropMax),
+		)
+		f.Says = said.Say(
+			"The prop bears %, the empty bed weighs up to %. A stronger one.",
+			said.Mass(*s.t.PropMax),
+			said.Mass(bed),
+		)
 	case s.t.PropMax == nil:
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
-		f.Says = said.Say("A prop stands under the raised bed; what it bears is not entered. The empty bed weighs up to %.", said.Mass(bed))
+		f.Says = said.Say(
+			"A prop stands under the raised bed; what it bears is not entered. The empty bed weighs up to %.",
+			said.Mass(bed),
+		)
 	default:
 		f.Says = said.Say("A prop stands under the raised bed, the empty one alone; hands off the hinge.")
 	}

@@ -94,7 +94,10 @@ func Show(r *rig.Rig) *Tipped {
 	case s.t.By == plan.TipByHand:
 		name = "On the hands"
 	}
-	out.Curves = append(out.Curves, TipCurve{name + ", the load stuck", scene.Curve{Kind: kind, Values: pull, Limit: limit, Worst: out.Worst}})
+	out.Curves = append(
+		out.Curves,
+		TipCurve{name + ", the load stuck", scene.Curve{Kind: kind, Values: pull, Limit: limit, Worst: out.Worst}},
+	)
 	if slips {
 		out.Curves = append(out.Curves, TipCurve{name + ", as it slides off", scene.Curve{
 			Kind: kind, Values: off, Limit: limit, Worst: worst(off, false),
@@ -169,7 +172,11 @@ func bed(r *rig.Rig, t *plan.Tipping, p placer) (out []scene.Shape) {
 
 // view is the trailer without its bed, with every place of the gear to be taken.
 func view(r *rig.Rig, t *plan.Tipping, p placer) scene.View {
-	v := scene.View{ID: "tipping", Title: said.Say("The bed from the side, its front to the left"), Shapes: []scene.Shape{}}
+	v := scene.View{
+		ID:     "tipping",
+		Title:  said.Say("The bed from the side, its front to the left"),
+		Shapes: []scene.Shape{},
+	}
 	long := r.DeckLength()
 	add := func(s ...scene.Shape) { v.Shapes = append(v.Shapes, s...) }
 	top := math.Max(1.2, math.Max(float64(t.Top.Up), 0.9*long)) + 0.25
@@ -219,7 +226,13 @@ func spots(t *plan.Tipping) []spotOf {
 	case plan.TipByMast:
 		return []spotOf{hinge, pick, {"top", "mast’s top", &t.Top}, {"foot", "mast’s foot", &t.Foot}}
 	case plan.TipBySwing:
-		return []spotOf{hinge, pick, {"top", "mast’s top", &t.Top}, {"foot", "mast’s foot", &t.Foot}, {"drum", "winch", &t.Drum}}
+		return []spotOf{
+			hinge,
+			pick,
+			{"top", "mast’s top", &t.Top},
+			{"foot", "mast’s foot", &t.Foot},
+			{"drum", "winch", &t.Drum},
+		}
 	case plan.TipByCylinder:
 		return []spotOf{hinge, pick, {"foot", "cylinder’s foot", &t.Foot}}
 	case plan.TipByLever:
@@ -263,9 +276,18 @@ func Ticks(r *rig.Rig) []finding.Tick {
 	if r.Trailer.Tipping == nil {
 		return nil
 	}
-	out := []finding.Tick{{Under: finding.UnderWalk, ID: "tip-down", Says: said.Say("Bed down and locked on both sides, tailgate latched, line or pack switched off.")}}
+	out := []finding.Tick{
+		{
+			Under: finding.UnderWalk,
+			ID:    "tip-down",
+			Says:  said.Say("Bed down and locked on both sides, tailgate latched, line or pack switched off."),
+		},
+	}
 	if r.Trailer.Tipping.Prop {
-		out = append(out, finding.Tick{Under: finding.UnderWalk, ID: "tip-prop", Says: said.Say("The bed's prop stowed.")})
+		out = append(
+			out,
+			finding.Tick{Under: finding.UnderWalk, ID: "tip-prop", Says: said.Say("The bed's prop stowed.")},
+		)
 	}
 	return out
 }

@@ -47,7 +47,16 @@ func New(r *rig.Rig) *Setup {
 	if b == nil {
 		return nil
 	}
-	s := &Setup{r: r, t: b.Told, gear: b.Gear, stop: b.Stop, heavy: b.Heavy, likely: b.Likely, loads: b.Loads, stays: b.Stays}
+	s := &Setup{
+		r:      r,
+		t:      b.Told,
+		gear:   b.Gear,
+		stop:   b.Stop,
+		heavy:  b.Heavy,
+		likely: b.Likely,
+		loads:  b.Loads,
+		stays:  b.Stays,
+	}
 	s.sweep()
 	return s
 }
@@ -199,7 +208,15 @@ func (s *Setup) Peak() (kg float64, ok bool) {
 
 // With is the same bed with the same load on other gear.
 func (s *Setup) With(t *plan.Tipping) *Setup {
-	out := &Setup{r: s.r, t: t, gear: rig.TipGear(t), stop: s.stop, heavy: s.heavy, likely: s.likely, loads: s.loads}
+	out := &Setup{
+		r:      s.r,
+		t:      t,
+		gear:   rig.TipGear(t),
+		stop:   s.stop,
+		heavy:  s.heavy,
+		likely: s.likely,
+		loads:  s.loads,
+	}
 	out.sweep()
 	return out
 }

@@ -90,9 +90,13 @@ func (h *Harness) adapted() (finding.Finding, bool) {
 		f.Says = slices.Concat(said.Say("The car's socket has nothing for "), said.List(append(poor, dark...)...),
 			said.Say(": dark with this car. Check your local code, or have the other socket fitted."))
 	case h.converts():
-		f.Says = said.Say("By the converter every lamp is fed from the car's socket. Try each switch before you drive.")
+		f.Says = said.Say(
+			"By the converter every lamp is fed from the car's socket. Try each switch before you drive.",
+		)
 	default:
-		f.Says = said.Say("By the adapter every lamp is fed from the car's socket. Try each switch before you drive.")
+		f.Says = said.Say(
+			"By the adapter every lamp is fed from the car's socket. Try each switch before you drive.",
+		)
 	}
 	if lost := h.unfed(); len(lost) > 0 {
 		f.Says = slices.Concat(f.Says, said.Say(" Not on that socket: "), said.List(lost...), said.Say("."))

@@ -62,7 +62,9 @@ func Check(r *rig.Rig) (out []finding.Finding) {
 		case len(w.Lamps) > mostLamps:
 			f.Says = said.Say("More than % lamps are not simulated. Take some out.", said.Count(mostLamps))
 			f.Subject = "/trailers/" + r.Scope.Trailer + "/wiring/lamps"
-			f.Needs = []finding.Need{{Path: f.Subject, Says: said.Say("fewer lamps"), Where: said.Say("Those that are there.")}}
+			f.Needs = []finding.Need{
+				{Path: f.Subject, Says: said.Say("fewer lamps"), Where: said.Say("Those that are there.")},
+			}
 		}
 		return append(out, f)
 	}

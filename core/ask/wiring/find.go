@@ -411,13 +411,17 @@ func (h *Harness) todo(f *Fault) said.Sentence {
 			"Unplug the trailer and try a tester on the socket: if it stays dark, look for the car's fuse.",
 		)
 	case FaultCarEarth:
-		return said.Say("Try another trailer or a tester on the socket; then clean the socket's earth where it is bolted to the body.")
+		return said.Say(
+			"Try another trailer or a tester on the socket; then clean the socket's earth where it is bolted to the body.",
+		)
 	case FaultWrongBulb:
 		return said.Say("Read the bulb's base: 21 W, not 5. A 21/5 W bulb can sit turned round in a worn holder.")
 	case FaultConverter:
 		return said.Say("Look at the converter's 12 V and earth, then at what it is made for; try another.")
 	case FaultShort:
-		return said.Say("Look where the cable is pinched, where it goes through steel, and in the plug for a loose strand.")
+		return said.Say(
+			"Look where the cable is pinched, where it goes through steel, and in the plug for a loose strand.",
+		)
 	case FaultSwap:
 		return said.Say("Open the plug and set the wires by what they do, not by their colour.")
 	}

@@ -39,7 +39,10 @@ var watts = map[plan.LampUse][2]float64{
 		5,
 		0.5,
 	}, plan.LampStop: {21, 3}, plan.LampTurn: {21, 3}, plan.LampPlate: {5, 0.5}, plan.LampFog: {21, 3},
-	plan.LampReverse: {21, 3}, plan.LampMarker: {4, 0.5}, plan.LampFront: {5, 0.5}, plan.LampOutline: {5, 0.5}, plan.LampIdent: {4, 0.5},
+	plan.LampReverse: {
+		21,
+		3,
+	}, plan.LampMarker: {4, 0.5}, plan.LampFront: {5, 0.5}, plan.LampOutline: {5, 0.5}, plan.LampIdent: {4, 0.5},
 }
 
 // Switch is what a driver switches on.

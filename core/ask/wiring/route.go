@@ -350,7 +350,8 @@ func (h *Harness) routed() (finding.Finding, bool) {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
 			"No member leads the cable to %. Let it run along more members, or draw what it is fixed to; until then it is counted straight.",
-			said.Name(h.unitName(w.apart), "a lamp"))
+			said.Name(h.unitName(w.apart), "a lamp"),
+		)
 		return f, true
 	}
 	if at := h.w.FoldAt; at != nil {
@@ -365,15 +366,27 @@ func (h *Harness) routed() (finding.Finding, bool) {
 			radius = loop / turn
 		}
 		f.Subject = "/trailers/" + h.r.Scope.Trailer + "/wiring/foldOff"
-		f.Figure, f.Limit = finding.Exactly(quantity.KindLength, math.Min(radius, 10)), finding.Exactly(quantity.KindLength, bends*thick)
+		f.Figure, f.Limit = finding.Exactly(
+			quantity.KindLength,
+			math.Min(radius, 10),
+		), finding.Exactly(
+			quantity.KindLength,
+			bends*thick,
+		)
 		if radius < bends*thick {
 			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 			f.Says = said.Say(
 				"Folded, the cable at the hinge bends to a radius of %; % is least for one that moves. Lead it farther off the axis, with a loop of % across.",
-				said.Length(radius), said.Length(bends*thick), said.Length(least))
+				said.Length(radius),
+				said.Length(bends*thick),
+				said.Length(least),
+			)
 			return f, true
 		}
-		f.Says = said.Say("At the hinge the cable takes % more, in a loop that does not touch the ground.", said.Length(loop))
+		f.Says = said.Say(
+			"At the hinge the cable takes % more, in a loop that does not touch the ground.",
+			said.Length(loop),
+		)
 		return f, true
 	}
 	if !w.drawn {
@@ -381,9 +394,15 @@ func (h *Harness) routed() (finding.Finding, bool) {
 	}
 	ways, _ := w.stretches()
 	f.Figure = finding.Exactly(quantity.KindLength, sum(ways))
-	f.Says = said.Say("% of cable along the members, by the shortest tree that joins all lamps.", said.Length(sum(ways)))
+	f.Says = said.Say(
+		"% of cable along the members, by the shortest tree that joins all lamps.",
+		said.Length(sum(ways)),
+	)
 	if !w.proven {
-		f.Says = said.Say("% of cable along the members; with so many lamps a shorter tree is not ruled out.", said.Length(sum(ways)))
+		f.Says = said.Say(
+			"% of cable along the members; with so many lamps a shorter tree is not ruled out.",
+			said.Length(sum(ways)),
+		)
 	}
 	return f, true
 }
@@ -408,11 +427,22 @@ func (h *Harness) fittings() (out []HarnessPart) {
 		}
 	}
 	if long > 0 {
-		put(said.Say("%, one every % and beside each bend", said.Counted(int(math.Ceil(long/clipEvery)), "clip", "clips"), said.Length(clipEvery)))
+		put(
+			said.Say(
+				"%, one every % and beside each bend",
+				said.Counted(int(math.Ceil(long/clipEvery)), "clip", "clips"),
+				said.Length(clipEvery),
+			),
+		)
 		put(said.Say("% of conduit or split hose where stones fly", said.Length(math.Ceil(long*10)/10)))
 	}
 	if into > 0 {
-		put(said.Say("%, where it goes through or round a member: no bare edge", said.Counted(into, "grommet", "grommets")))
+		put(
+			said.Say(
+				"%, where it goes through or round a member: no bare edge",
+				said.Counted(into, "grommet", "grommets"),
+			),
+		)
 	}
 	if n := h.joints(); n > 0 {
 		how := map[plan.WireJoint]string{
@@ -425,7 +455,12 @@ func (h *Harness) fittings() (out []HarnessPart) {
 		}
 		put(said.Say("% "+how, said.Counted(n, "joint", "joints")))
 	}
-	put(said.Say("a drip loop before each lamp; % of cable to spare before the car, in a loop that does not touch the ground", said.Length(slack)))
+	put(
+		said.Say(
+			"a drip loop before each lamp; % of cable to spare before the car, in a loop that does not touch the ground",
+			said.Length(slack),
+		),
+	)
 	return out
 }
 

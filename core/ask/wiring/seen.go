@@ -31,7 +31,12 @@ const (
 // hidden asks whether a load or a part stands behind a rear lamp, seen straight from behind.
 func hidden(r *rig.Rig, w *plan.Wiring) (finding.Finding, bool) {
 	f := base(r, CodeHidden, "Lamps in sight")
-	f.Source = &finding.Source{Title: "UN R48", Clause: "geometric visibility, seen from behind", AsOf: norms.AsOf, Confidence: "B"}
+	f.Source = &finding.Source{
+		Title:      "UN R48",
+		Clause:     "geometric visibility, seen from behind",
+		AsOf:       norms.AsOf,
+		Confidence: "B",
+	}
 	if r.DeckFront == nil {
 		return f, false
 	}
@@ -49,14 +54,19 @@ func hidden(r *rig.Rig, w *plan.Wiring) (finding.Finding, bool) {
 		x, y, z := r.DeckFront.Nominal+float64(l.Back), float64(l.Right), float64(l.Height)
 		for i := range r.Items {
 			it := &r.Items[i]
-			if it.Open || it.Rear < x+behind || y < it.Left-aside || y > it.Right+aside || z < it.Bottom || z > it.Top {
+			if it.Open || it.Rear < x+behind || y < it.Left-aside || y > it.Right+aside || z < it.Bottom ||
+				z > it.Top {
 				continue
 			}
 			f.Outcome = finding.Fails
 			f.Subject += "/" + id
 			f.Figure = finding.Exactly(quantity.KindLength, it.Rear-x)
-			f.Says = said.Say("% stands % behind %: nobody behind sees it. Move it, or put the lamps on a bar behind it.",
-				said.Name(it.Name, "Something"), said.Length(it.Rear-x), said.Name("the "+nameOf(&l), "a lamp"))
+			f.Says = said.Say(
+				"% stands % behind %: nobody behind sees it. Move it, or put the lamps on a bar behind it.",
+				said.Name(it.Name, "Something"),
+				said.Length(it.Rear-x),
+				said.Name("the "+nameOf(&l), "a lamp"),
+			)
 			return f, true
 		}
 	}
@@ -94,7 +104,8 @@ func knocks(r *rig.Rig, w *plan.Wiring) (finding.Finding, bool) {
 	}
 	f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	f.Says = append(said.List(bare...), said.Say(
-		" stand out beside or behind the deck with nothing before them: a bent flat keeps gateposts and ramps off, or set them in.")...)
+		" stand out beside or behind the deck with nothing before them: a bent flat keeps gateposts and ramps off, or set them in.",
+	)...)
 	return f, true
 }
 
@@ -133,8 +144,13 @@ func (h *Harness) watched() (finding.Finding, bool) {
 	}
 	f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	f.Figure = finding.Exactly(quantity.KindCurrent, most)
-	f.Says = slices.Concat(said.Say("A car that watches its bulbs may take these for dead: "), said.List(weak...),
-		said.Say(". It flashes fast or warns. A trailer module made for LED lamps, or a load resistor where it can get hot."))
+	f.Says = slices.Concat(
+		said.Say("A car that watches its bulbs may take these for dead: "),
+		said.List(weak...),
+		said.Say(
+			". It flashes fast or warns. A trailer module made for LED lamps, or a load resistor where it can get hot.",
+		),
+	)
 	return f, true
 }
 
@@ -161,9 +177,21 @@ func (h *Harness) points(n *net, volts []float64, front float64) (out []ProbePoi
 		l := &h.lamps[i]
 		x, y := lampAt(l, beside[l.unit])
 		beside[l.unit]++
-		out = append(out,
-			ProbePoint{x, y, said.Say("% of %", said.Piece{Text: "feed"}, said.Name(h.called(i), "a lamp")), volts[n.plus[i]]},
-			ProbePoint{x, y, said.Say("% of %", said.Piece{Text: "earth"}, said.Name(h.called(i), "a lamp")), volts[n.unit[l.unit]]})
+		out = append(
+			out,
+			ProbePoint{
+				x,
+				y,
+				said.Say("% of %", said.Piece{Text: "feed"}, said.Name(h.called(i), "a lamp")),
+				volts[n.plus[i]],
+			},
+			ProbePoint{
+				x,
+				y,
+				said.Say("% of %", said.Piece{Text: "earth"}, said.Name(h.called(i), "a lamp")),
+				volts[n.unit[l.unit]],
+			},
+		)
 	}
 	return out
 }

@@ -142,7 +142,8 @@ func TestOutcomes(t *testing.T) {
 	full := strings.TrimSuffix(usualLamps(false, "fog"), "}") +
 		`,"t1":{"order":20,"what":"triangle","back":2.5,"right":-0.6,"height":0.5},"t2":{"order":21,"what":"triangle","back":2.5,"right":0.6,"height":0.5},
 		"s1":{"order":22,"what":"side-reflector","back":1,"right":-0.7,"height":0.5},"s2":{"order":23,"what":"side-reflector","back":1,"right":0.7,"height":0.5},
-		"f1":{"order":24,"what":"front-reflector","back":0,"right":-0.6,"height":0.5},"f2":{"order":25,"what":"front-reflector","back":0,"right":0.6,"height":0.5}}`
+		"f1":{"order":24,"what":"front-reflector","back":0,"right":-0.6,"height":0.5},"f2":{"order":25,"what":"front-reflector","back":0,"right":0.6,"height":0.5},
+		"w1":{"order":26,"what":"front","back":0,"right":-0.6,"height":0.5},"w2":{"order":27,"what":"front","back":0,"right":0.6,"height":0.5}}`
 	for _, c := range []struct {
 		plug, doc string
 		sets      []string
@@ -358,5 +359,45 @@ func TestPoints(t *testing.T) {
 		if l.ID == "lstop" && math.Abs(l.Volts-(feed-earth)) > 1e-9 {
 			t.Errorf("lamp %v, between %v", l.Volts, feed-earth)
 		}
+	}
+}
+
+// The diagram has a box for each contact that feeds and one for each lamp, the earth's beside them; the table of wires one
+// wire for each lamp and each unit's earth, as long together as what is bought.
+func TestDiagramAndWires(t *testing.T) {
+	h := wiring.New(with(t, "pin-7", usualLamps(false, "fog")))
+	boxes := 0
+	for _, s := range h.Diagram().Shapes {
+		if s.Class == "diagram-box" {
+			boxes++
+		}
+	}
+	if boxes != 6+1+8 { // left, right, stop, two tails, fog; earth; eight lamps
+		t.Errorf("%d boxes", boxes)
+	}
+	wires := h.Wires()
+	if len(wires) != 8+3 { // earths of left, right, and of plate and fog, 0.2 m apart
+		t.Errorf("%d wires", len(wires))
+	}
+	seen := map[string]bool{}
+	bought := map[string]float64{}
+	for _, w := range wires {
+		if seen[w.Label] {
+			t.Errorf("two wires are called %s", w.Label)
+		}
+		seen[w.Label] = true
+		if _, is := bought[w.Pole]; !is {
+			bought[w.Pole] = w.Shared
+		}
+		bought[w.Pole] += w.Length
+	}
+	for _, row := range wiring.Show(with(t, "pin-7", usualLamps(false, "fog")), nil).Length {
+		number := strings.TrimPrefix(strings.SplitN(row.Says.Text(quantity.Locale{}), ",", 2)[0], "pole ")
+		if got, want := row.Length.Value, math.Ceil(bought[number]*20-1e-9)/20; math.Abs(got-want) > 1e-9 {
+			t.Errorf("pole %s: %v m to buy, wires %v", number, got, want)
+		}
+	}
+	if wiring.Show(with(t, "pin-7", `"lamps":{}`), nil) != nil || wiring.New(nil) != nil {
+		t.Error("no lamps are shown")
 	}
 }

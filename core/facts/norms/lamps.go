@@ -20,7 +20,8 @@ type LampRule struct {
 
 // Asks reports whether a trailer of so much gross weight (kg), width and length over all (m) needs it.
 func (r *LampRule) Asks(gross, wide, long float64) bool {
-	return (r.Over == 0 || gross > r.Over) && (r.WideOver == 0 || wide > r.WideOver) && (r.LongOver == 0 || long > r.LongOver)
+	return (r.Over == 0 || gross > r.Over) && (r.WideOver == 0 || wide > r.WideOver) &&
+		(r.LongOver == 0 || long > r.LongOver)
 }
 
 // Inch is one in metres.

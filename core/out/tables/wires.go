@@ -12,7 +12,19 @@ import (
 // mm²; labels for both ends of a wire.
 func Wires(r *rig.Rig) []byte {
 	rows := [][]string{
-		{"what", "contact", "colour", "does", "to", "length mm", "shared mm", "section mm2", "awg", "label", "lamps"},
+		{
+			"what",
+			"contact",
+			"colour",
+			"does",
+			"to",
+			"length mm",
+			"shared mm",
+			"section mm2",
+			"awg",
+			"label",
+			"lamps",
+		},
 	}
 	var h *wiring.Harness
 	if r != nil {
@@ -28,7 +40,10 @@ func Wires(r *rig.Rig) []byte {
 			strconv.FormatFloat(section, 'f', -1, 64), norms.Gauge(section), w.Label, ""})
 	}
 	for _, p := range h.Pins() {
-		rows = append(rows, []string{"contact", p.Number, p.Colour, p.Does, "", "", "", "", "", "", strconv.Itoa(p.Lamps)})
+		rows = append(
+			rows,
+			[]string{"contact", p.Number, p.Colour, p.Does, "", "", "", "", "", "", strconv.Itoa(p.Lamps)},
+		)
 	}
 	return write(rows)
 }

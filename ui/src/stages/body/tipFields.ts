@@ -54,7 +54,7 @@ export function groupsOf(t: Tipping | undefined): FieldGroup[] {
         ),
       ],
     },
-    ...where2(winds, {
+    ...groupWhere(winds, {
       name: 'Winch and line',
       open: true,
       fields: [
@@ -82,7 +82,7 @@ export function groupsOf(t: Tipping | undefined): FieldGroup[] {
         { at: 'tipping/lineSpeed', label: 'Line’s speed, m/min' },
       ],
     }),
-    ...where2(pushes, {
+    ...groupWhere(pushes, {
       name: 'Cylinder and pack',
       open: true,
       fields: [
@@ -120,4 +120,4 @@ export function groupsOf(t: Tipping | undefined): FieldGroup[] {
 }
 
 /** A group that stands only where something is so. */
-const where2 = (so: boolean, group: FieldGroup): FieldGroup[] => (so ? [group] : [])
+const groupWhere = (so: boolean, group: FieldGroup): FieldGroup[] => (so ? [group] : [])
