@@ -52,6 +52,9 @@ func TestRunByHand(t *testing.T) {
 	}
 	l := pipe.Line{Curve: c, Nozzle: .004}
 	r, err := l.Run()
+	if err != nil {
+		t.Fatal(err)
+	}
 	a := .95 * math.Pi / 4 * .004 * .004
 	k, q0 := 998/(2*a*a), 20.0/60000
 	want := (-3e5/q0 + math.Sqrt(9e10/q0/q0+4*k*3e5)) / (2 * k)
