@@ -1,53 +1,23 @@
 <script setup lang="ts">
 // The core places the loads: up to three arrangements with what each trades.
-import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import { api } from '@/api'
 import OutcomeMark from '@/checks/OutcomeMark.vue'
 import NeedFields from '@/fields/NeedFields.vue'
-import type { Arranged, Plan } from '@/generated/types'
+import type { Arranged } from '@/generated/types'
 import TradeTable from '@/parts/TradeTable.vue'
-import { useWorkspace } from '@/stores/workspace'
+import { useSearch } from '@/stores/search'
 import { useWords } from '@/words'
 
-const workspace = useWorkspace()
 const { say } = useWords()
-const found = shallowRef<Arranged>()
-const foundFor = shallowRef<Plan>() // the plan that it belongs to
-const places = ref(0)
-const failure = ref('')
-const running = shallowRef<AbortController>()
-
-async function arrange() {
-  if (!workspace.plan) return
-  const controller = new AbortController()
-  running.value = controller
-  found.value = undefined
-  failure.value = ''
-  places.value = 0
-  const plan = workspace.plan
-  try {
-    const asked = { plan, outing: workspace.outing, trailer: workspace.trailer }
-    found.value = await api.arrange(asked, controller.signal, (n) => (places.value = n))
-    foundFor.value = plan
-    if (!found.value) failure.value = 'The search broke off. Try again.'
-  } catch (e) {
-    if (!controller.signal.aborted) failure.value = e instanceof Error ? e.message : String(e)
-  } finally {
-    if (running.value === controller) running.value = undefined
-  }
-}
-function stop() {
-  running.value?.abort()
-  running.value = undefined
-}
-onScopeDispose(stop)
-watch(() => [workspace.outing, workspace.trailer], stop)
-watch(
-  () => [workspace.outing, workspace.trailer],
-  () => (found.value = undefined),
-)
-
-const stale = computed(() => foundFor.value !== workspace.plan)
+const {
+  found,
+  tried: places,
+  failure,
+  running,
+  start,
+  stop,
+  stale,
+} = useSearch<Arranged>((asked, signal, n) => api.arrange(asked, signal, n))
 const titles: Record<string, string> = { calm: 'Calmest', even: 'Most even', near: 'Least to shift' }
 </script>
 
@@ -56,7 +26,7 @@ const titles: Record<string, string> = { calm: 'Calmest', even: 'Most even', nea
     <div class="flex flex-wrap items-center gap-x-3 gap-y-1">
       <h2 class="mr-auto text-lg font-bold">Arrange for me</h2>
       <button v-if="running" class="act" @click="stop">Stop</button>
-      <button v-else class="act-main" @click="arrange">Place the loads</button>
+      <button v-else class="act-main" @click="start()">Place the loads</button>
     </div>
     <p v-if="running" class="mt-1" role="status">Looking… {{ places.toLocaleString('en') }} places so far.</p>
     <p v-else-if="failure" class="text-fails" role="alert">{{ failure }}</p>

@@ -1,58 +1,26 @@
 <script setup lang="ts">
 // The core looks for a frame: over usual sections, or over the bars that are there.
-import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import { api } from '@/api'
 import OutcomeMark from '@/checks/OutcomeMark.vue'
 import NeedFields from '@/fields/NeedFields.vue'
 import PlanFields from '@/fields/PlanFields.vue'
-import type { Design, Designs, Plan } from '@/generated/types'
+import type { Design, Designs } from '@/generated/types'
+import { useSearch } from '@/stores/search'
 import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
 
 const workspace = useWorkspace()
 const { say, nominal } = useWords()
-const found = shallowRef<Designs>()
-const foundFor = shallowRef<Plan>()
-const tried = ref(0)
-const failure = ref('')
-const running = shallowRef<AbortController>()
 const aims = [
   { aim: 'mass', name: 'The lightest' },
   { aim: 'cost', name: 'The cheapest' },
   { aim: 'hand', name: 'From the bars on hand' },
 ]
-async function look(aim: string) {
-  if (!workspace.plan) return
-  const controller = new AbortController()
-  running.value = controller
-  found.value = undefined
-  failure.value = ''
-  tried.value = 0
-  const plan = workspace.plan
-  try {
-    const asked = { plan, outing: workspace.outing, trailer: workspace.trailer }
-    found.value = await api.design(asked, aim, controller.signal, (n) => (tried.value = n))
-    foundFor.value = plan
-    if (!found.value) failure.value = 'The search broke off. Try again.'
-  } catch (e) {
-    if (!controller.signal.aborted) failure.value = e instanceof Error ? e.message : String(e)
-  } finally {
-    if (running.value === controller) running.value = undefined
-  }
-}
-function stop() {
-  running.value?.abort()
-  running.value = undefined
-}
-onScopeDispose(stop)
-watch(
+const { found, tried, failure, running, start, stop, stale } = useSearch<Designs>(
+  (asked, signal, n) => api.design(asked, 'mass', signal, n),
   () => workspace.trailer,
-  () => {
-    stop()
-    found.value = undefined
-  },
 )
-const stale = computed(() => foundFor.value !== workspace.plan)
+const look = (aim: string) => start((asked, signal, n) => api.design(asked, aim, signal, n))
 const names = ['Rails', 'Cross members', 'Drawbar']
 const take = (d: Design) => workspace.edit(d.patch, 'take a frame that was found')
 </script>
