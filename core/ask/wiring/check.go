@@ -105,8 +105,12 @@ func asked(r *rig.Rig, w *plan.Wiring) finding.Finding {
 	}
 	var missing []said.Sentence
 	wide, long := overAll(r)
+	var open *finding.Need // what decides whether one more is asked for
 	for _, rule := range rules {
 		if !rule.Asks(gross, wide, long) {
+			if n := decides(r, &rule); n != nil && open == nil && have[rule.What] < rule.Least {
+				open = n
+			}
 			continue
 		}
 		if n := rule.Least - have[rule.What]; n > 0 {
@@ -131,8 +135,42 @@ func asked(r *rig.Rig, w *plan.Wiring) finding.Finding {
 		f.Says = slices.Concat(said.Say("Missing: "), said.List(missing...), said.Say(". Check your local code."))
 		return f
 	}
+	if open != nil {
+		f.Outcome, f.Figure, f.Limit, f.Needs = finding.Unknown, nil, nil, []finding.Need{*open}
+		f.Says = append(
+			said.Say("Whether more lamps are asked for hangs on "),
+			append(open.Says, said.Say(".")...)...)
+		return f
+	}
 	f.Says = said.Say("Every lamp and reflector that is asked for in general is there. Check your local code.")
 	return f
+}
+
+// decides is what a rule hangs on that is not known of a trailer; nil where all is.
+func decides(r *rig.Rig, rule *norms.LampRule) *finding.Need {
+	root, t := "/trailers/"+r.Scope.Trailer, r.Trailer
+	need := func(field, says, where string) *finding.Need {
+		return &finding.Need{Path: root + "/" + field, Says: said.Say(says), Where: said.Say(where)}
+	}
+	switch {
+	case rule.Over > 0 && t.Label == nil:
+		return need(
+			"label",
+			"the trailer's gross weight",
+			"On its plate or in its papers; of one that is built, what it is built for.",
+		)
+	case rule.WideOver > 0 && t.Track == nil && t.WidthOverAll == nil:
+		return need("widthOverAll", "the width over all", "Tape it over tyres or mudguards.")
+	case rule.LongOver > 0 && t.DeckLength == nil:
+		return need("deckLength", "the length of the deck", "Tape it.")
+	case rule.LongOver > 0 && r.DeckFront == nil:
+		return need(
+			"couplingToDeck",
+			"distance from {coupling} to the {headboard}",
+			"Tape from the ball's middle to the front edge of the deck.",
+		)
+	}
+	return nil
 }
 
 // overAll is a trailer's width and length over all, m: as told, else over its tyres and from ball to tail.

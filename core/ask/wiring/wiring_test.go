@@ -117,6 +117,33 @@ func TestBroadAndLong(t *testing.T) {
 	}
 }
 
+// What decides whether more is asked for is asked, and nothing holds meanwhile: weight, width, length.
+func TestLampsHangOnWhatIsNotKnown(t *testing.T) {
+	all := `"lamps":{`
+	for i, what := range strings.Fields("tail tail stop stop turn turn plate fog triangle triangle side-reflector side-reflector front-reflector front-reflector front front") {
+		all += fmt.Sprintf(`"l%d":{"order":%d,"what":%q,"back":2.5,"right":%v,"height":0.6},`, i, i+1, what, 0.6-1.2*float64(i%2))
+	}
+	all = strings.TrimSuffix(all, ",") + "}"
+	for _, c := range []struct {
+		gone, field string
+		want        finding.Outcome
+	}{
+		{"", "", finding.Holds},
+		{"/trailers/t/label", "label", finding.Unknown},
+		{"/trailers/t/track", "widthOverAll", finding.Unknown},
+		{"/trailers/t/deckLength", "deckLength", finding.Unknown},
+	} {
+		var sets []string
+		if c.gone != "" {
+			sets = []string{c.gone, "-"}
+		}
+		f := sample.Find(t, wiring.Check(with(t, "pin-7", all, sets...)), wiring.CodeLamps)
+		if f.Outcome != c.want || c.want == finding.Unknown && !strings.HasSuffix(f.Needs[0].Path, c.field) {
+			t.Errorf("without %s: %s %v", c.gone, f.Outcome, f.Needs)
+		}
+	}
+}
+
 // By hand: a single stop lamp of 21 W on 7 pins: the wire is 1.8 + 2.5 m and 0.9 m to the lamp, there and back
 // 2·5.2·0.0175·1.078 = 0.1962 Ω, contacts and car 0.02 + 0.06 more; at about 1.8 A it gets 12.8 − 0.5 = 12.3 V.
 func TestDropByHand(t *testing.T) {

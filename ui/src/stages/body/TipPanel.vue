@@ -75,6 +75,9 @@ watch(tipping, () => (found.value = undefined))
       </button>
     </div>
     <p v-if="failure" class="text-fails" role="alert">{{ failure }}</p>
+    <p v-if="data && !tipped" class="text-soft">
+      For the drawing enter the deck’s length and how far it begins behind the coupling, under Trailer.
+    </p>
     <div ref="box" class="w-full overflow-hidden">
       <template v-if="view && tipped">
         <div class="relative" :style="{ width: `${width * scale}px` }">
