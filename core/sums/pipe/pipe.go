@@ -50,7 +50,7 @@ func colebrook(re, rough float64) float64 {
 	x := -2 * math.Log10(rough/3.7+5.74/math.Pow(re, 0.9)) // Swamee and Jain to begin with
 	for range 20 {
 		next := -2 * math.Log10(rough/3.7+2.51*x/re)
-		if math.Abs(next-x) < 1e-13 {
+		if math.Abs(next-x) < 1e-11 {
 			break
 		}
 		x = next
@@ -175,7 +175,7 @@ func (l *Line) Run() (r Running, err error) {
 		return Running{Pressure: l.Curve.At(0)}, nil
 	}
 	lo, hi := 0.0, l.Curve.End()
-	for range 60 {
+	for range 42 {
 		mid := (lo + hi) / 2
 		if l.Curve.At(mid) > l.Wants(mid) {
 			lo = mid
