@@ -1,0 +1,154 @@
+package tip
+
+import (
+	"math"
+
+	"zygonos/core/facts/norms"
+	"zygonos/core/lang/finding"
+	"zygonos/core/lang/quantity"
+	"zygonos/core/lang/said"
+)
+
+// low asks how near the tail comes to the ground.
+func (s *Setup) low() (finding.Finding, bool) {
+	f := s.base(CodeTail, "The tail over the ground", "hinge/back")
+	h := s.tail(s.stop)
+	f.Figure, f.Limit = finding.Exactly(quantity.KindLength, h), finding.Exactly(quantity.KindLength, tailLeast)
+	switch {
+	case h < 0:
+		f.Outcome = finding.Fails
+		f.Says = said.Say(
+			"At the stop the tail would stand % under the ground. A hinge farther to the rear or higher, or stop before.",
+			said.Length(-h),
+		)
+	case h < tailLeast:
+		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+		f.Says = said.Say(
+			"At the stop the tail is % over the ground: it digs into the heap. Drive on as it empties.",
+			said.Length(h),
+		)
+	default:
+		f.Says = said.Say("At the stop the tail is % over the ground.", said.Length(h))
+	}
+	return f, true
+}
+
+// balance is the ball load with the bed raised and the load stuck on it.
+func (s *Setup) balance() (finding.Finding, bool) {
+	f := s.base(CodeBall, "The ball as it rises", "unhitched")
+	least, at, known := math.Inf(1), 0.0, false
+	for i := range s.Swept {
+		if b, ok := s.ball(s.Swept[i].Angle); ok && b < least {
+			least, at, known = b, s.Swept[i].Angle, true
+		}
+	}
+	if !known {
+		return f, false
+	}
+	f.Figure, f.Limit = finding.Exactly(quantity.KindMass, least), finding.Exactly(quantity.KindMass, 0.0)
+	switch {
+	case least >= 0:
+		f.Says = said.Say("With the load stuck at the stop the ball still bears %.", said.Mass(least))
+	case s.t.Unhitched:
+		f.Outcome = finding.Fails
+		f.Says = said.Say(
+			"With the load stuck, at % the trailer goes over to the rear: % lift at the coupling. Tip hitched, or with props under the tail.",
+			said.Of(quantity.KindAngle, at),
+			said.Mass(-least),
+		)
+	default:
+		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+		f.Says = said.Say(
+			"With the load stuck, at % the coupling lifts the car's tail with %. Hitched alone, latch and pin looked at, parking brake on, wheels chocked.",
+			said.Of(quantity.KindAngle, at),
+			said.Mass(-least),
+		)
+	}
+	return f, true
+}
+
+// side asks whether the raised bed topples on a slope across, one wheel sunk in and the load stuck to one side:
+//
+//	tan α = (track/2 − e)/h
+func (s *Setup) side() (finding.Finding, bool) {
+	f := s.base(CodeSide, "Toppling sideways, raised", "slope")
+	h, empty := s.r.CentreHeight(), s.r.EmptyMass()
+	if h == nil || empty == nil || s.r.Trailer.Track == nil {
+		return f, false
+	}
+	mass, load := empty.Nominal, 0.0
+	for i := range s.r.Items {
+		if m := s.r.Items[i].Mass; m != nil {
+			mass += m.Nominal
+		}
+	}
+	for _, i := range s.loads {
+		load += s.r.Items[i].Mass.Nominal
+	}
+	if !(mass > 0) {
+		return f, false
+	}
+	track := float64(s.r.Trailer.Track.Value)
+	up := h.High + s.risen(s.stop)/mass
+	off := track/2 - sideways*s.r.DeckWidth()*load/mass
+	topple := math.Atan2(off, up)
+	slope, told := slopeUsual, false
+	if s.t.Slope != nil {
+		slope, told = *s.t.Slope, true
+	}
+	wanted := topples * (slope + math.Atan2(sinks, track))
+	f.AtMost(quantity.KindAngle, wanted, topple)
+	f.Says = said.Say(
+		"Raised and stuck to one side it topples at %; the ground's % with a wheel sunk in and a reserve come to %.",
+		said.Of(
+			quantity.KindAngle,
+			topple,
+		),
+		said.Of(quantity.KindAngle, slope),
+		said.Of(quantity.KindAngle, wanted),
+	)
+	if f.Outcome == finding.Fails {
+		f.Says = append(f.Says, said.Say(" Level, firm ground alone; a board under the lower wheel.")...)
+	}
+	if !told && f.Outcome == finding.Holds {
+		f.Says = append(f.Says, said.Say(" Stop at once where a wheel sinks.")...)
+	}
+	return f, true
+}
+
+// prop asks for what stands under the raised bed before anybody reaches under it.
+func (s *Setup) prop() finding.Finding {
+	f := s.base(CodeProp, "A prop under the bed", "prop")
+	f.Source = norms.Practice("nobody under a raised bed without a prop")
+	bed := s.heavy[0].Kg
+	switch {
+	case !s.t.Prop:
+		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+		f.Says = said.Say(
+			"There is no prop: nobody reaches under the raised bed, for grease or a stone. Build one in that stands by itself.",
+		)
+	case s.t.PropMax != nil && float64(*s.t.PropMax) < bed:
+		f.Outcome = finding.Fails
+		f.Figure, f.Limit = finding.Exactly(
+			quantity.KindMass,
+			bed,
+		), finding.Exactly(
+			quantity.KindMass,
+			float64(*s.t.PropMax),
+		)
+		f.Says = said.Say(
+			"The prop bears %, the empty bed weighs up to %. A stronger one.",
+			said.Mass(*s.t.PropMax),
+			said.Mass(bed),
+		)
+	case s.t.PropMax == nil:
+		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
+		f.Says = said.Say(
+			"A prop stands under the raised bed; what it bears is not entered. The empty bed weighs up to %.",
+			said.Mass(bed),
+		)
+	default:
+		f.Says = said.Say("A prop stands under the raised bed, the empty one alone; hands off the hinge.")
+	}
+	return f
+}

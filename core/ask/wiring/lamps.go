@@ -1,0 +1,231 @@
+package wiring
+
+import (
+	"math"
+	"slices"
+
+	"zygonos/core/facts/norms"
+	"zygonos/core/lang/finding"
+	"zygonos/core/lang/quantity"
+	"zygonos/core/lang/said"
+	"zygonos/core/plan"
+	"zygonos/core/rig"
+)
+
+// asked holds the lamps against what the region asks for in general.
+func asked(r *rig.Rig, w *plan.Wiring) finding.Finding {
+	f := base(r, CodeLamps, "Lamps that are asked for")
+	rules, source := norms.LampRules(r.Plan.Region)
+	f.Source = &source
+	have := map[string]int{}
+	for _, l := range w.Lamps {
+		have[string(l.What)]++
+	}
+	gross := 0.0
+	if r.Trailer.Label != nil {
+		gross = float64(r.Trailer.Label.Value)
+	}
+	var missing []said.Sentence
+	wide, long := overAll(r)
+	var open *finding.Need // what decides whether one more is asked for
+	for _, rule := range rules {
+		if !rule.Asks(gross, wide, long) {
+			if n := decides(r, &rule); n != nil && open == nil && have[rule.What] < rule.Least {
+				open = n
+			}
+			continue
+		}
+		if n := rule.Least - have[rule.What]; n > 0 {
+			missing = append(
+				missing,
+				said.Say(
+					"%",
+					said.Counted(n, useWord[plan.LampUse(rule.What)], useWord[plan.LampUse(rule.What)]+"s"),
+				),
+			)
+		}
+	}
+	f.Figure, f.Limit = finding.Exactly(
+		quantity.KindCount,
+		float64(len(missing)),
+	), finding.Exactly(
+		quantity.KindCount,
+		0.0,
+	)
+	if len(missing) > 0 {
+		f.Outcome = finding.Fails
+		f.Says = slices.Concat(said.Say("Missing: "), said.List(missing...), said.Say(". Check your local code."))
+		return f
+	}
+	if open != nil {
+		f.Outcome, f.Figure, f.Limit, f.Needs = finding.Unknown, nil, nil, []finding.Need{*open}
+		f.Says = append(
+			said.Say("Whether more lamps are asked for hangs on "),
+			append(open.Says, said.Say(".")...)...)
+		return f
+	}
+	f.Says = said.Say("Every lamp and reflector that is asked for in general is there. Check your local code.")
+	return f
+}
+
+// decides is what a rule hangs on that is not known of a trailer; nil where all is.
+func decides(r *rig.Rig, rule *norms.LampRule) *finding.Need {
+	root, t := "/trailers/"+r.Scope.Trailer, r.Trailer
+	need := func(field, says, where string) *finding.Need {
+		return &finding.Need{Path: root + "/" + field, Says: said.Say(says), Where: said.Say(where)}
+	}
+	switch {
+	case rule.Over > 0 && t.Label == nil:
+		return need(
+			"label",
+			"the trailer's gross weight",
+			"On its plate or in its papers; of one that is built, what it is built for.",
+		)
+	case rule.WideOver > 0 && t.Track == nil && t.WidthOverAll == nil:
+		return need("widthOverAll", "the width over all", "Tape it over tyres or mudguards.")
+	case rule.LongOver > 0 && t.DeckLength == nil:
+		return need("deckLength", "the length of the deck", "Tape it.")
+	case rule.LongOver > 0 && r.DeckFront == nil:
+		return need(
+			"couplingToDeck",
+			"distance from {coupling} to the {headboard}",
+			"Tape from the ball's middle to the front edge of the deck.",
+		)
+	}
+	return nil
+}
+
+// overAll is a trailer's width and length over all, m: as told, else over its tyres and from ball to tail.
+func overAll(r *rig.Rig) (wide, long float64) {
+	wide = r.DeckWidth()
+	if t := r.Trailer.Track; t != nil {
+		tyre := 0.165 // the usual one (practice, C)
+		if w := r.Tyre().Width; w != nil {
+			tyre = float64(*w)
+		}
+		wide = math.Max(wide, float64(t.Value)+tyre)
+	}
+	if w := r.Trailer.WidthOverAll; w != nil {
+		wide = math.Max(wide, float64(w.Value))
+	}
+	long = r.DeckLength()
+	if r.DeckFront != nil {
+		long += r.DeckFront.Nominal
+	}
+	return wide, long
+}
+
+// places holds heights, distances from the side and between a pair against the rules.
+func places(r *rig.Rig, w *plan.Wiring) (finding.Finding, bool) {
+	f := base(r, CodePlaces, "Places of the lamps")
+	rules, source := norms.LampRules(r.Plan.Region)
+	f.Source = &source
+	half := r.DeckWidth() / 2
+	if t := r.Trailer.Track; t != nil {
+		half = math.Max(half, float64(t.Value)/2)
+	}
+	any := false
+	for _, id := range plan.Ordered(w.Lamps, func(l plan.Lamp) int { return l.Order }) {
+		l := w.Lamps[id]
+		at := slices.IndexFunc(rules, func(rule norms.LampRule) bool { return rule.What == string(l.What) })
+		if at < 0 {
+			continue
+		}
+		rule := rules[at]
+		name := said.Name(nameOf(&l), "A lamp")
+		f.Subject = "/trailers/" + r.Scope.Trailer + "/wiring/lamps/" + id
+		h := float64(l.Height)
+		if rule.High > 0 {
+			any = true
+			if h == 0 {
+				f.Outcome, f.Says = finding.Unknown, said.Say("How high % is over the ground is not known.", name)
+				f.Subject += "/height"
+				f.Needs = []finding.Need{
+					{
+						Path:  f.Subject,
+						Says:  said.Say("the lamp's height"),
+						Where: said.Say("From the ground to its middle, empty."),
+					},
+				}
+				return f, true
+			}
+			if h < rule.Low-1e-9 || h > rule.High+1e-9 {
+				f.Outcome = finding.Fails
+				f.Figure = finding.Exactly(quantity.KindLength, h)
+				f.Says = said.Say("% is % over the ground; % to % is asked for in general. Check your local code.",
+					name, said.Length(h), said.Length(rule.Low), said.Length(rule.High))
+				return f, true
+			}
+		}
+		if in := half - math.Abs(float64(l.Right)); rule.Edge > 0 && in > rule.Edge+1e-9 {
+			f.Outcome = finding.Fails
+			f.Figure = finding.Exactly(quantity.KindLength, in)
+			f.Says = said.Say(
+				"% is % in from the trailer's side; % is asked for at most in general. Check your local code.",
+				name,
+				said.Length(in),
+				said.Length(rule.Edge),
+			)
+			return f, true
+		}
+		apart := rule.Apart
+		if 2*half < 1.3 {
+			apart = rule.ApartThin
+		}
+		if apart == 0 || float64(l.Right) >= 0 {
+			continue
+		}
+		for _, o := range w.Lamps {
+			if d := float64(o.Right - l.Right); o.What == l.What && o.Right > 0 && d < apart-1e-9 {
+				f.Outcome = finding.Fails
+				f.Figure = finding.Exactly(quantity.KindLength, d)
+				f.Says = said.Say(
+					"The "+useWord[l.What]+"s are % apart; % is asked for at least in general. Check your local code.",
+					said.Length(d),
+					said.Length(apart),
+				)
+				return f, true
+			}
+		}
+	}
+	if !any {
+		return f, false
+	}
+	f.Subject = "/trailers/" + r.Scope.Trailer + "/wiring/lamps"
+	f.Says = said.Say("Heights and distances of the lamps are as asked for in general. Check your local code.")
+	return f, true
+}
+
+// fed tells of lamps for which the plug has no pole, or that are made for another voltage.
+func (h *Harness) fed() finding.Finding {
+	f := base(h.r, CodeFeeds, "Lamps and plug")
+	f.Source = &norms.PolesSource
+	var without []said.Sentence
+	for i := range h.lamps {
+		l := &h.lamps[i]
+		if l.l.Volts24 {
+			f.Outcome = finding.Fails
+			f.Subject += "/" + l.id + "/volts24"
+			f.Says = said.Say(
+				"% is made for 24 V and stays dark on 12. Change it.",
+				said.Name(h.lampName(i), "A lamp"),
+			)
+			return f
+		}
+		if l.pole < 0 {
+			without = append(without, said.Say("%", said.Name(h.lampName(i), "a lamp")))
+		}
+	}
+	if h.earth < 0 {
+		f.Outcome, f.Says = finding.Fails, said.Say("The plug has no earth.")
+		return f
+	}
+	if len(without) > 0 {
+		f.Outcome = finding.Fails
+		f.Says = slices.Concat(said.Say("The plug has no pole for "), said.List(without...),
+			said.Say(": another plug, or a wire of its own from the car."))
+		return f
+	}
+	f.Says = said.Say("Every lamp has its pole on the plug.")
+	return f
+}
