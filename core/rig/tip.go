@@ -14,6 +14,7 @@ type Tip struct {
 	Stop   float64          // rad
 	Heavy  []tipping.Weight // bed and load at their most, the load as far forward as its place allows
 	Likely []tipping.Weight // as they are most likely
+	Back   []tipping.Weight // bed at its least, the load at its most and as far to the rear as its place allows
 	Loads  []int            // items on the bed
 	Stays  bool             // down: what is on it is nothing that is poured or piled
 }
@@ -56,6 +57,7 @@ func (r *Rig) Tip() *Tip {
 	m := t.Mass.Range(r.Plan).Floats()
 	out.Heavy = append(out.Heavy, tipping.Weight{Kg: m.High, Centre: middle})
 	out.Likely = append(out.Likely, tipping.Weight{Kg: m.Nominal, Centre: middle})
+	out.Back = append(out.Back, tipping.Weight{Kg: m.Low, Centre: middle})
 	front, deck := r.DeckFront.Nominal, r.DeckHeight()
 	loose := false
 	for i := range r.Items {
@@ -73,6 +75,8 @@ func (r *Rig) Tip() *Tip {
 		ahead.X -= float64(plan.PlaceDoubt)
 		out.Heavy = append(out.Heavy, tipping.Weight{Kg: it.Mass.High, Centre: ahead})
 		out.Likely = append(out.Likely, tipping.Weight{Kg: it.Mass.Nominal, Centre: at})
+		at.X += float64(plan.PlaceDoubt)
+		out.Back = append(out.Back, tipping.Weight{Kg: it.Mass.High, Centre: at})
 	}
 	out.Stays = len(out.Loads) > 0 && !loose
 	return out

@@ -162,13 +162,21 @@ func paint(r *rig.Rig, d *plan.Decking) (finding.Finding, bool) {
 		return f, false
 	}
 	var bare, open []said.Sentence
+	var needs []finding.Need
 	for _, s := range []struct {
-		told *bool
-		name string
-	}{{d.PaintTop, "its top"}, {d.PaintUnder, "its underside"}, {d.PaintEdges, "its cut edges and holes"}} {
+		told        *bool
+		field, name string
+	}{
+		{d.PaintTop, "paintTop", "its top"}, {d.PaintUnder, "paintUnder", "its underside"},
+		{d.PaintEdges, "paintEdges", "its cut edges and holes"},
+	} {
 		switch {
 		case s.told == nil:
 			open = append(open, said.Say(s.name))
+			needs = append(needs, finding.Need{
+				Path: "/trailers/" + r.Scope.Trailer + "/decking/" + s.field, Says: said.Say("the paint of the floor on " + s.name),
+				Where: said.Say("Look, or paint it."),
+			})
 		case !*s.told:
 			bare = append(bare, said.Say(s.name))
 		}
@@ -176,14 +184,18 @@ func paint(r *rig.Rig, d *plan.Decking) (finding.Finding, bool) {
 	if len(open) == 3 {
 		return f, false
 	}
-	if len(bare) > 0 {
+	switch {
+	case len(bare) > 0:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = append(said.Say("The floor is left bare on "), said.List(bare...)...)
 		f.Says = append(
 			f.Says,
 			said.Say(". Wood takes up water there, and a sheet painted on one side alone bows.")...)
-	} else {
-		f.Says = said.Say("What is entered of the floor is painted.")
+	case len(open) > 0:
+		f.Outcome, f.Needs = finding.Unknown, needs
+		f.Says = said.Say("Whether the floor is painted all round is not known.")
+	default:
+		f.Says = said.Say("The floor is painted all round, its cut edges and holes too.")
 	}
 	if len(open) > 0 {
 		f.Says = append(f.Says, said.Say(" Not entered: ")...)

@@ -500,6 +500,9 @@ const drainHole = 0.010
 func (o *Laid) notes(r *rig.Rig) {
 	o.wheels(r)
 	o.rings(r)
+	if r.Trailer.Tail == plan.TailGate {
+		o.Notes = append(o.Notes, said.Say("Where the tailgate's hinges stand up at the rear edge, notch the floor for them."))
+	}
 	if r.Drawn == nil {
 		return
 	}

@@ -199,7 +199,8 @@ func TestFaces(t *testing.T) {
 		{`"boards"`, `"tread":"raw-ply"`, nil, deck.CodeTread, finding.Tight, "Try it"},
 		{`"boards"`, `"tread":"wire-ply"`, nil, deck.CodeTread, finding.Holds, "grips"},
 		{`"ply"`, `"paintUnder":false,"paintTop":true`, nil, deck.CodePaint, finding.Tight, "underside"},
-		{`"ply"`, `"paintUnder":true,"paintTop":true`, nil, deck.CodePaint, finding.Holds, "cut edges"},
+		{`"ply"`, `"paintUnder":true,"paintTop":true`, nil, deck.CodePaint, finding.Unknown, "cut edges"},
+		{`"ply"`, `"paintUnder":true,"paintTop":true,"paintEdges":true`, nil, deck.CodePaint, finding.Holds, "all round"},
 	} {
 		f := sample.Find(t, deck.Check(floor(t, c.kind, c.decking, c.sets...)), c.code)
 		if says := f.Says.Text(quantity.Locale{}); f.Outcome != c.want || !strings.Contains(says, c.says) {

@@ -1,6 +1,7 @@
 package power
 
 import (
+	"fmt"
 	"math"
 	"slices"
 
@@ -57,7 +58,7 @@ func brakes(r *rig.Rig) []finding.Finding {
 	}
 	switch {
 	case t.Plug == "":
-		f = unknown(f, path+"/plug", "the trailer's plug", "Count its pins.")
+		f = unknown(f, path+"/plug", said.Say("the trailer's plug"), "Count its pins.")
 	case !has(t.Plug):
 		f.Outcome = finding.Fails
 		f.Says = said.Say("The trailer's plug has no contact for the brake: another plug, or no brakes.")
@@ -77,16 +78,20 @@ func brakes(r *rig.Rig) []finding.Finding {
 	return append(out, holds(w, path, base, amps, told))
 }
 
-// drawn is what all magnets draw at 12 V, A, and whether their number is told.
+// drawn is what all magnets draw at 12 V, A, and whether their number is told; brakes without a magnet are none.
 func drawn(t *plan.Trailer, w *plan.Wiring) (amps float64, told bool) {
-	n, ohms := 2*max(1, t.Axles), magnetOhms
-	if w.Magnets != nil {
+	n := 2 * max(1, t.Axles)
+	if w.Magnets != nil && *w.Magnets > 0 {
 		n, told = *w.Magnets, true
 	}
-	if w.MagnetOhms != nil {
-		ohms = *w.MagnetOhms
+	return float64(n) * nominal / ohmsOf(w), told
+}
+
+func ohmsOf(w *plan.Wiring) float64 {
+	if w.MagnetOhms != nil && *w.MagnetOhms > 0 {
+		return *w.MagnetOhms
 	}
-	return float64(n) * nominal / ohms, told
+	return magnetOhms
 }
 
 type baseOf func(code, title, field string) finding.Finding
@@ -105,9 +110,9 @@ func wired(r *rig.Rig, w *plan.Wiring, base baseOf, amps float64, told bool) fin
 	hot, ok := norms.SectionFor(amps, 1)
 	mm2 := math.Max(norms.Section(need), hot)
 	if w.BrakeWire == nil {
-		f = unknown(f, f.Subject, "the section of the brake's wire", "On its sheath, or by its gauge.")
+		f = unknown(f, f.Subject, said.Say("the section of the brake's wire"), "On its sheath, or by its gauge.")
 		f.Says = said.Say("The magnets draw %: over % the brake's wire and its earth want % at least.",
-			said.Of(quantity.KindCurrent, amps), said.Length(long), said.Piece{Text: section(mm2)})
+			said.Of(quantity.KindCurrent, amps), said.Length(long), said.Piece{Text: norms.SectionText(mm2)})
 		return f
 	}
 	drop := circuit.Copper(2*long, *w.BrakeWire, warm) * amps
@@ -124,7 +129,7 @@ func wired(r *rig.Rig, w *plan.Wiring, base baseOf, amps float64, told bool) fin
 	case f.Outcome == finding.Fails:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom // it brakes less
 		f.Says = append(f.Says, said.Say(" % is usual at most: % and an earth as thick.",
-			said.Of(quantity.KindVoltage, brakeDrop*nominal), said.Piece{Text: section(mm2)})...)
+			said.Of(quantity.KindVoltage, brakeDrop*nominal), said.Piece{Text: norms.SectionText(mm2)})...)
 	}
 	return rough(f, told)
 }
@@ -153,7 +158,7 @@ func holds(w *plan.Wiring, path string, base baseOf, amps float64, told bool) fi
 		return unknown(
 			f,
 			path+"/wiring/breakaway",
-			"the capacity of the breakaway's battery",
+			said.Say("the capacity of the breakaway's battery"),
 			"On the battery, in A·h.",
 		)
 	}
@@ -192,7 +197,7 @@ func Walk(r *rig.Rig) []said.Sentence {
 		),
 		said.Say(
 			"Measure across each magnet's two wires, unplugged: about %. Much more is a broken one, next to none a short.",
-			said.Piece{Text: "3.2 Ω"},
+			said.Piece{Text: fmt.Sprintf("%g Ω", ohmsOf(r.Trailer.Wiring))},
 		),
 		said.Say("Measure from each magnet's wire to the drum's steel: no reading. Any is a chafed wire."),
 		said.Say(

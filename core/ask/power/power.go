@@ -5,6 +5,7 @@ package power
 import (
 	"fmt"
 	"math"
+	"slices"
 
 	"zygonos/core/facts/norms"
 	"zygonos/core/lang/finding"
@@ -57,8 +58,6 @@ type Use struct {
 	Fuse    string           `json:"fuse,omitempty"`
 
 	u     plan.PowerUse
-	mm2   float64 // that is enough
-	fuse  float64
 	bears float64 // of its own wire, A; nought where that is not told
 }
 
@@ -136,11 +135,11 @@ func (b *Board) use(id string, u plan.PowerUse) Use {
 	long := 2 * float64(*u.Long)
 	need := circuit.Copper(long, 1, warm) * amps / (allowed(&u) * nominal)
 	hot, ok := norms.SectionFor(amps/brief(&u), 1)
-	out.mm2 = math.Max(norms.Section(need), hot)
 	if ok && norms.Section(need) >= need-1e-9 {
-		out.Section = section(out.mm2)
-		if f, ok := norms.FuseFor(amps, norms.Ampacity(out.mm2)*brief(&u)); ok {
-			out.fuse, out.Fuse = f, fmt.Sprintf("%g A", f)
+		mm2 := math.Max(norms.Section(need), hot)
+		out.Section = norms.SectionText(mm2)
+		if f, ok := norms.FuseFor(amps, norms.Ampacity(mm2)); ok {
+			out.Fuse = fmt.Sprintf("%g A", f)
 		}
 	}
 	if u.Wire != nil {
@@ -148,14 +147,6 @@ func (b *Board) use(id string, u plan.PowerUse) Use {
 		out.Drop = finding.Exactly(quantity.KindVoltage, circuit.Copper(long, *u.Wire, warm)*amps)
 	}
 	return out
-}
-
-// section is one in both its names.
-func section(mm2 float64) string {
-	if g := norms.Gauge(mm2); g != "" {
-		return fmt.Sprintf("%g mm² (AWG %s)", mm2, g)
-	}
-	return fmt.Sprintf("%g mm²", mm2)
 }
 
 func (b *Board) base(code, title, field string) finding.Finding {
@@ -166,10 +157,10 @@ func (b *Board) base(code, title, field string) finding.Finding {
 	}
 }
 
-func unknown(f finding.Finding, path, says, where string) finding.Finding {
+func unknown(f finding.Finding, path string, says said.Sentence, where string) finding.Finding {
 	f.Outcome, f.Subject = finding.Unknown, path
-	f.Needs = []finding.Need{{Path: path, Says: said.Say(says), Where: said.Say(where)}}
-	f.Says = said.Say("Not known: " + says + ".")
+	f.Needs = []finding.Need{{Path: path, Says: says, Where: said.Say(where)}}
+	f.Says = slices.Concat(said.Say("Not known: "), says, said.Say("."))
 	return f
 }
 
@@ -198,7 +189,12 @@ func (b *Board) lasts() (finding.Finding, bool) {
 	}
 	root := "/trailers/" + b.r.Scope.Trailer + "/wiring/power/"
 	if b.p.Capacity == nil {
-		return unknown(f, root+"capacity", "the battery's capacity", "On its label, in A·h over 20 h."), true
+		return unknown(
+			f,
+			root+"capacity",
+			said.Say("the battery's capacity"),
+			"On its label, in A·h over 20 h.",
+		), true
 	}
 	hours := 0.0
 	for i := range b.Uses {
@@ -209,14 +205,14 @@ func (b *Board) lasts() (finding.Finding, bool) {
 			return unknown(
 				f,
 				at+"/amps",
-				"what "+named(u)+" draws",
+				said.Say("what % draws", named(u)),
 				"On its plate, at the load it works under.",
 			), true
 		case u.u.Minutes == nil:
 			return unknown(
 				f,
 				at+"/minutes",
-				"how long one use of "+named(u)+" takes",
+				said.Say("how long one use of % takes", named(u)),
 				"Time it once, or guess high.",
 			), true
 		}
@@ -233,7 +229,7 @@ func (b *Board) lasts() (finding.Finding, bool) {
 	case share > 1+1e-9:
 		f.Outcome = finding.Fails
 		f.Says = said.Say(
-			"An outing takes more than the battery gives: it lasts for % of it, with half or so left in as it should be. A larger one, or charge on the way.",
+			"An outing takes more than the battery gives: what it may give without harm lasts for % of it. A larger one, or charge on the way.",
 			said.Share(1/share),
 		)
 	case runs < 2:
@@ -254,12 +250,7 @@ func (b *Board) lasts() (finding.Finding, bool) {
 	return f, true
 }
 
-func named(u *Use) string {
-	if u.Name != "" {
-		return u.Name
-	}
-	return "it"
-}
+func named(u *Use) said.Piece { return said.Name(u.Name, "a use") }
 
 // cable judges one use's cable: what it takes of the voltage, what it bears, and its fuse.
 func (b *Board) cable(u *Use) (out []finding.Finding) {
@@ -273,12 +264,22 @@ func (b *Board) cable(u *Use) (out []finding.Finding) {
 		at := "/trailers/" + b.r.Scope.Trailer + "/wiring/power/" + field
 		if u.u.Long == nil {
 			return []finding.Finding{
-				unknown(f, at+"long", "the length of "+named(u)+"'s cable", "From the battery to it, one way."),
+				unknown(
+					f,
+					at+"long",
+					said.Say("the length of the cable to %", named(u)),
+					"From the battery to it, one way.",
+				),
 			}
 		}
-		f = unknown(f, at+"wire", "the section of "+named(u)+"'s cable", "On its sheath, or by its gauge.")
+		f = unknown(
+			f,
+			at+"wire",
+			said.Say("the section of the cable to %", named(u)),
+			"On its sheath, or by its gauge.",
+		)
 		if u.Section != "" {
-			f.Says = said.Say("%'s cable wants % at least.", name, said.Piece{Text: u.Section})
+			f.Says = said.Say("%: its cable wants % at least.", name, said.Piece{Text: u.Section})
 		}
 		return []finding.Finding{f}
 	}
@@ -315,6 +316,14 @@ func (b *Board) cable(u *Use) (out []finding.Finding) {
 		if u.Fuse != "" {
 			h.Says = append(h.Says, said.Say(" % close to the battery.", said.Piece{Text: u.Fuse})...)
 		}
+	case *u.u.Fuse > norms.Ampacity(*u.u.Wire)+1e-9 && *u.u.Fuse <= u.bears+1e-9:
+		h.Outcome, h.Tight = finding.Tight, finding.LittleRoom
+		h.Says = said.Say(
+			"%: its fuse of % goes in a short, not when the motor jams: for longer than a moment its cable bears %. Watch it, or a thicker cable.",
+			name,
+			said.Of(quantity.KindCurrent, *u.u.Fuse),
+			said.Of(quantity.KindCurrent, norms.Ampacity(*u.u.Wire)),
+		)
 	case *u.u.Fuse > u.bears+1e-9:
 		h.Outcome = finding.Fails
 		h.Figure, h.Limit = finding.Exactly(
@@ -413,7 +422,7 @@ func (b *Board) charge() (finding.Finding, bool) {
 	}
 	f.Figure = finding.Exactly(quantity.KindCurrent, amps)
 	f.Says = said.Say("Through % of % about % come in on the way", said.Length(*b.p.ChargeLong),
-		said.Piece{Text: section(*b.p.ChargeWire)}, said.Of(quantity.KindCurrent, amps))
+		said.Piece{Text: norms.SectionText(*b.p.ChargeWire)}, said.Of(quantity.KindCurrent, amps))
 	if hours <= 0 || amps <= 0 {
 		f.Says = append(f.Says, said.Say(".")...)
 		return f, true

@@ -35,7 +35,7 @@ func TestLasts(t *testing.T) {
 
 // A winch of 150 A for one minute, 4 m of 25 mm² one way: 8 · 0.0175 · 1.078/25 · 150 = 0.9056 V of 1.2. In a minute it
 // takes 1/60 h of 10·(80/3000)^1.25 = 0.1078 h: 15.5 % of what the battery gives.
-const winch = `{"kind":"lead","capacity":80,"fuseAt":0.2,"isolator":true,"vented":true,"uses":{"w":{"order":1,"name":"winch","amps":150,"minutes":1,"times":1,"long":4,"wire":25,"fuse":150}}}`
+const winch = `{"kind":"lead","capacity":80,"fuseAt":0.2,"isolator":true,"vented":true,"uses":{"w":{"order":1,"name":"100% {winch}","amps":150,"minutes":1,"times":1,"long":4,"wire":25,"fuse":150}}}`
 
 func TestWinch(t *testing.T) {
 	all := power.Check(board(t, winch))
@@ -50,10 +50,19 @@ func TestWinch(t *testing.T) {
 			t.Errorf("%s: %s %+v %s", code, f.Outcome, f.Figure, f.Says.Text(quantity.Locale{}))
 		}
 	}
-	for _, f := range all { // briefly the cable bears 1.5 · 124 A, and its fuse is no larger: told in one sentence
+	// briefly the cable bears 1.5 · 124 A: 150 A do not burn it, but a fuse of 150 A lets a jammed motor do so
+	if f := sample.Find(t, all, power.CodeFuse); f.Outcome != finding.Tight {
+		t.Errorf("%s %s", f.Outcome, f.Says.Text(quantity.Locale{}))
+	}
+	for _, f := range power.Check(board(t, strings.Replace(winch, `"wire":25`, `"wire":35`, 1))) { // 155 A: one sentence is enough
 		if f.Code == power.CodeHeat || f.Code == power.CodeFuse {
 			t.Errorf("%s: %s", f.Code, f.Says.Text(quantity.Locale{}))
 		}
+	}
+	// a name is no template
+	open := sample.Find(t, power.Check(board(t, strings.Replace(winch, `"minutes":1,`, ``, 1))), power.CodeLasts)
+	if says := open.Says.Text(quantity.Locale{}); says != "Not known: how long one use of 100% {winch} takes." {
+		t.Error(says)
 	}
 	// what is enough by itself: 1.2 V over 8 m at 150 A take 18.9 mm², heat 100 A: 25 mm²; a fuse of 1.25 · 150 A is over what it bears
 	u := power.New(board(t, winch)).Uses[0]
@@ -135,7 +144,8 @@ func TestBrakes(t *testing.T) {
 	}{
 		{`,"magnets":2,"brakeWire":2.5,"breakaway":9`, nil, power.CodeBreakaway, finding.Holds},
 		{`,"magnets":4,"brakeWire":2.5,"breakaway":9`, nil, power.CodeBreakaway, finding.Fails},
-		{`,"brakeWire":2.5,"breakaway":9`, nil, power.CodeBreakaway, finding.Tight}, // how many is not told
+		{`,"brakeWire":2.5,"breakaway":9`, nil, power.CodeBreakaway, finding.Tight},             // how many is not told
+		{`,"magnets":0,"brakeWire":2.5,"breakaway":9`, nil, power.CodeBrakeWire, finding.Tight}, // none is no number
 		{`,"magnets":2`, nil, power.CodeBreakaway, finding.Unknown},
 		{`,"magnets":2`, nil, power.CodeBrakeWire, finding.Unknown},
 		{`,"magnets":2,"brakeWire":0.5`, nil, power.CodeBrakeWire, finding.Tight},

@@ -2,6 +2,7 @@ package tip
 
 import (
 	"errors"
+	"math"
 
 	"zygonos/core/facts/norms"
 	"zygonos/core/lang/finding"
@@ -131,6 +132,17 @@ func missing(r *rig.Rig, t *plan.Tipping) finding.Finding {
 	)
 }
 
+// over is the least angle at which it may run over by itself, by what is not known of weights and places.
+func (s *Setup) over() (angle float64, runs bool) {
+	angle = math.Inf(1)
+	for _, ws := range [][]tipping.Weight{s.heavy, s.likely, s.behind} {
+		if a, ok := s.gear.Over(ws); ok {
+			angle, runs = math.Min(angle, a), true
+		}
+	}
+	return angle, runs
+}
+
 // works says whether the bed comes up to its stop at all, and what that takes at most.
 func (s *Setup) works() finding.Finding {
 	f := s.base(CodeGear, "How it tips", "hinge")
@@ -139,7 +151,7 @@ func (s *Setup) works() finding.Finding {
 		f.Subject = "/trailers/" + s.r.Scope.Trailer + "/tipping/" + field
 		return f
 	}
-	over, runs := s.gear.Over(s.heavy)
+	over, runs := s.over()
 	switch {
 	case runs && over <= 0:
 		return fails("hinge/back", said.Say(

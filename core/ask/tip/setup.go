@@ -28,6 +28,7 @@ type Setup struct {
 
 	heavy  []tipping.Weight // bed and load at their most
 	likely []tipping.Weight // as they are most likely
+	behind []tipping.Weight // as far to the rear as is possible
 	loads  []int            // items on the bed
 	stays  bool             // down on this outing
 	Swept  []tipping.Force  // from down to the stop; to where it sticks or does not reach
@@ -54,6 +55,7 @@ func New(r *rig.Rig) *Setup {
 		stop:   b.Stop,
 		heavy:  b.Heavy,
 		likely: b.Likely,
+		behind: b.Back,
 		loads:  b.Loads,
 		stays:  b.Stays,
 	}
@@ -124,9 +126,16 @@ func (s *Setup) ball(angle float64) (kg float64, ok bool) {
 	return r.Bears.Ball.Nominal - s.back(angle)/r.Axle.Nominal, true
 }
 
+// leastBall is the least that it may be by the guesses, kg.
+func (s *Setup) leastBall(angle float64) float64 {
+	return s.r.Bears.Ball.Low - s.goesBack(s.heavy, angle)/s.r.Axle.Nominal
+}
+
 // back is by how much bed and load go to the rear, kg·m.
-func (s *Setup) back(angle float64) (sum float64) {
-	for _, w := range s.likely {
+func (s *Setup) back(angle float64) float64 { return s.goesBack(s.likely, angle) }
+
+func (s *Setup) goesBack(ws []tipping.Weight, angle float64) (sum float64) {
+	for _, w := range ws {
 		at := tipping.Vec{X: w.Centre.X - s.gear.Hinge.X, Z: w.Centre.Z - s.gear.Hinge.Z}
 		sum += w.Kg * (tipping.Turned(at, angle).X - at.X)
 	}
@@ -215,6 +224,7 @@ func (s *Setup) With(t *plan.Tipping) *Setup {
 		stop:   s.stop,
 		heavy:  s.heavy,
 		likely: s.likely,
+		behind: s.behind,
 		loads:  s.loads,
 	}
 	out.sweep()

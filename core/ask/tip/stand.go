@@ -47,6 +47,13 @@ func (s *Setup) balance() (finding.Finding, bool) {
 	}
 	f.Figure, f.Limit = finding.Exactly(quantity.KindMass, least), finding.Exactly(quantity.KindMass, 0.0)
 	switch {
+	case least >= 0 && s.leastBall(s.stop) < 0:
+		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
+		f.Says = said.Say(
+			"With the load stuck at the stop the ball still bears %, but by the guesses the coupling may lift the car's tail with %. Weigh bed and load.",
+			said.Mass(least),
+			said.Mass(-s.leastBall(s.stop)),
+		)
 	case least >= 0:
 		f.Says = said.Say("With the load stuck at the stop the ball still bears %.", said.Mass(least))
 	case s.t.Unhitched:

@@ -1,6 +1,7 @@
 package tip_test
 
 import (
+	"fmt"
 	"math"
 	"strings"
 	"testing"
@@ -226,5 +227,34 @@ func TestSlidingOff(t *testing.T) {
 	}
 	if want := tip.Likely(s, 0.4); math.Abs(tip.Sliding(s, 0.4)-want) > 1e-9*want {
 		t.Errorf("before it slides %v, want %v", tip.Sliding(s, 0.4), want)
+	}
+}
+
+// With a load that is only guessed the ball never plainly holds where the guesses allow it to lift: over hinges all along the
+// deck, by the balance's least ball load and the weights at their most.
+func TestBallByGuesses(t *testing.T) {
+	tight := 0
+	for back := 1.5; back < 2.45; back += 0.05 {
+		doc := strings.Replace(cylinder, `"hinge":{"back":2.1`, fmt.Sprintf(`"hinge":{"back":%.2f`, back), 1)
+		r := bed(t, doc, "/loads/l/bulk/volume", `{"value":0.2,"plusMinus":0.08,"how":"guessed"}`)
+		for _, f := range tip.Check(r) {
+			if f.Code != tip.CodeBall {
+				continue
+			}
+			least := r.Bears.Ball.Low * r.Axle.Nominal
+			for _, w := range r.Tip().Heavy {
+				dx, dz := w.Centre.X-back, w.Centre.Z+0.1
+				least -= w.Kg * (dx*math.Cos(.8) + dz*math.Sin(.8) - dx)
+			}
+			if f.Outcome == finding.Holds && least < 0 {
+				t.Errorf("hinge at %.2f: holds, by the guesses %.1f kg·m", back, least)
+			}
+			if f.Tight == finding.GuessTooRough {
+				tight++
+			}
+		}
+	}
+	if tight == 0 {
+		t.Error("no guess was ever too rough")
 	}
 }

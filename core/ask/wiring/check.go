@@ -195,12 +195,6 @@ func volts(v float64) said.Piece   { return said.Of(quantity.KindVoltage, v) }
 func amperes(v float64) said.Piece { return said.Of(quantity.KindCurrent, v) }
 
 // section is the next section that is sold, in both its names.
-func section(mm2 float64) said.Piece {
-	s := norms.Section(mm2)
-	if g := norms.Gauge(s); g != "" {
-		return said.Piece{Text: fmt.Sprintf("%.3g mm² (AWG %s)", s, g)}
-	}
-	return said.Piece{Text: fmt.Sprintf("%.3g mm²", s)}
-}
+func section(mm2 float64) said.Piece { return said.Piece{Text: norms.SectionText(norms.Section(mm2))} }
 
 func number(v float64) said.Piece { return said.Piece{Text: fmt.Sprintf("%.3g", v)} }

@@ -68,6 +68,19 @@ func asked(r *rig.Rig, w *plan.Wiring) finding.Finding {
 	return f
 }
 
+// guards is by how much mudguards may stand out over the tyres together, and head what lies before the ball, m
+// (practice, C).
+const (
+	guards = 0.10
+	head   = 0.10
+)
+
+// over reports whether a trailer is broader than so much over deck and tyres.
+func over(r *rig.Rig, m float64) bool {
+	wide, _ := overAll(r)
+	return wide > m
+}
+
 // decides is what a rule hangs on that is not known of a trailer; nil where all is.
 func decides(r *rig.Rig, rule *norms.LampRule) *finding.Need {
 	root, t := "/trailers/"+r.Scope.Trailer, r.Trailer
@@ -81,7 +94,7 @@ func decides(r *rig.Rig, rule *norms.LampRule) *finding.Need {
 			"the trailer's gross weight",
 			"On its plate or in its papers; of one that is built, what it is built for.",
 		)
-	case rule.WideOver > 0 && t.Track == nil && t.WidthOverAll == nil:
+	case rule.WideOver > 0 && t.WidthOverAll == nil && (t.Track == nil || over(r, rule.WideOver-guards)):
 		return need("widthOverAll", "the width over all", "Tape it over tyres or mudguards.")
 	case rule.LongOver > 0 && t.DeckLength == nil:
 		return need("deckLength", "the length of the deck", "Tape it.")
@@ -110,7 +123,7 @@ func overAll(r *rig.Rig) (wide, long float64) {
 	}
 	long = r.DeckLength()
 	if r.DeckFront != nil {
-		long += r.DeckFront.Nominal
+		long += r.DeckFront.Nominal + head
 	}
 	return wide, long
 }

@@ -43,8 +43,8 @@ func (h *Harness) Wires() (out []Wire) {
 	return out
 }
 
-// Section is the section of its wires, mm², and how they are joined.
-func (h *Harness) Section() (mm2 float64, joined string) { return h.wire, string(h.w.Joined) }
+// Section is the section of its wires, mm².
+func (h *Harness) Section() (mm2 float64) { return h.wire }
 
 // Pin is a contact of the plug for a table of its pins.
 type Pin struct {

@@ -1,6 +1,9 @@
 package norms
 
-import "math"
+import (
+	"fmt"
+	"math"
+)
 
 // Ampacity is what a single thin-wall copper wire in free air bears at 30 °C, A, by its section in mm² (practice,
 // C); in a bundle half of it (0.5 to 0.7, C).
@@ -67,6 +70,14 @@ func Gauge(mm2 float64) string {
 		}
 	}
 	return ""
+}
+
+// SectionText is a section in both its names, "2.5 mm² (AWG 12)".
+func SectionText(mm2 float64) string {
+	if g := Gauge(mm2); g != "" {
+		return fmt.Sprintf("%.3g mm² (AWG %s)", mm2, g)
+	}
+	return fmt.Sprintf("%.3g mm²", mm2)
 }
 
 // fuses are blade and strip fuses that are sold, A.

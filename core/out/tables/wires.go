@@ -34,7 +34,7 @@ func Wires(r *rig.Rig) []byte {
 		return write(rows)
 	}
 	mm := func(v float64) string { return strconv.FormatFloat(v*1000, 'f', 0, 64) }
-	section, _ := h.Section()
+	section := h.Section()
 	for _, w := range h.Wires() {
 		rows = append(rows, []string{"wire", w.Pole, w.Colour, w.Does, w.To, mm(w.Length), mm(w.Shared),
 			strconv.FormatFloat(section, 'f', -1, 64), norms.Gauge(section), w.Label, ""})
