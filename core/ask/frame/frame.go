@@ -309,7 +309,7 @@ func judge(r *rig.Rig, want func(id string) bool) *judged {
 	if j.m == nil || j.m.missing != "" {
 		return j
 	}
-	if j.m.solver, j.err = frame3d.New(&j.m.m); j.err != nil {
+	if j.m.solver, j.err = frame3d.Ready(&j.m.m); j.err != nil {
 		return j
 	}
 	all := j.m.bodies()
@@ -319,7 +319,22 @@ func judge(r *rig.Rig, want func(id string) bool) *judged {
 		ok        bool
 	}
 	found := make([]outcome, len(cs))
-	each(len(cs), func(i int) {
+	// beside the factors that most cases share, those begin that have their own
+	var turn, shared []int
+	for i := range cs {
+		if cs[i].stand != nil {
+			turn = append(turn, i)
+		} else {
+			shared = append(shared, i)
+		}
+	}
+	turn = append(turn, shared...)
+	each(1+len(cs), func(i int) {
+		if i == 0 {
+			_ = j.m.solver.Factorise() // asked again below
+			return
+		}
+		i = turn[i-1]
 		o := &found[i]
 		o.a, o.ok = j.m.solve(&cs[i], all, true)
 		if o.a != nil && o.a.err == nil && o.ok {
@@ -329,6 +344,9 @@ func judge(r *rig.Rig, want func(id string) bool) *judged {
 			o.likely, _ = j.m.solve(&cs[i], all, false)
 		}
 	})
+	if j.err = j.m.solver.Factorise(); j.err != nil {
+		return j
+	}
 	for _, o := range found {
 		j.bearing = j.bearing && o.ok
 		switch {

@@ -153,28 +153,25 @@ func shares(feet []vec, force, x, y, cx, cy float64) []float64 {
 // loader puts forces on the frame.
 type loader struct {
 	*model
-	cross, along []parts.Bearer
-	c            *frame3d.Case
-	room         frame3d.Buffer
-	lastY        float64 // what lay under the last place across
-	lastOut      []parts.Bearer
-	alone        bool // without the frame's own weight and the axle's
+	c     *frame3d.Case
+	room  frame3d.Buffer
+	alone bool // without the frame's own weight and the axle's
 }
 
 // under are the cross members that lie under a place across: of those that stand in one line the nearest,
 // and none that ends well beside it while others do not.
-func (l *loader) under(y float64) (out []parts.Bearer) {
-	if l.lastOut != nil && y == l.lastY {
-		return l.lastOut
+func (m *model) under(y float64) (out []parts.Bearer) {
+	if known, ok := m.lines.Load(y); ok {
+		return known.([]parts.Bearer)
 	}
-	defer func() { l.lastY, l.lastOut = y, out }()
+	defer func() { m.lines.Store(y, out) }()
 	beside := func(b *parts.Bearer) float64 { return math.Max(0, math.Max(b.Low-y, y-b.High)) }
 	least := math.Inf(1)
-	for i := range l.cross {
-		least = math.Min(least, beside(&l.cross[i]))
+	for i := range m.cross {
+		least = math.Min(least, beside(&m.cross[i]))
 	}
 	const line, near = 0.01, 0.02 // m
-	for _, b := range l.cross {
+	for _, b := range m.cross {
 		if beside(&b) > least+near {
 			continue
 		}

@@ -148,7 +148,7 @@ func (m *model) lighter(c *loadCase, all []body, a *answer) (out []change) {
 		}
 		one := all[i]
 		one.mass = quantity.Exactly(span)
-		l := m.alone(a)
+		l := m.alone()
 		if c.load(l, []body{one}, true) {
 			out = append(out, change{of: a.solver.Solve(l.c), scale: 1, amounts: []float64{0, -1}})
 		}
@@ -157,8 +157,8 @@ func (m *model) lighter(c *loadCase, all []body, a *answer) (out []change) {
 }
 
 // alone loads what is not the frame itself.
-func (m *model) alone(a *answer) *loader {
-	return &loader{model: m, c: &frame3d.Case{}, alone: true, cross: a.cross, along: a.along}
+func (m *model) alone() *loader {
+	return &loader{model: m, c: &frame3d.Case{}, alone: true}
 }
 
 // placeDoubt is the change of ball or wheel from which the places' doubt is looked at, kg.
@@ -189,7 +189,7 @@ func (m *model) shifted(all []body, a *answer) (out []change) {
 	}
 	// every load with feet moved one metre: each is pushed by its weight times that metre
 	push := func(to vec) *frame3d.Solution {
-		l := m.alone(a)
+		l := m.alone()
 		for i := range all {
 			o := &all[i]
 			if len(o.feet) == 0 {

@@ -60,6 +60,9 @@ type model struct {
 	bolts   float64 // of a rigid end's stiffness that a bolted one has
 	missing string  // why the axle finds no place
 
+	cross, along []parts.Bearer // what bears the deck
+	lines        sync.Map       // what of it lies under a place across, []parts.Bearer by m
+
 	shiftedOnce sync.Once
 	shiftedBy   []change // as far as the loads' places are not known
 }
@@ -116,6 +119,7 @@ func assemble(r *rig.Rig, bolts float64) *model {
 	for _, n := range d.Noses {
 		noses = append(noses, b.cut(n, b.nose(n)))
 	}
+	b.cross, b.along = parts.Bearers(b.bars)
 	gear := b.gear()
 	b.number(welds, noses)
 	b.hang(gear)
@@ -333,6 +337,8 @@ func (b *builder) number(welds map[[2]int]bool, noses [][2]int) {
 			b.places[i] = append(b.places[i], place{s, node, welds[[2]int{i, k}]})
 		}
 	}
+	const gear = 24 // of springs and axles, at most, as two axles have them
+	b.m.Members, b.pieces = make([]frame3d.Member, 0, n+gear), make([]piece, 0, n)
 	for i := range b.bars {
 		ps := slices.Clone(b.places[i])
 		slices.SortFunc(ps, func(x, y place) int { return cmp.Compare(x.at, y.at) })

@@ -33,16 +33,14 @@ type answer struct {
 	c      *frame3d.Case
 	lifted bool // a wheel stands off the ground
 
-	solver       *frame3d.Solver // on the supports that it stands on
-	cross, along []parts.Bearer
-	err          error
+	solver *frame3d.Solver // on the supports that it stands on
+	err    error
 }
 
 // solve answers a case; all masses as they are most likely, or at their most.
 func (m *model) solve(c *loadCase, all []body, high bool) (*answer, bool) {
 	a := &answer{name: c.name, id: c.id}
 	l := &loader{model: m, c: &frame3d.Case{}}
-	l.cross, l.along = parts.Bearers(m.bars)
 	ok := c.load(l, all, high)
 	a.c = l.c
 	supports, solver := m.m.Supports, m.solver
@@ -53,6 +51,8 @@ func (m *model) solve(c *loadCase, all []body, high bool) (*answer, bool) {
 		if solver, a.err = m.solver.On(supports); a.err != nil {
 			return a, ok
 		}
+	} else if a.err = solver.Factorise(); a.err != nil {
+		return a, ok
 	}
 	for range 4 { // a wheel bears and does not pull: one that would is off the ground
 		a.s = solver.Solve(l.c)
@@ -66,7 +66,7 @@ func (m *model) solve(c *loadCase, all []body, high bool) (*answer, bool) {
 		}
 		supports, solver, a.lifted = rest, next, true
 	}
-	a.solver, a.cross, a.along = solver, l.cross, l.along
+	a.solver = solver
 	a.uses = make([]use, len(m.bars))
 	for e := range m.pieces {
 		a.uses[m.pieces[e].bar].raise(m.used(a.s, e, &l.room))

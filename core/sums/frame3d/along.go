@@ -19,7 +19,6 @@ type Inside struct {
 
 // At is what a member bears just behind a place (after: with a point load that acts there).
 func (o *Solution) At(member int, at float64, after bool) Inside {
-	e := o.s.els[member]
 	f := &o.Ends[member]
 	force := Vec{X: f[0], Y: f[1], Z: f[2]}
 	// moments about the place: of the forces at the From end, a lever of −at along x
@@ -28,23 +27,22 @@ func (o *Solution) At(member int, at float64, after bool) Inside {
 		force = r3.Add(force, p)
 		moment = r3.Add(moment, r3.Add(m, r3.Cross(Vec{X: s - at}, p)))
 	}
-	for _, i := range o.points[member] {
-		p := &o.c.Points[i]
-		s := max(0, min(e.l, p.At))
-		if s < at-1e-9 || after && s <= at+1e-9 {
-			add(s, into(e.axes, p.Force), into(e.axes, p.Moment))
+	for i := range o.points[member] {
+		if p := &o.points[member][i]; p.at < at-1e-9 || after && p.at <= at+1e-9 {
+			add(p.at, p.p, p.m)
 		}
 	}
-	for _, i := range o.lines[member] {
-		l := &o.c.Lines[i]
-		a, b := max(0, l.A), min(e.l, l.B, at)
-		if !(b > a) {
+	for i := range o.lines[member] {
+		l := &o.lines[member][i]
+		long := min(l.b, at) - l.a
+		if !(long > 0) {
 			continue
 		}
-		for _, g := range gauss {
-			s := a + g[0]*(b-a)
-			add(s, r3.Scale(g[1]*(b-a), into(e.axes, l.at(s))), Vec{})
-		}
+		// what of it lies before the place, ∫p·ds and ∫p·(s − a)·ds: p rises evenly from pa
+		rise := r3.Scale(long/(l.b-l.a), r3.Sub(l.pb, l.pa))
+		sum := r3.Scale(long, r3.Add(l.pa, r3.Scale(0.5, rise)))
+		turn := r3.Scale(long*long, r3.Add(r3.Scale(1.0/2, l.pa), r3.Scale(1.0/3, rise)))
+		add(l.a, sum, r3.Cross(Vec{X: 1}, turn))
 	}
 	return Inside{at, -force.X, -force.Y, -force.Z, -moment.X, -moment.Y, -moment.Z}
 }
@@ -62,11 +60,11 @@ func (o *Solution) Stations(member int) []float64 { return o.stations(nil, membe
 func (o *Solution) stations(out []float64, member int) []float64 {
 	l := o.s.els[member].l
 	out = append(out, 0, l/4, l/2, 3*l/4, l)
-	for _, i := range o.points[member] {
-		out = append(out, max(0, min(l, o.c.Points[i].At)))
+	for i := range o.points[member] {
+		out = append(out, o.points[member][i].at)
 	}
-	for _, i := range o.lines[member] {
-		out = append(out, max(0, min(l, o.c.Lines[i].A)), max(0, min(l, o.c.Lines[i].B)))
+	for i := range o.lines[member] {
+		out = append(out, o.lines[member][i].a, o.lines[member][i].b)
 	}
 	slices.Sort(out)
 	return slices.Compact(out)
@@ -104,7 +102,7 @@ func (s Strain) Sum() float64 { return s.Pull + s.BendY + s.BendZ + s.Twist + s.
 // Energy is what a member holds by being strained: ½∫(N²/EA + My²/EIy + Mz²/EIz + T²/GIt)dx by Simpson's
 // rule over sagSteps, and ½f²/S of its sprung ends.
 func (o *Solution) Energy(member int) (u Strain) {
-	e := o.s.els[member]
+	e := &o.s.els[member]
 	m := e.m
 	for i := range sagSteps + 1 {
 		in := o.At(member, e.l*float64(i)/sagSteps, false)
@@ -139,7 +137,7 @@ const sagSteps = 16
 // Sag is how far the member's middle stands off the straight line between its ends, own y and z, m:
 // ∫M·m/EI with m of a unit load there.
 func (o *Solution) Sag(member int) (y, z float64) {
-	e := o.s.els[member]
+	e := &o.s.els[member]
 	l := e.l
 	for i := range sagSteps + 1 {
 		w := simpson(i)

@@ -206,15 +206,15 @@ func stiffness(m *Member, l float64) (k matrix) {
 }
 
 // ready makes an element of a member.
-func ready(model *Model, i int) (*element, error) {
+func (e *element) ready(model *Model, i int) error {
 	m := &model.Members[i]
 	bad := func(says string) error { return &MemberError{i, says} }
 	if m.From < 0 || m.To < 0 || m.From >= len(model.Nodes) || m.To >= len(model.Nodes) {
-		return nil, bad("it ends at no node")
+		return bad("it ends at no node")
 	}
 	for _, v := range []float64{m.Area, m.Iy, m.Iz, m.It, m.E, m.G} {
 		if !(v > 0) || math.IsInf(v, 0) {
-			return nil, bad("its section or material is not known")
+			return bad("its section or material is not known")
 		}
 	}
 	from := r3.Add(model.Nodes[m.From], m.Ends[0].Arm)
@@ -222,14 +222,14 @@ func ready(model *Model, i int) (*element, error) {
 	d := r3.Sub(to, from)
 	l := r3.Norm(d)
 	if !(l > 1e-6) || math.IsInf(l, 0) {
-		return nil, bad("it has no length")
+		return bad("it has no length")
 	}
-	e := &element{m: m, l: l, axes: AxesOf(d, m.Roll), k: stiffness(m, l)}
+	e.m, e.l, e.axes, e.k = m, l, AxesOf(d, m.Roll), stiffness(m, l)
 	e.arm = [2]Vec{into(e.axes, m.Ends[0].Arm), into(e.axes, m.Ends[1].Arm)}
 	if err := e.condense(); err != nil {
-		return nil, bad("its ends leave it free to slide or to turn")
+		return bad("its ends leave it free to slide or to turn")
 	}
-	return e, nil
+	return nil
 }
 
 // condense takes springs at the ends in. The member's own end moves by u, its node by d; over a loose
@@ -369,10 +369,10 @@ func (e *element) turned() (k matrix) {
 	t := e.transform()
 	var kt matrix
 	for r := range 12 {
-		for c := range 12 {
-			from := c / 6 * 6
-			for x := from; x < from+6; x++ {
-				kt[r][c] += e.k[r][x] * t[x][c]
+		for _, x := range partners[r] {
+			from, v := x/6*6, e.k[r][x]
+			for c := from; c < from+6; c++ {
+				kt[r][c] += v * t[x][c]
 			}
 		}
 	}

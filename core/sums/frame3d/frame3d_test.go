@@ -302,6 +302,37 @@ func TestBetti(t *testing.T) {
 	}
 }
 
+// Frames with members from soft to stiff that stand on a ball joint and one wheel can roll about the line between
+// the two; with a second wheel beside it they stand. Rounding of soft members' pivots must hide neither.
+func TestRollsOver(t *testing.T) {
+	for seed := range uint64(300) {
+		r := rand.New(rand.NewPCG(seed, 9))
+		m, _ := random(r)
+		last := len(m.Nodes) - 1
+		for i := range m.Members {
+			x := &m.Members[i]
+			soft := math.Pow(10, -3*r.Float64())
+			x.Iy, x.Iz, x.It = x.Iy*soft, x.Iz*soft, x.It*soft
+			x.Ends[0].Loose = [6]bool{}
+		}
+		m.Nodes = append(m.Nodes, r3.Add(m.Nodes[last], vec{Y: -1}), r3.Add(m.Nodes[last], vec{Y: 1}))
+		m.Members = append(m.Members, bar(last, last+1), bar(last, last+2))
+		ball := frame3d.Support{Node: 0, Held: [6]bool{true, true, true}}
+		left := frame3d.Support{Node: last + 1, Held: [6]bool{frame3d.Z: true}, Spring: [6]float64{frame3d.Y: 2e5}}
+		right := left
+		right.Node = last + 2
+		m.Supports = []frame3d.Support{ball, left}
+		var free *frame3d.MechanismError
+		s, err := frame3d.New(m)
+		if !errors.As(err, &free) {
+			t.Errorf("%d: on one wheel it stands: %v", seed, err)
+		}
+		if _, err := s.On([]frame3d.Support{ball, left, right}); err != nil {
+			t.Errorf("%d: on both wheels: %v", seed, err)
+		}
+	}
+}
+
 // What cannot be solved is named.
 func TestBad(t *testing.T) {
 	two := func() *frame3d.Model {

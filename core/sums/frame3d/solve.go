@@ -3,9 +3,9 @@ package frame3d
 import (
 	"math"
 	"slices"
+	"sync"
 
 	"gonum.org/v1/gonum/blas/blas64"
-	"gonum.org/v1/gonum/lapack/lapack64"
 	"gonum.org/v1/gonum/mat"
 	"gonum.org/v1/gonum/spatial/r3"
 )
@@ -13,15 +13,21 @@ import (
 // Solver is a frame whose stiffness is factorised: each further case costs little.
 type Solver struct {
 	model *Model
-	els   []*element
+	els   []element
 	order []int     // of the nodes, so that the band is narrow
 	at    [][6]int  // unknown of a node's freedom; −1: held or carried by nothing
 	scale []float64 // 1/√ of the diagonal
 	held  [][6]int  // support that holds a node's freedom rigidly, +1; 0: none
-	k     []nonzero // rows of the held freedoms against all, for reactions and moves
-	chol  blas64.TriangularBand
+	k     []nonzero // of each element
+	fixed []int     // elements with a held freedom
+	chol  factor
 	n     int
+	once  sync.Once // for the factors
+	err   error
 }
+
+// factor is U of A = UᵀU, row by row from its diagonal on, each as far as it is not zero.
+type factor [][]float64
 
 // nonzero is an element's stiffness with its freedoms, for what is held.
 type nonzero struct {
@@ -29,30 +35,47 @@ type nonzero struct {
 	node [12]int
 }
 
-// free is the pivot of the scaled stiffness, whose diagonal is of ones, under which something moves freely.
-const free = 1e-11
+// free is the least eigenvalue of the scaled stiffness, whose diagonal is of ones, under which something moves
+// freely. What rounding leaves of a mechanism's nought is 1e-15 or so (Cholesky's factors are those of a matrix
+// that differs by a few n·ε); frames that stand have 1e-10 and more.
+const free = 1e-13
 
 // New makes the stiffness of a frame ready. Errors: ErrEmpty, ErrSupport, *MemberError,
 // *MechanismError.
 func New(model *Model) (*Solver, error) {
+	s, err := Ready(model)
+	if err != nil {
+		return nil, err
+	}
+	return s, s.Factorise()
+}
+
+// Ready is New without the factors, which Factorise makes. Errors: ErrEmpty, *MemberError.
+func Ready(model *Model) (*Solver, error) {
 	if len(model.Members) == 0 {
 		return nil, ErrEmpty
 	}
-	s := &Solver{model: model}
-	for i := range model.Members {
-		e, err := ready(model, i)
-		if err != nil {
+	n := len(model.Members)
+	s := &Solver{model: model, els: make([]element, n), k: make([]nonzero, n)}
+	for i := range s.els {
+		e, nz := &s.els[i], &s.k[i]
+		if err := e.ready(model, i); err != nil {
 			return nil, err
 		}
-		s.els = append(s.els, e)
-		nz := nonzero{k: e.turned()}
+		nz.k = e.turned()
 		for r := range 12 {
 			nz.node[r] = e.node(r)
 		}
-		s.k = append(s.k, nz)
 	}
 	s.order = ordered(model)
-	return s, s.support()
+	return s, nil
+}
+
+// Factorise makes the factors of the stiffness on the model's supports, once, however many ask at a time.
+// Errors: ErrSupport, *MechanismError.
+func (s *Solver) Factorise() error {
+	s.once.Do(func() { s.err = s.support() })
+	return s.err
 }
 
 // On is the same frame on other supports; its members are not made ready anew.
@@ -60,7 +83,7 @@ func (s *Solver) On(supports []Support) (*Solver, error) {
 	model := *s.model
 	model.Supports = supports
 	out := &Solver{model: &model, els: s.els, order: s.order, k: s.k}
-	return out, out.support()
+	return out, out.Factorise()
 }
 
 // support numbers what is free on the model's supports and factorises its stiffness.
@@ -81,6 +104,12 @@ func (s *Solver) support() error {
 	}
 	if !any {
 		return ErrSupport
+	}
+	for i := range s.els {
+		m := s.els[i].m
+		if s.held[m.From] != [6]int{} || s.held[m.To] != [6]int{} {
+			s.fixed = append(s.fixed, i)
+		}
 	}
 	springs := springsOf(s.model)
 	diagonal := slices.Clone(springs)
@@ -189,21 +218,20 @@ func (s *Solver) factorise(springs [][6]float64) error {
 	band := 0
 	for i := range s.k {
 		nz := &s.k[i]
+		low, high := s.n, 0
 		for r := range 12 {
-			for c := range 12 {
-				i, j := s.at[nz.node[r]][r%6], s.at[nz.node[c]][c%6]
-				if i >= 0 && j >= 0 {
-					band = max(band, j-i)
-				}
+			if i := s.at[nz.node[r]][r%6]; i >= 0 {
+				low, high = min(low, i), max(high, i)
 			}
 		}
+		band = max(band, high-low)
 	}
 	fill := func(shift float64) *mat.SymBandDense {
 		k := mat.NewSymBandDense(s.n, band, nil)
 		raw := k.RawSymBand()
-		add := func(i, j int, v float64) {
-			if i >= 0 && j >= i {
-				raw.Data[i*raw.Stride+j-i] += v * s.scale[i] * s.scale[j]
+		add := func(i, j int, v float64) { // both halves are alike: the upper one is kept
+			if i >= 0 && j >= 0 {
+				raw.Data[min(i, j)*raw.Stride+max(i, j)-min(i, j)] += v * s.scale[i] * s.scale[j]
 			}
 		}
 		for i := range s.k {
@@ -213,8 +241,12 @@ func (s *Solver) factorise(springs [][6]float64) error {
 				at[r] = s.at[nz.node[r]][r%6]
 			}
 			for r := range 12 {
-				for c := range 12 {
-					if v := nz.k[r][c]; v != 0 {
+				for c := range r + 1 {
+					v := nz.k[r][c]
+					if r != c && at[r] == at[c] { // both ends on one node
+						v *= 2
+					}
+					if v != 0 {
 						add(at[r], at[c], v)
 					}
 				}
@@ -232,20 +264,63 @@ func (s *Solver) factorise(springs [][6]float64) error {
 		}
 		return k
 	}
-	// mat.BandCholesky estimates a condition each time, which takes longer than the rest: the pivots tell
-	// as well whether something moves
 	var ok bool
-	if s.chol, ok = lapack64.Pbtrf(fill(0).RawSymBand()); ok {
-		for i := range s.n {
-			if u := s.chol.Data[i*s.chol.Stride]; u*u < free {
-				ok = false
-			}
-		}
-	}
-	if ok {
+	if s.chol, ok = upper(fill(0).RawSymBand()); ok && s.softest() > free {
 		return nil
 	}
 	return s.moves(fill(1e-9))
+}
+
+// softest is the least eigenvalue of the scaled stiffness, or a little more: two steps of inverse iteration from
+// a start that is square to no likely motion. The pivots would not do: behind a soft member that of a free motion
+// is rounded to 1e-9, hardly less than some of a frame that stands.
+func (s *Solver) softest() float64 {
+	x := make([]float64, s.n)
+	for i := range x {
+		x[i] = 1 + float64(i%7)/7
+	}
+	v := blas64.Vector{N: s.n, Inc: 1, Data: x}
+	least := 0.0
+	for range 2 {
+		blas64.Scal(1/blas64.Nrm2(v), v)
+		s.substitute(x)
+		least = 1 / blas64.Nrm2(v)
+	}
+	return least
+}
+
+// upper is the Cholesky factor of A, in A's own memory; false where A is not positive. lapack64.Pbtrf gives the
+// same in twice the time: it does not pass over the zeros of a row.
+func upper(a blas64.SymmetricBand) (factor, bool) {
+	out := make(factor, a.N)
+	for i := range out {
+		n := min(a.K, a.N-1-i)
+		row := a.Data[i*a.Stride : i*a.Stride+1+n]
+		if !(row[0] > 0) {
+			return nil, false
+		}
+		for n > 0 && row[n] == 0 {
+			n--
+		}
+		row = row[:n+1]
+		out[i] = row
+		row[0] = math.Sqrt(row[0])
+		for k := 1; k <= n; k++ {
+			row[k] /= row[0]
+		}
+		for k := 1; k <= n; k++ {
+			if row[k] != 0 {
+				add(-row[k], row[k:], a.Data[(i+k)*a.Stride:])
+			}
+		}
+	}
+	return out, true
+}
+
+// add adds so many times what is in from to what is at the beginning of to.
+func add(times float64, from, to []float64) {
+	n := len(from)
+	blas64.Axpy(times, blas64.Vector{N: n, Inc: 1, Data: from}, blas64.Vector{N: n, Inc: 1, Data: to})
 }
 
 // moves finds what moves most in the softest way that the frame can move: inverse iteration on the
@@ -292,15 +367,29 @@ type Solution struct {
 	Ends      [][12]float64 // of each member: what its nodes do to its ends, own axes
 
 	s *Solver
-	c *Case
-	// loads of each member, indexes into the case's
-	points, lines [][]int
+	// loads of each member, in its own axes
+	points [][]point
+	lines  [][]line
+}
+
+// point is a point load in a member's own axes, on the member.
+type point struct {
+	at   float64
+	p, m Vec
+}
+
+// line is a line load in a member's own axes, cut to the member: strength at its begin and its end.
+type line struct {
+	a, b   float64
+	pa, pb Vec
 }
 
 // Solve answers one case.
 func (s *Solver) Solve(c *Case) *Solution {
 	nodes := len(s.model.Nodes)
-	load := make([][6]float64, nodes)
+	room := roomFor(nodes, len(s.els), s.n)
+	defer rooms.Put(room)
+	load, sent := room.load, room.sent // sent: what the loads along a member do to its rigid ends …
 	add := func(node int, force, moment Vec) {
 		if node < 0 || node >= nodes {
 			return
@@ -312,21 +401,24 @@ func (s *Solver) Solve(c *Case) *Solution {
 	for _, l := range c.Nodes {
 		add(l.Node, l.Force, l.Moment)
 	}
-	sent := make([][12]float64, len(s.els)) // what the loads along a member do to its rigid ends …
-	out := &Solution{Moved: make([][6]float64, nodes), s: s, c: c}
-	out.points = gathered(len(s.els), len(c.Points), func(i int) int { return c.Points[i].Member })
-	out.lines = gathered(len(s.els), len(c.Lines), func(i int) int { return c.Lines[i].Member })
-	for i := range c.Points {
-		if p := &c.Points[i]; p.Member >= 0 && p.Member < len(s.els) {
-			s.els[p.Member].point(&sent[p.Member], p.At, p.Force, p.Moment)
+	out := &Solution{Moved: make([][6]float64, nodes), s: s}
+	out.points = gathered(len(s.els), c.Points, func(l *PointLoad) int { return l.Member }, s.onPoint)
+	out.lines = gathered(len(s.els), c.Lines, func(l *LineLoad) int { return l.Member }, s.onLine)
+	for i := range s.els { // … and what they pass on to the nodes
+		if len(out.points[i]) == 0 && len(out.lines[i]) == 0 {
+			continue
 		}
-	}
-	for i := range c.Lines {
-		if l := &c.Lines[i]; l.Member >= 0 && l.Member < len(s.els) {
-			s.els[l.Member].line(&sent[l.Member], l)
+		e := &s.els[i]
+		for _, p := range out.points[i] {
+			e.shape(&sent[i], p.at, p.p, p.m)
 		}
-	}
-	for i, e := range s.els { // … and what they pass on to the nodes
+		for _, l := range out.lines[i] {
+			for _, g := range gauss {
+				long := l.b - l.a
+				strength := r3.Add(r3.Scale(1-g[0], l.pa), r3.Scale(g[0], l.pb))
+				e.shape(&sent[i], l.a+g[0]*long, r3.Scale(g[1]*long, strength), Vec{})
+			}
+		}
 		sent[i] = e.pass(&sent[i])
 		for end := range 2 {
 			f := outOf(e.axes, Vec{X: sent[i][end*6], Y: sent[i][end*6+1], Z: sent[i][end*6+2]})
@@ -347,14 +439,15 @@ func (s *Solver) Solve(c *Case) *Solution {
 			load[sup.Node][mv.Dir] += sup.Spring[mv.Dir] * mv.By
 		}
 	}
-	s.solve(out, load)
-	s.react(out, load, foot)
+	s.solve(out, room)
+	s.react(out, room, foot)
 	out.Ends = make([][12]float64, len(s.els))
-	for i, e := range s.els {
+	for i := range s.els {
+		e := &s.els[i]
 		u := e.moved(out.Moved)
 		for r := range 12 {
 			f := -sent[i][r]
-			for x := range 12 {
+			for _, x := range partners[r] {
 				f += e.k[r][x] * u[x]
 			}
 			out.Ends[i][r] = f
@@ -363,38 +456,91 @@ func (s *Solver) Solve(c *Case) *Solution {
 	return out
 }
 
-// gathered are the indexes of n loads by the member that each acts on, all in one piece of memory.
-func gathered(members, n int, of func(int) int) [][]int {
-	out := make([][]int, members)
-	if n == 0 {
+// partners are the freedoms that a member's own stiffness ties to each: along it, about it, and in its two
+// planes; springs at its ends leave that as it is.
+var partners = func() (out [12][]int) {
+	for _, g := range [][]int{{0, 6}, {3, 9}, {1, 5, 7, 11}, {2, 4, 8, 10}} {
+		for _, r := range g {
+			out[r] = g
+		}
+	}
+	return out
+}()
+
+// gathered are loads by the member that each acts on, in its own axes, all in one piece of memory.
+func gathered[L, T any](members int, loads []L, of func(*L) int, on func(*L) T) [][]T {
+	out := make([][]T, members)
+	if len(loads) == 0 {
 		return out
 	}
 	count := make([]int, members)
-	for i := range n {
-		if m := of(i); m >= 0 && m < members {
+	for i := range loads {
+		if m := of(&loads[i]); m >= 0 && m < members {
 			count[m]++
 		}
 	}
-	all := make([]int, n)
+	all := make([]T, len(loads))
 	at := 0
 	for m, c := range count {
 		out[m] = all[at : at : at+c]
 		at += c
 	}
-	for i := range n {
-		if m := of(i); m >= 0 && m < members {
-			out[m] = append(out[m], i)
+	for i := range loads {
+		if m := of(&loads[i]); m >= 0 && m < members {
+			out[m] = append(out[m], on(&loads[i]))
 		}
 	}
 	return out
 }
 
+// onPoint is a point load in its member's own axes; beyond the member's ends it acts at them.
+func (s *Solver) onPoint(l *PointLoad) point {
+	e := &s.els[l.Member]
+	return point{math.Max(0, math.Min(e.l, l.At)), into(e.axes, l.Force), into(e.axes, l.Moment)}
+}
+
+// onLine is the part of a line load that lies on its member, in the member's own axes; what lies beside it
+// has no length.
+func (s *Solver) onLine(l *LineLoad) line {
+	e := &s.els[l.Member]
+	a, b := math.Max(0, l.A), math.Min(e.l, l.B)
+	if !(b > a) {
+		return line{a: a, b: a}
+	}
+	return line{a, b, into(e.axes, l.at(a)), into(e.axes, l.at(b))}
+}
+
+// room is what solving one case needs meanwhile.
+type room struct {
+	load, sum [][6]float64 // by node
+	sent      [][12]float64
+	b         []float64
+}
+
+// rooms are used again.
+var rooms = sync.Pool{New: func() any { return &room{} }}
+
+// roomFor is a cleared room.
+func roomFor(nodes, members, unknowns int) *room {
+	r := rooms.Get().(*room)
+	r.load, r.sum = cleared(r.load, nodes), cleared(r.sum, nodes)
+	r.sent, r.b = cleared(r.sent, members), cleared(r.b, unknowns)
+	return r
+}
+
+// cleared is a slice of n zeros in the memory of another where it has enough.
+func cleared[T any](s []T, n int) []T {
+	s = slices.Grow(s[:0], n)[:n]
+	clear(s)
+	return s
+}
+
 // solve finds the displacement of what is free.
-func (s *Solver) solve(out *Solution, load [][6]float64) {
+func (s *Solver) solve(out *Solution, room *room) {
 	if s.n == 0 {
 		return
 	}
-	b := make([]float64, s.n)
+	b, load := room.b, room.load
 	for node := range s.at {
 		for d, i := range s.at[node] {
 			if i >= 0 {
@@ -402,7 +548,7 @@ func (s *Solver) solve(out *Solution, load [][6]float64) {
 			}
 		}
 	}
-	for i := range s.k { // what held and moved freedoms do
+	for _, i := range s.fixed { // what held and moved freedoms do
 		nz := &s.k[i]
 		for c := range 12 {
 			u := out.Moved[nz.node[c]][c%6]
@@ -419,7 +565,7 @@ func (s *Solver) solve(out *Solution, load [][6]float64) {
 	for i := range s.n {
 		b[i] *= s.scale[i]
 	}
-	lapack64.Pbtrs(s.chol, blas64.General{Rows: s.n, Cols: 1, Data: b, Stride: 1})
+	s.substitute(b)
 	for node := range s.at {
 		for d, i := range s.at[node] {
 			if i >= 0 {
@@ -429,10 +575,24 @@ func (s *Solver) solve(out *Solution, load [][6]float64) {
 	}
 }
 
+// substitute solves UᵀU·x = b in place, row by row of the band: lapack64.Pbtrs does the same for many right
+// sides, and takes four times as long for one.
+func (s *Solver) substitute(b []float64) {
+	for i, row := range s.chol {
+		b[i] /= row[0]
+		add(-b[i], row[1:], b[i+1:])
+	}
+	for i, row := range slices.Backward(s.chol) {
+		n := len(row) - 1
+		rest, below := blas64.Vector{N: n, Inc: 1, Data: row[1:]}, blas64.Vector{N: n, Inc: 1, Data: b[i+1:]}
+		b[i] = (b[i] - blas64.Dot(rest, below)) / row[0]
+	}
+}
+
 // react finds what the supports do: K·u − load where they hold, −k·(u − foot) where they spring.
-func (s *Solver) react(out *Solution, load, foot [][6]float64) {
-	sum := make([][6]float64, len(s.model.Nodes))
-	for i := range s.k {
+func (s *Solver) react(out *Solution, room *room, foot [][6]float64) {
+	sum, load := room.sum, room.load
+	for _, i := range s.fixed {
 		nz := &s.k[i]
 		for r := range 12 {
 			if s.held[nz.node[r]][r%6] == 0 {
@@ -502,12 +662,8 @@ func (e *element) pass(f *[12]float64) (out [12]float64) {
 	return out
 }
 
-// point adds what a force and a moment at a place along the member do to its rigid ends, by the shape
+// shape adds what a force and a moment at a place along the member do to its rigid ends, by the shape
 // functions of the bent beam: exact for point loads.
-func (e *element) point(f *[12]float64, at float64, force, moment Vec) {
-	e.shape(f, math.Max(0, math.Min(e.l, at)), into(e.axes, force), into(e.axes, moment))
-}
-
 func (e *element) shape(f *[12]float64, s float64, p, m Vec) {
 	l := e.l
 	x := s / l
@@ -527,21 +683,10 @@ func (e *element) shape(f *[12]float64, s float64, p, m Vec) {
 	f[10] += -p.Z*n[3] + m.Y*d[3]
 }
 
-// gauss are places and weights on 0 to 1, exact for polynomials up to the fifth degree.
+// gauss are places and weights on 0 to 1, exact for polynomials up to the fifth degree: the shape functions
+// are of third degree, a line load of first.
 var gauss = [3][2]float64{
 	{0.5 - math.Sqrt(0.15), 5.0 / 18}, {0.5, 8.0 / 18}, {0.5 + math.Sqrt(0.15), 5.0 / 18},
-}
-
-// line adds an evenly changing load: the shape functions are of third degree, the load of first.
-func (e *element) line(f *[12]float64, l *LineLoad) {
-	a, b := math.Max(0, l.A), math.Min(e.l, l.B)
-	if !(b > a) {
-		return
-	}
-	for _, g := range gauss {
-		s := a + g[0]*(b-a)
-		e.shape(f, s, r3.Scale(g[1]*(b-a), into(e.axes, l.at(s))), Vec{})
-	}
 }
 
 // at is the load's strength at a place, N/m.
