@@ -22,6 +22,7 @@ test('a bed is raised before it is built', async ({ page, lock }) => {
   await page.getByRole('button', { name: 'Look for it' }).click()
   const search = page.locator('[data-tip-search]')
   await expect(search).toContainText('the least peak is')
+  await expect(search).toContainText('weakest at hand')
   await search.getByRole('button').nth(1).click()
   await settled(page)
   await studied(page)

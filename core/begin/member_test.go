@@ -194,10 +194,20 @@ func TestPowerAndTip(t *testing.T) {
 		if err != nil || len(plan.Clean(q)) > 0 {
 			t.Fatalf("%s: %v", kind, err)
 		}
+		with, err := begin.Patch(q, &begin.Asked{What: "struts", Trailer: "t"})
+		if err != nil {
+			t.Fatal(err)
+		}
+		if s, err := plan.Apply(q, with); err != nil || len(plan.Clean(s)) > 0 || s.Trailers["t"].Tipping.Struts != 2 {
+			t.Fatalf("%s: %v", kind, err)
+		}
 		g := q.Trailers["t"].Tipping
 		if string(g.By) != kind || g.Mass == nil || g.Stop == nil {
 			t.Errorf("%s: %+v", kind, g)
 		}
+	}
+	if _, err := begin.Patch(sample.Plan(t), &begin.Asked{What: "struts", Trailer: "t"}); err == nil {
+		t.Error("struts without a bed")
 	}
 	p := sample.Plan(t, "/trailers/t/tipping", `{"by":"mast","hinge":{"back":2,"up":0},"pick":{"back":0,"up":0},"top":{"back":0,"up":1},"foot":{"back":0,"up":0},
 		"drum":{"back":0,"up":0},"knee":{"back":0,"up":0},"amps":70}`, "/outings/o/layouts/t/loading", `{"winch":{"back":-0.5,"up":0.5,"pull":900,"battery":70}}`)

@@ -51,3 +51,40 @@ func tip(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 	}
 	return []finding.Op{add("/trailers/"+q.Trailer+"/tipping", n)}, nil
 }
+
+// Gas struts begin as two that carry half of the empty bed, as far before the hinge as their stroke allows but for a third
+// of its way to the front, their feet a little before and one closed length lower (practice, C).
+const (
+	strutClosed = 0.45
+	strutOpen   = 0.80
+	strutUsed   = 0.30 // of the stroke, m
+	strutAt     = 0.3
+)
+
+// gasStruts puts two gas struts under a bed that tips.
+func gasStruts(p *plan.Plan, q *Asked) ([]finding.Op, error) {
+	n := p.Trailers[q.Trailer].Tipping
+	if n == nil {
+		return nil, Refusal("Say first how the bed tips.")
+	}
+	t := *n
+	hinge := float64(t.Hinge.Back)
+	before := hinge * strutAt
+	if t.Stop != nil && *t.Stop > 0 { // as a chord: 2·r·sin(θ/2)
+		before = math.Min(before, strutUsed/(2*math.Sin(*t.Stop/2)))
+	}
+	x := hinge - before
+	long, _ := deck(p, q.Trailer)
+	lever := math.Max(0.1, hinge-float64(long)/2)
+	bed := 60.0 // kg, where its weight is not told
+	if t.Mass != nil && t.Mass.Value > 0 {
+		bed = float64(t.Mass.Value)
+	}
+	push := bed * quantity.Gravity * lever / 2 / math.Max(0.1, before) / 2 // half of its moment, by two
+	t.Struts = 2
+	t.StrutPush = new(quantity.Force(math.Max(50, math.Round(push/50)*50)))
+	t.StrutClosed, t.StrutOpen = new(quantity.Length(strutClosed)), new(quantity.Length(strutOpen))
+	t.StrutPick = plan.TipSpot{Back: mm(x), Up: 0}
+	t.StrutFoot = plan.TipSpot{Back: mm(x - 0.05), Up: -mm(strutClosed + 0.02)}
+	return []finding.Op{add("/trailers/"+q.Trailer+"/tipping", t)}, nil
+}

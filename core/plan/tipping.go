@@ -19,8 +19,9 @@ type Tipping struct {
 	Drum TipSpot `json:"drum"`
 	// of a lever: where its cylinder is fixed
 	Knee TipSpot `json:"knee"`
-	// of all that turns but the load
-	Mass *MassEstimate `json:"mass,omitempty" is:"weight of the bed"`
+	// of all that turns but the load; or each piece by itself
+	Mass   *MassEstimate       `json:"mass,omitempty" is:"weight of the bed"`
+	Pieces map[string]TipPiece `json:"pieces,omitempty" is:"piece of the bed"`
 	// where it stops
 	Stop *float64 `json:"stop,omitempty" is:"angle of the stop, angle >0..1.5"`
 	// a chain keeps it from running over
@@ -29,8 +30,9 @@ type Tipping struct {
 	Parts int  `json:"parts,omitempty" is:"parts of the tackle, 0..8"`
 	Leads int  `json:"leads,omitempty" is:"leading sheaves, 0..6"`
 	Plain bool `json:"plain,omitempty"`
-	// the mast is two posts beside the bed
-	Beside bool `json:"beside,omitempty"`
+	// the mast is two posts beside the bed; what a post is of, its height along the trailer
+	Beside bool    `json:"beside,omitempty"`
+	MastOf Profile `json:"mastOf,omitzero"`
 	// the winch: what it lifts on its first layer, whether it is rated for lifting, whether its brake holds by itself
 	WinchLifts *mass    `json:"winchLifts,omitempty" is:"rating of the winch"`
 	Lifting    *bool    `json:"lifting,omitempty"`
@@ -43,6 +45,10 @@ type Tipping struct {
 	// electric: at its rating, and how fast its line runs then, m/min
 	Amps      *float64 `json:"amps,omitempty" is:"current in amperes, >0..1000"`
 	LineSpeed *float64 `json:"lineSpeed,omitempty" is:"line's speed in metres a minute, >0..300"`
+	// the whole line, from the drum to its end
+	LineLong *length `json:"lineLong,omitempty" is:"length of the line, >0..200"`
+	// winches of which one may do
+	AtHand map[string]TipWinch `json:"atHand,omitempty" is:"winch at hand"`
 	// what the line or strap may bear; years that a strap has been in the sun
 	LineMax  *mass    `json:"lineMax,omitempty" is:"line's limit"`
 	Strap    bool     `json:"strap,omitempty"`
@@ -54,13 +60,26 @@ type Tipping struct {
 	Pressure *quantity.Pressure `json:"pressure,omitempty" is:"pressure of the pack, >0..5e7"`
 	Flow     *float64           `json:"flow,omitempty" is:"flow of the pack in litres a minute, >0..100"`
 	PackAmps *float64           `json:"packAmps,omitempty" is:"current of the pack in amperes, >0..1000"`
+	// gas struts that help: how many alike, what one pushes with when open, closed and open between its eyes
+	Struts      int             `json:"struts,omitempty" is:"number of gas struts, 0..6"`
+	StrutPush   *quantity.Force `json:"strutPush,omitempty" is:"push of a gas strut, >0..20000"`
+	StrutClosed *length         `json:"strutClosed,omitempty" is:"length of the closed strut, 0.05..3"`
+	StrutOpen   *length         `json:"strutOpen,omitempty" is:"length of the open strut, 0.05..4"`
+	StrutFoot   TipSpot         `json:"strutFoot"`
+	StrutPick   TipSpot         `json:"strutPick"`
+	// the hinge: its pins, and whether each is held on both sides of the bed's lug
+	HingePin  *length `json:"hingePin,omitempty" is:"diameter of a hinge pin, 0.004..0.1"`
+	HingePins int     `json:"hingePins,omitempty" is:"number of hinge pins, 0..6"`
+	PinBoth   bool    `json:"pinBoth,omitempty"`
 	// what the load slides on, and how it is
 	Lining string `json:"lining,omitempty" is:"lining of the bed, key linings"`
 	Wet    bool   `json:"wet,omitempty"`
 	Frozen bool   `json:"frozen,omitempty"`
 	// how far the tailgate opens, square to the bed, and how large the lumps are
-	GateOpens *length `json:"gateOpens,omitempty" is:"opening of the tailgate, >0..3"`
-	Lumps     *length `json:"lumps,omitempty" is:"size of the lumps, >0..2"`
+	GateHung  GateHung `json:"gateHung,omitempty" is:"where the tailgate is hung"`
+	SidesTied bool     `json:"sidesTied,omitempty"` // over the tail, by a bar or a chain
+	GateOpens *length  `json:"gateOpens,omitempty" is:"opening of the tailgate, >0..3"`
+	Lumps     *length  `json:"lumps,omitempty" is:"size of the lumps, >0..2"`
 	// under the raised bed, and what it bears
 	Prop    bool  `json:"prop,omitempty"`
 	PropMax *mass `json:"propMax,omitempty" is:"what the prop bears"`
@@ -90,3 +109,33 @@ const (
 
 // TipBys lists them.
 var TipBys = []TipBy{TipByMast, TipBySwing, TipByCylinder, TipByLever, TipByHand}
+
+// TipPiece is a part of the bed: floor, cage, box, liner, tailgate.
+type TipPiece struct {
+	Order int           `json:"order"`
+	Name  string        `json:"name" is:"name, text 200"`
+	Mass  *MassEstimate `json:"mass,omitempty" is:"weight of the piece"`
+	At    TipSpot       `json:"at"`
+}
+
+// TipWinch is a winch that is at hand.
+type TipWinch struct {
+	Order   int    `json:"order"`
+	Name    string `json:"name" is:"name, text 200"`
+	Lifts   *mass  `json:"lifts,omitempty" is:"rating of the winch"`
+	Lifting *bool  `json:"lifting,omitempty"`
+	Brake   *bool  `json:"brake,omitempty"`
+}
+
+// GateHung says how a tailgate opens while the bed tips.
+type GateHung string
+
+// The ways.
+const (
+	GateTop    GateHung = "top"    // it swings at its upper edge, the sides held by its pins
+	GateBottom GateHung = "bottom" // it hangs down
+	GateOff    GateHung = "off"    // taken off
+)
+
+// GateHungs lists them.
+var GateHungs = []GateHung{GateTop, GateBottom, GateOff}

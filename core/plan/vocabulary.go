@@ -50,6 +50,7 @@ var lists = listed(
 	LampUses,
 	RouteUses,
 	TipBys,
+	GateHungs,
 	WireJoints,
 	CarrierCountings,
 	Wants,

@@ -153,6 +153,17 @@ func FindTip(ctx context.Context, p *plan.Plan, trailer, outing string) *TipSear
 			lowest,
 		)
 	}
+	if id, _ := s.Weakest(); id != "" {
+		w := t.AtHand[id]
+		out.Ways = append(out.Ways, finding.Variant{
+			Name: said.Say("%, the weakest at hand that does it as it is", said.Name(w.Name, "the winch")),
+			Patch: []finding.Op{
+				{Op: "add", Path: path + "/winchLifts", Value: *w.Lifts},
+				{Op: "add", Path: path + "/lifting", Value: true},
+				{Op: "add", Path: path + "/brake", Value: true},
+			},
+		})
+	}
 	return out
 }
 

@@ -198,6 +198,11 @@ export const tipWords: Record<string, string> = {
   lever: 'A cylinder with a lever',
   hand: 'Hands',
 }
+export const gateWords: Record<string, string> = {
+  top: 'swings at its upper edge',
+  bottom: 'hangs down',
+  off: 'is off',
+}
 export const wireJointWords: Record<string, string> = {
   crimp: 'crimped and sealed',
   solder: 'soldered',

@@ -43,6 +43,12 @@ func tipped(m *model) (out []loadCase) {
 					at := vec{X: b.Gear.Hinge.X, Y: y, Z: b.Gear.Hinge.Z}
 					l.nearest(at, at, half(f.Hinge))
 				}
+				for _, strut := range f.Struts { // one at each side
+					for _, y := range [2]float64{-side, side} {
+						at := vec{X: float64(b.Told.StrutFoot.Back), Y: y, Z: float64(b.Told.StrutFoot.Up)}
+						l.nearest(at, at, half(strut))
+					}
+				}
 				stands, acts := feetOf(b.Told, f)
 				l.nearest(stands, acts, vec{X: f.Foot.X, Z: f.Foot.Z})
 				return ok

@@ -30,6 +30,11 @@ const (
 	CodeProp   = "tip.prop"
 	CodeTime   = "tip.time"
 	CodeMast   = "tip.mast"
+	CodeStrut  = "tip.strut"
+	CodeHinge  = "tip.hinge"
+	CodeReach  = "tip.reach"
+	CodeAtHand = "tip.hand"
+	CodeSpread = "tip.spread"
 )
 
 // errSticks is a bed that no pull moves on.
@@ -92,7 +97,9 @@ func Check(r *rig.Rig) []finding.Finding {
 		return append(out, s.prop())
 	}
 	out = append(out, s.pull()...)
-	for _, ask := range []func() (finding.Finding, bool){s.stroke, s.mast, s.slide, s.gate, s.low, s.balance, s.side, s.time} {
+	for _, ask := range []func() (finding.Finding, bool){
+		s.stroke, s.strut, s.hinge, s.mast, s.reach, s.atHand, s.slide, s.gate, s.spread, s.low, s.balance, s.side, s.time,
+	} {
 		if f, is := ask(); is {
 			out = append(out, f)
 		}
@@ -107,7 +114,14 @@ func missing(r *rig.Rig, t *plan.Tipping) finding.Finding {
 	switch {
 	case t.By == "":
 		return need(f, root+"/tipping/by", "what raises the bed", "A winch over a mast, a cylinder, hands.")
-	case t.Mass == nil:
+	case len(t.Pieces) > 0 && lacks(t) != "":
+		return need(
+			f,
+			root+"/tipping/pieces/"+lacks(t)+"/mass",
+			"what each piece of the bed weighs",
+			"On a bathroom scale, or twice what one end shows.",
+		)
+	case t.Mass == nil && len(t.Pieces) == 0:
 		return need(
 			f,
 			root+"/tipping/mass",
@@ -130,6 +144,16 @@ func missing(r *rig.Rig, t *plan.Tipping) finding.Finding {
 		"distance from coupling to deck",
 		"Tape from the ball's middle to the front edge of the deck.",
 	)
+}
+
+// lacks is the first piece of a bed without a weight.
+func lacks(t *plan.Tipping) string {
+	for _, id := range plan.Ordered(t.Pieces, func(p plan.TipPiece) int { return p.Order }) {
+		if p := t.Pieces[id]; p.Mass == nil || !(p.Mass.Value > 0) {
+			return id
+		}
+	}
+	return ""
 }
 
 // over is the least angle at which it may run over by itself, by what is not known of weights and places.

@@ -3,15 +3,18 @@ package tip
 import (
 	"math"
 
+	"zygonos/core/facts/catalogue"
 	"zygonos/core/lang/finding"
 	"zygonos/core/lang/quantity"
 	"zygonos/core/lang/said"
+	"zygonos/core/parts"
 	"zygonos/core/plan"
+	"zygonos/core/sums/section"
 	"zygonos/core/sums/tipping"
 )
 
 // mast says what a fixed mast bears at its top and as a moment at its foot, where it is greatest: the line to the bed, and
-// the drum's part of it down along the mast. Its own strength is not judged: the frame's members are.
+// the drum's part of it down along the mast. Where its section is told its own strength is judged.
 func (s *Setup) mast() (finding.Finding, bool) {
 	f := s.base(CodeMast, "What the mast bears", "foot")
 	f.Gate = finding.GateCut
@@ -24,10 +27,9 @@ func (s *Setup) mast() (finding.Finding, bool) {
 	for i := range s.Swept {
 		h := &s.Swept[i]
 		// across the mast by its lever, and along it with the line that comes down
-		moment := math.Abs((top.X-foot.X)*h.Foot.Z - (top.Z-foot.Z)*h.Foot.X)
+		moment, push := s.onMast(h, foot, top)
 		if moment > worst {
-			worst = moment
-			along = -(h.Foot.X*(top.X-foot.X)+h.Foot.Z*(top.Z-foot.Z))/long + h.Pull/s.tackle()
+			worst, along = moment, push
 		}
 	}
 	if at, through := s.through(); through && !s.t.Beside {
@@ -39,6 +41,9 @@ func (s *Setup) mast() (finding.Finding, bool) {
 		)
 		return f, true
 	}
+	if s.t.MastOf.Shape != "" {
+		return s.post(f, long), true
+	}
 	f.Figure = finding.Exactly(quantity.KindMass, worst/tipping.Gravity)
 	f.Says = said.Say(
 		"Where it bends most the mast's foot bears a moment as of % at one metre, and % along it. Draw the mast as a member, a stay or a deep foot to it.",
@@ -46,6 +51,56 @@ func (s *Setup) mast() (finding.Finding, bool) {
 		said.Mass(math.Max(0, along)/tipping.Gravity),
 	)
 	return f, true
+}
+
+// onMast is the moment at a fixed mast's foot, N·m, and what presses along it, N, as the bed is held.
+func (s *Setup) onMast(h *tipping.Force, foot, top tipping.Vec) (moment, along float64) {
+	long := math.Hypot(top.X-foot.X, top.Z-foot.Z)
+	moment = math.Abs((top.X-foot.X)*h.Foot.Z - (top.Z-foot.Z)*h.Foot.X)
+	along = -(h.Foot.X*(top.X-foot.X)+h.Foot.Z*(top.Z-foot.Z))/long + h.Pull/s.tackle()
+	return moment, math.Max(0, along)
+}
+
+// post judges a mast clamped at its foot, free at its top, of its weaker axis:
+//
+//	σ = N/A + M/W/(1 − N/N_cr),  N_cr = π²·E·I/(2h)²
+func (s *Setup) post(f finding.Finding, long float64) finding.Finding {
+	stock, known := catalogue.StockOf(s.t.MastOf.Material)
+	sec, err := section.Of(parts.SizeOf(s.t.MastOf))
+	if !known || err != nil {
+		return need(f, "/trailers/"+s.r.Scope.Trailer+"/tipping/mastOf", "the mast's section and material",
+			"Its height, width and wall, with a caliper.")
+	}
+	stock = stock.InTheSun()
+	posts := 1.0
+	if s.t.Beside {
+		posts = 2
+	}
+	foot, top := vec(s.t.Foot), vec(s.t.Top)
+	w, i := math.Min(sec.Wy, sec.Wz), math.Min(sec.Iy, sec.Iz)
+	critical := math.Pi * math.Pi * stock.Modulus * i / (4 * long * long)
+	worst := 0.0
+	for k := range s.Swept {
+		moment, along := s.onMast(&s.Swept[k], foot, top)
+		moment, along = moment/posts, along/posts
+		if along >= critical {
+			worst = math.Inf(1)
+			break
+		}
+		worst = math.Max(worst, along/sec.Area+moment/w/(1-along/critical))
+	}
+	if math.IsInf(worst, 1) {
+		f.Outcome = finding.Fails
+		f.Says = said.Say("The mast is so slender that it buckles under the line. A larger section, or a stay.")
+		return f
+	}
+	f.AtMost(quantity.KindStress, worst, stock.Working())
+	f.Says = said.Say("The mast bears % at its foot, of the % that its material is used to; its weld or socket as much.",
+		said.Of(quantity.KindStress, worst), said.Of(quantity.KindStress, stock.Working()))
+	if f.Outcome == finding.Fails {
+		f.Says = append(f.Says, said.Say(" A larger section, two posts, or a stay to the front.")...)
+	}
+	return s.sure(f, worst)
 }
 
 // through is the first angle at which the bed's floor, from its front edge to over the hinge, crosses a fixed mast.

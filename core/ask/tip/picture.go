@@ -221,30 +221,27 @@ type spotOf struct {
 
 // spots are the places that a way to tip has.
 func spots(t *plan.Tipping) []spotOf {
-	hinge, pick := spotOf{"hinge", "hinge", &t.Hinge}, spotOf{"pick", "pick-up", &t.Pick}
+	out := []spotOf{{"hinge", "hinge", &t.Hinge}, {"pick", "pick-up", &t.Pick}}
+	if t.Struts > 0 {
+		out = append(out, spotOf{"strutFoot", "strut’s foot", &t.StrutFoot}, spotOf{"strutPick", "strut’s head", &t.StrutPick})
+	}
+	top, foot := spotOf{"top", "mast’s top", &t.Top}, spotOf{"foot", "mast’s foot", &t.Foot}
 	switch t.By {
 	case plan.TipByMast:
-		return []spotOf{hinge, pick, {"top", "mast’s top", &t.Top}, {"foot", "mast’s foot", &t.Foot}}
+		return append(out, top, foot)
 	case plan.TipBySwing:
-		return []spotOf{
-			hinge,
-			pick,
-			{"top", "mast’s top", &t.Top},
-			{"foot", "mast’s foot", &t.Foot},
-			{"drum", "winch", &t.Drum},
-		}
+		return append(out, top, foot, spotOf{"drum", "winch", &t.Drum})
 	case plan.TipByCylinder:
-		return []spotOf{hinge, pick, {"foot", "cylinder’s foot", &t.Foot}}
+		foot.name = "cylinder’s foot"
+		return append(out, foot)
 	case plan.TipByLever:
-		return []spotOf{
-			hinge, pick, {"foot", "lever’s foot", &t.Foot}, {"top", "lever’s end", &t.Top}, {"knee", "cylinder’s head", &t.Knee},
-			{"drum", "cylinder’s foot", &t.Drum},
-		}
+		foot.name, top.name = "lever’s foot", "lever’s end"
+		return append(out, foot, top, spotOf{"knee", "cylinder’s head", &t.Knee}, spotOf{"drum", "cylinder’s foot", &t.Drum})
 	}
-	return []spotOf{hinge, pick}
+	return out
 }
 
-// lines are line, strap, mast, cylinder and lever at an angle, in the view.
+// lines are line, strap, mast, cylinder, lever and struts at an angle, in the view.
 func lines(f *tipping.State, t *plan.Tipping, p placer) (out []scene.Shape) {
 	add := func(class string, pts ...tipping.Vec) {
 		s := scene.Shape{Form: scene.Polyline, Class: class}
@@ -254,6 +251,11 @@ func lines(f *tipping.State, t *plan.Tipping, p placer) (out []scene.Shape) {
 		out = append(out, s)
 	}
 	foot, drum := vec(t.Foot), vec(t.Drum)
+	if t.Struts > 0 {
+		h := vec(t.Hinge)
+		r := tipping.Turned(tipping.Vec{X: float64(t.StrutPick.Back) - h.X, Z: float64(t.StrutPick.Up) - h.Z}, f.Angle)
+		add("tip-ram", vec(t.StrutFoot), tipping.Vec{X: h.X + r.X, Z: h.Z + r.Z})
+	}
 	switch t.By {
 	case plan.TipByMast:
 		add("tip-bar", foot, f.Top)

@@ -8,6 +8,7 @@ import (
 
 	"zygonos/core/facts/norms"
 	"zygonos/core/lang/finding"
+	"zygonos/core/lang/quantity"
 	"zygonos/core/plan"
 	"zygonos/core/rig"
 	"zygonos/core/sums/tipping"
@@ -29,11 +30,13 @@ type Setup struct {
 	heavy  []tipping.Weight // bed and load at their most
 	likely []tipping.Weight // as they are most likely
 	behind []tipping.Weight // as far to the rear as is possible
-	loads  []int            // items on the bed
-	stays  bool             // down on this outing
-	Swept  []tipping.Force  // from down to the stop; to where it sticks or does not reach
-	err    error            // why it does not reach farther
-	peak   int              // of Swept, where the pull is most
+	bed    quantity.Range[float64]
+	warm   tipping.Gear    // with its struts as they push when warm
+	loads  []int           // items on the bed
+	stays  bool            // down on this outing
+	Swept  []tipping.Force // from down to the stop; to where it sticks or does not reach
+	err    error           // why it does not reach farther
+	peak   int             // of Swept, where the pull is most
 }
 
 // vec is a spot as the mechanics count it.
@@ -58,6 +61,8 @@ func New(r *rig.Rig) *Setup {
 		behind: b.Back,
 		loads:  b.Loads,
 		stays:  b.Stays,
+		bed:    b.Bed,
+		warm:   b.Warm,
 	}
 	s.sweep()
 	return s
@@ -226,6 +231,8 @@ func (s *Setup) With(t *plan.Tipping) *Setup {
 		likely: s.likely,
 		behind: s.behind,
 		loads:  s.loads,
+		bed:    s.bed,
+		warm:   s.warm,
 	}
 	out.sweep()
 	return out

@@ -127,7 +127,7 @@ func (s *Setup) side() (finding.Finding, bool) {
 func (s *Setup) prop() finding.Finding {
 	f := s.base(CodeProp, "A prop under the bed", "prop")
 	f.Source = norms.Practice("nobody under a raised bed without a prop")
-	bed := s.heavy[0].Kg
+	bed := s.bed.High
 	switch {
 	case !s.t.Prop:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom

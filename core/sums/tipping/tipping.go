@@ -54,6 +54,31 @@ type Gear struct {
 	Foot  Vec // of the cylinder; or about which mast or lever turns
 	Drum  Vec // from which the line pulls a turning mast; the cylinder's foot of a lever
 	Knee  Vec // of a lever: where its cylinder is fixed
+
+	Struts []Strut // that help
+}
+
+// Strut is a gas strut from the frame to the bed.
+type Strut struct {
+	Foot, Pick   Vec     // on the frame and on the bed, this with the bed down
+	Push         float64 // open, N
+	Rise         float64 // closed, times as much (1.2 to 1.4 are usual)
+	Closed, Open float64 // between its eyes, m
+}
+
+// At is what a strut pushes with and its arm about the hinge, as a cylinder's, with the bed's front up by an angle; the
+// push grows evenly from open to closed: F·(1 + (k − 1)·(L_o − L)/(L_o − L_c)).
+func (st *Strut) At(hinge Vec, angle float64) (long, push, arm float64, dir Vec) {
+	r := Turned(st.Pick.minus(hinge), angle)
+	dir, long = st.Foot.to(hinge.plus(r))
+	if !(long > near) {
+		return long, 0, 0, Vec{}
+	}
+	push = st.Push
+	if st.Open > st.Closed && st.Rise > 1 {
+		push *= 1 + (st.Rise-1)*math.Max(0, math.Min(1, (st.Open-long)/(st.Open-st.Closed)))
+	}
+	return long, push, dir.dot(swing(r)), dir
 }
 
 // Errors of gear that does not work.
@@ -175,11 +200,15 @@ type Weight struct {
 	Centre Vec // with the bed down
 }
 
-// Moment is what holds the bed down about its hinge, N·m: −g·Σm·r.X(θ), r from the hinge; less than nought where it
-// runs over by itself.
+// Moment is what holds the bed down about its hinge, N·m: −g·Σm·r.X(θ) − ΣF·arm of the struts, r from the hinge; less
+// than nought where it rises or runs over by itself.
 func (g *Gear) Moment(ws []Weight, angle float64) (m float64) {
 	for _, w := range ws {
 		m -= Gravity * w.Kg * Turned(w.Centre.minus(g.Hinge), angle).X
+	}
+	for i := range g.Struts {
+		_, push, arm, _ := g.Struts[i].At(g.Hinge, angle)
+		m -= push * arm
 	}
 	return m
 }
@@ -208,6 +237,7 @@ type Force struct {
 	Link   float64 // in what is fixed to the bed: line, cylinder, strap or link, N
 	Hinge  Vec     // on the frame, N
 	Foot   Vec     // on the frame at the foot of mast, cylinder or lever, N
+	Struts []Vec   // on the frame at each strut's foot, N
 }
 
 // Hold is the gear in balance at an angle by virtual work: Pull·arm = Moment. Where the arm is nearly nought
@@ -229,6 +259,11 @@ func (g *Gear) Hold(ws []Weight, angle float64) (f Force, err error) {
 	}
 	on := f.Push.times(f.Link) // on the bed
 	f.Hinge = weight.plus(on)  // the bed passes on what it gets
+	for i := range g.Struts {
+		_, push, _, dir := g.Struts[i].At(g.Hinge, angle)
+		f.Hinge = f.Hinge.plus(dir.times(push))
+		f.Struts = append(f.Struts, dir.times(-push))
+	}
 	switch g.Kind {
 	case Line:
 		f.Foot = on.times(-1) // on the mast's top, by the line to the bed alone

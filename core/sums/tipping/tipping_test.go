@@ -182,6 +182,49 @@ func TestTotal(t *testing.T) {
 	}
 }
 
+// A strut square under a bed's front end of 2 m takes 400 N of 60 kg whose centre is in the middle: 300 − 400/9.80665 kg are
+// left for the hands. Closed it pushes 1.3 times as much. Its foot gets what it pushes, the hinge the rest of the weight.
+func TestStrut(t *testing.T) {
+	bed := []tipping.Weight{{Kg: 600, Centre: vec{X: 1}}}
+	g := tipping.Gear{Kind: tipping.Hand, Hinge: vec{X: 2}, Pick: vec{}}
+	g.Struts = []tipping.Strut{{Foot: vec{X: 0, Z: -0.5}, Pick: vec{}, Push: 400, Rise: 1.3, Closed: 0.3, Open: 0.5}}
+	f, err := g.Hold(bed, 0)
+	if want := 300*tipping.Gravity - 400; err != nil || math.Abs(f.Pull-want) > 1e-9 {
+		t.Errorf("open: %v N, want %v (%v)", f.Pull, want, err)
+	}
+	if len(f.Struts) != 1 || math.Abs(f.Struts[0].Z+400) > 1e-9 ||
+		math.Abs(f.Hinge.Z+600*tipping.Gravity-f.Pull-400) > 1e-9 {
+		t.Errorf("hinge %v, strut %v", f.Hinge, f.Struts)
+	}
+	g.Struts[0].Foot.Z = -0.3
+	if f, _ = g.Hold(bed, 0); math.Abs(f.Pull-(300*tipping.Gravity-520)) > 1e-9 {
+		t.Errorf("closed: %v N", f.Pull)
+	}
+	// every five degrees against moments about the hinge, for each way to raise it
+	for name, g := range gears {
+		g.Struts = []tipping.Strut{
+			{Foot: vec{X: 1.4, Z: -0.3}, Pick: vec{X: 1.2}, Push: 700, Rise: 1.25, Closed: 0.3, Open: 0.8},
+			{Foot: vec{X: 0.2, Z: -0.4}, Pick: vec{X: 0.4, Z: 0.1}, Push: 300},
+		}
+		for deg := 0; deg <= 20; deg += 5 {
+			f, err := g.Hold(load, float64(deg)*math.Pi/180)
+			if err != nil || math.IsInf(f.Pull, 1) {
+				continue
+			}
+			moment := cross(sub(f.Pick, g.Hinge), times(f.Push, f.Link))
+			for _, w := range load {
+				moment += cross(tipping.Turned(sub(w.Centre, g.Hinge), f.Angle), vec{Z: -w.Kg * tipping.Gravity})
+			}
+			for i, st := range g.Struts {
+				moment += cross(tipping.Turned(sub(st.Pick, g.Hinge), f.Angle), times(f.Struts[i], -1))
+			}
+			if math.Abs(moment) > 1e-6*600*tipping.Gravity {
+				t.Errorf("%s at %d°: %v N·m are left", name, deg, moment)
+			}
+		}
+	}
+}
+
 func BenchmarkTip200(b *testing.B) {
 	g := gears["lever"]
 	for b.Loop() {

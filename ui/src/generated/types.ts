@@ -1014,6 +1014,9 @@ export interface TiePoint {
 }
 export interface Tipping {
   amps?: number;
+  atHand?: {
+    [k: string]: TipWinch;
+  };
   beside?: boolean;
   bore?: number;
   brake?: boolean;
@@ -1027,39 +1030,68 @@ export interface Tipping {
   foot: TipSpot;
   from?: number;
   frozen?: boolean;
+  gateHung?: string;
   gateOpens?: number;
   hinge: TipSpot;
+  hingePin?: number;
+  hingePins?: number;
   inTheSun?: number;
   knee: TipSpot;
   layers?: number;
   leads?: number;
   lifting?: boolean;
+  lineLong?: number;
   lineMax?: number;
   lineSpeed?: number;
   lineThick?: number;
   lining?: string;
   lumps?: number;
   mass?: MassEstimate;
+  mastOf?: Profile;
   open?: number;
   packAmps?: number;
   parts?: number;
   pick: TipSpot;
+  pieces?: {
+    [k: string]: TipPiece;
+  };
+  pinBoth?: boolean;
   plain?: boolean;
   pressure?: number;
   prop?: boolean;
   propMax?: number;
   ratio?: number;
+  sidesTied?: boolean;
   slope?: number;
   stop?: number;
   strap?: boolean;
+  strutClosed?: number;
+  strutFoot: TipSpot;
+  strutOpen?: number;
+  strutPick: TipSpot;
+  strutPush?: number;
+  struts?: number;
   top: TipSpot;
   unhitched?: boolean;
   wet?: boolean;
   winchLifts?: number;
 }
+export interface TipWinch {
+  brake?: boolean;
+  lifting?: boolean;
+  lifts?: number;
+  name: string;
+  order: number;
+}
 export interface TipSpot {
   back: number;
   up: number;
+}
+export interface TipPiece {
+  at: TipSpot;
+  mass?: MassEstimate;
+  name: string;
+  order: number;
 }
 export interface Wiring {
   brakeWire?: number;

@@ -1,19 +1,21 @@
 <script setup lang="ts">
 // A bed taken up through its angles: the side view, and what each angle takes under it.
-import { TrashIcon } from '@heroicons/vue/20/solid'
+import { PlusIcon, TrashIcon } from '@heroicons/vue/20/solid'
 import { useElementSize } from '@vueuse/core'
 import { computed, ref, useTemplateRef, watch } from 'vue'
 import { api } from '@/api'
 import SceneShape from '@/drawing/SceneShape.vue'
 import SceneView from '@/drawing/SceneView.vue'
 import PlanFields from '@/fields/PlanFields.vue'
+import PlanList from '@/fields/PlanList.vue'
+import ProfileFields from '@/fields/ProfileFields.vue'
 import type { TipSearch } from '@/generated/types'
 import FoldedPart from '@/parts/FoldedPart.vue'
 import { useStudy } from '@/stores/study'
 import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
 import DriveCurve from '../ramps/DriveCurve.vue'
-import { groupsOf } from './tipFields'
+import { groupsOf, pieceFields, winchFields } from './tipFields'
 
 const workspace = useWorkspace()
 const { say, print } = useWords()
@@ -22,6 +24,12 @@ const tipped = computed(() => data.value?.tipped)
 const base = computed(() => `/trailers/${workspace.trailer}`)
 const tipping = computed(() => workspace.plan?.trailers[workspace.trailer]?.tipping)
 const groups = computed(() => groupsOf(tipping.value))
+
+const winds = computed(() => tipping.value?.by === 'mast' || tipping.value?.by === 'swing')
+const pieces = computed(() => Object.keys(tipping.value?.pieces ?? {}).length)
+const middle = computed(
+  () => Math.round((workspace.plan?.trailers[workspace.trailer]?.deckLength?.value ?? 2) * 50) / 100,
+)
 
 const at = ref(0)
 const last = computed(() => Math.max(0, (tipped.value?.angles.length ?? 1) - 1))
@@ -142,7 +150,42 @@ watch(tipping, () => (found.value = undefined))
       >
       <div class="mt-1 grid grid-cols-2 items-end gap-x-4 gap-y-3 lg:grid-cols-4">
         <PlanFields :base="base" :fields="g.fields" />
+        <button
+          v-if="g.name === 'Gas struts and hinge' && !tipping?.struts"
+          class="act min-h-11"
+          @click="workspace.begin('struts', 'two gas struts')"
+        >
+          <PlusIcon class="size-5" />Two gas struts
+        </button>
+        <ProfileFields
+          v-if="g.name === 'Winch and line' && tipping?.by === 'mast'"
+          :path="`${base}/tipping/mastOf`"
+          :profile="tipping.mastOf ?? { shape: '', height: 0, material: 's235' }"
+          label="A post of the mast"
+        />
       </div>
+    </FoldedPart>
+    <FoldedPart v-if="tipping" class="no-print mt-2" :open="!!pieces">
+      <template #heading
+        ><b>Its pieces&nbsp;</b><span class="text-soft">floor, cage, box, liner, tailgate</span></template
+      >
+      <PlanList
+        :path="`${base}/tipping/pieces`"
+        :of="tipping.pieces"
+        :fields="pieceFields"
+        thing="piece"
+        :fresh="{ name: '', at: { back: middle, up: 0 } }"
+      />
+    </FoldedPart>
+    <FoldedPart v-if="winds" class="no-print mt-2" :open="!!Object.keys(tipping?.atHand ?? {}).length">
+      <template #heading><b>Winches at hand</b></template>
+      <PlanList
+        :path="`${base}/tipping/atHand`"
+        :of="tipping?.atHand"
+        :fields="winchFields"
+        thing="winch"
+        :fresh="{ name: '' }"
+      />
     </FoldedPart>
     <section
       v-if="tipping?.by === 'mast' || tipping?.by === 'cylinder'"

@@ -2,7 +2,7 @@
 import { where, type PlanField } from '@/fields/planField'
 import type { Tipping } from '@/generated/types'
 import { useReference } from '@/stores/reference'
-import { choices, tipWords } from '@/words'
+import { choices, gateWords, tipWords } from '@/words'
 
 export interface FieldGroup {
   name: string
@@ -26,7 +26,10 @@ export function groupsOf(t: Tipping | undefined): FieldGroup[] {
       open: true,
       fields: [
         { at: 'tipping/by', label: 'It is raised by', options: choices(tipWords) },
-        { at: 'tipping/mass', label: 'The bed itself weighs' },
+        ...where(!Object.keys(t.pieces ?? {}).length, {
+          at: 'tipping/mass',
+          label: 'The bed itself weighs',
+        }),
         { at: 'tipping/stop', label: 'It stops at' },
         { at: 'tipping/from', label: 'It begins behind the front', hint: '0' },
         { at: 'tipping/chain', label: 'A limit chain', on: true },
@@ -43,6 +46,7 @@ export function groupsOf(t: Tipping | undefined): FieldGroup[] {
         ...spot('hinge', 'Hinge'),
         ...spot('pick', t.by === 'hand' ? 'Hands' : 'Pick-up on the bed'),
         ...where(winds, ...spot('top', 'Mast’s top or roller'), ...spot('foot', 'Mast’s foot')),
+        ...where(t.struts, ...spot('strutFoot', 'Strut’s foot'), ...spot('strutPick', 'Strut’s head')),
         ...where(t.by === 'swing', ...spot('drum', 'Winch')),
         ...where(t.by === 'cylinder', ...spot('foot', 'Cylinder’s foot')),
         ...where(
@@ -73,6 +77,7 @@ export function groupsOf(t: Tipping | undefined): FieldGroup[] {
         { at: 'tipping/drumAcross', label: 'Drum across' },
         { at: 'tipping/lineThick', label: 'Line thick' },
         { at: 'tipping/layers', label: 'Layers on the drum', whole: true, hint: '1' },
+        { at: 'tipping/lineLong', label: 'The whole line, long' },
         { at: 'tipping/lineMax', label: 'The line may bear' },
         { at: 'tipping/strap', label: 'It is a strap', on: true },
         ...where(t.strap, { at: 'tipping/inTheSun', label: 'Years in the sun' }),
@@ -101,9 +106,32 @@ export function groupsOf(t: Tipping | undefined): FieldGroup[] {
       ],
     }),
     {
+      name: 'Gas struts and hinge',
+      open: false,
+      fields: [
+        ...where(
+          t.struts,
+          { at: 'tipping/struts', label: 'Gas struts', whole: true, hint: 'none' },
+          { at: 'tipping/strutPush', label: 'One pushes, open' },
+          { at: 'tipping/strutClosed', label: 'Closed, between its eyes' },
+          { at: 'tipping/strutOpen', label: 'Open' },
+        ),
+        { at: 'tipping/hingePin', label: 'Hinge pins, thick' },
+        { at: 'tipping/hingePins', label: 'How many', whole: true, hint: '2' },
+        { at: 'tipping/pinBoth', label: 'Each held on both sides', on: true },
+      ],
+    },
+    {
       name: 'Load and tailgate',
       open: false,
       fields: [
+        {
+          at: 'tipping/gateHung',
+          label: 'While it tips the tailgate',
+          options: choices(gateWords),
+          hint: 'not entered',
+        },
+        { at: 'tipping/sidesTied', label: 'Sides tied over the tail', on: true },
         {
           at: 'tipping/lining',
           label: 'The bed is lined with',
@@ -118,6 +146,20 @@ export function groupsOf(t: Tipping | undefined): FieldGroup[] {
     },
   ]
 }
+
+export const pieceFields: PlanField[] = [
+  { at: 'name', label: 'Piece', text: true },
+  { at: 'mass', label: 'It weighs' },
+  { at: 'at/back', label: 'Its middle, behind the front' },
+  { at: 'at/up', label: 'over the deck' },
+]
+
+export const winchFields: PlanField[] = [
+  { at: 'name', label: 'Winch', text: true },
+  { at: 'lifts', label: 'Lifts, first layer' },
+  { at: 'lifting', label: 'Rated', ask: ['for lifting', 'for pulling alone'], hint: 'not entered' },
+  { at: 'brake', label: 'Let go, it', ask: ['holds', 'runs back'], hint: 'not entered' },
+]
 
 /** A group that stands only where something is so. */
 const groupWhere = (so: boolean, group: FieldGroup): FieldGroup[] => (so ? [group] : [])
