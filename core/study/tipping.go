@@ -26,6 +26,7 @@ const (
 	tipGrid    = 0.10
 	tipTallest = 2.4 // of a mast over the deck
 	tipLowest  = -0.5
+	tipPicks   = 0.30 // between the places at which a line is fixed to the bed, from where it is to the rear
 )
 
 // FindTip looks for the places of mast top or cylinder and of the pick-up with the least peak pull that bring the bed to its
@@ -79,9 +80,11 @@ func FindTip(ctx context.Context, p *plan.Plan, trailer, outing string) *TipSear
 					out.Whole = false
 					break
 				}
-				n := t
-				n.Top = place(x, z)
-				try(n)
+				for pick := float64(t.Pick.Back); pick < hinge-0.3; pick += tipPicks {
+					n := t
+					n.Top, n.Pick = place(x, z), place(pick, float64(t.Pick.Up))
+					try(n)
+				}
 			}
 		}
 	case plan.TipByCylinder:
@@ -125,7 +128,9 @@ func FindTip(ctx context.Context, p *plan.Plan, trailer, outing string) *TipSear
 	}
 	path := "/trailers/" + trailer + "/tipping"
 	variant := func(name said.Sentence, f *found) {
-		v := finding.Variant{Name: name, Patch: []finding.Op{{Op: "add", Path: path + "/top", Value: f.t.Top}}}
+		v := finding.Variant{Name: name, Patch: []finding.Op{
+			{Op: "add", Path: path + "/top", Value: f.t.Top}, {Op: "add", Path: path + "/pick", Value: f.t.Pick},
+		}}
 		if t.By == plan.TipByCylinder {
 			v.Patch = []finding.Op{
 				{Op: "add", Path: path + "/foot", Value: f.t.Foot},
@@ -137,8 +142,9 @@ func FindTip(ctx context.Context, p *plan.Plan, trailer, outing string) *TipSear
 	if !works || best.peak < now-0.5 {
 		if t.By == plan.TipByMast {
 			variant(
-				said.Say("mast's top % behind the front, % over the deck: % at most", said.Length(best.t.Top.Back),
-					said.Length(best.t.Top.Up), said.Mass(best.peak)),
+				said.Say("mast's top % behind the front, % over the deck, the line on the bed at %: % at most",
+					said.Length(best.t.Top.Back), said.Length(best.t.Top.Up), said.Length(best.t.Pick.Back),
+					said.Mass(best.peak)),
 				best,
 			)
 		} else {
@@ -148,8 +154,9 @@ func FindTip(ctx context.Context, p *plan.Plan, trailer, outing string) *TipSear
 	}
 	if lowest != nil && t.WinchLifts != nil && lowest.t.Top.Up < best.t.Top.Up-1e-9 && lowest.t.Top != t.Top {
 		variant(
-			said.Say("the lowest mast that the winch manages: top % behind the front, % over the deck: % at most",
-				said.Length(lowest.t.Top.Back), said.Length(lowest.t.Top.Up), said.Mass(lowest.peak)),
+			said.Say("the lowest mast that the winch manages: top % behind the front, % over the deck, the line on the bed at %: % at most",
+				said.Length(lowest.t.Top.Back), said.Length(lowest.t.Top.Up), said.Length(lowest.t.Pick.Back),
+				said.Mass(lowest.peak)),
 			lowest,
 		)
 	}

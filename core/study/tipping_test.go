@@ -67,7 +67,9 @@ func TestTipSearchAgainstScan(t *testing.T) {
 			if strings.Contains(gear, "mast") {
 				for x := -0.3; x < 1.8; x += step {
 					for z := 0.4; z <= 2.4+1e-9; z += step {
-						try(func(b *plan.Tipping) { b.Top = spot(x, z) })
+						for pick := float64(p.Trailers["t"].Tipping.Pick.Back); pick < 1.8; pick += 0.3 {
+							try(func(b *plan.Tipping) { b.Top, b.Pick = spot(x, z), spot(pick, float64(b.Pick.Up)) })
+						}
 					}
 				}
 				return best
