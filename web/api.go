@@ -16,6 +16,7 @@ import (
 	"github.com/gofiber/fiber/v3"
 	"github.com/google/uuid"
 
+	"zygonos/core/ask/balance"
 	"zygonos/core/ask/deck"
 	"zygonos/core/ask/power"
 	"zygonos/core/ask/pump"
@@ -539,6 +540,11 @@ type Tilting struct {
 // Pumping is what a pump gives; nil where too little of it is told.
 type Pumping struct {
 	Given *pump.Given `json:"given,omitempty"`
+}
+
+// Filling is an outing's tanks over every fill.
+type Filling struct {
+	Tanks []balance.FilledTank `json:"tanks"`
 }
 
 // Powering is what draws on the battery on board, and the first test of electric brakes where it has them.

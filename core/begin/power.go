@@ -15,7 +15,8 @@ const (
 	winchWay   = 4.0  // m of line
 )
 
-// power is a battery on board with what the plan knows of that draws on it: the electric winch of an outing.
+// power is a battery on board with what the plan knows of that draws on it: the electric winch of an outing, the bed's
+// winch or pack, the pump.
 func power(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 	t := p.Trailers[q.Trailer]
 	uses := map[string]plan.PowerUse{}
@@ -51,6 +52,9 @@ func power(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 			u.Amps = n.PackAmps
 		}
 		uses["tipping"] = u
+	}
+	if n := t.Pump; n != nil && n.Amps != nil {
+		uses["pump"] = plan.PowerUse{Order: len(uses) + 1, Name: "pump", Amps: n.Amps, Times: new(1)}
 	}
 	path := "/trailers/" + q.Trailer + "/wiring"
 	if t.Wiring == nil {

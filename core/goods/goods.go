@@ -11,6 +11,7 @@ import (
 	"zygonos/core/lang/quantity"
 	"zygonos/core/lang/said"
 	"zygonos/core/plan"
+	"zygonos/core/sums/vessel"
 )
 
 type span = quantity.Range[float64]
@@ -33,9 +34,35 @@ type Lot struct {
 
 // Contents is the fluid in a tank.
 type Contents struct {
-	Name string
-	Mass span
-	Fill float64
+	Name   string
+	Mass   span
+	Full   span // of the full tank
+	Volume span // m³, as full as it is
+	Fill   float64
+	Vessel *vessel.Tank // as its outer sizes say; nil where they are not told
+}
+
+// vesselOf is a tank's shape in its outer sizes; nil where they are not told or make none.
+func vesselOf(l *plan.Load) *vessel.Tank {
+	s, t := l.Size, l.Tank
+	if s.Length == nil || s.Width == nil || s.Height == nil {
+		return nil
+	}
+	v := &vessel.Tank{
+		Kind: vessels[t.Shape], Baffles: t.Baffles,
+		Long: float64(s.Length.Value), Wide: float64(s.Width.Value), High: float64(s.Height.Value),
+	}
+	if t.TunnelWide != nil && t.TunnelHigh != nil {
+		v.TunnelWide, v.TunnelHigh = float64(*t.TunnelWide), float64(*t.TunnelHigh)
+	}
+	if !v.OK() {
+		return nil
+	}
+	return v
+}
+
+var vessels = map[plan.TankShape]vessel.Kind{
+	plan.TankUpright: vessel.Upright, plan.TankAlong: vessel.Along, plan.TankAcross: vessel.Across, plan.TankSaddle: vessel.Saddle,
 }
 
 // Of tells what the load comes to, lying in the bed. It returns nil for a load
@@ -247,13 +274,13 @@ func tank(p *plan.Plan, path string, l *plan.Load) *Lot {
 		)
 	}
 	var v span
-	s := l.Size
+	shape := vesselOf(l)
 	switch {
 	case t.Capacity != nil:
 		v = t.Capacity.Range()
-	case s.Length != nil && s.Width != nil && s.Height != nil:
-		box := float64(s.Length.Value) * float64(s.Width.Value) * float64(s.Height.Value)
-		v = span{Nominal: 0.92 * box, Low: 0.8 * box, High: box} // walls and rounded corners
+	case shape != nil:
+		whole := shape.Volume()
+		v = span{Nominal: 0.92 * whole, Low: 0.8 * whole, High: whole} // walls and rounded corners
 	default:
 		lot.Needs = append(
 			lot.Needs,
@@ -271,12 +298,10 @@ func tank(p *plan.Plan, path string, l *plan.Load) *Lot {
 		return lot
 	}
 	fill := *t.Fill
-	lot.Contents = &Contents{Name: f.Name, Fill: fill,
-		Mass: span{
-			Nominal: fill * v.Nominal * (f.Low + f.High) / 2,
-			Low:     fill * v.Low * f.Low,
-			High:    fill * v.High * f.High,
-		}}
+	full := span{Nominal: v.Nominal * (f.Low + f.High) / 2, Low: v.Low * f.Low, High: v.High * f.High}
+	lot.Contents = &Contents{Name: f.Name, Fill: fill, Full: full, Vessel: shape,
+		Volume: span{Nominal: fill * v.Nominal, Low: fill * v.Low, High: fill * v.High},
+		Mass:   span{Nominal: fill * full.Nominal, Low: fill * full.Low, High: fill * full.High}}
 	return lot
 }
 

@@ -49,12 +49,34 @@ var BulkBys = []BulkBy{ByVolume, ByMass, ByLevel, ByHeaped, ByScoops, ByBags, By
 // Tank says that a load is a tank of fluid. The load's own Mass is the empty
 // tank's, its Size is the tank's.
 type Tank struct {
-	Fluid    string          `json:"fluid" is:"fluid, key fluids"`
+	Fluid string    `json:"fluid" is:"fluid, key fluids"`
+	Shape TankShape `json:"shape,omitempty" is:"shape of the tank"` // empty: a box
+	// walls across with holes
+	Baffles int `json:"baffles,omitempty" is:"number of baffles, 0..20"`
+	// of a saddle: the tunnel in the middle of its floor
+	TunnelWide *length `json:"tunnelWide,omitempty" is:"width of the tunnel, 0..3"`
+	TunnelHigh *length `json:"tunnelHigh,omitempty" is:"height of the tunnel, 0..3"`
+
 	Fill     *float64        `json:"fill,omitempty" is:"fill, share 0..1"`
 	Capacity *VolumeEstimate `json:"capacity,omitempty" is:"tank's volume"` // nil: nearly all of its box
 	// may be emptied on the way: judged from empty to Fill
 	Drains bool `json:"drains,omitempty"`
 }
+
+// TankShape is the shape of a tank.
+type TankShape string
+
+// The shapes.
+const (
+	TankBox     TankShape = "box"
+	TankUpright TankShape = "upright" // a cylinder that stands
+	TankAlong   TankShape = "along"   // a cylinder that lies, its axis along the trailer
+	TankAcross  TankShape = "across"
+	TankSaddle  TankShape = "saddle" // over a tunnel along its middle
+)
+
+// TankShapes lists them.
+var TankShapes = []TankShape{TankBox, TankUpright, TankAlong, TankAcross, TankSaddle}
 
 // Pieces says that a load is a pack of like pieces: sheets, boards, battens.
 type Pieces struct {

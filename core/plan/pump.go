@@ -22,8 +22,12 @@ type Pump struct {
 	Couplings int     `json:"couplings,omitempty" is:"number of couplings, 0..50"`
 	NozzleUp  *length `json:"nozzleUp,omitempty" is:"height of the nozzle over the pump, -50..50"`
 	Nozzle    *length `json:"nozzle,omitempty" is:"bore of the nozzle, 0.0005..0.1"`
-	// what one place takes, litres
+	// what one place takes, litres; how many places there are; litres a minute of the tap that fills the tank
 	Litres *float64 `json:"litres,omitempty" is:"litres a place takes, >0..1e5"`
+	Places *int     `json:"places,omitempty" is:"number of places, 1..10000"`
+	Tap    *float64 `json:"tap,omitempty" is:"flow of the tap in litres a minute, >0..1000"`
+	// what it draws while it runs
+	Amps *float64 `json:"amps,omitempty" is:"current in amperes, >0..1000"`
 	// minutes that it may run without a rest
 	RunsFor *float64 `json:"runsFor,omitempty" is:"minutes that the pump runs at once, >0..1440"`
 	// it freezes where it stands

@@ -51,6 +51,7 @@ var lists = listed(
 	RouteUses,
 	TipBys,
 	GateHungs,
+	TankShapes,
 	WireJoints,
 	CarrierCountings,
 	Wants,

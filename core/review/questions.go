@@ -57,7 +57,7 @@ var Questions = []Question{
 		b := balance.Check(r)
 		rep.Figures.Window = b.Window
 		return b.Findings
-	}},
+	}, Rest: balance.CheckFills},
 	{Name: "towing", Stage: "trailer", Live: func(r *rig.Rig, rep *Report) []finding.Finding {
 		t := towing.Check(r)
 		rep.Chain, rep.Payload, rep.Fills = append(rep.Chain, t.Chain...), t.Payload, append(rep.Fills, t.Fills...)

@@ -1,12 +1,15 @@
 package rig
 
 import (
+	"math"
+
 	"zygonos/core/facts/catalogue"
 	"zygonos/core/goods"
 	"zygonos/core/lang/quantity"
 	"zygonos/core/lang/said"
 	"zygonos/core/plan"
 	"zygonos/core/sums/statics"
+	"zygonos/core/sums/vessel"
 )
 
 // placing is one load on its way into the rig.
@@ -294,8 +297,23 @@ func (q *placing) fluid(c *goods.Contents) Lump {
 		it.Mass.Low -= c.Mass.Low
 	}
 	l, w := it.Length(), it.Right-it.Left
-	m := c.Mass.Nominal
-	return Lump{Mass: m, X: x, Y: y, Z: it.Z, Own: m * (l*l + w*w) / 12}
+	m, z := c.Mass.Nominal, it.Z
+	if v := c.Vessel; v != nil && it.Lean == 0 {
+		z = it.Bottom + fluidUp(v, c.Fill)
+	}
+	return Lump{Mass: m, X: x, Y: y, Z: z, Own: m * (l*l + w*w) / 12}
+}
+
+// bendSlosh is the sideways acceleration, shares of g, at whose tilt the height of a tank's fluid is taken.
+const bendSlosh = 0.5
+
+// fluidUp is how high over a tank's floor the centre of its fluid lies as a bend throws it aside, no higher than the
+// middle of the full tank: what turns the trailer over.
+func fluidUp(v *vessel.Tank, fill float64) float64 {
+	_, still := v.Held(v.Level(fill))
+	_, rise := v.Tilt(fill, bendSlosh, true)
+	_, full := v.Held(v.Height())
+	return math.Min(full, still+rise)
 }
 
 // inside is one of a load's contents in its place.

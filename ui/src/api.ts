@@ -3,6 +3,7 @@ import type {
   Answer,
   Diagnosis,
   Powering,
+  Filling,
   Pumping,
   Shining,
   Tilting,
@@ -182,6 +183,7 @@ export const api = {
   faults: (asked: Asked, answers: Answer[], two: boolean) =>
     json<Diagnosis>('POST', '/faults', { ...asked, answers, two }),
   pumping: (asked: Asked) => json<Pumping>('POST', '/pumping', asked),
+  filling: (asked: Asked) => json<Filling>('POST', '/filling', asked),
   tipping: (asked: Asked) => json<Tilting>('POST', '/tipping', asked),
   tipSearch: (asked: Asked) => json<TipSearch>('POST', '/tip-search', asked),
   powering: (asked: Asked) => json<Powering>('POST', '/powering', asked),

@@ -203,6 +203,13 @@ export const gateWords: Record<string, string> = {
   bottom: 'hangs down',
   off: 'is off',
 }
+export const tankWords: Record<string, string> = {
+  box: 'a box',
+  upright: 'a cylinder that stands',
+  along: 'a cylinder that lies, along the trailer',
+  across: 'a cylinder that lies, across',
+  saddle: 'a saddle over a tunnel',
+}
 export const wireJointWords: Record<string, string> = {
   crimp: 'crimped and sealed',
   solder: 'soldered',

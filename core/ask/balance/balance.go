@@ -26,6 +26,7 @@ const (
 	CodeOffDeck = "balance.off-deck"
 	CodeSurge   = "balance.surge"
 	CodeSettle  = "balance.settle"
+	CodeFills   = "balance.fills"
 )
 
 // Stage under which the findings stand.
@@ -70,7 +71,12 @@ func window(r *rig.Rig) *Window {
 	if total == nil || total.Nominal <= 0 {
 		return nil
 	}
-	m, s := total.Nominal, r.School
+	return windowAt(r, total.Nominal)
+}
+
+// windowAt is the window at a mass, kg.
+func windowAt(r *rig.Rig, m float64) *Window {
+	s := r.School
 	w := &Window{Low: s.Low * m, High: s.High * m}
 	if s.Floor > 0 {
 		w.Low = math.Min(w.Low, float64(s.Floor))

@@ -24,6 +24,9 @@ func surges(r *rig.Rig) []finding.Finding {
 		}
 		c := it.Lot.Contents
 		dx := goods.Surge(it.Length(), it.Top-it.Bottom, c.Fill, goods.SurgeDecel)
+		if v := c.Vessel; v != nil && !turned(it) {
+			dx = runs(v, c.Fill, goods.SurgeDecel)
+		}
 		if dx < 0.005 {
 			continue
 		}
@@ -39,7 +42,7 @@ func surges(r *rig.Rig) []finding.Finding {
 				quantity.KindLength,
 				dx,
 			),
-			Source: norms.Practice("level surface under 0.3 g, no baffles"),
+			Source: norms.Practice("level surface under 0.3 g, each part between baffles by itself"),
 		}
 		f.Says = said.Say(
 			"%, %: braking throws it % forward, % more on the ball. Full or empty rides steadier.",

@@ -23,6 +23,8 @@ const (
 	CodeSuction = "pump.suction"
 	CodeEmpties = "pump.empties"
 	CodeFrost   = "pump.frost"
+	CodeRounds  = "pump.rounds"
+	CodeBattery = "pump.battery"
 )
 
 // Figures of practice (confidence C), but for the loss factors (B).
@@ -139,7 +141,7 @@ func volume(r *rig.Rig) (m3 float64, known bool) {
 		if it.Lot == nil || it.Lot.Contents == nil {
 			continue
 		}
-		m3 += it.Lot.Contents.Mass.Low / pipe.Density
+		m3 += it.Lot.Contents.Volume.Low
 		known = true
 	}
 	return m3, known
@@ -200,6 +202,11 @@ func Check(r *rig.Rig) (out []finding.Finding) {
 	if g, is := empties(r, p, run.Flow); is {
 		out = append(out, g)
 	}
+	for _, ask := range []func(*rig.Rig, *plan.Pump, float64) (finding.Finding, bool){rounds, battery} {
+		if g, is := ask(r, p, run.Flow); is {
+			out = append(out, g)
+		}
+	}
 	if p.Frost {
 		g := base(r, CodeFrost, "Frost", "drained")
 		if p.Drained {
@@ -250,7 +257,7 @@ func empties(r *rig.Rig, p *plan.Pump, flow float64) (finding.Finding, bool) {
 	}
 	minutes := m3 / flow / 60
 	f.Figure = finding.Exactly(quantity.KindTime, minutes*60)
-	f.Says = said.Say("The tank is empty after %.", said.Of(quantity.KindTime, minutes*60))
+	f.Says = said.Say("The tank lasts % at least.", said.Of(quantity.KindTime, minutes*60))
 	if p.Litres != nil {
 		f.Says = append(
 			f.Says,

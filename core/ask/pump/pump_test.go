@@ -36,7 +36,7 @@ func TestShow(t *testing.T) {
 	if err != nil || math.Abs(g.Litres-r.Flow*60000) > 1e-9 || g.Litres < 8 || g.Litres > 14 {
 		t.Errorf("%v l/min, want %v", g.Litres, r.Flow*60000)
 	}
-	if g.Empties == nil || math.Abs(*g.Empties-0.3*997/998/r.Flow/60) > 1e-6**g.Empties || g.Places == nil || *g.Places != 14 {
+	if g.Empties == nil || math.Abs(*g.Empties-0.3/r.Flow/60) > 1e-6**g.Empties || g.Places == nil || *g.Places != 15 {
 		t.Errorf("empty after %v min, %v places", g.Empties, g.Places)
 	}
 	for _, w := range g.Ways {
@@ -66,7 +66,9 @@ func TestChecks(t *testing.T) {
 		{`"above":0.3`, `"above":3`, pump.CodeSuction, finding.Holds, "draws"},
 		{`"above":0.3`, `"above":7`, pump.CodeSuction, finding.Fails, "runs dry"},
 		{`"above":0.3`, `"above":3,"drawsUp":2.5`, pump.CodeSuction, finding.Fails, "runs dry"},
-		{"", "", pump.CodeEmpties, finding.Holds, "14 places"},
+		{"", "", pump.CodeEmpties, finding.Holds, "15 places"},
+		{`"litres":20`, `"litres":20,"places":31,"tap":20`, pump.CodeRounds, finding.Holds, "31 places take 620 l: 3 fills"},
+		{`"litres":20`, `"litres":450,"places":2`, pump.CodeRounds, finding.Holds, "4 fills"},
 		{`"litres":20`, `"litres":20,"runsFor":15`, pump.CodeEmpties, finding.Tight, "rest"},
 		{`"litres":20`, `"litres":20,"frost":true`, pump.CodeFrost, finding.Tight, "bursts"},
 		{`"litres":20`, `"litres":20,"frost":true,"drained":true`, pump.CodeFrost, finding.Holds, "Drained"},
@@ -79,5 +81,21 @@ func TestChecks(t *testing.T) {
 	}
 	if pump.Show(with(t, `"openFlow":17`)) != nil {
 		t.Error("too little is told")
+	}
+}
+
+// The battery by hand: 60 A·h AGM at 20 °C gives 60·0.95 = 57 A·h; at 7 A new 0.6·20·(57/140)^1.1 h = 4.466 h, no longer than
+// 0.6·57/7 = 4.886 h; old 0.6·20·(45.6/140)^1.2 = 3.123 h. The tank of 300 l lasts about half an hour.
+func TestBattery(t *testing.T) {
+	amps := strings.Replace(washer, `"litres":20`, `"litres":20,"amps":7`, 1)
+	board := func(ah string) string {
+		return `{"lamps":{},"power":{"kind":"agm","capacity":` + ah + `}}`
+	}
+	f := sample.Find(t, pump.Check(with(t, amps, "/trailers/t/wiring", board("60"))), pump.CodeBattery)
+	if f.Outcome != finding.Holds || math.Abs(f.Figure.Value-4.466*3600) > 30 || math.Abs(*f.Figure.Low-3.123*3600) > 30 {
+		t.Errorf("%s: %v to %v h", f.Outcome, *f.Figure.Low/3600, f.Figure.Value/3600)
+	}
+	if f = sample.Find(t, pump.Check(with(t, amps, "/trailers/t/wiring", board("5"))), pump.CodeBattery); f.Outcome != finding.Tight || f.Tight != finding.LittleRoom {
+		t.Errorf("5 A·h: %s %+v", f.Outcome, f.Figure)
 	}
 }

@@ -22,6 +22,7 @@ export interface Carried {
   Diagnosis?: Diagnosis;
   Entry?: Entry;
   Example?: Example;
+  Filling?: Filling;
   Flooring?: Flooring;
   Glance?: Glance;
   Health?: Health;
@@ -289,10 +290,14 @@ export interface Size {
   width?: LengthEstimate;
 }
 export interface Tank {
+  baffles?: number;
   capacity?: VolumeEstimate;
   drains?: boolean;
   fill?: number;
   fluid: string;
+  shape?: string;
+  tunnelHigh?: number;
+  tunnelWide?: number;
 }
 export interface OwnMaterial {
   density?: DensityEstimate;
@@ -955,6 +960,7 @@ export interface Rating {
 }
 export interface Pump {
   above?: number;
+  amps?: number;
   couplings?: number;
   drained?: boolean;
   drawsUp?: number;
@@ -968,11 +974,13 @@ export interface Pump {
   nozzle?: number;
   nozzleUp?: number;
   openFlow?: number;
+  places?: number;
   points?: {
     [k: string]: PumpPoint;
   };
   reel?: boolean;
   runsFor?: number;
+  tap?: number;
   topPressure?: number;
 }
 export interface PumpPoint {
@@ -1542,6 +1550,34 @@ export interface Entry {
 export interface Example {
   id: string;
   name: string;
+}
+export interface Filling {
+  tanks: FilledTank[];
+}
+export interface FilledTank {
+  behind: Shape;
+  name: Piece;
+  now: number;
+  path: string;
+  says: Sentence;
+  side: Shape;
+  steps: FillStep[];
+}
+export interface FillStep {
+  ball: Measure;
+  brakes: number;
+  fill: number;
+  level: number;
+  litres: number;
+  mass: Measure;
+  outside: boolean;
+  pulls: number;
+  whole: Measure;
+  /**
+   * @minItems 2
+   * @maxItems 2
+   */
+  window: [number, number];
 }
 export interface Flooring {
   laid?: Laid;

@@ -7,6 +7,7 @@ import TabBar from '@/parts/TabBar.vue'
 import { useWorkspace } from '@/stores/workspace'
 import { choices, tipWords } from '@/words'
 import PumpPanel from './body/PumpPanel.vue'
+import TankPanel from './body/TankPanel.vue'
 import TipPanel from './body/TipPanel.vue'
 
 const workspace = useWorkspace()
@@ -26,7 +27,7 @@ async function start() {
 <template>
   <section class="relative flex flex-col gap-2 xl:overflow-auto" aria-label="Body" tabindex="-1">
     <TabGroup>
-      <TabBar :names="['Tip', 'Pump']" label="Body" />
+      <TabBar :names="['Tip', 'Tank', 'Pump']" label="Body" />
       <TabPanels class="flex flex-col gap-2">
         <TabPanel tabindex="-1" class="flex flex-col gap-2">
           <div v-if="!trailer?.tipping" class="plate p-4" data-body-start>
@@ -54,6 +55,7 @@ async function start() {
             </p>
           </template>
         </TabPanel>
+        <TabPanel tabindex="-1"><TankPanel /></TabPanel>
         <TabPanel tabindex="-1"><PumpPanel /></TabPanel>
       </TabPanels>
     </TabGroup>

@@ -5,12 +5,14 @@ import { computed } from 'vue'
 import ChoiceField from '@/fields/ChoiceField.vue'
 import CountField from '@/fields/CountField.vue'
 import EstimateField from '@/fields/EstimateField.vue'
+import PlanFields from '@/fields/PlanFields.vue'
 import PlanQuantity from '@/fields/PlanQuantity.vue'
 import SwitchField from '@/fields/SwitchField.vue'
 import type { Load } from '@/generated/types'
 import MaterialFields from './MaterialFields.vue'
 import { useReference } from '@/stores/reference'
 import { useWorkspace } from '@/stores/workspace'
+import { tankFields } from './tankFields'
 
 const props = defineProps<{ id: string; load: Load }>()
 const workspace = useWorkspace()
@@ -126,6 +128,7 @@ function chooseMaterial(v: string) {
         @set="workspace.setAt(path('tank/drains'), $event || undefined, 'may be drained')"
       />
       <EstimateField :path="path('tank/capacity')" label="It holds" hint="from its size" />
+      <PlanFields :base="path('tank')" :fields="tankFields(load.tank)" />
     </template>
     <template v-else-if="load.pieces">
       <ChoiceField

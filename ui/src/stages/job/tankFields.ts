@@ -1,0 +1,14 @@
+// What is entered of a tank beside its fluid and its fill.
+import { where, type PlanField } from '@/fields/planField'
+import type { Tank } from '@/generated/types'
+import { choices, tankWords } from '@/words'
+
+export const tankFields = (t: Tank | undefined): PlanField[] => [
+  { at: 'shape', label: 'Its shape', options: choices(tankWords), usual: 'box' },
+  { at: 'baffles', label: 'Baffles across', whole: true, hint: '0' },
+  ...where(
+    t?.shape === 'saddle',
+    { at: 'tunnelWide', label: 'Tunnel, wide' },
+    { at: 'tunnelHigh', label: 'Tunnel, high' },
+  ),
+]
