@@ -34,7 +34,7 @@ type FilledTank struct {
 	Path   string        `json:"path"`
 	Name   said.Piece    `json:"name"`
 	Now    int           `json:"now"` // of the steps, the nearest to how full it is
-	Steps  []FillStep        `json:"steps"`
+	Steps  []FillStep    `json:"steps"`
 	Says   said.Sentence `json:"says"`
 	Side   scene.Shape   `json:"side"`   // from the left, on its floor, m
 	Behind scene.Shape   `json:"behind"` // from behind
