@@ -76,3 +76,31 @@ test('a tank from empty to full', async ({ page, lock }) => {
   await expect(tank).toContainText('on the ball')
   await accessible(page)
 })
+
+test('a box that has to get out of the workshop', async ({ page, lock }) => {
+  await lock.open('body')
+  await page.getByRole('tab', { name: 'Box' }).click()
+  await page.getByRole('button', { name: 'Put it on the deck' }).click()
+  await settled(page)
+  await studied(page)
+  const box = page.locator('[data-box]')
+  await expect(box.getByRole('status')).toContainText('kg')
+  for (const [label, value] of [
+    ['Door, wide', '1.6 m'],
+    ['Door, high', '2 m'],
+    ['Path, wide', '1.8 m'],
+    ['Path behind its corner', '1.6 m'],
+  ] as const) {
+    await page.getByLabel(label, { exact: true }).fill(value)
+    await page.getByLabel(label, { exact: true }).press('Enter')
+    await settled(page)
+  }
+  await studied(page)
+  await expect(box).toContainText('too large')
+  await expect(page.locator('[data-code="box.out"]')).toHaveAttribute('data-outcome', 'fails')
+  await page.getByLabel('Long, outside').fill('1.2 m')
+  await page.getByLabel('Long, outside').press('Enter')
+  await settled(page)
+  await expect(page.locator('[data-code="box.out"]')).not.toHaveAttribute('data-outcome', 'fails')
+  await accessible(page)
+})

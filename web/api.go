@@ -17,6 +17,7 @@ import (
 	"github.com/google/uuid"
 
 	"zygonos/core/ask/balance"
+	"zygonos/core/ask/box"
 	"zygonos/core/ask/deck"
 	"zygonos/core/ask/power"
 	"zygonos/core/ask/pump"
@@ -545,6 +546,11 @@ type Pumping struct {
 // Filling is an outing's tanks over every fill.
 type Filling struct {
 	Tanks []balance.FilledTank `json:"tanks"`
+}
+
+// Boxing is the bodies on an outing's deck.
+type Boxing struct {
+	Bodies []box.Shown `json:"bodies"`
 }
 
 // Powering is what draws on the battery on board, and the first test of electric brakes where it has them.

@@ -9,6 +9,7 @@ import (
 	"github.com/gofiber/fiber/v3"
 
 	"zygonos/core/ask/balance"
+	"zygonos/core/ask/box"
 	"zygonos/core/ask/deck"
 	"zygonos/core/ask/power"
 	"zygonos/core/ask/pump"
@@ -213,6 +214,11 @@ func init() { // a table that handlers name and that names handlers
 			studied(func(_ context.Context, a *Asking) *Filling {
 				review.Ready(a.Plan)
 				return &Filling{balance.Fills(rig.Resolve(a.Plan, a.Trailer, a.Outing))}
+			})},
+		{"POST", "/boxing", "Bodies on the deck", Asking{}, Boxing{}, 0, "",
+			studied(func(_ context.Context, a *Asking) *Boxing {
+				review.Ready(a.Plan)
+				return &Boxing{box.Show(rig.Resolve(a.Plan, a.Trailer, a.Outing))}
 			})},
 		{"POST", "/tip-search", "Places of mast or cylinder that take least", Asking{}, study.TipSearch{}, 0, "",
 			studied(func(ctx context.Context, a *Asking) *study.TipSearch {

@@ -227,9 +227,12 @@ func Members(r *plan.Rack) []Member {
 // tolerances of stock, welds and bolts.
 const builtDoubt = 0.04
 
-// Filled is the part with mass, size and centre as its rack makes them; a part
-// without a rack stays as it is stated.
+// Filled is the part with mass, size and centre as its rack or its box makes them; a part
+// without either stays as it is stated.
 func Filled(p plan.Part) plan.Part {
+	if p.Box != nil {
+		return boxed(p)
+	}
 	if p.Rack == nil || len(p.Rack.Tiers) == 0 {
 		return p
 	}

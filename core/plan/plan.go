@@ -433,6 +433,8 @@ type Part struct {
 	Latch *Latch `json:"latch,omitempty" stage:"trailer/details"`
 	// a bought one
 	Carrier *BoughtCarrier `json:"carrier,omitempty" stage:"racks"`
+	// a body on the deck
+	Box *BoxBody `json:"box,omitempty" stage:"body"`
 }
 
 // Slot is a place on a part that takes a load, from the part's front face,

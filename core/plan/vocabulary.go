@@ -52,6 +52,7 @@ var lists = listed(
 	TipBys,
 	GateHungs,
 	TankShapes,
+	Bracings,
 	WireJoints,
 	CarrierCountings,
 	Wants,

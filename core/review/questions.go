@@ -5,6 +5,7 @@ import (
 
 	"zygonos/core/ask/access"
 	"zygonos/core/ask/balance"
+	"zygonos/core/ask/box"
 	"zygonos/core/ask/clearance"
 	"zygonos/core/ask/deck"
 	"zygonos/core/ask/drawbar"
@@ -93,6 +94,7 @@ var Questions = []Question{
 	}, Rest: frame.Rest, Show: func(r *rig.Rig, rep *Report) { rep.Frame = frame.Whole(r) }, Ways: frame.Ways},
 	{Name: "power", Stage: power.Stage, Live: only(power.Check)},
 	{Name: "wiring", Stage: wiring.Stage, Live: only(wiring.Check), Rest: wiring.Rest},
+	{Name: "box", Stage: box.Stage, Live: only(box.Check)},
 	{Name: "pump", Stage: pump.Stage, Live: only(pump.Check)},
 	{Name: "tip", Stage: tip.Stage, Live: only(tip.Check), Ticks: tip.Ticks},
 	{Name: "drawbar", Stage: rack.Stage, Live: only(drawbar.Check)},

@@ -407,7 +407,7 @@ func (r *Rig) parts() {
 			it, arm, side := r.place(thing, r.deckFrame(), on.At, on.Turn)
 			it.ID, it.Name, it.Path, it.Part, it.OnDeck = id, part.Name, path, true, true
 			fitting, _ := catalogue.FittingOf(part.Kind)
-			it.Open = len(part.Slots) > 0 || part.Cradle != nil || fitting.Open
+			it.Open = len(part.Slots) > 0 || part.Cradle != nil || part.Box != nil || fitting.Open
 			it.At, it.PlacePath = on.At, r.trailerPath("/fitted/"+id)
 			if r.Layout != nil {
 				if _, own := r.Layout.Parts[id]; own {

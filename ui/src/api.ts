@@ -3,6 +3,7 @@ import type {
   Answer,
   Diagnosis,
   Powering,
+  Boxing,
   Filling,
   Pumping,
   Shining,
@@ -183,6 +184,7 @@ export const api = {
   faults: (asked: Asked, answers: Answer[], two: boolean) =>
     json<Diagnosis>('POST', '/faults', { ...asked, answers, two }),
   pumping: (asked: Asked) => json<Pumping>('POST', '/pumping', asked),
+  boxing: (asked: Asked) => json<Boxing>('POST', '/boxing', asked),
   filling: (asked: Asked) => json<Filling>('POST', '/filling', asked),
   tipping: (asked: Asked) => json<Tilting>('POST', '/tipping', asked),
   tipSearch: (asked: Asked) => json<TipSearch>('POST', '/tip-search', asked),

@@ -210,6 +210,17 @@ export const tankWords: Record<string, string> = {
   across: 'a cylinder that lies, across',
   saddle: 'a saddle over a tunnel',
 }
+export const bodyWords: Record<string, string> = {
+  sides: 'Low sides',
+  cage: 'A cage',
+  box: 'A box with a roof',
+}
+export const bracingWords: Record<string, string> = {
+  none: 'nothing',
+  corners: 'short braces at the corners',
+  diagonals: 'a diagonal in each end',
+  skin: 'its skin, fixed all around',
+}
 export const wireJointWords: Record<string, string> = {
   crimp: 'crimped and sealed',
   solder: 'soldered',

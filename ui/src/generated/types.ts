@@ -12,6 +12,7 @@ export interface Carried {
   Asking?: Asking;
   AxlePlace?: AxlePlace;
   Beginning?: Beginning;
+  Boxing?: Boxing;
   Buying?: Buying;
   Changes?: Changes;
   Comparing?: Comparing;
@@ -503,6 +504,7 @@ export interface Slip {
   angle: number;
 }
 export interface Part {
+  box?: BoxBody;
   carrier?: BoughtCarrier;
   centre: Centre;
   cradle?: Cradle;
@@ -518,6 +520,36 @@ export interface Part {
     [k: string]: Slot;
   };
   undo?: string;
+}
+export interface BoxBody {
+  apart?: number;
+  boltAcross?: number;
+  boltGrade?: string;
+  bolts?: number;
+  braced?: string;
+  corner?: number;
+  doorArm?: number;
+  doorHigh?: number;
+  doorPush?: number;
+  doorWide?: number;
+  helpers?: number;
+  high: number;
+  latchMax?: number;
+  latches?: number;
+  long: number;
+  lowest?: number;
+  minutes?: number;
+  openFront?: boolean;
+  openRear?: boolean;
+  pathWide?: number;
+  pockets?: boolean;
+  rampDoor?: boolean;
+  roof?: boolean;
+  skin?: string;
+  skinThick?: number;
+  stick?: Profile;
+  stiles?: number;
+  wide: number;
 }
 export interface BoughtCarrier {
   apart?: number;
@@ -1281,6 +1313,41 @@ export interface Beginning {
   plan: Plan;
   trailer: string;
   what: string;
+}
+export interface Boxing {
+  bodies: Shown[];
+}
+export interface Shown {
+  /**
+   * @minItems 2
+   * @maxItems 2
+   */
+  centre: [number, number];
+  id: string;
+  litres: number;
+  mass?: Measure;
+  name: Piece;
+  path: View;
+  pieces: ShownPiece[];
+  side: View;
+  tight: number;
+  turns: Turned[];
+  ways: ShownWay[];
+}
+export interface ShownPiece {
+  area?: number;
+  count: number;
+  long?: number;
+  mass: Measure;
+  name: string;
+}
+export interface Turned {
+  room: number;
+  shape: Shape;
+}
+export interface ShownWay {
+  name: string;
+  room: number;
 }
 export interface Buying {
   growth: Growth[];

@@ -6,6 +6,7 @@ import ChoiceField from '@/fields/ChoiceField.vue'
 import TabBar from '@/parts/TabBar.vue'
 import { useWorkspace } from '@/stores/workspace'
 import { choices, tipWords } from '@/words'
+import BoxPanel from './body/BoxPanel.vue'
 import PumpPanel from './body/PumpPanel.vue'
 import TankPanel from './body/TankPanel.vue'
 import TipPanel from './body/TipPanel.vue'
@@ -27,7 +28,7 @@ async function start() {
 <template>
   <section class="relative flex flex-col gap-2 xl:overflow-auto" aria-label="Body" tabindex="-1">
     <TabGroup>
-      <TabBar :names="['Tip', 'Tank', 'Pump']" label="Body" />
+      <TabBar :names="['Tip', 'Tank', 'Pump', 'Box']" label="Body" />
       <TabPanels class="flex flex-col gap-2">
         <TabPanel tabindex="-1" class="flex flex-col gap-2">
           <div v-if="!trailer?.tipping" class="plate p-4" data-body-start>
@@ -57,6 +58,7 @@ async function start() {
         </TabPanel>
         <TabPanel tabindex="-1"><TankPanel /></TabPanel>
         <TabPanel tabindex="-1"><PumpPanel /></TabPanel>
+        <TabPanel tabindex="-1"><BoxPanel /></TabPanel>
       </TabPanels>
     </TabGroup>
   </section>

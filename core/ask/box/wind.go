@@ -1,0 +1,91 @@
+package box
+
+import (
+	"math"
+
+	"zygonos/core/facts/norms"
+	"zygonos/core/lang/finding"
+	"zygonos/core/lang/quantity"
+	"zygonos/core/lang/said"
+)
+
+// Figures of wind (practice, C; air by ISO 2533).
+const (
+	air      = 1.225 // kg/m³
+	broad    = 1.2   // side force of a wall, on the dynamic pressure
+	driven   = 80 / 3.6
+	gale     = 20.0 // m/s of gusts that one meets
+	strong   = 12.0 // that are met on any windy day
+	cageOpen = 0.35 // of a cage without skins that stops wind
+)
+
+// area is what stops wind from the side, m².
+func (b *Body) area() float64 {
+	if b.b.SkinThick == nil || b.b.Skin == "" {
+		return cageOpen * b.side
+	}
+	return b.side
+}
+
+// lifts is the side wind, m/s, that lifts a wheel of the empty trailer with its body, standing, and driven at 80 km/h, the
+// side force of a wall in the wind that both make together:
+//
+//	standing ½ρ·w²·C·A·h = m·g·t/2;  driven ½ρ·C·A·h·w·√(v² + w²) = m·g·t/2
+func (b *Body) lifts() (standing, moving float64, ok bool) {
+	empty := b.r.EmptyMass()
+	if empty == nil || b.r.Trailer.Track == nil {
+		return 0, 0, false
+	}
+	m := empty.Low
+	if _, with := b.r.Trailer.Empty.Parts[b.id]; !with {
+		m += b.mass.Low
+	}
+	h := b.r.DeckHeight() + float64(b.b.High)/2
+	lever := air / 2 * broad * b.area() * h
+	hold := m * quantity.Gravity * float64(b.r.Trailer.Track.Value) / 2
+	if !(lever > 0) || !(hold > 0) {
+		return 0, 0, false
+	}
+	k := hold / lever // w·√(v² + w²) of it
+	v2 := driven * driven
+	return math.Sqrt(k), math.Sqrt((math.Sqrt(v2*v2+4*k*k) - v2) / 2), true
+}
+
+// wind asks at what side wind the empty trailer tips.
+func (b *Body) wind() (finding.Finding, bool) {
+	f := b.base(CodeWind, "Side wind, empty", "high")
+	standing, moving, ok := b.lifts()
+	if !ok {
+		return f, false
+	}
+	f.Source = norms.Practice("a wall of 1.2 in the wind of gust and drive")
+	f.Figure, f.Limit = finding.Exactly(quantity.KindSpeed, moving), finding.Exactly(quantity.KindSpeed, gale)
+	f.Says = said.Say("Empty, a side gust of % lifts a wheel at %; standing it takes %.",
+		said.Of(quantity.KindSpeed, moving), said.Of(quantity.KindSpeed, driven), said.Of(quantity.KindSpeed, standing))
+	switch {
+	case moving < strong:
+		f.Outcome = finding.Fails
+		f.Says = append(f.Says, said.Say(" Any windy bridge turns it over: lower, narrower skins, or a wider track.")...)
+	case moving < gale:
+		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+		f.Says = append(f.Says, said.Say(" In a gale leave it at home, or drive slowly.")...)
+	}
+	return f, true
+}
+
+// More is what the body takes more of fuel at 90 km/h, l/100 km, by the area that stands over the car's roof:
+//
+//	½ρ·C_w·A·v² over η·(energy of a litre), C_w 0.9, η 0.28, 33 MJ/l (C)
+func (b *Body) More() (litres float64, ok bool) {
+	v := b.r.Vehicle
+	high := b.r.DeckHeight() + float64(b.b.High)
+	if v == nil {
+		return 0, false
+	}
+	over := math.Max(0, math.Min(float64(b.b.High), high-carRoof))
+	const v2, cw, eta, energy = 25.0 * 25.0, 0.9, 0.28, 33e6
+	return air / 2 * cw * float64(b.b.Wide) * over * v2 * 100e3 / (eta * energy), true
+}
+
+// carRoof is a car's usual height, m (practice, C).
+const carRoof = 1.5
