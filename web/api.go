@@ -23,6 +23,7 @@ import (
 	"zygonos/core/ask/pump"
 	"zygonos/core/ask/tip"
 	"zygonos/core/ask/wiring"
+	"zygonos/core/ask/workshop"
 	"zygonos/core/begin"
 	"zygonos/core/facts/catalogue"
 	"zygonos/core/facts/norms"
@@ -551,6 +552,11 @@ type Filling struct {
 // Boxing is the bodies on an outing's deck.
 type Boxing struct {
 	Bodies []box.Shown `json:"bodies"`
+}
+
+// Taping is what was taped in the workshop, drawn.
+type Taping struct {
+	Drawn *workshop.Drawn `json:"drawn"`
 }
 
 // Powering is what draws on the battery on board, and the first test of electric brakes where it has them.

@@ -15,6 +15,7 @@ import (
 	"zygonos/core/ask/pump"
 	"zygonos/core/ask/tip"
 	"zygonos/core/ask/wiring"
+	"zygonos/core/ask/workshop"
 	"zygonos/core/lang/finding"
 	"zygonos/core/out/departure"
 	"zygonos/core/out/tables"
@@ -219,6 +220,11 @@ func init() { // a table that handlers name and that names handlers
 			studied(func(_ context.Context, a *Asking) *Boxing {
 				review.Ready(a.Plan)
 				return &Boxing{box.Show(rig.Resolve(a.Plan, a.Trailer, a.Outing))}
+			})},
+		{"POST", "/taping", "What was taped in the workshop, drawn", Asking{}, Taping{}, 0, "",
+			studied(func(_ context.Context, a *Asking) *Taping {
+				review.Ready(a.Plan)
+				return &Taping{workshop.Show(rig.Resolve(a.Plan, a.Trailer, a.Outing))}
 			})},
 		{"POST", "/tip-search", "Places of mast or cylinder that take least", Asking{}, study.TipSearch{}, 0, "",
 			studied(func(ctx context.Context, a *Asking) *study.TipSearch {

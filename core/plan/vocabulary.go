@@ -53,6 +53,7 @@ var lists = listed(
 	GateHungs,
 	TankShapes,
 	Bracings,
+	LevelBys,
 	WireJoints,
 	CarrierCountings,
 	Wants,

@@ -31,6 +31,7 @@ import (
 	"zygonos/core/ask/traction"
 	"zygonos/core/ask/wiring"
 	"zygonos/core/ask/without"
+	"zygonos/core/ask/workshop"
 	"zygonos/core/lang/finding"
 	"zygonos/core/rig"
 )
@@ -94,6 +95,7 @@ var Questions = []Question{
 	}, Rest: frame.Rest, Show: func(r *rig.Rig, rep *Report) { rep.Frame = frame.Whole(r) }, Ways: frame.Ways},
 	{Name: "power", Stage: power.Stage, Live: only(power.Check)},
 	{Name: "wiring", Stage: wiring.Stage, Live: only(wiring.Check), Rest: wiring.Rest},
+	{Name: "workshop", Stage: workshop.Stage, Live: only(workshop.Check)},
 	{Name: "box", Stage: box.Stage, Live: only(box.Check)},
 	{Name: "pump", Stage: pump.Stage, Live: only(pump.Check)},
 	{Name: "tip", Stage: tip.Stage, Live: only(tip.Check), Ticks: tip.Ticks},
@@ -138,6 +140,7 @@ var Stages = []string{
 	frame.Stage,
 	wiring.Stage,
 	tip.Stage,
+	workshop.Stage,
 	"road",
 }
 

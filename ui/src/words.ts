@@ -221,6 +221,11 @@ export const bracingWords: Record<string, string> = {
   diagonals: 'a diagonal in each end',
   skin: 'its skin, fixed all around',
 }
+export const levelWords: Record<string, string> = {
+  laser: 'a level line over all',
+  water: 'a water hose',
+  long: 'a straight edge',
+}
 export const wireJointWords: Record<string, string> = {
   crimp: 'crimped and sealed',
   solder: 'soldered',

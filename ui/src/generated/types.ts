@@ -54,6 +54,7 @@ export interface Carried {
   Stored?: Stored;
   Stretched?: Stretched;
   Taking?: Taking;
+  Taping?: Taping;
   TiePlan?: TiePlan;
   Tilting?: Tilting;
   TipSearch?: TipSearch;
@@ -785,6 +786,7 @@ export interface Trailer {
   wheelRoom?: number;
   widthOverAll?: LengthEstimate;
   wiring?: Wiring;
+  workshop?: Workshop;
 }
 export interface Access {
   bracket?: Profile;
@@ -1193,6 +1195,52 @@ export interface PowerUse {
   order: number;
   times?: number;
   wire?: number;
+}
+export interface Workshop {
+  axle?: AxleTaped;
+  level?: LevelRead;
+  square?: SquareTaped;
+}
+export interface AxleTaped {
+  apart?: number;
+  hangers?: number;
+  left?: number;
+  railLeft?: number;
+  railRight?: number;
+  right?: number;
+  rimAcross?: number;
+  rimFront?: number;
+  rimRear?: number;
+  secondLeft?: number;
+  secondRight?: number;
+  slots?: number;
+  tape?: number;
+}
+export interface LevelRead {
+  by?: string;
+  doubt?: number;
+  stands?: {
+    [k: string]: LevelStand;
+  };
+}
+export interface LevelStand {
+  back: number;
+  name: string;
+  order: number;
+  read?: number;
+  right: number;
+}
+export interface SquareTaped {
+  across?: number;
+  fromFL?: number;
+  fromFR?: number;
+  front?: number;
+  left?: number;
+  legA?: number;
+  legB?: number;
+  rear?: number;
+  right?: number;
+  tape?: number;
 }
 export interface Want {
   count?: number;
@@ -2752,6 +2800,19 @@ export interface StretchCheck {
 export interface Taking {
   as: string;
   plan: Plan;
+}
+export interface Taping {
+  drawn: Drawn;
+}
+export interface Drawn {
+  axle?: View;
+  level?: View;
+  square?: View;
+  /**
+   * @minItems 3
+   * @maxItems 3
+   */
+  triangle: [number, number, number];
 }
 export interface TiePlan {
   loads: TiedSo[];

@@ -1,0 +1,42 @@
+import { accessible, expect, settled, studied, test } from './rig'
+
+test('square, level and the axle, as they are taped', async ({ page, lock }) => {
+  await lock.open('workshop')
+  const put = async (label: string, value: string) => {
+    await page.getByLabel(label, { exact: true }).fill(value)
+    await page.getByLabel(label, { exact: true }).press('Enter')
+    await settled(page)
+  }
+  for (const [label, value] of [
+    ['Front side', '1400'],
+    ['Rear side', '1400'],
+    ['Left side', '2500'],
+    ['Right side', '2500'],
+    ['Front left to rear right', '2872'],
+    ['Front right to rear left', '2858'],
+  ] as const)
+    await put(label, value)
+  const square = page.locator('[data-code="workshop.square"]')
+  await expect(square).toHaveAttribute('data-outcome', 'tight')
+  await expect(square).toContainText('rear right corner')
+  await studied(page)
+  await expect(page.locator('[data-view=square]')).toBeVisible()
+  await accessible(page)
+
+  await page.getByRole('tab', { name: 'Level' }).click()
+  await page.getByRole('button', { name: 'Four stands at the corners' }).click()
+  await settled(page)
+  for (const [i, v] of ['812', '812', '830', '812'].entries()) {
+    await page.getByLabel('Reading', { exact: true }).nth(i).fill(v)
+    await page.getByLabel('Reading', { exact: true }).nth(i).press('Enter')
+    await settled(page)
+  }
+  await expect(page.locator('[data-code="workshop.level"]')).toContainText('rear right')
+
+  await page.getByRole('tab', { name: 'Axle' }).click()
+  await put('Coupling to the left spindle', '2630')
+  await put('to the right spindle', '2615')
+  await put('Those places, apart', '1500')
+  await expect(page.locator('[data-code="workshop.axle"]')).toHaveAttribute('data-outcome', 'tight')
+  await accessible(page)
+})
