@@ -2,6 +2,7 @@ import { accessible, expect, settled, studied, test } from './rig'
 
 test('square, level and the axle, as they are taped', async ({ page, lock }) => {
   await lock.open('workshop')
+  await page.getByRole('tab', { name: 'Square' }).click()
   const put = async (label: string, value: string) => {
     await page.getByLabel(label, { exact: true }).fill(value)
     await page.getByLabel(label, { exact: true }).press('Enter')
@@ -38,5 +39,27 @@ test('square, level and the axle, as they are taped', async ({ page, lock }) => 
   await put('to the right spindle', '2615')
   await put('Those places, apart', '1500')
   await expect(page.locator('[data-code="workshop.axle"]')).toHaveAttribute('data-outcome', 'tight')
+  await accessible(page)
+})
+
+test('the work in an order that is right', async ({ page, lock }) => {
+  await lock.open('workshop')
+  await studied(page)
+  const order = page.locator('[data-order]')
+  await expect(order.getByRole('status')).toContainText('turned over 2 times')
+  const first = order.locator('[data-step=cut]')
+  await first.getByRole('button', { name: /^1\. / }).click()
+  await settled(page)
+  await studied(page)
+  await expect(first.getByLabel('Minutes it took')).toBeVisible()
+  // what was not taped waits, and goes on with a reason alone
+  const square = order.locator('[data-step=square]')
+  await expect(square).toContainText('First tape it')
+  await square.getByRole('button', { name: 'Go on without' }).click()
+  await square.getByLabel('Why').fill('taped on paper')
+  await square.getByLabel('Why').press('Enter')
+  await settled(page)
+  await studied(page)
+  await expect(square.getByLabel('Note')).toHaveValue('taped on paper')
   await accessible(page)
 })

@@ -559,6 +559,11 @@ type Taping struct {
 	Drawn *workshop.Drawn `json:"drawn"`
 }
 
+// WorkOrder is the work in its order.
+type WorkOrder struct {
+	Work *workshop.Work `json:"work"`
+}
+
 // Powering is what draws on the battery on board, and the first test of electric brakes where it has them.
 type Powering struct {
 	Uses []power.Use     `json:"uses,omitempty"`

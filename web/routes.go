@@ -221,6 +221,11 @@ func init() { // a table that handlers name and that names handlers
 				review.Ready(a.Plan)
 				return &Boxing{box.Show(rig.Resolve(a.Plan, a.Trailer, a.Outing))}
 			})},
+		{"POST", "/work-order", "The work in its order", Asking{}, WorkOrder{}, 0, "",
+			studied(func(_ context.Context, a *Asking) *WorkOrder {
+				review.Ready(a.Plan)
+				return &WorkOrder{workshop.Order(rig.Resolve(a.Plan, a.Trailer, a.Outing))}
+			})},
 		{"POST", "/taping", "What was taped in the workshop, drawn", Asking{}, Taping{}, 0, "",
 			studied(func(_ context.Context, a *Asking) *Taping {
 				review.Ready(a.Plan)

@@ -54,6 +54,7 @@ var lists = listed(
 	TankShapes,
 	Bracings,
 	LevelBys,
+	BuildBeginnings,
 	WireJoints,
 	CarrierCountings,
 	Wants,

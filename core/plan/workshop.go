@@ -5,7 +5,34 @@ type Workshop struct {
 	Square *SquareTaped `json:"square,omitempty"`
 	Level  *LevelRead   `json:"level,omitempty"`
 	Axle   *AxleTaped   `json:"axle,omitempty"`
+	// what it is made from
+	Begins BuildBegins `json:"begins,omitempty" is:"what it is made from"`
+	// people who work on it
+	People int `json:"people,omitempty" is:"people at work, 1..12"`
+	// steps that are done, by their ids
+	Done map[string]StepDone `json:"done,omitempty" is:"step"`
 }
+
+// StepDone is a step that is done.
+type StepDone struct {
+	Minutes *float64 `json:"minutes,omitempty" is:"minutes it took, 0..100000"`
+	// why it was done though its gate did not hold
+	Note string `json:"note,omitempty" is:"note, text 500"`
+}
+
+// BuildBegins is what a trailer is made from.
+type BuildBegins string
+
+// The beginnings.
+const (
+	FromKit    BuildBegins = "kit"    // parts to be bolted together
+	FromBars   BuildBegins = "bars"   // bars that are cut and welded
+	FromCamper BuildBegins = "camper" // an old frame that is stripped
+	FromBought BuildBegins = "bought" // a trailer that is there
+)
+
+// BuildBeginnings lists them.
+var BuildBeginnings = []BuildBegins{FromKit, FromBars, FromCamper, FromBought}
 
 // SquareTaped are the six lengths of four corners: of the frame, the deck, a rack.
 type SquareTaped struct {

@@ -226,6 +226,12 @@ export const levelWords: Record<string, string> = {
   water: 'a water hose',
   long: 'a straight edge',
 }
+export const beginsWords: Record<string, string> = {
+  kit: 'a kit to be bolted together',
+  bars: 'bars, cut and welded',
+  camper: 'an old frame that is stripped',
+  bought: 'a trailer that is there',
+}
 export const wireJointWords: Record<string, string> = {
   crimp: 'crimped and sealed',
   solder: 'soldered',

@@ -50,3 +50,14 @@ func (b *Bolt) ShearOf(diameter float64) float64 {
 func (b *Bolt) TensionOf(diameter float64) float64 {
 	return 0.9 * b.Ultimate * 0.78 * math.Pi / 4 * diameter * diameter / 1.25
 }
+
+// Tightening of dry or lightly oiled bolts (VDI 2230 in short, B).
+const (
+	nutFactor = 0.2  // K of M = K·d·F
+	preload   = 0.64 // of the yield, over the stress area
+)
+
+// TorqueOf is the moment, N·m, with which a bolt of a diameter, m, is tightened: K·d·0.64·f_y·A_s, A_s = 0.78·π/4·d².
+func (b *Bolt) TorqueOf(diameter float64) float64 {
+	return nutFactor * diameter * preload * b.Yield * 0.78 * math.Pi / 4 * diameter * diameter
+}

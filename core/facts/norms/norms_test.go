@@ -1,6 +1,7 @@
 package norms_test
 
 import (
+	"math"
 	"testing"
 
 	"zygonos/core/facts/norms"
@@ -58,6 +59,16 @@ func TestBallSizes(t *testing.T) {
 	for i, b := range norms.BallSizes {
 		if d := float64(b.Diameter) - want[i]; d > 1e-9 || d < -1e-9 {
 			t.Errorf("%s: %v", b.Name, b.Diameter)
+		}
+	}
+}
+
+// The published moments of 8.8 with K 0.2 or μ 0.14: M6 10, M8 25, M10 49, M12 85 N·m; within a tenth.
+func TestTorque(t *testing.T) {
+	b, _ := norms.BoltOf("8.8")
+	for d, want := range map[float64]float64{0.006: 10, 0.008: 25, 0.010: 49, 0.012: 85} {
+		if got := b.TorqueOf(d); math.Abs(got-want) > 0.1*want {
+			t.Errorf("M%v: %v N·m, published %v", d*1000, got, want)
 		}
 	}
 }

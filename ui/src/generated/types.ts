@@ -59,6 +59,7 @@ export interface Carried {
   Tilting?: Tilting;
   TipSearch?: TipSearch;
   Tow?: Tow;
+  WorkOrder?: WorkOrder;
 }
 export interface Arranging {
   done?: Arranged;
@@ -1198,7 +1199,12 @@ export interface PowerUse {
 }
 export interface Workshop {
   axle?: AxleTaped;
+  begins?: string;
+  done?: {
+    [k: string]: StepDone;
+  };
   level?: LevelRead;
+  people?: number;
   square?: SquareTaped;
 }
 export interface AxleTaped {
@@ -1215,6 +1221,10 @@ export interface AxleTaped {
   secondRight?: number;
   slots?: number;
   tape?: number;
+}
+export interface StepDone {
+  minutes?: number;
+  note?: string;
 }
 export interface LevelRead {
   by?: string;
@@ -2862,4 +2872,39 @@ export interface Tow {
   says: Sentence;
   trailer: string;
   vehicle: string;
+}
+export interface WorkOrder {
+  work: Work;
+}
+export interface Work {
+  begins: string;
+  chain: number;
+  /**
+   * @minItems 2
+   * @maxItems 2
+   */
+  hours: [number, number];
+  left: number;
+  says: Sentence;
+  steps: WorkStep[];
+  turns: number;
+}
+export interface WorkStep {
+  chain?: boolean;
+  done?: StepDone;
+  hazard?: string;
+  id: string;
+  /**
+   * @minItems 2
+   * @maxItems 2
+   */
+  minutes: [number, number];
+  people?: number;
+  says: Sentence;
+  side?: string;
+  tool?: string;
+  torque?: Measure;
+  turn?: boolean;
+  waits?: Sentence;
+  why: string;
 }
