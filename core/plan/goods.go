@@ -53,6 +53,10 @@ type Tank struct {
 	Shape TankShape `json:"shape,omitempty" is:"shape of the tank"` // empty: a box
 	// walls across with holes
 	Baffles int `json:"baffles,omitempty" is:"number of baffles, 0..20"`
+	// of the stand under it: legs, what one is of, braced both ways; it stands as high as the tank is placed over the deck
+	Legs       int     `json:"legs,omitempty" is:"number of legs, 0..12"`
+	Leg        Profile `json:"leg,omitzero"`
+	LegsBraced bool    `json:"legsBraced,omitempty"`
 	// of a saddle: the tunnel in the middle of its floor
 	TunnelWide *length `json:"tunnelWide,omitempty" is:"width of the tunnel, 0..3"`
 	TunnelHigh *length `json:"tunnelHigh,omitempty" is:"height of the tunnel, 0..3"`

@@ -26,6 +26,7 @@ import (
 	"zygonos/core/ask/sight"
 	"zygonos/core/ask/stance"
 	"zygonos/core/ask/sway"
+	"zygonos/core/ask/tank"
 	"zygonos/core/ask/tip"
 	"zygonos/core/ask/towing"
 	"zygonos/core/ask/traction"
@@ -95,6 +96,7 @@ var Questions = []Question{
 	}, Rest: frame.Rest, Show: func(r *rig.Rig, rep *Report) { rep.Frame = frame.Whole(r) }, Ways: frame.Ways},
 	{Name: "power", Stage: power.Stage, Live: only(power.Check)},
 	{Name: "wiring", Stage: wiring.Stage, Live: only(wiring.Check), Rest: wiring.Rest},
+	{Name: "tank", Stage: tank.Stage, Live: only(tank.Check)},
 	{Name: "workshop", Stage: workshop.Stage, Live: only(workshop.Check)},
 	{Name: "box", Stage: box.Stage, Live: only(box.Check)},
 	{Name: "pump", Stage: pump.Stage, Live: only(pump.Check)},

@@ -23,6 +23,7 @@ type Lit struct {
 	Labels   []string      `json:"labels"`   // of the wires
 	View     scene.View    `json:"view"`
 	Diagram  *scene.View   `json:"diagram,omitempty"`
+	Face     PlugFace      `json:"face"`
 }
 
 // LampState is a lamp as it shines.
@@ -84,6 +85,7 @@ func Show(r *rig.Rig, on []Switch) *Lit {
 	}
 	out.Points = h.points(l.net, l.volts, nearRig(r, h.lead-slack))
 	out.View, out.Diagram = h.view(l), h.Diagram()
+	out.Face = h.face(out.Poles)
 	return out
 }
 

@@ -298,9 +298,21 @@ export interface Tank {
   drains?: boolean;
   fill?: number;
   fluid: string;
+  leg?: Profile;
+  legs?: number;
+  legsBraced?: boolean;
   shape?: string;
   tunnelHigh?: number;
   tunnelWide?: number;
+}
+export interface Profile {
+  height: number;
+  lip?: number;
+  material: string;
+  perMetre?: number;
+  shape: string;
+  wall?: number;
+  width?: number;
 }
 export interface OwnMaterial {
   density?: DensityEstimate;
@@ -423,15 +435,6 @@ export interface Winch {
 export interface Lever {
   handle: number;
   stroke?: number;
-}
-export interface Profile {
-  height: number;
-  lip?: number;
-  material: string;
-  perMetre?: number;
-  shape: string;
-  wall?: number;
-  width?: number;
 }
 export interface PartOn {
   at: Spot;
@@ -2728,6 +2731,7 @@ export interface Shining {
 }
 export interface Lit {
   diagram?: View;
+  face: PlugFace;
   fittings: HarnessPart[];
   labels: string[];
   lamps: LampState[];
@@ -2737,6 +2741,10 @@ export interface Lit {
   trials: Trial[];
   view: View;
   wires: WireRow[];
+}
+export interface PlugFace {
+  says: Sentence;
+  view: View;
 }
 export interface HarnessPart {
   says: Sentence;

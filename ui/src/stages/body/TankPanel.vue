@@ -8,10 +8,11 @@ import ChoiceField from '@/fields/ChoiceField.vue'
 import EstimateField from '@/fields/EstimateField.vue'
 import PlanFields from '@/fields/PlanFields.vue'
 import PlanQuantity from '@/fields/PlanQuantity.vue'
+import ProfileFields from '@/fields/ProfileFields.vue'
 import { useStudy } from '@/stores/study'
 import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
-import { tankFields } from '../job/tankFields'
+import { standFields, tankFields } from '../job/tankFields'
 
 const workspace = useWorkspace()
 const { say, nominal, print } = useWords()
@@ -161,6 +162,13 @@ const high = computed(() => Math.max(0.3, ...(tank.value?.steps ?? []).map((s) =
         <PlanQuantity :path="`${tank.path}/tank/fill`" label="Filled to" />
         <EstimateField :path="`${tank.path}/tank/capacity`" label="It holds" hint="from its size" />
         <PlanFields :base="`${tank.path}/tank`" :fields="tankFields(load?.tank)" />
+        <PlanFields :base="`${tank.path}/tank`" :fields="standFields(load?.tank)" />
+        <ProfileFields
+          v-if="load?.tank?.legs"
+          :path="`${tank.path}/tank/leg`"
+          :profile="load.tank.leg ?? { shape: '', height: 0, material: 's235' }"
+          label="A leg"
+        />
       </div>
     </template>
   </div>

@@ -12,3 +12,9 @@ export const tankFields = (t: Tank | undefined): PlanField[] => [
     { at: 'tunnelHigh', label: 'Tunnel, high' },
   ),
 ]
+
+/** The stand under it. */
+export const standFields = (t: Tank | undefined): PlanField[] => [
+  { at: 'legs', label: 'Legs of its stand', whole: true, hint: 'none' },
+  ...where(t?.legs, { at: 'legsBraced', label: 'Braced both ways', on: true }),
+]

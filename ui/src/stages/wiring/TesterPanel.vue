@@ -52,6 +52,12 @@ function toggle(s: string) {
   on.value = on.value.includes(s) ? on.value.filter((x) => x !== s) : [...on.value, s]
 }
 const words: Record<string, string> = { off: 'off', dim: 'dim', bright: 'bright' }
+/** The plug no wider than its column. */
+const faceScale = computed(() => {
+  const v = picture.value?.face.view
+  if (!v) return 30
+  return Math.min(34, (Math.min(460, size.width.value || 300) - 8) / ((v.max[0] ?? 1) - (v.min[0] ?? 0)))
+})
 const width = (b: number) => `${Math.min(100, Math.round(b * 100))}%`
 </script>
 
@@ -119,6 +125,8 @@ const width = (b: number) => `${Math.min(100, Math.round(b * 100))}%`
         </section>
         <section>
           <h2 class="font-bold">The plug’s contacts</h2>
+          <SceneView class="plug mt-1" :view="picture.face.view" :scale="faceScale" data-face />
+          <p class="text-soft text-sm">{{ say(picture.face.says) }}</p>
           <ul class="divide-rule divide-y text-sm">
             <li v-for="(p, i) in picture.poles" :key="i" class="flex items-center gap-2 py-1.5">
               <span class="min-w-0 flex-1 first-letter:uppercase">{{ say(p.says) }}</span>
@@ -143,3 +151,22 @@ const width = (b: number) => `${Math.min(100, Math.round(b * 100))}%`
     </template>
   </div>
 </template>
+
+<style scoped>
+.plug :deep(.shell) {
+  fill: var(--wash);
+  stroke: var(--rule);
+  stroke-width: 2;
+  vector-effect: non-scaling-stroke;
+}
+.plug :deep(.contact) {
+  fill: var(--panel);
+  stroke: var(--ink);
+  stroke-width: 2;
+  vector-effect: non-scaling-stroke;
+}
+.plug :deep(.contact-on) {
+  stroke: var(--deep);
+  stroke-width: 6;
+}
+</style>
