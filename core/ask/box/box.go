@@ -120,7 +120,7 @@ func (b *Body) weighs() finding.Finding {
 		return f
 	}
 	may := float64(label.Value)
-	if label.Counts == plan.CountsGross {
+	if label.Counts != plan.CountsPayload { // where it is not sure, the less
 		may -= empty.Nominal
 	}
 	_, with := b.r.Trailer.Empty.Parts[b.id]

@@ -133,6 +133,14 @@ func (b *Body) Rack(way plan.Bracing) Racked {
 	return out
 }
 
+// corners says what its corners are taken to be.
+func corners(weld float64) string {
+	if weld > 0 {
+		return "With corners that are welded stiff "
+	}
+	return "With hinged corners "
+}
+
 // atLeast is a lean as it is told, rounded up to a millimetre.
 func atLeast(m float64) float64 { return math.Max(0.001, m) }
 
@@ -179,7 +187,7 @@ func (b *Body) racking() (finding.Finding, bool) {
 		return f, true
 	default:
 		f.AtMost(quantity.KindLength, now.Leans, leans*h)
-		f.Says = said.Say("A storm and half a g push its top % aside, of % that it may lean", said.Length(atLeast(now.Leans)), said.Length(leans*h))
+		f.Says = said.Say(corners(b.of.Weld)+"a storm and half a g push its top % aside, of % that it may lean", said.Length(atLeast(now.Leans)), said.Length(leans*h))
 		if now.Stress > b.of.Working() {
 			f.Outcome = finding.Fails
 			f.Says = append(f.Says, said.Say("; its sticks bear %, more than the % that they are used to",

@@ -27,7 +27,9 @@ func (s *Setup) reach() (finding.Finding, bool) {
 		most = math.Max(most, s.Swept[i].Long)
 	}
 	wants := most * float64(max(1, s.t.Parts))
+	where := "where it is placed"
 	if s.t.By == plan.TipByMast {
+		where = "at the mast’s foot"
 		top, foot := vec(s.t.Top), vec(s.t.Foot)
 		wants += math.Hypot(top.X-foot.X, top.Z-foot.Z)
 	}
@@ -37,7 +39,7 @@ func (s *Setup) reach() (finding.Finding, bool) {
 	}
 	wants += turnsLeft * math.Pi * drum
 	f.AtMost(quantity.KindLength, wants, float64(*s.t.LineLong))
-	f.Says = said.Say("With the bed down the line spans %, three turns on the drum with it; it is % long.",
+	f.Says = said.Say("With the bed down the line spans %, the winch "+where+", three turns on its drum; it is % long.",
 		said.Length(wants), said.Length(*s.t.LineLong))
 	if f.Outcome == finding.Fails {
 		f.Says = append(f.Says, said.Say(" A longer line, or a part less in the tackle.")...)

@@ -139,9 +139,10 @@ func Order(r *rig.Rig) *Work {
 		} else {
 			out.Left++
 		}
-		if f, asked := gates[s.gate]; s.gate != "" && (!asked || f.Outcome == finding.Unknown || f.Outcome == finding.Fails) {
+		f, asked := gates[s.gate]
+		if s.gate != "" && (!asked || !passes(&f)) {
 			s.Waits = said.Say("First tape it, under " + tabs[s.gate] + ".")
-			if asked && f.Outcome == finding.Fails {
+			if asked && f.Outcome != finding.Unknown {
 				s.Waits = f.Says
 			}
 		}
@@ -156,6 +157,11 @@ func Order(r *rig.Rig) *Work {
 			said.Of(quantity.KindTime, out.Hours[0]*3600), said.Of(quantity.KindTime, out.Hours[1]*3600))
 	}
 	return out
+}
+
+// passes reports whether a gate lets its step go on: it holds, or only the tape is too rough to tell.
+func passes(f *finding.Finding) bool {
+	return f.Outcome == finding.Holds || f.Outcome == finding.Tight && f.Tight == finding.GuessTooRough
 }
 
 var (

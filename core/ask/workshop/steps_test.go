@@ -7,6 +7,7 @@ import (
 
 	"zygonos/core/ask/workshop"
 	"zygonos/core/internal/sample"
+	"zygonos/core/lang/quantity"
 	"zygonos/core/rig"
 )
 
@@ -111,6 +112,11 @@ func TestGatesAndTicks(t *testing.T) {
 	}
 	if s := at(w, "tighten"); s.Torque == nil || s.Torque.Value < 43 || s.Torque.Value > 53 { // M10 8.8: 48 N·m
 		t.Errorf("%+v", s.Torque)
+	}
+	// a frame that is 12 mm off square waits to be pushed
+	w = order(t, append(sets, "/trailers/t/workshop", "{"+sides(0.012)+"}")...)
+	if s := at(w, "square"); !strings.Contains(s.Waits.Text(quantity.Locale{}), "Push") {
+		t.Errorf("%+v", s.Waits)
 	}
 	left := w.Left
 	w = order(t, append(sets, "/trailers/t/workshop", "{"+sides(0)+`,"done":{"square":{"minutes":25},"gone":{}}}`)...)
