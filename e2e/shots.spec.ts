@@ -111,12 +111,12 @@ test('body', async ({ page }) => {
   await page.screenshot({ path: file('body') })
 })
 
-test('working', async ({ page }) => {
-  await page.goto('/plan/skarrow-hut/balance')
+test('workshop', async ({ page }) => {
+  await page.goto('/plan/ostrel-lock/workshop')
   await settled(page)
-  await page.locator('[data-ball]').click()
-  await page.getByText('R_ball = m').waitFor()
-  await page.screenshot({ path: file('working') })
+  await studied(page)
+  await page.evaluate(() => document.fonts.ready)
+  await page.screenshot({ path: file('workshop') })
 })
 
 test('phone, dark', async ({ page }) => {

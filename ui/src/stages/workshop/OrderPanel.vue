@@ -5,6 +5,7 @@ import { computed, ref } from 'vue'
 import { api } from '@/api'
 import PlanFields from '@/fields/PlanFields.vue'
 import type { WorkStep } from '@/generated/types'
+import FoldedPart from '@/parts/FoldedPart.vue'
 import { useStudy } from '@/stores/study'
 import { useWorkspace } from '@/stores/workspace'
 import { beginsWords, choices, useWords } from '@/words'
@@ -81,12 +82,12 @@ const printed = () => window.print()
           </button>
           <div class="min-w-0 flex-1">
             <p :class="s.done ? 'text-soft line-through' : 'font-semibold'">{{ say(s.says) }}</p>
-            <p class="text-soft text-sm">
+            <p v-if="!s.done" class="text-soft text-sm">
               {{ s.why }} {{ span(s.minutes) }}<template v-if="s.tool">, {{ s.tool }}</template
               ><template v-if="s.torque">, {{ nominal(s.torque) }}</template
               >.
             </p>
-            <p v-if="s.hazard" class="text-sm font-semibold">{{ s.hazard }}</p>
+            <p v-if="s.hazard && !s.done" class="text-sm font-semibold">{{ s.hazard }}</p>
             <template v-if="s.waits?.length && !s.done">
               <p class="text-fails text-sm font-semibold">{{ say(s.waits) }}</p>
               <button class="act no-print mt-1 min-h-11" @click="open = open === s.id ? '' : s.id">
@@ -99,15 +100,22 @@ const printed = () => window.print()
                 />
               </div>
             </template>
-            <div v-else-if="s.done" class="no-print mt-1 grid max-w-md grid-cols-2 gap-x-4">
-              <PlanFields
-                :base="`${base}/done/${s.id}`"
-                :fields="[
-                  { at: 'minutes', label: 'Minutes it took' },
-                  { at: 'note', label: 'Note', text: true },
-                ]"
-              />
-            </div>
+            <FoldedPart v-else-if="s.done" class="no-print">
+              <template #heading
+                ><span class="text-soft text-sm">{{
+                  s.done.minutes ? `took ${print('time', s.done.minutes * 60)}` : 'minutes and a note'
+                }}</span></template
+              >
+              <div class="mt-1 grid max-w-md grid-cols-2 gap-x-4">
+                <PlanFields
+                  :base="`${base}/done/${s.id}`"
+                  :fields="[
+                    { at: 'minutes', label: 'Minutes it took' },
+                    { at: 'note', label: 'Note', text: true },
+                  ]"
+                />
+              </div>
+            </FoldedPart>
           </div>
         </div>
       </li>
