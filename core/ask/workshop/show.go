@@ -91,17 +91,21 @@ func arrow(from, to survey.Vec) []scene.Shape {
 // squareView is the frame as it stands, its skew drawn larger, over the square that it is to be.
 func squareView(s *survey.Square) *scene.View {
 	w := s.Corners[survey.FrontRight].Y
-	k := larger(math.Abs(s.Skew), w)
+	off := s.Skew
+	if math.Abs(off) <= 2*s.SkewDoubt { // as far as the tape tells it is square
+		off = 0
+	}
+	k := larger(math.Abs(off), w)
 	rect := [4]survey.Vec{{}, {Y: w}, {X: s.Length, Y: w}, {X: s.Length}}
 	is := rect
-	is[2].Y += s.Skew * k
-	is[3].Y += s.Skew * k
+	is[2].Y += off * k
+	is[3].Y += off * k
 	v := &scene.View{ID: "square", Title: said.Say("The corners from above"), Shapes: []scene.Shape{
 		line("ground", rect[0], rect[1], rect[2], rect[3], rect[0]), line("drawbar", is[0], is[1], is[2], is[3], is[0]),
 	}}
-	if math.Abs(s.Skew) > 2*s.SkewDoubt {
+	if off != 0 {
 		corner := 2
-		if s.Skew < 0 {
+		if off < 0 {
 			corner = 3
 		}
 		v.Shapes = append(v.Shapes, arrow(is[corner], rect[corner])...)
@@ -142,8 +146,12 @@ func axleView(r *rig.Rig) *scene.View {
 		return nil
 	}
 	half := float64(*a.Apart) / 2
-	k := larger(math.Abs(x.Yaw)*half, half)
-	sn, cs := math.Sincos(math.Max(-0.6, math.Min(0.6, x.Yaw*k)))
+	yaw := x.Yaw
+	if math.Abs(yaw) <= 2*x.YawDoubt {
+		yaw = 0
+	}
+	k := larger(math.Abs(yaw)*half, half)
+	sn, cs := math.Sincos(math.Max(-0.6, math.Min(0.6, yaw*k)))
 	left := survey.Vec{X: x.Behind + half*sn, Y: -half * cs}
 	right := survey.Vec{X: x.Behind - half*sn, Y: half * cs}
 	coupling := survey.Vec{}
@@ -155,9 +163,9 @@ func axleView(r *rig.Rig) *scene.View {
 		d := survey.Vec{X: 0.25 * cs, Y: 0.25 * sn}
 		v.Shapes = append(v.Shapes, line("push", survey.Vec{X: p.X - d.X, Y: p.Y + d.Y}, survey.Vec{X: p.X + d.X, Y: p.Y - d.Y}))
 	}
-	if math.Abs(x.Yaw) > 2*x.YawDoubt {
+	if yaw != 0 {
 		ahead := right
-		if x.Yaw < 0 {
+		if yaw < 0 {
 			ahead = left
 		}
 		v.Shapes = append(v.Shapes, arrow(ahead, survey.Vec{X: x.Behind + 0.05, Y: ahead.Y})...)

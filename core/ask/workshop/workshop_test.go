@@ -101,3 +101,40 @@ func TestAside(t *testing.T) {
 		t.Errorf("%s %+v", f.Outcome, f.Figure)
 	}
 }
+
+// The drawing shows what the tape can tell: a frame within its doubt is drawn square and without an arrow, one that is off with
+// it; every stand has its shim; an axle that stands square is level across; 3-4-5 fits the sides.
+func TestShow(t *testing.T) {
+	show := func(doc string) *workshop.Drawn {
+		return workshop.Show(rig.Resolve(sample.Plan(t, "/trailers/t/workshop", "{"+doc+"}"), "t", "o"))
+	}
+	still, off := show(sides(0.001)), show(sides(0.012))
+	if n := len(still.Square.Shapes); n != 2 {
+		t.Errorf("square as far as the tape tells: %d shapes", n)
+	}
+	a, b := still.Square.Shapes[0].Points, still.Square.Shapes[1].Points
+	for i := range a {
+		if math.Hypot(a[i][0]-b[i][0], a[i][1]-b[i][1]) > 1e-9 {
+			t.Errorf("drawn off by %v", b[i][0]-a[i][0])
+		}
+	}
+	if n := len(off.Square.Shapes); n != 5 { // arrow in two strokes, its millimetres
+		t.Errorf("off square: %d shapes", n)
+	}
+	if tr := off.Triangle; math.Abs(math.Hypot(tr[0], tr[1])-tr[2]) > 1e-12 || tr[2] == 0 {
+		t.Errorf("triangle %v", tr)
+	}
+	if l := show(stands([4]float64{0.5, 0.5, 0.52, 0.5}, "laser")).Level; len(l.Shapes) != 1+4*3 {
+		t.Errorf("%d shapes of four stands", len(l.Shapes))
+	}
+	straight, askew := show(`"axle":{`+wires(0)+`}`).Axle, show(`"axle":{`+wires(0.02)+`}`).Axle
+	if p := straight.Shapes[2].Points; math.Abs(p[0][1]-p[1][1]) > 1e-9 {
+		t.Errorf("a square axle is drawn askew: %v", p)
+	}
+	if p := askew.Shapes[2].Points; !(p[1][1] < p[0][1]-0.02) { // its right end ahead, on top
+		t.Errorf("drawn %v", p)
+	}
+	if d := show(`"square":{"front":1}`); d.Square != nil || d.Level != nil || d.Axle != nil {
+		t.Errorf("%+v", d)
+	}
+}

@@ -25,7 +25,13 @@ function tick(s: WorkStep) {
   else if (s.done) workspace.setAt(path, undefined, 'a step is open again')
   else workspace.setAt(path, {}, 'a step is done')
 }
-const printed = () => window.print()
+/** The sheet alone, without the checks beside it. */
+function printed() {
+  const root = document.documentElement
+  root.dataset.sheet = 'order'
+  window.addEventListener('afterprint', () => delete root.dataset.sheet, { once: true })
+  window.print()
+}
 </script>
 
 <template>
