@@ -116,12 +116,22 @@ func (b *Body) weighs() finding.Finding {
 	f.Figure = finding.Of(quantity.KindMass, b.mass)
 	f.Says = said.Say("It weighs %.", said.Mass(b.mass.Nominal))
 	label, empty := b.r.Trailer.Label, b.r.EmptyMass()
-	if label == nil || empty == nil {
+	root := "/trailers/" + b.r.Scope.Trailer
+	unknown := func(path, says, where string) finding.Finding {
+		f.Outcome = finding.Unknown
+		f.Says = append(f.Says, said.Say(" What it leaves is not known.")...)
+		f.Needs = []finding.Need{{Path: path, Says: said.Say(says), Where: said.Say(where)}}
 		return f
+	}
+	switch {
+	case label == nil:
+		return unknown(root+"/label", "what the trailer may weigh or carry", "On its plate or in its papers.")
+	case empty == nil && label.Counts != plan.CountsPayload:
+		return unknown(root+"/empty", "the empty trailer's weight", "On a weighbridge, or on its plate.")
 	}
 	may := float64(label.Value)
 	if label.Counts != plan.CountsPayload { // where it is not sure, the less
-		may -= empty.Nominal
+		may -= empty.High
 	}
 	_, with := b.r.Trailer.Empty.Parts[b.id]
 	whole := may

@@ -26,6 +26,7 @@ var restraint = finding.Source{
 type heap struct {
 	kg, k, density, high float64 // at its most; K₀; kg/m³; height against the walls, m
 	ok                   bool
+	light                string // load of which the weight is not known
 }
 
 // heap sums what is poured into it: all loose loads of the outing, the least slope of repose of them.
@@ -33,8 +34,12 @@ func (b *Body) heap() (h heap) {
 	volume := 0.0
 	for i := range b.r.Items {
 		it := &b.r.Items[i]
-		if it.Load == nil || it.Load.Bulk == nil || it.Mass == nil || it.Lot == nil {
+		if it.Load == nil || it.Load.Bulk == nil {
 			continue
+		}
+		if it.Mass == nil || it.Lot == nil {
+			h.ok, h.light = true, it.Path
+			return h
 		}
 		stuff, _ := goods.StuffOf(b.r.Plan, it.Load.Bulk)
 		h.kg += it.Mass.High
@@ -68,6 +73,9 @@ func (b *Body) boards() (finding.Finding, bool) {
 		return f, false
 	}
 	f.Source = &restraint
+	if h.light != "" {
+		return weigh(f, h.light), true
+	}
 	strong, known := boardOf(b.b.Skin)
 	switch {
 	case b.b.SkinThick == nil || !known:
@@ -141,6 +149,9 @@ func (b *Body) posts() (finding.Finding, bool) {
 		return f, false
 	}
 	f.Source = &restraint
+	if h.light != "" {
+		return weigh(f, h.light), true
+	}
 	if b.bar == nil {
 		return b.need(f, "stick", "what the posts are of", "Their section with a caliper."), true
 	}
@@ -183,9 +194,9 @@ func (b *Body) latch() (finding.Finding, bool) {
 	if b.b.OpenRear {
 		return f, false
 	}
-	kg := 0.0
-	for _, i := range b.carried() {
-		kg += b.r.Items[i].Mass.High
+	kg, light := b.carried()
+	if light != "" {
+		return weigh(f, light), true
 	}
 	if !(kg > 0) {
 		return f, false
@@ -211,14 +222,25 @@ func (b *Body) latch() (finding.Finding, bool) {
 	return f, true
 }
 
-// carried are the loads that stand in the body.
-func (b *Body) carried() (out []int) {
+// carried is what stands in the body at its most, kg; light is a load there of which the weight is not known.
+func (b *Body) carried() (kg float64, light string) {
 	for i := range b.r.Items {
 		it := &b.r.Items[i]
-		if it.Part || it.Mass == nil || it.X < b.it.Front || it.X > b.it.Rear {
-			continue
+		switch {
+		case it.Part || it.Path == b.it.Path:
+		case it.Mass == nil:
+			return kg, it.Path // wherever it stands: its place says little before it is placed
+		case it.X >= b.it.Front && it.X <= b.it.Rear:
+			kg += it.Mass.High
 		}
-		out = append(out, i)
 	}
-	return out
+	return kg, ""
+}
+
+// weigh asks for the weight of a load.
+func weigh(f finding.Finding, path string) finding.Finding {
+	f.Outcome, f.Figure, f.Limit = finding.Unknown, nil, nil
+	f.Says = said.Say("Not known: the weight of what is in it.")
+	f.Needs = []finding.Need{{Path: path + "/mass", Says: said.Say("the weight of what is in it"), Where: said.Say("Weigh it, or look at its plate.")}}
+	return f
 }

@@ -31,10 +31,11 @@ func (b *Body) held() (finding.Finding, bool) {
 	case b.b.BoltAcross == nil:
 		return b.need(f, "boltAcross", "how thick the bolts are", "M8 is 8 mm."), true
 	}
-	kg := b.mass.High
-	for _, i := range b.carried() {
-		kg += b.r.Items[i].Mass.High
+	kg, light := b.carried()
+	if light != "" {
+		return weigh(f, light), true
 	}
+	kg += b.mass.High
 	grade, known := norms.BoltOf(b.b.BoltGrade)
 	d, n := float64(*b.b.BoltAcross), float64(b.b.Bolts)
 	shear := uneven * ahead * kg * quantity.Gravity / n
