@@ -23,7 +23,7 @@ func box(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 	name := "Sides"
 	switch q.Kind {
 	case "cage":
-		name, b.High, b.SkinThick, b.Skin = "Cage", 1.2, nil, ""
+		name, b.High, b.SkinThick, b.Skin, b.Braced = "Cage", 1.2, nil, "", plan.BracedDiagonals
 	case "box":
 		name, b.High, b.Roof, b.SkinThick, b.Braced = "Box", 1.5, true, new(quantity.Length(0.009)), plan.BracedSkin
 	}

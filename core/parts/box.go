@@ -40,7 +40,10 @@ func BoxPieces(b *plan.BoxBody) (out []BoxPiece) {
 		stick := func(name string, n int, long, back, up float64, door bool) {
 			if n > 0 && long > 0 {
 				m := quantity.Exactly(s.Area * stock.Density * long)
-				out = append(out, BoxPiece{Name: name, Count: n, Long: long, Each: m, Back: back, Up: up, Door: door})
+				out = append(
+					out,
+					BoxPiece{Name: name, Count: n, Long: long, Each: m, Back: back, Up: up, Door: door},
+				)
 			}
 		}
 		stick("posts of the sides", 2*side, h, l/2, h/2, false)
@@ -107,7 +110,11 @@ func boxed(p plan.Part) plan.Part {
 		return &plan.LengthEstimate{Value: quantity.Length(v), PlusMinus: new(plan.LengthDoubt), How: plan.Weighed}
 	}
 	b := p.Box
-	p.Size = plan.Size{Length: length(float64(b.Long)), Width: length(float64(b.Wide)), Height: length(float64(b.High))}
+	p.Size = plan.Size{
+		Length: length(float64(b.Long)),
+		Width:  length(float64(b.Wide)),
+		Height: length(float64(b.High)),
+	}
 	m, back, up := BoxMass(b)
 	if !(m.Nominal > 0) {
 		return p

@@ -56,7 +56,9 @@ func struts(t *plan.Tipping, times, rise float64) []tipping.Strut {
 		return nil
 	}
 	return []tipping.Strut{{
-		Foot: TipSpot(t.StrutFoot), Pick: TipSpot(t.StrutPick), Push: float64(t.Struts) * float64(*t.StrutPush) * times,
+		Foot: TipSpot(
+			t.StrutFoot,
+		), Pick: TipSpot(t.StrutPick), Push: float64(t.Struts) * float64(*t.StrutPush) * times,
 		Rise: rise, Closed: float64(*t.StrutClosed), Open: float64(*t.StrutOpen),
 	}}
 }

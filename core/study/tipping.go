@@ -154,9 +154,13 @@ func FindTip(ctx context.Context, p *plan.Plan, trailer, outing string) *TipSear
 	}
 	if lowest != nil && t.WinchLifts != nil && lowest.t.Top.Up < best.t.Top.Up-1e-9 && lowest.t.Top != t.Top {
 		variant(
-			said.Say("the lowest mast that the winch manages: top % behind the front, % over the deck, the line on the bed at %: % at most",
-				said.Length(lowest.t.Top.Back), said.Length(lowest.t.Top.Up), said.Length(lowest.t.Pick.Back),
-				said.Mass(lowest.peak)),
+			said.Say(
+				"the lowest mast that the winch manages: top % behind the front, % over the deck, the line on the bed at %: % at most",
+				said.Length(lowest.t.Top.Back),
+				said.Length(lowest.t.Top.Up),
+				said.Length(lowest.t.Pick.Back),
+				said.Mass(lowest.peak),
+			),
 			lowest,
 		)
 	}

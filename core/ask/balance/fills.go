@@ -190,7 +190,9 @@ func CheckFills(r *rig.Rig) (out []finding.Finding) {
 			f.Says = append(f.Says, said.Say(" Move the tank, or drive it full or empty alone.")...)
 		case runs:
 			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-			f.Says = append(f.Says, said.Say(" What runs forward and back takes it out for a moment: baffles, or full.")...)
+			f.Says = append(
+				f.Says,
+				said.Say(" What runs forward and back takes it out for a moment: baffles, or full.")...)
 		}
 		out = append(out, f)
 	}
@@ -208,11 +210,16 @@ func tooMuch(r *rig.Rig, t *FilledTank) (f finding.Finding, wrong bool) {
 	f = finding.Finding{
 		Code: CodeFills, Stage: Stage, Scope: r.Scope, Subject: t.Path + "/tank/capacity",
 		Title: said.Say("% at every fill", t.Name), Outcome: finding.Unknown, Compares: true,
-		Figure: finding.Exactly(quantity.KindVolume, float64(told.Value)), Limit: finding.Exactly(quantity.KindVolume, holds),
+		Figure: finding.Exactly(
+			quantity.KindVolume,
+			float64(told.Value),
+		), Limit: finding.Exactly(quantity.KindVolume, holds),
 		Source: norms.Practice("a tank's volume by its outer sizes"),
 	}
-	f.Says = append(said.Sentence{t.Name}, said.Say(": in its outer sizes it holds % at most, entered are %. One of the two is wrong.",
-		said.Of(quantity.KindVolume, holds), said.Of(quantity.KindVolume, float64(told.Value)))...)
+	f.Says = append(
+		said.Sentence{t.Name},
+		said.Say(": in its outer sizes it holds % at most, entered are %. One of the two is wrong.",
+			said.Of(quantity.KindVolume, holds), said.Of(quantity.KindVolume, float64(told.Value)))...)
 	f.Needs = []finding.Need{{
 		Path: t.Path + "/tank/capacity", Says: said.Say("what the tank holds"), Where: said.Say("It is moulded into its wall."),
 	}}

@@ -141,7 +141,9 @@ func (b *Body) weighs() finding.Finding {
 		may -= b.mass.Nominal
 	}
 	f.Limit = finding.Exactly(quantity.KindMass, whole)
-	f.Says = append(f.Says, said.Say(" Of a payload of % it leaves %.", said.Mass(whole), said.Mass(math.Max(0, may)))...)
+	f.Says = append(
+		f.Says,
+		said.Say(" Of a payload of % it leaves %.", said.Mass(whole), said.Mass(math.Max(0, may)))...)
 	switch {
 	case may <= 0:
 		f.Outcome = finding.Fails

@@ -255,3 +255,29 @@ func TestShow(t *testing.T) {
 		t.Errorf("%+v", s[0].Ways)
 	}
 }
+
+// Wherever it stands on the deck, wind, mass and the way out do not change; mirrored, the other wheel bears the same.
+func TestSameBody(t *testing.T) {
+	of := func(doc string, sets ...string) (wind, mass, out float64) {
+		r := on(t, doc+`,"doorWide":1.4,"doorHigh":2.1`, sets...)
+		return found(t, r, box.CodeWind).Figure.Value, found(t, r, box.CodeMass).Figure.Value, found(t, r, box.CodeOut).Figure.Value
+	}
+	w, m, o := of(body)
+	for name, c := range map[string]struct {
+		doc  string
+		sets []string
+	}{
+		"shifted":    {body, []string{"/outings/o/layouts/t/parts", `{"b":{"at":{"back":0.4}}}`}},
+		"aside":      {body, []string{"/outings/o/layouts/t/parts", `{"b":{"at":{"back":0.2,"right":0.1}}}`}},
+		"other side": {body, []string{"/outings/o/layouts/t/parts", `{"b":{"at":{"back":0.2,"right":-0.1}}}`}},
+	} {
+		if a, b, c := of(c.doc, c.sets...); math.Abs(a-w) > 1e-9 || math.Abs(b-m) > 1e-9 || math.Abs(c-o) > 1e-9 {
+			t.Errorf("%s: %v %v %v, want %v %v %v", name, a, b, c, w, m, o)
+		}
+	}
+	left := on(t, body, "/outings/o/layouts/t/parts", `{"b":{"at":{"back":0.2,"right":-0.1}}}`)
+	right := on(t, body, "/outings/o/layouts/t/parts", `{"b":{"at":{"back":0.2,"right":0.1}}}`)
+	if a, b := left.Bears, right.Bears; math.Abs(a.Left.Nominal-b.Right.Nominal) > 1e-9 || math.Abs(a.Ball.Nominal-b.Ball.Nominal) > 1e-9 {
+		t.Errorf("mirrored: %+v %+v", a.Left, b.Right)
+	}
+}

@@ -79,7 +79,12 @@ func (b *Body) boards() (finding.Finding, bool) {
 	strong, known := boardOf(b.b.Skin)
 	switch {
 	case b.b.SkinThick == nil || !known:
-		return b.need(f, "skinThick", "what the skin is of and how thick", "Plywood, boards or sheet, with a caliper."), true
+		return b.need(
+			f,
+			"skinThick",
+			"what the skin is of and how thick",
+			"Plywood, boards or sheet, with a caliper.",
+		), true
 	case b.b.Apart == nil:
 		return b.need(f, "apart", "how far the posts stand apart", "Tape from middle to middle."), true
 	}
@@ -105,7 +110,9 @@ func (b *Body) boards() (finding.Finding, bool) {
 	f.Says = said.Say("Worst at the "+wall+": the skin bears %, of the % that it is used to.",
 		said.Of(quantity.KindStress, worst), said.Of(quantity.KindStress, strong))
 	if f.Outcome == finding.Fails {
-		f.Says = append(f.Says, said.Say(" Posts closer together, or a thicker skin. A net or cover over light stuff.")...)
+		f.Says = append(
+			f.Says,
+			said.Say(" Posts closer together, or a thicker skin. A net or cover over light stuff.")...)
 	} else {
 		f.Says = append(f.Says, said.Say(" A net or cover over light stuff.")...)
 	}
@@ -215,7 +222,11 @@ func (b *Body) latch() (finding.Finding, bool) {
 	}
 	each := force / float64(b.b.Latches)
 	f.AtMost(quantity.KindMass, each, float64(*b.b.LatchMax))
-	f.Says = said.Say("A latch bears %, of %, if nothing else holds the load.", said.Mass(each), said.Mass(*b.b.LatchMax))
+	f.Says = said.Say(
+		"A latch bears %, of %, if nothing else holds the load.",
+		said.Mass(each),
+		said.Mass(*b.b.LatchMax),
+	)
 	if f.Outcome == finding.Fails {
 		f.Says = append(f.Says, said.Say(" More or stronger ones, or the load lashed by itself.")...)
 	}
@@ -241,6 +252,12 @@ func (b *Body) carried() (kg float64, light string) {
 func weigh(f finding.Finding, path string) finding.Finding {
 	f.Outcome, f.Figure, f.Limit = finding.Unknown, nil, nil
 	f.Says = said.Say("Not known: the weight of what is in it.")
-	f.Needs = []finding.Need{{Path: path + "/mass", Says: said.Say("the weight of what is in it"), Where: said.Say("Weigh it, or look at its plate.")}}
+	f.Needs = []finding.Need{
+		{
+			Path:  path + "/mass",
+			Says:  said.Say("the weight of what is in it"),
+			Where: said.Say("Weigh it, or look at its plate."),
+		},
+	}
 	return f
 }

@@ -48,10 +48,14 @@ func (b *Body) lift() (finding.Finding, bool) {
 	switch {
 	case force < 0:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = append(f.Says, said.Say(" What helps lifts it by itself: weaker, or it does not stay down as a ramp.")...)
+		f.Says = append(
+			f.Says,
+			said.Say(" What helps lifts it by itself: weaker, or it does not stay down as a ramp.")...)
 	case f.Outcome == finding.Fails:
-		f.Says = append(f.Says, said.Say(" A spring or gas struts of % at a third of its height, a winch, or two people.",
-			said.Of(quantity.KindForce, math.Ceil((kg*quantity.Gravity*h/2-oneLifts*h)/(h/3)/10)*10))...)
+		f.Says = append(
+			f.Says,
+			said.Say(" A spring or gas struts of % at a third of its height, a winch, or two people.",
+				said.Of(quantity.KindForce, math.Ceil((kg*quantity.Gravity*h/2-oneLifts*h)/(h/3)/10)*10))...)
 	}
 	return f, true
 }
@@ -65,9 +69,17 @@ func (b *Body) ramp() (finding.Finding, bool) {
 		return f, false
 	}
 	if b.bar == nil || b.b.Stiles < 2 {
-		return b.need(f, "stiles", "how many stiles run up the door, and of what", "Count what runs from its hinge to its edge."), true
+		return b.need(
+			f,
+			"stiles",
+			"how many stiles run up the door, and of what",
+			"Count what runs from its hinge to its edge.",
+		), true
 	}
-	bears := b.of.Working() * 2 * math.Min(b.bar.Wy, b.bar.Wz) * 4 / (dynamic * quantity.Gravity * float64(b.b.High))
+	bears := b.of.Working() * 2 * math.Min(
+		b.bar.Wy,
+		b.bar.Wz,
+	) * 4 / (dynamic * quantity.Gravity * float64(b.b.High))
 	heaviest := 0.0
 	for i := range b.r.Items {
 		it := &b.r.Items[i]
@@ -76,7 +88,10 @@ func (b *Body) ramp() (finding.Finding, bool) {
 		}
 	}
 	f.Figure, f.Limit = finding.Exactly(quantity.KindMass, heaviest), finding.Exactly(quantity.KindMass, bears)
-	f.Says = said.Say("Two stiles bear an axle of %, the wheels over them, the door's edge on firm ground.", said.Mass(bears))
+	f.Says = said.Say(
+		"Two stiles bear an axle of %, the wheels over them, the door's edge on firm ground.",
+		said.Mass(bears),
+	)
 	if heaviest > 0 {
 		f.AtMost(quantity.KindMass, heaviest, bears)
 		f.Says = append(f.Says, said.Say(" The heaviest that rolls here presses with %.", said.Mass(heaviest))...)

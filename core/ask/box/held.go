@@ -45,8 +45,11 @@ func (b *Body) held() (finding.Finding, bool) {
 	share := math.Hypot(shear/(grade.ShearOf(d)/boltWorks), pull/(grade.TensionOf(d)/boltWorks))
 	f.Source = &norms.BoltSource
 	f.AtMost(quantity.KindShare, share, 1)
-	f.Says = said.Say("Its bolts are used to % by full braking and a gale on its side, with % in it that nothing else holds.",
-		said.Share(math.Round(share*100)/100), said.Mass(kg-b.mass.High))
+	f.Says = said.Say(
+		"Its bolts are used to % by full braking and a gale on its side, with % in it that nothing else holds.",
+		said.Share(math.Round(share*100)/100),
+		said.Mass(kg-b.mass.High),
+	)
 	switch {
 	case f.Outcome == finding.Fails:
 		f.Says = append(f.Says, said.Say(" More or thicker ones, with large washers.")...)
@@ -128,16 +131,24 @@ func (b *Body) out() (finding.Finding, bool) {
 	switch {
 	case room < 0:
 		f.Outcome = finding.Fails
-		f.Says = said.Say("It does not get out, "+best.Name+" as it fits best: % too large for "+where+".", said.Length(-room))
+		f.Says = said.Say(
+			"It does not get out, "+best.Name+" as it fits best: % too large for "+where+".",
+			said.Length(-room),
+		)
 		if parts := b.split(); parts > 1 {
-			f.Says = append(f.Says, said.Say(" Build it to come apart in % across its length, % each.", said.Count(parts),
-				said.Length(float64(b.b.Long)/float64(parts)))...)
+			f.Says = append(
+				f.Says,
+				said.Say(" Build it to come apart in % across its length, % each.", said.Count(parts),
+					said.Length(float64(b.b.Long)/float64(parts)))...)
 		} else {
 			f.Says = append(f.Says, said.Say(" Build it outside, or to be put together there.")...)
 		}
 	case room < fingers:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("It just gets out "+best.Name+", with % at "+where+": hands beside it do not.", said.Length(room))
+		f.Says = said.Say(
+			"It just gets out "+best.Name+", with % at "+where+": hands beside it do not.",
+			said.Length(room),
+		)
 	default:
 		f.Says = said.Say("It gets out "+best.Name+", with % at "+where+".", said.Length(room))
 	}
@@ -172,7 +183,9 @@ func (b *Body) carry() (finding.Finding, bool) {
 		f.Limit = finding.Exactly(quantity.KindCount, float64(b.b.Helpers))
 		if n > b.b.Helpers {
 			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-			f.Says = append(f.Says, said.Say(" There are %: in parts, or with a hoist.", said.Count(b.b.Helpers))...)
+			f.Says = append(
+				f.Says,
+				said.Say(" There are %: in parts, or with a hoist.", said.Count(b.b.Helpers))...)
 		}
 	}
 	return f, true

@@ -63,7 +63,10 @@ func (b *Body) Rack(way plan.Bracing) Racked {
 		var foot, top, low, in [2]int
 		for i, y := range [2]float64{-w / 2, w / 2} {
 			foot[i] = node(x, y, 0)
-			m.Supports = append(m.Supports, frame3d.Support{Node: foot[i], Held: [6]bool{true, true, true, false, false, true}}) // no spin
+			m.Supports = append(
+				m.Supports,
+				frame3d.Support{Node: foot[i], Held: [6]bool{true, true, true, false, false, true}},
+			) // no spin
 			top[i] = node(x, y, h)
 		}
 		if way == plan.BracedCorners {
@@ -172,7 +175,12 @@ func (b *Body) racking() (finding.Finding, bool) {
 	}
 	way := b.b.Braced
 	if way == plan.BracedSkin && b.skinShear() == 0 {
-		return b.need(f, "skinThick", "a skin of sheets that can brace it", "Plywood or metal sheets; boards brace nothing."), true
+		return b.need(
+			f,
+			"skinThick",
+			"a skin of sheets that can brace it",
+			"Plywood or metal sheets; boards brace nothing.",
+		), true
 	}
 	now := b.Rack(way)
 	better := b.Rack(plan.BracedDiagonals)
@@ -183,11 +191,17 @@ func (b *Body) racking() (finding.Finding, bool) {
 	switch {
 	case now.Falls:
 		f.Outcome = finding.Fails
-		f.Says = said.Say("Without a brace its hinged corners fall over like cards. A diagonal in each end, or a skin fixed all around.")
+		f.Says = said.Say(
+			"Without a brace its hinged corners fall over like cards. A diagonal in each end, or a skin fixed all around.",
+		)
 		return f, true
 	default:
 		f.AtMost(quantity.KindLength, now.Leans, leans*h)
-		f.Says = said.Say(corners(b.of.Weld)+"a storm and half a g push its top % aside, of % that it may lean", said.Length(atLeast(now.Leans)), said.Length(leans*h))
+		f.Says = said.Say(
+			corners(b.of.Weld)+"a storm and half a g push its top % aside, of % that it may lean",
+			said.Length(atLeast(now.Leans)),
+			said.Length(leans*h),
+		)
 		if now.Stress > b.of.Working() {
 			f.Outcome = finding.Fails
 			f.Says = append(f.Says, said.Say("; its sticks bear %, more than the % that they are used to",
@@ -200,7 +214,9 @@ func (b *Body) racking() (finding.Finding, bool) {
 	}
 	if s := b.skinShear(); way != plan.BracedSkin && s > 0 && now.Leans > 0.001 {
 		if skin := b.Rack(plan.BracedSkin); !skin.Falls {
-			f.Says = append(f.Says, said.Say(" With its skin fixed all around %.", said.Length(atLeast(skin.Leans)))...)
+			f.Says = append(
+				f.Says,
+				said.Say(" With its skin fixed all around %.", said.Length(atLeast(skin.Leans)))...)
 		}
 	}
 	return f, true

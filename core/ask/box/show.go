@@ -57,7 +57,12 @@ func Show(r *rig.Rig) (out []Shown) {
 }
 
 func (b *Body) show() Shown {
-	s := Shown{ID: b.id, Name: said.Name(b.r.Plan.Parts[b.id].Name, "a body"), Pieces: []ShownPiece{}, Ways: []ShownWay{}}
+	s := Shown{
+		ID:     b.id,
+		Name:   said.Name(b.r.Plan.Parts[b.id].Name, "a body"),
+		Pieces: []ShownPiece{},
+		Ways:   []ShownWay{},
+	}
 	if b.mass.Nominal > 0 {
 		s.Mass = finding.Of(quantity.KindMass, b.mass)
 	}

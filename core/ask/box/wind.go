@@ -60,12 +60,21 @@ func (b *Body) wind() (finding.Finding, bool) {
 	}
 	f.Source = norms.Practice("a wall of 1.2 in the wind of gust and drive")
 	f.Figure, f.Limit = finding.Exactly(quantity.KindSpeed, moving), finding.Exactly(quantity.KindSpeed, gale)
-	f.Says = said.Say("Empty, a side gust of % lifts a wheel at %; standing it takes %.",
-		said.Of(quantity.KindSpeed, moving), said.Of(quantity.KindSpeed, driven), said.Of(quantity.KindSpeed, standing))
+	f.Says = said.Say(
+		"Empty, a side gust of % lifts a wheel at %; standing it takes %.",
+		said.Of(
+			quantity.KindSpeed,
+			moving,
+		),
+		said.Of(quantity.KindSpeed, driven),
+		said.Of(quantity.KindSpeed, standing),
+	)
 	switch {
 	case moving < strong:
 		f.Outcome = finding.Fails
-		f.Says = append(f.Says, said.Say(" Any windy bridge turns it over: lower, narrower skins, or a wider track.")...)
+		f.Says = append(
+			f.Says,
+			said.Say(" Any windy bridge turns it over: lower, narrower skins, or a wider track.")...)
 	case moving < gale:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = append(f.Says, said.Say(" In a gale leave it at home, or drive slowly.")...)

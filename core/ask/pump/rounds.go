@@ -29,10 +29,17 @@ func rounds(r *rig.Rig, p *plan.Pump, flow float64) (finding.Finding, bool) {
 	whole := each * float64(n)
 	pumping := whole / flow
 	f.Figure = finding.Exactly(quantity.KindCount, float64(fills))
-	f.Says = said.Say("% places take % l: % fills and % of pumping.", said.Count(n), count(whole/litre), said.Count(fills),
-		said.Of(quantity.KindTime, pumping))
+	f.Says = said.Say(
+		"% places take % l: % fills and % of pumping.",
+		said.Count(n),
+		count(whole/litre),
+		said.Count(fills),
+		said.Of(quantity.KindTime, pumping),
+	)
 	if p.Tap != nil {
-		f.Says = append(f.Says, said.Say(" At the tap a fill takes %.", said.Of(quantity.KindTime, m3/(*p.Tap*perMinute)))...)
+		f.Says = append(
+			f.Says,
+			said.Say(" At the tap a fill takes %.", said.Of(quantity.KindTime, m3/(*p.Tap*perMinute)))...)
 	}
 	return f, true
 }
@@ -65,7 +72,11 @@ func battery(r *rig.Rig, p *plan.Pump, flow float64) (finding.Finding, bool) {
 	low := old.Lasts(aged**w.Power.Capacity, *p.Amps, celsius) * 3600
 	f.Source = norms.Practice("Peukert's law; an old battery has 0.8 of its capacity")
 	f.Figure = &finding.Measure{Kind: quantity.KindTime, Value: high, Low: &low, High: &high}
-	f.Says = said.Say("The battery runs the pump % to %, old to new.", said.Of(quantity.KindTime, low), said.Of(quantity.KindTime, high))
+	f.Says = said.Say(
+		"The battery runs the pump % to %, old to new.",
+		said.Of(quantity.KindTime, low),
+		said.Of(quantity.KindTime, high),
+	)
 	m3, known := volume(r)
 	if !known || !(flow > 0) {
 		return f, true
@@ -75,11 +86,15 @@ func battery(r *rig.Rig, p *plan.Pump, flow float64) (finding.Finding, bool) {
 	switch {
 	case high < wants:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = append(f.Says, said.Say(" A tank takes %: it ends before. A larger battery, or a wider hose that takes less time.",
-			said.Of(quantity.KindTime, wants))...)
+		f.Says = append(
+			f.Says,
+			said.Say(" A tank takes %: it ends before. A larger battery, or a wider hose that takes less time.",
+				said.Of(quantity.KindTime, wants))...)
 	case low < wants:
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
-		f.Says = append(f.Says, said.Say(" A tank takes %: an old one ends before.", said.Of(quantity.KindTime, wants))...)
+		f.Says = append(
+			f.Says,
+			said.Say(" A tank takes %: an old one ends before.", said.Of(quantity.KindTime, wants))...)
 	default:
 		f.Says = append(f.Says, said.Say(" A tank takes %.", said.Of(quantity.KindTime, wants))...)
 	}

@@ -65,9 +65,17 @@ func stand(r *rig.Rig, it *rig.Item, t *plan.Tank) finding.Finding {
 	case t.Leg.Shape == "" || err != nil || !known:
 		return unknown(it.Path+"/tank/leg", "what a leg is of", "Its section with a caliper.")
 	case high < little:
-		return unknown(r.LayoutPath("/placements/"+it.ID+"/at/up"), "how high it stands over the deck", "From the deck to the tank's underside.")
+		return unknown(
+			r.LayoutPath("/placements/"+it.ID+"/at/up"),
+			"how high it stands over the deck",
+			"From the deck to the tank's underside.",
+		)
 	case it.Lot == nil || it.Lot.Contents == nil || it.Lot.Mass == nil:
-		return unknown(it.Path+"/tank/capacity", "what the full tank weighs", "Its volume is moulded into its wall.")
+		return unknown(
+			it.Path+"/tank/capacity",
+			"what the full tank weighs",
+			"Its volume is moulded into its wall.",
+		)
 	}
 	stock = stock.InTheSun()
 	kg := it.Lot.Contents.Full.High + it.Lot.Mass.High
@@ -95,7 +103,9 @@ func stand(r *rig.Rig, it *rig.Item, t *plan.Tank) finding.Finding {
 	case f.Outcome == finding.Fails:
 		f.Says = append(f.Says, said.Say(" Stronger legs, or more of them.")...)
 	default:
-		f.Says = append(f.Says, said.Say(" Straps hold the tank to the stand, and the stand to the frame, not to the floor.")...)
+		f.Says = append(
+			f.Says,
+			said.Say(" Straps hold the tank to the stand, and the stand to the frame, not to the floor.")...)
 	}
 	return f
 }

@@ -39,8 +39,11 @@ func (s *Setup) reach() (finding.Finding, bool) {
 	}
 	wants += turnsLeft * math.Pi * drum
 	f.AtMost(quantity.KindLength, wants, float64(*s.t.LineLong))
-	f.Says = said.Say("With the bed down the line spans %, the winch "+where+", three turns on its drum; it is % long.",
-		said.Length(wants), said.Length(*s.t.LineLong))
+	f.Says = said.Say(
+		"With the bed down the line spans %, the winch "+where+", three turns on its drum; it is % long.",
+		said.Length(wants),
+		said.Length(*s.t.LineLong),
+	)
 	if f.Outcome == finding.Fails {
 		f.Says = append(f.Says, said.Say(" A longer line, or a part less in the tackle.")...)
 	}
@@ -66,15 +69,19 @@ func (s *Setup) atHand() (finding.Finding, bool) {
 			said.Name(w.Name, "a winch"), said.Mass(drum), said.Mass(float64(*w.Lifts)*s.layer()))
 	case unsure:
 		f.Outcome = finding.Unknown
-		f.Says = said.Say("One of those at hand may do it: enter what it lifts, whether for lifting, and whether it holds by itself.")
+		f.Says = said.Say(
+			"One of those at hand may do it: enter what it lifts, whether for lifting, and whether it holds by itself.",
+		)
 		f.Needs = []finding.Need{{
 			Path: "/trailers/" + s.r.Scope.Trailer + "/tipping/atHand", Says: said.Say("what the winches at hand are rated for"),
 			Where: said.Say("On their plates."),
 		}}
 	default:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("None of those at hand lifts % on its last layer, is rated for lifting and holds by itself. A part more in the tackle, or a stronger one.",
-			said.Mass(drum))
+		f.Says = said.Say(
+			"None of those at hand lifts % on its last layer, is rated for lifting and holds by itself. A part more in the tackle, or a stronger one.",
+			said.Mass(drum),
+		)
 	}
 	return f, true
 }
@@ -142,10 +149,16 @@ func (s *Setup) spread() (finding.Finding, bool) {
 		return need(f, "/trailers/"+s.r.Scope.Trailer+"/tipping/gateHung", "how the tailgate is hung while it tips",
 			"At its top, at its bottom, or off."), true
 	case push <= spreadsLittle:
-		f.Says = said.Say("The sides' rear ends stand free; % press on the last metre of each, which stakes bear.", kg)
+		f.Says = said.Say(
+			"The sides' rear ends stand free; % press on the last metre of each, which stakes bear.",
+			kg,
+		)
 	default:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("With the tailgate down or off the sides' rear ends stand free, and % press on the last metre of each: they spread, and the gate does not close again. A bar or a chain over the tail.", kg)
+		f.Says = said.Say(
+			"With the tailgate down or off the sides' rear ends stand free, and % press on the last metre of each: they spread, and the gate does not close again. A bar or a chain over the tail.",
+			kg,
+		)
 	}
 	return f, true
 }

@@ -95,8 +95,11 @@ func (s *Setup) post(f finding.Finding, long float64) finding.Finding {
 		return f
 	}
 	f.AtMost(quantity.KindStress, worst, stock.Working())
-	f.Says = said.Say("The mast bears % at its foot, of the % that its material is used to; its weld or socket as much.",
-		said.Of(quantity.KindStress, worst), said.Of(quantity.KindStress, stock.Working()))
+	f.Says = said.Say(
+		"The mast bears % at its foot, of the % that its material is used to; its weld or socket as much.",
+		said.Of(quantity.KindStress, worst),
+		said.Of(quantity.KindStress, stock.Working()),
+	)
 	if f.Outcome == finding.Fails {
 		f.Says = append(f.Says, said.Say(" A larger section, two posts, or a stay to the front.")...)
 	}

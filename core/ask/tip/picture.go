@@ -223,7 +223,11 @@ type spotOf struct {
 func spots(t *plan.Tipping) []spotOf {
 	out := []spotOf{{"hinge", "hinge", &t.Hinge}, {"pick", "pick-up", &t.Pick}}
 	if t.Struts > 0 {
-		out = append(out, spotOf{"strutFoot", "strut’s foot", &t.StrutFoot}, spotOf{"strutPick", "strut’s head", &t.StrutPick})
+		out = append(
+			out,
+			spotOf{"strutFoot", "strut’s foot", &t.StrutFoot},
+			spotOf{"strutPick", "strut’s head", &t.StrutPick},
+		)
 	}
 	top, foot := spotOf{"top", "mast’s top", &t.Top}, spotOf{"foot", "mast’s foot", &t.Foot}
 	switch t.By {
@@ -236,7 +240,13 @@ func spots(t *plan.Tipping) []spotOf {
 		return append(out, foot)
 	case plan.TipByLever:
 		foot.name, top.name = "lever’s foot", "lever’s end"
-		return append(out, foot, top, spotOf{"knee", "cylinder’s head", &t.Knee}, spotOf{"drum", "cylinder’s foot", &t.Drum})
+		return append(
+			out,
+			foot,
+			top,
+			spotOf{"knee", "cylinder’s head", &t.Knee},
+			spotOf{"drum", "cylinder’s foot", &t.Drum},
+		)
 	}
 	return out
 }
@@ -253,7 +263,10 @@ func lines(f *tipping.State, t *plan.Tipping, p placer) (out []scene.Shape) {
 	foot, drum := vec(t.Foot), vec(t.Drum)
 	if t.Struts > 0 {
 		h := vec(t.Hinge)
-		r := tipping.Turned(tipping.Vec{X: float64(t.StrutPick.Back) - h.X, Z: float64(t.StrutPick.Up) - h.Z}, f.Angle)
+		r := tipping.Turned(
+			tipping.Vec{X: float64(t.StrutPick.Back) - h.X, Z: float64(t.StrutPick.Up) - h.Z},
+			f.Angle,
+		)
 		add("tip-ram", vec(t.StrutFoot), tipping.Vec{X: h.X + r.X, Z: h.Z + r.Z})
 	}
 	switch t.By {

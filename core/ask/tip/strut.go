@@ -17,7 +17,9 @@ func (s *Setup) strut() (finding.Finding, bool) {
 	if s.t.Struts < 1 {
 		return f, false
 	}
-	f.Source = norms.Practice("gas struts, 0.82 of their rating in frost, 1.07 in the sun, steeper by 1.2 to 1.4 when closed")
+	f.Source = norms.Practice(
+		"gas struts, 0.82 of their rating in frost, 1.07 in the sun, steeper by 1.2 to 1.4 when closed",
+	)
 	root := "/trailers/" + s.r.Scope.Trailer + "/tipping/"
 	switch {
 	case s.t.StrutPush == nil:
@@ -30,7 +32,11 @@ func (s *Setup) strut() (finding.Finding, bool) {
 	closed, open := float64(*s.t.StrutClosed), float64(*s.t.StrutOpen)
 	if closed >= open {
 		f.Outcome = finding.Fails
-		f.Says = said.Say("Closed a strut is % long and open %: one of the two is wrong.", said.Length(closed), said.Length(open))
+		f.Says = said.Say(
+			"Closed a strut is % long and open %: one of the two is wrong.",
+			said.Length(closed),
+			said.Length(open),
+		)
 		return f, true
 	}
 	st := &s.warm.Struts[0]
@@ -44,13 +50,19 @@ func (s *Setup) strut() (finding.Finding, bool) {
 	switch {
 	case short < closed-1e-6:
 		f.Outcome = finding.Fails
-		f.Says = said.Say("Its eyes come as near as %; closed a strut is % long. It would be crushed: move its foot away.",
-			said.Length(short), said.Length(closed))
+		f.Says = said.Say(
+			"Its eyes come as near as %; closed a strut is % long. It would be crushed: move its foot away.",
+			said.Length(short),
+			said.Length(closed),
+		)
 		return f, true
 	case long > open+1e-6:
 		f.Outcome = finding.Fails
-		f.Says = said.Say("Its eyes come % apart; open a strut is % long and is no stop for a bed. A longer one, or its head nearer to the hinge.",
-			said.Length(long), said.Length(open))
+		f.Says = said.Say(
+			"Its eyes come % apart; open a strut is % long and is no stop for a bed. A longer one, or its head nearer to the hinge.",
+			said.Length(long),
+			said.Length(open),
+		)
 		return f, true
 	}
 	bed := []tipping.Weight{{Kg: s.bed.Low, Centre: s.likely[0].Centre}}
@@ -60,16 +72,26 @@ func (s *Setup) strut() (finding.Finding, bool) {
 	if reach > 0 {
 		pull = math.Max(0, -up) / reach / tipping.Gravity
 	}
-	f.Figure, f.Limit = finding.Exactly(quantity.KindMass, pull), finding.Exactly(quantity.KindMass, handShort/tipping.Gravity)
+	f.Figure, f.Limit = finding.Exactly(
+		quantity.KindMass,
+		pull,
+	), finding.Exactly(
+		quantity.KindMass,
+		handShort/tipping.Gravity,
+	)
 	switch {
 	case pull > handShort/tipping.Gravity:
 		f.Outcome = finding.Fails
-		f.Says = said.Say("The empty bed takes % to be drawn down again: too strong struts. Weaker ones, or farther from the front.",
-			said.Mass(pull))
+		f.Says = said.Say(
+			"The empty bed takes % to be drawn down again: too strong struts. Weaker ones, or farther from the front.",
+			said.Mass(pull),
+		)
 	case down < 0:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("Warm struts raise the empty bed by themselves: as its latch opens it jumps up. Hold it down, stand aside; % draw it down again.",
-			said.Mass(pull))
+		f.Says = said.Say(
+			"Warm struts raise the empty bed by themselves: as its latch opens it jumps up. Hold it down, stand aside; % draw it down again.",
+			said.Mass(pull),
+		)
 	case through:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say("Near the bottom the struts push the bed down, not up. Move their foot lower.")

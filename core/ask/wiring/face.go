@@ -51,11 +51,17 @@ func (h *Harness) face(amps []PoleState) PlugFace {
 	}
 	out.View.Shapes = append([]scene.Shape{shell}, out.View.Shapes...)
 	out.View.Min, out.View.Max = scene.Point{low[0] - 0.1, low[1] - 0.1}, scene.Point{high[0] + 0.1, high[1] + 0.1}
-	out.Says = said.Say("The plug, in the order of its numbers, not of its places: go by the number that is moulded beside each contact, on the plug’s face and on its wire side.")
+	out.Says = said.Say(
+		"The plug, in the order of its numbers, not of its places: go by the number that is moulded beside each contact, on the plug’s face and on its wire side.",
+	)
 	if flat {
-		out.Says = said.Say("The plug from its front, its contacts in their row; from the wire side the row runs the other way. One contact stands bare: the earth.")
+		out.Says = said.Say(
+			"The plug from its front, its contacts in their row; from the wire side the row runs the other way. One contact stands bare: the earth.",
+		)
 		if kind != "flat-4" {
-			out.Says = said.Say("The plug from its front, its contacts in their row; from the wire side the row runs the other way. The numbers are moulded beside them.")
+			out.Says = said.Say(
+				"The plug from its front, its contacts in their row; from the wire side the row runs the other way. The numbers are moulded beside them.",
+			)
 		}
 	}
 	return out

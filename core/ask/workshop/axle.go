@@ -24,12 +24,22 @@ func offOf(a *plan.AxleTaped) float64 {
 func axle(r *rig.Rig, a *plan.AxleTaped) (out []finding.Finding) {
 	f := base(r, CodeAxle, "The axle's line", "axle/left")
 	if a.Left == nil || a.Right == nil || a.Apart == nil {
-		return append(out, need(r, f, "axle/left", "the lengths from the coupling to both spindles, and how far those places are apart",
-			"A wire hooked in the coupling's middle, to the same place of both spindles; without slack."))
+		return append(
+			out,
+			need(
+				r,
+				f,
+				"axle/left",
+				"the lengths from the coupling to both spindles, and how far those places are apart",
+				"A wire hooked in the coupling's middle, to the same place of both spindles; without slack.",
+			),
+		)
 	}
 	x, err := survey.NewAxle(float64(*a.Left), float64(*a.Right), float64(*a.Apart), offOf(a), doubtOf(a.Tape))
 	if err != nil {
-		f.Outcome, f.Says = finding.Fails, said.Say("These three lengths make no triangle. One of them is read or typed wrongly.")
+		f.Outcome, f.Says = finding.Fails, said.Say(
+			"These three lengths make no triangle. One of them is read or typed wrongly.",
+		)
 		if !errors.Is(err, survey.ErrShape) {
 			f.Says = said.Say("A length of the axle is no length. Type it anew.")
 		}
@@ -60,7 +70,10 @@ func yawed(r *rig.Rig, a *plan.AxleTaped, x *survey.Axle, f finding.Finding) fin
 		side = "right"
 	}
 	if tail <= doubt {
-		f.Says = said.Say("The axle stands square as far as the tape tells: its tail runs within % of the car's track.", said.Length(math.Max(0.001, high)))
+		f.Says = said.Say(
+			"The axle stands square as far as the tape tells: its tail runs within % of the car's track.",
+			said.Length(math.Max(0.001, high)),
+		)
 	} else {
 		f.Says = said.Say("The axle is off by %: the tail runs % to the "+side+" of the car's track, give or take %. A single axle does not scrub by that.",
 			said.Of(quantity.KindAngle, math.Abs(x.Yaw)), said.Length(tail), said.Length(math.Max(0.001, doubt)))
@@ -76,7 +89,9 @@ func yawed(r *rig.Rig, a *plan.AxleTaped, x *survey.Axle, f finding.Finding) fin
 		f.Says = append(f.Says, said.Say(" Tape with more care: % matter.", said.Length(tailMay))...)
 	}
 	if f.Outcome != finding.Holds && a.RailLeft == nil {
-		f.Says = append(f.Says, said.Say(" An axle that only sits aside looks the same: tape from both rails to the hubs.")...)
+		f.Says = append(
+			f.Says,
+			said.Say(" An axle that only sits aside looks the same: tape from both rails to the hubs.")...)
 	}
 	return f
 }
@@ -91,7 +106,10 @@ func shift(a *plan.AxleTaped, x *survey.Axle) said.Sentence {
 	if by < 0 {
 		hanger = "left"
 	}
-	says := said.Say(" Move the "+hanger+" hanger % to the rear, or half of it and the other forward.", said.Length(math.Abs(by)))
+	says := said.Say(
+		" Move the "+hanger+" hanger % to the rear, or half of it and the other forward.",
+		said.Length(math.Abs(by)),
+	)
 	if a.Slots != nil && math.Abs(by) > float64(*a.Slots) {
 		says = append(says, said.Say(" The slots give % alone: new holes, or plates.", said.Length(*a.Slots))...)
 	}
@@ -101,9 +119,17 @@ func shift(a *plan.AxleTaped, x *survey.Axle) said.Sentence {
 // tandem is how far two axles are out of parallel: each wheel slips by half of the angle.
 func tandem(r *rig.Rig, a *plan.AxleTaped, x *survey.Axle) finding.Finding {
 	f := base(r, CodeTandem, "Two axles, parallel", "axle/secondLeft")
-	y, err := survey.NewAxle(float64(*a.SecondLeft), float64(*a.SecondRight), float64(*a.Apart), offOf(a), doubtOf(a.Tape))
+	y, err := survey.NewAxle(
+		float64(*a.SecondLeft),
+		float64(*a.SecondRight),
+		float64(*a.Apart),
+		offOf(a),
+		doubtOf(a.Tape),
+	)
 	if err != nil {
-		f.Outcome, f.Says = finding.Fails, said.Say("The second axle's lengths make no triangle. One of them is read or typed wrongly.")
+		f.Outcome, f.Says = finding.Fails, said.Say(
+			"The second axle's lengths make no triangle. One of them is read or typed wrongly.",
+		)
 		return f
 	}
 	angle, doubt := math.Abs(x.Yaw-y.Yaw), 2*math.Hypot(x.YawDoubt, y.YawDoubt)
@@ -124,8 +150,13 @@ func toed(r *rig.Rig, a *plan.AxleTaped) finding.Finding {
 		way = "out"
 	}
 	doubt := 2 * doubtOf(a.Tape) * math.Sqrt2 / (2 * float64(*a.RimAcross))
-	return scrubbed(f, math.Abs(angle), doubt, said.Say("Each wheel is toed "+way+" by %", said.Of(quantity.KindAngle, math.Abs(angle))),
-		" A bent axle or spindle: to a workshop, not to the torch.")
+	return scrubbed(
+		f,
+		math.Abs(angle),
+		doubt,
+		said.Say("Each wheel is toed "+way+" by %", said.Of(quantity.KindAngle, math.Abs(angle))),
+		" A bent axle or spindle: to a workshop, not to the torch.",
+	)
 }
 
 // scrubbed holds a slip of every wheel against what a tyre bears; each wheel slips by angle.

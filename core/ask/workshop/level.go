@@ -36,7 +36,13 @@ func level(r *rig.Rig, l *plan.LevelRead) finding.Finding {
 	s, err := survey.NewLevel(stands, doubtOf(l.Doubt))
 	switch {
 	case errors.Is(err, survey.ErrFew):
-		return need(r, f, "level/stands", "heights at three stands that are not in a line", "At the four corners of the frame, best.")
+		return need(
+			r,
+			f,
+			"level/stands",
+			"heights at three stands that are not in a line",
+			"At the four corners of the frame, best.",
+		)
 	case err != nil:
 		f.Outcome, f.Says = finding.Fails, said.Say("A height is no height. Type it anew.")
 		return f
@@ -69,10 +75,20 @@ func level(r *rig.Rig, l *plan.LevelRead) finding.Finding {
 		f.Says = append(f.Says, said.Say(" No twist that can be read.")...)
 	case twist > may:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = append(f.Says, said.Say(" The four are % out of one plane: shim before anything is tacked; a frame that lies on them takes it on.",
-			said.Length(twist))...)
+		f.Says = append(
+			f.Says,
+			said.Say(
+				" The four are % out of one plane: shim before anything is tacked; a frame that lies on them takes it on.",
+				said.Length(twist),
+			)...)
 	default:
-		f.Says = append(f.Says, said.Say(" The four are % out of one plane, of % that matter.", said.Length(twist), said.Length(may))...)
+		f.Says = append(
+			f.Says,
+			said.Say(
+				" The four are % out of one plane, of % that matter.",
+				said.Length(twist),
+				said.Length(may),
+			)...)
 	}
 	return f
 }

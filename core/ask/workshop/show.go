@@ -48,7 +48,16 @@ func Show(r *rig.Rig) *Drawn {
 			v := levelView(stands, s)
 			for i, id := range ids {
 				at := stands[i].At
-				v.Shapes = append(v.Shapes, scene.Label("mark", "middle", at.Y, at.X+0.16, said.Say("%", said.Name(t.Level.Stands[id].Name, "a stand"))))
+				v.Shapes = append(
+					v.Shapes,
+					scene.Label(
+						"mark",
+						"middle",
+						at.Y,
+						at.X+0.16,
+						said.Say("%", said.Name(t.Level.Stands[id].Name, "a stand")),
+					),
+				)
 			}
 			out.Level = v
 		}
@@ -101,7 +110,14 @@ func squareView(s *survey.Square) *scene.View {
 	is[2].Y += off * k
 	is[3].Y += off * k
 	v := &scene.View{ID: "square", Title: said.Say("The corners from above"), Shapes: []scene.Shape{
-		line("ground", rect[0], rect[1], rect[2], rect[3], rect[0]), line("drawbar", is[0], is[1], is[2], is[3], is[0]),
+		line(
+			"ground",
+			rect[0],
+			rect[1],
+			rect[2],
+			rect[3],
+			rect[0],
+		), line("drawbar", is[0], is[1], is[2], is[3], is[0]),
 	}}
 	if off != 0 {
 		corner := 2
@@ -109,7 +125,16 @@ func squareView(s *survey.Square) *scene.View {
 			corner = 3
 		}
 		v.Shapes = append(v.Shapes, arrow(is[corner], rect[corner])...)
-		v.Shapes = append(v.Shapes, scene.Label("mark", "middle", (is[corner].Y+rect[corner].Y)/2, s.Length+0.2, said.Say("%", said.Length(math.Abs(s.Skew)))))
+		v.Shapes = append(
+			v.Shapes,
+			scene.Label(
+				"mark",
+				"middle",
+				(is[corner].Y+rect[corner].Y)/2,
+				s.Length+0.2,
+				said.Say("%", said.Length(math.Abs(s.Skew))),
+			),
+		)
 	}
 	m := 0.2 + 0.1*w
 	v.Min, v.Max = scene.Point{-m, -0.15}, scene.Point{w + m, s.Length + 0.3}
@@ -118,7 +143,11 @@ func squareView(s *survey.Square) *scene.View {
 
 // levelView is the stands with their shims.
 func levelView(stands []survey.Stand, s *survey.Level) *scene.View {
-	v := &scene.View{ID: "level", Title: said.Say("The stands from above, with the shim for each"), Shapes: []scene.Shape{}}
+	v := &scene.View{
+		ID:     "level",
+		Title:  said.Say("The stands from above, with the shim for each"),
+		Shapes: []scene.Shape{},
+	}
 	v.Min, v.Max = scene.Point{math.Inf(1), math.Inf(1)}, scene.Point{math.Inf(-1), math.Inf(-1)}
 	round := make([]survey.Vec, 0, len(stands)+1)
 	for _, st := range stands {
@@ -161,7 +190,10 @@ func axleView(r *rig.Rig) *scene.View {
 	}}
 	for _, p := range [2]survey.Vec{left, right} {
 		d := survey.Vec{X: 0.25 * cs, Y: 0.25 * sn}
-		v.Shapes = append(v.Shapes, line("push", survey.Vec{X: p.X - d.X, Y: p.Y + d.Y}, survey.Vec{X: p.X + d.X, Y: p.Y - d.Y}))
+		v.Shapes = append(
+			v.Shapes,
+			line("push", survey.Vec{X: p.X - d.X, Y: p.Y + d.Y}, survey.Vec{X: p.X + d.X, Y: p.Y - d.Y}),
+		)
 	}
 	if yaw != 0 {
 		ahead := right

@@ -104,15 +104,29 @@ func square(r *rig.Rig, q *plan.SquareTaped) (out []finding.Finding) {
 	s, err := survey.NewSquare(tapedOf(q), doubtOf(q.Tape))
 	switch {
 	case errors.Is(err, survey.ErrFew):
-		f = need(r, f, "square", "five of the six lengths", "Four sides and a diagonal at least; both diagonals are better.")
+		f = need(
+			r,
+			f,
+			"square",
+			"five of the six lengths",
+			"Four sides and a diagonal at least; both diagonals are better.",
+		)
 	case err != nil:
 		f.Outcome = finding.Fails
 		f.Says = said.Say("No four corners have these lengths. One of them is read or typed wrongly.")
 	case s.Misfit > misfits:
 		f.Outcome = finding.Unknown
-		f.Says = said.Say("The six lengths do not go together: they are off by % times what the tape may be. Tape the diagonals and the longest side again; a twisted frame is not the reason.",
-			said.Of(quantity.KindCount, math.Round(s.Misfit)))
-		f.Needs = []finding.Need{{Path: f.Subject, Says: said.Say("lengths that go together"), Where: said.Say("Tape them anew, the hook on the same edge.")}}
+		f.Says = said.Say(
+			"The six lengths do not go together: they are off by % times what the tape may be. Tape the diagonals and the longest side again; a twisted frame is not the reason.",
+			said.Of(quantity.KindCount, math.Round(s.Misfit)),
+		)
+		f.Needs = []finding.Need{
+			{
+				Path:  f.Subject,
+				Says:  said.Say("lengths that go together"),
+				Where: said.Say("Tape them anew, the hook on the same edge."),
+			},
+		}
 	default:
 		f = pushed(f, s)
 	}
@@ -142,14 +156,18 @@ func pushed(f finding.Finding, s *survey.Square) finding.Finding {
 			said.Length(diagonal(s)), said.Length(skew))
 	}
 	if math.Abs(s.Taper) > 2*s.TaperDoubt+0.001 {
-		f.Says = append(f.Says, said.Say(" It is a taper besides: the rear is "+wider(s.Taper)+" by %; pushing does not mend that.",
-			said.Length(math.Abs(s.Taper)))...)
+		f.Says = append(
+			f.Says,
+			said.Say(" It is a taper besides: the rear is "+wider(s.Taper)+" by %; pushing does not mend that.",
+				said.Length(math.Abs(s.Taper)))...)
 	}
 	switch {
 	case low > limit:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = append(f.Says, said.Say(" An axle that hangs on these rails is turned by %; deck boards show it as a wedge.",
-			said.Of(quantity.KindAngle, math.Atan2(skew, s.Length)))...)
+		f.Says = append(
+			f.Says,
+			said.Say(" An axle that hangs on these rails is turned by %; deck boards show it as a wedge.",
+				said.Of(quantity.KindAngle, math.Atan2(skew, s.Length)))...)
 	case high > limit:
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 		f.Says = append(f.Says, said.Say(" It matters from % on: tape with more care.", said.Length(limit))...)
@@ -177,11 +195,22 @@ func triangle(r *rig.Rig, q *plan.SquareTaped) finding.Finding {
 	a, b, c := float64(*q.LegA), float64(*q.LegB), float64(*q.Across)
 	off, ok := survey.OffSquare(a, b, c)
 	if !ok {
-		f.Outcome, f.Says = finding.Fails, said.Say("Legs of % and % and % across make no triangle.", said.Length(a), said.Length(b), said.Length(c))
+		f.Outcome, f.Says = finding.Fails, said.Say(
+			"Legs of % and % and % across make no triangle.",
+			said.Length(a),
+			said.Length(b),
+			said.Length(c),
+		)
 		return f
 	}
 	per := math.Tan(math.Abs(off)) // m a metre
-	f.Figure, f.Limit = finding.Exactly(quantity.KindAngle, math.Abs(off)), finding.Exactly(quantity.KindAngle, math.Atan(skewOften))
+	f.Figure, f.Limit = finding.Exactly(
+		quantity.KindAngle,
+		math.Abs(off),
+	), finding.Exactly(
+		quantity.KindAngle,
+		math.Atan(skewOften),
+	)
 	way := "open"
 	if off < 0 {
 		way = "closed"

@@ -150,11 +150,25 @@ func Order(r *rig.Rig) *Work {
 		out.Hours[0], out.Hours[1] = out.Hours[0]+s.Minutes[0]/60, out.Hours[1]+s.Minutes[1]/60
 		out.Steps = append(out.Steps, s)
 	}
-	out.Says = said.Say("% steps, % to go; % to % of work, turned over % times.", said.Count(len(out.Steps)), said.Count(out.Left),
-		said.Of(quantity.KindTime, out.Hours[0]*3600), said.Of(quantity.KindTime, out.Hours[1]*3600), said.Count(turns))
+	out.Says = said.Say(
+		"% steps, % to go; % to % of work, turned over % times.",
+		said.Count(len(out.Steps)),
+		said.Count(out.Left),
+		said.Of(
+			quantity.KindTime,
+			out.Hours[0]*3600,
+		),
+		said.Of(quantity.KindTime, out.Hours[1]*3600),
+		said.Count(turns),
+	)
 	if turns == 0 {
-		out.Says = said.Say("% steps, % to go; % to % of work. Nothing is turned over.", said.Count(len(out.Steps)), said.Count(out.Left),
-			said.Of(quantity.KindTime, out.Hours[0]*3600), said.Of(quantity.KindTime, out.Hours[1]*3600))
+		out.Says = said.Say(
+			"% steps, % to go; % to % of work. Nothing is turned over.",
+			said.Count(len(out.Steps)),
+			said.Count(out.Left),
+			said.Of(quantity.KindTime, out.Hours[0]*3600),
+			said.Of(quantity.KindTime, out.Hours[1]*3600),
+		)
 	}
 	return out
 }
@@ -193,37 +207,184 @@ func frameSteps(l *list) {
 	some := float64(max(4, n))
 	switch l.from {
 	case plan.FromKit:
-		l.add(WorkStep{ID: "check-in", Says: said.Say("Lay out all parts, count them, try every bolt in its hole."), Minutes: [2]float64{30, 90},
-			Why: "A missing or undrilled rail is found now, not under the half-built thing."})
-		l.add(WorkStep{ID: "fit", Says: said.Say("Bolt the frame together, nuts finger-tight."), Tool: "spanners", Side: "down", after: l.last("check-in"),
-			Minutes: [2]float64{10 * some, 20 * some}, Why: "Tight bolts cannot be squared any more; upside down the axle goes on without lifting."})
-		l.add(WorkStep{ID: "square", Says: said.Say("Square it: both diagonals alike."), after: l.last("fit"), gate: CodeSquare, Minutes: [2]float64{15, 40},
-			Tool: "tape", Why: "The axle hangs on these rails and follows them."})
-		l.add(WorkStep{ID: "tighten", Says: said.Say("Tighten the frame from the middle outward, in two rounds."), Tool: "spanners", Side: "down", after: l.last("square"),
-			Minutes: [2]float64{4 * some, 8 * some}, Torque: frameTorque(l.r), Why: "Each bolt pulls its neighbours loose a little: the second round finds that."})
+		l.add(
+			WorkStep{
+				ID:      "check-in",
+				Says:    said.Say("Lay out all parts, count them, try every bolt in its hole."),
+				Minutes: [2]float64{30, 90},
+				Why:     "A missing or undrilled rail is found now, not under the half-built thing.",
+			},
+		)
+		l.add(
+			WorkStep{
+				ID:    "fit",
+				Says:  said.Say("Bolt the frame together, nuts finger-tight."),
+				Tool:  "spanners",
+				Side:  "down",
+				after: l.last("check-in"),
+				Minutes: [2]float64{
+					10 * some,
+					20 * some,
+				},
+				Why: "Tight bolts cannot be squared any more; upside down the axle goes on without lifting.",
+			},
+		)
+		l.add(
+			WorkStep{
+				ID:      "square",
+				Says:    said.Say("Square it: both diagonals alike."),
+				after:   l.last("fit"),
+				gate:    CodeSquare,
+				Minutes: [2]float64{15, 40},
+				Tool:    "tape",
+				Why:     "The axle hangs on these rails and follows them.",
+			},
+		)
+		l.add(
+			WorkStep{
+				ID:    "tighten",
+				Says:  said.Say("Tighten the frame from the middle outward, in two rounds."),
+				Tool:  "spanners",
+				Side:  "down",
+				after: l.last("square"),
+				Minutes: [2]float64{
+					4 * some,
+					8 * some,
+				},
+				Torque: frameTorque(l.r),
+				Why:    "Each bolt pulls its neighbours loose a little: the second round finds that.",
+			},
+		)
 	case plan.FromBars:
-		l.add(WorkStep{ID: "cut", Says: said.Say("Cut % members by the cut list, deburr, mark each.", members), Tool: "saw", Minutes: [2]float64{8 * some, 18 * some},
-			Why: "All of one length at one setting of the saw.", Hazard: "Goggles and ears; zinc or paint ground off where it is welded."})
-		l.add(WorkStep{ID: "stands", Says: said.Say("Stands level, a straight edge as datum."), gate: CodeLevel, Minutes: [2]float64{20, 60}, Tool: "level",
-			Why: "What is welded on twisted stands stays twisted."})
-		l.add(WorkStep{ID: "tack", Says: said.Say("Lay out and tack every joint, opposite corners in turn."), Side: "up", Tool: "welder", after: l.last("cut", "stands"),
-			Minutes: [2]float64{6 * some, 15 * some}, Why: "A tack can still be broken; a seam cannot.", Hazard: fire})
-		l.add(WorkStep{ID: "square", Says: said.Say("Square it again: both diagonals alike."), after: l.last("tack"), gate: CodeSquare, Minutes: [2]float64{15, 40},
-			Tool: "tape", Why: "Tacks pull; the seams would fix what they pulled."})
-		l.add(WorkStep{ID: "weld-up", Says: said.Say("Weld what is reached from above, far apart and in opposite pairs."), Side: "up", Tool: "welder", after: l.last("square"),
-			Minutes: [2]float64{10 * some, 25 * some}, Why: "Heat and pull balance about the middle.", Hazard: fire})
-		l.add(WorkStep{ID: "weld-down", Says: said.Say("Weld the undersides in the same order."), Side: "down", Tool: "welder", after: l.last("weld-up"),
-			Minutes: [2]float64{8 * some, 20 * some}, Why: "The other side pulls it straight again.", Hazard: fire})
-		l.add(WorkStep{ID: "welds", Says: said.Say("Have the welds of drawbar, hangers and cross members looked at by a competent welder."), after: l.last("weld-down"),
-			Minutes: [2]float64{20, 60}, Why: "Before paint: a crack shows on bare metal alone."})
+		l.add(
+			WorkStep{
+				ID:      "cut",
+				Says:    said.Say("Cut % members by the cut list, deburr, mark each.", members),
+				Tool:    "saw",
+				Minutes: [2]float64{8 * some, 18 * some},
+				Why:     "All of one length at one setting of the saw.",
+				Hazard:  "Goggles and ears; zinc or paint ground off where it is welded.",
+			},
+		)
+		l.add(
+			WorkStep{
+				ID:      "stands",
+				Says:    said.Say("Stands level, a straight edge as datum."),
+				gate:    CodeLevel,
+				Minutes: [2]float64{20, 60},
+				Tool:    "level",
+				Why:     "What is welded on twisted stands stays twisted.",
+			},
+		)
+		l.add(
+			WorkStep{
+				ID:    "tack",
+				Says:  said.Say("Lay out and tack every joint, opposite corners in turn."),
+				Side:  "up",
+				Tool:  "welder",
+				after: l.last("cut", "stands"),
+				Minutes: [2]float64{
+					6 * some,
+					15 * some,
+				},
+				Why:    "A tack can still be broken; a seam cannot.",
+				Hazard: fire,
+			},
+		)
+		l.add(
+			WorkStep{
+				ID:      "square",
+				Says:    said.Say("Square it again: both diagonals alike."),
+				after:   l.last("tack"),
+				gate:    CodeSquare,
+				Minutes: [2]float64{15, 40},
+				Tool:    "tape",
+				Why:     "Tacks pull; the seams would fix what they pulled.",
+			},
+		)
+		l.add(
+			WorkStep{
+				ID:    "weld-up",
+				Says:  said.Say("Weld what is reached from above, far apart and in opposite pairs."),
+				Side:  "up",
+				Tool:  "welder",
+				after: l.last("square"),
+				Minutes: [2]float64{
+					10 * some,
+					25 * some,
+				},
+				Why:    "Heat and pull balance about the middle.",
+				Hazard: fire,
+			},
+		)
+		l.add(
+			WorkStep{
+				ID:    "weld-down",
+				Says:  said.Say("Weld the undersides in the same order."),
+				Side:  "down",
+				Tool:  "welder",
+				after: l.last("weld-up"),
+				Minutes: [2]float64{
+					8 * some,
+					20 * some,
+				},
+				Why:    "The other side pulls it straight again.",
+				Hazard: fire,
+			},
+		)
+		l.add(
+			WorkStep{
+				ID: "welds",
+				Says: said.Say(
+					"Have the welds of drawbar, hangers and cross members looked at by a competent welder.",
+				),
+				after:   l.last("weld-down"),
+				Minutes: [2]float64{20, 60},
+				Why:     "Before paint: a crack shows on bare metal alone.",
+			},
+		)
 	case plan.FromCamper:
-		l.add(WorkStep{ID: "strip", Says: said.Say("Strip it to the frame; keep lamps, plates and papers."), Tool: "spanners", Minutes: [2]float64{300, 900},
-			Why: "What is on it hides the rust.", Hazard: "Gloves and mask: glass wool, screws, mice. Gas and mains off and out first."})
-		l.add(WorkStep{ID: "rust", Says: said.Say("Knock along rails, drawbar, hangers and axle with a hammer; scrape what sounds dull."), after: l.last("strip"),
-			Minutes: [2]float64{40, 120}, Why: "A rotten rail ends the whole plan here and cheaply."})
-		l.add(WorkStep{ID: "weigh", Says: said.Say("Weigh the stripped frame."), after: l.last("strip"), Minutes: [2]float64{20, 60}, Why: "The payload is reckoned from this figure."})
-		l.add(WorkStep{ID: "square", Says: said.Say("Tape sides and diagonals of what is there."), after: l.last("rust"), gate: CodeSquare, Minutes: [2]float64{15, 40}, Tool: "tape",
-			Why: "An old knock shows here before the deck does."})
+		l.add(
+			WorkStep{
+				ID:      "strip",
+				Says:    said.Say("Strip it to the frame; keep lamps, plates and papers."),
+				Tool:    "spanners",
+				Minutes: [2]float64{300, 900},
+				Why:     "What is on it hides the rust.",
+				Hazard:  "Gloves and mask: glass wool, screws, mice. Gas and mains off and out first.",
+			},
+		)
+		l.add(
+			WorkStep{
+				ID: "rust",
+				Says: said.Say(
+					"Knock along rails, drawbar, hangers and axle with a hammer; scrape what sounds dull.",
+				),
+				after:   l.last("strip"),
+				Minutes: [2]float64{40, 120},
+				Why:     "A rotten rail ends the whole plan here and cheaply.",
+			},
+		)
+		l.add(
+			WorkStep{
+				ID:      "weigh",
+				Says:    said.Say("Weigh the stripped frame."),
+				after:   l.last("strip"),
+				Minutes: [2]float64{20, 60},
+				Why:     "The payload is reckoned from this figure.",
+			},
+		)
+		l.add(
+			WorkStep{
+				ID:      "square",
+				Says:    said.Say("Tape sides and diagonals of what is there."),
+				after:   l.last("rust"),
+				gate:    CodeSquare,
+				Minutes: [2]float64{15, 40},
+				Tool:    "tape",
+				Why:     "An old knock shows here before the deck does.",
+			},
+		)
 	}
 }
 
@@ -258,26 +419,91 @@ func gearSteps(l *list) {
 	t := l.r.Trailer
 	ends := l.frameEnd()
 	if l.from != plan.FromCamper {
-		l.add(WorkStep{ID: "paint-hidden", Says: said.Say("Paint the faces that axle, deck and plates will hide."), after: ends, Tool: "brush",
-			Minutes: [2]float64{40, 120}, Why: "Rust begins where no brush comes later.", Hazard: "Air; no flame; skin covered."})
+		l.add(
+			WorkStep{
+				ID:    "paint-hidden",
+				Says:  said.Say("Paint the faces that axle, deck and plates will hide."),
+				after: ends,
+				Tool:  "brush",
+				Minutes: [2]float64{
+					40,
+					120,
+				},
+				Why:    "Rust begins where no brush comes later.",
+				Hazard: "Air; no flame; skin covered.",
+			},
+		)
 	}
 	rubber := ""
 	if t.Suspension == plan.SpringsTorsion {
 		rubber = "No weld near the rubber: bolts alone."
 	}
-	l.add(WorkStep{ID: "axle", Says: said.Say("Bolt the axle on, nuts finger-tight."), Side: "down", Tool: "spanners", after: append(l.last("paint-hidden"), ends...),
-		Minutes: [2]float64{30, 90}, Why: "Upside down nobody lies under it.", Hazard: rubber})
-	l.add(WorkStep{ID: "align", Says: said.Say("Align it from the coupling to both spindles."), Tool: "tape", after: l.last("axle"), gate: CodeAxle, Minutes: [2]float64{20, 60},
-		Why: "A few millimetres wear out tyres or make it run askew."})
-	l.add(WorkStep{ID: "axle-tight", Says: said.Say("Tighten the axle’s bolts in turn; spring eyes so that they still turn."), Side: "down", Tool: "spanners", after: l.last("align"),
-		Minutes: [2]float64{15, 40}, Why: "Eyes that are clamped break the spring."})
-	l.add(WorkStep{ID: "wheels", Says: said.Say("Wheels on, nuts by the axle’s plate, crosswise; again after 50 km."), after: l.last("axle-tight"), Tool: "wrench",
-		Minutes: [2]float64{15, 30}, Why: "On its wheels it is moved before it grows heavy."})
-	l.add(WorkStep{ID: "coupling", Says: said.Say("Bolt the coupling on with its own bolts and locking nuts."), after: ends, Tool: "spanners",
-		Minutes: [2]float64{20, 45}, Why: "Its maker’s bolts and moment are part of its rating."})
+	l.add(
+		WorkStep{
+			ID:      "axle",
+			Says:    said.Say("Bolt the axle on, nuts finger-tight."),
+			Side:    "down",
+			Tool:    "spanners",
+			after:   append(l.last("paint-hidden"), ends...),
+			Minutes: [2]float64{30, 90},
+			Why:     "Upside down nobody lies under it.",
+			Hazard:  rubber,
+		},
+	)
+	l.add(
+		WorkStep{
+			ID:      "align",
+			Says:    said.Say("Align it from the coupling to both spindles."),
+			Tool:    "tape",
+			after:   l.last("axle"),
+			gate:    CodeAxle,
+			Minutes: [2]float64{20, 60},
+			Why:     "A few millimetres wear out tyres or make it run askew.",
+		},
+	)
+	l.add(
+		WorkStep{
+			ID:      "axle-tight",
+			Says:    said.Say("Tighten the axle’s bolts in turn; spring eyes so that they still turn."),
+			Side:    "down",
+			Tool:    "spanners",
+			after:   l.last("align"),
+			Minutes: [2]float64{15, 40},
+			Why:     "Eyes that are clamped break the spring.",
+		},
+	)
+	l.add(
+		WorkStep{
+			ID:      "wheels",
+			Says:    said.Say("Wheels on, nuts by the axle’s plate, crosswise; again after 50 km."),
+			after:   l.last("axle-tight"),
+			Tool:    "wrench",
+			Minutes: [2]float64{15, 30},
+			Why:     "On its wheels it is moved before it grows heavy.",
+		},
+	)
+	l.add(
+		WorkStep{
+			ID:      "coupling",
+			Says:    said.Say("Bolt the coupling on with its own bolts and locking nuts."),
+			after:   ends,
+			Tool:    "spanners",
+			Minutes: [2]float64{20, 45},
+			Why:     "Its maker’s bolts and moment are part of its rating.",
+		},
+	)
 	if t.Brakes != "" && t.Brakes != plan.BrakesNone {
-		l.add(WorkStep{ID: "brakes", Says: said.Say("Brakes: rods or wires, adjust at the wheels first, then at the rod."), Side: "down", after: l.last("axle-tight", "coupling"),
-			Tool: "spanners", Minutes: [2]float64{60, 150}, Why: "The other way round they drag."})
+		l.add(
+			WorkStep{
+				ID:      "brakes",
+				Says:    said.Say("Brakes: rods or wires, adjust at the wheels first, then at the rod."),
+				Side:    "down",
+				after:   l.last("axle-tight", "coupling"),
+				Tool:    "spanners",
+				Minutes: [2]float64{60, 150},
+				Why:     "The other way round they drag.",
+			},
+		)
 	}
 }
 
@@ -288,16 +514,55 @@ func wiringSteps(l *list) {
 		return
 	}
 	after := append(l.last("paint-hidden", "strip"), l.frameEnd()...)
-	l.add(WorkStep{ID: "cable", Says: said.Say("Run the cable along the frame, grommets where it enters, slack at the plug."), Side: "down", Tool: "pliers", after: after,
-		Minutes: [2]float64{60, 150}, Why: "Under the floor nobody reaches it later."})
-	l.add(WorkStep{ID: "lamps", Says: said.Say("% lamps on, joints sealed, earths on bare metal and greased.", said.Count(len(w.Lamps))), after: l.last("cable"), Tool: "pliers",
-		Minutes: [2]float64{15 * float64(len(w.Lamps)), 30 * float64(len(w.Lamps))}, Why: "Every second fault is an earth through paint."})
+	l.add(
+		WorkStep{
+			ID:      "cable",
+			Says:    said.Say("Run the cable along the frame, grommets where it enters, slack at the plug."),
+			Side:    "down",
+			Tool:    "pliers",
+			after:   after,
+			Minutes: [2]float64{60, 150},
+			Why:     "Under the floor nobody reaches it later.",
+		},
+	)
+	l.add(
+		WorkStep{
+			ID: "lamps",
+			Says: said.Say(
+				"% lamps on, joints sealed, earths on bare metal and greased.",
+				said.Count(len(w.Lamps)),
+			),
+			after: l.last("cable"),
+			Tool:  "pliers",
+			Minutes: [2]float64{
+				15 * float64(len(w.Lamps)),
+				30 * float64(len(w.Lamps)),
+			},
+			Why: "Every second fault is an earth through paint.",
+		},
+	)
 	if w.FoldAt != nil {
-		l.add(WorkStep{ID: "fold", Says: said.Say("Fold it once and look at the cable; then the ties."), after: l.last("cable"), Minutes: [2]float64{10, 20},
-			Why: "A cable that is tied too short tears at the first fold.", Hazard: "Fingers out of the hinge; two hold it."})
+		l.add(
+			WorkStep{
+				ID:      "fold",
+				Says:    said.Say("Fold it once and look at the cable; then the ties."),
+				after:   l.last("cable"),
+				Minutes: [2]float64{10, 20},
+				Why:     "A cable that is tied too short tears at the first fold.",
+				Hazard:  "Fingers out of the hinge; two hold it.",
+			},
+		)
 	}
-	l.add(WorkStep{ID: "test-lamps", Says: said.Say("Test every lamp at the plug before the floor goes on."), after: l.last("lamps", "fold"), Tool: "meter", Minutes: [2]float64{15, 30},
-		Why: "A fault is found in minutes now."})
+	l.add(
+		WorkStep{
+			ID:      "test-lamps",
+			Says:    said.Say("Test every lamp at the plug before the floor goes on."),
+			after:   l.last("lamps", "fold"),
+			Tool:    "meter",
+			Minutes: [2]float64{15, 30},
+			Why:     "A fault is found in minutes now.",
+		},
+	)
 }
 
 // deckSteps are the floor.
@@ -305,29 +570,80 @@ func deckSteps(l *list) {
 	if l.r.Trailer.Decking == nil {
 		return
 	}
-	l.add(WorkStep{ID: "deck-cut", Says: said.Say("Cut boards or sheets, paint or oil their edges and undersides, let them dry."), Tool: "saw", Minutes: [2]float64{60, 150},
-		Why: "A cut end drinks; underneath no brush comes any more.", Hazard: "Goggles; dust of treated wood is poison: mask."})
-	l.add(WorkStep{ID: "deck", Says: said.Say("Lay the floor and screw it down."), Side: "up", Tool: "driver", after: append(l.last("deck-cut", "test-lamps", "cable", "paint-hidden", "weld-down"), l.frameEnd()...),
-		Minutes: [2]float64{60, 180}, Why: "Wires, paint and welds under it are done."})
+	l.add(
+		WorkStep{
+			ID:      "deck-cut",
+			Says:    said.Say("Cut boards or sheets, paint or oil their edges and undersides, let them dry."),
+			Tool:    "saw",
+			Minutes: [2]float64{60, 150},
+			Why:     "A cut end drinks; underneath no brush comes any more.",
+			Hazard:  "Goggles; dust of treated wood is poison: mask.",
+		},
+	)
+	l.add(
+		WorkStep{
+			ID:   "deck",
+			Says: said.Say("Lay the floor and screw it down."),
+			Side: "up",
+			Tool: "driver",
+			after: append(
+				l.last("deck-cut", "test-lamps", "cable", "paint-hidden", "weld-down"),
+				l.frameEnd()...),
+			Minutes: [2]float64{60, 180},
+			Why:     "Wires, paint and welds under it are done.",
+		},
+	)
 }
 
 // bodySteps are a bed that tips, and bodies on the deck.
 func bodySteps(l *list) {
 	if l.r.Trailer.Tipping != nil {
-		l.add(WorkStep{ID: "bed", Says: said.Say("Hang the bed in its hinges; latch, prop and chain before the first lift."), Side: "up", after: append(l.last("deck", "wheels"), l.frameEnd()...),
-			Minutes: [2]float64{60, 180}, Why: "A bed without a prop is not worked under.", Hazard: "Nobody under it, hands off the hinge."})
+		l.add(
+			WorkStep{
+				ID:    "bed",
+				Says:  said.Say("Hang the bed in its hinges; latch, prop and chain before the first lift."),
+				Side:  "up",
+				after: append(l.last("deck", "wheels"), l.frameEnd()...),
+				Minutes: [2]float64{
+					60,
+					180,
+				},
+				Why:    "A bed without a prop is not worked under.",
+				Hazard: "Nobody under it, hands off the hinge.",
+			},
+		)
 	}
 	for i := range l.r.Items {
 		it := &l.r.Items[i]
 		if !it.Part || l.r.Plan.Parts[it.ID].Box == nil {
 			continue
 		}
-		l.add(WorkStep{ID: "body-" + it.ID, Says: said.Say("Set % on and bolt it down.", said.Name(it.Name, "the body")), Side: "up", Tool: "spanners", after: l.last("deck", "wheels", "bed"),
-			Minutes: [2]float64{30, 120}, Why: "Last of the heavy things: it catches wind and hides the deck."})
+		l.add(
+			WorkStep{
+				ID:      "body-" + it.ID,
+				Says:    said.Say("Set % on and bolt it down.", said.Name(it.Name, "the body")),
+				Side:    "up",
+				Tool:    "spanners",
+				after:   l.last("deck", "wheels", "bed"),
+				Minutes: [2]float64{30, 120},
+				Why:     "Last of the heavy things: it catches wind and hides the deck.",
+			},
+		)
 	}
 	if len(l.r.Trailer.TiePoints) > 0 && l.from != plan.FromBought {
-		l.add(WorkStep{ID: "rings", Says: said.Say("% tie points on, through the frame.", said.Count(len(l.r.Trailer.TiePoints))), after: append(l.last("deck"), l.frameEnd()...), Tool: "spanners",
-			Minutes: [2]float64{8 * float64(len(l.r.Trailer.TiePoints)), 15 * float64(len(l.r.Trailer.TiePoints))}, Why: "Through a member, not through the floor alone."})
+		l.add(
+			WorkStep{
+				ID:    "rings",
+				Says:  said.Say("% tie points on, through the frame.", said.Count(len(l.r.Trailer.TiePoints))),
+				after: append(l.last("deck"), l.frameEnd()...),
+				Tool:  "spanners",
+				Minutes: [2]float64{
+					8 * float64(len(l.r.Trailer.TiePoints)),
+					15 * float64(len(l.r.Trailer.TiePoints)),
+				},
+				Why: "Through a member, not through the floor alone.",
+			},
+		)
 	}
 }
 
@@ -340,12 +656,42 @@ func endSteps(l *list) {
 	for i := range l.steps {
 		all = append(all, l.steps[i].ID)
 	}
-	l.add(WorkStep{ID: "paint", Says: said.Say("Paint or oil what still shows; touch up every bare edge."), after: all, Tool: "brush", Side: "up", Minutes: [2]float64{60, 240},
-		Why: "One last time round with a lamp."})
-	l.add(WorkStep{ID: "weigh-built", Says: said.Say("Weigh it: whole, and at the coupling."), after: []string{"paint"}, Minutes: [2]float64{30, 90},
-		Why: "From here on the plan reckons with what was built."})
-	l.add(WorkStep{ID: "plates", Says: said.Say("Plates and papers, as the authority gives them."), after: []string{"weigh-built"}, Minutes: [2]float64{30, 120},
-		Why: "The figures come from the scale."})
-	l.add(WorkStep{ID: "first-drive", Says: said.Say("A short drive empty; feel the hubs, look at nuts, bolts and lamps."), after: []string{"plates"}, Minutes: [2]float64{30, 60},
-		Why: "What settles settles in the first hour. Bolts again after the first loads."})
+	l.add(
+		WorkStep{
+			ID:      "paint",
+			Says:    said.Say("Paint or oil what still shows; touch up every bare edge."),
+			after:   all,
+			Tool:    "brush",
+			Side:    "up",
+			Minutes: [2]float64{60, 240},
+			Why:     "One last time round with a lamp.",
+		},
+	)
+	l.add(
+		WorkStep{
+			ID:      "weigh-built",
+			Says:    said.Say("Weigh it: whole, and at the coupling."),
+			after:   []string{"paint"},
+			Minutes: [2]float64{30, 90},
+			Why:     "From here on the plan reckons with what was built.",
+		},
+	)
+	l.add(
+		WorkStep{
+			ID:      "plates",
+			Says:    said.Say("Plates and papers, as the authority gives them."),
+			after:   []string{"weigh-built"},
+			Minutes: [2]float64{30, 120},
+			Why:     "The figures come from the scale.",
+		},
+	)
+	l.add(
+		WorkStep{
+			ID:      "first-drive",
+			Says:    said.Say("A short drive empty; feel the hubs, look at nuts, bolts and lamps."),
+			after:   []string{"plates"},
+			Minutes: [2]float64{30, 60},
+			Why:     "What settles settles in the first hour. Bolts again after the first loads.",
+		},
+	)
 }

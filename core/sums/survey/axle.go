@@ -16,7 +16,8 @@ type Axle struct {
 //
 // e is where the coupling lies along the axle's line, right of the axle's middle. Errors: ErrTape, ErrShape.
 func NewAxle(left, right, faces, off, sigma float64) (*Axle, error) {
-	if !(left > 0 && right > 0 && faces > 0 && sigma > 0) || math.IsInf(left+right+faces+sigma, 0) || math.IsNaN(off) {
+	if !(left > 0 && right > 0 && faces > 0 && sigma > 0) || math.IsInf(left+right+faces+sigma, 0) ||
+		math.IsNaN(off) {
 		return nil, ErrTape
 	}
 	e := (left*left - right*right) / (2 * faces)
