@@ -8,6 +8,15 @@ test('a bed is raised before it is built', async ({ page, lock }) => {
   await expect(tip.locator('[data-curve]').first()).toContainText('kg')
   await tip.getByRole('button', { name: 'Up', exact: true }).click()
   await expect(tip.locator('[data-bed]')).toHaveAttribute('aria-label', /47°/)
+  // and by the hand: its front end drawn down from where it is up
+  await tip.getByRole('button', { name: 'Down', exact: true }).click()
+  const bed = await tip.locator('[data-bed] g').first().boundingBox()
+  if (!bed) throw new Error('no bed')
+  await page.mouse.move(bed.x + 0.3 * bed.width, bed.y + 0.6 * bed.height)
+  await page.mouse.down()
+  await page.mouse.move(bed.x + 0.35 * bed.width, bed.y - 0.3 * bed.width, { steps: 4 })
+  await page.mouse.up()
+  await expect(tip.locator('[data-bed]')).not.toHaveAttribute('aria-label', /at 0°/)
   await accessible(page)
 
   // a winch for loads that roll may not lift

@@ -43,6 +43,43 @@ const height = computed(() => (view.value ? view.value.max[1] - view.value.min[1
 const scale = computed(() =>
   Math.max(30, Math.min(((size.width.value || 300) - 4) / width.value, 330 / height.value)),
 )
+/** The bed taken by the hand: it follows the pointer about its hinge, at the angles that were swept. */
+const stage = useTemplateRef<HTMLElement>('stage')
+let from: { pointer: number; bed: number } | undefined
+function about(e: PointerEvent) {
+  const v = view.value
+  const box = stage.value?.getBoundingClientRect()
+  const h = tipped.value?.hinge
+  if (!v || !box || !h) return undefined
+  const x = (v.min[0] ?? 0) + (e.clientX - box.left) / scale.value
+  const y = (v.min[1] ?? 0) + (e.clientY - box.top) / scale.value
+  return { dx: (h[0] ?? 0) - x, dy: (h[1] ?? 0) - y }
+}
+function take(e: PointerEvent) {
+  const p = about(e)
+  const bed = step.value?.angle ?? 0
+  if (!p || !tipped.value || (e.target as Element).closest('[data-thing]')) return
+  // where the pointer is in the bed as it lies down
+  const [c, s] = [Math.cos(bed), Math.sin(bed)]
+  const [ahead, up] = [p.dx * c + p.dy * s, p.dy * c - p.dx * s]
+  const long = Math.max(...tipped.value.bed.flatMap((b) => b.points.map((q) => -q[0])))
+  if (ahead < 0.2 || ahead > long || up < -0.1 || up > 1) return
+  from = { pointer: Math.atan2(p.dy, p.dx), bed }
+  stage.value?.setPointerCapture(e.pointerId)
+  e.preventDefault()
+}
+function raise(e: PointerEvent) {
+  const p = from && about(e)
+  if (!from || !p) return
+  const angle = from.bed + Math.atan2(p.dy, p.dx) - from.pointer
+  const steps = tipped.value?.angles ?? []
+  at.value = steps.reduce(
+    (best, s, i) => (Math.abs(s.angle - angle) < Math.abs((steps[best]?.angle ?? 9) - angle) ? i : best),
+    0,
+  )
+}
+const leave = () => (from = undefined)
+
 /** The curves run over the whole width, from down on the left to the stop on the right. */
 const places = computed(() =>
   (tipped.value?.angles ?? []).map(
@@ -88,7 +125,15 @@ watch(tipping, () => (found.value = undefined))
     </p>
     <div ref="box" class="w-full overflow-hidden">
       <template v-if="view && tipped">
-        <div class="relative" :style="{ width: `${width * scale}px` }">
+        <div
+          ref="stage"
+          class="relative cursor-grab touch-pan-y"
+          :style="{ width: `${width * scale}px` }"
+          @pointerdown="take"
+          @pointermove="raise"
+          @pointerup="leave"
+          @pointercancel="leave"
+        >
           <svg
             class="drawing pointer-events-none absolute inset-0"
             :viewBox="`${view.min[0]} ${view.min[1]} ${width} ${height}`"
