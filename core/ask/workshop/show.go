@@ -43,23 +43,9 @@ func Show(r *rig.Rig) *Drawn {
 	}
 	out.Triangle[0], out.Triangle[1], out.Triangle[2] = survey.Triangle(w, l)
 	if t != nil && t.Level != nil {
-		ids, stands := standsOf(t.Level)
+		_, stands := standsOf(t.Level)
 		if s, err := survey.NewLevel(stands, doubtOf(t.Level.Doubt)); err == nil {
-			v := levelView(stands, s)
-			for i, id := range ids {
-				at := stands[i].At
-				v.Shapes = append(
-					v.Shapes,
-					scene.Label(
-						"mark",
-						"middle",
-						at.Y,
-						at.X+0.16,
-						said.Say("%", said.Name(t.Level.Stands[id].Name, "a stand")),
-					),
-				)
-			}
-			out.Level = v
+			out.Level = levelView(stands, s)
 		}
 	}
 	if t != nil && t.Axle != nil {
@@ -141,7 +127,7 @@ func squareView(s *survey.Square) *scene.View {
 	return v
 }
 
-// levelView is the stands with their shims.
+// levelView is the stands with their shims, those of the front above them, those of the rear below.
 func levelView(stands []survey.Stand, s *survey.Level) *scene.View {
 	v := &scene.View{
 		ID:     "level",
@@ -150,15 +136,21 @@ func levelView(stands []survey.Stand, s *survey.Level) *scene.View {
 	}
 	v.Min, v.Max = scene.Point{math.Inf(1), math.Inf(1)}, scene.Point{math.Inf(-1), math.Inf(-1)}
 	round := make([]survey.Vec, 0, len(stands)+1)
+	middle := 0.0
 	for _, st := range stands {
 		round = append(round, st.At)
+		middle += st.At.X / float64(len(stands))
 	}
 	v.Shapes = append(v.Shapes, line("ground", append(round, stands[0].At)...))
 	for i, st := range stands {
+		label := st.At.X - 0.14
+		if st.At.X > middle {
+			label = st.At.X + 0.24
+		}
 		v.Shapes = append(v.Shapes, scene.Disc("ball", st.At.Y, st.At.X, 0.05),
-			scene.Label("mark", "middle", st.At.Y, st.At.X-0.1, said.Say("%", said.Length(s.Shims[i]))))
+			scene.Label("mark", "middle", st.At.Y, label, said.Say("%", said.Length(s.Shims[i]))))
 		for d, x := range [2]float64{st.At.Y, st.At.X} {
-			v.Min[d], v.Max[d] = math.Min(v.Min[d], x-0.4), math.Max(v.Max[d], x+0.4)
+			v.Min[d], v.Max[d] = math.Min(v.Min[d], x-0.5), math.Max(v.Max[d], x+0.5)
 		}
 	}
 	return v

@@ -124,7 +124,7 @@ func TestShow(t *testing.T) {
 	if tr := off.Triangle; math.Abs(math.Hypot(tr[0], tr[1])-tr[2]) > 1e-12 || tr[2] == 0 {
 		t.Errorf("triangle %v", tr)
 	}
-	if l := show(stands([4]float64{0.5, 0.5, 0.52, 0.5}, "laser")).Level; len(l.Shapes) != 1+4*3 {
+	if l := show(stands([4]float64{0.5, 0.5, 0.52, 0.5}, "laser")).Level; len(l.Shapes) != 1+4*2 {
 		t.Errorf("%d shapes of four stands", len(l.Shapes))
 	}
 	straight, askew := show(`"axle":{`+wires(0)+`}`).Axle, show(`"axle":{`+wires(0.02)+`}`).Axle
