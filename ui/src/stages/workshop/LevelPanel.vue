@@ -40,7 +40,12 @@ function corners() {
     <p v-if="failure" class="text-fails" role="alert">{{ failure }}</p>
     <button v-if="!stands" class="act-main mt-2" @click="corners">Four stands at the corners</button>
     <template v-else>
-      <TapedView v-if="drawn?.level" class="mt-2" :view="drawn.level" note="The shim for each stand, the front on top." />
+      <TapedView
+        v-if="drawn?.level"
+        class="mt-2"
+        :view="drawn.level"
+        note="The shim for each stand, the front on top."
+      />
       <div class="mt-2 grid grid-cols-2 items-end gap-x-4 gap-y-3 md:grid-cols-4">
         <PlanFields
           :base="base"
