@@ -8,7 +8,6 @@ import (
 
 	"github.com/gofiber/fiber/v3"
 
-	"zygonos/core/ask/balance"
 	"zygonos/core/ask/box"
 	"zygonos/core/ask/deck"
 	"zygonos/core/ask/power"
@@ -213,8 +212,7 @@ func init() { // a table that handlers name and that names handlers
 			})},
 		{"POST", "/filling", "Tanks over every fill", Asking{}, Filling{}, 0, "",
 			studied(func(_ context.Context, a *Asking) *Filling {
-				review.Ready(a.Plan)
-				return &Filling{balance.Fills(rig.Resolve(a.Plan, a.Trailer, a.Outing))}
+				return &Filling{study.Tanks(a.Plan, a.Trailer, a.Outing)}
 			})},
 		{"POST", "/boxing", "Bodies on the deck", Asking{}, Boxing{}, 0, "",
 			studied(func(_ context.Context, a *Asking) *Boxing {

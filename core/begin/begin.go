@@ -42,7 +42,7 @@ const (
 // makers make the patch of each thing that can be added.
 var makers = map[string]func(*plan.Plan, *Asked) ([]finding.Op, error){
 	"fitting": fitting, "rings": rings, "ramps": ramps, "cradle": cradle,
-	"carrier": carrier, "frame": frame, "stretch": stretch, "member": member, "seat": seat, "vents": vents, "lamps": lamps, "power": power, "tip": tip, "struts": gasStruts, "box": box,
+	"carrier": carrier, "frame": frame, "stretch": stretch, "member": member, "seat": seat, "vents": vents, "lamps": lamps, "power": power, "tip": tip, "struts": gasStruts, "box": box, "stands": stands, "piece": piece,
 }
 
 // Whats lists what can be added.

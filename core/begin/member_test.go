@@ -201,10 +201,21 @@ func TestPowerAndTip(t *testing.T) {
 		if s, err := plan.Apply(q, with); err != nil || len(plan.Clean(s)) > 0 || s.Trailers["t"].Tipping.Struts != 2 {
 			t.Fatalf("%s: %v", kind, err)
 		}
+		pieces, err := begin.Patch(q, &begin.Asked{What: "piece", ID: "p", Trailer: "t"})
+		if err != nil {
+			t.Fatal(err)
+		}
+		s, err := plan.Apply(q, pieces)
+		if err != nil || len(plan.Clean(s)) > 0 || s.Trailers["t"].Tipping.Pieces["p"].At.Back != 1.25 { // of 2.5 m
+			t.Fatalf("%s: %v", kind, err)
+		}
 		g := q.Trailers["t"].Tipping
 		if string(g.By) != kind || g.Mass == nil || g.Stop == nil {
 			t.Errorf("%s: %+v", kind, g)
 		}
+	}
+	if _, err := begin.Patch(sample.Plan(t), &begin.Asked{What: "piece", ID: "p", Trailer: "t"}); err == nil {
+		t.Error("a piece without a bed")
 	}
 	if _, err := begin.Patch(sample.Plan(t), &begin.Asked{What: "struts", Trailer: "t"}); err == nil {
 		t.Error("struts without a bed")

@@ -80,6 +80,15 @@ func gasStruts(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 	if t.Mass != nil && t.Mass.Value > 0 {
 		bed = float64(t.Mass.Value)
 	}
+	whole := 0.0
+	for _, p := range t.Pieces {
+		if p.Mass != nil {
+			whole += float64(p.Mass.Value)
+		}
+	}
+	if whole > 0 {
+		bed = whole
+	}
 	push := bed * quantity.Gravity * lever / 2 / math.Max(0.1, before) / 2 // half of its moment, by two
 	t.Struts = 2
 	t.StrutPush = new(quantity.Force(math.Max(50, math.Round(push/50)*50)))
@@ -87,4 +96,23 @@ func gasStruts(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 	t.StrutPick = plan.TipSpot{Back: mm(x), Up: 0}
 	t.StrutFoot = plan.TipSpot{Back: mm(x - 0.05), Up: -mm(strutClosed + 0.02)}
 	return []finding.Op{add("/trailers/"+q.Trailer+"/tipping", t)}, nil
+}
+
+// piece is another piece of a bed that tips, in the middle of the bed until it is taped.
+func piece(p *plan.Plan, q *Asked) ([]finding.Op, error) {
+	t := p.Trailers[q.Trailer].Tipping
+	if t == nil {
+		return nil, Refusal("Say first how the bed tips.")
+	}
+	long, _ := deck(p, q.Trailer)
+	from := quantity.Length(0)
+	if t.From != nil {
+		from = *t.From
+	}
+	last := 0
+	for _, x := range t.Pieces {
+		last = max(last, x.Order)
+	}
+	n := plan.TipPiece{Order: last + 1, At: plan.TipSpot{Back: mm(float64(from+long) / 2)}}
+	return into(t.Pieces != nil, "/trailers/"+q.Trailer+"/tipping/pieces", q.ID, n), nil
 }

@@ -333,3 +333,9 @@ func pieces(path string, l *plan.Load) *Lot {
 	lot.Mass = &span{Nominal: volume * (m.Low + m.High) / 2, Low: volume * m.Low, High: volume * m.High}
 	return lot
 }
+
+// Rolls reports whether a load stands on wheels of its own: told so, or usual for its kind.
+func Rolls(l *plan.Load) bool {
+	k, ok := catalogue.LoadOf(l.Kind)
+	return l.Rolling != nil || ok && k.Rolls != nil
+}

@@ -299,7 +299,7 @@ func (q *placing) fluid(c *goods.Contents) Lump {
 	l, w := it.Length(), it.Right-it.Left
 	m, z := c.Mass.Nominal, it.Z
 	if v := c.Vessel; v != nil && it.Lean == 0 {
-		z = it.Bottom + fluidUp(v, c.Fill)
+		z = it.Bottom + fluidUp(v, c.Fill, it.Turn%180 == 0)
 	}
 	return Lump{Mass: m, X: x, Y: y, Z: z, Own: m * (l*l + w*w) / 12}
 }
@@ -308,10 +308,10 @@ func (q *placing) fluid(c *goods.Contents) Lump {
 const bendSlosh = 0.5
 
 // fluidUp is how high over a tank's floor the centre of its fluid lies as a bend throws it aside, no higher than the
-// middle of the full tank: what turns the trailer over.
-func fluidUp(v *vessel.Tank, fill float64) float64 {
+// middle of the full tank: what turns the trailer over. A tank that stands across is thrown along its length.
+func fluidUp(v *vessel.Tank, fill float64, aside bool) float64 {
 	_, still := v.Held(v.Level(fill))
-	_, rise := v.Tilt(fill, bendSlosh, true)
+	_, rise := v.Tilt(fill, bendSlosh, aside)
 	_, full := v.Held(v.Height())
 	return math.Min(full, still+rise)
 }

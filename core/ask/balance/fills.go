@@ -27,6 +27,8 @@ type FillStep struct {
 	Pulls   float64         `json:"pulls"`  // kg while pulling away with 0.2 g, as it runs back
 	Window  [2]float64      `json:"window"` // kg
 	Outside bool            `json:"outside"`
+	Minutes *float64        `json:"minutes,omitempty"` // that a pump draws from it; told elsewhere
+	unsure  bool            // the guesses alone may take it out
 }
 
 // FilledTank is a tank over every fill.
@@ -103,6 +105,7 @@ func fillsOf(r *rig.Rig, it *rig.Item) (out FilledTank, ok bool) {
 			f.Litres = fill * float64(it.Load.Tank.Capacity.Value) * 1000
 		}
 		f.Outside = bears.Ball.Nominal < win.Low || bears.Ball.Nominal > win.High
+		f.unsure = bears.Ball.Low < win.Low || bears.Ball.High > win.High
 		out.Steps = append(out.Steps, f)
 	}
 	out.Says = saysOf(&out)
@@ -146,10 +149,26 @@ func saysOf(t *FilledTank) said.Sentence {
 	low, high, outside := t.ends()
 	says := said.Say("From empty to full the ball bears % to %", said.Mass(low), said.Mass(high))
 	if len(outside) == 0 {
-		return append(says, said.Say(", within its window at every fill.")...)
+		return append(says, said.Say(", by the likely weights within its window at every fill.")...)
 	}
-	return append(says, said.Say(", outside its window between % and % full.",
-		said.Share(t.Steps[outside[0]].Fill), said.Share(t.Steps[outside[len(outside)-1]].Fill))...)
+	says = append(says, said.Say(", outside its window ")...)
+	for i := 0; i < len(outside); { // one stretch of fills after another
+		k := i
+		for k+1 < len(outside) && outside[k+1] == outside[k]+1 {
+			k++
+		}
+		if i > 0 {
+			says = append(says, said.Say(" and ")...)
+		}
+		from, to := said.Share(t.Steps[outside[i]].Fill), said.Share(t.Steps[outside[k]].Fill)
+		if i == k {
+			says = append(says, said.Say("at %", from)...)
+		} else {
+			says = append(says, said.Say("from % to %", from, to)...)
+		}
+		i = k + 1
+	}
+	return append(says, said.Say(" full.")...)
 }
 
 // ends are the least and the greatest ball load over the fills, standing, and the steps outside the window.
@@ -179,9 +198,10 @@ func CheckFills(r *rig.Rig) (out []finding.Finding) {
 		low, _, outside := t.ends()
 		f.Figure = finding.Exactly(quantity.KindMass, low)
 		f.Says = append(append(said.Sentence{t.Name}, said.Say(": ")...), t.Says...)
-		runs := false
+		runs, unsure := false, false
 		for i := range t.Steps {
 			s := &t.Steps[i]
+			unsure = unsure || s.unsure
 			runs = runs || s.Brakes > s.Window[1] || s.Pulls < s.Window[0]
 		}
 		switch {
@@ -193,6 +213,9 @@ func CheckFills(r *rig.Rig) (out []finding.Finding) {
 			f.Says = append(
 				f.Says,
 				said.Say(" What runs forward and back takes it out for a moment: baffles, or full.")...)
+		case unsure:
+			f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
+			f.Says = append(f.Says, said.Say(" The guesses allow more: weigh tank and trailer.")...)
 		}
 		out = append(out, f)
 	}

@@ -85,6 +85,19 @@ func TestCheckFills(t *testing.T) {
 	}
 }
 
+// Where only the guesses take the ball out of its window it never plainly holds.
+func TestFillsByGuesses(t *testing.T) {
+	for back := 0.0; back < 1.3; back += 0.05 {
+		r := tanked(t, "box", 0.5, back, "/loads/crate/mass", `{"value":30,"plusMinus":25,"how":"guessed"}`)
+		f := balance.CheckFills(r)[0]
+		for _, s := range balance.Fills(r)[0].Steps {
+			if f.Outcome == finding.Holds && (*s.Ball.Low < s.Window[0] || *s.Ball.High > s.Window[1]) {
+				t.Errorf("at %.2f, %v full: holds with %v to %v in %v", back, s.Fill, *s.Ball.Low, *s.Ball.High, s.Window)
+			}
+		}
+	}
+}
+
 // As a tank fills its water's centre rises; half full it lies lower than full, and with what a bend throws up never over the
 // full tank's middle.
 func TestFluidHeight(t *testing.T) {

@@ -43,7 +43,6 @@ type Body struct {
 	id   string
 	b    *plan.BoxBody
 	mass quantity.Range[float64]
-	up   float64             // of its centre over the deck, m
 	bar  *section.Properties // of its sticks; nil where none are told
 	of   catalogue.Stock
 	side float64 // m²
@@ -60,8 +59,9 @@ func Bodies(r *rig.Rig) (out []*Body) {
 		if !it.Part || part.Box == nil {
 			continue
 		}
-		b := &Body{r: r, it: it, id: it.ID, b: part.Box, side: float64(part.Box.Long) * float64(part.Box.High)}
-		b.mass, _, b.up = parts.BoxMass(part.Box)
+		// what wind from the side meets, as it stands
+		b := &Body{r: r, it: it, id: it.ID, b: part.Box, side: it.Length() * float64(part.Box.High)}
+		b.mass, _, _ = parts.BoxMass(part.Box)
 		if part.Mass != nil && part.Mass.Value > 0 {
 			b.mass = part.Mass.Range(r.Plan).Floats()
 		}
@@ -136,14 +136,14 @@ func (b *Body) weighs() finding.Finding {
 	_, with := b.r.Trailer.Empty.Parts[b.id]
 	whole := may
 	if with {
-		whole += b.mass.Nominal
+		whole += b.mass.High
 	} else {
-		may -= b.mass.Nominal
+		may -= b.mass.High
 	}
 	f.Limit = finding.Exactly(quantity.KindMass, whole)
 	f.Says = append(
 		f.Says,
-		said.Say(" Of a payload of % it leaves %.", said.Mass(whole), said.Mass(math.Max(0, may)))...)
+		said.Say(" Of a payload of % it leaves % at least.", said.Mass(whole), said.Mass(math.Max(0, may)))...)
 	switch {
 	case may <= 0:
 		f.Outcome = finding.Fails

@@ -95,6 +95,11 @@ func TestBoxIsAPart(t *testing.T) {
 	}
 }
 
+// mower is a machine of a kind that rolls, without its wheels told.
+func mower(kg string) []string {
+	return []string{"/loads/crate/kind", `"ride-on"`, "/loads/crate/mass/value", kg, "/outings/o/layouts/t/placements", `{"crate":{"on":"deck","at":{"back":0.3}}}`}
+}
+
 // Each check, held and broken.
 func TestChecks(t *testing.T) {
 	for _, c := range []struct {
@@ -141,7 +146,13 @@ func TestChecks(t *testing.T) {
 		{`"latches":2`, `"latches":2,"doorWide":0.9,"doorHigh":0.9`, box.CodeOut, nil, finding.Fails, "together there"},
 		{`"latches":2`, `"latches":2,"pathWide":1.3,"corner":1.3`, box.CodeOut, nil, finding.Fails, "come apart in 2"},
 		{`"latches":2`, `"latches":2,"helpers":2`, box.CodeCarry, nil, finding.Tight, "There are 2"},
-		{"", "", box.CodeCarry, nil, finding.Holds, "people"},
+		{`"latches":2`, `"latches":2,"helpers":9`, box.CodeCarry, nil, finding.Holds, "people"},
+		{"", "", box.CodeWind, []string{"/trailers/t/track", "-"}, finding.Unknown, "track"},
+		{`"latches":2`, `"latches":2,"doorWide":1.3`, box.CodeOut, nil, finding.Unknown, "how high"},
+		{`"latches":2`, `"latches":2,"corner":1.3`, box.CodeOut, nil, finding.Unknown, "path"},
+		{`"latches":2`, `"latches":2,"rampDoor":true,"stiles":3`, box.CodeRamp, mower("400"), finding.Fails, "props"},
+		{`"latches":2`, `"latches":2,"rampDoor":true,"stiles":3`, box.CodeRamp, append(mower("400"), "/loads/crate/mass", "-"), finding.Fails, "props"}, // as heavy as its kind may be
+		{`"latches":2`, `"latches":2,"rampDoor":true,"stiles":3`, box.CodeRamp, append(mower("400"), "/loads/crate/mass", "-", "/loads/crate/kind", "-", "/loads/crate/rolling", `{}`), finding.Unknown, "weight of what"},
 	} {
 		if c.from != "" && !strings.Contains(body, c.from) {
 			t.Fatalf("no %q", c.from)
@@ -274,6 +285,14 @@ func TestSameBody(t *testing.T) {
 		if a, b, c := of(c.doc, c.sets...); math.Abs(a-w) > 1e-9 || math.Abs(b-m) > 1e-9 || math.Abs(c-o) > 1e-9 {
 			t.Errorf("%s: %v %v %v, want %v %v %v", name, a, b, c, w, m, o)
 		}
+	}
+	// with its sizes changed over and set on across it is the same body to wind
+	across := strings.Replace(body, `"long":2,"wide":1.2`, `"long":1.2,"wide":2`, 1)
+	turned := on(t, across, "/outings/o/layouts/t/parts", `{"b":{"at":{"back":0.2},"turn":90}}`)
+	weighs, _, _ := parts.BoxMass(turned.Plan.Parts["b"].Box)
+	k := (turned.EmptyMass().Low + weighs.Low) * 9.80665 * 0.7 / (0.5 * 1.225 * 1.2 * 3 * 1.35)
+	if v := found(t, turned, box.CodeWind).Figure.Value; math.Abs(v*math.Sqrt(v*v+80*80/3.6/3.6)-k) > 1e-6*k {
+		t.Errorf("turned: %v m/s", v)
 	}
 	left := on(t, body, "/outings/o/layouts/t/parts", `{"b":{"at":{"back":0.2,"right":-0.1}}}`)
 	right := on(t, body, "/outings/o/layouts/t/parts", `{"b":{"at":{"back":0.2,"right":0.1}}}`)

@@ -61,6 +61,14 @@ func (b *Body) heap() (h heap) {
 	return h
 }
 
+// accel is what a wall bears: where the body stands turned, its sides may look ahead, and all bear what the front does.
+func (b *Body) accel(as float64) float64 {
+	if b.it.Turn%180 != 0 {
+		return ahead
+	}
+	return as
+}
+
 // boards asks whether a skin spans from post to post under the push of what lies against it, at its foot:
 //
 //	p = K₀·ρ·g·h + a·m·g/A_wall,  σ = p·s²/8/(t²/6)
@@ -101,6 +109,7 @@ func (b *Body) boards() (finding.Finding, bool) {
 		if w.name == "headboard" && b.b.OpenFront || !(h.high > 0) {
 			continue
 		}
+		w.accel = b.accel(w.accel)
 		p := h.k*h.density*quantity.Gravity*h.high + w.accel*h.kg*quantity.Gravity/(w.long*h.high)
 		if s := p * w.bay * w.bay / 8 / (t * t / 6); s > worst {
 			worst, wall = s, w.name
@@ -176,6 +185,7 @@ func (b *Body) posts() (finding.Finding, bool) {
 		if w.name == "front" && b.b.OpenFront {
 			continue
 		}
+		w.accel = b.accel(w.accel)
 		moment := (force*up + w.accel*h.kg*quantity.Gravity/w.long*h.high/2) * w.bay
 		if s := moment / math.Min(b.bar.Wy, b.bar.Wz); s > worst {
 			worst, wall = s, w.name

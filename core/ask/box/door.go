@@ -4,6 +4,7 @@ import (
 	"math"
 
 	"zygonos/core/facts/norms"
+	"zygonos/core/goods"
 	"zygonos/core/lang/finding"
 	"zygonos/core/lang/quantity"
 	"zygonos/core/lang/said"
@@ -83,7 +84,11 @@ func (b *Body) ramp() (finding.Finding, bool) {
 	heaviest := 0.0
 	for i := range b.r.Items {
 		it := &b.r.Items[i]
-		if it.Load != nil && it.Load.Rolling != nil && it.Mass != nil {
+		switch {
+		case it.Load == nil || !goods.Rolls(it.Load):
+		case it.Mass == nil:
+			return weigh(f, it.Path), true
+		default:
 			heaviest = math.Max(heaviest, onAxle*it.Mass.High)
 		}
 	}

@@ -41,7 +41,8 @@ func (b *Body) held() (finding.Finding, bool) {
 	shear := uneven * ahead * kg * quantity.Gravity / n
 	// wind on its side and half a g of what is in it, about its foot, less nothing of its own weight
 	moment := air/2*broad*gale*gale*b.area()*float64(b.b.High)/2 + aside*kg*quantity.Gravity*float64(b.b.High)/2
-	pull := uneven * moment / (float64(b.b.Wide) * math.Max(1, n/2))
+	foot := math.Min(float64(b.b.Wide), float64(b.b.Long)) // whichever way it stands
+	pull := uneven * moment / (foot * math.Max(1, n/2))
 	share := math.Hypot(shear/(grade.ShearOf(d)/boltWorks), pull/(grade.TensionOf(d)/boltWorks))
 	f.Source = &norms.BoltSource
 	f.AtMost(quantity.KindShare, share, 1)
@@ -118,8 +119,15 @@ const fingers = 0.05
 // out asks whether it gets out of where it is built.
 func (b *Body) out() (finding.Finding, bool) {
 	f := b.base(CodeOut, "Out of the workshop", "doorWide")
-	if (b.b.DoorWide == nil || b.b.DoorHigh == nil) && b.b.PathWide == nil {
+	switch {
+	case b.b.DoorWide == nil && b.b.DoorHigh == nil && b.b.PathWide == nil && b.b.Corner == nil:
 		return f, false
+	case b.b.DoorWide == nil && b.b.DoorHigh != nil:
+		return b.need(f, "doorWide", "how wide the door is", "Between its posts."), true
+	case b.b.DoorHigh == nil && b.b.DoorWide != nil:
+		return b.need(f, "doorHigh", "how high the door is", "From the sill."), true
+	case b.b.PathWide == nil && b.b.Corner != nil:
+		return b.need(f, "pathWide", "how wide the path is before its corner", "At its narrowest."), true
 	}
 	best := b.Ways()[0]
 	room := best.Room()
@@ -173,20 +181,16 @@ const oneCarries = 25.0
 // carry is how many people it takes to lift it.
 func (b *Body) carry() (finding.Finding, bool) {
 	f := b.base(CodeCarry, "Lifting it on", "helpers")
-	if !(b.mass.High > 0) {
+	if !(b.mass.High > 0) || b.b.Helpers < 1 {
 		return f, false
 	}
 	n := int(math.Ceil(b.mass.High/oneCarries - 1e-9))
 	f.Figure = finding.Exactly(quantity.KindCount, float64(n))
 	f.Says = said.Say("Onto the deck, % high, it takes % people.", said.Length(b.r.DeckHeight()), said.Count(n))
-	if b.b.Helpers > 0 {
-		f.Limit = finding.Exactly(quantity.KindCount, float64(b.b.Helpers))
-		if n > b.b.Helpers {
-			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-			f.Says = append(
-				f.Says,
-				said.Say(" There are %: in parts, or with a hoist.", said.Count(b.b.Helpers))...)
-		}
+	f.Limit = finding.Exactly(quantity.KindCount, float64(b.b.Helpers))
+	if n > b.b.Helpers {
+		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+		f.Says = append(f.Says, said.Say(" There are %: in parts, or with a hoist.", said.Count(b.b.Helpers))...)
 	}
 	return f, true
 }

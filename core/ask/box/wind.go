@@ -55,6 +55,15 @@ func (b *Body) lifts() (standing, moving float64, ok bool) {
 func (b *Body) wind() (finding.Finding, bool) {
 	f := b.base(CodeWind, "Side wind, empty", "high")
 	standing, moving, ok := b.lifts()
+	if !ok && float64(b.b.High) >= tall {
+		f = b.need(f, "high", "the track and the empty weight, against wind", "From tyre to tyre; on a weighbridge.")
+		path := "/trailers/" + b.r.Scope.Trailer
+		f.Needs[0].Path = path + "/track"
+		if b.r.Trailer.Track != nil {
+			f.Needs[0].Path = path + "/empty"
+		}
+		return f, true
+	}
 	if !ok {
 		return f, false
 	}

@@ -3,7 +3,7 @@ package ramp
 import (
 	"strings"
 
-	"zygonos/core/facts/catalogue"
+	"zygonos/core/goods"
 	"zygonos/core/plan"
 	"zygonos/core/rig"
 )
@@ -22,7 +22,7 @@ func LoadersOf(r *rig.Rig) *Loaders {
 			break
 		}
 		l := r.Plan.Loads[id]
-		if _, on := r.Layout.Placements[id]; on && rolls(&l) {
+		if _, on := r.Layout.Placements[id]; on && goods.Rolls(&l) {
 			out.Machines = append(out.Machines, id)
 		}
 	}
@@ -32,11 +32,6 @@ func LoadersOf(r *rig.Rig) *Loaders {
 		}
 	}
 	return out
-}
-
-func rolls(l *plan.Load) bool {
-	k, ok := catalogue.LoadOf(l.Kind)
-	return l.Rolling != nil || ok && k.Rolls != nil
 }
 
 // isRamp reports whether a part is a ramp: told as one, fitted as one, or called one.

@@ -161,12 +161,14 @@ func toed(r *rig.Rig, a *plan.AxleTaped) finding.Finding {
 
 // scrubbed holds a slip of every wheel against what a tyre bears; each wheel slips by angle.
 func scrubbed(f finding.Finding, angle, doubt float64, says said.Sentence, do string) finding.Finding {
-	scrub, low := survey.Scrub(angle), survey.Scrub(math.Max(0, angle-doubt))
-	high := survey.Scrub(angle + doubt)
-	f.Figure = &finding.Measure{Kind: quantity.KindLength, Value: scrub, Low: &low, High: &high}
-	f.Limit = finding.Exactly(quantity.KindLength, scrubMay)
-	f.Says = append(says, said.Say(": every tyre is dragged % aside on a kilometre, of % that it bears for years.",
-		said.Of(quantity.KindLength, scrub), said.Of(quantity.KindLength, scrubMay))...)
+	scrub, low := survey.Scrub(angle)/1000, survey.Scrub(math.Max(0, angle-doubt))/1000
+	high := survey.Scrub(angle+doubt) / 1000
+	f.Figure = &finding.Measure{Kind: quantity.KindShare, Value: scrub, Low: &low, High: &high}
+	f.Limit = finding.Exactly(quantity.KindShare, scrubMay)
+	f.Says = append(
+		says,
+		said.Say(": every tyre is dragged aside by % of its way, of % that it bears for years.",
+			said.Share(scrub), said.Share(scrubMay))...)
 	switch {
 	case low > scrubBad:
 		f.Outcome = finding.Fails

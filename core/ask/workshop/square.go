@@ -36,8 +36,8 @@ const (
 	misfits   = 3.0   // standard deviations
 	tailMay   = 0.020 // m that a tail may run beside
 	tailBad   = 0.060
-	scrubMay  = 3.0 // m on a kilometre
-	scrubBad  = 10.0
+	scrubMay  = 0.003 // of the way
+	scrubBad  = 0.010
 )
 
 func base(r *rig.Rig, code, title, field string) finding.Finding {

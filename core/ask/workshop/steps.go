@@ -3,6 +3,7 @@ package workshop
 import (
 	"math"
 	"slices"
+	"strings"
 
 	"zygonos/core/facts/norms"
 	"zygonos/core/lang/finding"
@@ -131,8 +132,8 @@ func Order(r *rig.Rig) *Work {
 			s.Turn, side = true, own
 			s.People = turners(r)
 		}
-		if s.People > people && s.Hazard == "" {
-			s.Hazard = "It takes more than one: no lifting alone."
+		if s.People > people {
+			s.Hazard = strings.TrimSpace(s.Hazard + " It takes more than one: no lifting alone.")
 		}
 		if d, ok := done[s.ID]; ok {
 			s.Done = &d
@@ -390,22 +391,28 @@ func frameSteps(l *list) {
 
 const fire = "Mask, gloves, leather; nothing that burns within reach; look again an hour later. Zinc and paint off: their smoke is poison."
 
-// frameTorque is that of the frame's commonest bolt; nil where none is told.
+// frameTorque is that of the frame's bolts; nil where none is told, or where they are not all alike.
 func frameTorque(r *rig.Rig) *finding.Measure {
 	if r.Drawn == nil {
 		return nil
 	}
+	torque := 0.0
 	for i := range r.Drawn.Bars {
 		m := &r.Drawn.Bars[i].Member
 		if m.Bolt <= 0 {
 			continue
 		}
 		g, known := norms.BoltOf(m.BoltGrade)
-		if known {
-			return finding.Exactly(quantity.KindMoment, g.TorqueOf(float64(m.Bolt)))
+		own := g.TorqueOf(float64(m.Bolt))
+		if !known || torque > 0 && math.Abs(own-torque) > 1e-9*torque {
+			return nil
 		}
+		torque = own
 	}
-	return nil
+	if torque == 0 {
+		return nil
+	}
+	return finding.Exactly(quantity.KindMoment, torque)
 }
 
 // frameEnd are the steps after which the frame is one.

@@ -72,7 +72,7 @@ func TestChecks(t *testing.T) {
 		{`"axle":{` + wires(0.3*deg) + `,"tape":0.003}`, workshop.CodeAxle, finding.Tight, "more care"},
 		{`"axle":{"left":1,"right":3,"apart":1.6}`, workshop.CodeAxle, finding.Fails, "no triangle"},
 		{`"axle":{"left":1}`, workshop.CodeAxle, finding.Unknown, "spindles"},
-		{`"axle":{` + wires(0) + `,"secondLeft":3.4,"secondRight":3.4,"tape":0.0005}`, workshop.CodeTandem, finding.Holds, "kilometre"},
+		{`"axle":{` + wires(0) + `,"secondLeft":3.4,"secondRight":3.4,"tape":0.0005}`, workshop.CodeTandem, finding.Holds, "dragged aside"},
 		{`"axle":{` + wires(0) + `,"secondLeft":3.42,"secondRight":3.4,"tape":0.0005}`, workshop.CodeTandem, finding.Tight, "hangers"},
 		{`"axle":{` + wires(0) + `,"secondLeft":3.46,"secondRight":3.4,"tape":0.0005}`, workshop.CodeTandem, finding.Fails, "hangers"},
 		{`"axle":{` + wires(0) + `,"rimFront":1.6,"rimRear":1.601,"rimAcross":0.35,"tape":0.0002}`, workshop.CodeToe, finding.Holds, "toed in"},

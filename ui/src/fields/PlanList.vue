@@ -12,12 +12,14 @@ const props = defineProps<{
   of?: Record<string, { order: number; name?: string }>
   fields: PlanField[]
   thing: string // "winch": what one of them is called
-  fresh: Record<string, unknown> // what a new one begins with
+  fresh?: Record<string, unknown> // what a new one begins with
+  begins?: string // or what the core lets it begin as
 }>()
 const workspace = useWorkspace()
 const items = computed(() => Object.entries(props.of ?? {}).sort((a, b) => a[1].order - b[1].order))
 function add() {
   if (!workspace.plan) return
+  if (props.begins) return void workspace.begin(props.begins, `another ${props.thing}`)
   const value = { ...props.fresh, order: (items.value.at(-1)?.[1].order ?? 0) + 1 }
   workspace.edit(put(workspace.plan, `${props.path}/${newId(props.thing)}`, value), `another ${props.thing}`)
 }

@@ -1698,6 +1698,7 @@ export interface FillStep {
   level: number;
   litres: number;
   mass: Measure;
+  minutes?: number;
   outside: boolean;
   pulls: number;
   whole: Measure;

@@ -70,8 +70,7 @@ const fields = computed<PlanField[]>(() => [
           <template v-if="given"
             >{{ litres(given.litres) }} at {{ nominal(given.pressure)
             }}<template v-if="minutes !== undefined"
-              >; the tank lasts {{ print('time', minutes * 60)
-              }}<template v-if="given.places"
+              >; the tank lasts {{ print('time', minutes * 60) }} at least<template v-if="given.places"
                 >, {{ given.places }} {{ given.places === 1 ? 'place' : 'places' }}</template
               ></template
             ></template

@@ -17,7 +17,6 @@ import { standFields, tankFields } from '../job/tankFields'
 const workspace = useWorkspace()
 const { say, nominal, print } = useWords()
 const { data, failure } = useStudy(api.filling)
-const { data: pumped } = useStudy(api.pumping, undefined, false)
 
 const chosen = ref('')
 const tanks = computed(() => data.value?.tanks ?? [])
@@ -32,10 +31,6 @@ watch(
   { immediate: true },
 )
 const step = computed(() => tank.value?.steps[Math.min(at.value, (tank.value?.steps.length ?? 1) - 1)])
-const minutes = computed(() => {
-  const flow = pumped.value?.given?.litres
-  return flow && step.value ? step.value.litres / flow : undefined
-})
 
 const box = useTemplateRef<HTMLElement>('box')
 const size = useElementSize(box)
@@ -85,8 +80,8 @@ const high = computed(() => Math.max(0.3, ...(tank.value?.steps ?? []).map((s) =
       <h2 class="text-lg leading-tight font-bold" role="status">
         <template v-if="step"
           >{{ print('share', step.fill) }} full: {{ Math.round(step.litres) }} l, {{ nominal(step.ball) }} on
-          the ball<template v-if="minutes !== undefined"
-            >, {{ print('time', minutes * 60) }} of the pump</template
+          the ball<template v-if="step.minutes !== undefined"
+            >, {{ print('time', step.minutes * 60) }} of the pump</template
           ></template
         >
       </h2>

@@ -27,9 +27,6 @@ const groups = computed(() => groupsOf(tipping.value))
 
 const winds = computed(() => tipping.value?.by === 'mast' || tipping.value?.by === 'swing')
 const pieces = computed(() => Object.keys(tipping.value?.pieces ?? {}).length)
-const middle = computed(
-  () => Math.round((workspace.plan?.trailers[workspace.trailer]?.deckLength?.value ?? 2) * 50) / 100,
-)
 
 const at = ref(0)
 const last = computed(() => Math.max(0, (tipped.value?.angles.length ?? 1) - 1))
@@ -219,7 +216,7 @@ watch(tipping, () => (found.value = undefined))
         :of="tipping.pieces"
         :fields="pieceFields"
         thing="piece"
-        :fresh="{ name: '', at: { back: middle, up: 0 } }"
+        begins="piece"
       />
     </FoldedPart>
     <FoldedPart v-if="winds" class="no-print mt-2" :open="!!Object.keys(tipping?.atHand ?? {}).length">

@@ -14,23 +14,7 @@ const base = computed(() => `/trailers/${workspace.trailer}/workshop/level`)
 const trailer = computed(() => workspace.plan?.trailers[workspace.trailer])
 const level = computed(() => trailer.value?.workshop?.level)
 const stands = computed(() => Object.keys(level.value?.stands ?? {}).length)
-const long = computed(() => trailer.value?.deckLength?.value ?? 2.4)
-const wide = computed(() => trailer.value?.deckWidth?.value ?? 1.3)
-function corners() {
-  const at = [
-    ['front left', 0, -1],
-    ['front right', 0, 1],
-    ['rear right', 1, 1],
-    ['rear left', 1, -1],
-  ] as const
-  const value = Object.fromEntries(
-    at.map(([name, back, right], i) => [
-      name.replace(' ', '-'),
-      { order: i + 1, name, back: back * long.value, right: (right * wide.value) / 2 },
-    ]),
-  )
-  workspace.setAt(base.value, { ...level.value, stands: value }, 'four stands')
-}
+const corners = () => workspace.begin('stands', 'four stands')
 </script>
 
 <template>
