@@ -9,6 +9,7 @@ import (
 	"zygonos/core/lang/finding"
 	"zygonos/core/lang/quantity"
 	"zygonos/core/lang/said"
+	"zygonos/core/parts"
 	"zygonos/core/plan"
 	"zygonos/core/rig"
 	"zygonos/core/sums/sequence"
@@ -126,12 +127,14 @@ func Order(r *rig.Rig) *Work {
 	if w := r.Trailer.Workshop; w != nil {
 		done, people = w.Done, max(1, w.People)
 	}
+	axleOn := l.from == plan.FromCamper // it never came off
 	for _, i := range order {
 		s := l.steps[i]
 		if own := sides[s.Side]; own != sequence.Any && own != side {
 			s.Turn, side = true, own
-			s.People = turners(r)
+			s.People = turners(r, axleOn)
 		}
+		axleOn = axleOn || s.ID == "axle"
 		if s.People > people {
 			s.Hazard = strings.TrimSpace(s.Hazard + " It takes more than one: no lifting alone.")
 		}
@@ -187,11 +190,14 @@ var (
 // One person's limit of a thing that is tipped over an edge: half of it hangs on the hands (practice, C).
 const tipsAlone = 25.0 // kg
 
-// turners is how many people turn the frame over an edge: half of its weight on the hands.
-func turners(r *rig.Rig) int {
-	kg := 40.0 // a small bought frame, where nothing is drawn
+// turners is how many people turn the frame over an edge, with its axle where that is on: half of the weight on the hands.
+func turners(r *rig.Rig, axleOn bool) int {
+	kg := 40.0 // a small frame, where nothing is drawn
 	if r.Drawn != nil && r.Drawn.Mass > 0 {
-		kg = r.Drawn.Mass
+		kg = r.Drawn.Mass * (1 + parts.Extra(r.Trailer.Frame))
+		if axleOn {
+			kg += float64(r.Gear().Value)
+		}
 	} else if e := r.EmptyMass(); e != nil {
 		kg = e.High
 	}
@@ -520,12 +526,16 @@ func wiringSteps(l *list) {
 	if w == nil || len(w.Lamps) == 0 {
 		return
 	}
+	side := "down"
+	if l.from == plan.FromBought { // nobody turns a whole trailer over for that
+		side = ""
+	}
 	after := append(l.last("paint-hidden", "strip"), l.frameEnd()...)
 	l.add(
 		WorkStep{
 			ID:      "cable",
 			Says:    said.Say("Run the cable along the frame, grommets where it enters, slack at the plug."),
-			Side:    "down",
+			Side:    side,
 			Tool:    "pliers",
 			after:   after,
 			Minutes: [2]float64{60, 150},

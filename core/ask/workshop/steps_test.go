@@ -97,8 +97,11 @@ func TestNothingThatIsNotThere(t *testing.T) {
 	if got = ids(order(t)); len(got) != 0 {
 		t.Errorf("a bought trailer has %v to do", got)
 	}
-	if w := order(t, "/trailers/t/wiring", lamps, "/trailers/t/decking", `{}`); len(w.Steps) != 6 {
-		t.Errorf("%v", ids(w))
+	if w := order(t, "/trailers/t/wiring", lamps, "/trailers/t/decking", `{}`); len(w.Steps) != 6 || w.Turns != 0 {
+		t.Errorf("%v, turned %d times", ids(w), w.Turns)
+	}
+	if w := order(t, "/trailers/t/wiring", lamps); len(w.Steps) != 4 || w.Turns != 0 {
+		t.Errorf("%v, turned %d times", ids(w), w.Turns)
 	}
 }
 
@@ -117,6 +120,20 @@ func TestGatesAndTicks(t *testing.T) {
 	w = order(t, append(sets, "/trailers/t/workshop", "{"+sides(0.012)+"}")...)
 	if s := at(w, "square"); !strings.Contains(s.Waits.Text(quantity.Locale{}), "Push") {
 		t.Errorf("%+v", s.Waits)
+	}
+	// every turn stands before a step; onto its feet it is turned with the axle on, which takes no fewer
+	turns, last := 0, 0
+	for _, s := range w.Steps {
+		if s.Turn {
+			turns++
+			if s.People < max(1, last) {
+				t.Errorf("%s: %d people, %d before", s.ID, s.People, last)
+			}
+			last = s.People
+		}
+	}
+	if turns != w.Turns {
+		t.Errorf("%d turns said, %d shown", w.Turns, turns)
 	}
 	left := w.Left
 	w = order(t, append(sets, "/trailers/t/workshop", "{"+sides(0)+`,"done":{"square":{"minutes":25},"gone":{}}}`)...)
