@@ -106,6 +106,14 @@ test('a box that has to get out of the workshop', async ({ page, lock }) => {
   }
   await studied(page)
   await expect(box).toContainText('too large')
+  // it is led out by hand: from its tightest place to the end of its way
+  await expect(box.locator('figcaption')).toContainText('Tightest here')
+  const way = (await box.locator('[data-way]').boundingBox())!
+  await page.mouse.move(way.x + way.width * 0.8, way.y + way.height * 0.3)
+  await page.mouse.down()
+  await page.mouse.move(way.x + way.width * 0.15, way.y + way.height * 0.9)
+  await page.mouse.up()
+  await expect(box.locator('figcaption')).not.toContainText('Tightest here')
   await expect(page.locator('[data-code="box.out"]')).toHaveAttribute('data-outcome', 'fails')
   await page.getByLabel('Long, outside').fill('1.2 m')
   await page.getByLabel('Long, outside').press('Enter')

@@ -46,10 +46,11 @@ func BoxPieces(b *plan.BoxBody) (out []BoxPiece) {
 				)
 			}
 		}
+		door := b.RampDoor || b.Leaves > 0
 		stick("posts of the sides", 2*side, h, l/2, h/2, false)
 		stick("rails of the sides", 4, l, l/2, h/2, false)
 		stick("rails across, front", 2, w, 0, h/2, false)
-		stick("rails across, rear", 2, w, l, h/2, b.RampDoor)
+		stick("rails across, rear", 2, w, l, h/2, door)
 		if !b.OpenFront {
 			stick("posts of the front", end, h, 0, h/2, false)
 		}
@@ -58,7 +59,10 @@ func BoxPieces(b *plan.BoxBody) (out []BoxPiece) {
 			if b.RampDoor && b.Stiles > 0 {
 				n = b.Stiles
 			}
-			stick("posts of the rear", n, h, l, h/2, b.RampDoor)
+			if b.Leaves > 0 && !b.RampDoor {
+				n = max(n, 2*b.Leaves) // a leaf has two stiles
+			}
+			stick("posts of the rear", n, h, l, h/2, door)
 		}
 		if b.Roof {
 			stick("bows of the roof", side-2, w, l/2, h, false)
@@ -80,7 +84,7 @@ func BoxPieces(b *plan.BoxBody) (out []BoxPiece) {
 			skin("skin of the front", 1, w*h, 0, h/2, false)
 		}
 		if !b.OpenRear {
-			skin("skin of the rear", 1, w*h, l, h/2, b.RampDoor)
+			skin("skin of the rear", 1, w*h, l, h/2, b.RampDoor || b.Leaves > 0)
 		}
 		if b.Roof {
 			skin("skin of the roof", 1, l*w, l/2, h, false)

@@ -29,6 +29,10 @@ type BoxBody struct {
 	// of tailgate or doors: how many, and what one bears
 	Latches  int   `json:"latches,omitempty" is:"number of latches, 0..12"`
 	LatchMax *mass `json:"latchMax,omitempty" is:"what a latch bears"`
+	// of the rear as doors that hang on their sides: leaves; hinges of one leaf, or of the ramp door, and what one bears
+	Leaves   int   `json:"leaves,omitempty" is:"number of leaves, 0..2"`
+	Hinges   int   `json:"hinges,omitempty" is:"number of hinges, 0..12"`
+	HingeMax *mass `json:"hingeMax,omitempty" is:"what a hinge bears"`
 	// how it is held to the trailer
 	Bolts      int      `json:"bolts,omitempty" is:"number of bolts, 0..60"`
 	BoltAcross *length  `json:"boltAcross,omitempty" is:"diameter of the bolts, 0.004..0.03"`

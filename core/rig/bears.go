@@ -6,6 +6,7 @@ import (
 	"zygonos/core/lang/finding"
 	"zygonos/core/lang/quantity"
 	"zygonos/core/lang/said"
+	"zygonos/core/plan"
 	"zygonos/core/sums/statics"
 )
 
@@ -57,6 +58,14 @@ func (r *Rig) HeaviestWheel() float64 {
 		return load * g.Heaviest().High / b.OnAxle.Low
 	}
 	return load / float64(max(1, r.Trailer.Axles))
+}
+
+// Yields is what the whole axle group gives way by, kg/m: its springs where they are known, its tyres where there are none.
+func (r *Rig) Yields() (kgPerMetre float64, ok bool) {
+	if r.Trailer.Suspension == plan.SpringsNone {
+		return tyreRate * float64(max(1, r.Trailer.Axles)), true
+	}
+	return r.SpringRate()
 }
 
 // MassSteps is the working of the loaded trailer's mass.

@@ -21,6 +21,21 @@ func TestTanks(t *testing.T) {
 	if got := study.Tanks(sample.Plan(t, sets...), "t", "o"); len(got) != 1 || got[0].Steps[20].Minutes != nil {
 		t.Errorf("without a pump: %+v", got)
 	}
+	// 300 kg of water at x behind the ball bring 300·x/L to the axle: on 40 000 kg/m of tyres so much lower, half of it a wheel
+	bare := sample.Plan(t, append(sets, "/trailers/t/suspension", `"none"`, "/trailers/t/tyrePressure", `350000`, "/trailers/t/tyreRating", `260`)...)
+	tank := study.Tanks(bare, "t", "o")[0]
+	first, last := tank.Steps[0], tank.Steps[20]
+	r := rig.Resolve(bare, "t", "o")
+	x := r.Items[0].X
+	if gain := last.OnAxle - first.OnAxle; math.Abs(gain-300*x/r.Axle.Nominal) > 0.5 || math.Abs(last.Wheel-first.Wheel-gain/2) > 0.1*gain {
+		t.Errorf("the axle gains %v kg, a wheel %v", gain, last.Wheel-first.Wheel)
+	}
+	if p := last.Pressure; p == nil || first.Pressure == nil || *p <= *first.Pressure || math.Abs(float64(*p)-350000*math.Pow(last.Wheel/260, 1/0.8)) > 350000*0.03 {
+		t.Errorf("%v at %v kg", p, last.Wheel)
+	}
+	if len(tank.Tyres) == 0 {
+		t.Error("nothing of the tyres")
+	}
 	p := sample.Plan(t, append(sets, "/trailers/t/pump", `{"topPressure":400000,"openFlow":17,"hoseLong":15,"hoseBore":0.0125}`)...)
 	got, want := study.Tanks(p, "t", "o"), pump.Show(rig.Resolve(p, "t", "o"))
 	for k, share := range map[int]float64{0: 0, 10: 0.5, 20: 1} {

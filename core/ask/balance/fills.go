@@ -28,7 +28,11 @@ type FillStep struct {
 	Window  [2]float64      `json:"window"` // kg
 	Outside bool            `json:"outside"`
 	Minutes *float64        `json:"minutes,omitempty"` // that a pump draws from it; told elsewhere
-	unsure  bool            // the guesses alone may take it out
+	Wheel   float64         `json:"wheel"`             // on the heavier wheel, at most, kg
+	OnAxle  float64         `json:"onAxle"`            // kg
+	// what a tyre needs for that wheel; told elsewhere
+	Pressure *quantity.Pressure `json:"pressure,omitempty"`
+	unsure   bool               // the guesses alone may take it out
 }
 
 // FilledTank is a tank over every fill.
@@ -38,8 +42,9 @@ type FilledTank struct {
 	Now    int           `json:"now"` // of the steps, the nearest to how full it is
 	Steps  []FillStep    `json:"steps"`
 	Says   said.Sentence `json:"says"`
-	Side   scene.Shape   `json:"side"`   // from the left, on its floor, m
-	Behind scene.Shape   `json:"behind"` // from behind
+	Side   scene.Shape   `json:"side"`            // from the left, on its floor, m
+	Behind scene.Shape   `json:"behind"`          // from behind
+	Tyres  said.Sentence `json:"tyres,omitempty"` // what the fills do to tyres and springs; told elsewhere
 }
 
 // fillSteps of a tank, empty to full.
@@ -100,6 +105,10 @@ func fillsOf(r *rig.Rig, it *rig.Item) (out FilledTank, ok bool) {
 			Brakes: bears.Ball.Nominal + m.Nominal*brakes/r.Axle.Nominal,
 			Pulls:  bears.Ball.Nominal - m.Nominal*pulls/r.Axle.Nominal,
 			Window: [2]float64{win.Low, win.High},
+			OnAxle: bears.OnAxle.Nominal, Wheel: r.HeaviestWheel() * bears.OnAxle.High / r.Bears.OnAxle.High,
+		}
+		if bears.Left != nil && r.Group == nil {
+			f.Wheel = math.Max(bears.Left.High, bears.Right.High) / float64(max(1, r.Trailer.Axles))
 		}
 		if c.Fill > 0 && it.Load.Tank.Capacity != nil {
 			f.Litres = fill * float64(it.Load.Tank.Capacity.Value) * 1000

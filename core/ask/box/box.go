@@ -30,6 +30,8 @@ const (
 	CodeBulk    = "box.bulk"
 	CodePosts   = "box.posts"
 	CodeLatch   = "box.latch"
+	CodeHinges  = "box.hinges"
+	CodeGusts   = "box.gusts"
 	CodeRacking = "box.racking"
 	CodeHeld    = "box.held"
 	CodeOut     = "box.out"
@@ -96,7 +98,7 @@ func Check(r *rig.Rig) (out []finding.Finding) {
 	for _, b := range Bodies(r) {
 		out = append(out, b.weighs())
 		for _, ask := range []func() (finding.Finding, bool){
-			b.wind, b.height, b.lift, b.ramp, b.boards, b.posts, b.latch, b.racking, b.held, b.out, b.carry,
+			b.wind, b.gusts, b.height, b.lift, b.ramp, b.boards, b.posts, b.latch, b.hinges, b.racking, b.held, b.out, b.carry,
 		} {
 			if f, is := ask(); is {
 				out = append(out, f)

@@ -2,6 +2,7 @@ package box_test
 
 import (
 	"math"
+	"math/rand/v2"
 	"strconv"
 	"strings"
 	"testing"
@@ -129,6 +130,17 @@ func TestChecks(t *testing.T) {
 		{`"latchMax":300`, `"latchMax":200`, box.CodeLatch, gravel, finding.Fails, "latch"},
 		{`"latchMax":300`, `"latchMax":900`, box.CodeLatch, gravel, finding.Holds, "latch"},
 		{`"latches":2,`, ``, box.CodeLatch, gravel, finding.Unknown, "latches"},
+		// 8.4 m of tube at 1.68 kg and 1.8 m² of plywood at 700 kg/m³ are 25.4 kg in two leaves 1.5 × 0.6:
+		// 2·12.7·0.6/(2·0.8·1.5) = 6.4 kg across, 2·12.7/2 = 12.7 kg down: 14.2 kg
+		{`"latches":2`, `"latches":2,"leaves":2,"hinges":2,"hingeMax":17`, box.CodeHinges, nil, finding.Holds, "through the frame"},
+		{`"latches":2`, `"latches":2,"leaves":2,"hinges":2,"hingeMax":8`, box.CodeHinges, nil, finding.Fails, "further apart"},
+		{`"latches":2`, `"latches":2,"leaves":2,"hinges":2,"hingeMax":40`, box.CodeHinges, gravel, finding.Fails, "two leaves"},
+		{`"latches":2`, `"latches":2,"leaves":2,"hinges":1,"hingeMax":40`, box.CodeHinges, nil, finding.Unknown, "hinges"},
+		{`"latches":2`, `"latches":2,"leaves":2,"hinges":2`, box.CodeHinges, nil, finding.Unknown, "hinge bears"},
+		{`"latches":2`, `"latches":2,"rampDoor":true,"stiles":3,"hinges":4,"hingeMax":100`, box.CodeHinges, mower("400"), finding.Fails, "bar"},
+		{`"latches":2`, `"latches":2,"rampDoor":true,"stiles":3,"hinges":4,"hingeMax":300`, box.CodeHinges, mower("400"), finding.Holds, "worst hinge"},
+		{"", "", box.CodeGusts, nil, finding.Holds, "swings"},
+		{`"high":1.5`, `"high":4`, box.CodeGusts, []string{"/trailers/t/empty", `{"ball":{"mass":10,"plusMinus":0},"axle":{"mass":130,"plusMinus":0}}`}, finding.Tight, "ballast"},
 		{"", "", box.CodeRacking, nil, finding.Holds, "aside"},
 		{`"braced":"skin"`, `"braced":"none"`, box.CodeRacking, nil, finding.Fails, "diagonal"},
 		{`"material":"s235"`, `"material":"c24"`, box.CodeRacking, nil, finding.Holds, "aside"},
@@ -298,5 +310,46 @@ func TestSameBody(t *testing.T) {
 	right := on(t, body, "/outings/o/layouts/t/parts", `{"b":{"at":{"back":0.2,"right":0.1}}}`)
 	if a, b := left.Bears, right.Bears; math.Abs(a.Left.Nominal-b.Right.Nominal) > 1e-9 || math.Abs(a.Ball.Nominal-b.Ball.Nominal) > 1e-9 {
 		t.Errorf("mirrored: %+v %+v", a.Left, b.Right)
+	}
+}
+
+// The way out as it is drawn has its tightest place where the closed sums have it, whichever way is best.
+func TestWayOutAgrees(t *testing.T) {
+	r := on(t, body)
+	rnd := rand.New(rand.NewPCG(3, 4))
+	p := r.Plan.Parts["b"].Box
+	for range 400 {
+		m := func(low, high float64) *quantity.Length {
+			v := quantity.Length(low + rnd.Float64()*(high-low))
+			return &v
+		}
+		p.Long, p.Wide, p.High = *m(0.5, 3), *m(0.5, 2), *m(0.3, 2)
+		p.DoorWide, p.DoorHigh, p.PathWide, p.Corner = nil, nil, nil, nil
+		if rnd.IntN(3) > 0 {
+			p.DoorWide, p.DoorHigh = m(0.6, 3), m(1.5, 2.5)
+		}
+		if rnd.IntN(3) > 0 {
+			p.PathWide = m(0.6, 3)
+			if rnd.IntN(3) > 0 {
+				p.Corner = m(0.6, 3)
+			}
+		}
+		s := box.Show(r)[0]
+		if p.DoorWide == nil && p.PathWide == nil {
+			if s.Path != nil || s.Ways[0].Room != nil {
+				t.Fatal("a way out of nothing")
+			}
+			continue
+		}
+		if got, want := s.Turns[s.Tight].Room, *s.Ways[0].Room; math.Abs(got-want) > 0.003 {
+			t.Fatalf("%+v %+v: drawn %v, said %v", *p, s.Ways[0], got, want)
+		}
+		for _, x := range s.Turns {
+			for _, q := range x.Shape.Points {
+				if q[0] < s.Path.Min[0] || q[0] > s.Path.Max[0] || q[1] < s.Path.Min[1] || q[1] > s.Path.Max[1] {
+					t.Fatal("drawn beside the picture")
+				}
+			}
+		}
 	}
 }

@@ -225,12 +225,7 @@ func (b *Body) latch() (finding.Finding, bool) {
 	case b.b.LatchMax == nil:
 		return b.need(f, "latchMax", "what a latch bears", "On its leaflet, as a working load."), true
 	}
-	force := aside * kg
-	if h := b.heap(); h.ok {
-		push, _ := earth.Push(h.k, h.density, h.high, 0)
-		force += push * float64(b.b.Wide) / quantity.Gravity
-	}
-	each := force / float64(b.b.Latches)
+	each := b.outward(kg) / float64(b.b.Latches)
 	f.AtMost(quantity.KindMass, each, float64(*b.b.LatchMax))
 	f.Says = said.Say(
 		"A latch bears %, of %, if nothing else holds the load.",
@@ -241,6 +236,16 @@ func (b *Body) latch() (finding.Finding, bool) {
 		f.Says = append(f.Says, said.Say(" More or stronger ones, or the load lashed by itself.")...)
 	}
 	return f, true
+}
+
+// outward is what presses the rear open, kg: 0.5 g of what is in it, and bulk at rest.
+func (b *Body) outward(kg float64) float64 {
+	force := aside * kg
+	if h := b.heap(); h.ok {
+		push, _ := earth.Push(h.k, h.density, h.high, 0)
+		force += push * float64(b.b.Wide) / quantity.Gravity
+	}
+	return force
 }
 
 // carried is what stands in the body at its most, kg; light is a load there of which the weight is not known.

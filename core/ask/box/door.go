@@ -61,6 +61,21 @@ func (b *Body) lift() (finding.Finding, bool) {
 	return f, true
 }
 
+// machineAxle is the heavier axle of the heaviest machine that rolls here, kg at most; light is one without its weight.
+func (b *Body) machineAxle() (kg float64, light string) {
+	for i := range b.r.Items {
+		it := &b.r.Items[i]
+		switch {
+		case it.Load == nil || !goods.Rolls(it.Load):
+		case it.Mass == nil:
+			return kg, it.Path
+		default:
+			kg = math.Max(kg, onAxle*it.Mass.High)
+		}
+	}
+	return kg, ""
+}
+
 // ramp is the door's own rating: its stiles as beams from floor to ground, one axle of a machine in the middle of two of them.
 //
 //	σ = 1.3·P·g·L/4/(n·W),  n two or all stiles if fewer
@@ -81,16 +96,9 @@ func (b *Body) ramp() (finding.Finding, bool) {
 		b.bar.Wy,
 		b.bar.Wz,
 	) * 4 / (dynamic * quantity.Gravity * float64(b.b.High))
-	heaviest := 0.0
-	for i := range b.r.Items {
-		it := &b.r.Items[i]
-		switch {
-		case it.Load == nil || !goods.Rolls(it.Load):
-		case it.Mass == nil:
-			return weigh(f, it.Path), true
-		default:
-			heaviest = math.Max(heaviest, onAxle*it.Mass.High)
-		}
+	heaviest, light := b.machineAxle()
+	if light != "" {
+		return weigh(f, light), true
 	}
 	f.Figure, f.Limit = finding.Exactly(quantity.KindMass, heaviest), finding.Exactly(quantity.KindMass, bears)
 	f.Says = said.Say(

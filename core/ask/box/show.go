@@ -21,8 +21,8 @@ type Shown struct {
 	Pieces []ShownPiece     `json:"pieces"`
 	Side   scene.View       `json:"side"`   // from the left
 	Ways   []ShownWay       `json:"ways"`   // out of where it is built, the best first
-	Path   *scene.View      `json:"path"`   // the corner from above, its outer walls along both axes
-	Turns  []Turned         `json:"turns"`  // the body on its way round it
+	Path   *scene.View      `json:"path"`   // door, path and corner from above
+	Turns  []Turned         `json:"turns"`  // the body on its way out
 	Tight  int              `json:"tight"`  // of Turns, where it has least room
 	Litres *float64         `json:"litres"` // more on 100 km at 90 km/h; nil without a car
 }
@@ -42,10 +42,12 @@ type ShownWay struct {
 	Room *float64 `json:"room"`
 }
 
-// Turned is the body on its way round a corner.
+// Turned is the body on its way out.
 type Turned struct {
-	Shape scene.Shape `json:"shape"`
-	Room  float64     `json:"room"` // to the inner corner, m
+	Shape  scene.Shape   `json:"shape"`
+	Middle [2]float64    `json:"middle"` // of it, in the drawing
+	Room   float64       `json:"room"`   // left there, m
+	Says   said.Sentence `json:"says"`   // where that is
 }
 
 // Show is the bodies of an outing.
@@ -107,41 +109,4 @@ func (b *Body) sideView() scene.View {
 	}
 	v.Min, v.Max = scene.Point{-0.1, -h - 0.1}, scene.Point{l + 0.1, 0.1}
 	return v
-}
-
-// turns of a corner that are shown.
-const turns = 45
-
-// pathView is the corner of the way out from above, and the body on its best way round it; nil where there is no corner.
-func (b *Body) pathView() (v *scene.View, out []Turned, tight int) {
-	out = []Turned{}
-	if b.b.PathWide == nil || b.b.Corner == nil {
-		return nil, out, 0
-	}
-	a, c := float64(*b.b.PathWide), float64(*b.b.Corner)
-	w := b.Ways()[0]
-	long := math.Max(w.Long+0.5, math.Max(a, c)+0.8)
-	v = &scene.View{ID: "path", Title: said.Say("The corner from above"), Shapes: []scene.Shape{}}
-	line := func(x0, y0, x1, y1 float64) { v.Shapes = append(v.Shapes, scene.Line("ground", x0, y0, x1, y1)) }
-	// outer walls along x = 0 and y = 0, the inner corner at (c, a)
-	line(0, 0, 0, long)
-	line(0, 0, long, 0)
-	line(c, a, c, long)
-	line(c, a, long, a)
-	v.Min, v.Max = scene.Point{-0.1, -0.1}, scene.Point{long, long}
-	for i := range turns + 1 {
-		sn, cs := math.Sincos(math.Pi / 2 * float64(i) / turns)
-		p, q := scene.Point{0, w.Long * sn}, scene.Point{w.Long * cs, 0}
-		nx, ny := sn*w.Wide, cs*w.Wide
-		out = append(out, Turned{
-			Room: a*cs + c*sn - w.Long*sn*cs - w.Wide,
-			Shape: scene.Shape{Form: scene.Polygon, Class: "load", Points: []scene.Point{
-				p, q, {q[0] + nx, q[1] + ny}, {p[0] + nx, p[1] + ny},
-			}},
-		})
-		if out[i].Room < out[tight].Room {
-			tight = i
-		}
-	}
-	return v, out, tight
 }

@@ -91,6 +91,51 @@ func (b *Body) wind() (finding.Finding, bool) {
 	return f, true
 }
 
+// Figures of a course in gusts (practice, C).
+const (
+	tyreGrip  = 6.0 // sideways stiffness of a trailer's tyres, per rad and unit of load, the soft end (docs/method/sway.md)
+	asideMost = 0.2 // m that a tail may swing out of its lane's middle in a strong gust
+)
+
+// swings is how far the tail of the empty trailer swings aside, m, in a side gust of 12 m/s at 80 km/h once it has settled:
+// the wind's force F at the body's middle x of the axle's L, its tyres under a slip that bears their part of it, and how much
+// of the wind the car's tail gets, kg:
+//
+//	F = ½ρ·C·A·w·√(v² + w²),  α = F·x/L/(C_α·N),  aside = α·x_tail,  car F·(1 − x/L)
+func (b *Body) swings() (aside, onCar float64, ok bool) {
+	empty := b.r.EmptyMass()
+	if empty == nil || b.r.Axle == nil || !(b.r.Axle.Nominal > 0) {
+		return 0, 0, false
+	}
+	m := empty.Low
+	if _, with := b.r.Trailer.Empty.Parts[b.id]; !with {
+		m += b.mass.Low
+	}
+	force := air / 2 * broad * b.area() * strong * math.Hypot(driven, strong)
+	at := (b.it.Front + b.it.Rear) / 2 / b.r.Axle.Nominal
+	_, tail := b.r.Deck()
+	slip := force * at / (tyreGrip * m * quantity.Gravity)
+	return slip * math.Max(tail, b.it.Rear), force * (1 - at) / quantity.Gravity, m > 0
+}
+
+// gusts says how a tall body keeps its course: it never decides against a body, but tells when to slow down.
+func (b *Body) gusts() (finding.Finding, bool) {
+	f := b.base(CodeGusts, "Its course in gusts, empty", "high")
+	aside, onCar, ok := b.swings()
+	if !ok || float64(b.b.High) < tall {
+		return f, false
+	}
+	f.Source = norms.Practice("the tyres’ slip under a side gust of 12 m/s at 80 km/h")
+	f.Figure, f.Limit = finding.Exactly(quantity.KindLength, aside), finding.Exactly(quantity.KindLength, asideMost)
+	f.Says = said.Say("A side gust of % at % swings the empty trailer’s tail % aside and pushes the car’s tail with %.",
+		said.Of(quantity.KindSpeed, strong), said.Of(quantity.KindSpeed, driven), said.Length(aside), said.Mass(math.Abs(onCar)))
+	if aside > asideMost {
+		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+		f.Says = append(f.Says, said.Say(" Slower on bridges and past trucks; ballast over the axle helps.")...)
+	}
+	return f, true
+}
+
 // More is what the body takes more of fuel at 90 km/h, l/100 km, by the area that stands over the car's roof:
 //
 //	½ρ·C_w·A·v² over η·(energy of a litre), C_w 0.9, η 0.28, 33 MJ/l (C)

@@ -66,6 +66,11 @@ func TyrePressure(full, load, most, n float64) float64 {
 	return full * min(1, max(pressureFloor, math.Pow(load/most, 1/n)))
 }
 
+// ColdPressure is the greater of what trailer and car tyres need by TyrePressure.
+func ColdPressure(full, load, most float64) float64 {
+	return max(TyrePressure(full, load, most, trailerPower), TyrePressure(full, load, most, carPower))
+}
+
 // PitchOf is the pitch at which the rig rides, nose up, rad; ok is false where the heights of
 // ball and coupling are not stated. Springs of unknown rate are taken not to sink.
 func PitchOf(r *rig.Rig) (pitch float64, ok bool) {

@@ -539,8 +539,11 @@ export interface BoxBody {
   doorWide?: number;
   helpers?: number;
   high: number;
+  hingeMax?: number;
+  hinges?: number;
   latchMax?: number;
   latches?: number;
+  leaves?: number;
   long: number;
   lowest?: number;
   minutes?: number;
@@ -1403,7 +1406,13 @@ export interface ShownPiece {
   name: string;
 }
 export interface Turned {
+  /**
+   * @minItems 2
+   * @maxItems 2
+   */
+  middle: [number, number];
   room: number;
+  says: Sentence;
   shape: Shape;
 }
 export interface ShownWay {
@@ -1690,6 +1699,7 @@ export interface FilledTank {
   says: Sentence;
   side: Shape;
   steps: FillStep[];
+  tyres?: Sentence;
 }
 export interface FillStep {
   ball: Measure;
@@ -1699,8 +1709,11 @@ export interface FillStep {
   litres: number;
   mass: Measure;
   minutes?: number;
+  onAxle: number;
   outside: boolean;
+  pressure?: number;
   pulls: number;
+  wheel: number;
   whole: Measure;
   /**
    * @minItems 2

@@ -52,6 +52,20 @@ watch(
   { immediate: true },
 )
 const step = computed(() => body.value?.turns[turn.value])
+/** Where the hand is, the body goes: to the nearest place on its way. */
+const way = useTemplateRef<HTMLElement>('way')
+function lead(e: PointerEvent) {
+  const path = body.value?.path
+  const frame = way.value?.getBoundingClientRect()
+  if (!path || !frame || !(e.buttons & 1)) return
+  const scale = scaleOf(path, 300)
+  const u = (path.min[0] ?? 0) + (e.clientX - frame.left) / scale
+  const v = (path.min[1] ?? 0) + (e.clientY - frame.top) / scale
+  const far = (t: { middle: number[] }) => Math.hypot((t.middle[0] ?? 0) - u, (t.middle[1] ?? 0) - v)
+  const turns = body.value?.turns ?? []
+  turn.value = turns.reduce((best, t, i) => (far(t) < far(turns[best]!) ? i : best), 0)
+}
+const highOf = (v: { min: number[]; max: number[] }) => (v.max[1] ?? 1) - (v.min[1] ?? 0)
 const wideOf = (v: { min: number[]; max: number[] }) => (v.max[0] ?? 1) - (v.min[0] ?? 0)
 
 const box = useTemplateRef<HTMLElement>('box')
@@ -86,20 +100,29 @@ const scaleOf = (v: { min: number[]; max: number[] }, most: number) =>
       <div ref="box" class="mt-2 flex w-full flex-wrap gap-4 overflow-hidden">
         <SceneView :view="body.side" :scale="scaleOf(body.side, 420)" />
         <figure v-if="body.path">
-          <div class="relative">
+          <div
+            ref="way"
+            class="relative cursor-grab touch-none"
+            data-way
+            @pointerdown="lead"
+            @pointermove="lead"
+          >
             <svg
               class="drawing pointer-events-none absolute inset-0"
-              :viewBox="`${body.path.min[0]} ${body.path.min[1]} ${wideOf(body.path)} ${wideOf(body.path)}`"
-              :width="wideOf(body.path) * scaleOf(body.path, 260)"
-              :height="wideOf(body.path) * scaleOf(body.path, 260)"
+              :viewBox="`${body.path.min[0]} ${body.path.min[1]} ${wideOf(body.path)} ${highOf(body.path)}`"
+              :width="wideOf(body.path) * scaleOf(body.path, 300)"
+              :height="highOf(body.path) * scaleOf(body.path, 300)"
               aria-hidden="true"
             >
-              <SceneShape v-if="step" :shape="step.shape" :scale="scaleOf(body.path, 260)" />
+              <g v-if="turn !== body.tight && body.turns[body.tight]" class="opacity-30">
+                <SceneShape :shape="body.turns[body.tight]!.shape" :scale="scaleOf(body.path, 300)" />
+              </g>
+              <SceneShape v-if="step" :shape="step.shape" :scale="scaleOf(body.path, 300)" />
             </svg>
-            <SceneView class="relative" :view="body.path" :scale="scaleOf(body.path, 260)" />
+            <SceneView class="relative" :view="body.path" :scale="scaleOf(body.path, 300)" />
           </div>
           <label class="block">
-            <span class="sr-only">Round the corner</span>
+            <span class="sr-only">On its way out</span>
             <input
               v-model.number="turn"
               type="range"
@@ -115,7 +138,9 @@ const scaleOf = (v: { min: number[]; max: number[] }, most: number) =>
             :class="(step?.room ?? 0) < 0 ? 'text-fails font-semibold' : 'text-soft'"
           >
             <template v-if="turn === body.tight">Tightest here: </template
-            >{{ print('length', step?.room ?? 0) }} to the inner corner
+            ><template v-if="(step?.room ?? 0) < 0"
+              >{{ print('length', -(step?.room ?? 0)) }} too much {{ say(step?.says ?? []) }}</template
+            ><template v-else>{{ print('length', step?.room ?? 0) }} {{ say(step?.says ?? []) }}</template>
           </figcaption>
         </figure>
       </div>

@@ -86,6 +86,12 @@ const high = computed(() => Math.max(0.3, ...(tank.value?.steps ?? []).map((s) =
         >
       </h2>
       <p>{{ say(tank.says) }}</p>
+      <p v-if="tank.tyres?.length" class="text-soft">
+        {{ say(tank.tyres)
+        }}<template v-if="step?.pressure !== undefined">
+          At this fill: {{ print('pressure', step.pressure) }}.</template
+        >
+      </p>
       <div class="mt-1 flex items-center gap-2">
         <label class="flex-1">
           <span class="sr-only">How full the tank is</span>

@@ -52,6 +52,17 @@ export function groupsOfBox(b: BoxBody): FieldGroup[] {
         { at: 'minutes', label: 'Off again in minutes' },
         { at: 'latches', label: 'Latches of the rear', whole: true },
         { at: 'latchMax', label: 'A latch bears' },
+        ...where(!b.openRear && !b.rampDoor, {
+          at: 'leaves',
+          label: 'Doors hung on the sides',
+          whole: true,
+          hint: 'none',
+        }),
+        ...where(
+          !b.openRear && (b.rampDoor || !!b.leaves),
+          { at: 'hinges', label: 'Hinges of one door', whole: true },
+          { at: 'hingeMax', label: 'A hinge bears' },
+        ),
         { at: 'lowest', label: 'Lowest gate or garage' },
       ],
     },
