@@ -218,7 +218,7 @@ export const bodyWords: Record<string, string> = {
 export const bracingWords: Record<string, string> = {
   none: 'nothing',
   corners: 'short braces at the corners',
-  diagonals: 'a diagonal in each end',
+  diagonals: 'a diagonal in each end and side',
   skin: 'its skin, fixed all around',
 }
 export const levelWords: Record<string, string> = {

@@ -246,8 +246,35 @@ func TestRacking(t *testing.T) {
 	if skin.Leans > panel*1.2 || skin.Leans < panel { // posts and rails give a little besides
 		t.Errorf("skin %v, a panel alone %v", skin.Leans, panel)
 	}
-	timber := box.Bodies(on(t, strings.Replace(body, "s235", "c24", 1)))[0]
-	if !timber.Rack(plan.BracedNot).Falls || timber.Rack(plan.BracedDiagonals).Falls {
+	// an end that is open leans on the other under a roof, and falls without one where its corners are hinged; a door is no panel.
+	// By hand: the front takes all of F, roof and sides the couple F/2·l: F·h/(G·t·w) there, F/2·l/(G·t·w) of the roof and
+	// 2·(F/2·l/w)·h/(G·t·l)/w·l of the turning at the rear.
+	timber := func(more string) *box.Body {
+		thick := strings.NewReplacer("s235", "c24", `"height":0.03,"width":0.03,"wall":0.002`, `"height":0.08,"width":0.08,"wall":0.03`)
+		return box.Bodies(on(t, thick.Replace(body)+more))[0]
+	}
+	open := timber(`,"openRear":true`)
+	f, gt, l := open.Push(), 0.5*0.5e9*0.009, 2.0
+	byHand := f*h/(gt*w) + f/2*l/(gt*w) + 2*(f/2*l/w)*h/(gt*l)/w*l
+	if got := open.Rack(plan.BracedSkin); got.Falls || got.Leans < byHand || got.Leans > 1.3*byHand { // rails and posts give too
+		t.Errorf("open behind it leans %v, by hand %v", got.Leans, byHand)
+	}
+	if door := timber(`,"leaves":2`); door.Rack(plan.BracedSkin).Leans < 2*timber("").Rack(plan.BracedSkin).Leans {
+		t.Error("a door counts as a wall")
+	}
+	roofless := box.Bodies(on(t, strings.Replace(strings.Replace(body, "s235", "c24", 1), `"roof":true`, `"openRear":true`, 1)))[0]
+	if !roofless.Rack(plan.BracedSkin).Falls {
+		t.Error("an open end of hinged corners stands")
+	}
+	// forward: 0.8 g of half of it on the sides' panels
+	if got, want := timber("").RackAlong(plan.BracedSkin).Leans, timber("").PushAlong()/2*h/(gt*l); got < want || got > 1.2*want {
+		t.Errorf("forward %v, by its panels %v", got, want)
+	}
+	if !timber("").RackAlong(plan.BracedNot).Falls {
+		t.Error("hinged corners stand lengthways")
+	}
+	stiff := box.Bodies(on(t, strings.Replace(body, "s235", "c24", 1)))[0]
+	if !stiff.Rack(plan.BracedNot).Falls || stiff.Rack(plan.BracedDiagonals).Falls {
 		t.Error("timber's corners are hinges")
 	}
 }

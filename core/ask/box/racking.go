@@ -31,11 +31,26 @@ func (b *Body) push() float64 {
 	return air/2*broad*pressure*pressure*b.area()/2 + aside*b.mass.High*quantity.Gravity/2
 }
 
+// pushAlong is the force on its top under full braking, N: half of its own weight at 0.8 g.
+func (b *Body) pushAlong() float64 { return ahead * b.mass.High * quantity.Gravity / 2 }
+
 // Rack pushes the body's top aside: its four corner posts on pins, rails round the top; corners of metal are stiff, others
 // hinged. In each end a short brace at both corners, a diagonal, or a skin that is fixed all around, as a diagonal of the
 // same stiffness: G·t·L/h of a panel, half of it by its screws.
 func (b *Body) Rack(way plan.Bracing) Racked {
-	l, w, h := float64(b.b.Long), float64(b.b.Wide), float64(b.b.High)
+	ends := [2]bool{!b.b.OpenFront, !b.b.OpenRear && !b.b.RampDoor && b.b.Leaves == 0} // a door braces nothing
+	return b.rack(way, float64(b.b.Long), float64(b.b.Wide), b.push(), ends)
+}
+
+// RackAlong pushes it forward: the same with its sides for ends.
+func (b *Body) RackAlong(way plan.Bracing) Racked {
+	return b.rack(way, float64(b.b.Wide), float64(b.b.Long), b.pushAlong(), [2]bool{true, true})
+}
+
+// rack pushes it across w, its frames l apart; panels says which of them a skin closes. Under a roof with a skin one that is
+// open leans on the other: roof and sides are panels too.
+func (b *Body) rack(way plan.Bracing, l, w, push float64, panels [2]bool) Racked {
+	h := float64(b.b.High)
 	s := b.bar
 	shear := b.of.Modulus / 2.6
 	if b.of.Timber {
@@ -59,7 +74,8 @@ func (b *Body) Rack(way plan.Bracing) Racked {
 		m.Members = append(m.Members, e)
 	}
 	hinged := b.of.Weld == 0 // timber and plastic are not welded
-	for _, x := range [2]float64{0, l} {
+	var feet, tops [2][2]int
+	for end, x := range [2]float64{0, l} {
 		var foot, top, low, in [2]int
 		for i, y := range [2]float64{-w / 2, w / 2} {
 			foot[i] = node(x, y, 0)
@@ -69,6 +85,7 @@ func (b *Body) Rack(way plan.Bracing) Racked {
 			) // no spin
 			top[i] = node(x, y, h)
 		}
+		feet[end], tops[end] = foot, top
 		if way == plan.BracedCorners {
 			leg := math.Min(knee*h, w/3)
 			for i, y := range [2]float64{-w / 2, w / 2} {
@@ -88,12 +105,13 @@ func (b *Body) Rack(way plan.Bracing) Racked {
 			bar(top[0], top[1], [2]bool{hinged, hinged})
 		}
 		area := 0.0
-		diagonal := math.Hypot(w, h)
 		switch way {
 		case plan.BracedDiagonals:
 			area = s.Area
-		case plan.BracedSkin: // EA/d·cos² = G·t·w/h
-			area = b.skinShear() * w / h * diagonal / (w * w / diagonal / diagonal) / b.of.Modulus
+		case plan.BracedSkin:
+			if panels[end] {
+				area = b.panel(w, h)
+			}
 		}
 		if area > 0 {
 			d := frame3d.Member{
@@ -105,8 +123,12 @@ func (b *Body) Rack(way plan.Bracing) Racked {
 		}
 	}
 	// along, the sides' rails hold the ends apart; they are held there so that the question is across alone
+	leans := way == plan.BracedSkin && b.b.Roof && panels != [2]bool{true, true}
+	if leans {
+		b.tube(&m, feet, tops, l, w)
+	}
 	for i := range m.Nodes {
-		if m.Nodes[i].Z > 0 {
+		if m.Nodes[i].Z > 0 && !leans {
 			m.Supports = append(m.Supports, frame3d.Support{Node: i, Held: [6]bool{frame3d.X: true}})
 		}
 	}
@@ -117,7 +139,7 @@ func (b *Body) Rack(way plan.Bracing) Racked {
 	c := frame3d.Case{}
 	for i := range m.Nodes {
 		if m.Nodes[i].Z == h && math.Abs(math.Abs(m.Nodes[i].Y)-w/2) < 1e-9 {
-			c.Nodes = append(c.Nodes, frame3d.NodeLoad{Node: i, Force: frame3d.Vec{Y: b.push() / 4}})
+			c.Nodes = append(c.Nodes, frame3d.NodeLoad{Node: i, Force: frame3d.Vec{Y: push / 4}})
 		}
 	}
 	o := solver.Solve(&c)
@@ -134,6 +156,29 @@ func (b *Body) Rack(way plan.Bracing) Racked {
 		}
 	}
 	return out
+}
+
+// panel is the section, m², of a diagonal of a field w wide and h high as stiff as the skin: EA/d·cos² = G·t·w/h.
+func (b *Body) panel(w, h float64) float64 {
+	d := math.Hypot(w, h)
+	return b.skinShear() * w / h * d / (w * w / d / d) / b.of.Modulus
+}
+
+// tube adds the panels of both sides and of the roof, and the rails between the ends.
+func (b *Body) tube(m *frame3d.Model, feet, tops [2][2]int, l, w float64) {
+	h := float64(b.b.High)
+	add := func(from, to int, area float64) {
+		e := frame3d.Member{
+			From: from, To: to, Area: area, Iy: b.bar.Iy, Iz: b.bar.Iz, It: b.bar.Iy + b.bar.Iz,
+			E: b.of.Modulus, G: b.of.Modulus / 2.6, Ends: [2]frame3d.End{frame3d.Hinge(), frame3d.Hinge()},
+		}
+		m.Members = append(m.Members, e)
+	}
+	for i := range 2 {
+		add(feet[0][i], tops[1][i], b.panel(l, h))
+		add(tops[0][i], tops[1][i], b.bar.Area)
+	}
+	add(tops[0][0], tops[1][1], b.panel(w, l))
 }
 
 // corners says what its corners are taken to be.
@@ -182,8 +227,12 @@ func (b *Body) racking() (finding.Finding, bool) {
 			"Plywood or metal sheets; boards brace nothing.",
 		), true
 	}
-	now := b.Rack(way)
-	better := b.Rack(plan.BracedDiagonals)
+	now, better := b.Rack(way), b.Rack(plan.BracedDiagonals)
+	pushed := "a storm and half a g push its top % aside, of % that it may lean"
+	if along := b.RackAlong(way); along.Falls || !now.Falls && along.Leans > now.Leans {
+		now, better = along, b.RackAlong(plan.BracedDiagonals)
+		pushed = "full braking pushes its top % forward, of % that it may lean"
+	}
 	f.Source = norms.Practice("posts on pins, 20 m/s of wind and half a g of itself on its top")
 	if way == "" {
 		way = plan.BracedNot
@@ -192,13 +241,13 @@ func (b *Body) racking() (finding.Finding, bool) {
 	case now.Falls:
 		f.Outcome = finding.Fails
 		f.Says = said.Say(
-			"Without a brace its hinged corners fall over like cards. A diagonal in each end, or a skin fixed all around.",
+			"Without a brace its hinged corners fall over like cards. A diagonal in each end and side, or a skin fixed all around.",
 		)
 		return f, true
 	default:
 		f.AtMost(quantity.KindLength, now.Leans, leans*h)
 		f.Says = said.Say(
-			corners(b.of.Weld)+"a storm and half a g push its top % aside, of % that it may lean",
+			corners(b.of.Weld)+pushed,
 			said.Length(atLeast(now.Leans)),
 			said.Length(leans*h),
 		)
@@ -210,13 +259,14 @@ func (b *Body) racking() (finding.Finding, bool) {
 		f.Says = append(f.Says, said.Say(".")...)
 	}
 	if way != plan.BracedDiagonals && !better.Falls && better.Leans < now.Leans/2 && now.Leans > 0.001 {
-		f.Says = append(f.Says, said.Say(" With a diagonal in each end %.", said.Length(atLeast(better.Leans)))...)
+		f.Says = append(f.Says, said.Say(" With a diagonal in each end and side %.", said.Length(atLeast(better.Leans)))...)
 	}
 	if s := b.skinShear(); way != plan.BracedSkin && s > 0 && now.Leans > 0.001 {
-		if skin := b.Rack(plan.BracedSkin); !skin.Falls {
+		skin, along := b.Rack(plan.BracedSkin), b.RackAlong(plan.BracedSkin)
+		if !skin.Falls && !along.Falls {
 			f.Says = append(
 				f.Says,
-				said.Say(" With its skin fixed all around %.", said.Length(atLeast(skin.Leans)))...)
+				said.Say(" With its skin fixed all around %.", said.Length(atLeast(max(skin.Leans, along.Leans))))...)
 		}
 	}
 	return f, true
