@@ -1,4 +1,4 @@
-import { accessible, expect, settled, studied, test } from './rig'
+import { accessible, expect, saved, settled, studied, test } from './rig'
 
 test('square, level and the axle, as they are taped', async ({ page, lock }) => {
   await lock.open('workshop')
@@ -45,20 +45,41 @@ test('the work in an order that is right', async ({ page, lock }) => {
   await studied(page)
   const order = page.locator('[data-order]')
   await expect(order.getByRole('status')).toContainText('turned over 2 times')
-  const first = order.locator('[data-step=tack]')
+  const first = order.locator('[data-step=cut]')
   await first.getByRole('button', { name: /Not done$/ }).click()
-  await settled(page)
-  await studied(page)
-  await first.getByText('minutes and a note').click()
-  await expect(first.getByLabel('Minutes it took')).toBeVisible()
+  await first.getByText('time, note, photo, place').click()
+  await first.getByLabel('Minutes it took').fill('95')
+  await first.getByLabel('Note').fill('blade changed twice')
+  await first.getByLabel(/^Photo of/).setInputFiles({
+    name: 'cut.png',
+    mimeType: 'image/png',
+    buffer: Buffer.from(
+      'iVBORw0KGgoAAAANSUhEUgAAAAIAAAACCAIAAAD91JpzAAAAFElEQVR42mNk+M/AwMDAwMTAwAAAEwABAS2tIm4AAAAASUVORK5CYII=',
+      'base64',
+    ),
+  })
+  await expect(first.getByRole('button', { name: /^Photo of/ })).toBeVisible()
+  await saved(page)
   // what was not taped waits, and goes on with a reason alone
   const align = order.locator('[data-step=align]')
   await expect(align).toContainText('First tape it')
   await align.getByRole('button', { name: 'Go on without' }).click()
   await align.getByLabel('Why').fill('taped on paper')
-  await align.getByLabel('Why').press('Enter')
-  await settled(page)
-  await studied(page)
-  await expect(align.getByLabel('Note')).toHaveValue('taped on paper')
+  await align.getByRole('button', { name: 'It is done' }).click()
+  await expect(align.getByRole('button', { name: /Done$/ })).toHaveAttribute('aria-pressed', 'true')
+  // a step of one's own, taken out and brought back
+  await order.getByRole('button', { name: 'Another step' }).click()
+  const own = order.locator('[data-step^=own]')
+  await own.getByLabel('What it is').fill('Fetch the trestles')
+  await expect(own).toContainText('Fetch the trestles')
+  await own.getByRole('button', { name: 'Take it out' }).click()
+  await expect(own).toHaveCount(0)
+  await order.getByRole('button', { name: 'Bring it back' }).click()
+  await expect(own).toContainText('Fetch the trestles')
   await accessible(page)
+  // records are the server's: a reload shows them, the plan itself was never changed
+  await saved(page)
+  await page.reload()
+  await expect(first.getByRole('button', { name: /Done$/ })).toHaveAttribute('aria-pressed', 'true')
+  await expect(first).toContainText('took 1.6 h')
 })

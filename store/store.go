@@ -23,7 +23,7 @@ import (
 var migrations embed.FS
 
 // newest is the migration that this program is made for.
-const newest = 4
+const newest = 5
 
 // Store is an open database. It may be used by several goroutines. One connection writes, so
 // that saves wait for each other here and not in the file's lock; others read beside it.

@@ -8,7 +8,7 @@ import (
 )
 
 // How long what is kept: autosaves each for two days, then the last of a day for two months, then
-// the last of a month; a deleted plan for ninety days. Named revisions and a plan's latest stay.
+// the last of a month; a deleted plan, record or photo for ninety days. Named revisions and a plan's latest stay.
 const (
 	keepEach    = 2 * 24 * time.Hour
 	keepDaily   = 61 * 24 * time.Hour
@@ -33,9 +33,11 @@ func (s *Store) Tidy(ctx context.Context) (t Tidied, err error) {
 		if t.Plans, err = res.RowsAffected(); err != nil {
 			return err
 		}
-		_, err = tx.ExecContext(ctx, "DELETE FROM library WHERE deleted_at < ?", stamped(now.Add(-keepDeleted)))
-		if err != nil {
-			return err
+		for _, table := range []string{"library", "records", "photos"} {
+			_, err = tx.ExecContext(ctx, "DELETE FROM "+table+" WHERE deleted_at < ?", stamped(now.Add(-keepDeleted)))
+			if err != nil {
+				return err
+			}
 		}
 		res, err = tx.ExecContext(ctx, `DELETE FROM revisions WHERE rowid IN (SELECT id FROM (
 			SELECT r.rowid AS id, row_number() OVER (PARTITION BY r.plan_id, CASE WHEN r.saved_at >= ? THEN substr(r.saved_at, 1, 10)

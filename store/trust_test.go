@@ -187,6 +187,8 @@ func TestTakenOver(t *testing.T) {
 		"DROP INDEX sessions_expires",
 		"ALTER TABLE revisions DROP COLUMN sum",
 		"DROP TABLE library",
+		"DROP TABLE photos",
+		"DROP TABLE records",
 		"DELETE FROM goose_db_version WHERE version_id > 2",
 		"UPDATE plans SET updated_at = '2026-05-01T10:00:00.12Z' WHERE id = 'a'",
 		"UPDATE plans SET updated_at = '2026-05-01T10:00:00.123456Z' WHERE id = 'b'",
@@ -205,7 +207,7 @@ func TestTakenOver(t *testing.T) {
 	if p, err := s.Get(t.Context(), "a"); err != nil || string(p.Document) != `{"a":1}` {
 		t.Errorf("%+v %v", p, err)
 	}
-	for _, name := range []string{path, path + ".before-4"} {
+	for _, name := range []string{path, path + ".before-5"} {
 		if info, err := os.Stat(name); err != nil || info.Mode().Perm() != 0o600 {
 			t.Errorf("%s: %v %v", name, info, err)
 		}

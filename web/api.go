@@ -33,6 +33,7 @@ import (
 	"zygonos/core/out/departure"
 	"zygonos/core/out/tables"
 	"zygonos/core/plan"
+	"zygonos/core/records"
 	"zygonos/core/review"
 	"zygonos/core/rig"
 	"zygonos/core/study"
@@ -365,7 +366,8 @@ type Asking struct {
 	Want string     `json:"want,omitempty"` // live or settled
 	Key  string     `json:"key,omitempty"`  // of the finding whose working is opened
 	Back bool       `json:"back,omitempty"` // a comparison tells what would bring each failing candidate back
-	CSV  string     `json:"csv,omitempty"`  // a table of candidates to be read
+	CSV  string     `json:"csv,omitempty"`  // a table to be read
+	Kept string     `json:"kept,omitempty"` // the id under which the plan is kept: its records count
 }
 
 // strictly reads a document as strictly as a plan file: a field that does not exist is refused, not
@@ -478,6 +480,34 @@ func studied[T any](search func(ctx context.Context, a *Asking) T) func(*server)
 				studyTime,
 				func(ctx context.Context) error { return c.JSON(search(ctx, &a)) },
 			)
+		}
+	}
+}
+
+// recorded is a study over the plan and what happened, of the kinds that it takes.
+func recorded[T any](
+	kinds []records.Kind, study func(ctx context.Context, a *Asking, all records.All) T,
+) func(*server) fiber.Handler {
+	names := make([]string, len(kinds))
+	for i, k := range kinds {
+		names[i] = string(k)
+	}
+	return func(s *server) fiber.Handler {
+		return func(c fiber.Ctx) error {
+			a, err := asking(c)
+			if err != nil {
+				return err
+			}
+			if a.Kept != "" && !idPattern.MatchString(a.Kept) {
+				return store.ErrNotFound
+			}
+			all, err := s.happened(c.Context(), a.Kept, names...)
+			if err != nil {
+				return err
+			}
+			return s.inTurn(s.lanes.studies, studyTime, func(ctx context.Context) error {
+				return c.JSON(study(ctx, &a, all))
+			})
 		}
 	}
 }

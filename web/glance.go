@@ -99,15 +99,19 @@ func (s *server) tryExample(c fiber.Ctx) error {
 	if err != nil {
 		return err
 	}
-	id := uuid.NewString()
-	revision, err := s.store.Create(
-		c.Context(),
-		id,
-		store.Save{ID: uuid.NewString(), Label: "example", Name: p.Name, Document: doc},
-	)
+	all, err := demo.Records(name)
 	if err != nil {
 		return err
 	}
+	rows, err := Rows(all)
+	if err != nil {
+		return err
+	}
+	id := uuid.NewString()
+	save := store.Save{ID: uuid.NewString(), Label: "example", Name: p.Name, Document: doc}
+	if err := s.store.CreateWhole(c.Context(), id, save, rows, nil); err != nil {
+		return err
+	}
 	c.Status(fiber.StatusCreated)
-	return c.JSON(Saved{id, revision})
+	return c.JSON(Saved{id, 1})
 }

@@ -13,6 +13,7 @@ import (
 	"github.com/gofiber/fiber/v3"
 	"github.com/valyala/fasthttp"
 
+	"zygonos/core/out/archive"
 	"zygonos/core/plan"
 )
 
@@ -37,7 +38,7 @@ func bound(app *fiber.App, known func(token string) bool) {
 		if open || large && known != nil && !known(string(h.Cookie(sessionCookie))) {
 			return fasthttp.RequestConfig{MaxRequestBodySize: smallBody}
 		}
-		return fasthttp.RequestConfig{MaxRequestBodySize: plan.MaxBytes + smallBody}
+		return fasthttp.RequestConfig{MaxRequestBodySize: mostBody(path)}
 	}
 	// A method that nobody knows is answered before any handler is asked.
 	inner := s.Handler
@@ -51,6 +52,28 @@ func bound(app *fiber.App, known func(token string) bool) {
 			)
 		}
 	}
+}
+
+// mostBody is what a call's body may hold.
+func mostBody(path string) int {
+	switch {
+	case path == "/api/archives":
+		return archive.MaxBytes
+	case strings.Contains(path, "/photos/"):
+		return mostPhotoBytes + 4<<20 // a little over is answered in its own words
+	}
+	return plan.MaxBytes + smallBody
+}
+
+// tooLarge says what a call's body may hold.
+func tooLarge(path string) (title, detail string) {
+	switch {
+	case path == "/api/archives":
+		return "The archive is too large.", "An archive may have 160 MB."
+	case strings.Contains(path, "/photos/"):
+		return "The photo is too large.", "A photo may have 12 MB."
+	}
+	return "The plan is too large.", "A plan may have 8 MB."
 }
 
 // plainBodies refuses packed bodies: unpacked, a few hundred bytes can fill the memory.

@@ -66,6 +66,13 @@ func OpenAPI() map[string]any {
 				"content":  map[string]any{fiber.MIMEApplicationJSON: map[string]any{"schema": use(o.takes)}},
 			}
 		}
+		if strings.HasSuffix(o.path, "/{photo}") && o.method == http.MethodPut || o.path == "/archives" {
+			media := "image/*"
+			if o.path == "/archives" {
+				media = archiveType
+			}
+			op["requestBody"] = map[string]any{"required": true, "content": map[string]any{media: map[string]any{}}}
+		}
 		var params []any
 		for _, part := range strings.Split(o.path, "/") {
 			if name, ok := strings.CutPrefix(part, "{"); ok {

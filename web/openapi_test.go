@@ -30,7 +30,7 @@ func TestOpenAPI(t *testing.T) {
 		if !strings.HasPrefix(r.Path, "/api/") || r.Method == "HEAD" || strings.Contains(r.Path, "*") {
 			continue
 		}
-		path := strings.NewReplacer(":id", "{id}", ":n", "{n}").Replace(r.Path)
+		path := strings.NewReplacer(":id", "{id}", ":n", "{n}", ":record", "{record}", ":photo", "{photo}").Replace(r.Path)
 		routes[r.Method+" "+path] = true
 		if !told[r.Method+" "+path] {
 			t.Errorf("%s %s is not described", r.Method, path)

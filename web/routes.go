@@ -19,6 +19,7 @@ import (
 	"zygonos/core/out/departure"
 	"zygonos/core/out/tables"
 	"zygonos/core/plan"
+	"zygonos/core/records"
 	"zygonos/core/review"
 	"zygonos/core/rig"
 	"zygonos/core/study"
@@ -66,6 +67,9 @@ const (
 	noContent   = http.StatusNoContent
 	linesOfJSON = "application/x-ndjson"
 )
+
+// ofWork are the kinds of records that the work's order looks at.
+var ofWork = []records.Kind{records.KindStep, records.KindTool, records.KindPart, records.KindSnag}
 
 // Health says that the server answers.
 type Health struct {
@@ -220,9 +224,9 @@ func init() { // a table that handlers name and that names handlers
 				return &Boxing{box.Show(rig.Resolve(a.Plan, a.Trailer, a.Outing))}
 			})},
 		{"POST", "/work-order", "The work in its order", Asking{}, WorkOrder{}, 0, "",
-			studied(func(_ context.Context, a *Asking) *WorkOrder {
+			recorded(ofWork, func(_ context.Context, a *Asking, all records.All) *WorkOrder {
 				review.Ready(a.Plan)
-				return &WorkOrder{workshop.Order(rig.Resolve(a.Plan, a.Trailer, a.Outing))}
+				return &WorkOrder{workshop.Order(rig.Resolve(a.Plan, a.Trailer, a.Outing), all)}
 			})},
 		{"POST", "/taping", "What was taped in the workshop, drawn", Asking{}, Taping{}, 0, "",
 			studied(func(_ context.Context, a *Asking) *Taping {
@@ -272,7 +276,7 @@ func init() { // a table that handlers name and that names handlers
 		{"GET", "/candidates.csv", "An empty table of candidates", nil, nil, 0, csvType, at(template)},
 		{"POST", "/candidates", "Read a table of candidates", Asking{}, tables.Import{}, 0, "", at(candidates)},
 	}
-	routes = append(routes, libraryRoutes...)
+	routes = append(append(routes, libraryRoutes...), recordRoutes...)
 }
 
 // mount serves the routes that are not the gate's.

@@ -3,6 +3,8 @@ package web
 import (
 	"bytes"
 	"encoding/json"
+	"image"
+	"image/jpeg"
 	"io"
 	"mime"
 	"net/http/httptest"
@@ -16,6 +18,8 @@ import (
 	"github.com/gofiber/fiber/v3"
 	"github.com/google/uuid"
 
+	"zygonos/core/out/archive"
+	"zygonos/core/plan"
 	"zygonos/demo"
 	"zygonos/store"
 )
@@ -69,6 +73,21 @@ func TestRoutesTellTheTruth(t *testing.T) {
 		"/stretched":         `{"what":"stretch","kind":"wider","by":0.2,"trailer":"grey-flatbed","outing":"boat-day","plan":` + doc + `}`,
 		"/begin":             `{"what":"fitting","kind":"spare","id":"x","trailer":"grey-flatbed","outing":"boat-day","plan":` + doc + `}`,
 	}
+	var picture bytes.Buffer
+	if err := jpeg.Encode(&picture, image.NewGray(image.Rect(0, 0, 40, 30)), nil); err != nil {
+		t.Fatal(err)
+	}
+	bodies["/plans/{id}/photos/{photo}"] = picture.String()
+	bodies["/plans/{id}/records/{record}"] = `{"kind":"snag","snag":{"says":"A lamp is loose"}}`
+	whole, err := plan.Read(data)
+	if err != nil {
+		t.Fatal(err)
+	}
+	packed, err := archive.Pack(&archive.Holds{Plan: whole})
+	if err != nil {
+		t.Fatal(err)
+	}
+	bodies["/archives"] = string(packed)
 	call("POST", "/session", bodies["/session"])
 	for _, id := range []string{"p", "q"} {
 		if code, _, text := call("POST", "/plans", saving(id)); code != 201 {
@@ -78,7 +97,7 @@ func TestRoutesTellTheTruth(t *testing.T) {
 	bodies["/plans"] = saving("new")
 	for i := range routes {
 		r := &routes[i]
-		path := strings.NewReplacer("{id}", "p", "{n}", "1").Replace(r.path)
+		path := strings.NewReplacer("{id}", "p", "{n}", "1", "{record}", "r", "{photo}", "f").Replace(r.path)
 		switch r.path {
 		case "/examples/{id}":
 			path = "/examples/heather-hives"

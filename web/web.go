@@ -123,6 +123,8 @@ var troubles = []struct {
 		"Another program holds the database.",
 		"Nothing was changed. It is tried again.",
 	},
+	{store.ErrManyRecords, fiber.StatusUnprocessableEntity, "The plan has as many records as it may: 20,000.", "Put old ones away with an archive."},
+	{store.ErrManyPhotos, fiber.StatusUnprocessableEntity, "The plan has as many photos as it may: 400.", "Take some away first."},
 	{errCrowded, fiber.StatusServiceUnavailable, "Several searches are under way.", "Try again in a moment."},
 	{
 		store.ErrFull,
@@ -164,6 +166,12 @@ func problemOf(c fiber.Ctx, err error) error {
 	switch {
 	case errors.As(err, &se):
 		p.Status, p.Title, p.Detail, p.Field = fiber.StatusUnprocessableEntity, "The plan cannot be used.", se.Error(), se.Path
+		switch {
+		case c.Path() == "/api/archives":
+			p.Title = "The archive cannot be used."
+		case strings.HasPrefix(se.Path, "/records/"):
+			p.Title, p.Detail = "This record cannot be kept.", se.Reason
+		}
 	case errors.As(err, &spoilt):
 		p.Title, p.Earlier = fmt.Sprintf(
 			"Revision %d of this plan is damaged on the disk.",
@@ -173,7 +181,7 @@ func problemOf(c fiber.Ctx, err error) error {
 	case errors.As(err, &fe):
 		p.Status, p.Title = fe.Code, fe.Message
 		if fe.Code == fiber.StatusRequestEntityTooLarge {
-			p.Title, p.Detail = "The plan is too large.", "A plan may have 8 MB."
+			p.Title, p.Detail = tooLarge(c.Path())
 		}
 	default:
 		for _, t := range troubles {

@@ -9,13 +9,14 @@ import (
 
 	"zygonos/core/lang/quantity"
 	"zygonos/core/plan"
+	"zygonos/core/records"
 )
 
 // tables prints what the interface looks up, as TypeScript: the fields of the plan that take a
 // figure, the stages on which fields are filled in, and the units that are read.
 func tables(w io.Writer) error {
 	fields, stages := map[string]string{}, map[string]string{}
-	for _, f := range plan.Fields() {
+	for _, f := range append(plan.Fields(), records.Fields()...) {
 		if f.Kind != "" && !strings.HasSuffix(f.Path, "/order") {
 			fields[f.Path] = string(f.Form) + " " + string(f.Kind)
 		}

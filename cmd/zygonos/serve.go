@@ -146,8 +146,16 @@ func fillDemo(ctx context.Context, s *store.Store) error {
 			return err
 		}
 		id := strings.TrimSuffix(name, ".zygonos.json")
-		if _, err := s.Create(ctx, id, store.Save{ID: uuid.NewString(), Label: "demo", Name: p.Name, Document: doc}); err != nil &&
-			!errors.Is(err, store.ErrConflict) {
+		all, err := demo.Records(id)
+		if err != nil {
+			return err
+		}
+		rows, err := web.Rows(all)
+		if err != nil {
+			return err
+		}
+		save := store.Save{ID: uuid.NewString(), Label: "demo", Name: p.Name, Document: doc}
+		if err := s.CreateWhole(ctx, id, save, rows, nil); err != nil && !errors.Is(err, store.ErrConflict) {
 			return err
 		}
 	}

@@ -204,7 +204,9 @@ func (f *Field) read(tag string) error {
 }
 
 // Fields lists the fields of a plan, each by its path with * for the ids of collections.
-func Fields() []Field {
+func Fields() []Field { return fieldsOf(reflect.TypeFor[Plan](), "", "") }
+
+func fieldsOf(of reflect.Type, root, stageOf string) []Field {
 	var out []Field
 	var walk func(t reflect.Type, path, stage string)
 	walk = func(t reflect.Type, path, stage string) {
@@ -228,7 +230,7 @@ func Fields() []Field {
 			}
 		}
 	}
-	walk(reflect.TypeFor[Plan](), "", "")
+	walk(of, root, stageOf)
 	return out
 }
 

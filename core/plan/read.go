@@ -157,6 +157,16 @@ func shape(v any, t reflect.Type, path string) error {
 				return err
 			}
 		}
+	case reflect.Slice:
+		list, ok := v.([]any)
+		if !ok {
+			return wrong("a list")
+		}
+		for i := range list {
+			if err := shape(list[i], t.Elem(), fmt.Sprintf("%s/%d", path, i)); err != nil {
+				return err
+			}
+		}
 	case reflect.String:
 		if _, ok := v.(string); !ok {
 			return wrong("a text")

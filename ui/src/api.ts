@@ -34,6 +34,8 @@ import type {
   RackPlans,
   RampPlaces,
   TiePlan,
+  Recorded,
+  PhotoKept,
   Reference,
   Settled,
   Shelved,
@@ -115,6 +117,7 @@ export interface Asked {
   plan: Plan
   outing: string
   trailer: string
+  kept?: string // the id under which the plan is kept: its records count
 }
 
 export interface SaveRequest {
@@ -220,6 +223,26 @@ export const api = {
     drop: (id: string) => json<void>('DELETE', `/library/${id}`),
     restore: (id: string) => json<void>('POST', `/library/${id}/restore`),
   },
+  records: {
+    list: (plan: string) => json<Recorded[]>('GET', `/plans/${plan}/records`),
+    change: (plan: string, id: string, patch: object) =>
+      json<Recorded>('PATCH', `/plans/${plan}/records/${id}`, patch),
+    remove: (plan: string, id: string) => json<void>('DELETE', `/plans/${plan}/records/${id}`),
+    restore: (plan: string, id: string) => json<void>('POST', `/plans/${plan}/records/${id}/restore`),
+  },
+  photos: {
+    add: async (plan: string, id: string, picture: Blob) =>
+      (
+        await call('PUT', `/plans/${plan}/photos/${id}`, picture, {
+          'Content-Type': picture.type || 'image/jpeg',
+        })
+      ).json() as Promise<PhotoKept>,
+    at: (plan: string, id: string) => `/api/plans/${plan}/photos/${id}`,
+    remove: (plan: string, id: string) => json<void>('DELETE', `/plans/${plan}/photos/${id}`),
+    restore: (plan: string, id: string) => json<void>('POST', `/plans/${plan}/photos/${id}/restore`),
+  },
+  importArchive: async (file: Blob) =>
+    (await call('POST', '/archives', file, { 'Content-Type': 'application/zip' })).json() as Promise<Saved>,
   pair: (path: string) => json<Pairing>('POST', '/pair', { path }),
   card: async (asked: Asked) => (await call('POST', '/card.html', JSON.stringify(asked), asJSON)).blob(),
   enter: (passcode: string) => json<void>('POST', '/session', { passcode }),

@@ -221,6 +221,7 @@ export const bracingWords: Record<string, string> = {
   diagonals: 'a diagonal in each end and side',
   skin: 'its skin, fixed all around',
 }
+export const sideWords: Record<string, string> = { up: 'on its feet', down: 'upside down' }
 export const levelWords: Record<string, string> = {
   laser: 'a level line over all',
   water: 'a water hose',

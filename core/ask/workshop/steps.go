@@ -3,48 +3,14 @@ package workshop
 import (
 	"math"
 	"slices"
-	"strings"
 
 	"zygonos/core/facts/norms"
 	"zygonos/core/lang/finding"
 	"zygonos/core/lang/quantity"
 	"zygonos/core/lang/said"
-	"zygonos/core/parts"
 	"zygonos/core/plan"
 	"zygonos/core/rig"
-	"zygonos/core/sums/sequence"
 )
-
-// WorkStep is a step of the work in its order.
-type WorkStep struct {
-	ID      string           `json:"id"`
-	Says    said.Sentence    `json:"says"`
-	Why     string           `json:"why"`
-	Side    string           `json:"side,omitempty"` // "up", "down": how the work lies
-	Tool    string           `json:"tool,omitempty"`
-	Minutes [2]float64       `json:"minutes"`          // guessed, few to many
-	Hazard  string           `json:"hazard,omitempty"` // with its protection
-	Torque  *finding.Measure `json:"torque,omitempty"`
-	Turn    bool             `json:"turn,omitempty"` // the work is turned over before it
-	People  int              `json:"people,omitempty"`
-	Waits   said.Sentence    `json:"waits,omitempty"` // why its gate does not hold
-	Done    *plan.StepDone   `json:"done,omitempty"`
-	Chain   bool             `json:"chain,omitempty"` // of the longest chain
-
-	after []string
-	gate  string // code of the finding that is to hold first
-}
-
-// Work is the whole of it.
-type Work struct {
-	Steps  []WorkStep    `json:"steps"`
-	Turns  int           `json:"turns"`
-	Begins string        `json:"begins"`
-	Hours  [2]float64    `json:"hours"` // of all, few to many
-	Chain  float64       `json:"chain"` // h of the longest chain, as is likely
-	Left   int           `json:"left"`
-	Says   said.Sentence `json:"says"`
-}
 
 // list gathers steps.
 type list struct {
@@ -86,122 +52,6 @@ func beginsOf(r *rig.Rig) plan.BuildBegins {
 		return plan.FromKit
 	}
 	return plan.FromBars
-}
-
-// Order is the work in an order in which each step waits for what comes before it, turned over as seldom as can be.
-func Order(r *rig.Rig) *Work {
-	if r == nil {
-		return nil
-	}
-	l := &list{r: r, from: beginsOf(r)}
-	for _, c := range contributors {
-		c(l)
-	}
-	steps := make([]sequence.Step, len(l.steps))
-	at := map[string]int{}
-	for i := range l.steps {
-		at[l.steps[i].ID] = i
-	}
-	for i := range l.steps {
-		s := &l.steps[i]
-		steps[i] = sequence.Step{Side: sides[s.Side], Tool: s.Tool, Hours: (s.Minutes[0] + s.Minutes[1]) / 120}
-		for _, id := range s.after {
-			if b, ok := at[id]; ok {
-				steps[i].After = append(steps[i].After, b)
-			}
-		}
-	}
-	order, turns, side, err := sequence.Order(steps)
-	if err != nil {
-		return nil // contributors make no circles: a test holds them to it
-	}
-	out := &Work{Steps: []WorkStep{}, Turns: turns, Begins: string(l.from)}
-	hours, chain, _ := sequence.Critical(steps)
-	out.Chain = hours
-	gates := map[string]finding.Finding{}
-	for _, f := range Check(r) {
-		gates[f.Code] = f
-	}
-	var done map[string]plan.StepDone
-	people := 1
-	if w := r.Trailer.Workshop; w != nil {
-		done, people = w.Done, max(1, w.People)
-	}
-	axleOn := l.from == plan.FromCamper // it never came off
-	for _, i := range order {
-		s := l.steps[i]
-		if own := sides[s.Side]; own != sequence.Any && own != side {
-			s.Turn, side = true, own
-			s.People = turners(r, axleOn)
-		}
-		axleOn = axleOn || s.ID == "axle"
-		if s.People > people {
-			s.Hazard = strings.TrimSpace(s.Hazard + " It takes more than one: no lifting alone.")
-		}
-		if d, ok := done[s.ID]; ok {
-			s.Done = &d
-		} else {
-			out.Left++
-		}
-		f, asked := gates[s.gate]
-		if s.gate != "" && (!asked || !passes(&f)) {
-			s.Waits = said.Say("First tape it, under " + tabs[s.gate] + ".")
-			if asked && f.Outcome != finding.Unknown {
-				s.Waits = f.Says
-			}
-		}
-		s.Chain = slices.Contains(chain, i)
-		out.Hours[0], out.Hours[1] = out.Hours[0]+s.Minutes[0]/60, out.Hours[1]+s.Minutes[1]/60
-		out.Steps = append(out.Steps, s)
-	}
-	out.Says = said.Say(
-		"% steps, % to go; % to % of work, turned over % times.",
-		said.Count(len(out.Steps)),
-		said.Count(out.Left),
-		said.Of(
-			quantity.KindTime,
-			out.Hours[0]*3600,
-		),
-		said.Of(quantity.KindTime, out.Hours[1]*3600),
-		said.Count(turns),
-	)
-	if turns == 0 {
-		out.Says = said.Say(
-			"% steps, % to go; % to % of work. Nothing is turned over.",
-			said.Count(len(out.Steps)),
-			said.Count(out.Left),
-			said.Of(quantity.KindTime, out.Hours[0]*3600),
-			said.Of(quantity.KindTime, out.Hours[1]*3600),
-		)
-	}
-	return out
-}
-
-// passes reports whether a gate lets its step go on: it holds, or only the tape is too rough to tell.
-func passes(f *finding.Finding) bool {
-	return f.Outcome == finding.Holds || f.Outcome == finding.Tight && f.Tight == finding.GuessTooRough
-}
-
-var (
-	sides = map[string]sequence.Side{"up": sequence.Up, "down": sequence.Down}
-	tabs  = map[string]string{CodeSquare: "Square", CodeLevel: "Level", CodeAxle: "Axle"}
-)
-
-// One person's limit of a thing that is tipped over an edge: half of it hangs on the hands (practice, C).
-const tipsAlone = 25.0 // kg
-
-// turners is how many people turn the frame over an edge, with its axle where that is on: half of the weight on the hands.
-func turners(r *rig.Rig, axleOn bool) int {
-	kg := 40.0 // a small frame, where nothing is drawn
-	if r.Drawn != nil && r.Drawn.Mass > 0 {
-		kg = r.Drawn.Mass * (1 + parts.Extra(r.Trailer.Frame))
-		if axleOn {
-			kg += float64(r.Gear().Value)
-		}
-	} else if e := r.EmptyMass(); e != nil {
-		kg = e.High
-	}
-	return max(1, int(math.Ceil(kg/2/tipsAlone-1e-9)))
 }
 
 // frameSteps are those of the frame itself.

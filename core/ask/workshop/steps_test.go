@@ -28,7 +28,7 @@ const lamps = `{"lamps":{"l":{"order":1,"what":"tail","back":2.4,"right":-0.6,"h
 
 func order(t *testing.T, sets ...string) *workshop.Work {
 	t.Helper()
-	return workshop.Order(rig.Resolve(sample.Plan(t, sets...), "t", "o"))
+	return workshop.Order(rig.Resolve(sample.Plan(t, sets...), "t", "o"), nil)
 }
 
 func ids(w *workshop.Work) (out []string) {
@@ -110,7 +110,7 @@ func TestGatesAndTicks(t *testing.T) {
 	at := func(w *workshop.Work, id string) workshop.WorkStep { return w.Steps[slices.Index(ids(w), id)] }
 	sets := []string{"/trailers/t/frame", ladder("bolt")}
 	w := order(t, sets...)
-	if s := at(w, "square"); len(s.Waits) == 0 || s.Done != nil {
+	if s := at(w, "square"); len(s.Waits) == 0 || s.Done {
 		t.Errorf("%+v", s)
 	}
 	if s := at(w, "tighten"); s.Torque == nil || s.Torque.Value < 43 || s.Torque.Value > 53 { // M10 8.8: 48 N·m
@@ -137,7 +137,7 @@ func TestGatesAndTicks(t *testing.T) {
 	}
 	left := w.Left
 	w = order(t, append(sets, "/trailers/t/workshop", "{"+sides(0)+`,"done":{"square":{"minutes":25},"gone":{}}}`)...)
-	if s := at(w, "square"); len(s.Waits) != 0 || s.Done == nil || *s.Done.Minutes != 25 {
+	if s := at(w, "square"); len(s.Waits) != 0 || !s.Done || *s.Took != 25 {
 		t.Errorf("%+v", s)
 	}
 	if w.Left != left-1 {

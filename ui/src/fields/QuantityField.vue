@@ -33,10 +33,8 @@ watch(shown, (v) => {
 
 const problem = computed(() => {
   if (wrong.value) return wrong.value
-  const p =
-    props.path &&
-    workspace.report?.problems.find((p) => p.path === props.path || p.path === props.path + '/value')
-  return p ? say(p.says) : ''
+  const word = props.path && workspace.wordOn(props.path)
+  return !word ? '' : typeof word === 'string' ? word : say(word)
 })
 
 function read() {

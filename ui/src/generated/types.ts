@@ -26,6 +26,7 @@ export interface Carried {
   Filling?: Filling;
   Flooring?: Flooring;
   Glance?: Glance;
+  Happened?: Happened;
   Health?: Health;
   Import?: Import;
   Listed?: Listed;
@@ -33,12 +34,14 @@ export interface Carried {
   Op?: Op;
   Pairing?: Pairing;
   PairingAsked?: PairingAsked;
+  PhotoKept?: PhotoKept;
   Plan?: Plan;
   Powering?: Powering;
   ProblemDocument?: ProblemDocument;
   Pumping?: Pumping;
   RackPlans?: RackPlans;
   RampPlaces?: RampPlaces;
+  Recorded?: Recorded;
   Reference?: Reference;
   Report?: Report;
   Revision?: Revision;
@@ -117,6 +120,7 @@ export interface Op {
 export interface Asking {
   back?: boolean;
   csv?: string;
+  kept?: string;
   key?: string;
   outing: string;
   plan: Plan;
@@ -1780,6 +1784,64 @@ export interface Headline {
   outcome: string;
   says: Sentence;
 }
+export interface Happened {
+  built?: BuiltRecord;
+  kind: string;
+  note?: string;
+  on?: string;
+  order?: number;
+  part?: PartRecord;
+  photos?: {
+    [k: string]: PhotoAt;
+  };
+  snag?: SnagRecord;
+  step?: StepRecord;
+  tool?: ToolRecord;
+  trailer?: string;
+}
+export interface BuiltRecord {
+  drawnHeavy?: number;
+  drawnLong?: number;
+  heavy?: number;
+  long?: number;
+  member?: string;
+  what: string;
+}
+export interface PartRecord {
+  got?: number;
+  member?: string;
+  name: string;
+  number?: string;
+  size?: string;
+  state?: string;
+  want?: number;
+}
+export interface PhotoAt {
+  order: number;
+  says?: string;
+}
+export interface SnagRecord {
+  done?: boolean;
+  due?: string;
+  says: string;
+  stops?: boolean;
+  who?: string;
+}
+export interface StepRecord {
+  after?: string;
+  before?: string;
+  done?: boolean;
+  guess?: number;
+  minutes?: number;
+  of?: string;
+  says?: string;
+  side?: string;
+}
+export interface ToolRecord {
+  cost?: number;
+  from?: string;
+  name: string;
+}
 export interface Health {
   ok: boolean;
 }
@@ -1818,6 +1880,11 @@ export interface Pairing {
 }
 export interface PairingAsked {
   path: string;
+}
+export interface PhotoKept {
+  high: number;
+  id: string;
+  wide: number;
 }
 export interface Powering {
   uses?: Use[];
@@ -1892,6 +1959,13 @@ export interface RampPlace {
   outcome: string;
   patch: Op[];
   says: Sentence;
+}
+export interface Recorded {
+  at: string;
+  id: string;
+  record?: Happened;
+  revision: number;
+  spoilt?: boolean;
 }
 export interface Reference {
   anchorKinds: AnchorKind[];
@@ -2660,6 +2734,7 @@ export interface Searching {
   answers: Answer[];
   back?: boolean;
   csv?: string;
+  kept?: string;
   key?: string;
   outing: string;
   plan: Plan;
@@ -2907,13 +2982,15 @@ export interface Work {
    */
   hours: [number, number];
   left: number;
+  refused?: Sentence[];
   says: Sentence;
   steps: WorkStep[];
   turns: number;
 }
 export interface WorkStep {
   chain?: boolean;
-  done?: StepDone;
+  done?: boolean;
+  down?: boolean;
   hazard?: string;
   id: string;
   /**
@@ -2921,12 +2998,19 @@ export interface WorkStep {
    * @maxItems 2
    */
   minutes: [number, number];
+  moved?: string;
+  own?: boolean;
   people?: number;
+  record: string;
   says: Sentence;
   side?: string;
+  took?: number;
   tool?: string;
   torque?: Measure;
   turn?: boolean;
+  two?: boolean;
+  up?: boolean;
   waits?: Sentence;
+  weighs?: Measure;
   why: string;
 }

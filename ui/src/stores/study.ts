@@ -2,6 +2,7 @@
 // request in flight, the latest wins, the older answer stays meanwhile.
 import { onScopeDispose, ref, shallowRef, watch } from 'vue'
 import type { Asked } from '@/api'
+import { useRecords } from './records'
 import { useWorkspace } from './workspace'
 
 const restMs = 200 // of stillness before a study is asked for
@@ -10,8 +11,10 @@ export function useStudy<T>(
   ask: (asked: Asked) => Promise<T>,
   also: () => unknown = () => 0,
   tells = true, // the page's attribute of the study
+  records = false, // whether what happened counts
 ) {
   const workspace = useWorkspace()
+  const happened = useRecords()
   const data = shallowRef<T>()
   const failure = ref('')
   const shown = ref(-1) // sequence of the plan that the data belong to
@@ -28,7 +31,10 @@ export function useStudy<T>(
       const seq = workspace.sequence
       const plan = workspace.preview?.plan ?? workspace.plan
       try {
-        data.value = await ask({ plan, outing: workspace.outing, trailer: workspace.trailer })
+        data.value = await ask({
+          ...{ plan, outing: workspace.outing, trailer: workspace.trailer },
+          kept: records ? workspace.id : undefined,
+        })
         failure.value = ''
         shown.value = seq
         if (!gone && tells) document.documentElement.dataset.study = String(seq)
@@ -40,7 +46,7 @@ export function useStudy<T>(
   }
 
   watch(
-    () => [workspace.sequence, workspace.plan?.name !== undefined, also()],
+    () => [workspace.sequence, workspace.plan?.name !== undefined, also(), records && happened.version],
     (_, old) => {
       wanted = true
       delete document.documentElement.dataset.study

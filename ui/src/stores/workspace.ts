@@ -9,6 +9,7 @@ import type { Locale } from '@/quantities'
 import { drafts } from './drafts'
 import { patched, useHistory } from './history'
 import { newId, uuid } from './patch'
+import { useRecords } from './records'
 import { useReviewLoop } from './reviewLoop'
 import { useSavingLoop } from './savingLoop'
 
@@ -44,7 +45,22 @@ export const useWorkspace = defineStore('workspace', () => {
   })
   const { saveState, saveProblem, revision, sitting } = saving
   const history = useHistory(plan, placed, change)
-  const { edit, setAt, setAll, get, placeOf, endGesture, undo, redo } = history
+  const { edit, setAll, placeOf, endGesture, undo, redo } = history
+
+  // Records stand beside the plan, under /records: fields lead to both alike.
+  const records = useRecords()
+  const beside = (path: string) => path.startsWith('/records/')
+  const get = (path: string) => (beside(path) ? records.get(path) : history.get(path))
+  function setAt(path: string, value: unknown, label: string, gesture?: string) {
+    if (!beside(path)) return history.setAt(path, value, label, gesture)
+    records.setAt(path, value, trailer.value)
+    return true
+  }
+  /** The core's own word on what stands at a path. */
+  const wordOn = (path: string) =>
+    beside(path)
+      ? records.problems[path]
+      : report.value?.problems.find((p) => p.path === path || p.path === path + '/value')?.says
 
   function change(next: Plan) {
     plan.value = next
@@ -114,6 +130,7 @@ export const useWorkspace = defineStore('workspace', () => {
     try {
       const [stored, draft] = await Promise.all([api.plan(planId), drafts.find(planId)])
       if (id.value !== planId) return
+      void records.open(planId)
       revision.value = stored.revision
       plan.value = draft ? draft.plan : stored.plan
       sequence.value++
@@ -181,6 +198,7 @@ export const useWorkspace = defineStore('workspace', () => {
       setAt,
       setAll,
       get,
+      wordOn,
       placeOf,
       endGesture,
       undo,

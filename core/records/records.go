@@ -1,0 +1,255 @@
+// Package records holds what happened as it is built, driven and paid: ticks of steps, what arrived, snags, measures. Records
+// stand beside the plan and not in its revisions; they come here as values and are stored elsewhere.
+package records
+
+import (
+	"encoding/json"
+	"fmt"
+
+	"zygonos/core/lang/quantity"
+	"zygonos/core/plan"
+)
+
+type (
+	length = quantity.Length
+	mass   = quantity.Mass
+)
+
+// Kind says what a record is of.
+type Kind string
+
+// The kinds.
+const (
+	KindStep  Kind = "step"  // a step of the work: done, moved, added
+	KindPart  Kind = "part"  // a line of what was delivered
+	KindSnag  Kind = "snag"  // what is still to be put right
+	KindBuilt Kind = "built" // a measure of what was built
+	KindTool  Kind = "tool"  // a tool, and where it comes from
+)
+
+// Kinds lists them.
+var Kinds = []Kind{KindStep, KindPart, KindSnag, KindBuilt, KindTool}
+
+// Happened is something that happened. Of its bodies the one of its kind is filled.
+type Happened struct {
+	Kind    Kind   `json:"kind"`
+	Trailer string `json:"trailer,omitempty" is:"trailer, text 64"` // id in the plan
+	Order   int    `json:"order,omitempty"`
+	On      string `json:"on,omitempty" is:"day, day"`
+	Note    string `json:"note,omitempty" is:"note, text 2000"`
+	// ids of its photos
+	Photos map[string]PhotoAt `json:"photos,omitempty" is:"photo"`
+
+	Step  *StepRecord  `json:"step,omitempty" stage:"workshop/order"`
+	Part  *PartRecord  `json:"part,omitempty" stage:"workshop/parts"`
+	Snag  *SnagRecord  `json:"snag,omitempty" stage:"workshop/snags"`
+	Built *BuiltRecord `json:"built,omitempty" stage:"workshop/as built"`
+	Tool  *ToolRecord  `json:"tool,omitempty" stage:"workshop/tools"`
+}
+
+// PhotoAt is a photo of a record.
+type PhotoAt struct {
+	Order int    `json:"order"`
+	Says  string `json:"says,omitempty" is:"words, text 200"`
+}
+
+// StepRecord is what became of a step of the work, or one that the owner added.
+type StepRecord struct {
+	Done    bool     `json:"done,omitempty"`
+	Minutes *float64 `json:"minutes,omitempty" is:"minutes it took, 0..100000"`
+	// it is to be done before that step
+	Before string `json:"before,omitempty" is:"step, text 64"`
+	// of a step that the owner added: what it is, what it waits for, how long and on which side
+	Says  string   `json:"says,omitempty" is:"step, text 200"`
+	After string   `json:"after,omitempty" is:"step, text 64"`
+	Guess *float64 `json:"guess,omitempty" is:"minutes, >0..100000"`
+	Side  WorkSide `json:"side,omitempty" is:"side"`
+	// it is a part of that step, which is split
+	Of string `json:"of,omitempty" is:"step, text 64"`
+}
+
+// WorkSide says how the work lies.
+type WorkSide string
+
+// The sides.
+const (
+	SideUp   WorkSide = "up"
+	SideDown WorkSide = "down"
+)
+
+// WorkSides lists them.
+var WorkSides = []WorkSide{SideUp, SideDown}
+
+// PartRecord is a line of a parts list as it was checked in.
+type PartRecord struct {
+	Number string    `json:"number,omitempty" is:"number, text 40"`
+	Name   string    `json:"name" is:"name, text 200"`
+	Size   string    `json:"size,omitempty" is:"size, text 100"`
+	Want   int       `json:"want,omitempty" is:"pieces wanted, 0..10000"`
+	Got    *int      `json:"got,omitempty" is:"pieces there, 0..10000"`
+	State  PartState `json:"state,omitempty" is:"state"`
+	// the member of the drawn frame that it is
+	Member string `json:"member,omitempty" is:"member, text 64"`
+}
+
+// PartState says what is wrong with parts that came.
+type PartState string
+
+// The states.
+const (
+	PartGood    PartState = "good"
+	PartWrong   PartState = "wrong"
+	PartHanded  PartState = "handed"  // left instead of right
+	PartUncut   PartState = "undrill" // a hole is missing
+	PartDamaged PartState = "damaged"
+)
+
+// PartStates lists them.
+var PartStates = []PartState{PartGood, PartWrong, PartHanded, PartUncut, PartDamaged}
+
+// SnagRecord is what is still to be put right.
+type SnagRecord struct {
+	Says string `json:"says" is:"snag, text 500"`
+	Who  string `json:"who,omitempty" is:"who, text 100"`
+	Due  string `json:"due,omitempty" is:"day, day"`
+	Done bool   `json:"done,omitempty"`
+	// it must be put right before the trailer is driven
+	Stops bool `json:"stops,omitempty"`
+}
+
+// BuiltRecord is a measure of what was built, with what was drawn.
+type BuiltRecord struct {
+	What  BuiltWhat `json:"what" is:"measure"`
+	Long  *length   `json:"long,omitempty" is:"length, >0..50"`
+	Heavy *mass     `json:"heavy,omitempty" is:"weight"`
+	// of a member of the frame
+	Member string `json:"member,omitempty" is:"member, text 64"`
+	// what the plan had when it was measured
+	DrawnLong  *length `json:"drawnLong,omitempty" is:"length, 0..50"`
+	DrawnHeavy *mass   `json:"drawnHeavy,omitempty" is:"weight"`
+}
+
+// BuiltWhat says what was measured.
+type BuiltWhat string
+
+// The measures.
+const (
+	BuiltAxle       BuiltWhat = "axle"       // coupling to axle
+	BuiltDeckFront  BuiltWhat = "deckFront"  // coupling to the deck's front
+	BuiltDeckLength BuiltWhat = "deckLength" // …
+	BuiltDeckWidth  BuiltWhat = "deckWidth"
+	BuiltDeckHeight BuiltWhat = "deckHeight"
+	BuiltTrack      BuiltWhat = "track"
+	BuiltMass       BuiltWhat = "mass" // whole, on a weighbridge
+	BuiltBall       BuiltWhat = "ball" // at the coupling
+	BuiltMember     BuiltWhat = "member"
+)
+
+// BuiltWhats lists them.
+var BuiltWhats = []BuiltWhat{
+	BuiltAxle, BuiltDeckFront, BuiltDeckLength, BuiltDeckWidth, BuiltDeckHeight, BuiltTrack, BuiltMass, BuiltBall, BuiltMember,
+}
+
+// ToolRecord is a tool or something used up, and where it comes from.
+type ToolRecord struct {
+	Name string   `json:"name" is:"tool, text 100"`
+	From ToolFrom `json:"from,omitempty" is:"source"`
+	// money, of the plan's currency
+	Cost *quantity.Money `json:"cost,omitempty" is:"cost"`
+}
+
+// ToolFrom says where a tool comes from.
+type ToolFrom string
+
+// The sources.
+const (
+	ToolHere     ToolFrom = "here"
+	ToolBorrowed ToolFrom = "borrowed"
+	ToolHired    ToolFrom = "hired"
+	ToolBought   ToolFrom = "bought"
+)
+
+// ToolFroms lists them.
+var ToolFroms = []ToolFrom{ToolHere, ToolBorrowed, ToolHired, ToolBought}
+
+func init() { plan.Describe[Happened](Kinds, WorkSides, PartStates, BuiltWhats, ToolFroms) }
+
+// MaxBytes is the largest record.
+const MaxBytes = 16 << 10
+
+// Root is the path under which records stand beside a plan: /records/{id}.
+const Root = "/records/*"
+
+// Fields lists the fields of a record.
+func Fields() []plan.Field { return plan.FieldsOf[Happened](Root, "workshop") }
+
+// Read decodes a record strictly; errors are *plan.ShapeError.
+func Read(data []byte) (*Happened, error) {
+	if len(data) > MaxBytes {
+		return nil, &plan.ShapeError{Reason: fmt.Sprintf("A record may have %d kB.", MaxBytes>>10)}
+	}
+	return plan.ReadAs[Happened](data)
+}
+
+// Write encodes a record.
+func Write(r *Happened) ([]byte, error) { return json.Marshal(r) }
+
+// Merge changes a record by a JSON Merge Patch (RFC 7396): a member that is null is taken out, an object changes member by
+// member, all else replaces. old is nil for a new record. What makes no sense in it is an error and changes nothing.
+func Merge(old, patch []byte) (*Happened, error) {
+	if len(patch) > MaxBytes {
+		return nil, &plan.ShapeError{Reason: fmt.Sprintf("A record may have %d kB.", MaxBytes>>10)}
+	}
+	var onto, by any
+	if err := json.Unmarshal(patch, &by); err != nil {
+		return nil, &plan.ShapeError{Reason: "The change is not readable JSON: " + err.Error() + "."}
+	}
+	if _, ok := by.(map[string]any); !ok {
+		return nil, &plan.ShapeError{Reason: "A change must be an object."}
+	}
+	if old != nil {
+		if err := json.Unmarshal(old, &onto); err != nil {
+			return nil, &plan.ShapeError{Reason: "The record cannot be read: " + err.Error() + "."}
+		}
+	}
+	text, err := json.Marshal(merged(onto, by))
+	if err != nil {
+		return nil, err
+	}
+	r, err := Read(text)
+	if err != nil {
+		return nil, err
+	}
+	if r.Kind == "" {
+		return nil, &plan.ShapeError{Path: "/kind", Reason: "A record says of what kind it is."}
+	}
+	if problems := plan.CleanAs(r, ""); len(problems) > 0 {
+		return nil, &plan.ShapeError{Path: problems[0].Path, Reason: problems[0].Says.Text(quantity.Locale{})}
+	}
+	return r, nil
+}
+
+// merged is RFC 7396's MergePatch.
+func merged(onto, by any) any {
+	m, ok := by.(map[string]any)
+	if !ok {
+		return by
+	}
+	out := map[string]any{}
+	if was, ok := onto.(map[string]any); ok {
+		for k, v := range was {
+			out[k] = v
+		}
+	}
+	for k, v := range m {
+		if v == nil {
+			delete(out, k)
+		} else {
+			out[k] = merged(out[k], v)
+		}
+	}
+	return out
+}
+
+// All are records by their ids.
+type All map[string]*Happened
