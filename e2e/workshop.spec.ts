@@ -83,3 +83,60 @@ test('the work in an order that is right', async ({ page, lock }) => {
   await expect(first.getByRole('button', { name: /Done$/ })).toHaveAttribute('aria-pressed', 'true')
   await expect(first).toContainText('took 1.6 h')
 })
+
+test('what came, what holds it together, and what was built', async ({ page, lock }) => {
+  await lock.open('workshop')
+  // parts: a list is pasted, a line is wrong, one part is missing and holds up its step
+  await page.getByRole('tab', { name: 'Parts' }).click()
+  await studied(page)
+  const parts = page.locator('[data-parts]')
+  await expect(parts.getByRole('status')).toContainText('4 lines')
+  await parts.getByLabel('A list of parts').fill('2 x wheel 165 R13\nmudguard;two')
+  await parts.getByRole('button', { name: 'Take these lines' }).click()
+  await expect(parts).toContainText('Line 2: “two” is no number of pieces.')
+  const wheel = parts.locator('li', { hasText: 'wheel 165 R13' })
+  await wheel.getByLabel('There', { exact: true }).fill('1')
+  await expect(wheel).toContainText('1 missing')
+  await expect(wheel).toContainText('It holds up the wheels.')
+  await parts.getByRole('button', { name: 'All there' }).first().click()
+  await expect(parts.getByRole('status')).toContainText('something is wrong on 1')
+  await accessible(page)
+
+  // joints: the order of the welds
+  await page.getByRole('tab', { name: 'Joints' }).click()
+  await expect(page.locator('[data-joints]').getByRole('status')).toContainText('welded places')
+  await expect(page.locator('[data-view=welds]')).toBeVisible()
+  await accessible(page)
+
+  // tools: one is hired, and costs
+  await page.getByRole('tab', { name: 'Tools' }).click()
+  const saw = page.locator('[data-tool]', { hasText: 'Saw for metal' })
+  await saw.getByRole('button').click()
+  await page.getByRole('option', { name: 'hired' }).click()
+  await saw.getByLabel('Cost').fill('35')
+  await expect(page.locator('[data-tools]').getByRole('status')).toContainText('£35')
+  await accessible(page)
+
+  // as built: what was taped goes into the plan, what was drawn stays beside it
+  await page.getByRole('tab', { name: 'As built' }).click()
+  const axle = page.locator('[data-measure=axle]')
+  await axle.getByRole('textbox').fill('2668')
+  await expect(axle).toContainText('+8 mm')
+  await page.getByRole('button', { name: 'Use them in the plan' }).click()
+  await settled(page)
+  await expect(axle).toContainText('in the plan')
+  await expect(axle).toContainText('2660 mm')
+  await accessible(page)
+
+  // a snag that stops it locks the first drive, and is put right
+  await page.getByRole('tab', { name: 'Snags' }).click()
+  const snags = page.locator('[data-snags]')
+  await snags.getByRole('button', { name: 'Another snag' }).click()
+  await snags.getByLabel('What is wrong').fill('Left rear lamp is loose')
+  await snags.getByRole('switch', { name: 'Before it is driven' }).click()
+  await expect(snags.getByRole('status')).toContainText('1 before it is driven')
+  await snags.getByRole('button', { name: /lamp is loose: open/ }).click()
+  await expect(snags.getByRole('status')).toContainText('put right')
+  await accessible(page)
+  await saved(page)
+})

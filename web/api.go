@@ -6,6 +6,7 @@ import (
 	"context"
 	"encoding/json"
 	"log"
+	"maps"
 	"regexp"
 	"slices"
 	"strconv"
@@ -547,6 +548,19 @@ func candidates(c fiber.Ctx) error {
 	return c.JSON(read)
 }
 
+// partList reads a list of parts.
+func partList(c fiber.Ctx) error {
+	a, err := asking(c)
+	if err != nil {
+		return err
+	}
+	read, err := tables.ReadParts([]byte(a.CSV))
+	if err != nil {
+		return fiber.NewError(fiber.StatusUnprocessableEntity, err.Error())
+	}
+	return c.JSON(read)
+}
+
 // Arranging is one line of the answer to an arrangement: how far it has come, and
 // at last what was found.
 type Arranging struct {
@@ -577,6 +591,32 @@ type Pumping struct {
 // Filling is an outing's tanks over every fill.
 type Filling struct {
 	Tanks []balance.FilledTank `json:"tanks"`
+}
+
+// WorkLists are what the workshop keeps beside the order of work.
+type WorkLists struct {
+	Parts  *workshop.CheckedIn   `json:"parts"`
+	Joints *workshop.FrameJoints `json:"joints"`
+	Tools  *workshop.Toolbox     `json:"tools"`
+	Built  *workshop.AsBuilt     `json:"built"`
+	Snags  *workshop.SnagList    `json:"snags"`
+	Axle   *workshop.AxleOrder   `json:"axle"`
+}
+
+// workLists makes them for an outing's rig and what happened.
+func workLists(a *Asking, all records.All) *WorkLists {
+	review.Ready(a.Plan)
+	r := rig.Resolve(a.Plan, a.Trailer, a.Outing)
+	var others []*rig.Rig
+	for _, id := range slices.Sorted(maps.Keys(a.Plan.Outings)) {
+		if _, laid := a.Plan.Outings[id].Layouts[a.Trailer]; laid {
+			others = append(others, rig.Resolve(a.Plan, a.Trailer, id))
+		}
+	}
+	return &WorkLists{
+		workshop.CheckIn(r, all), workshop.Joints(r), workshop.Tools(r, workshop.Order(r, all), all),
+		workshop.Built(r, all), workshop.Snags(r, all), workshop.OrderAxle(r, others...),
+	}
 }
 
 // Boxing is the bodies on an outing's deck.

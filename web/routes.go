@@ -71,6 +71,9 @@ const (
 // ofWork are the kinds of records that the work's order looks at.
 var ofWork = []records.Kind{records.KindStep, records.KindTool, records.KindPart, records.KindSnag}
 
+// ofLists are those of its lists.
+var ofLists = append([]records.Kind{records.KindBuilt}, ofWork...)
+
 // Health says that the server answers.
 type Health struct {
 	OK bool `json:"ok"`
@@ -228,6 +231,9 @@ func init() { // a table that handlers name and that names handlers
 				review.Ready(a.Plan)
 				return &WorkOrder{workshop.Order(rig.Resolve(a.Plan, a.Trailer, a.Outing), all)}
 			})},
+		{"POST", "/work-lists", "Parts, joints, tools, snags and measures of the workshop", Asking{}, WorkLists{}, 0, "",
+			recorded(ofLists, func(_ context.Context, a *Asking, all records.All) *WorkLists { return workLists(a, all) })},
+		{"POST", "/part-list", "Read a list of parts", Asking{}, tables.PartsRead{}, 0, "", at(partList)},
 		{"POST", "/taping", "What was taped in the workshop, drawn", Asking{}, Taping{}, 0, "",
 			studied(func(_ context.Context, a *Asking) *Taping {
 				review.Ready(a.Plan)

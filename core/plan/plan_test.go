@@ -31,7 +31,7 @@ func demoPlan(t testing.TB, name string) (*plan.Plan, []byte) {
 
 // What goes out as a plan comes back in unchanged.
 func TestRoundTrip(t *testing.T) {
-	names, _ := fs.Glob(demo.Files, "*.json")
+	names, _ := fs.Glob(demo.Files, "*.zygonos.json")
 	if len(names) < 2 {
 		t.Fatal("the demo plans are missing")
 	}

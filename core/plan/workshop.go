@@ -7,13 +7,26 @@ type Workshop struct {
 	Axle   *AxleTaped   `json:"axle,omitempty"`
 	// what it is made from
 	Begins BuildBegins `json:"begins,omitempty" is:"what it is made from"`
+	Sleeve *SleeveFit  `json:"sleeve,omitempty"`
+	// of the wheel that the axle is ordered for: how far its face stands outside (more) of the tyre's middle
+	WheelOffset *length `json:"wheelOffset,omitempty" is:"offset of the wheel, -0.1..0.1"`
+	SpindleEnd  string  `json:"spindleEnd,omitempty" is:"spindle's end, text 100"`
 	// people who work on it
 	People int `json:"people,omitempty" is:"people at work, 1..12"`
 	// steps that are done, by their ids
 	Done map[string]StepDone `json:"done,omitempty" is:"step"`
 }
 
-// StepDone is a step that is done.
+// SleeveFit is a tube that slides in another, or a stake in its pocket.
+type SleeveFit struct {
+	Inside  *length `json:"inside,omitempty" is:"clear width of the outer, >0..0.3"`
+	Outside *length `json:"outside,omitempty" is:"width of the inner, >0..0.3"`
+	// of paint or zinc, on every face that is coated
+	Coat     *length `json:"coat,omitempty" is:"thickness of the coat, 0..0.001"`
+	BothCoat bool    `json:"bothCoat,omitempty"` // both are coated; else the inner alone
+}
+
+// StepDone is a step that is done, as older plans hold it; now it is a record.
 type StepDone struct {
 	Minutes *float64 `json:"minutes,omitempty" is:"minutes it took, 0..100000"`
 	// why it was done though its gate did not hold

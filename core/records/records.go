@@ -152,7 +152,8 @@ var BuiltWhats = []BuiltWhat{
 
 // ToolRecord is a tool or something used up, and where it comes from.
 type ToolRecord struct {
-	Name string   `json:"name" is:"tool, text 100"`
+	// of a tool that the owner added; the others are named by the steps that ask for them
+	Name string   `json:"name,omitempty" is:"tool, text 100"`
 	From ToolFrom `json:"from,omitempty" is:"source"`
 	// money, of the plan's currency
 	Cost *quantity.Money `json:"cost,omitempty" is:"cost"`

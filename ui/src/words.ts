@@ -221,6 +221,19 @@ export const bracingWords: Record<string, string> = {
   diagonals: 'a diagonal in each end and side',
   skin: 'its skin, fixed all around',
 }
+export const partStateWords: Record<string, string> = {
+  good: 'as they should be',
+  wrong: 'another part',
+  handed: 'left instead of right',
+  undrill: 'a hole is missing',
+  damaged: 'damaged',
+}
+export const toolFromWords: Record<string, string> = {
+  here: 'at hand',
+  borrowed: 'borrowed',
+  hired: 'hired',
+  bought: 'bought',
+}
 export const sideWords: Record<string, string> = { up: 'on its feet', down: 'upside down' }
 export const levelWords: Record<string, string> = {
   laser: 'a level line over all',

@@ -253,9 +253,14 @@ func (l *list) shut(steps []sequence.Step, order []int, all records.All) []said.
 		gates[f.Code] = f
 	}
 	out := make([]said.Sentence, len(l.steps))
+	snags := Snags(l.r, all)
 	for _, i := range order { // each after those that it waits for
 		s := &l.steps[i]
 		ticked(l.r, all, s)
+		if s.ID == "first-drive" && snags.Stops > 0 {
+			out[i] = said.Say("% must be put right before it is driven, under Snags.", said.Counted(snags.Stops, "snag", "snags"))
+			continue
+		}
 		f, asked := gates[s.gate]
 		if s.gate != "" && (!asked || !passes(&f)) {
 			out[i] = said.Say("First tape it, under " + tabs[s.gate] + ".")

@@ -26,6 +26,7 @@ const (
 	CodeAxle     = "workshop.axle"
 	CodeTandem   = "workshop.tandem"
 	CodeToe      = "workshop.toe"
+	CodeSleeve   = "workshop.sleeve"
 )
 
 // Figures of practice (confidence C).
@@ -71,6 +72,9 @@ func Check(r *rig.Rig) (out []finding.Finding) {
 	}
 	if w.Axle != nil {
 		out = append(out, axle(r, w.Axle)...)
+	}
+	if f, is := sleeve(r); is {
+		out = append(out, f)
 	}
 	return out
 }

@@ -34,7 +34,7 @@ func Currency(r Region) string {
 const minus = "−"
 
 // Text prints v of kind k as it is read in the yard: masses in kg or lb,
-// taped lengths in mm (m from 10 m on) or feet and inches to the eighth.
+// taped lengths in mm (m from 10 m on) or feet and inches to the eighth, what a caliper measures finer.
 // It never prints "-0"; a value that is not finite prints as "–".
 func (l Locale) Text(k Kind, v float64) string {
 	if !Finite(v) {
@@ -48,11 +48,13 @@ func (l Locale) Text(k Kind, v float64) string {
 		}
 		return number(v, massDigits(v)) + " kg"
 	case KindLength:
-		if imperial {
+		switch fine := fineDigits(v); {
+		case imperial && fine > 0 && !eighth(v/metrePerInch):
+			return number(v/metrePerInch, fine+2) + `"`
+		case imperial:
 			return feetInches(v / metrePerInch)
-		}
-		if math.Abs(v) < 9.9995 {
-			return number(v*1000, 0) + " mm"
+		case math.Abs(v) < 9.9995:
+			return number(v*1000, fine) + " mm"
 		}
 		return number(v, 2) + " m"
 	case KindDistance:
@@ -185,6 +187,22 @@ func number(v float64, digits int) string {
 		return minus + s
 	}
 	return s
+}
+
+// fineDigits is how many digits of a millimetre a length has that is not taped but measured with a caliper: walls, coats, play.
+func fineDigits(v float64) int {
+	switch a := math.Abs(v); {
+	case a < 0.000995:
+		return 2
+	case a < 0.00995:
+		return 1
+	}
+	return 0
+}
+
+// eighth reports whether inches are as many eighths, but for what no caliper shows.
+func eighth(inches float64) bool {
+	return math.Abs(inches*8-math.Round(inches*8)) < 0.01
 }
 
 // feetInches prints inches as a tape shows them: 8' 4 3/4".

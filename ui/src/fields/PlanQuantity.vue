@@ -5,7 +5,7 @@ import { useWorkspace } from '@/stores/workspace'
 import QuantityField from './QuantityField.vue'
 import { figureOf } from './tables'
 
-const props = defineProps<{ path: string; label: string; hint?: string; factor?: number }>()
+const props = defineProps<{ path: string; label: string; hint?: string; factor?: number; tight?: boolean }>()
 const workspace = useWorkspace()
 const kind = computed(() => figureOf(props.path)?.kind ?? 'count')
 const value = computed(() => workspace.get(props.path) as number | undefined)
@@ -18,6 +18,7 @@ const value = computed(() => workspace.get(props.path) as number | undefined)
     :value="value"
     :path="path"
     :hint="hint"
+    :tight="tight"
     @typed="workspace.setAt(path, $event.value, label, `type-${path}`)"
     @cleared="workspace.setAt(path, undefined, label, `type-${path}`)"
   />

@@ -34,6 +34,7 @@ export interface Carried {
   Op?: Op;
   Pairing?: Pairing;
   PairingAsked?: PairingAsked;
+  PartsRead?: PartsRead;
   PhotoKept?: PhotoKept;
   Plan?: Plan;
   Powering?: Powering;
@@ -62,6 +63,7 @@ export interface Carried {
   Tilting?: Tilting;
   TipSearch?: TipSearch;
   Tow?: Tow;
+  WorkLists?: WorkLists;
   WorkOrder?: WorkOrder;
 }
 export interface Arranging {
@@ -1215,7 +1217,10 @@ export interface Workshop {
   };
   level?: LevelRead;
   people?: number;
+  sleeve?: SleeveFit;
+  spindleEnd?: string;
   square?: SquareTaped;
+  wheelOffset?: number;
 }
 export interface AxleTaped {
   apart?: number;
@@ -1249,6 +1254,12 @@ export interface LevelStand {
   order: number;
   read?: number;
   right: number;
+}
+export interface SleeveFit {
+  bothCoat?: boolean;
+  coat?: number;
+  inside?: number;
+  outside?: number;
 }
 export interface SquareTaped {
   across?: number;
@@ -1840,7 +1851,7 @@ export interface StepRecord {
 export interface ToolRecord {
   cost?: number;
   from?: string;
-  name: string;
+  name?: string;
 }
 export interface Health {
   ok: boolean;
@@ -1880,6 +1891,10 @@ export interface Pairing {
 }
 export interface PairingAsked {
   path: string;
+}
+export interface PartsRead {
+  rows: PartRecord[];
+  wrong: CellError[];
 }
 export interface PhotoKept {
   high: number;
@@ -2969,6 +2984,135 @@ export interface Tow {
   says: Sentence;
   trailer: string;
   vehicle: string;
+}
+export interface WorkLists {
+  axle: AxleOrder;
+  built: AsBuilt;
+  joints: FrameJoints;
+  parts: CheckedIn;
+  snags: SnagList;
+  tools: Toolbox;
+}
+export interface AxleOrder {
+  lines: OrderLine[];
+  needs: Need[];
+  says: Sentence;
+}
+export interface OrderLine {
+  name: Sentence;
+  says: Sentence;
+}
+export interface AsBuilt {
+  rows: BuiltRow[];
+  says: Sentence;
+  use: Op[];
+}
+export interface BuiltRow {
+  built?: Measure;
+  drawn?: Measure;
+  field: string;
+  inPlan?: boolean;
+  name: Sentence;
+  off?: Measure;
+  plan?: number;
+  record: string;
+  what: string;
+}
+export interface FrameJoints {
+  bolts: BoltRow[];
+  free: string[];
+  how: Procedure[];
+  sleeve?: Sentence;
+  sound: TightenStep[];
+  view?: View;
+  welds: WeldPlace[];
+}
+export interface BoltRow {
+  count: number;
+  drill: Measure;
+  flats: Measure;
+  grip: Measure;
+  head: string;
+  long: Measure;
+  name: Sentence;
+  single?: boolean;
+  where: Sentence;
+}
+export interface Procedure {
+  check: string;
+  does: string[];
+  name: string;
+}
+export interface TightenStep {
+  arm?: Measure;
+  pull?: Measure;
+  says: Sentence;
+  torque?: Measure;
+}
+export interface WeldPlace {
+  /**
+   * @minItems 2
+   * @maxItems 2
+   */
+  at: [number, number];
+  says: Sentence;
+}
+export interface CheckedIn {
+  /**
+   * @minItems 2
+   * @maxItems 2
+   */
+  counts: [number, number];
+  open: number;
+  rows: PartRow[];
+  says: Sentence;
+  twice?: string[];
+}
+export interface PartRow {
+  blocks?: string;
+  drill?: View;
+  got?: number;
+  name: Piece;
+  number?: string;
+  own?: boolean;
+  record: string;
+  says?: Sentence;
+  size: Sentence;
+  state?: string;
+  want: number;
+}
+export interface SnagList {
+  open: number;
+  rows: SnagRow[];
+  says: Sentence;
+  stops: number;
+}
+export interface SnagRow {
+  done?: boolean;
+  record: string;
+  says: Piece;
+  stops?: boolean;
+}
+export interface Toolbox {
+  away: number;
+  cost?: Measure;
+  hands: HandsAt[];
+  people: number;
+  site: string[];
+  tools: ToolRow[];
+  used: ToolRow[];
+}
+export interface HandsAt {
+  people: number;
+  says: Sentence;
+}
+export interface ToolRow {
+  cost?: Measure;
+  for?: string;
+  from?: string;
+  name: Sentence;
+  own?: boolean;
+  record: string;
 }
 export interface WorkOrder {
   work: Work;

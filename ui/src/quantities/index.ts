@@ -70,6 +70,10 @@ function number(v: number, digits: number): string {
 const massDigits = (v: number) => (Math.abs(v) < 9.95 ? 1 : 0)
 const smallDigits = (v: number) => (Math.abs(v) < 9.95 && v !== Math.trunc(v) ? 1 : 0)
 
+/** Digits of a millimetre of what is measured with a caliper: walls, coats, play. */
+const fineDigits = (v: number) => (Math.abs(v) < 0.000995 ? 2 : Math.abs(v) < 0.00995 ? 1 : 0)
+const eighth = (inches: number) => Math.abs(inches * 8 - Math.round(inches * 8)) < 0.01
+
 function feetInches(inches: number): string {
   const eighths = Math.round(Math.abs(inches) * 8)
   const sign = inches < 0 && eighths > 0 ? '−' : ''
@@ -106,8 +110,9 @@ export function print(l: Locale, k: string, v: number): string {
       return number(m, massDigits(m)) + (imperial ? ' lb' : ' kg')
     }
     case 'length':
+      if (imperial && fineDigits(v) && !eighth(v / inch)) return number(v / inch, fineDigits(v) + 2) + '"'
       if (imperial) return feetInches(v / inch)
-      return Math.abs(v) < 9.9995 ? number(v * 1000, 0) + ' mm' : number(v, 2) + ' m'
+      return Math.abs(v) < 9.9995 ? number(v * 1000, fineDigits(v)) + ' mm' : number(v, 2) + ' m'
     case 'distance': {
       const d = imperial ? v / mile : v / 1000
       return number(d, smallDigits(d)) + (imperial ? ' mi' : ' km')

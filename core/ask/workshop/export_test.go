@@ -1,0 +1,4 @@
+package workshop
+
+// WeldOrder puts places in their order.
+var WeldOrder = weldOrder
