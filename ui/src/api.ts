@@ -245,6 +245,7 @@ export const api = {
     remove: (plan: string, id: string) => json<void>('DELETE', `/plans/${plan}/photos/${id}`),
     restore: (plan: string, id: string) => json<void>('POST', `/plans/${plan}/photos/${id}/restore`),
   },
+  archive: async (plan: string) => (await call('GET', `/plans/${plan}/archive`)).blob(),
   importArchive: async (file: Blob) =>
     (await call('POST', '/archives', file, { 'Content-Type': 'application/zip' })).json() as Promise<Saved>,
   pair: (path: string) => json<Pairing>('POST', '/pair', { path }),

@@ -2,7 +2,6 @@ package workshop
 
 import (
 	"cmp"
-	"errors"
 	"fmt"
 	"hash/fnv"
 	"maps"
@@ -55,6 +54,7 @@ type Work struct {
 	Left    int             `json:"left"`
 	Says    said.Sentence   `json:"says"`
 	Refused []said.Sentence `json:"refused,omitempty"` // moves that make a circle
+	Stand   *Stand          `json:"stand,omitempty"`
 }
 
 // TickOf is the id of the record that holds a step's tick.
@@ -171,13 +171,10 @@ func tie(steps []sequence.Step, from, to int) (circle []int) {
 	}
 	was := steps[to].After
 	steps[to].After = append(slices.Clone(was), from)
-	_, _, _, err := sequence.Order(steps)
-	var c *sequence.CycleError
-	if errors.As(err, &c) {
+	if circle = sequence.Circle(steps); circle != nil {
 		steps[to].After = was
-		return c.Steps
 	}
-	return nil
+	return circle
 }
 
 // round names the steps of a circle that a step's move would make.
@@ -242,7 +239,7 @@ func Order(r *rig.Rig, all records.All) *Work {
 		out.Hours[0], out.Hours[1] = out.Hours[0]+s.Minutes[0]/60, out.Hours[1]+s.Minutes[1]/60
 		out.Steps = append(out.Steps, s)
 	}
-	out.Says = summary(out)
+	out.Says, out.Stand = summary(out), standOf(r, out.Steps)
 	return out
 }
 

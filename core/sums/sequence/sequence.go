@@ -63,6 +63,15 @@ func check(steps []Step) error {
 	return err
 }
 
+// Circle is a set of steps that wait for one another in a circle; nil where none do.
+func Circle(steps []Step) []int {
+	var circle *CycleError
+	if errors.As(check(steps), &circle) {
+		return circle.Steps
+	}
+	return nil
+}
+
 // Order is an order in which every step comes after those that it waits for, with the fewest times that the work is turned
 // over, the last of them onto its feet; start is the side on which it begins. On each side all is done that can be done
 // before it is turned: what is put off never lets another step be done earlier, so no order turns less for that start, and

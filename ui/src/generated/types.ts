@@ -3128,8 +3128,19 @@ export interface Work {
   left: number;
   refused?: Sentence[];
   says: Sentence;
+  stand?: Stand;
   steps: WorkStep[];
   turns: number;
+}
+export interface Stand {
+  groups: StandGroup[];
+  max: Point;
+  min: Point;
+}
+export interface StandGroup {
+  shapes: Shape[];
+  step: string;
+  tapes?: boolean;
 }
 export interface WorkStep {
   chain?: boolean;

@@ -38,7 +38,8 @@ async function take(e: Event) {
   if (!file) return
   refused.value = ''
   try {
-    const made = await api.importFile(file)
+    const packed = /\.zip$/i.test(file.name) || file.type === 'application/zip'
+    const made = await (packed ? api.importArchive(file) : api.importFile(file))
     await router.push(`/plan/${made.id}/balance`)
   } catch (e) {
     refused.value = `${file.name}: ${e instanceof Error ? e.message : String(e)}`
@@ -106,7 +107,12 @@ async function tryExample(e: Example) {
         </Menu>
         <label class="act min-h-11 focus-within:outline-3">
           <ArrowUpTrayIcon class="size-5" />Open a plan file
-          <input type="file" accept=".json,application/json" class="sr-only" @change="take" />
+          <input
+            type="file"
+            accept=".json,.zip,application/json,application/zip"
+            class="sr-only"
+            @change="take"
+          />
         </label>
       </div>
       <p v-if="refused" class="text-fails mt-3 font-semibold" role="alert">{{ refused }}</p>

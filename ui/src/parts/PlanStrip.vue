@@ -3,9 +3,11 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { ArrowUturnLeftIcon, ArrowUturnRightIcon, EllipsisHorizontalIcon } from '@heroicons/vue/24/outline'
 import { computed, ref } from 'vue'
+import { api } from '@/api'
 import { download } from '@/download'
 import OutcomeMark from '@/checks/OutcomeMark.vue'
 import ChoiceField from '@/fields/ChoiceField.vue'
+import { useRecords } from '@/stores/records'
 import { useWorkspace } from '@/stores/workspace'
 import { outcomeWord, useWords } from '@/words'
 import BrandMark from './BrandMark.vue'
@@ -15,6 +17,7 @@ import SaveMark from './SaveMark.vue'
 
 const emit = defineEmits<{ help: []; stages: [] }>()
 const workspace = useWorkspace()
+const records = useRecords()
 const { say } = useWords()
 const history = ref(false)
 const pairing = ref(false)
@@ -48,15 +51,32 @@ function theme() {
   document.documentElement.dataset.theme = next
   localStorage.setItem('theme', next)
 }
+const failure = ref('')
+const fileName = () =>
+  (workspace.plan?.name ?? '')
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '') || 'plan'
 async function saveFile() {
   await workspace.saveNow()
   const file = new Blob([JSON.stringify(workspace.plan, null, 2) + '\n'], { type: 'application/json' })
-  const name = (workspace.plan?.name ?? 'plan').toLowerCase().replace(/[^a-z0-9]+/g, '-')
-  download(file, `${name.replace(/^-|-$/g, '') || 'plan'}.zygonos.json`)
+  download(file, `${fileName()}.zygonos.json`)
+}
+/** The plan with all that is beside it; what waits here goes to the server first. */
+async function saveArchive() {
+  failure.value = ''
+  try {
+    await workspace.saveNow()
+    await records.settle()
+    download(await api.archive(workspace.id), `${fileName()}.zygonos.zip`)
+  } catch (e) {
+    failure.value = e instanceof Error ? e.message : String(e)
+  }
 }
 const print = () => window.print()
 const items = [
   { name: 'Save as a file', act: () => void saveFile() },
+  { name: 'Save with records and photos', act: () => void saveArchive() },
   { name: 'Print', act: print },
   { name: 'Tick on a phone', act: () => (pairing.value = true) },
   { name: 'Earlier versions', act: () => (history.value = true) },
@@ -156,6 +176,7 @@ const items = [
         </MenuItems>
       </Menu>
     </div>
+    <p v-if="failure" class="text-fails basis-full font-semibold" role="alert">{{ failure }}</p>
     <HistoryDialog :open="history" @closed="history = false" />
     <PairDialog :open="pairing" @close="pairing = false" />
   </header>

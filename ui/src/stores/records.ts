@@ -185,6 +185,17 @@ export const useRecords = defineStore('records', () => {
     if (reload) await load()
   }
 
+  /** Waits until the server has all that was changed; an error where it does not come to that. */
+  async function settle() {
+    clearTimeout(timer)
+    for (let tries = 0; queue.value.length && tries < 40; tries++) {
+      await send()
+      if (queue.value.length) await new Promise((r) => setTimeout(r, 250))
+    }
+    if (queue.value.length)
+      throw new Error('The server does not have all records yet. Try again in a moment.')
+  }
+
   document.addEventListener('visibilitychange', () => {
     if (document.visibilityState === 'visible' && plan.value && loaded.value && !queue.value.length)
       void load()
@@ -192,6 +203,6 @@ export const useRecords = defineStore('records', () => {
 
   return {
     ...{ plan, all, version, loaded, problems, away, removed, waiting },
-    ...{ open, load, change, setAt, get, remove, bringBack },
+    ...{ open, load, settle, change, setAt, get, remove, bringBack },
   }
 })

@@ -18,6 +18,7 @@ import BackAgain from '@/parts/BackAgain.vue'
 import FoldedPart from '@/parts/FoldedPart.vue'
 import PhotoStrip from '@/parts/PhotoStrip.vue'
 import { newId } from '@/stores/patch'
+import StandView from './StandView.vue'
 import { useRecords } from '@/stores/records'
 import { useStudy } from '@/stores/study'
 import { useWorkspace } from '@/stores/workspace'
@@ -41,6 +42,13 @@ function tick(s: WorkStep) {
   if (s.waits?.length && !isDone(s)) open.value = open.value === s.id ? '' : s.id
   else records.change(s.record, { ...fresh(s), step: { done: !isDone(s) } })
 }
+/** The step that is drawn: the one in hand, else the next. */
+const pointed = ref(-1)
+const looked = computed(() => {
+  const steps = work.value?.steps ?? []
+  const next = steps.findIndex((s) => !isDone(s))
+  return Math.min(pointed.value >= 0 ? pointed.value : Math.max(0, next), steps.length - 1)
+})
 const fresh = (s: WorkStep) => (record(s) ? {} : { trailer: workspace.trailer })
 /** A step goes before another, or no longer. */
 function move(i: number, up: boolean) {
@@ -106,8 +114,21 @@ function printed() {
       />
     </div>
     <BackAgain />
+    <div v-if="work?.stand && work.steps.length" class="no-print bg-panel z-10 mt-3 xl:sticky xl:top-0">
+      <StandView :stand="work.stand" :steps="work.steps" :at="looked" />
+      <p class="text-soft text-sm">
+        At step {{ looked + 1 }}: {{ say(work.steps[looked]?.says ?? []) }} Faint is what comes later.
+      </p>
+    </div>
     <ol class="mt-3">
-      <li v-for="(s, i) in work?.steps ?? []" :key="s.id" :data-step="s.id">
+      <li
+        v-for="(s, i) in work?.steps ?? []"
+        :key="s.id"
+        :data-step="s.id"
+        @pointerenter="pointed = i"
+        @focusin="pointed = i"
+        @pointerleave="pointed = -1"
+      >
         <p v-if="s.turn" class="text-tight flex items-center gap-2 py-2 font-semibold">
           <ArrowPathIcon class="size-5 shrink-0" />Turn it over:
           {{ s.side === 'down' ? 'upside down' : 'onto its feet' }}. {{ s.people }}
