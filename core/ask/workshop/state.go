@@ -102,4 +102,3 @@ func standOf(r *rig.Rig, steps []WorkStep) *Stand {
 	s.Min, s.Max = scene.Point{low[0] - 0.1, low[1] - 0.1}, scene.Point{high[0] + 0.1, high[1] + 0.1}
 	return s
 }
-
