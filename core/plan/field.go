@@ -58,18 +58,19 @@ type Field struct {
 
 // usual are kind and bounds of a figure by its type, where its tag does not say.
 var usual = map[reflect.Type]Field{
-	reflect.TypeFor[quantity.Mass]():     {Kind: quantity.KindMass, Most: float64(maxMass), Above: true},
-	reflect.TypeFor[quantity.Length]():   {Kind: quantity.KindLength, Most: float64(maxLength), Above: true},
-	reflect.TypeFor[quantity.Speed]():    {Kind: quantity.KindSpeed},
-	reflect.TypeFor[quantity.Volume]():   {Kind: quantity.KindVolume, Most: float64(maxVolume), Above: true},
-	reflect.TypeFor[quantity.Force]():    {Kind: quantity.KindForce},
-	reflect.TypeFor[quantity.Time]():     {Kind: quantity.KindTime, Most: float64(maxTime)},
-	reflect.TypeFor[quantity.Pressure](): {Kind: quantity.KindPressure},
-	reflect.TypeFor[quantity.Density]():  {Kind: quantity.KindDensity},
-	reflect.TypeFor[quantity.Money]():    {Kind: quantity.KindMoney, Most: float64(maxMoney)},
-	reflect.TypeFor[float64]():           {Kind: quantity.KindCount},
-	reflect.TypeFor[int]():               {Kind: quantity.KindCount},
-	reflect.TypeFor[int64]():             {Kind: quantity.KindCount},
+	reflect.TypeFor[quantity.Mass]():        {Kind: quantity.KindMass, Most: float64(maxMass), Above: true},
+	reflect.TypeFor[quantity.Length]():      {Kind: quantity.KindLength, Most: float64(maxLength), Above: true},
+	reflect.TypeFor[quantity.Speed]():       {Kind: quantity.KindSpeed},
+	reflect.TypeFor[quantity.Volume]():      {Kind: quantity.KindVolume, Most: float64(maxVolume), Above: true},
+	reflect.TypeFor[quantity.Force]():       {Kind: quantity.KindForce},
+	reflect.TypeFor[quantity.Time]():        {Kind: quantity.KindTime, Most: float64(maxTime)},
+	reflect.TypeFor[quantity.Pressure]():    {Kind: quantity.KindPressure},
+	reflect.TypeFor[quantity.Density]():     {Kind: quantity.KindDensity},
+	reflect.TypeFor[quantity.Temperature](): {Kind: quantity.KindTemperature},
+	reflect.TypeFor[quantity.Money]():       {Kind: quantity.KindMoney, Most: float64(maxMoney)},
+	reflect.TypeFor[float64]():              {Kind: quantity.KindCount},
+	reflect.TypeFor[int]():                  {Kind: quantity.KindCount},
+	reflect.TypeFor[int64]():                {Kind: quantity.KindCount},
 }
 
 // estimates are the types of estimates and of what they estimate.

@@ -193,6 +193,9 @@ func (l Locale) one(k Kind, s string) (float64, error) {
 	if err != nil {
 		return 0, err
 	}
+	if k == KindTemperature {
+		return l.temperature(v, name)
+	}
 	if name == "" {
 		return finite(s, v*l.own(k))
 	}
@@ -243,6 +246,22 @@ func finite(s string, v float64) (float64, error) {
 		return 0, &ParseError{Text: s, Reason: "That number is too large."}
 	}
 	return v, nil
+}
+
+// temperature reads degrees of Celsius or Fahrenheit: (F − 32)·5/9.
+func (l Locale) temperature(v float64, name string) (float64, error) {
+	switch name {
+	case "c", "°c", "° c":
+		return finite("", v)
+	case "f", "°f", "° f":
+		return finite("", (v-32)*5/9)
+	case "", "°":
+		if l.Units == Imperial {
+			return finite("", (v-32)*5/9)
+		}
+		return finite("", v)
+	}
+	return 0, &ParseError{Text: name, Reason: "“" + name + "” does not measure a temperature."}
 }
 
 // own is the SI size of the unit that a bare number has.

@@ -57,6 +57,11 @@ func (l Locale) Text(k Kind, v float64) string {
 			return number(v*1000, fine) + " mm"
 		}
 		return number(v, 2) + " m"
+	case KindTemperature:
+		if imperial {
+			return number(v*9/5+32, 0) + " °F"
+		}
+		return number(v, 0) + " °C"
 	case KindDistance:
 		if imperial {
 			return number(v/metrePerMile, smallDigits(v/metrePerMile)) + " mi"

@@ -27,6 +27,9 @@ type (
 // Density is in kg/m³.
 type Density float64
 
+// Temperature is one, °C.
+type Temperature float64
+
 // Money is a sum in the region's own currency; no rates of exchange are known.
 type Money float64
 
@@ -56,8 +59,10 @@ const (
 	KindMoment   Kind = "moment"   // N·m, of a force about a place, or of a wrench
 
 	KindFrequency Kind = "frequency" // Hz
-	KindVoltage   Kind = "voltage"   // V
-	KindCurrent   Kind = "current"   // A
+
+	KindTemperature Kind = "temperature" // °C
+	KindVoltage     Kind = "voltage"     // V
+	KindCurrent     Kind = "current"     // A
 )
 
 // System is the unit system in which quantities are printed, and in which a

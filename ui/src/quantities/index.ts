@@ -22,6 +22,7 @@ export type Kind =
   | 'stress'
   | 'moment'
   | 'frequency'
+  | 'temperature'
   | 'voltage'
   | 'current'
 
@@ -113,6 +114,8 @@ export function print(l: Locale, k: string, v: number): string {
       if (imperial && fineDigits(v) && !eighth(v / inch)) return number(v / inch, fineDigits(v) + 2) + '"'
       if (imperial) return feetInches(v / inch)
       return Math.abs(v) < 9.9995 ? number(v * 1000, fineDigits(v)) + ' mm' : number(v, 2) + ' m'
+    case 'temperature':
+      return imperial ? number((v * 9) / 5 + 32, 0) + ' °F' : number(v, 0) + ' °C'
     case 'distance': {
       const d = imperial ? v / mile : v / 1000
       return number(d, smallDigits(d)) + (imperial ? ' mi' : ' km')
@@ -256,6 +259,7 @@ function one(l: Locale, k: Kind, s: string): number {
     throw new ParseError(`Is “${m[1]}” thousands or a fraction? Write ${offers[0]} or ${offers[1]}.`, offers)
   }
   const v = bare(l, m[1]!)
+  if (k === 'temperature') return temperature(l, v, name)
   if (name === '') return finite(v * own(l, k))
   const ask = Object.hasOwn(ambiguous, name) ? ambiguous[name] : undefined
   if (ask) {
@@ -266,6 +270,14 @@ function one(l: Locale, k: Kind, s: string): number {
   if (known && Object.hasOwn(known, k)) return finite(v * known[k]!)
   if (known || ask) throw new ParseError(`“${name}” does not measure ${kindWord[k]}.`)
   throw new ParseError(`“${name}” is not a unit known here.`)
+}
+
+/** Degrees of Celsius or Fahrenheit. */
+function temperature(l: Locale, v: number, name: string): number {
+  const fahrenheit = (name === '' || name === '°') && l.units === 'imperial'
+  if (fahrenheit || ['f', '°f', '° f'].includes(name)) return finite(((v - 32) * 5) / 9)
+  if (['', '°', 'c', '°c', '° c'].includes(name)) return finite(v)
+  throw new ParseError(`“${name}” does not measure a temperature.`)
 }
 
 function finite(v: number): number {
