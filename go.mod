@@ -5,6 +5,7 @@ go 1.26.0
 ignore ./node_modules
 
 require (
+	github.com/arran4/golang-ical v0.3.4
 	github.com/gofiber/fiber/v3 v3.1.0
 	github.com/google/uuid v1.6.0
 	github.com/invopop/jsonschema v0.14.0

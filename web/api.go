@@ -20,6 +20,7 @@ import (
 	"zygonos/core/ask/balance"
 	"zygonos/core/ask/box"
 	"zygonos/core/ask/deck"
+	"zygonos/core/ask/finish"
 	"zygonos/core/ask/power"
 	"zygonos/core/ask/pump"
 	"zygonos/core/ask/tip"
@@ -369,6 +370,8 @@ type Asking struct {
 	Back bool       `json:"back,omitempty"` // a comparison tells what would bring each failing candidate back
 	CSV  string     `json:"csv,omitempty"`  // a table to be read
 	Kept string     `json:"kept,omitempty"` // the id under which the plan is kept: its records count
+	// the day on which it is asked, YYYY-MM-DD; the core has no clock
+	Today string `json:"today,omitempty"`
 }
 
 // strictly reads a document as strictly as a plan file: a field that does not exist is refused, not
@@ -617,6 +620,29 @@ func workLists(a *Asking, all records.All) *WorkLists {
 		workshop.CheckIn(r, all), workshop.Joints(r), workshop.Tools(r, workshop.Order(r, all), all),
 		workshop.Built(r, all), workshop.Snags(r, all), workshop.OrderAxle(r, others...),
 	}
+}
+
+// Finishing is how frame and deck are kept.
+type Finishing struct {
+	Steel   float64          `json:"steel"`  // m² that a brush reaches
+	Hidden  float64          `json:"hidden"` // m² of faces that lie on each other
+	Deck    float64          `json:"deck"`   // m², both sides
+	Skins   float64          `json:"skins"`  // m² of bodies, both sides
+	Tins    []finish.Tin     `json:"tins"`
+	Ways    []finish.CoatWay `json:"ways"`
+	Weather *finish.Weather  `json:"weather"`
+	Touch   []said.Sentence  `json:"touch"`
+}
+
+func finishing(a *Asking) *Finishing {
+	review.Ready(a.Plan)
+	r := rig.Resolve(a.Plan, a.Trailer, a.Outing)
+	areas := finish.AreasOf(r)
+	out := &Finishing{Steel: areas.Steel, Hidden: areas.Hidden, Deck: areas.Deck, Skins: areas.Skins, Tins: finish.Tins(r), Ways: finish.Ways(r), Touch: finish.Touch(r)}
+	if r != nil {
+		out.Weather = finish.WeatherOf(r.Trailer.Finish, a.Today)
+	}
+	return out
 }
 
 // Boxing is the bodies on an outing's deck.

@@ -25,6 +25,7 @@ import (
 	"zygonos/core/study"
 	"zygonos/core/study/change"
 	"zygonos/core/study/cut"
+	"zygonos/core/sums/schedule"
 	"zygonos/store"
 )
 
@@ -233,6 +234,13 @@ func init() { // a table that handlers name and that names handlers
 			})},
 		{"POST", "/work-lists", "Parts, joints, tools, snags and measures of the workshop", Asking{}, WorkLists{}, 0, "",
 			recorded(ofLists, func(_ context.Context, a *Asking, all records.All) *WorkLists { return workLists(a, all) })},
+		{"POST", "/finishing", "How frame and deck are kept: areas, tins, ways, weather", Asking{}, Finishing{}, 0, "",
+			studied(func(_ context.Context, a *Asking) *Finishing { return finishing(a) })},
+		{"POST", "/days", "The work laid into the days that there is time", Asking{}, study.WorkDays{}, 0, "",
+			recorded(ofWork, func(_ context.Context, a *Asking, all records.All) *study.WorkDays {
+				return study.LayDays(a.Plan, a.Trailer, a.Outing, all, a.Today, schedule.Draws)
+			})},
+		{"POST", "/days.ics", "The same as a calendar", Asking{}, nil, 0, calendarType, on((*server).daysCalendar)},
 		{"POST", "/part-list", "Read a list of parts", Asking{}, tables.PartsRead{}, 0, "", at(partList)},
 		{"POST", "/taping", "What was taped in the workshop, drawn", Asking{}, Taping{}, 0, "",
 			studied(func(_ context.Context, a *Asking) *Taping {

@@ -108,6 +108,18 @@ func (b *FrameBar) water(v *Volume) (wet, drains bool) {
 	return wet, drains
 }
 
+// Painted is the surface of a bar that a brush reaches, m²: outside alone where it is hollow, and its ends.
+func (b *FrameBar) Painted() float64 {
+	s := SizeOf(b.Member.Profile)
+	switch s.Shape {
+	case section.Tube:
+		return 2 * (s.H + s.B) * b.Length
+	case section.Round:
+		return math.Pi * s.H * b.Length
+	}
+	return b.Coated()
+}
+
 // Coated is the surface of a bar that zinc covers, m²: outside, and inside where it is hollow, both ends'
 // rims left out.
 func (b *FrameBar) Coated() float64 {

@@ -230,14 +230,17 @@ func (c *cleaner) word(f *Field, v reflect.Value, path string) {
 			c.say(path, "The "+f.Says+" is longer than % characters; the rest is cut.", said.Count(most))
 			s = string([]rune(s)[:most])
 		}
-		v.SetString(printable(s))
+		v.SetString(printable(s, f.Most >= manyLines))
 	}
 }
 
-// printable is a text without control characters.
-func printable(s string) string {
+// manyLines is from how many characters on a text may have several lines.
+const manyLines = 2000
+
+// printable is a text without control characters, but for the ends of its lines where it may have several.
+func printable(s string, lines bool) string {
 	return strings.Map(func(r rune) rune {
-		if unicode.IsControl(r) {
+		if unicode.IsControl(r) && !(lines && r == '\n') {
 			return ' '
 		}
 		return r

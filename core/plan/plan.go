@@ -342,6 +342,8 @@ type Trailer struct {
 	Tipping  *Tipping  `json:"tipping,omitempty" stage:"body"`
 	Pump     *Pump     `json:"pump,omitempty" stage:"body"`
 	Workshop *Workshop `json:"workshop,omitempty" stage:"workshop"`
+	Finish   *Finish   `json:"finish,omitempty" stage:"finish"`
+	Days     *Days     `json:"days,omitempty" stage:"finish/days"`
 	Lights   string    `json:"lights,omitempty" is:"kind of lamps, key lamps"`
 	Papers   Papers    `json:"papers,omitempty" is:"state of the papers" stage:"trailer/money"`
 	Deal     *Deal     `json:"deal,omitempty" stage:"trailer/money"`

@@ -9,6 +9,7 @@ import (
 	"zygonos/core/ask/clearance"
 	"zygonos/core/ask/deck"
 	"zygonos/core/ask/drawbar"
+	"zygonos/core/ask/finish"
 	"zygonos/core/ask/fit"
 	"zygonos/core/ask/frame"
 	"zygonos/core/ask/gear"
@@ -98,6 +99,7 @@ var Questions = []Question{
 	{Name: "wiring", Stage: wiring.Stage, Live: only(wiring.Check), Rest: wiring.Rest},
 	{Name: "tank", Stage: tank.Stage, Live: only(tank.Check)},
 	{Name: "workshop", Stage: workshop.Stage, Live: only(workshop.Check)},
+	{Name: "finish", Stage: finish.Stage, Live: only(finish.Check)},
 	{Name: "box", Stage: box.Stage, Live: only(box.Check)},
 	{Name: "pump", Stage: pump.Stage, Live: only(pump.Check)},
 	{Name: "tip", Stage: tip.Stage, Live: only(tip.Check), Ticks: tip.Ticks},
@@ -143,6 +145,7 @@ var Stages = []string{
 	wiring.Stage,
 	tip.Stage,
 	workshop.Stage,
+	finish.Stage,
 	"road",
 }
 

@@ -7,6 +7,8 @@ import type {
   Filling,
   Taping,
   WorkLists,
+  Finishing,
+  WorkDays,
   PartsRead,
   WorkOrder,
   Pumping,
@@ -92,6 +94,13 @@ async function call(
     problem.field,
     problem.earlier,
   )
+}
+
+/** The day by this device's clock; the core has none. */
+export function today(): string {
+  const now = new Date()
+  const two = (n: number) => String(n).padStart(2, '0')
+  return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`
 }
 
 const asJSON = { 'Content-Type': 'application/json' }
@@ -193,6 +202,10 @@ export const api = {
   pumping: (asked: Asked) => json<Pumping>('POST', '/pumping', asked),
   boxing: (asked: Asked) => json<Boxing>('POST', '/boxing', asked),
   workOrder: (asked: Asked) => json<WorkOrder>('POST', '/work-order', asked),
+  finishing: (asked: Asked) => json<Finishing>('POST', '/finishing', { ...asked, today: today() }),
+  days: (asked: Asked) => json<WorkDays>('POST', '/days', { ...asked, today: today() }),
+  daysCalendar: async (asked: Asked) =>
+    (await call('POST', '/days.ics', JSON.stringify({ ...asked, today: today() }), asJSON)).blob(),
   workLists: (asked: Asked) => json<WorkLists>('POST', '/work-lists', asked),
   partList: (asked: Asked, csv: string) => json<PartsRead>('POST', '/part-list', { ...asked, csv }),
   taping: (asked: Asked) => json<Taping>('POST', '/taping', asked),

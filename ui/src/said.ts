@@ -38,6 +38,12 @@ export function measure(l: Locale, m: Measure | undefined | null): string {
 }
 
 /** The measure's nominal value alone. */
+/** From its low to its high end, where they are printed differently. */
+export function spread(l: Locale, m: Measure): string {
+  const [low, high] = [m.low ?? m.value, m.high ?? m.value].map((v) => unbroken(print(l, m.kind, v)))
+  return low === high ? low! : `${low} to ${high}`
+}
+
 export function nominal(l: Locale, m: Measure | undefined | null): string {
   return m ? unbroken(print(l, m.kind, m.value)) : 'Not known'
 }

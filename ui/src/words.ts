@@ -2,7 +2,7 @@
 import { computed, inject, type ComputedRef, type InjectionKey } from 'vue'
 import type { Measure, Sentence } from '@/generated/types'
 import { print, type Locale } from '@/quantities'
-import { measure, nominal, sentence, term, unbroken } from '@/said'
+import { measure, nominal, sentence, spread, term, unbroken } from '@/said'
 import { useReference } from '@/stores/reference'
 import { useWorkspace } from '@/stores/workspace'
 
@@ -21,6 +21,7 @@ export function useWords() {
     term: (key: string) => term(terms.value, key, locale.value.region),
     measure: (m: Measure | undefined | null) => measure(locale.value, m),
     nominal: (m: Measure | undefined | null) => nominal(locale.value, m),
+    range: (m: Measure) => spread(locale.value, m),
     print: (kind: string, v: number) => unbroken(print(locale.value, kind, v)),
   }
 }
@@ -233,6 +234,28 @@ export const toolFromWords: Record<string, string> = {
   borrowed: 'borrowed',
   hired: 'hired',
   bought: 'bought',
+}
+export const coatWords: Record<string, string> = {
+  dip: 'hot-dip zinc',
+  pregal: 'zinc-coated tube, zinc paint on the welds',
+  paint: 'primer and enamel',
+  liner: 'lining over primer',
+  bare: 'aluminium as it is',
+}
+export const deckWords: Record<string, string> = {
+  oil: 'oil',
+  paint: 'paint',
+  treated: 'treated timber',
+  none: 'as it is: film-faced, plate, mesh',
+}
+export const weekdayWords: Record<string, string> = {
+  mon: 'Monday',
+  tue: 'Tuesday',
+  wed: 'Wednesday',
+  thu: 'Thursday',
+  fri: 'Friday',
+  sat: 'Saturday',
+  sun: 'Sunday',
 }
 export const sideWords: Record<string, string> = { up: 'on its feet', down: 'upside down' }
 export const levelWords: Record<string, string> = {

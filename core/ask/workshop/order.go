@@ -24,6 +24,8 @@ type WorkStep struct {
 	Side    string           `json:"side,omitempty"` // "up", "down": how the work lies
 	Tool    string           `json:"tool,omitempty"`
 	Minutes [2]float64       `json:"minutes"`          // guessed, few to many
+	Dry     *[3]float64      `json:"dry,omitempty"`    // hours that it then stands: few, likely, many
+	After   []string         `json:"after"`            // steps that come before it, moves counted
 	Hazard  string           `json:"hazard,omitempty"` // with its protection
 	Torque  *finding.Measure `json:"torque,omitempty"`
 	Turn    bool             `json:"turn,omitempty"` // the work is turned over before it
@@ -234,6 +236,10 @@ func Order(r *rig.Rig, all records.All) *Work {
 			s.Waits = shut[i]
 		}
 		s.Chain = slices.Contains(chain, i)
+		s.After = []string{}
+		for _, b := range steps[i].After {
+			s.After = append(s.After, l.steps[b].ID)
+		}
 		s.Up = k > 0 && !slices.Contains(steps[i].After, order[k-1])
 		s.Down = k+1 < len(order) && !slices.Contains(steps[order[k+1]].After, i)
 		out.Hours[0], out.Hours[1] = out.Hours[0]+s.Minutes[0]/60, out.Hours[1]+s.Minutes[1]/60

@@ -32,7 +32,7 @@ func (l *list) last(ids ...string) (out []string) {
 }
 
 // contributors add the steps of what the plan has; a new part of a trailer adds its own here.
-var contributors = []func(*list){frameSteps, gearSteps, wiringSteps, deckSteps, bodySteps, endSteps}
+var contributors = []func(*list){frameSteps, dipSteps, gearSteps, wiringSteps, deckSteps, bodySteps, endSteps}
 
 // beginsOf is what it is made from: as told, else bars or a kit by the drawn joints, else a trailer that is there.
 func beginsOf(r *rig.Rig) plan.BuildBegins {
@@ -272,7 +272,7 @@ func frameTorque(r *rig.Rig) *finding.Measure {
 }
 
 // frameEnd are the steps after which the frame is one.
-func (l *list) frameEnd() []string { return l.last("tighten", "welds", "rust", "square") }
+func (l *list) frameEnd() []string { return l.last("tighten", "welds", "rust", "square", "dip") }
 
 // gearSteps are axle, wheels, coupling and brakes.
 func gearSteps(l *list) {
@@ -281,7 +281,7 @@ func gearSteps(l *list) {
 	}
 	t := l.r.Trailer
 	ends := l.frameEnd()
-	if l.from != plan.FromCamper {
+	if l.from != plan.FromCamper && l.way() != plan.FinishDip && l.way() != plan.FinishBare {
 		l.add(
 			WorkStep{
 				ID:    "paint-hidden",
@@ -292,6 +292,7 @@ func gearSteps(l *list) {
 					40,
 					120,
 				},
+				Dry:    l.dries(),
 				Why:    "Rust begins where no brush comes later.",
 				Hazard: "Air; no flame; skin covered.",
 			},
@@ -523,17 +524,7 @@ func endSteps(l *list) {
 	for i := range l.steps {
 		all = append(all, l.steps[i].ID)
 	}
-	l.add(
-		WorkStep{
-			ID:      "paint",
-			Says:    said.Say("Paint or oil what still shows; touch up every bare edge."),
-			after:   all,
-			Tool:    "brush",
-			Side:    "up",
-			Minutes: [2]float64{60, 240},
-			Why:     "One last time round with a lamp.",
-		},
-	)
+	l.coats(all)
 	l.add(
 		WorkStep{
 			ID:      "weigh-built",

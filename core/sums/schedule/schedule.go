@@ -29,9 +29,16 @@ type Span struct {
 
 // Plan is a schedule by one set of hours.
 type Plan struct {
-	Spans []Span
-	End   float64 // when all is ready; +Inf where the slots end before that
-	Chain []int   // the tasks that decide the end, first to last
+	Spans  []Span
+	End    float64 // when all is ready; +Inf where the slots end before that
+	Chain  []int   // the tasks that decide the end, first to last
+	Pieces []Piece // the work as it is done, one after another
+}
+
+// Piece is a stretch of work on one task.
+type Piece struct {
+	Task     int
+	From, To float64
 }
 
 // Lay lays tasks into slots: in each hour the first of the order that may be worked on is; it is put aside at the end of a
@@ -90,6 +97,7 @@ func Lay(tasks []Task, order []int, hours, dry []float64, slots []Slot) Plan {
 		}
 		do := math.Min(left[task], slots[slot].To-now)
 		// a task of higher rank that becomes free meanwhile waits for this one's end: nobody changes tools in the middle
+		p.Pieces = append(p.Pieces, Piece{task, now, now + do})
 		now, left[task] = now+do, left[task]-do
 		if left[task] <= 1e-9 {
 			s := &p.Spans[task]
@@ -103,6 +111,7 @@ func Lay(tasks []Task, order []int, hours, dry []float64, slots []Slot) Plan {
 				}
 				now = slots[slot].From
 				do := math.Min(left[task], slots[slot].To-now)
+				p.Pieces = append(p.Pieces, Piece{task, now, now + do})
 				now, left[task] = now+do, left[task]-do
 			}
 			if left[task] > 1e-9 {

@@ -24,6 +24,7 @@ export interface Carried {
   Entry?: Entry;
   Example?: Example;
   Filling?: Filling;
+  Finishing?: Finishing;
   Flooring?: Flooring;
   Glance?: Glance;
   Happened?: Happened;
@@ -63,6 +64,7 @@ export interface Carried {
   Tilting?: Tilting;
   TipSearch?: TipSearch;
   Tow?: Tow;
+  WorkDays?: WorkDays;
   WorkLists?: WorkLists;
   WorkOrder?: WorkOrder;
 }
@@ -126,6 +128,7 @@ export interface Asking {
   key?: string;
   outing: string;
   plan: Plan;
+  today?: string;
   trailer: string;
   want?: string;
 }
@@ -744,6 +747,7 @@ export interface Trailer {
   couplingSize?: number;
   couplingToAxle?: LengthEstimate;
   couplingToDeck?: LengthEstimate;
+  days?: Days;
   deal?: Deal;
   deckHeight?: LengthEstimate;
   deckLength?: LengthEstimate;
@@ -752,6 +756,7 @@ export interface Trailer {
   drawbar?: Drawbar;
   edgeBase?: number;
   empty: Empty;
+  finish?: Finish;
   fitted?: {
     [k: string]: PartOn;
   };
@@ -823,6 +828,35 @@ export interface AxleMoves {
   max: number;
   min: number;
   pitch: number;
+}
+export interface Days {
+  by?: string;
+  comes?: {
+    [k: string]: DayComing;
+  };
+  from?: string;
+  off?: {
+    [k: string]: DayOff;
+  };
+  slots?: {
+    [k: string]: DaySlot;
+  };
+}
+export interface DayComing {
+  name: string;
+  on: string;
+  order: number;
+  step?: string;
+}
+export interface DayOff {
+  on: string;
+  order: number;
+}
+export interface DaySlot {
+  day: string;
+  from: number;
+  order: number;
+  to: number;
 }
 export interface Deal {
   buys?: {
@@ -910,6 +944,31 @@ export interface Reading {
   mass: number;
   plank?: Plank;
   plusMinus?: number;
+}
+export interface Finish {
+  air?: number;
+  coats?: number;
+  cover?: number;
+  deckBy?: string;
+  deckCoats?: number;
+  deckCover?: number;
+  deckPerLitre?: number;
+  dipDays?: number;
+  dipFar?: number;
+  dipPerKg?: number;
+  driveCost?: number;
+  forecast?: string;
+  humid?: number;
+  indoors?: boolean;
+  least?: number;
+  perLitre?: number;
+  recoat?: number;
+  recoatMost?: number;
+  salt?: boolean;
+  steel?: number;
+  tin?: number;
+  way?: string;
+  wettest?: number;
 }
 export interface Frame {
   asked?: boolean;
@@ -1735,6 +1794,64 @@ export interface FillStep {
    * @maxItems 2
    */
   window: [number, number];
+}
+export interface Finishing {
+  deck: number;
+  hidden: number;
+  skins: number;
+  steel: number;
+  tins: Tin[];
+  touch: Sentence[];
+  ways: CoatWay[];
+  weather: Weather;
+}
+export interface Tin {
+  area: number;
+  coats: number;
+  cost?: Measure;
+  litres: Measure;
+  name: string;
+  tins?: number;
+}
+export interface CoatWay {
+  cannot?: Sentence;
+  chosen?: boolean;
+  first: Measure;
+  hours: Measure;
+  id: string;
+  later: Measure;
+  name: string;
+  says: Sentence;
+  ten: Measure;
+  usual?: boolean;
+}
+export interface Weather {
+  hours: ForecastHour[];
+  needs: number;
+  says: Sentence;
+  windows: DryWindow[];
+  wrong: LineError[];
+}
+export interface ForecastHour {
+  air: number;
+  dew: number;
+  from: number;
+  good?: boolean;
+  humid: number;
+  on: string;
+  rain?: boolean;
+  to: number;
+  why?: Sentence;
+}
+export interface DryWindow {
+  from: string;
+  hours: number;
+  long: boolean;
+  to: string;
+}
+export interface LineError {
+  line: number;
+  says: string;
 }
 export interface Flooring {
   laid?: Laid;
@@ -2753,6 +2870,7 @@ export interface Searching {
   key?: string;
   outing: string;
   plan: Plan;
+  today?: string;
   trailer: string;
   two?: boolean;
   want?: string;
@@ -2985,6 +3103,42 @@ export interface Tow {
   trailer: string;
   vehicle: string;
 }
+export interface WorkDays {
+  comes: DayComing[];
+  early?: string;
+  from: string;
+  late?: string;
+  left: Measure;
+  meets?: string;
+  needs: Need[];
+  pace?: number;
+  ready?: string;
+  rows: DayRow[];
+  says: Sentence;
+  sits: Sitting[];
+  wants?: string;
+  weekly: number;
+  wrong: Sentence[];
+}
+export interface DayRow {
+  chain?: boolean;
+  done?: boolean;
+  dry?: string;
+  from?: string;
+  hours: number;
+  id: string;
+  late?: string;
+  people?: number;
+  says: Sentence;
+  share: number;
+  to?: string;
+}
+export interface Sitting {
+  from: string;
+  steps: Sentence[];
+  to: string;
+  two?: boolean;
+}
 export interface WorkLists {
   axle: AxleOrder;
   built: AsBuilt;
@@ -3143,9 +3297,15 @@ export interface StandGroup {
   tapes?: boolean;
 }
 export interface WorkStep {
+  after: string[];
   chain?: boolean;
   done?: boolean;
   down?: boolean;
+  /**
+   * @minItems 3
+   * @maxItems 3
+   */
+  dry?: [number, number, number];
   hazard?: string;
   id: string;
   /**

@@ -184,6 +184,7 @@ export function printRange(l: Locale, k: string, v: number, low?: number, high?:
 }
 
 const kindWord: Record<Kind, string> = {
+  temperature: 'a temperature',
   ...{ mass: 'weight', length: 'a length', distance: 'a distance', speed: 'speed', share: 'a share' },
   ...{ pressure: 'pressure', volume: 'volume', density: 'density', angle: 'an angle', count: 'a count' },
   ...{ money: 'money', rate: 'money by weight', time: 'hours of work', force: 'a force', stress: 'a stress' },

@@ -1,0 +1,34 @@
+<script setup lang="ts">
+// The one axis of time: ticks on days, their names in the plan's region.
+import type { ScaleTime } from 'd3-scale'
+import { computed } from 'vue'
+import { useDays } from '@/days'
+
+const props = defineProps<{ scale: ScaleTime<number, number>; height: number; wide: number }>()
+const { day } = useDays()
+const ticks = computed(() =>
+  props.scale
+    .ticks(Math.max(2, Math.floor(props.wide / 110)))
+    .map((t) => ({ x: props.scale(t), name: day(t.toISOString().slice(0, 10)) })),
+)
+</script>
+
+<template>
+  <g class="axis">
+    <template v-for="t in ticks" :key="t.x">
+      <path :d="`M${t.x} 16V${height}`" />
+      <text :x="t.x" y="11" text-anchor="middle">{{ t.name }}</text>
+    </template>
+  </g>
+</template>
+
+<style scoped>
+path {
+  stroke: var(--rule);
+  fill: none;
+}
+text {
+  fill: var(--soft);
+  font-size: 12px;
+}
+</style>
