@@ -564,6 +564,36 @@ func partList(c fiber.Ctx) error {
 	return c.JSON(read)
 }
 
+// spendList reads a bank's or a shop's list.
+func spendList(c fiber.Ctx) error {
+	a, err := asking(c)
+	if err != nil {
+		return err
+	}
+	read, err := tables.ReadSpends(a.Plan, []byte(a.CSV))
+	if err != nil {
+		return fiber.NewError(fiber.StatusUnprocessableEntity, err.Error())
+	}
+	return c.JSON(read)
+}
+
+// ledgerTable sends the ledger as a table.
+func (s *server) ledgerTable(c fiber.Ctx) error {
+	a, err := asking(c)
+	if err != nil {
+		return err
+	}
+	all, err := s.happened(c.Context(), a.Kept)
+	if err != nil {
+		return err
+	}
+	return s.inTurn(s.lanes.studies, studyTime, func(ctx context.Context) error {
+		book := study.Book(ctx, a.Plan, a.Trailer, a.Outing, all)
+		l := quantity.Locale{Units: a.Plan.Units, Region: a.Plan.Region}
+		return sendTable(c, fileName(a.Plan.Name)+"-ledger", tables.Ledger(book.Ledger, l))
+	})
+}
+
 // Arranging is one line of the answer to an arrangement: how far it has come, and
 // at last what was found.
 type Arranging struct {

@@ -75,6 +75,9 @@ var ofWork = []records.Kind{records.KindStep, records.KindTool, records.KindPart
 // ofLists are those of its lists.
 var ofLists = append([]records.Kind{records.KindBuilt}, ofWork...)
 
+// ofMoney are those of the ledger and of what it is planned by.
+var ofMoney = append([]records.Kind{records.KindSpend}, ofWork...)
+
 // Health says that the server answers.
 type Health struct {
 	OK bool `json:"ok"`
@@ -241,6 +244,12 @@ func init() { // a table that handlers name and that names handlers
 				return study.LayDays(a.Plan, a.Trailer, a.Outing, all, a.Today, schedule.Draws)
 			})},
 		{"POST", "/days.ics", "The same as a calendar", Asking{}, nil, 0, calendarType, on((*server).daysCalendar)},
+		{"POST", "/money", "Ledger, ways and jobs of a trailer", Asking{}, study.MoneyBook{}, 0, "",
+			recorded(ofMoney, func(ctx context.Context, a *Asking, all records.All) *study.MoneyBook {
+				return study.Book(ctx, a.Plan, a.Trailer, a.Outing, all)
+			})},
+		{"POST", "/ledger.csv", "The ledger as a table", Asking{}, nil, 0, csvType, on((*server).ledgerTable)},
+		{"POST", "/spend-list", "Read a bank's or a shop's list", Asking{}, tables.SpendRead{}, 0, "", at(spendList)},
 		{"POST", "/part-list", "Read a list of parts", Asking{}, tables.PartsRead{}, 0, "", at(partList)},
 		{"POST", "/taping", "What was taped in the workshop, drawn", Asking{}, Taping{}, 0, "",
 			studied(func(_ context.Context, a *Asking) *Taping {

@@ -336,17 +336,18 @@ type Trailer struct {
 	Folded     *Size             `json:"folded,omitempty"` // as stored, where it folds
 	OnEdge     bool              `json:"onEdge,omitempty"`
 	// between the casters that it stands on, on its edge
-	EdgeBase *length   `json:"edgeBase,omitempty" is:"distance of its casters, >0..3"`
-	Plug     string    `json:"plug,omitempty" is:"plug, key plugs"`
-	Wiring   *Wiring   `json:"wiring,omitempty" stage:"wiring"`
-	Tipping  *Tipping  `json:"tipping,omitempty" stage:"body"`
-	Pump     *Pump     `json:"pump,omitempty" stage:"body"`
-	Workshop *Workshop `json:"workshop,omitempty" stage:"workshop"`
-	Finish   *Finish   `json:"finish,omitempty" stage:"finish"`
-	Days     *Days     `json:"days,omitempty" stage:"finish/days"`
-	Lights   string    `json:"lights,omitempty" is:"kind of lamps, key lamps"`
-	Papers   Papers    `json:"papers,omitempty" is:"state of the papers" stage:"trailer/money"`
-	Deal     *Deal     `json:"deal,omitempty" stage:"trailer/money"`
+	EdgeBase *length    `json:"edgeBase,omitempty" is:"distance of its casters, >0..3"`
+	Plug     string     `json:"plug,omitempty" is:"plug, key plugs"`
+	Wiring   *Wiring    `json:"wiring,omitempty" stage:"wiring"`
+	Tipping  *Tipping   `json:"tipping,omitempty" stage:"body"`
+	Pump     *Pump      `json:"pump,omitempty" stage:"body"`
+	Workshop *Workshop  `json:"workshop,omitempty" stage:"workshop"`
+	Finish   *Finish    `json:"finish,omitempty" stage:"finish"`
+	Days     *Days      `json:"days,omitempty" stage:"finish/days"`
+	Money    *MoneyPlan `json:"money,omitempty" stage:"money"`
+	Lights   string     `json:"lights,omitempty" is:"kind of lamps, key lamps"`
+	Papers   Papers     `json:"papers,omitempty" is:"state of the papers" stage:"trailer/money"`
+	Deal     *Deal      `json:"deal,omitempty" stage:"trailer/money"`
 	// parts that are always on
 	Fitted map[string]PartOn `json:"fitted,omitempty" is:"part, ref parts"`
 	// of a bed that tilts, behind the ball

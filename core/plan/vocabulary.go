@@ -56,6 +56,7 @@ var lists = listed(
 	LevelBys,
 	BuildBeginnings,
 	FinishWays,
+	WayKinds,
 	DeckFinishes,
 	Weekdays,
 	WireJoints,

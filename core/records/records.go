@@ -25,10 +25,11 @@ const (
 	KindSnag  Kind = "snag"  // what is still to be put right
 	KindBuilt Kind = "built" // a measure of what was built
 	KindTool  Kind = "tool"  // a tool, and where it comes from
+	KindSpend Kind = "spend" // money: planned, spent, given
 )
 
 // Kinds lists them.
-var Kinds = []Kind{KindStep, KindPart, KindSnag, KindBuilt, KindTool}
+var Kinds = []Kind{KindStep, KindPart, KindSnag, KindBuilt, KindTool, KindSpend}
 
 // Happened is something that happened. Of its bodies the one of its kind is filled.
 type Happened struct {
@@ -45,6 +46,7 @@ type Happened struct {
 	Snag  *SnagRecord  `json:"snag,omitempty" stage:"workshop/snags"`
 	Built *BuiltRecord `json:"built,omitempty" stage:"workshop/as built"`
 	Tool  *ToolRecord  `json:"tool,omitempty" stage:"workshop/tools"`
+	Spend *SpendRecord `json:"spend,omitempty" stage:"money/ledger"`
 }
 
 // PhotoAt is a photo of a record.
@@ -173,7 +175,39 @@ const (
 // ToolFroms lists them.
 var ToolFroms = []ToolFrom{ToolHere, ToolBorrowed, ToolHired, ToolBought}
 
-func init() { plan.Describe[Happened](Kinds, WorkSides, PartStates, BuiltWhats, ToolFroms) }
+// SpendRecord is a line of the ledger.
+type SpendRecord struct {
+	What string   `json:"what,omitempty" is:"item, text 200"`
+	For  SpendFor `json:"for,omitempty" is:"kind of cost"`
+	// as it stands on the receipt; with the tax on top where TaxOn says so, else in it
+	Planned *quantity.Money `json:"planned,omitempty" is:"planned sum"`
+	Spent   *quantity.Money `json:"spent,omitempty" is:"sum that was spent"`
+	Tax     *float64        `json:"tax,omitempty" is:"rate of tax, share 0..1"`
+	TaxOn   bool            `json:"taxOn,omitempty"`
+	// scrap and gifts: what it would have cost
+	Worth *quantity.Money `json:"worth,omitempty" is:"market value"`
+}
+
+// SpendFor says what money goes for.
+type SpendFor string
+
+// The kinds of cost.
+const (
+	ForMaterial SpendFor = "material"
+	ForPart     SpendFor = "part"
+	ForTool     SpendFor = "tool"
+	ForFinish   SpendFor = "finish"
+	ForFee      SpendFor = "fee" // papers, plates, tests
+	ForFuel     SpendFor = "fuel"
+	ForHire     SpendFor = "hire"
+	ForKeep     SpendFor = "keep" // wear, service
+	ForOther    SpendFor = "other"
+)
+
+// SpendFors lists them.
+var SpendFors = []SpendFor{ForMaterial, ForPart, ForTool, ForFinish, ForFee, ForFuel, ForHire, ForKeep, ForOther}
+
+func init() { plan.Describe[Happened](Kinds, WorkSides, PartStates, BuiltWhats, ToolFroms, SpendFors) }
 
 // MaxBytes is the largest record.
 const MaxBytes = 16 << 10

@@ -147,6 +147,7 @@ var Stages = []string{
 	workshop.Stage,
 	finish.Stage,
 	"road",
+	"money",
 }
 
 // only is a question that tells findings alone.

@@ -7,6 +7,8 @@ import type {
   Filling,
   Taping,
   WorkLists,
+  MoneyBook,
+  SpendRead,
   Finishing,
   WorkDays,
   PartsRead,
@@ -206,6 +208,9 @@ export const api = {
   days: (asked: Asked) => json<WorkDays>('POST', '/days', { ...asked, today: today() }),
   daysCalendar: async (asked: Asked) =>
     (await call('POST', '/days.ics', JSON.stringify({ ...asked, today: today() }), asJSON)).blob(),
+  money: (asked: Asked) => json<MoneyBook>('POST', '/money', asked),
+  spendList: (asked: Asked, csv: string) => json<SpendRead>('POST', '/spend-list', { ...asked, csv }),
+  ledger: async (asked: Asked) => (await call('POST', '/ledger.csv', JSON.stringify(asked), asJSON)).blob(),
   workLists: (asked: Asked) => json<WorkLists>('POST', '/work-lists', asked),
   partList: (asked: Asked, csv: string) => json<PartsRead>('POST', '/part-list', { ...asked, csv }),
   taping: (asked: Asked) => json<Taping>('POST', '/taping', asked),

@@ -257,6 +257,26 @@ export const weekdayWords: Record<string, string> = {
   sat: 'Saturday',
   sun: 'Sunday',
 }
+export const spendWords: Record<string, string> = {
+  material: 'material',
+  part: 'parts',
+  tool: 'tools',
+  finish: 'finish',
+  fee: 'fees and tax',
+  fuel: 'fuel and delivery',
+  hire: 'hire',
+  keep: 'upkeep',
+  other: 'other',
+}
+export const wayWords: Record<string, string> = {
+  build: 'Build it',
+  buy: 'Buy one',
+  convert: 'Convert an old one',
+  hire: 'Hire one',
+  deliver: 'Have it delivered',
+  bigger: 'Keep a bigger vehicle',
+  roof: 'Use the roof',
+}
 export const sideWords: Record<string, string> = { up: 'on its feet', down: 'upside down' }
 export const levelWords: Record<string, string> = {
   laser: 'a level line over all',

@@ -31,6 +31,7 @@ export interface Carried {
   Health?: Health;
   Import?: Import;
   Listed?: Listed;
+  MoneyBook?: MoneyBook;
   Offer?: Offer;
   Op?: Op;
   Pairing?: Pairing;
@@ -55,6 +56,7 @@ export interface Carried {
   Shelved?: Shelved;
   Shelving?: Shelving;
   Shining?: Shining;
+  SpendRead?: SpendRead;
   Step?: Step;
   Stored?: Stored;
   Stretched?: Stretched;
@@ -771,6 +773,7 @@ export interface Trailer {
   kind?: string;
   label?: Rating;
   lights?: string;
+  money?: MoneyPlan;
   name: string;
   noPlate?: boolean;
   onEdge?: boolean;
@@ -1063,6 +1066,39 @@ export interface Gear {
 export interface Rating {
   counts: string;
   value: number;
+}
+export interface MoneyPlan {
+  hourRate?: number;
+  jobs?: {
+    [k: string]: EarnJob;
+  };
+  perDistance?: number;
+  target?: number;
+  uses?: number;
+  ways?: {
+    [k: string]: WayCost;
+  };
+  years?: number;
+}
+export interface EarnJob {
+  far?: number;
+  fee?: number;
+  name: string;
+  often?: number;
+  order: number;
+  rate?: number;
+  takes?: number;
+}
+export interface WayCost {
+  first?: number;
+  hours?: number;
+  kind?: string;
+  name: string;
+  order: number;
+  perUse?: number;
+  perYear?: number;
+  resale?: number;
+  useHours?: number;
 }
 export interface Pump {
   above?: number;
@@ -1923,6 +1959,7 @@ export interface Happened {
     [k: string]: PhotoAt;
   };
   snag?: SnagRecord;
+  spend?: SpendRecord;
   step?: StepRecord;
   tool?: ToolRecord;
   trailer?: string;
@@ -1954,6 +1991,15 @@ export interface SnagRecord {
   says: string;
   stops?: boolean;
   who?: string;
+}
+export interface SpendRecord {
+  for?: string;
+  planned?: number;
+  spent?: number;
+  tax?: number;
+  taxOn?: boolean;
+  what?: string;
+  worth?: number;
 }
 export interface StepRecord {
   after?: string;
@@ -1990,6 +2036,70 @@ export interface Listed {
   name: string;
   revision: number;
   updatedAt: string;
+}
+export interface MoneyBook {
+  ledger: Ledger;
+  ways: Ways;
+}
+export interface Ledger {
+  by: LedgerPart[];
+  open: number;
+  outcome?: string;
+  over?: Measure;
+  rows: LedgerRow[];
+  says: Sentence;
+  spent: Measure;
+  target?: Measure;
+  tax: Measure;
+  toCome: Measure;
+  whole: Measure;
+  worth: Measure;
+}
+export interface LedgerPart {
+  for: string;
+  spent: Measure;
+  toCome: Measure;
+}
+export interface LedgerRow {
+  for?: string;
+  on?: string;
+  own?: boolean;
+  planned?: Measure;
+  record: string;
+  spent?: Measure;
+  what: Sentence;
+  worth?: Measure;
+}
+export interface Ways {
+  jobs: JobRow[];
+  needs: Need[];
+  rows: WayRow[];
+  says: Sentence;
+  uses: number;
+  years: number;
+}
+export interface JobRow {
+  id: string;
+  left?: Measure;
+  name: Piece;
+  needs: Need[];
+  pays?: Measure;
+  says: Sentence;
+  year?: Measure;
+}
+export interface WayRow {
+  best?: boolean;
+  even?: Measure;
+  first?: Measure;
+  hours: Measure;
+  id: string;
+  kind?: string;
+  money?: Measure;
+  name: Piece;
+  needs: Need[];
+  never?: boolean;
+  use?: Measure;
+  whole?: Measure;
 }
 export interface Offer {
   differs: Sentence[];
@@ -2998,6 +3108,14 @@ export interface Trial {
 export interface WireRow {
   length: Measure;
   says: Sentence;
+}
+export interface SpendRead {
+  rows: SpendRow[];
+  wrong: CellError[];
+}
+export interface SpendRow {
+  on?: string;
+  spend: SpendRecord;
 }
 export interface Step {
   formula: string;

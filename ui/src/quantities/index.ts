@@ -101,6 +101,9 @@ function feetInches(inches: number): string {
   return out + '"'
 }
 
+/** Money to the cent, as a ledger has it. */
+export const cash = (l: Locale, v: number) => money(l, v, true)
+
 /** Prints v of kind k in the locale's units. */
 export function print(l: Locale, k: string, v: number): string {
   if (!Number.isFinite(v)) return '–'

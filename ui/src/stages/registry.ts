@@ -2,6 +2,7 @@
 import {
   ArrowTrendingUpIcon,
   ArrowUpTrayIcon,
+  BanknotesIcon,
   Bars4Icon,
   BoltIcon,
   ClipboardDocumentCheckIcon,
@@ -134,6 +135,12 @@ export const groups: Group[] = [
         name: 'Road',
         icon: ClipboardDocumentCheckIcon,
         page: defineAsyncComponent(() => import('./RoadStage.vue')),
+      },
+      {
+        id: 'money',
+        name: 'Money',
+        icon: BanknotesIcon,
+        page: defineAsyncComponent(() => import('./MoneyStage.vue')),
       },
     ],
   },
