@@ -21,6 +21,7 @@ import (
 	"zygonos/core/ask/box"
 	"zygonos/core/ask/deck"
 	"zygonos/core/ask/finish"
+	"zygonos/core/ask/papers"
 	"zygonos/core/ask/power"
 	"zygonos/core/ask/pump"
 	"zygonos/core/ask/tip"
@@ -33,6 +34,7 @@ import (
 	"zygonos/core/lang/quantity"
 	"zygonos/core/lang/said"
 	"zygonos/core/out/departure"
+	"zygonos/core/out/plate"
 	"zygonos/core/out/tables"
 	"zygonos/core/plan"
 	"zygonos/core/records"
@@ -592,6 +594,31 @@ func (s *server) ledgerTable(c fiber.Ctx) error {
 		l := quantity.Locale{Units: a.Plan.Units, Region: a.Plan.Region}
 		return sendTable(c, fileName(a.Plan.Name)+"-ledger", tables.Ledger(book.Ledger, l))
 	})
+}
+
+// plateDrawing sends the plate or the label.
+func plateDrawing(c fiber.Ctx) error {
+	a, err := asking(c)
+	if err != nil {
+		return err
+	}
+	review.Ready(a.Plan)
+	r := rig.Resolve(a.Plan, a.Trailer, a.Outing)
+	if r == nil {
+		return fiber.NewError(fiber.StatusUnprocessableEntity, "There is no such trailer or outing in the plan.")
+	}
+	l := quantity.Locale{Units: a.Plan.Units, Region: a.Plan.Region}
+	folder := papers.Open(r, nil)
+	name, lines, draft := "plate", folder.Plate.Lines, folder.Plate.Draft
+	heading := listed(r.Trailer.Name)
+	if a.Key == "label" {
+		name, lines, draft = "label", folder.Label, false
+	} else if len(folder.Plate.Refused) > 0 {
+		return fiber.NewError(fiber.StatusUnprocessableEntity, folder.Plate.Refused.Text(l))
+	}
+	c.Set(fiber.HeaderContentType, "image/svg+xml")
+	c.Set(fiber.HeaderContentDisposition, `attachment; filename="`+fileName(a.Plan.Name)+"-"+name+`.svg"`)
+	return c.Send(plate.SVG(heading, lines, draft, l))
 }
 
 // Arranging is one line of the answer to an arrangement: how far it has come, and

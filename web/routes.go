@@ -10,6 +10,7 @@ import (
 
 	"zygonos/core/ask/box"
 	"zygonos/core/ask/deck"
+	"zygonos/core/ask/papers"
 	"zygonos/core/ask/power"
 	"zygonos/core/ask/pump"
 	"zygonos/core/ask/tip"
@@ -250,6 +251,12 @@ func init() { // a table that handlers name and that names handlers
 			})},
 		{"POST", "/ledger.csv", "The ledger as a table", Asking{}, nil, 0, csvType, on((*server).ledgerTable)},
 		{"POST", "/spend-list", "Read a bank's or a shop's list", Asking{}, tables.SpendRead{}, 0, "", at(spendList)},
+		{"POST", "/papers", "Papers, plate, label and marks of a trailer", Asking{}, papers.Folder{}, 0, "",
+			recorded([]records.Kind{records.KindPaper}, func(_ context.Context, a *Asking, all records.All) *papers.Folder {
+				review.Ready(a.Plan)
+				return papers.Open(rig.Resolve(a.Plan, a.Trailer, a.Outing), all)
+			})},
+		{"POST", "/plate.svg", "The plate, or the label with the key label, to scale", Asking{}, nil, 0, "image/svg+xml", at(plateDrawing)},
 		{"POST", "/part-list", "Read a list of parts", Asking{}, tables.PartsRead{}, 0, "", at(partList)},
 		{"POST", "/taping", "What was taped in the workshop, drawn", Asking{}, Taping{}, 0, "",
 			studied(func(_ context.Context, a *Asking) *Taping {

@@ -345,6 +345,7 @@ type Trailer struct {
 	Finish   *Finish    `json:"finish,omitempty" stage:"finish"`
 	Days     *Days      `json:"days,omitempty" stage:"finish/days"`
 	Money    *MoneyPlan `json:"money,omitempty" stage:"money"`
+	Plate    *PlateText `json:"plate,omitempty" stage:"papers"`
 	Lights   string     `json:"lights,omitempty" is:"kind of lamps, key lamps"`
 	Papers   Papers     `json:"papers,omitempty" is:"state of the papers" stage:"trailer/money"`
 	Deal     *Deal      `json:"deal,omitempty" stage:"trailer/money"`

@@ -92,6 +92,7 @@ var tables = map[string]func(string) bool{
 	"plugs": func(id string) bool {
 		return slices.ContainsFunc(norms.Plugs, func(p norms.Plug) bool { return p.ID == id })
 	},
+	"paperKinds":  func(id string) bool { return slices.Contains(norms.PaperKinds, norms.PaperKind(id)) },
 	"lamps":       func(id string) bool { return slices.Contains(Lamps, id) },
 	"inspections": inspection,
 	"soils":       known(norms.SoilOf),

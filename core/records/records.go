@@ -26,10 +26,11 @@ const (
 	KindBuilt Kind = "built" // a measure of what was built
 	KindTool  Kind = "tool"  // a tool, and where it comes from
 	KindSpend Kind = "spend" // money: planned, spent, given
+	KindPaper Kind = "paper" // a paper, a mark against theft
 )
 
 // Kinds lists them.
-var Kinds = []Kind{KindStep, KindPart, KindSnag, KindBuilt, KindTool, KindSpend}
+var Kinds = []Kind{KindStep, KindPart, KindSnag, KindBuilt, KindTool, KindSpend, KindPaper}
 
 // Happened is something that happened. Of its bodies the one of its kind is filled.
 type Happened struct {
@@ -47,6 +48,7 @@ type Happened struct {
 	Built *BuiltRecord `json:"built,omitempty" stage:"workshop/as built"`
 	Tool  *ToolRecord  `json:"tool,omitempty" stage:"workshop/tools"`
 	Spend *SpendRecord `json:"spend,omitempty" stage:"money/ledger"`
+	Paper *PaperRecord `json:"paper,omitempty" stage:"papers"`
 }
 
 // PhotoAt is a photo of a record.
@@ -186,6 +188,12 @@ type SpendRecord struct {
 	TaxOn   bool            `json:"taxOn,omitempty"`
 	// scrap and gifts: what it would have cost
 	Worth *quantity.Money `json:"worth,omitempty" is:"market value"`
+}
+
+// PaperRecord is a paper that was got, with its number.
+type PaperRecord struct {
+	Done   bool   `json:"done,omitempty"`
+	Number string `json:"number,omitempty" is:"number, text 60"`
 }
 
 // SpendFor says what money goes for.

@@ -17,6 +17,7 @@ import (
 	"zygonos/core/ask/lashing"
 	"zygonos/core/ask/latch"
 	"zygonos/core/ask/launch"
+	"zygonos/core/ask/papers"
 	"zygonos/core/ask/parked"
 	"zygonos/core/ask/power"
 	"zygonos/core/ask/pump"
@@ -100,6 +101,7 @@ var Questions = []Question{
 	{Name: "tank", Stage: tank.Stage, Live: only(tank.Check)},
 	{Name: "workshop", Stage: workshop.Stage, Live: only(workshop.Check)},
 	{Name: "finish", Stage: finish.Stage, Live: only(finish.Check)},
+	{Name: "papers", Stage: papers.Stage, Live: only(papers.Check)},
 	{Name: "box", Stage: box.Stage, Live: only(box.Check)},
 	{Name: "pump", Stage: pump.Stage, Live: only(pump.Check)},
 	{Name: "tip", Stage: tip.Stage, Live: only(tip.Check), Ticks: tip.Ticks},
@@ -147,6 +149,7 @@ var Stages = []string{
 	workshop.Stage,
 	finish.Stage,
 	"road",
+	papers.Stage,
 	"money",
 }
 

@@ -7,6 +7,7 @@ import type {
   Filling,
   Taping,
   WorkLists,
+  Folder,
   MoneyBook,
   SpendRead,
   Finishing,
@@ -208,6 +209,9 @@ export const api = {
   days: (asked: Asked) => json<WorkDays>('POST', '/days', { ...asked, today: today() }),
   daysCalendar: async (asked: Asked) =>
     (await call('POST', '/days.ics', JSON.stringify({ ...asked, today: today() }), asJSON)).blob(),
+  papers: (asked: Asked) => json<Folder>('POST', '/papers', asked),
+  plate: async (asked: Asked, key: 'plate' | 'label') =>
+    (await call('POST', '/plate.svg', JSON.stringify({ ...asked, key }), asJSON)).blob(),
   money: (asked: Asked) => json<MoneyBook>('POST', '/money', asked),
   spendList: (asked: Asked, csv: string) => json<SpendRead>('POST', '/spend-list', { ...asked, csv }),
   ledger: async (asked: Asked) => (await call('POST', '/ledger.csv', JSON.stringify(asked), asJSON)).blob(),

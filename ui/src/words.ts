@@ -277,6 +277,20 @@ export const wayWords: Record<string, string> = {
   bigger: 'Keep a bigger vehicle',
   roof: 'Use the roof',
 }
+export const paperWords: Record<string, string> = {
+  kit: 'new, whole or a kit',
+  used: 'used, with its papers',
+  none: 'bought without papers',
+  built: 'built by yourself',
+  changed: 'changed: longer, another axle',
+}
+export const paperWhenWords: Record<string, string> = {
+  seller: 'At the seller’s',
+  home: 'At home',
+  test: 'Before it is approved',
+  office: 'At the office',
+  road: 'On the road',
+}
 export const sideWords: Record<string, string> = { up: 'on its feet', down: 'upside down' }
 export const levelWords: Record<string, string> = {
   laser: 'a level line over all',

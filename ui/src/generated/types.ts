@@ -26,6 +26,7 @@ export interface Carried {
   Filling?: Filling;
   Finishing?: Finishing;
   Flooring?: Flooring;
+  Folder?: Folder;
   Glance?: Glance;
   Happened?: Happened;
   Health?: Health;
@@ -781,6 +782,7 @@ export interface Trailer {
   order: number;
   papers?: string;
   pivot?: number;
+  plate?: PlateText;
   plug?: string;
   pump?: Pump;
   runningGear?: MassEstimate;
@@ -1099,6 +1101,14 @@ export interface WayCost {
   perYear?: number;
   resale?: number;
   useHours?: number;
+}
+export interface PlateText {
+  gross?: number;
+  identity?: string;
+  issued?: boolean;
+  kind?: string;
+  maker?: string;
+  year?: number;
 }
 export interface Pump {
   above?: number;
@@ -1935,6 +1945,36 @@ export interface SheetPiece {
   mark: string;
   wide: Measure;
 }
+export interface Folder {
+  asOf: string;
+  kind: string;
+  label: TextLine[];
+  left: number;
+  plate: PlateDraft;
+  rows: PaperRow[];
+  says: Sentence;
+  theft: PaperRow[];
+}
+export interface TextLine {
+  big?: boolean;
+  name: Sentence;
+  says: Sentence;
+}
+export interface PlateDraft {
+  draft?: boolean;
+  least?: Measure;
+  lines: TextLine[];
+  needs: Need[];
+  part?: Sentence;
+  refused?: Sentence;
+}
+export interface PaperRow {
+  done?: boolean;
+  record: string;
+  says: string;
+  when?: string;
+  where?: string;
+}
 export interface Glance {
   headline: Headline;
   region: string;
@@ -1954,6 +1994,7 @@ export interface Happened {
   note?: string;
   on?: string;
   order?: number;
+  paper?: PaperRecord;
   part?: PartRecord;
   photos?: {
     [k: string]: PhotoAt;
@@ -1971,6 +2012,10 @@ export interface BuiltRecord {
   long?: number;
   member?: string;
   what: string;
+}
+export interface PaperRecord {
+  done?: boolean;
+  number?: string;
 }
 export interface PartRecord {
   got?: number;

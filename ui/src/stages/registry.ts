@@ -8,6 +8,7 @@ import {
   ClipboardDocumentCheckIcon,
   Cog6ToothIcon,
   HomeModernIcon,
+  IdentificationIcon,
   LinkIcon,
   MagnifyingGlassIcon,
   MapIcon,
@@ -135,6 +136,12 @@ export const groups: Group[] = [
         name: 'Road',
         icon: ClipboardDocumentCheckIcon,
         page: defineAsyncComponent(() => import('./RoadStage.vue')),
+      },
+      {
+        id: 'papers',
+        name: 'Papers',
+        icon: IdentificationIcon,
+        page: defineAsyncComponent(() => import('./PapersStage.vue')),
       },
       {
         id: 'money',

@@ -1,0 +1,37 @@
+import { accessible, expect, saved, settled, studied, test } from './rig'
+
+test('papers with their places, a plate that is never too much, a label, marks', async ({ page, lock }) => {
+  await lock.open('papers')
+  await studied(page)
+  const list = page.locator('[data-papers=rows]')
+  await expect(list.getByRole('status')).toContainText('0 of')
+  await list.getByRole('button', { name: /^Receipts.*open$/ }).click()
+  await expect(list.getByRole('status')).toContainText('1 of')
+  await accessible(page)
+
+  await page.getByRole('tab', { name: 'Plate and label' }).click()
+  const plate = page.locator('[data-plate]')
+  await expect(plate.getByRole('status')).toContainText('draft')
+  await plate.getByLabel('Identity number').fill('SA9-0417')
+  await plate.getByRole('switch', { name: 'As the authority issued it' }).click()
+  await settled(page)
+  await expect(plate.getByRole('status')).toHaveText('The plate')
+  await plate.getByLabel('Gross', { exact: true }).fill('1400')
+  await settled(page)
+  await expect(plate.getByRole('status')).toContainText('at most')
+  await expect(page.locator('[data-code="papers.gross"]')).toHaveAttribute('data-outcome', 'fails')
+  await expect(page.locator('[data-label]')).toContainText('when wet')
+  const file = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'The label to print' }).click()
+  expect((await file).suggestedFilename()).toBe('label.svg')
+  await accessible(page)
+
+  await page.getByRole('tab', { name: 'Theft' }).click()
+  await page
+    .locator('[data-papers=theft]')
+    .getByRole('button', { name: /^A lock in the coupling.*open$/ })
+    .click()
+  await expect(page.getByRole('button', { name: /^A lock in the coupling.*there$/ })).toBeVisible()
+  await accessible(page)
+  await saved(page)
+})
