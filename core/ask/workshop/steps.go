@@ -245,7 +245,8 @@ func frameSteps(l *list) {
 	}
 }
 
-const fire = "Mask, gloves, leather; nothing that burns within reach; look again an hour later. Zinc and paint off: their smoke is poison."
+const fire = "Mask, gloves, leather. Nothing that burns within reach, no plastic tank, no fuel; every closed tube vented. Look again an hour " +
+	"later. Zinc and paint off: their smoke is poison."
 
 // frameTorque is that of the frame's bolts; nil where none is told, or where they are not all alike.
 func frameTorque(r *rig.Rig) *finding.Measure {

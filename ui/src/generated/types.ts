@@ -3329,6 +3329,7 @@ export interface BuiltRow {
   drawn?: Measure;
   field: string;
   inPlan?: boolean;
+  member?: boolean;
   name: Sentence;
   off?: Measure;
   plan?: number;
