@@ -88,6 +88,8 @@ func TestRoutesTellTheTruth(t *testing.T) {
 		t.Fatal(err)
 	}
 	bodies["/archives"] = string(packed)
+	bodies["/spend-list"] = `{"plan":` + doc + `,"csv":"item,spent\nRope,12.50\n"}`
+	bodies["/plate.svg"] = `{"plan":` + doc + `,"outing":"boat-day","trailer":"grey-flatbed","key":"label"}`
 	call("POST", "/session", bodies["/session"])
 	for _, id := range []string{"p", "q"} {
 		if code, _, text := call("POST", "/plans", saving(id)); code != 201 {
