@@ -27,10 +27,12 @@ const (
 	KindTool  Kind = "tool"  // a tool, and where it comes from
 	KindSpend Kind = "spend" // money: planned, spent, given
 	KindPaper Kind = "paper" // a paper, a mark against theft
+	KindTrip  Kind = "trip"  // an outing that was driven
+	KindSlip  Kind = "slip"  // of a weighbridge
 )
 
 // Kinds lists them.
-var Kinds = []Kind{KindStep, KindPart, KindSnag, KindBuilt, KindTool, KindSpend, KindPaper}
+var Kinds = []Kind{KindStep, KindPart, KindSnag, KindBuilt, KindTool, KindSpend, KindPaper, KindTrip, KindSlip}
 
 // Happened is something that happened. Of its bodies the one of its kind is filled.
 type Happened struct {
@@ -49,6 +51,8 @@ type Happened struct {
 	Tool  *ToolRecord  `json:"tool,omitempty" stage:"workshop/tools"`
 	Spend *SpendRecord `json:"spend,omitempty" stage:"money/ledger"`
 	Paper *PaperRecord `json:"paper,omitempty" stage:"papers"`
+	Trip  *TripRecord  `json:"trip,omitempty" stage:"log/trips"`
+	Slip  *SlipRecord  `json:"slip,omitempty" stage:"log/slips"`
 }
 
 // PhotoAt is a photo of a record.
@@ -188,6 +192,34 @@ type SpendRecord struct {
 	TaxOn   bool            `json:"taxOn,omitempty"`
 	// scrap and gifts: what it would have cost
 	Worth *quantity.Money `json:"worth,omitempty" is:"market value"`
+}
+
+// TripRecord is an outing that was driven.
+type TripRecord struct {
+	Outing string         `json:"outing,omitempty" is:"outing, text 64"` // id in the plan
+	Far    *length        `json:"far,omitempty" is:"distance, distance 0..2e7"`
+	Takes  *quantity.Time `json:"takes,omitempty" is:"time on the road"`
+	Load   *mass          `json:"load,omitempty" is:"weight of the load"`
+	Fuel   *float64       `json:"fuel,omitempty" is:"litres of fuel, 0..2000"`
+	// what the plan said of the ball, and what was read
+	BallSaid *mass `json:"ballSaid,omitempty" is:"{ball load}, 0..3000"`
+	BallRead *mass `json:"ballRead,omitempty" is:"{ball load}, 0..3000"`
+	// at the first stop
+	HubLeft  *quantity.Temperature `json:"hubLeft,omitempty" is:"left hub's temperature, -40..300"`
+	HubRight *quantity.Temperature `json:"hubRight,omitempty" is:"right hub's temperature, -40..300"`
+	Slack    bool                  `json:"slack,omitempty"` // a strap was slack
+	Nuts     bool                  `json:"nuts,omitempty"`  // wheel nuts gave
+}
+
+// SlipRecord is a slip of a weighbridge: loaded and empty, with how much lay on it.
+type SlipRecord struct {
+	Material string           `json:"material,omitempty" is:"material, key materials"`
+	Full     *mass            `json:"full,omitempty" is:"loaded weight"`
+	Empty    *mass            `json:"empty,omitempty" is:"empty weight"`
+	Fill     *quantity.Volume `json:"fill,omitempty" is:"volume that lay on it"`
+	// how well the fill is known, share; nil: a tenth
+	FillDoubt *float64        `json:"fillDoubt,omitempty" is:"doubt of the fill, share 0.01..0.5"`
+	Price     *quantity.Money `json:"price,omitempty" is:"price of the load"`
 }
 
 // PaperRecord is a paper that was got, with its number.

@@ -150,6 +150,7 @@ var Stages = []string{
 	finish.Stage,
 	"road",
 	papers.Stage,
+	"log",
 	"money",
 }
 

@@ -7,6 +7,7 @@ import type {
   Filling,
   Taping,
   WorkLists,
+  LogBook,
   Folder,
   MoneyBook,
   SpendRead,
@@ -209,6 +210,7 @@ export const api = {
   days: (asked: Asked) => json<WorkDays>('POST', '/days', { ...asked, today: today() }),
   daysCalendar: async (asked: Asked) =>
     (await call('POST', '/days.ics', JSON.stringify({ ...asked, today: today() }), asJSON)).blob(),
+  log: (asked: Asked) => json<LogBook>('POST', '/log', { ...asked, today: today() }),
   papers: (asked: Asked) => json<Folder>('POST', '/papers', asked),
   plate: async (asked: Asked, key: 'plate' | 'label') =>
     (await call('POST', '/plate.svg', JSON.stringify({ ...asked, key }), asJSON)).blob(),

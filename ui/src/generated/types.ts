@@ -32,6 +32,7 @@ export interface Carried {
   Health?: Health;
   Import?: Import;
   Listed?: Listed;
+  LogBook?: LogBook;
   MoneyBook?: MoneyBook;
   Offer?: Offer;
   Op?: Op;
@@ -1999,11 +2000,13 @@ export interface Happened {
   photos?: {
     [k: string]: PhotoAt;
   };
+  slip?: SlipRecord;
   snag?: SnagRecord;
   spend?: SpendRecord;
   step?: StepRecord;
   tool?: ToolRecord;
   trailer?: string;
+  trip?: TripRecord;
 }
 export interface BuiltRecord {
   drawnHeavy?: number;
@@ -2029,6 +2032,14 @@ export interface PartRecord {
 export interface PhotoAt {
   order: number;
   says?: string;
+}
+export interface SlipRecord {
+  empty?: number;
+  fill?: number;
+  fillDoubt?: number;
+  full?: number;
+  material?: string;
+  price?: number;
 }
 export interface SnagRecord {
   done?: boolean;
@@ -2061,6 +2072,19 @@ export interface ToolRecord {
   from?: string;
   name?: string;
 }
+export interface TripRecord {
+  ballRead?: number;
+  ballSaid?: number;
+  far?: number;
+  fuel?: number;
+  hubLeft?: number;
+  hubRight?: number;
+  load?: number;
+  nuts?: boolean;
+  outing?: string;
+  slack?: boolean;
+  takes?: number;
+}
 export interface Health {
   ok: boolean;
 }
@@ -2081,6 +2105,41 @@ export interface Listed {
   name: string;
   revision: number;
   updatedAt: string;
+}
+export interface LogBook {
+  ball?: Sentence;
+  carried?: Measure;
+  far?: Measure;
+  materials: MaterialRow[];
+  says: Sentence;
+  slips: SlipRow[];
+  trips: TripRow[];
+}
+export interface MaterialRow {
+  load: Measure;
+  material: string;
+  mean: Measure;
+  name: Piece;
+  says: Sentence;
+  slips: number;
+  typical: Measure;
+  use: Op[];
+}
+export interface SlipRow {
+  density?: Measure;
+  load?: Measure;
+  name: Piece;
+  on?: string;
+  out?: boolean;
+  perTon?: Measure;
+  record: string;
+  wrong?: Sentence;
+}
+export interface TripRow {
+  name: Piece;
+  on?: string;
+  record: string;
+  warns?: Sentence;
 }
 export interface MoneyBook {
   ledger: Ledger;

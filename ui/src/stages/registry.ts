@@ -5,6 +5,7 @@ import {
   BanknotesIcon,
   Bars4Icon,
   BoltIcon,
+  BookOpenIcon,
   ClipboardDocumentCheckIcon,
   Cog6ToothIcon,
   HomeModernIcon,
@@ -136,6 +137,12 @@ export const groups: Group[] = [
         name: 'Road',
         icon: ClipboardDocumentCheckIcon,
         page: defineAsyncComponent(() => import('./RoadStage.vue')),
+      },
+      {
+        id: 'log',
+        name: 'Log',
+        icon: BookOpenIcon,
+        page: defineAsyncComponent(() => import('./LogStage.vue')),
       },
       {
         id: 'papers',

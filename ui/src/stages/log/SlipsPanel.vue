@@ -1,0 +1,120 @@
+<script setup lang="ts">
+// Slips: what the load weighed, its density, and a material of one's own from several.
+import { PlusIcon, TrashIcon } from '@heroicons/vue/20/solid'
+import { ref } from 'vue'
+import { api, today } from '@/api'
+import { useDays } from '@/days'
+import DateField from '@/fields/DateField.vue'
+import PlanFields from '@/fields/PlanFields.vue'
+import type { Op } from '@/generated/types'
+import BackAgain from '@/parts/BackAgain.vue'
+import PhotoStrip from '@/parts/PhotoStrip.vue'
+import { newId } from '@/stores/patch'
+import { useRecords } from '@/stores/records'
+import { useReference } from '@/stores/reference'
+import { useStudy } from '@/stores/study'
+import { useWorkspace } from '@/stores/workspace'
+import { useWords } from '@/words'
+
+const workspace = useWorkspace()
+const records = useRecords()
+const reference = useReference()
+const { say, nominal, range } = useWords()
+const { day } = useDays()
+const { data, failure } = useStudy(api.log, () => 0, true, true)
+const open = ref('')
+function add() {
+  const id = newId('slip')
+  const last = data.value?.slips[0]
+  records.change(id, {
+    ...{ kind: 'slip', trailer: workspace.trailer, on: today(), order: Object.keys(records.all).length },
+    slip: { material: (last && records.all[last.record]?.slip?.material) || 'gravel' },
+  })
+  open.value = id
+}
+</script>
+
+<template>
+  <div class="plate p-3" data-slips>
+    <h2 class="text-lg leading-tight font-bold" role="status">
+      <template v-if="data?.materials.length">{{ say(data.materials[0]!.says) }}</template>
+      <template v-else>What your loads really weigh</template>
+    </h2>
+    <p v-if="failure" class="text-fails" role="alert">{{ failure }}</p>
+    <ul class="mt-1">
+      <li
+        v-for="(m, i) in data?.materials ?? []"
+        :key="m.material"
+        class="border-rule border-t py-1.5"
+        :data-learned="m.material"
+      >
+        <p v-if="i">{{ say(m.says) }}</p>
+        <p class="text-soft text-sm">
+          Typical {{ range(m.typical) }}; nine in ten that yours lies at {{ range(m.mean) }}.
+        </p>
+        <button
+          v-if="m.use.length"
+          class="act no-print mt-1 min-h-11"
+          @click="workspace.edit(m.use as Op[], 'what the slips say')"
+        >
+          Use it in the plan
+        </button>
+        <span v-else class="text-soft text-sm">It stands in the plan.</span>
+      </li>
+    </ul>
+    <button class="act-main no-print mt-2" @click="add"><PlusIcon class="size-5" />A slip</button>
+    <BackAgain />
+    <ul class="mt-2">
+      <li
+        v-for="r in data?.slips ?? []"
+        :key="r.record"
+        class="border-rule border-t py-1.5"
+        :data-slip="r.record"
+      >
+        <button
+          class="min-h-11 w-full text-left"
+          :aria-expanded="open === r.record"
+          @click="open = open === r.record ? '' : r.record"
+        >
+          <b>{{ say([r.name]) }}</b><span class="text-soft"
+            ><template v-if="r.on">, {{ day(r.on) }}</template
+            ><template v-if="r.load">, {{ nominal(r.load) }}</template
+            ><template v-if="r.density">, {{ nominal(r.density) }}</template
+            ><template v-if="r.perTon">, {{ nominal(r.perTon) }} a tonne</template></span
+          ><b v-if="r.out" class="text-tight">, not counted</b>
+        </button>
+        <p v-if="r.wrong?.length" class="text-fails font-semibold">{{ say(r.wrong) }}</p>
+        <div v-if="open === r.record" class="no-print mb-2">
+          <div class="grid grid-cols-2 items-end gap-x-4 gap-y-3 lg:grid-cols-4">
+            <DateField :path="`/records/${r.record}/on`" label="On" />
+            <PlanFields
+              :base="`/records/${r.record}/slip`"
+              :fields="[
+                {
+                  at: 'material',
+                  label: 'Material',
+                  options: (reference.data?.materials ?? []).map((m) => ({ value: m.id, name: m.name })),
+                },
+                { at: 'full', label: 'Loaded, on the slip' },
+                { at: 'empty', label: 'Empty, on the slip' },
+                { at: 'fill', label: 'It filled' },
+                { at: 'fillDoubt', label: 'known to', hint: '10 %' },
+                { at: 'price', label: 'It cost' },
+              ]"
+            />
+          </div>
+          <div class="mt-2 flex flex-wrap gap-2">
+            <PhotoStrip :record="r.record" of="the slip" />
+            <button class="act min-h-11" @click="records.remove(r.record, say([r.name]))">
+              <TrashIcon class="size-5" />Take it out
+            </button>
+          </div>
+        </div>
+      </li>
+    </ul>
+    <p class="text-soft mt-2 text-sm">
+      Rake it level and tape it: the fill is what is known worst. A slip that does not go with the others is
+      shown and not counted.
+    </p>
+  </div>
+</template>

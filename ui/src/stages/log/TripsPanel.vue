@@ -1,0 +1,107 @@
+<script setup lang="ts">
+// Trips: one tap after a drive, more where it is wanted.
+import { PlusIcon, TrashIcon } from '@heroicons/vue/20/solid'
+import { computed, ref } from 'vue'
+import { api, today } from '@/api'
+import { useDays } from '@/days'
+import DateField from '@/fields/DateField.vue'
+import PlanFields from '@/fields/PlanFields.vue'
+import type { TripRow } from '@/generated/types'
+import BackAgain from '@/parts/BackAgain.vue'
+import PhotoStrip from '@/parts/PhotoStrip.vue'
+import { newId } from '@/stores/patch'
+import { useRecords } from '@/stores/records'
+import { useStudy } from '@/stores/study'
+import { useWorkspace } from '@/stores/workspace'
+import { useWords } from '@/words'
+
+const workspace = useWorkspace()
+const records = useRecords()
+const { say, print } = useWords()
+const { day } = useDays()
+const { data, failure } = useStudy(api.log, () => 0, true, true)
+const open = ref('')
+const outing = computed(() => workspace.plan?.outings[workspace.outing])
+const trip = (r: TripRow) => records.all[r.record]?.trip
+const line = (r: TripRow) =>
+  [
+    trip(r)?.far !== undefined && print('distance', trip(r)!.far!),
+    trip(r)?.load !== undefined && print('mass', trip(r)!.load!),
+    trip(r)?.fuel !== undefined && `${trip(r)!.fuel} l`,
+  ]
+    .filter(Boolean)
+    .join(', ')
+/** The outing on screen was driven today, with its load as the plan has it. */
+function driven() {
+  const id = newId('trip')
+  const figures = workspace.report?.figures
+  records.change(id, {
+    ...{ kind: 'trip', trailer: workspace.trailer, on: today(), order: Object.keys(records.all).length },
+    trip: {
+      outing: workspace.outing,
+      ...(outing.value?.distance === undefined ? {} : { far: outing.value.distance }),
+      ...(figures?.cargo ? { load: Math.round(figures.cargo.value) } : {}),
+      ...(figures?.ball ? { ballSaid: Math.max(0, Math.round(figures.ball.value)) } : {}),
+    },
+  })
+  open.value = id
+}
+</script>
+
+<template>
+  <div class="plate p-3" data-trips>
+    <h2 class="text-lg leading-tight font-bold" role="status">{{ data ? say(data.says) : 'Trips' }}</h2>
+    <p v-if="failure" class="text-fails" role="alert">{{ failure }}</p>
+    <p v-if="data?.ball?.length">{{ say(data.ball) }}</p>
+    <button class="act-main no-print mt-2" @click="driven">
+      <PlusIcon class="size-5" />{{ outing?.name || 'This outing' }}, driven today
+    </button>
+    <BackAgain />
+    <ul class="mt-2">
+      <li
+        v-for="r in data?.trips ?? []"
+        :key="r.record"
+        class="border-rule border-t py-1.5"
+        :data-trip="r.record"
+      >
+        <button
+          class="min-h-11 w-full text-left"
+          :aria-expanded="open === r.record"
+          @click="open = open === r.record ? '' : r.record"
+        >
+          <b>{{ say([r.name]) }}</b><span class="text-soft"
+            ><template v-if="r.on">, {{ day(r.on) }}</template
+            ><template v-if="line(r)">, {{ line(r) }}</template></span
+          >
+        </button>
+        <p v-if="r.warns?.length" class="text-tight font-semibold">{{ say(r.warns) }}</p>
+        <div v-if="open === r.record" class="no-print mb-2">
+          <div class="grid grid-cols-2 items-end gap-x-4 gap-y-3 lg:grid-cols-4">
+            <DateField :path="`/records/${r.record}/on`" label="On" />
+            <PlanFields
+              :base="`/records/${r.record}`"
+              :fields="[
+                { at: 'trip/far', label: 'Distance' },
+                { at: 'trip/takes', label: 'Time on the road' },
+                { at: 'trip/load', label: 'Load' },
+                { at: 'trip/fuel', label: 'Fuel, litres' },
+                { at: 'trip/ballRead', label: 'On the ball, as read' },
+                { at: 'trip/hubLeft', label: 'Left hub, first stop' },
+                { at: 'trip/hubRight', label: 'Right hub' },
+                { at: 'trip/slack', label: 'A strap was slack', on: true },
+                { at: 'trip/nuts', label: 'Wheel nuts gave', on: true },
+                { at: 'note', label: 'Remark', text: true },
+              ]"
+            />
+          </div>
+          <div class="mt-2 flex flex-wrap gap-2">
+            <PhotoStrip :record="r.record" :of="say([r.name])" />
+            <button class="act min-h-11" @click="records.remove(r.record, say([r.name]))">
+              <TrashIcon class="size-5" />Take it out
+            </button>
+          </div>
+        </div>
+      </li>
+    </ul>
+  </div>
+</template>
