@@ -29,7 +29,7 @@ type Planned struct {
 	Key   string
 	What  said.Sentence
 	For   records.SpendFor
-	Money quantity.Money
+	Money *quantity.Money // nil: it is needed, and nobody entered its price
 }
 
 // Ledger is what is planned, spent and to come.
@@ -127,15 +127,14 @@ func LedgerOf(m *plan.MoneyPlan, trailer string, planned []Planned, all records.
 	for _, p := range planned {
 		id := SpendOf(trailer, p.Key)
 		taken[id] = true
-		sum := p.Money
-		s := records.SpendRecord{For: p.For, Planned: &sum}
+		s := records.SpendRecord{For: p.For, Planned: p.Money}
 		on := ""
 		if rec := all[id]; rec != nil && rec.Spend != nil {
 			on = rec.On
 			own := *rec.Spend
 			own.For = cmp.Or(own.For, p.For)
 			if own.Planned == nil {
-				own.Planned = &sum
+				own.Planned = p.Money
 			}
 			s = own
 		}

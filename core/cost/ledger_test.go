@@ -37,7 +37,7 @@ func TestLedger(t *testing.T) {
 		"spend-3": `{"what":"Winch","for":"part","spent":120,"tax":0.2}`, "spend-4": `{"what":"Wheels","worth":90}`,
 		"spend-t-tin-paint": `{"spent":60}`,
 	})
-	planned := []cost.Planned{{Key: "tin-paint", What: said.Say("Paint"), For: records.ForFinish, Money: 63.333}}
+	planned := []cost.Planned{{Key: "tin-paint", What: said.Say("Paint"), For: records.ForFinish, Money: money(63.333)}}
 	l := cost.LedgerOf(&plan.MoneyPlan{Target: money(850)}, "t", planned, all)
 	if l.Spent.Value != 618.5 || l.ToCome.Value != 228 || l.Whole.Value != 846.5 || l.Worth.Value != 90 || l.Tax.Value != 20 || l.Over != nil {
 		t.Errorf("%+v", l)
@@ -61,6 +61,12 @@ func TestLedger(t *testing.T) {
 	// a line without a sum never lets the target plainly hold
 	all["spend-9"] = spends(t, map[string]string{"x": `{"what":"Something"}`})["x"]
 	if l := cost.LedgerOf(&plan.MoneyPlan{Target: money(2000)}, "t", planned, all); l.Outcome != finding.Unknown || l.Open != 1 {
+		t.Errorf("%s", l.Outcome)
+	}
+	delete(all, "spend-9")
+	// nor one that follows from the plan and has no price
+	unpriced := append(planned, cost.Planned{Key: "bars", What: said.Say("Bars"), For: records.ForMaterial})
+	if l := cost.LedgerOf(&plan.MoneyPlan{Target: money(2000)}, "t", unpriced, all); l.Outcome != finding.Unknown || l.Open != 1 {
 		t.Errorf("%s", l.Outcome)
 	}
 	if l := cost.LedgerOf(nil, "t", nil, nil); l.Outcome != "" || l.Whole.Value != 0 {

@@ -6,6 +6,7 @@ import (
 	"zygonos/core/ask/finish"
 	"zygonos/core/ask/workshop"
 	"zygonos/core/cost"
+	"zygonos/core/lang/finding"
 	"zygonos/core/lang/quantity"
 	"zygonos/core/lang/said"
 	"zygonos/core/plan"
@@ -32,7 +33,7 @@ func Book(ctx context.Context, p *plan.Plan, trailer, outing string, all records
 	planned := append(plannedOf(ctx, p, &t, trailer, r), toolsToPay(r, all)...)
 	ledger := cost.LedgerOf(t.Money, trailer, planned, all)
 	known := cost.Known{}
-	if v := ledger.Whole.Value; v > 0 {
+	if v := ledger.Whole.Value; v > 0 && ledger.Open == 0 { // with lines that lack a sum it would be too little
 		known.Build = &v
 	}
 	bill := cost.Of(trailer, &t)
@@ -55,8 +56,8 @@ func Book(ctx context.Context, p *plan.Plan, trailer, outing string, all records
 
 // plannedOf are the lines that follow from the plan: bill, bars, tins, the bath, tools.
 func plannedOf(ctx context.Context, p *plan.Plan, t *plan.Trailer, trailer string, r *rig.Rig) (out []cost.Planned) {
-	add := func(key string, what said.Sentence, of records.SpendFor, m quantity.Money) {
-		if m > 0 {
+	add := func(key string, what said.Sentence, of records.SpendFor, m *quantity.Money) {
+		if m == nil || *m > 0 {
 			out = append(out, cost.Planned{Key: key, What: what, For: of, Money: m})
 		}
 	}
@@ -71,32 +72,30 @@ func plannedOf(ctx context.Context, p *plan.Plan, t *plan.Trailer, trailer strin
 	bill := cost.Of(trailer, t)
 	for _, l := range bill.Lines {
 		w, known := words[l.What]
-		if !known || l.Money == nil {
+		if !known || l.Money == nil && w.says != "%" {
 			continue
 		}
 		what := said.Say(w.says)
 		if w.says == "%" {
 			what = said.Sentence{said.Name(l.Name, "something to buy")}
 		}
-		add("bill-"+key(l.Path), what, w.of, *l.Money)
+		add("bill-"+key(l.Path), what, w.of, l.Money)
 	}
 	if c := cut.Frame(ctx, p, trailer); c != nil {
 		for i := range c.Sections {
 			s := &c.Sections[i]
-			if s.Price != nil {
-				add("bars-"+key(s.Says.Text(quantity.Locale{})), append(said.Say("Bars: "), s.Says...), records.ForMaterial, quantity.Money(s.Price.Value))
+			if bought := s.Price != nil || len(s.Bars) > 0 || len(s.Fails) > 0; bought {
+				add("bars-"+key(s.Says.Text(quantity.Locale{})), append(said.Say("Bars: "), s.Says...), records.ForMaterial, moneyOf(s.Price))
 			}
 		}
 	}
 	for _, tin := range finish.Tins(r) {
-		if tin.Cost != nil {
-			add("tin-"+key(tin.Name), said.Sentence{said.Piece{Text: tin.Name}}, records.ForFinish, quantity.Money(tin.Cost.Value))
-		}
+		add("tin-"+key(tin.Name), said.Sentence{said.Piece{Text: tin.Name}}, records.ForFinish, moneyOf(tin.Cost))
 	}
 	if f := t.Finish; f != nil && f.Way == plan.FinishDip {
 		for _, w := range finish.Ways(r) {
 			if w.Chosen && w.First != nil {
-				add("dip", said.Say("The zinc bath and its drives"), records.ForFinish, quantity.Money(w.First.Value))
+				add("dip", said.Say("The zinc bath and its drives"), records.ForFinish, moneyOf(w.First))
 			}
 		}
 	}
@@ -110,12 +109,20 @@ func toolsToPay(r *rig.Rig, all records.All) (out []cost.Planned) {
 		for i := range list {
 			row := &list[i]
 			of := map[string]records.SpendFor{string(records.ToolHired): records.ForHire, string(records.ToolBought): records.ForTool}[row.From]
-			if of != "" && row.Cost != nil {
-				out = append(out, cost.Planned{Key: key(row.Record), What: row.Name, For: of, Money: quantity.Money(row.Cost.Value)})
+			if of != "" {
+				out = append(out, cost.Planned{Key: key(row.Record), What: row.Name, For: of, Money: moneyOf(row.Cost)})
 			}
 		}
 	}
 	return out
+}
+
+func moneyOf(m *finding.Measure) *quantity.Money {
+	if m == nil {
+		return nil
+	}
+	v := quantity.Money(m.Value)
+	return &v
 }
 
 // key is a path or name as an id may hold it.

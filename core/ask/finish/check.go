@@ -162,6 +162,10 @@ func air(r *rig.Rig, f *plan.Finish, _ *Areas) (finding.Finding, bool) {
 			x.Outcome, x.Tight = finding.Tight, finding.GuessTooRough
 			x.Says = append(x.Says, said.Say(" The tin’s own least temperature is not entered.")...)
 		}
+		if f.Humid == nil {
+			x.Outcome, x.Tight = finding.Tight, finding.GuessTooRough
+			x.Says = append(x.Says, said.Say(" How wet the air is, is not entered.")...)
+		}
 	}
 	return x, true
 }

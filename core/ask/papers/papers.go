@@ -243,20 +243,28 @@ func year(n int) string {
 	return string(out)
 }
 
-// payload is what it may carry, kg, at its careful end; ok is false where label or empty weight are not known.
+// payload is what it may carry, kg, at its careful end: by its label, and by the least rated part where that is less; ok is
+// false where label or empty weight are not known.
 func payload(r *rig.Rig) (kg float64, ok bool) {
-	l := r.Trailer.Label
+	l, e := r.Trailer.Label, r.EmptyMass()
 	if l == nil {
 		return 0, false
 	}
-	if l.Counts == plan.CountsPayload {
-		return float64(l.Value), true
-	}
-	e := r.EmptyMass()
-	if e == nil || l.Counts != plan.CountsGross {
+	switch {
+	case l.Counts == plan.CountsPayload:
+		kg = float64(l.Value)
+	case l.Counts == plan.CountsGross && e != nil:
+		kg = float64(l.Value) - e.High
+	default:
 		return 0, false
 	}
-	return math.Max(0, float64(l.Value)-e.High), true
+	if least, _ := leastRated(r); least > 0 {
+		if e == nil {
+			return 0, false
+		}
+		kg = math.Min(kg, least-e.High)
+	}
+	return math.Max(0, kg), true
 }
 
 // labelOf is what stands on the drawbar: payload, how high loose material may lie, dry and wet, pressure, ball and plug:

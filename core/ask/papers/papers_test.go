@@ -118,6 +118,11 @@ func TestLabel(t *testing.T) {
 			t.Errorf("no %q in\n%s", want, got)
 		}
 	}
+	// tyres of 300 kg each bear 600 together: 350 and not 500
+	weak := resolved(t, "/trailers/t/label", `{"value":750,"counts":"gross"}`, "/trailers/t/tyreRating", "300")
+	if got := lines(papers.Open(weak, nil).Label); !strings.Contains(got, "Carries: 350 kg") {
+		t.Errorf("%s", got)
+	}
 	if got := papers.Open(resolved(t, "/trailers/t/label", "-"), nil).Label; len(got) > 0 && strings.Contains(lines(got), "Carries") {
 		t.Errorf("%s", lines(got))
 	}

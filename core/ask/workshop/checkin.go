@@ -206,7 +206,7 @@ func blocks(name string) string {
 	low := strings.ToLower(name)
 	for _, x := range []struct{ words, step string }{
 		{"axle spring hanger shackle", "the axle"}, {"wheel tyre tire hub nut", "the wheels"},
-		{"coupl head", "the coupling"}, {"lamp light cable wire plug reflector", "the wiring"},
+		{"coupl", "the coupling"}, {"lamp light cable wire plug reflector", "the wiring"},
 		{"board ply sheet floor deck", "the floor"}, {"brake rod drum", "the brakes"},
 		{"bolt screw washer", "fitting the frame together"}, {"rail cross drawbar tongue frame bar", "fitting the frame together"},
 	} {

@@ -21,13 +21,14 @@ import (
 
 // FrameJoints are what holds a drawn frame together: the order in which it is welded, its bolts, how they are tightened.
 type FrameJoints struct {
-	Welds  []WeldPlace   `json:"welds"`
-	View   *scene.View   `json:"view,omitempty"` // the frame from above, the welds by their numbers
-	Bolts  []BoltRow     `json:"bolts"`
-	Sound  []TightenStep `json:"sound"` // the order of tightening, from the middle outward
-	Free   []string      `json:"free"`  // joints that must stay free
-	How    []Procedure   `json:"how"`
-	Sleeve said.Sentence `json:"sleeve,omitempty"`
+	Welds  []WeldPlace     `json:"welds"`
+	View   *scene.View     `json:"view,omitempty"` // the frame from above, the welds by their numbers
+	Bolts  []BoltRow       `json:"bolts"`
+	Sound  []TightenStep   `json:"sound"`         // the order of tightening, from the middle outward
+	Free   []string        `json:"free"`          // joints that must stay free
+	Odd    []said.Sentence `json:"odd,omitempty"` // bolts that nobody sells
+	How    []Procedure     `json:"how"`
+	Sleeve said.Sentence   `json:"sleeve,omitempty"`
 }
 
 // WeldPlace is a joint in the order in which it is welded.
@@ -69,6 +70,7 @@ type joint struct {
 	a, b  int
 	kind  plan.MemberJoint
 	end   int     // the bar whose end it is, of a bolted one
+	which int     // its beginning (0) or its end (1)
 	lap   bool    // they lie on each other; else an end meets a face
 	thick float64 // through both, m, of a lap
 }
@@ -86,15 +88,15 @@ func jointsOf(d *rig.Drawn) (out []joint) {
 			at  float64
 		}{{t.A, t.AtA}, {t.B, t.AtB}} {
 			bar := &d.Bars[x.bar]
-			kind := plan.JointWeld
+			kind, which := plan.JointWeld, 0
 			switch {
 			case x.at < nearEnd && x.at <= bar.Length/2:
 				kind = bar.Member.FromJoint
 			case x.at > bar.Length-nearEnd:
-				kind = bar.Member.ToJoint
+				kind, which = bar.Member.ToJoint, 1
 			}
 			if kind == plan.JointBolt && bar.Member.Bolts > 0 || kind == plan.JointHinge {
-				j.kind, j.end = kind, x.bar
+				j.kind, j.end, j.which = kind, x.bar, which
 			}
 		}
 		way := r3.Sub(b.At(t.AtB), a.At(t.AtA))
@@ -177,7 +179,8 @@ func Joints(r *rig.Rig) *FrameJoints {
 		j := &joints[which[k]]
 		out.Welds = append(out.Welds, WeldPlace{between(d, j), [2]float64{j.at.X, j.at.Y}})
 	}
-	out.Bolts = boltRows(d, joints)
+	joints = bolted(joints)
+	out.Bolts, out.Odd = boltRows(d, joints)
 	out.Sound = tightening(d, joints)
 	if len(out.Welds) > 0 {
 		out.View = weldView(d, out.Welds)
@@ -185,8 +188,28 @@ func Joints(r *rig.Rig) *FrameJoints {
 	return out
 }
 
-// boltRows are the bolts by thread, grade and length.
-func boltRows(d *rig.Drawn, joints []joint) (rows []BoltRow) {
+// bolted are the joints in which each bolted end stands once: an end that touches two members has its bolts in one of them,
+// the one that it lies on.
+func bolted(joints []joint) (out []joint) {
+	at := map[[2]int]int{}
+	for _, j := range joints {
+		if j.kind == plan.JointBolt {
+			key := [2]int{j.end, j.which}
+			if i, twice := at[key]; twice {
+				if j.lap && !out[i].lap {
+					out[i] = j
+				}
+				continue
+			}
+			at[key] = len(out)
+		}
+		out = append(out, j)
+	}
+	return out
+}
+
+// boltRows are the bolts by thread, grade and length; odd are those for which there is no thread or no length.
+func boltRows(d *rig.Drawn, joints []joint) (rows []BoltRow, odd []said.Sentence) {
 	rows = []BoltRow{}
 	for i := range joints {
 		j := &joints[i]
@@ -196,6 +219,7 @@ func boltRows(d *rig.Drawn, joints []joint) (rows []BoltRow) {
 		m := &d.Bars[j.end].Member
 		t, known := norms.ThreadOf(float64(m.Bolt))
 		if !known {
+			odd = append(odd, append(between(d, j), said.Say(": % is no bolt that is sold.", said.Length(m.Bolt))...))
 			continue
 		}
 		row := BoltRow{Count: m.Bolts, Where: between(d, j), thread: t, grip: j.thick, Head: "Heads up or out, nuts where no leg, sheet, tyre or wire catches on them."}
@@ -206,6 +230,7 @@ func boltRows(d *rig.Drawn, joints []joint) (rows []BoltRow) {
 		row.grade, known = norms.BoltOf(m.BoltGrade)
 		long, ok := t.BoltLength(row.grip)
 		if !ok {
+			odd = append(odd, append(between(d, j), said.Say(": no bolt is long enough for a grip of %; a threaded rod, or a cleat.", said.Length(row.grip))...))
 			continue
 		}
 		grade := row.grade.Name
@@ -233,7 +258,7 @@ func boltRows(d *rig.Drawn, joints []joint) (rows []BoltRow) {
 	for i := range rows {
 		rows[i].Single = len(rows) > 1 && rows[i].Count <= 2
 	}
-	return rows
+	return rows, odd
 }
 
 // cleat is how thick an angle is by which an end is bolted to a face, m (practice, C).

@@ -57,13 +57,17 @@ func newLift(r *rig.Rig, from plan.BuildBegins) *lift {
 // end is what one end of it weighs on the hands, kg.
 func (l *lift) end() float64 { return l.kg / 2 }
 
-// turners is how many people turn it over an edge: half of its weight on the hands.
+// turners is how many people turn it over an edge: half of its weight on the hands; two at least where nobody knows it.
 func (l *lift) turners() int {
 	kg := l.kg
 	if !(kg > 0) {
 		kg = smallFrame
 	}
-	return max(1, int(math.Ceil(kg/2/tipsAlone-1e-9)))
+	n := int(math.Ceil(kg/2/tipsAlone - 1e-9))
+	if !l.known {
+		return max(2, n)
+	}
+	return max(1, n)
 }
 
 // weighs is what is together; nil where nothing is.

@@ -131,6 +131,11 @@ func TestBolts(t *testing.T) {
 	if len(j.Bolts) != 1 || math.Abs(j.Bolts[0].Grip.Value-0.12) > 1e-3 || math.Abs(j.Bolts[0].Long.Value-0.14) > 1e-9 {
 		t.Errorf("%+v", j.Bolts)
 	}
+	// a size that nobody sells is named and not passed over; an end that touches two members has its bolts once
+	odd := workshop.Joints(resolved(t, "/trailers/t/frame", strings.ReplaceAll(ladder("bolt"), `"bolt":0.01`, `"bolt":0.018`)))
+	if len(odd.Bolts) != 0 || len(odd.Odd) != 6 || !strings.Contains(texts(odd.Odd[0]), "no bolt that is sold") {
+		t.Errorf("%+v", odd.Odd)
+	}
 	welded := workshop.Joints(resolved(t, "/trailers/t/frame", ladder("weld")))
 	if len(welded.Welds) != 6 || welded.View == nil || len(welded.Bolts) != 0 {
 		t.Errorf("%d welds", len(welded.Welds))

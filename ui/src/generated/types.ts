@@ -3399,6 +3399,7 @@ export interface FrameJoints {
   bolts: BoltRow[];
   free: string[];
   how: Procedure[];
+  odd?: Sentence[];
   sleeve?: Sentence;
   sound: TightenStep[];
   view?: View;

@@ -64,6 +64,9 @@ const { lists, failure } = useLists()
         Again after the first loads. The maker’s leaflet and the plate come first.
       </p>
     </template>
+    <p v-for="(o, i) in lists?.joints.odd ?? []" :key="`o${i}`" class="text-fails font-semibold">
+      {{ say(o) }}
+    </p>
     <template v-if="lists?.joints.free.length">
       <h3 class="mt-3 font-bold">These stay free</h3>
       <ul class="list-disc pl-6">
