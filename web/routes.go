@@ -258,7 +258,7 @@ func init() { // a table that handlers name and that names handlers
 			})},
 		{"POST", "/plate.svg", "The plate, or the label with the key label, to scale", Asking{}, nil, 0, "image/svg+xml", at(plateDrawing)},
 		{"POST", "/log", "Trips and slips of a trailer, and what they teach", Asking{}, study.LogBook{}, 0, "",
-			recorded([]records.Kind{records.KindTrip, records.KindSlip}, func(_ context.Context, a *Asking, all records.All) *study.LogBook {
+			recorded([]records.Kind{records.KindTrip, records.KindSlip, records.KindWear}, func(_ context.Context, a *Asking, all records.All) *study.LogBook {
 				return study.Log(a.Plan, a.Trailer, all, a.Today)
 			})},
 		{"POST", "/part-list", "Read a list of parts", Asking{}, tables.PartsRead{}, 0, "", at(partList)},

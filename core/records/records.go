@@ -29,10 +29,11 @@ const (
 	KindPaper Kind = "paper" // a paper, a mark against theft
 	KindTrip  Kind = "trip"  // an outing that was driven
 	KindSlip  Kind = "slip"  // of a weighbridge
+	KindWear  Kind = "wear"  // something that wears was seen to
 )
 
 // Kinds lists them.
-var Kinds = []Kind{KindStep, KindPart, KindSnag, KindBuilt, KindTool, KindSpend, KindPaper, KindTrip, KindSlip}
+var Kinds = []Kind{KindStep, KindPart, KindSnag, KindBuilt, KindTool, KindSpend, KindPaper, KindTrip, KindSlip, KindWear}
 
 // Happened is something that happened. Of its bodies the one of its kind is filled.
 type Happened struct {
@@ -53,6 +54,7 @@ type Happened struct {
 	Paper *PaperRecord `json:"paper,omitempty" stage:"papers"`
 	Trip  *TripRecord  `json:"trip,omitempty" stage:"log/trips"`
 	Slip  *SlipRecord  `json:"slip,omitempty" stage:"log/slips"`
+	Wear  *WearRecord  `json:"wear,omitempty" stage:"log/wear"`
 }
 
 // PhotoAt is a photo of a record.
@@ -220,6 +222,12 @@ type SlipRecord struct {
 	// how well the fill is known, share; nil: a tenth
 	FillDoubt *float64        `json:"fillDoubt,omitempty" is:"doubt of the fill, share 0.01..0.5"`
 	Price     *quantity.Money `json:"price,omitempty" is:"price of the load"`
+}
+
+// WearRecord is something that wears, on the day of the record: greased, changed, looked at; or made, as a tyre by its code.
+type WearRecord struct {
+	What string          `json:"what" is:"thing, text 40"`
+	Cost *quantity.Money `json:"cost,omitempty" is:"cost"`
 }
 
 // PaperRecord is a paper that was got, with its number.

@@ -25,6 +25,7 @@ type LogBook struct {
 	Ball      said.Sentence    `json:"ball,omitempty"` // how good the plan was
 	Slips     []SlipRow        `json:"slips"`          // the latest first
 	Materials []MaterialRow    `json:"materials"`
+	Wear      []WearRow        `json:"wear"`
 }
 
 // TripRow is a trip.
@@ -110,7 +111,7 @@ func Log(p *plan.Plan, trailer string, all records.All, today string) *LogBook {
 		out.Far, out.Carried = finding.Exactly(quantity.KindDistance, far), finding.Exactly(quantity.KindMass, carried)
 		out.Says = said.Say("%, %, % carried.", said.Counted(trips, "trip", "trips"), said.Of(quantity.KindDistance, far), said.Mass(carried))
 	}
-	out.Ball = ballSays(off)
+	out.Ball, out.Wear = ballSays(off), Wear(p, trailer, all, today)
 	return out
 }
 

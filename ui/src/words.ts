@@ -291,6 +291,12 @@ export const paperWhenWords: Record<string, string> = {
   office: 'At the office',
   road: 'On the road',
 }
+export const wearWords: Record<string, string> = {
+  over: 'over its time',
+  soon: 'due soon',
+  good: 'in order',
+  unknown: 'never written down',
+}
 export const sideWords: Record<string, string> = { up: 'on its feet', down: 'upside down' }
 export const levelWords: Record<string, string> = {
   laser: 'a level line over all',

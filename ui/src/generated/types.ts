@@ -2007,6 +2007,7 @@ export interface Happened {
   tool?: ToolRecord;
   trailer?: string;
   trip?: TripRecord;
+  wear?: WearRecord;
 }
 export interface BuiltRecord {
   drawnHeavy?: number;
@@ -2085,6 +2086,10 @@ export interface TripRecord {
   slack?: boolean;
   takes?: number;
 }
+export interface WearRecord {
+  cost?: number;
+  what: string;
+}
 export interface Health {
   ok: boolean;
 }
@@ -2114,6 +2119,7 @@ export interface LogBook {
   says: Sentence;
   slips: SlipRow[];
   trips: TripRow[];
+  wear: WearRow[];
 }
 export interface MaterialRow {
   load: Measure;
@@ -2140,6 +2146,16 @@ export interface TripRow {
   on?: string;
   record: string;
   warns?: Sentence;
+}
+export interface WearRow {
+  does: string;
+  due?: string;
+  id: string;
+  last?: string;
+  left?: Measure;
+  name: string;
+  since?: Measure;
+  state: string;
 }
 export interface MoneyBook {
   ledger: Ledger;
