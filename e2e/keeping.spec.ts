@@ -1,5 +1,5 @@
 import { readFileSync, writeFileSync } from 'node:fs'
-import { ball, expect, saved, Server, settled, test } from './rig'
+import { ball, expect, saved, Server, settled, studied, test } from './rig'
 
 test('a reload loses nothing, saved or not', async ({ page, hut }) => {
   await hut.open()
@@ -44,6 +44,38 @@ test('a save whose answer is lost is no conflict, edited on or reloaded', async 
   await settled(page)
   await saved(page)
   await expect(page.locator('[data-view="beam"]')).toContainText('530 kg')
+})
+
+test('ticks that the server does not have outlive a reload, and two devices’ changes go together', async ({
+  page,
+  lock,
+}) => {
+  await lock.open('workshop')
+  await studied(page)
+  const cut = page.locator('[data-step=cut]')
+  const tick = cut.getByRole('button', { name: /(Not d|D)one$/ })
+  await page.route('**/records/*', (r) => (r.request().method() === 'PATCH' ? r.abort() : r.continue()))
+  await tick.click()
+  await cut.getByText('time, note, photo, place').click()
+  await cut.getByLabel('Note').fill('blunt blade')
+  await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'offline')
+  await page.reload()
+  await expect(tick).toHaveAttribute('aria-pressed', 'true')
+  await page.unroute('**/records/*')
+  await saved(page)
+  // meanwhile a phone writes down the minutes
+  const plan = page.url().split('/')[4]!
+  const list = await (await page.request.get(`/api/plans/${plan}/records`)).json()
+  const answer = await page.request.patch(`/api/plans/${plan}/records/${list[0].id}`, {
+    data: { step: { minutes: 90 } },
+    headers: { Origin: new URL(page.url()).origin },
+  })
+  expect(answer.ok()).toBe(true)
+  await tick.click()
+  await saved(page)
+  const [record] = await (await page.request.get(`/api/plans/${plan}/records`)).json()
+  expect(record.record).toMatchObject({ note: 'blunt blade', step: { minutes: 90 } })
+  expect(record.record.step.done ?? false).toBe(false)
 })
 
 test('a restart of the server loses nothing', async ({ browser }) => {

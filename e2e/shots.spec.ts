@@ -4,14 +4,10 @@ import { settled, studied, test } from './rig'
 
 const file = (name: string) => join(import.meta.dirname, '../docs/screenshots', `${name}.png`)
 
-test('plans and first run', async ({ page }) => {
+test('plans', async ({ page }) => {
   await page.goto('/')
   await page.locator('[data-plans]').waitFor()
   await page.screenshot({ path: file('plans') })
-  await page.goto('/new')
-  for (let i = 0; i < 3; i++) await page.locator('.act-main').click()
-  await page.getByLabel('Coupling head to axle').fill('2.4 m')
-  await page.screenshot({ path: file('first-run') })
 })
 
 for (const stage of ['balance', 'trailer', 'vehicle', 'job']) {
@@ -24,32 +20,21 @@ for (const stage of ['balance', 'trailer', 'vehicle', 'job']) {
   })
 }
 
-for (const [name, path] of [
-  ['compare', 'trailer'],
-  ['buy', 'trailer/buy'],
+for (const [name, path, tab] of [
+  ['finish', 'ostrel-lock/finish', 'Days'],
+  ['log', 'skarrow-hut/log', 'Slips'],
+  ['papers', 'ostrel-lock/papers', 'Plate and label'],
+  ['money', 'ostrel-lock/money', 'Ledger'],
 ] as const) {
   test(name, async ({ page }) => {
-    await page.goto(`/plan/heather-hives/${path}`)
+    await page.goto(`/plan/${path}`)
     await settled(page)
+    await page.getByRole('tab', { name: tab, exact: true }).click()
     await studied(page)
     await page.evaluate(() => document.fonts.ready)
     await page.screenshot({ path: file(name) })
   })
 }
-
-test('arrange', async ({ page }) => {
-  await page.goto('/plan/skarrow-hut/balance')
-  await settled(page)
-  await page.getByRole('tab', { name: 'Arrange' }).click()
-  await page.getByRole('button', { name: 'Place the loads' }).click()
-  await page.getByRole('region', { name: 'Arrangements' }).waitFor()
-  await page.evaluate(() => document.fonts.ready)
-  await page.getByRole('tabpanel').last().scrollIntoViewIfNeeded()
-  await page
-    .getByRole('region', { name: 'Balance', exact: true })
-    .evaluate((e) => e.scrollTo(0, e.scrollHeight))
-  await page.screenshot({ path: file('arrange') })
-})
 
 test('racks', async ({ page }) => {
   await page.goto('/plan/skarrow-hut/racks')

@@ -23,6 +23,8 @@ const (
 	mostConnsIP = 64       // … and from one address
 	smallBody   = 64 << 10 // of a request by whom nobody knows yet
 	mostWaiting = 16       // searches that wait for their turn
+
+	largeTime = 5 * time.Minute // in which a photo or an archive must have come
 )
 
 // bound keeps what a connection may hold small: a body is read only as far as its call takes
@@ -38,7 +40,11 @@ func bound(app *fiber.App, known func(token string) bool) {
 		if open || large && known != nil && !known(string(h.Cookie(sessionCookie))) {
 			return fasthttp.RequestConfig{MaxRequestBodySize: smallBody}
 		}
-		return fasthttp.RequestConfig{MaxRequestBodySize: mostBody(path)}
+		most := mostBody(path)
+		if most > plan.MaxBytes+smallBody { // what is large may take its time
+			return fasthttp.RequestConfig{MaxRequestBodySize: most, ReadTimeout: largeTime, WriteTimeout: largeTime}
+		}
+		return fasthttp.RequestConfig{MaxRequestBodySize: most}
 	}
 	// A method that nobody knows is answered before any handler is asked.
 	inner := s.Handler
