@@ -81,7 +81,10 @@ func (s *Store) ChangeRecord(
 		var gone sql.NullString
 		err := r.read(func(into ...any) error {
 			return tx.QueryRowContext(
-				ctx, strings.Replace(recordRows, " FROM", ", deleted_at FROM", 1)+"WHERE plan_id = ? AND id = ?", plan, id,
+				ctx,
+				strings.Replace(recordRows, " FROM", ", deleted_at FROM", 1)+"WHERE plan_id = ? AND id = ?",
+				plan,
+				id,
 			).Scan(append(into, &gone)...)
 		})
 		switch {
@@ -147,7 +150,13 @@ func (s *Store) setGone(ctx context.Context, table, plan, id string, deleted boo
 		if deleted {
 			at = stamped(s.now())
 		}
-		r, err := tx.ExecContext(ctx, "UPDATE "+table+" SET deleted_at = ? WHERE plan_id = ? AND id = ?", at, plan, id)
+		r, err := tx.ExecContext(
+			ctx,
+			"UPDATE "+table+" SET deleted_at = ? WHERE plan_id = ? AND id = ?",
+			at,
+			plan,
+			id,
+		)
 		if err != nil {
 			return err
 		}
@@ -197,7 +206,8 @@ func (s *Store) AddPhoto(ctx context.Context, p Photo) error {
 			return err
 		}
 		var n int
-		err := tx.QueryRowContext(ctx, "SELECT count(*) FROM photos WHERE plan_id = ? AND id = ?", p.Plan, p.ID).Scan(&n)
+		err := tx.QueryRowContext(ctx, "SELECT count(*) FROM photos WHERE plan_id = ? AND id = ?", p.Plan, p.ID).
+			Scan(&n)
 		if err != nil || n > 0 {
 			return err
 		}

@@ -34,7 +34,11 @@ func (s *Store) Tidy(ctx context.Context) (t Tidied, err error) {
 			return err
 		}
 		for _, table := range []string{"library", "records", "photos"} {
-			_, err = tx.ExecContext(ctx, "DELETE FROM "+table+" WHERE deleted_at < ?", stamped(now.Add(-keepDeleted)))
+			_, err = tx.ExecContext(
+				ctx,
+				"DELETE FROM "+table+" WHERE deleted_at < ?",
+				stamped(now.Add(-keepDeleted)),
+			)
 			if err != nil {
 				return err
 			}

@@ -695,7 +695,15 @@ func finishing(a *Asking) *Finishing {
 	review.Ready(a.Plan)
 	r := rig.Resolve(a.Plan, a.Trailer, a.Outing)
 	areas := finish.AreasOf(r)
-	out := &Finishing{Steel: areas.Steel, Hidden: areas.Hidden, Deck: areas.Deck, Skins: areas.Skins, Tins: finish.Tins(r), Ways: finish.Ways(r), Touch: finish.Touch(r)}
+	out := &Finishing{
+		Steel:  areas.Steel,
+		Hidden: areas.Hidden,
+		Deck:   areas.Deck,
+		Skins:  areas.Skins,
+		Tins:   finish.Tins(r),
+		Ways:   finish.Ways(r),
+		Touch:  finish.Touch(r),
+	}
 	if r != nil {
 		out.Weather = finish.WeatherOf(r.Trailer.Finish, a.Today)
 	}

@@ -94,7 +94,10 @@ func ids(c fiber.Ctx, name string) (planID, own string, err error) {
 	}
 	own = strings.Clone(c.Params(name))
 	if !idPattern.MatchString(own) {
-		return "", "", fiber.NewError(fiber.StatusBadRequest, "The id of a "+name+" may hold small letters, digits and hyphens only.")
+		return "", "", fiber.NewError(
+			fiber.StatusBadRequest,
+			"The id of a "+name+" may hold small letters, digits and hyphens only.",
+		)
 	}
 	return planID, own, nil
 }
@@ -227,13 +230,31 @@ var recordRoutes = []route{
 		on((*server).records)},
 	{"PATCH", "/plans/{id}/records/{record}", "Change a record, or make one (JSON Merge Patch)",
 		records.Happened{}, Recorded{}, 0, "", on((*server).changeRecord)},
-	{"DELETE", "/plans/{id}/records/{record}", "Take a record away", nil, nil, noContent, "", on((*server).removeRecord)},
+	{
+		"DELETE",
+		"/plans/{id}/records/{record}",
+		"Take a record away",
+		nil,
+		nil,
+		noContent,
+		"",
+		on((*server).removeRecord),
+	},
 	{"POST", "/plans/{id}/records/{record}/restore", "Bring it back", nil, nil, noContent, "",
 		on((*server).restoreRecord)},
 	{"PUT", "/plans/{id}/photos/{photo}", "Keep a photo (a JPEG, PNG or WebP)", nil, PhotoKept{}, 0, "",
 		on((*server).addPhoto)},
 	{"GET", "/plans/{id}/photos/{photo}", "A photo", nil, nil, 0, "image/jpeg", on((*server).photo)},
-	{"DELETE", "/plans/{id}/photos/{photo}", "Take a photo away", nil, nil, noContent, "", on((*server).removePhoto)},
+	{
+		"DELETE",
+		"/plans/{id}/photos/{photo}",
+		"Take a photo away",
+		nil,
+		nil,
+		noContent,
+		"",
+		on((*server).removePhoto),
+	},
 	{"POST", "/plans/{id}/photos/{photo}/restore", "Bring it back", nil, nil, noContent, "",
 		on((*server).restorePhoto)},
 	{"GET", "/plans/{id}/archive", "The plan with its records and photos as one file", nil, nil, 0, archiveType,

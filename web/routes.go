@@ -236,10 +236,29 @@ func init() { // a table that handlers name and that names handlers
 				review.Ready(a.Plan)
 				return &WorkOrder{workshop.Order(rig.Resolve(a.Plan, a.Trailer, a.Outing), all)}
 			})},
-		{"POST", "/work-lists", "Parts, joints, tools, snags and measures of the workshop", Asking{}, WorkLists{}, 0, "",
-			recorded(ofLists, func(_ context.Context, a *Asking, all records.All) *WorkLists { return workLists(a, all) })},
-		{"POST", "/finishing", "How frame and deck are kept: areas, tins, ways, weather", Asking{}, Finishing{}, 0, "",
-			studied(func(_ context.Context, a *Asking) *Finishing { return finishing(a) })},
+		{
+			"POST",
+			"/work-lists",
+			"Parts, joints, tools, snags and measures of the workshop",
+			Asking{},
+			WorkLists{},
+			0,
+			"",
+			recorded(
+				ofLists,
+				func(_ context.Context, a *Asking, all records.All) *WorkLists { return workLists(a, all) },
+			),
+		},
+		{
+			"POST",
+			"/finishing",
+			"How frame and deck are kept: areas, tins, ways, weather",
+			Asking{},
+			Finishing{},
+			0,
+			"",
+			studied(func(_ context.Context, a *Asking) *Finishing { return finishing(a) }),
+		},
 		{"POST", "/days", "The work laid into the days that there is time", Asking{}, study.WorkDays{}, 0, "",
 			recorded(ofWork, func(_ context.Context, a *Asking, all records.All) *study.WorkDays {
 				return study.LayDays(a.Plan, a.Trailer, a.Outing, all, a.Today, schedule.Draws)
@@ -250,17 +269,41 @@ func init() { // a table that handlers name and that names handlers
 				return study.Book(ctx, a.Plan, a.Trailer, a.Outing, all)
 			})},
 		{"POST", "/ledger.csv", "The ledger as a table", Asking{}, nil, 0, csvType, on((*server).ledgerTable)},
-		{"POST", "/spend-list", "Read a bank's or a shop's list", Asking{}, tables.SpendRead{}, 0, "", at(spendList)},
+		{
+			"POST",
+			"/spend-list",
+			"Read a bank's or a shop's list",
+			Asking{},
+			tables.SpendRead{},
+			0,
+			"",
+			at(spendList),
+		},
 		{"POST", "/papers", "Papers, plate, label and marks of a trailer", Asking{}, papers.Folder{}, 0, "",
-			recorded([]records.Kind{records.KindPaper}, func(_ context.Context, a *Asking, all records.All) *papers.Folder {
-				review.Ready(a.Plan)
-				return papers.Open(rig.Resolve(a.Plan, a.Trailer, a.Outing), all)
-			})},
-		{"POST", "/plate.svg", "The plate, or the label with the key label, to scale", Asking{}, nil, 0, "image/svg+xml", at(plateDrawing)},
+			recorded(
+				[]records.Kind{records.KindPaper},
+				func(_ context.Context, a *Asking, all records.All) *papers.Folder {
+					review.Ready(a.Plan)
+					return papers.Open(rig.Resolve(a.Plan, a.Trailer, a.Outing), all)
+				},
+			)},
+		{
+			"POST",
+			"/plate.svg",
+			"The plate, or the label with the key label, to scale",
+			Asking{},
+			nil,
+			0,
+			"image/svg+xml",
+			at(plateDrawing),
+		},
 		{"POST", "/log", "Trips and slips of a trailer, and what they teach", Asking{}, study.LogBook{}, 0, "",
-			recorded([]records.Kind{records.KindTrip, records.KindSlip, records.KindWear}, func(_ context.Context, a *Asking, all records.All) *study.LogBook {
-				return study.Log(a.Plan, a.Trailer, all, a.Today)
-			})},
+			recorded(
+				[]records.Kind{records.KindTrip, records.KindSlip, records.KindWear},
+				func(_ context.Context, a *Asking, all records.All) *study.LogBook {
+					return study.Log(a.Plan, a.Trailer, all, a.Today)
+				},
+			)},
 		{"POST", "/part-list", "Read a list of parts", Asking{}, tables.PartsRead{}, 0, "", at(partList)},
 		{"POST", "/taping", "What was taped in the workshop, drawn", Asking{}, Taping{}, 0, "",
 			studied(func(_ context.Context, a *Asking) *Taping {

@@ -123,8 +123,18 @@ var troubles = []struct {
 		"Another program holds the database.",
 		"Nothing was changed. It is tried again.",
 	},
-	{store.ErrManyRecords, fiber.StatusUnprocessableEntity, "The plan has as many records as it may: 20,000.", "Put old ones away with an archive."},
-	{store.ErrManyPhotos, fiber.StatusUnprocessableEntity, "The plan has as many photos as it may: 400.", "Take some away first."},
+	{
+		store.ErrManyRecords,
+		fiber.StatusUnprocessableEntity,
+		"The plan has as many records as it may: 20,000.",
+		"Put old ones away with an archive.",
+	},
+	{
+		store.ErrManyPhotos,
+		fiber.StatusUnprocessableEntity,
+		"The plan has as many photos as it may: 400.",
+		"Take some away first.",
+	},
 	{errCrowded, fiber.StatusServiceUnavailable, "Several searches are under way.", "Try again in a moment."},
 	{
 		store.ErrFull,

@@ -167,7 +167,11 @@ const nearTarget = 0.95
 // judge holds the whole against the target, before it is passed: what is still to come counts.
 func (l *Ledger) judge(m *plan.MoneyPlan, spent, toCome Cents) {
 	whole := spent + toCome
-	l.Says = said.Say("% spent, % to come.", said.Of(quantity.KindMoney, spent.Money()), said.Of(quantity.KindMoney, toCome.Money()))
+	l.Says = said.Say(
+		"% spent, % to come.",
+		said.Of(quantity.KindMoney, spent.Money()),
+		said.Of(quantity.KindMoney, toCome.Money()),
+	)
 	if m == nil || m.Target == nil {
 		return
 	}
@@ -184,13 +188,22 @@ func (l *Ledger) judge(m *plan.MoneyPlan, spent, toCome Cents) {
 	case over > 0:
 		l.Outcome = finding.Fails
 		l.Over = over.measure()
-		l.Says = append(l.Says, said.Say(" With what is to come, the target of % will be passed by %. Leave something out before you buy it.",
-			of, said.Of(quantity.KindMoney, over.Money()))...)
+		l.Says = append(
+			l.Says,
+			said.Say(
+				" With what is to come, the target of % will be passed by %. Leave something out before you buy it.",
+				of,
+				said.Of(quantity.KindMoney, over.Money()),
+			)...)
 	case float64(whole) > nearTarget*float64(target):
 		l.Outcome = finding.Tight
-		l.Says = append(l.Says, said.Say(" That leaves % of the target of %.", said.Of(quantity.KindMoney, (-over).Money()), of)...)
+		l.Says = append(
+			l.Says,
+			said.Say(" That leaves % of the target of %.", said.Of(quantity.KindMoney, (-over).Money()), of)...)
 	default:
-		l.Says = append(l.Says, said.Say(" % of the target of % are left.", said.Of(quantity.KindMoney, (-over).Money()), of)...)
+		l.Says = append(
+			l.Says,
+			said.Say(" % of the target of % are left.", said.Of(quantity.KindMoney, (-over).Money()), of)...)
 	}
 	if l.Open > 0 && l.Outcome == finding.Holds {
 		l.Outcome = finding.Unknown

@@ -215,7 +215,9 @@ func (o *Ways) even(sums map[string]waySum) {
 			r.Even.Low = ptr(math.Ceil(at(fixed-doubtful*s.first, least) - 1e-9))
 		default:
 			r.Even = finding.Of(quantity.KindCount, span{
-				Low: math.Ceil(at(fixed-doubtful*s.first, least) - 1e-9), Nominal: math.Ceil(at(fixed, gain) - 1e-9),
+				Low: math.Ceil(
+					at(fixed-doubtful*s.first, least) - 1e-9,
+				), Nominal: math.Ceil(at(fixed, gain) - 1e-9),
 				High: math.Ceil(at(fixed+doubtful*s.first, most) - 1e-9),
 			})
 		}
@@ -264,7 +266,11 @@ func (o *Ways) jobs(m *plan.MoneyPlan, known Known, root string) {
 			need(root+"/jobs/"+id+"/rate", "what it pays", "As agreed.")
 		}
 		if j.Far != nil && m.PerDistance == nil {
-			need(root+"/perDistance", "what a kilometre or mile costs", "Fuel, tyres, wear: a third more than the fuel alone.")
+			need(
+				root+"/perDistance",
+				"what a kilometre or mile costs",
+				"Fuel, tyres, wear: a third more than the fuel alone.",
+			)
 		}
 		if len(row.Needs) > 0 {
 			row.Says = said.Say("Not known yet.")
@@ -286,11 +292,18 @@ func (o *Ways) jobs(m *plan.MoneyPlan, known Known, root string) {
 		}
 		switch {
 		case left <= 0:
-			row.Says = said.Say("Nothing is left: each costs % more than it pays.", said.Of(quantity.KindMoney, (-left).Money()))
+			row.Says = said.Say(
+				"Nothing is left: each costs % more than it pays.",
+				said.Of(quantity.KindMoney, (-left).Money()),
+			)
 		case cost != nil && *cost > 0:
 			jobs := math.Ceil(*cost/float64(left.Money()) - 1e-9)
 			row.Pays = finding.Exactly(quantity.KindCount, jobs)
-			row.Says = said.Say("% are left; % pay the trailer.", said.Of(quantity.KindMoney, left.Money()), said.Counted(int(jobs), "job", "jobs"))
+			row.Says = said.Say(
+				"% are left; % pay the trailer.",
+				said.Of(quantity.KindMoney, left.Money()),
+				said.Counted(int(jobs), "job", "jobs"),
+			)
 		default:
 			row.Says = said.Say("% are left of each.", said.Of(quantity.KindMoney, left.Money()))
 		}

@@ -75,7 +75,13 @@ var weekdays = map[plan.Weekday]time.Weekday{
 // later. today is a day, YYYY-MM-DD; draws are how often the hours are drawn.
 func LayDays(p *plan.Plan, trailer, outing string, all records.All, today string, draws int) *WorkDays {
 	review.Ready(p)
-	out := &WorkDays{Rows: []DayRow{}, Sits: []Sitting{}, Comes: []plan.DayComing{}, Needs: []finding.Need{}, Wrong: []said.Sentence{}}
+	out := &WorkDays{
+		Rows:  []DayRow{},
+		Sits:  []Sitting{},
+		Comes: []plan.DayComing{},
+		Needs: []finding.Need{},
+		Wrong: []said.Sentence{},
+	}
 	r := rig.Resolve(p, trailer, outing)
 	work := workshop.Order(r, all)
 	if work == nil {
@@ -87,7 +93,10 @@ func LayDays(p *plan.Plan, trailer, outing string, all records.All, today string
 	}
 	root := "/trailers/" + trailer + "/days"
 	need := func(field, says, where string) {
-		out.Needs = append(out.Needs, finding.Need{Path: root + field, Says: said.Say(says), Where: said.Say(where)})
+		out.Needs = append(
+			out.Needs,
+			finding.Need{Path: root + field, Says: said.Say(says), Where: said.Say(where)},
+		)
 	}
 	begin := max(d.From, today)
 	from, ok := schedule.Day(begin)
@@ -114,7 +123,10 @@ func LayDays(p *plan.Plan, trailer, outing string, all records.All, today string
 	}
 	out.Left = *finding.Exactly(quantity.KindTime, hours*3600)
 	if len(out.Needs) > 0 || len(tasks) == 0 {
-		out.Says = said.Say("% of work left. Say when there is time: then it is laid into days.", said.Of(quantity.KindTime, hours*3600))
+		out.Says = said.Say(
+			"% of work left. Say when there is time: then it is laid into days.",
+			said.Of(quantity.KindTime, hours*3600),
+		)
 		if len(tasks) == 0 {
 			out.Says = said.Say("There are no steps yet: under Workshop, say what it is made from.")
 		}
@@ -208,7 +220,10 @@ func (o *WorkDays) delivered(d *plan.Days, w *workshop.Work, tasks []schedule.Ta
 			continue
 		}
 		if i < 0 {
-			o.Wrong = append(o.Wrong, said.Say("“%” comes for a step that is not in the work.", said.Name(c.Name, "A delivery")))
+			o.Wrong = append(
+				o.Wrong,
+				said.Say("“%” comes for a step that is not in the work.", said.Name(c.Name, "A delivery")),
+			)
 			continue
 		}
 		tasks[i].From = math.Max(tasks[i].From, day.Sub(from).Hours()+8) // by the morning
@@ -241,11 +256,17 @@ func (o *WorkDays) meets(by string) {
 	case o.Ready == "":
 		o.Says = said.Say("In three years it does not come to an end: more hours a week, or fewer steps.")
 	case by == "":
-		o.Says = said.Say("% of work left at % hours a week.", said.Of(quantity.KindTime, o.Left.Value), said.Of(quantity.KindCount, math.Round(o.Weekly*2)/2))
+		o.Says = said.Say(
+			"% of work left at % hours a week.",
+			said.Of(quantity.KindTime, o.Left.Value),
+			said.Of(quantity.KindCount, math.Round(o.Weekly*2)/2),
+		)
 	case o.Late != "" && o.Late[:10] <= by:
 		o.Meets, o.Says = "yes", said.Say("It is ready in time in nine of ten runs.")
 	case o.Early == "" || o.Early[:10] > by:
-		o.Meets, o.Says = "no", said.Say("It is not ready in time, not even in one of ten runs. More hours, help, or less to do.")
+		o.Meets, o.Says = "no", said.Say(
+			"It is not ready in time, not even in one of ten runs. More hours, help, or less to do.",
+		)
 	default:
 		o.Meets, o.Says = "perhaps", said.Say("It may be ready in time; count on it only with some hours more.")
 	}

@@ -108,8 +108,19 @@ func Log(p *plan.Plan, trailer string, all records.All, today string) *LogBook {
 	}
 	out.Says = said.Say("No trip is written down yet.")
 	if trips > 0 {
-		out.Far, out.Carried = finding.Exactly(quantity.KindDistance, far), finding.Exactly(quantity.KindMass, carried)
-		out.Says = said.Say("%, %, % carried.", said.Counted(trips, "trip", "trips"), said.Of(quantity.KindDistance, far), said.Mass(carried))
+		out.Far, out.Carried = finding.Exactly(
+			quantity.KindDistance,
+			far,
+		), finding.Exactly(
+			quantity.KindMass,
+			carried,
+		)
+		out.Says = said.Say(
+			"%, %, % carried.",
+			said.Counted(trips, "trip", "trips"),
+			said.Of(quantity.KindDistance, far),
+			said.Mass(carried),
+		)
 	}
 	out.Ball, out.Wear = ballSays(off), Wear(p, trailer, all, today)
 	return out
@@ -130,10 +141,15 @@ func tripOf(p *plan.Plan, id string, rec *records.Happened, today string) TripRo
 	case today != "" && rec.On > today:
 		row.Warns = said.Say("That day is still to come; it is not counted.")
 	case t.HubLeft != nil && t.HubRight != nil && math.Abs(float64(*t.HubLeft-*t.HubRight)) > hubsApart:
-		row.Warns = said.Say("One hub was % hotter than the other: look at its brake and bearing before the next trip.",
-			said.Piece{Text: fmt.Sprintf("%.0f K", math.Abs(float64(*t.HubLeft-*t.HubRight)))})
+		row.Warns = said.Say(
+			"One hub was % hotter than the other: look at its brake and bearing before the next trip.",
+			said.Piece{Text: fmt.Sprintf("%.0f K", math.Abs(float64(*t.HubLeft-*t.HubRight)))},
+		)
 	case valueOf(t.HubLeft) > hubHot || valueOf(t.HubRight) > hubHot:
-		row.Warns = said.Say("A hub was hotter than %: do not drive on before bearing and brake are looked at.", said.Of(quantity.KindTemperature, hubHot))
+		row.Warns = said.Say(
+			"A hub was hotter than %: do not drive on before bearing and brake are looked at.",
+			said.Of(quantity.KindTemperature, hubHot),
+		)
 	case t.Nuts:
 		row.Warns = said.Say("Wheel nuts gave: tighten them by the plate, and look again after 50 km.")
 	case t.Slack:
@@ -172,7 +188,10 @@ func slipOf(id string, rec *records.Happened, today string) (row SlipRow, r lear
 	}
 	density := load / float64(*s.Fill)
 	r = learn.Reading{ID: id, Value: density, Doubt: density * math.Hypot(math.Sqrt2*massDoubt/load, doubt)}
-	row.Density = finding.Of(quantity.KindDensity, quantity.Range[float64]{Low: density - r.Doubt, Nominal: density, High: density + r.Doubt})
+	row.Density = finding.Of(
+		quantity.KindDensity,
+		quantity.Range[float64]{Low: density - r.Doubt, Nominal: density, High: density + r.Doubt},
+	)
 	return row, r, true
 }
 
@@ -195,15 +214,26 @@ func (o *LogBook) materialOf(p *plan.Plan, id string, readings []learn.Reading) 
 		Mean:    *finding.Of(quantity.KindDensity, quantity.Range[float64]{Low: l.Low, Nominal: l.Mean, High: l.High}),
 		Load:    *finding.Of(quantity.KindDensity, quantity.Range[float64]{Low: l.Mean - next, Nominal: l.Mean, High: l.Mean + next}),
 	}
-	row.Says = said.Say("Your %: % by %, the next load to within %.", row.Name, said.Of(quantity.KindDensity, round(l.Mean)),
-		said.Counted(len(l.Used), "slip", "slips"), said.Of(quantity.KindDensity, round(next)))
+	row.Says = said.Say(
+		"Your %: % by %, the next load to within %.",
+		row.Name,
+		said.Of(quantity.KindDensity, round(l.Mean)),
+		said.Counted(len(l.Used), "slip", "slips"),
+		said.Of(quantity.KindDensity, round(next)),
+	)
 	if len(l.Out) > 0 {
-		row.Says = append(row.Says, said.Say(" % not counted: it does not go with the others.", said.Counted(len(l.Out), "slip is", "slips are"))...)
+		row.Says = append(
+			row.Says,
+			said.Say(
+				" % not counted: it does not go with the others.",
+				said.Counted(len(l.Out), "slip is", "slips are"),
+			)...)
 	}
 	own := "learned-" + id
 	value, doubt := quantity.Density(round(l.Mean)), quantity.Density(round(next))
 	have, there := p.Materials[own]
-	if !there || have.Density == nil || have.Density.Value != value || have.Density.PlusMinus == nil || *have.Density.PlusMinus != doubt {
+	if !there || have.Density == nil || have.Density.Value != value || have.Density.PlusMinus == nil ||
+		*have.Density.PlusMinus != doubt {
 		order := 1
 		for _, x := range p.Materials {
 			order = max(order, x.Order+1)

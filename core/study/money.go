@@ -27,7 +27,10 @@ func Book(ctx context.Context, p *plan.Plan, trailer, outing string, all records
 	review.Ready(p)
 	t, ok := p.Trailers[trailer]
 	if !ok {
-		return &MoneyBook{Ledger: cost.LedgerOf(nil, trailer, nil, nil), Ways: cost.WaysOf(nil, trailer, cost.Known{})}
+		return &MoneyBook{
+			Ledger: cost.LedgerOf(nil, trailer, nil, nil),
+			Ways:   cost.WaysOf(nil, trailer, cost.Known{}),
+		}
 	}
 	r := rig.Resolve(p, trailer, outing)
 	planned := append(plannedOf(ctx, p, &t, trailer, r), toolsToPay(r, all)...)
@@ -55,7 +58,13 @@ func Book(ctx context.Context, p *plan.Plan, trailer, outing string, all records
 }
 
 // plannedOf are the lines that follow from the plan: bill, bars, tins, the bath, tools.
-func plannedOf(ctx context.Context, p *plan.Plan, t *plan.Trailer, trailer string, r *rig.Rig) (out []cost.Planned) {
+func plannedOf(
+	ctx context.Context,
+	p *plan.Plan,
+	t *plan.Trailer,
+	trailer string,
+	r *rig.Rig,
+) (out []cost.Planned) {
 	add := func(key string, what said.Sentence, of records.SpendFor, m *quantity.Money) {
 		if m == nil || *m > 0 {
 			out = append(out, cost.Planned{Key: key, What: what, For: of, Money: m})
@@ -65,9 +74,15 @@ func plannedOf(ctx context.Context, p *plan.Plan, t *plan.Trailer, trailer strin
 		says string
 		of   records.SpendFor
 	}{
-		"price": {"The trailer", records.ForPart}, "offer": {"The trailer, as bid", records.ForPart}, "tax": {"Tax on it", records.ForFee},
+		"price": {
+			"The trailer",
+			records.ForPart,
+		}, "offer": {"The trailer, as bid", records.ForPart}, "tax": {"Tax on it", records.ForFee},
 		"delivery": {"Its delivery", records.ForFuel}, "fetch": {"The drive to fetch it", records.ForFuel},
-		"office": {"Papers and plates", records.ForFee}, "buy": {"%", records.ForPart}, "repair": {"%", records.ForPart},
+		"office": {
+			"Papers and plates",
+			records.ForFee,
+		}, "buy": {"%", records.ForPart}, "repair": {"%", records.ForPart},
 	}
 	bill := cost.Of(trailer, t)
 	for _, l := range bill.Lines {
@@ -85,7 +100,12 @@ func plannedOf(ctx context.Context, p *plan.Plan, t *plan.Trailer, trailer strin
 		for i := range c.Sections {
 			s := &c.Sections[i]
 			if bought := s.Price != nil || len(s.Bars) > 0 || len(s.Fails) > 0; bought {
-				add("bars-"+key(s.Says.Text(quantity.Locale{})), append(said.Say("Bars: "), s.Says...), records.ForMaterial, moneyOf(s.Price))
+				add(
+					"bars-"+key(s.Says.Text(quantity.Locale{})),
+					append(said.Say("Bars: "), s.Says...),
+					records.ForMaterial,
+					moneyOf(s.Price),
+				)
 			}
 		}
 	}
@@ -110,7 +130,10 @@ func toolsToPay(r *rig.Rig, all records.All) (out []cost.Planned) {
 			row := &list[i]
 			of := map[string]records.SpendFor{string(records.ToolHired): records.ForHire, string(records.ToolBought): records.ForTool}[row.From]
 			if of != "" {
-				out = append(out, cost.Planned{Key: key(row.Record), What: row.Name, For: of, Money: moneyOf(row.Cost)})
+				out = append(
+					out,
+					cost.Planned{Key: key(row.Record), What: row.Name, For: of, Money: moneyOf(row.Cost)},
+				)
 			}
 		}
 	}

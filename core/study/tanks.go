@@ -58,8 +58,12 @@ func tyresOver(r *rig.Rig, t *balance.FilledTank) {
 	}
 	down := said.Length((last.OnAxle - first.OnAxle) / rate)
 	if r.Trailer.Suspension == plan.SpringsNone {
-		t.Tyres = append(t.Tyres,
-			said.Say(" Without springs the {tyre}s alone give way, about % from empty to full: set them for each drive.", down)...)
+		t.Tyres = append(
+			t.Tyres,
+			said.Say(
+				" Without springs the {tyre}s alone give way, about % from empty to full: set them for each drive.",
+				down,
+			)...)
 		return
 	}
 	t.Tyres = append(t.Tyres, said.Say(" It rides % lower full than empty.", down)...)

@@ -39,7 +39,8 @@ func Wear(p *plan.Plan, trailer string, all records.All, today string) []WearRow
 	}
 	has := map[string]bool{
 		"": true, "brakes": t.Brakes != "" && t.Brakes != plan.BrakesNone, "leaf": t.Suspension == plan.SpringsLeaf,
-		"deck": t.Floor == plan.FloorBoards || t.Floor == plan.FloorPly, "tip": t.Tipping != nil, "lamps": t.Wiring != nil || t.Lights != "",
+		"deck": t.Floor == plan.FloorBoards ||
+			t.Floor == plan.FloorPly, "tip": t.Tipping != nil, "lamps": t.Wiring != nil || t.Lights != "",
 	}
 	now, clock := time.Parse(time.DateOnly, today)
 	for _, w := range norms.Wearings {
@@ -48,7 +49,8 @@ func Wear(p *plan.Plan, trailer string, all records.All, today string) []WearRow
 		}
 		row := WearRow{ID: w.ID, Name: w.Name, Does: w.Does, State: "unknown"}
 		for _, rec := range all {
-			if rec.Trailer == trailer && rec.Wear != nil && rec.Wear.What == w.ID && rec.On > row.Last && (today == "" || rec.On <= today) {
+			if rec.Trailer == trailer && rec.Wear != nil && rec.Wear.What == w.ID && rec.On > row.Last &&
+				(today == "" || rec.On <= today) {
 				row.Last = rec.On
 			}
 		}

@@ -259,14 +259,19 @@ func (b *Body) racking() (finding.Finding, bool) {
 		f.Says = append(f.Says, said.Say(".")...)
 	}
 	if way != plan.BracedDiagonals && !better.Falls && better.Leans < now.Leans/2 && now.Leans > 0.001 {
-		f.Says = append(f.Says, said.Say(" With a diagonal in each end and side %.", said.Length(atLeast(better.Leans)))...)
+		f.Says = append(
+			f.Says,
+			said.Say(" With a diagonal in each end and side %.", said.Length(atLeast(better.Leans)))...)
 	}
 	if s := b.skinShear(); way != plan.BracedSkin && s > 0 && now.Leans > 0.001 {
 		skin, along := b.Rack(plan.BracedSkin), b.RackAlong(plan.BracedSkin)
 		if !skin.Falls && !along.Falls {
 			f.Says = append(
 				f.Says,
-				said.Say(" With its skin fixed all around %.", said.Length(atLeast(max(skin.Leans, along.Leans))))...)
+				said.Say(
+					" With its skin fixed all around %.",
+					said.Length(atLeast(max(skin.Leans, along.Leans))),
+				)...)
 		}
 	}
 	return f, true

@@ -148,7 +148,13 @@ func (o *outWay) walk() {
 	default:
 		behind := o.corner - l*math.Cos(angle) - w*math.Sin(angle)
 		for i := range places + 1 {
-			o.put(angle, 0, 1.2*float64(i)/places*math.Max(o.path, 0.5), math.Min(side, behind), "as it goes on sideways")
+			o.put(
+				angle,
+				0,
+				1.2*float64(i)/places*math.Max(o.path, 0.5),
+				math.Min(side, behind),
+				"as it goes on sideways",
+			)
 		}
 	}
 }

@@ -56,7 +56,12 @@ func (b *Body) wind() (finding.Finding, bool) {
 	f := b.base(CodeWind, "Side wind, empty", "high")
 	standing, moving, ok := b.lifts()
 	if !ok && float64(b.b.High) >= tall {
-		f = b.need(f, "high", "the track and the empty weight, against wind", "From tyre to tyre; on a weighbridge.")
+		f = b.need(
+			f,
+			"high",
+			"the track and the empty weight, against wind",
+			"From tyre to tyre; on a weighbridge.",
+		)
 		path := "/trailers/" + b.r.Scope.Trailer
 		f.Needs[0].Path = path + "/track"
 		if b.r.Trailer.Track != nil {
@@ -127,8 +132,16 @@ func (b *Body) gusts() (finding.Finding, bool) {
 	}
 	f.Source = norms.Practice("the tyres’ slip under a side gust of 12 m/s at 80 km/h")
 	f.Figure, f.Limit = finding.Exactly(quantity.KindLength, aside), finding.Exactly(quantity.KindLength, asideMost)
-	f.Says = said.Say("A side gust of % at % swings the empty trailer’s tail % aside and pushes the car’s tail with %.",
-		said.Of(quantity.KindSpeed, strong), said.Of(quantity.KindSpeed, driven), said.Length(aside), said.Mass(math.Abs(onCar)))
+	f.Says = said.Say(
+		"A side gust of % at % swings the empty trailer’s tail % aside and pushes the car’s tail with %.",
+		said.Of(
+			quantity.KindSpeed,
+			strong,
+		),
+		said.Of(quantity.KindSpeed, driven),
+		said.Length(aside),
+		said.Mass(math.Abs(onCar)),
+	)
 	if aside > asideMost {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = append(f.Says, said.Say(" Slower on bridges and past trucks; ballast over the axle helps.")...)

@@ -160,7 +160,10 @@ func Tins(r *rig.Rig) (out []Tin) {
 		if f.DeckCoats > 0 {
 			coats = f.DeckCoats
 		}
-		out = append(out, tinOf(d.name, a.Deck, coats, both(f.DeckCover, d.cover), both(f.DeckPerLitre, d.price), nil))
+		out = append(
+			out,
+			tinOf(d.name, a.Deck, coats, both(f.DeckCover, d.cover), both(f.DeckPerLitre, d.price), nil),
+		)
 	}
 	return out
 }
@@ -244,8 +247,11 @@ func (w *CoatWay) cost(a *Areas, c *norms.Coat, f *plan.Finish) {
 		}
 		low, high := norms.ZincRate(f.Indoors, f.Salt)
 		thin := norms.Zinc(0.002) / 7140
-		w.Says = said.Say("Zinc lasts % to % years on 2 mm steel. Vents first; nothing is welded after. Away for one to two weeks.",
-			years10(thin/high), years10(thin/low))
+		w.Says = said.Say(
+			"Zinc lasts % to % years on 2 mm steel. Vents first; nothing is welded after. Away for one to two weeks.",
+			years10(thin/high),
+			years10(thin/low),
+		)
 	case "pregal", "paint", "liner":
 		coats := c.Coats
 		if f.Coats > 0 {
@@ -273,15 +279,24 @@ func (w *CoatWay) cost(a *Areas, c *norms.Coat, f *plan.Finish) {
 			Low: math.Max(0, math.Ceil(years/anew[1])-1), High: math.Max(0, math.Ceil(years/anew[0])-1),
 			Nominal: math.Max(0, math.Ceil(years*2/(anew[0]+anew[1]))-1),
 		}
-		later = span{Low: often.Low * first.Low, Nominal: often.Nominal * first.Nominal, High: often.High * first.High}
+		later = span{
+			Low:     often.Low * first.Low,
+			Nominal: often.Nominal * first.Nominal,
+			High:    often.High * first.High,
+		}
 		hours = span{
 			Low: each.Low * (1 + often.Low), Nominal: each.Nominal * (1 + 1.5*often.Nominal), High: each.High * (1 + 2*often.High),
 		} // rust is ground off before
 		w.Says = said.Say("Again every % to % years.", years10(anew[0]), years10(anew[1]))
 		if c.ID == "pregal" {
 			low, high := norms.ZincRate(f.Indoors, f.Salt)
-			w.Says = append(w.Says, said.Say(" The tube’s own zinc lasts % to %; inside it is coated too. Its smoke is poison when welded.",
-				years10(norms.Pregalvanised/high), years10(norms.Pregalvanised/low))...)
+			w.Says = append(
+				w.Says,
+				said.Say(
+					" The tube’s own zinc lasts % to %; inside it is coated too. Its smoke is poison when welded.",
+					years10(norms.Pregalvanised/high),
+					years10(norms.Pregalvanised/low),
+				)...)
 		}
 		if c.ID == "liner" {
 			w.Says = append(w.Says, said.Say(" Hides rust that creeps under an edge.")...)
@@ -291,7 +306,10 @@ func (w *CoatWay) cost(a *Areas, c *norms.Coat, f *plan.Finish) {
 	}
 	w.First, w.Later = finding.Of(quantity.KindMoney, first), finding.Of(quantity.KindMoney, later)
 	w.Ten = finding.Of(quantity.KindMoney, add(first, later))
-	w.Hours = finding.Of(quantity.KindTime, span{Low: hours.Low * 3600, Nominal: hours.Nominal * 3600, High: hours.High * 3600})
+	w.Hours = finding.Of(
+		quantity.KindTime,
+		span{Low: hours.Low * 3600, Nominal: hours.Nominal * 3600, High: hours.High * 3600},
+	)
 }
 
 func rangeOf(m *finding.Measure) span {

@@ -29,7 +29,9 @@ func base(r *rig.Rig, code, title, field string) finding.Finding {
 
 func need(f finding.Finding, r *rig.Rig, field, says, where string) finding.Finding {
 	f.Outcome, f.Says = finding.Unknown, said.Say("Not known: "+says+".")
-	f.Needs = []finding.Need{{Path: "/trailers/" + r.Scope.Trailer + "/finish/" + field, Says: said.Say(says), Where: said.Say(where)}}
+	f.Needs = []finding.Need{
+		{Path: "/trailers/" + r.Scope.Trailer + "/finish/" + field, Says: said.Say(says), Where: said.Say(where)},
+	}
 	return f
 }
 
@@ -55,13 +57,19 @@ func way(r *rig.Rig, f *plan.Finish, a *Areas) (finding.Finding, bool) {
 		return x, false
 	}
 	if no := cannot(&c, a); no != nil {
-		x.Outcome, x.Says = finding.Fails, append(no, said.Say(" Choose another way, or keep those members out of it.")...)
+		x.Outcome, x.Says = finding.Fails, append(
+			no,
+			said.Say(" Choose another way, or keep those members out of it.")...)
 		return x, true
 	}
 	x.Says = said.Say("% suits this frame.", said.Piece{Text: upper(c.Name)})
 	if f.Way == plan.FinishDip && !r.Trailer.Frame.Dipped {
 		x.Outcome, x.Tight = finding.Tight, finding.LittleRoom
-		x.Says = append(x.Says, said.Say(" Its vents and the bath’s size are not looked at yet: under Frame, say that it is dipped.")...)
+		x.Says = append(
+			x.Says,
+			said.Say(
+				" Its vents and the bath’s size are not looked at yet: under Frame, say that it is dipped.",
+			)...)
 	}
 	return x, true
 }
@@ -81,8 +89,10 @@ func hidden(r *rig.Rig, f *plan.Finish, a *Areas) (finding.Finding, bool) {
 	}
 	x.Compares = true
 	x.Figure = finding.Exactly(quantity.KindCount, math.Round(a.Hidden*100)/100)
-	x.Says = said.Say("% m² of faces lie on each other: prime them before they are joined, and under the deck before it is laid. Not where a weld comes.",
-		said.Of(quantity.KindCount, math.Round(a.Hidden*100)/100))
+	x.Says = said.Say(
+		"% m² of faces lie on each other: prime them before they are joined, and under the deck before it is laid. Not where a weld comes.",
+		said.Of(quantity.KindCount, math.Round(a.Hidden*100)/100),
+	)
 	return x, true
 }
 
@@ -105,17 +115,27 @@ func dew(r *rig.Rig, f *plan.Finish, _ *Areas) (finding.Finding, bool) {
 	}
 	at, ok := norms.DewPoint(float64(*f.Air), *f.Humid)
 	if !ok {
-		return need(x, r, "humid", "a humidity between nought and 100 %", "A hygrometer, or the forecast."), true
+		return need(x, r, "humid", "a humidity between zero and 100 %", "A hygrometer, or the forecast."), true
 	}
 	over := steel - at
-	x.Says = said.Say("The dew point is %; the steel at % is ", said.Of(quantity.KindTemperature, at), said.Of(quantity.KindTemperature, steel))
+	x.Says = said.Say(
+		"The dew point is %; the steel at % is ",
+		said.Of(quantity.KindTemperature, at),
+		said.Of(quantity.KindTemperature, steel),
+	)
 	switch {
 	case over < norms.OverDew-1e-9:
 		x.Outcome = finding.Fails
-		x.Says = append(x.Says, said.Say("less than 3 K over it: water you cannot see lies on it. Wait, or warm it.")...)
+		x.Says = append(
+			x.Says,
+			said.Say("less than 3 K over it: water you cannot see lies on it. Wait, or warm it.")...)
 	case guessed:
 		x.Outcome, x.Tight = finding.Tight, finding.GuessTooRough
-		x.Says = append(x.Says, said.Say("3 K over it, if it is as warm as the air. In the morning it is colder: hold a thermometer to it.")...)
+		x.Says = append(
+			x.Says,
+			said.Say(
+				"3 K over it, if it is as warm as the air. In the morning it is colder: hold a thermometer to it.",
+			)...)
 	default:
 		x.Says = append(x.Says, said.Say("3 K over it or more.")...)
 	}
@@ -136,7 +156,13 @@ func air(r *rig.Rig, f *plan.Finish, _ *Areas) (finding.Finding, bool) {
 	if f.Wettest != nil {
 		most = *f.Wettest
 	}
-	x.Figure, x.Limit = finding.Exactly(quantity.KindTemperature, *f.Air), finding.Exactly(quantity.KindTemperature, least)
+	x.Figure, x.Limit = finding.Exactly(
+		quantity.KindTemperature,
+		*f.Air,
+	), finding.Exactly(
+		quantity.KindTemperature,
+		least,
+	)
 	switch {
 	case float64(*f.Air) < least:
 		x.Outcome = finding.Fails
@@ -154,9 +180,14 @@ func air(r *rig.Rig, f *plan.Finish, _ *Areas) (finding.Finding, bool) {
 		if f.Recoat != nil {
 			h = float64(*f.Recoat) / 3600
 		}
-		x.Says = said.Say("Warm enough. The next coat after about %.", said.Of(quantity.KindTime, h*norms.Slower(float64(*f.Air))*3600))
+		x.Says = said.Say(
+			"Warm enough. The next coat after about %.",
+			said.Of(quantity.KindTime, h*norms.Slower(float64(*f.Air))*3600),
+		)
 		if f.RecoatMost != nil {
-			x.Says = append(x.Says, said.Say(" Within %, else it is sanded first.", said.Of(quantity.KindTime, *f.RecoatMost))...)
+			x.Says = append(
+				x.Says,
+				said.Say(" Within %, else it is sanded first.", said.Of(quantity.KindTime, *f.RecoatMost))...)
 		}
 		if !known {
 			x.Outcome, x.Tight = finding.Tight, finding.GuessTooRough
@@ -177,7 +208,9 @@ func deck(r *rig.Rig, f *plan.Finish, a *Areas) (finding.Finding, bool) {
 		return x, false
 	}
 	x.Outcome, x.Tight = finding.Tight, finding.LittleRoom
-	x.Says = said.Say("Its salts eat plain steel and aluminium: stainless or hot-dip screws, a strip of felt or paint between.")
+	x.Says = said.Say(
+		"Its salts eat plain steel and aluminium: stainless or hot-dip screws, a strip of felt or paint between.",
+	)
 	if a.Other != "" {
 		x.Says = append(x.Says, said.Say(" Worst on %.", said.Piece{Text: a.Other})...)
 	}

@@ -74,7 +74,11 @@ func ReadWeather(text, today string) (hours []ForecastHour, wrong []LineError) {
 			return hours, append(wrong, LineError{n + 1, fmt.Sprintf("Only %d lines are read.", mostLines)})
 		}
 		line = apart.ReplaceAllString(line, "$1$2")
-		words := strings.Fields(strings.ToLower(strings.NewReplacer(",", " ", ";", " ", "\t", " ", " %", "%", " °", "°", " mm", "mm").Replace(line)))
+		words := strings.Fields(
+			strings.ToLower(
+				strings.NewReplacer(",", " ", ";", " ", "\t", " ", " %", "%", " °", "°", " mm", "mm").Replace(line),
+			),
+		)
 		if len(words) == 0 {
 			continue
 		}
@@ -128,7 +132,10 @@ func ReadWeather(text, today string) (hours []ForecastHour, wrong []LineError) {
 			hours = append(hours, h)
 		}
 	}
-	slices.SortStableFunc(hours, func(a, b ForecastHour) int { return cmp.Or(cmp.Compare(a.On, b.On), cmp.Compare(a.From, b.From)) })
+	slices.SortStableFunc(
+		hours,
+		func(a, b ForecastHour) int { return cmp.Or(cmp.Compare(a.On, b.On), cmp.Compare(a.From, b.From)) },
+	)
 	return hours, wrong
 }
 
@@ -219,7 +226,10 @@ func WeatherOf(f *plan.Finish, today string) *Weather {
 		}
 		long := since(h.On, h.From, w.Hours[k].On, w.Hours[k].To)
 		needs := handsHours + touchHours(f, warm)
-		w.Windows = append(w.Windows, DryWindow{stamp(h.On, h.From), stamp(w.Hours[k].On, w.Hours[k].To), long, long >= needs-1e-9})
+		w.Windows = append(
+			w.Windows,
+			DryWindow{stamp(h.On, h.From), stamp(w.Hours[k].On, w.Hours[k].To), long, long >= needs-1e-9},
+		)
 		if long > best {
 			best, w.Needs = long, needs
 		}
@@ -230,9 +240,15 @@ func WeatherOf(f *plan.Finish, today string) *Weather {
 	case len(w.Hours) == 0:
 		w.Says = said.Say("No line of the forecast can be used.")
 	case good >= 0:
-		w.Says = said.Say("It may be painted in % of these hours.", said.Count(len(slices.DeleteFunc(slices.Clone(w.Hours), func(h ForecastHour) bool { return !h.Good }))))
+		w.Says = said.Say(
+			"It may be painted in % of these hours.",
+			said.Count(len(slices.DeleteFunc(slices.Clone(w.Hours), func(h ForecastHour) bool { return !h.Good }))),
+		)
 	case len(w.Windows) > 0:
-		w.Says = said.Say("Dry stretches, but none is long enough: a coat takes % with its touch-drying.", said.Of(quantity.KindTime, w.Needs*3600))
+		w.Says = said.Say(
+			"Dry stretches, but none is long enough: a coat takes % with its touch-drying.",
+			said.Of(quantity.KindTime, w.Needs*3600),
+		)
 	default:
 		w.Says = said.Say("No hour of this forecast is fit for paint outdoors.")
 	}

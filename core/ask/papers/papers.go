@@ -157,7 +157,9 @@ func Plate(r *rig.Rig) PlateDraft {
 	out := PlateDraft{Lines: []TextLine{}, Needs: []finding.Need{}}
 	kind := kindOf(t)
 	if kind != norms.PaperBuilt && kind != norms.PaperNone && kind != norms.PaperChanged {
-		out.Refused = said.Say("This trailer has its maker’s plate: it stays as it is. A lost one comes from the maker.")
+		out.Refused = said.Say(
+			"This trailer has its maker’s plate: it stays as it is. A lost one comes from the maker.",
+		)
 		return out
 	}
 	need := func(path, says, where string) {
@@ -207,7 +209,12 @@ func Plate(r *rig.Rig) PlateDraft {
 		line("Gross", said.Say("not known"))
 	case least > 0 && gross > least+1e-9:
 		out.Draft = true
-		out.Refused = said.Say("A gross of % is more than the % bear: % at most.", said.Mass(gross), said.Say(part)[0], said.Mass(least))
+		out.Refused = said.Say(
+			"A gross of % is more than the % bear: % at most.",
+			said.Mass(gross),
+			said.Say(part)[0],
+			said.Mass(least),
+		)
 		return out
 	default:
 		line("Gross", said.Sentence{said.Mass(math.Floor(gross))})

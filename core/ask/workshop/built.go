@@ -44,11 +44,36 @@ type builtField struct {
 }
 
 var builtFields = []builtField{
-	{records.BuiltAxle, "{Coupling} to axle", "couplingToAxle", func(t *plan.Trailer) *plan.LengthEstimate { return t.CouplingToAxle }},
-	{records.BuiltDeckFront, "{Coupling} to the deck’s front", "couplingToDeck", func(t *plan.Trailer) *plan.LengthEstimate { return t.CouplingToDeck }},
-	{records.BuiltDeckLength, "Deck length", "deckLength", func(t *plan.Trailer) *plan.LengthEstimate { return t.DeckLength }},
-	{records.BuiltDeckWidth, "Deck width", "deckWidth", func(t *plan.Trailer) *plan.LengthEstimate { return t.DeckWidth }},
-	{records.BuiltDeckHeight, "Deck height", "deckHeight", func(t *plan.Trailer) *plan.LengthEstimate { return t.DeckHeight }},
+	{
+		records.BuiltAxle,
+		"{Coupling} to axle",
+		"couplingToAxle",
+		func(t *plan.Trailer) *plan.LengthEstimate { return t.CouplingToAxle },
+	},
+	{
+		records.BuiltDeckFront,
+		"{Coupling} to the deck’s front",
+		"couplingToDeck",
+		func(t *plan.Trailer) *plan.LengthEstimate { return t.CouplingToDeck },
+	},
+	{
+		records.BuiltDeckLength,
+		"Deck length",
+		"deckLength",
+		func(t *plan.Trailer) *plan.LengthEstimate { return t.DeckLength },
+	},
+	{
+		records.BuiltDeckWidth,
+		"Deck width",
+		"deckWidth",
+		func(t *plan.Trailer) *plan.LengthEstimate { return t.DeckWidth },
+	},
+	{
+		records.BuiltDeckHeight,
+		"Deck height",
+		"deckHeight",
+		func(t *plan.Trailer) *plan.LengthEstimate { return t.DeckHeight },
+	},
 	{records.BuiltTrack, "Track", "track", func(t *plan.Trailer) *plan.LengthEstimate { return t.Track }},
 }
 
@@ -71,7 +96,9 @@ func Built(r *rig.Rig, all records.All) *AsBuilt {
 	measured, off := 0, 0
 	for _, f := range builtFields {
 		row := BuiltRow{
-			What: string(f.what), Name: said.Say(f.name), Record: builtOf(r.Scope.Trailer, string(f.what)), Field: "long",
+			What: string(
+				f.what,
+			), Name: said.Say(f.name), Record: builtOf(r.Scope.Trailer, string(f.what)), Field: "long",
 		}
 		now := f.of(r.Trailer)
 		if now != nil {
@@ -110,7 +137,13 @@ func Built(r *rig.Rig, all records.All) *AsBuilt {
 		{records.BuiltMass, "Empty weight", "empty/mass", emptyNow(r.Trailer)},
 		{records.BuiltBall, "{Ball load}, empty", "empty/ball", ballNow(r.Trailer)},
 	} {
-		row := BuiltRow{What: string(w.what), Name: said.Say(w.name), Record: builtOf(r.Scope.Trailer, string(w.what)), Field: "heavy", Plan: w.now}
+		row := BuiltRow{
+			What:   string(w.what),
+			Name:   said.Say(w.name),
+			Record: builtOf(r.Scope.Trailer, string(w.what)),
+			Field:  "heavy",
+			Plan:   w.now,
+		}
 		if w.now != nil {
 			row.Drawn = finding.Exactly(quantity.KindMass, *w.now)
 		} else if e := r.EmptyMass(); e != nil && w.what == records.BuiltMass {
@@ -238,7 +271,11 @@ func Snags(r *rig.Rig, all records.All) *SnagList {
 		return 1
 	}
 	slices.SortStableFunc(out.Rows, func(a, b SnagRow) int {
-		return cmp.Or(cmp.Compare(rank(&a), rank(&b)), cmp.Compare(due[a.Record], due[b.Record]), cmp.Compare(a.Record, b.Record))
+		return cmp.Or(
+			cmp.Compare(rank(&a), rank(&b)),
+			cmp.Compare(due[a.Record], due[b.Record]),
+			cmp.Compare(a.Record, b.Record),
+		)
 	})
 	switch {
 	case len(out.Rows) == 0:
@@ -246,7 +283,11 @@ func Snags(r *rig.Rig, all records.All) *SnagList {
 	case out.Open == 0:
 		out.Says = said.Say("All % are put right.", said.Counted(len(out.Rows), "snag", "snags"))
 	case out.Stops > 0:
-		out.Says = said.Say("% open, % before it is driven.", said.Counted(out.Open, "snag", "snags"), said.Count(out.Stops))
+		out.Says = said.Say(
+			"% open, % before it is driven.",
+			said.Counted(out.Open, "snag", "snags"),
+			said.Count(out.Stops),
+		)
 	default:
 		out.Says = said.Say("% open, none that stops it.", said.Counted(out.Open, "snag", "snags"))
 	}

@@ -58,7 +58,10 @@ func CheckIn(r *rig.Rig, all records.All) *CheckedIn {
 	}
 	for _, b := range Joints(r).Bolts {
 		row := PartRow{
-			Record: partOf(r.Scope.Trailer, "bolt-"+b.key), Name: said.Piece{Text: "Bolts with two washers and a locking nut each"},
+			Record: partOf(
+				r.Scope.Trailer,
+				"bolt-"+b.key,
+			), Name: said.Piece{Text: "Bolts with two washers and a locking nut each"},
 			Size: append(append(slices.Clone(b.Name), said.Say(": ")...), b.Where...), Want: b.Count,
 			Blocks: "fitting the frame together",
 		}
@@ -72,7 +75,9 @@ func CheckIn(r *rig.Rig, all records.All) *CheckedIn {
 		return cmp.Or(cmp.Compare(all[a].Order, all[b].Order), cmp.Compare(a, b))
 	}) {
 		rec := all[id]
-		if rec.Kind != records.KindPart || rec.Trailer != r.Scope.Trailer || rec.Part == nil || rec.Part.Member != "" || rec.Part.Name == "" {
+		if rec.Kind != records.KindPart || rec.Trailer != r.Scope.Trailer || rec.Part == nil ||
+			rec.Part.Member != "" ||
+			rec.Part.Name == "" {
 			continue
 		}
 		p := rec.Part
@@ -99,7 +104,11 @@ func CheckIn(r *rig.Rig, all records.All) *CheckedIn {
 	case out.Open == 0 && out.Counts[0] == out.Counts[1]:
 		out.Says = said.Say("All % are there.", said.Counted(len(out.Rows), "line", "lines"))
 	case out.Open == 0:
-		out.Says = said.Say("% of % lines looked at, nothing wrong so far.", said.Count(out.Counts[0]), said.Count(out.Counts[1]))
+		out.Says = said.Say(
+			"% of % lines looked at, nothing wrong so far.",
+			said.Count(out.Counts[0]),
+			said.Count(out.Counts[1]),
+		)
 	default:
 		out.Says = said.Say("% of % lines looked at, something is wrong on %.",
 			said.Count(out.Counts[0]), said.Count(out.Counts[1]), said.Count(out.Open))
@@ -187,15 +196,26 @@ func (row *PartRow) look(p *records.PartRecord, mirror *parts.FrameBar) {
 	}
 	switch {
 	case p.State == records.PartWrong:
-		row.Says = said.Say("Another part came. Send it back with a photo beside the list; fit what does not need it.")
+		row.Says = said.Say(
+			"Another part came. Send it back with a photo beside the list; fit what does not need it.",
+		)
 	case p.State == records.PartHanded:
-		row.Says = said.Say("It is the other hand. Lay it beside %: if both are alike, one side came twice. Swap it before you bolt anything.", other)
+		row.Says = said.Say(
+			"It is the other hand. Lay it beside %: if both are alike, one side came twice. Swap it before you bolt anything.",
+			other,
+		)
 	case p.State == records.PartUncut:
-		row.Says = said.Say("A hole is missing. Clamp it back to back with %, mark through, drill; or by the places below. Paint the bare edge.", other)
+		row.Says = said.Say(
+			"A hole is missing. Clamp it back to back with %, mark through, drill; or by the places below. Paint the bare edge.",
+			other,
+		)
 	case p.State == records.PartDamaged:
 		row.Says = said.Say("Photo first. Bent or cracked: send it back. A scratch in paint or zinc: touch it up.")
 	case p.Got != nil && *p.Got < row.Want:
-		row.Says = said.Say("% missing. Ask for it before you begin; the date they give goes in the note.", said.Count(row.Want-*p.Got))
+		row.Says = said.Say(
+			"% missing. Ask for it before you begin; the date they give goes in the note.",
+			said.Count(row.Want-*p.Got),
+		)
 	case p.Got != nil && *p.Got > row.Want:
 		row.Says = said.Say("% too many. Another bag may lack them.", said.Count(*p.Got-row.Want))
 	}

@@ -84,7 +84,10 @@ func (l *list) coats(all []string) {
 		id := fmt.Sprintf("coat-%d", k)
 		l.add(WorkStep{
 			ID: id, Says: said.Say("Coat % of %.", said.Count(k), said.Count(n)), after: before, Tool: "brush", Side: "up",
-			Minutes: [2]float64{45, 150}, Dry: dry, Why: "Thin coats dry through; a thick one stays soft.", Hazard: "Air; no flame; skin covered.",
+			Minutes: [2]float64{
+				45,
+				150,
+			}, Dry: dry, Why: "Thin coats dry through; a thick one stays soft.", Hazard: "Air; no flame; skin covered.",
 		})
 		before = []string{id}
 	}

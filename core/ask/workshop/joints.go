@@ -157,7 +157,13 @@ func between(d *rig.Drawn, j *joint) said.Sentence {
 
 // Joints are those of a rig's drawn frame; without one only what holds for every trailer.
 func Joints(r *rig.Rig) *FrameJoints {
-	out := &FrameJoints{Welds: []WeldPlace{}, Bolts: []BoltRow{}, Sound: []TightenStep{}, Free: []string{}, How: procedures(r)}
+	out := &FrameJoints{
+		Welds: []WeldPlace{},
+		Bolts: []BoltRow{},
+		Sound: []TightenStep{},
+		Free:  []string{},
+		How:   procedures(r),
+	}
 	if r == nil {
 		return out
 	}
@@ -219,10 +225,19 @@ func boltRows(d *rig.Drawn, joints []joint) (rows []BoltRow, odd []said.Sentence
 		m := &d.Bars[j.end].Member
 		t, known := norms.ThreadOf(float64(m.Bolt))
 		if !known {
-			odd = append(odd, append(between(d, j), said.Say(": % is no bolt that is sold.", said.Length(m.Bolt))...))
+			odd = append(
+				odd,
+				append(between(d, j), said.Say(": % is no bolt that is sold.", said.Length(m.Bolt))...),
+			)
 			continue
 		}
-		row := BoltRow{Count: m.Bolts, Where: between(d, j), thread: t, grip: j.thick, Head: "Heads up or out, nuts where no leg, sheet, tyre or wire catches on them."}
+		row := BoltRow{
+			Count:  m.Bolts,
+			Where:  between(d, j),
+			thread: t,
+			grip:   j.thick,
+			Head:   "Heads up or out, nuts where no leg, sheet, tyre or wire catches on them.",
+		}
 		if !j.lap { // an end on a face: through a cleat and a wall
 			row.grip = cleat + wallOf(&d.Bars[otherOf(j)])
 			row.Head = "Through a cleat of 6 mm: nuts inside the cleat, heads on the smooth side."
@@ -230,7 +245,15 @@ func boltRows(d *rig.Drawn, joints []joint) (rows []BoltRow, odd []said.Sentence
 		row.grade, known = norms.BoltOf(m.BoltGrade)
 		long, ok := t.BoltLength(row.grip)
 		if !ok {
-			odd = append(odd, append(between(d, j), said.Say(": no bolt is long enough for a grip of %; a threaded rod, or a cleat.", said.Length(row.grip))...))
+			odd = append(
+				odd,
+				append(
+					between(d, j),
+					said.Say(
+						": no bolt is long enough for a grip of %; a threaded rod, or a cleat.",
+						said.Length(row.grip),
+					)...),
+			)
 			continue
 		}
 		grade := row.grade.Name
@@ -355,7 +378,10 @@ func weldView(d *rig.Drawn, welds []WeldPlace) *scene.View {
 func free(r *rig.Rig) []string {
 	out := []string{}
 	if r.Trailer.Suspension == plan.SpringsLeaf {
-		out = append(out, "Spring eyes and shackles: snug, the nut locked, the spring turns by hand. The slipper end slides.")
+		out = append(
+			out,
+			"Spring eyes and shackles: snug, the nut locked, the spring turns by hand. The slipper end slides.",
+		)
 	}
 	if r.Trailer.Tipping != nil {
 		out = append(out, "Hinge pins of the bed: held by clip or locknut, never pulled tight; grease.")

@@ -89,7 +89,8 @@ func (l *list) own(all records.All) {
 		return cmp.Or(cmp.Compare(all[a].Order, all[b].Order), cmp.Compare(a, b))
 	}) {
 		rec := all[id]
-		if rec.Kind != records.KindStep || rec.Trailer != l.r.Scope.Trailer || rec.Step == nil || rec.Step.Says == "" {
+		if rec.Kind != records.KindStep || rec.Trailer != l.r.Scope.Trailer || rec.Step == nil ||
+			rec.Step.Says == "" {
 			continue
 		}
 		guess := 30.0
@@ -181,7 +182,9 @@ func tie(steps []sequence.Step, from, to int) (circle []int) {
 
 // round names the steps of a circle that a step's move would make.
 func (l *list) round(i int, circle []int) said.Sentence {
-	says := append(slices.Clone(l.steps[i].Says), said.Say(" It cannot stand where you put it. These wait for one another: ")...)
+	says := append(
+		slices.Clone(l.steps[i].Says),
+		said.Say(" It cannot stand where you put it. These wait for one another: ")...)
 	for k, n := range circle {
 		if k > 0 {
 			says = append(says, said.Say(" – ")...)
@@ -261,7 +264,10 @@ func (l *list) shut(steps []sequence.Step, order []int, all records.All) []said.
 		s := &l.steps[i]
 		ticked(l.r, all, s)
 		if s.ID == "first-drive" && snags.Stops > 0 {
-			out[i] = said.Say("% must be put right before it is driven, under Snags.", said.Counted(snags.Stops, "snag", "snags"))
+			out[i] = said.Say(
+				"% must be put right before it is driven, under Snags.",
+				said.Counted(snags.Stops, "snag", "snags"),
+			)
 			continue
 		}
 		f, asked := gates[s.gate]

@@ -63,12 +63,27 @@ func OrderAxle(r *rig.Rig, over ...*rig.Rig) *AxleOrder {
 				break
 			}
 		}
-		line("Rating of each", said.Say("% or more; the heaviest load is %", said.Mass(math.Ceil(size)), said.Mass(math.Ceil(heaviest.axle/float64(n)))))
+		line(
+			"Rating of each",
+			said.Say(
+				"% or more; the heaviest load is %",
+				said.Mass(math.Ceil(size)),
+				said.Mass(math.Ceil(heaviest.axle/float64(n))),
+			),
+		)
 		if left, right := heaviest.left, heaviest.right; left > 0 && right > 0 {
-			line("Per spring", said.Say("left %, right % at most; each spring % or more",
-				said.Mass(math.Ceil(left/float64(n))), said.Mass(math.Ceil(right/float64(n))), said.Mass(math.Ceil(size/2))))
+			line("Per spring", said.Say(
+				"left %, right % at most; each spring % or more",
+				said.Mass(
+					math.Ceil(left/float64(n)),
+				),
+				said.Mass(math.Ceil(right/float64(n))),
+				said.Mass(math.Ceil(size/2)),
+			))
 			if math.Abs(left-right) > 0.1*(left+right) {
-				out.Says = said.Say("The load stands to one side: the heavier wheel sets the rating. Move it to the middle and a smaller axle does.")
+				out.Says = said.Say(
+					"The load stands to one side: the heavier wheel sets the rating. Move it to the middle and a smaller axle does.",
+				)
 			}
 		}
 	}
@@ -124,7 +139,9 @@ func OrderAxle(r *rig.Rig, over ...*rig.Rig) *AxleOrder {
 		line("{Tyre}", said.Sentence{said.Name(t.TyreText, "–")})
 	}
 	if len(out.Needs) > 0 {
-		out.Says = append(out.Says, said.Say(" % missing before you order.", said.Counted(len(out.Needs), "figure is", "figures are"))...)
+		out.Says = append(
+			out.Says,
+			said.Say(" % missing before you order.", said.Counted(len(out.Needs), "figure is", "figures are"))...)
 	} else if len(out.Says) == 0 {
 		out.Says = said.Say("Ready to send. The maker’s own drawing comes first.")
 	}

@@ -60,17 +60,31 @@ func sleeve(r *rig.Rig) (finding.Finding, bool) {
 	switch {
 	case play < 0:
 		f.Outcome = finding.Fails
-		f.Says = said.Say("With its coat the inner is % too wide. Leave the sliding faces bare and greased, or take a wider sleeve.",
-			said.Of(quantity.KindLength, -play))
+		f.Says = said.Say(
+			"With its coat the inner is % too wide. Leave the sliding faces bare and greased, or take a wider sleeve.",
+			said.Of(quantity.KindLength, -play),
+		)
 	case play < playLeast:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("Only % of play with its coat on: it jams with grit. Scrape runs off, grease it.", said.Of(quantity.KindLength, play))
+		f.Says = said.Say(
+			"Only % of play with its coat on: it jams with grit. Scrape runs off, grease it.",
+			said.Of(quantity.KindLength, play),
+		)
 	case play > playMost:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("% of play rattle. A shim of % on each side, or a set screw.",
-			said.Of(quantity.KindLength, play), said.Of(quantity.KindLength, math.Round((play-playLeast)/2*1e4)/1e4))
+		f.Says = said.Say(
+			"% of play rattle. A shim of % on each side, or a set screw.",
+			said.Of(
+				quantity.KindLength,
+				play,
+			),
+			said.Of(quantity.KindLength, math.Round((play-playLeast)/2*1e4)/1e4),
+		)
 	default:
-		f.Says = said.Say("% of play with its coat on: it goes in and does not rattle.", said.Of(quantity.KindLength, play))
+		f.Says = said.Say(
+			"% of play with its coat on: it goes in and does not rattle.",
+			said.Of(quantity.KindLength, play),
+		)
 	}
 	return f, true
 }

@@ -69,7 +69,10 @@ func Tools(r *rig.Rig, work *Work, all records.All) *Toolbox {
 		s := &work.Steps[i]
 		has[s.Tool], has[s.ID] = true, true
 		if s.Turn && s.People > 1 {
-			out.Hands = append(out.Hands, HandsAt{append(said.Say("Turning it over before: "), s.Says...), s.People})
+			out.Hands = append(
+				out.Hands,
+				HandsAt{append(said.Say("Turning it over before: "), s.Says...), s.People},
+			)
 		}
 		if s.Two {
 			out.Hands = append(out.Hands, HandsAt{append(said.Say("From here on, to lift an end: "), s.Says...), 2})
@@ -98,8 +101,16 @@ func Tools(r *rig.Rig, work *Work, all records.All) *Toolbox {
 	}
 	for _, flats := range slices.Sorted(maps.Keys(sizes)) {
 		at := math.Round(flats * 1e4)
-		tool(fmt.Sprintf("spanner-%v", at), said.Say("Two spanners %", said.Of(quantity.KindLength, flats)), "one for the head, one for the nut")
-		tool(fmt.Sprintf("drill-%v", at), said.Say("Drill bit %", said.Of(quantity.KindLength, sizes[flats][0])), "holes of the frame's bolts")
+		tool(
+			fmt.Sprintf("spanner-%v", at),
+			said.Say("Two spanners %", said.Of(quantity.KindLength, flats)),
+			"one for the head, one for the nut",
+		)
+		tool(
+			fmt.Sprintf("drill-%v", at),
+			said.Say("Drill bit %", said.Of(quantity.KindLength, sizes[flats][0])),
+			"holes of the frame's bolts",
+		)
 	}
 	if len(joints.Bolts) == 0 && has["spanners"] {
 		tool("spanners", said.Say("Ring spanners in pairs, sockets"), "")
@@ -107,8 +118,12 @@ func Tools(r *rig.Rig, work *Work, all records.All) *Toolbox {
 	out.consumables(r, joints, has, used)
 	out.site(r, has)
 	for id, rec := range all {
-		if rec.Kind == records.KindTool && rec.Trailer == r.Scope.Trailer && rec.Tool != nil && rec.Tool.Name != "" {
-			out.Tools = append(out.Tools, rowOf(id, said.Sentence{said.Name(rec.Tool.Name, "a tool")}, "", rec, true))
+		if rec.Kind == records.KindTool && rec.Trailer == r.Scope.Trailer && rec.Tool != nil &&
+			rec.Tool.Name != "" {
+			out.Tools = append(
+				out.Tools,
+				rowOf(id, said.Sentence{said.Name(rec.Tool.Name, "a tool")}, "", rec, true),
+			)
 		}
 	}
 	slices.SortStableFunc(out.Tools, func(a, b ToolRow) int { // the owner's own last
@@ -135,17 +150,36 @@ func rowOf(id string, name said.Sentence, why string, rec *records.Happened, own
 }
 
 // consumables are what is used up (practice, C): a disc for a dozen cuts of steel, one for a metre and a half of weld.
-func (t *Toolbox) consumables(r *rig.Rig, joints *FrameJoints, has map[string]bool, used func(string, said.Sentence, string)) {
+func (t *Toolbox) consumables(
+	r *rig.Rig,
+	joints *FrameJoints,
+	has map[string]bool,
+	used func(string, said.Sentence, string),
+) {
 	if has["cut"] && r.Drawn != nil {
 		n := int(math.Ceil(float64(2*len(r.Drawn.Bars)) / 12))
-		used("discs", said.Say("% for steel, and one spare", said.Counted(n, "cutting disc", "cutting discs")), "two cuts a member")
+		used(
+			"discs",
+			said.Say("% for steel, and one spare", said.Counted(n, "cutting disc", "cutting discs")),
+			"two cuts a member",
+		)
 	}
 	if len(joints.Welds) > 0 && has["welder"] {
-		used("wire", said.Say("Wire or electrodes, gas where it takes some; flap discs"), "the welder knows how much")
+		used(
+			"wire",
+			said.Say("Wire or electrodes, gas where it takes some; flap discs"),
+			"the welder knows how much",
+		)
 	}
 	for i := range joints.Bolts {
 		b := &joints.Bolts[i]
-		used(fmt.Sprint("bolts-", i), append(said.Say("% ", said.Count(b.Count)), append(slices.Clone(b.Name), said.Say(", with two washers and a locking nut each")...)...), "")
+		used(
+			fmt.Sprint("bolts-", i),
+			append(
+				said.Say("% ", said.Count(b.Count)),
+				append(slices.Clone(b.Name), said.Say(", with two washers and a locking nut each")...)...),
+			"",
+		)
 	}
 	for _, c := range []struct{ step, id, name, why string }{
 		{"paint", "paint", "Degreaser, primer, enamel, tape; zinc paint for bare edges", "how much: under Finish"},
@@ -162,18 +196,30 @@ func (t *Toolbox) consumables(r *rig.Rig, joints *FrameJoints, has map[string]bo
 // site is what the place must have.
 func (t *Toolbox) site(r *rig.Rig, has map[string]bool) {
 	if has["welder"] {
-		t.Site = append(t.Site, "A socket that the welder’s plate agrees with, its cord unrolled; nothing that burns within reach, door open.")
+		t.Site = append(
+			t.Site,
+			"A socket that the welder’s plate agrees with, its cord unrolled; nothing that burns within reach, door open.",
+		)
 	} else if has["saw"] || has["driver"] {
 		t.Site = append(t.Site, "A socket with a residual current device, cord unrolled.")
 	}
 	if has["tape"] {
-		t.Site = append(t.Site, "A datum: a straight wall, a string that is pulled tight, or a board whose corner was checked.")
+		t.Site = append(
+			t.Site,
+			"A datum: a straight wall, a string that is pulled tight, or a board whose corner was checked.",
+		)
 	}
 	if has["tack"] || has["fit"] {
-		t.Site = append(t.Site, "Stands that do not sink, level to a millimetre or two, and room to walk round with a frame on its edge.")
+		t.Site = append(
+			t.Site,
+			"Stands that do not sink, level to a millimetre or two, and room to walk round with a frame on its edge.",
+		)
 	}
 	if b := r.DeckLength(); b > 0 && (has["axle"] || has["wheels"]) {
-		t.Site = append(t.Site, "The way out: look under Body, Box, or tape door and path before it stands on its wheels.")
+		t.Site = append(
+			t.Site,
+			"The way out: look under Body, Box, or tape door and path before it stands on its wheels.",
+		)
 	}
 }
 
@@ -186,7 +232,8 @@ func (t *Toolbox) total() {
 			if row.From == "" {
 				t.Away++
 			}
-			if row.Cost != nil && (row.From == string(records.ToolHired) || row.From == string(records.ToolBought)) {
+			if row.Cost != nil &&
+				(row.From == string(records.ToolHired) || row.From == string(records.ToolBought)) {
 				sum, any = sum+row.Cost.Value, true
 			}
 		}

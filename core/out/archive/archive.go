@@ -163,7 +163,11 @@ func Unpack(data []byte) (*Holds, error) {
 		return nil, wrong("This is no archive of a plan: its manifest is missing.")
 	}
 	if m.Version != version {
-		return nil, wrong("The archive was made by a newer program (version %d; this one reads %d).", m.Version, version)
+		return nil, wrong(
+			"The archive was made by a newer program (version %d; this one reads %d).",
+			m.Version,
+			version,
+		)
 	}
 	if len(m.Parts)+1 != len(parts) {
 		return nil, wrong("The archive holds %d parts, its manifest names %d.", len(parts)-1, len(m.Parts))

@@ -108,7 +108,10 @@ func ReadSpends(p *plan.Plan, text []byte) (*SpendRead, error) {
 		}
 		line, _ := in.FieldPos(0)
 		if err != nil {
-			out.Wrong = append(out.Wrong, CellError{Line: line, Column: 1, Says: "This line cannot be read: " + err.Error() + "."})
+			out.Wrong = append(
+				out.Wrong,
+				CellError{Line: line, Column: 1, Says: "This line cannot be read: " + err.Error() + "."},
+			)
 			continue
 		}
 		if len(strings.TrimSpace(strings.Join(row, ""))) == 0 {

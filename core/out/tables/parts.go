@@ -52,7 +52,9 @@ func ReadParts(text []byte) (*PartsRead, error) {
 	}
 	out := &PartsRead{Rows: []records.PartRecord{}, Wrong: []CellError{}}
 	in := csv.NewReader(bytes.NewReader(text))
-	in.Comma = separator(bytes.ReplaceAll(text, []byte("\n"), []byte(" "))) // of all its lines: the first may have none
+	in.Comma = separator(
+		bytes.ReplaceAll(text, []byte("\n"), []byte(" ")),
+	) // of all its lines: the first may have none
 	in.FieldsPerRecord, in.LazyQuotes, in.TrimLeadingSpace = -1, true, true
 	var heads []string
 	first := map[string]int{}
@@ -63,7 +65,10 @@ func ReadParts(text []byte) (*PartsRead, error) {
 		}
 		line, _ := in.FieldPos(0)
 		if err != nil {
-			out.Wrong = append(out.Wrong, CellError{Line: line, Column: 1, Says: "This line cannot be read: " + err.Error() + "."})
+			out.Wrong = append(
+				out.Wrong,
+				CellError{Line: line, Column: 1, Says: "This line cannot be read: " + err.Error() + "."},
+			)
 			continue
 		}
 		for i := range row {
@@ -85,7 +90,11 @@ func ReadParts(text []byte) (*PartsRead, error) {
 		}
 		if was, twice := first[p.Number]; twice && p.Number != "" {
 			out.Wrong = append(out.Wrong, CellError{Line: line, Column: 1, Head: "number",
-				Says: fmt.Sprintf("Number %s stands on line %d too. Both are kept: look which is right.", p.Number, was)})
+				Says: fmt.Sprintf(
+					"Number %s stands on line %d too. Both are kept: look which is right.",
+					p.Number,
+					was,
+				)})
 		} else {
 			first[p.Number] = line
 		}
@@ -107,7 +116,10 @@ func headsOf(row []string) []string {
 			if slices.Contains(out, h.field) {
 				continue
 			}
-			if slices.ContainsFunc(h.words, func(w string) bool { return low == w || strings.HasPrefix(low, w) && len(w) > 3 }) {
+			if slices.ContainsFunc(
+				h.words,
+				func(w string) bool { return low == w || strings.HasPrefix(low, w) && len(w) > 3 },
+			) {
 				out[i] = h.field
 				break
 			}
@@ -153,7 +165,11 @@ func partOf(row, heads []string) (*records.PartRecord, *CellError) {
 	if c := cells["count"]; c != "" {
 		n, err := strconv.Atoi(c)
 		if err != nil || n < 1 || n > 10_000 {
-			return nil, &CellError{Column: len(row), Head: "count", Says: fmt.Sprintf("“%s” is no number of pieces.", cut(c, 40))}
+			return nil, &CellError{
+				Column: len(row),
+				Head:   "count",
+				Says:   fmt.Sprintf("“%s” is no number of pieces.", cut(c, 40)),
+			}
 		}
 		p.Want = n
 	}

@@ -170,7 +170,13 @@ const Draws = 1000
 
 // Bands are those of each task's end and of the whole, by draws from triangles of few, likely and many; the same seed gives
 // the same. share is in how many of the draws each task is one of those that decide the end.
-func Bands(tasks []Task, order []int, slots []Slot, draws int, seed uint64) (ends []Band, whole Band, share []float64) {
+func Bands(
+	tasks []Task,
+	order []int,
+	slots []Slot,
+	draws int,
+	seed uint64,
+) (ends []Band, whole Band, share []float64) {
 	src := rand.New(rand.NewPCG(seed, 0x5eed))
 	n := len(tasks)
 	share = make([]float64, n)
