@@ -704,9 +704,11 @@ func finishing(a *Asking) *Finishing {
 		Ways:   finish.Ways(r),
 		Touch:  finish.Touch(r),
 	}
+	var f *plan.Finish
 	if r != nil {
-		out.Weather = finish.WeatherOf(r.Trailer.Finish, a.Today)
+		f = r.Trailer.Finish
 	}
+	out.Weather = finish.WeatherOf(f, a.Today)
 	return out
 }
 

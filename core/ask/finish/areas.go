@@ -142,6 +142,7 @@ var deckCoats = map[plan.DeckFinish]struct {
 
 // Tins are what the chosen ways take.
 func Tins(r *rig.Rig) (out []Tin) {
+	out = []Tin{}
 	f := finishOf(r)
 	a := AreasOf(r)
 	if c, ok := norms.CoatOf(string(f.Way)); ok && c.Coats > 0 && a.Steel > 0 {
@@ -198,9 +199,10 @@ const years = 10.0
 
 // Ways are all ways side by side.
 func Ways(r *rig.Rig) (out []CoatWay) {
+	out = []CoatWay{}
 	a := AreasOf(r)
 	if !(a.Steel > 0) && a.Other == "" {
-		return nil
+		return out
 	}
 	f := finishOf(r)
 	for _, c := range norms.Coats {
@@ -336,12 +338,13 @@ func years10(v float64) said.Piece {
 
 // Touch is where bare metal will show, and what to keep for it.
 func Touch(r *rig.Rig) (out []said.Sentence) {
+	out = []said.Sentence{}
 	f := finishOf(r)
 	with := map[plan.FinishWay]string{
 		plan.FinishDip: "zinc paint", plan.FinishPregal: "zinc paint", plan.FinishPaint: "primer and enamel", plan.FinishLiner: "primer and lining",
 	}[f.Way]
 	if with == "" {
-		return nil
+		return out
 	}
 	out = append(out, said.Say("Edges, sawn ends and drilled holes: "+with+", two coats, right after drilling."))
 	if r.Trailer.Tipping != nil {

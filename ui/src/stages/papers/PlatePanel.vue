@@ -5,9 +5,10 @@ import { computed, ref } from 'vue'
 import { api } from '@/api'
 import { download } from '@/download'
 import PlanFields from '@/fields/PlanFields.vue'
+import { where } from '@/fields/planField'
 import { useStudy } from '@/stores/study'
 import { useWorkspace } from '@/stores/workspace'
-import { useWords } from '@/words'
+import { choices, paperWords, useWords } from '@/words'
 
 const workspace = useWorkspace()
 const { say, nominal } = useWords()
@@ -77,11 +78,15 @@ async function file(key: 'plate' | 'label') {
       <PlanFields
         :base="base"
         :fields="[
-          { at: 'maker', label: 'Built by', text: true },
-          { at: 'identity', label: 'Identity number', text: true },
-          { at: 'issued', label: 'As the authority issued it', on: true },
-          { at: 'year', label: 'Year', whole: true },
-          { at: 'gross', label: 'Gross', hint: 'the least rated part’s' },
+          { at: 'kind', label: 'The trailer is', options: choices(paperWords), usual: data?.kind },
+          ...where(
+            plate?.lines.length,
+            { at: 'maker', label: 'Built by', text: true },
+            { at: 'identity', label: 'Identity number', text: true },
+            { at: 'issued', label: 'As the authority issued it', on: true },
+            { at: 'year', label: 'Year', whole: true },
+            { at: 'gross', label: 'Gross', hint: 'the least rated part’s' },
+          ),
         ]"
       />
     </div>
