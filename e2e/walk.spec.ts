@@ -56,4 +56,34 @@ test('no stage needs another to be filled first', async ({ page, server }) => {
     await expect(page.locator('main section').first()).toHaveText(/\S{4}/)
     await expect(page.locator('[data-headline]')).not.toHaveAttribute('data-outcome', 'holds')
   }
+  // with a trailer of which nothing is known every tab opens too
+  const named = {
+    ...{ ...bare, trailers: { t: { order: 1, name: 'T', empty: {} } } },
+    outings: { o: { order: 1, name: 'O', layouts: { t: { placements: {} } } } },
+  }
+  const second = await fetch(`${server.url}/api/plans/import`, {
+    method: 'POST',
+    body: JSON.stringify(named),
+  })
+  const own = ((await second.json()) as { id: string }).id
+  for (const stage of [
+    'trailer',
+    'frame',
+    'wiring',
+    'body',
+    'workshop',
+    'finish',
+    'log',
+    'papers',
+    'money',
+  ]) {
+    await page.goto(`/plan/${own}/${stage}`)
+    await settled(page)
+    const tabs = page.locator('main section [role=tab]')
+    for (let i = 1; i < (await tabs.count()); i++) {
+      await tabs.nth(i).click()
+      await expect(page.locator('main section').first()).toHaveText(/\S{4}/)
+      await page.waitForLoadState('networkidle')
+    }
+  }
 })
