@@ -57,11 +57,28 @@ export const useRecords = defineStore('records', () => {
   let timer: ReturnType<typeof setTimeout> | undefined
   const store = () => 'records:' + plan.value
 
+  // One write at a time: what changes meanwhile goes in the next, so that two thousand rows of a
+  // list are a handful of writes.
+  const unkept = new Map<string, Change[]>()
+  let writing: Promise<void> | undefined
+
   function keep(next: Change[]) {
     queue.value = next
-    // plain objects alone can be kept
-    const plain = JSON.parse(JSON.stringify(next)) as Change[]
-    void update<Change[]>(store(), () => plain)
+    unkept.set(store(), next)
+    writing ??= write()
+  }
+
+  async function write() {
+    try {
+      for (const [to, list] of unkept) {
+        unkept.delete(to)
+        // plain objects alone can be kept
+        const plain = JSON.parse(JSON.stringify(list)) as Change[]
+        await update<Change[]>(to, () => plain)
+      }
+    } finally {
+      writing = undefined
+    }
   }
 
   async function open(id: string) {
@@ -73,6 +90,7 @@ export const useRecords = defineStore('records', () => {
     problems.value = {}
     removed.value = undefined
     loaded.value = false
+    await writing
     const left = (await kept<Change[]>(store())) ?? []
     if (plan.value !== id) return
     queue.value = [...left, ...queue.value]
@@ -118,6 +136,16 @@ export const useRecords = defineStore('records', () => {
     rest()
   }
 
+  /** New records, as many as a list has. */
+  function make(made: { id: string; record: Patch }[]) {
+    const changes = made.map(({ id, record }) => ({ key: uuid(), id, patch: record }))
+    keep([...queue.value, ...changes])
+    const next = { ...all.value }
+    for (const c of changes) apply(next, c)
+    all.value = next
+    rest()
+  }
+
   /** Puts one value at /records/{id}/…; undefined takes it out. trailer is that of a new record. */
   function setAt(path: string, value: unknown, trailer: string) {
     const [, id, ...way] = tokens(path)
@@ -157,6 +185,7 @@ export const useRecords = defineStore('records', () => {
     flying = true
     const id = plan.value
     let reload = false
+    let sent = false
     try {
       while (queue.value.length && plan.value === id) {
         const c = queue.value[0]!
@@ -174,13 +203,15 @@ export const useRecords = defineStore('records', () => {
         if (plan.value !== id) return
         away.value = false
         keep(queue.value.filter((q) => q.key !== c.key))
-        version.value++
+        sent = true
       }
     } catch {
       away.value = true
       timer = setTimeout(() => void send(), 3000)
     } finally {
       flying = false
+      // what follows from the records is asked for when all of them are there, not at each
+      if (sent && plan.value === id) version.value++
     }
     if (reload) await load()
   }
@@ -203,6 +234,6 @@ export const useRecords = defineStore('records', () => {
 
   return {
     ...{ plan, all, version, loaded, problems, away, removed, waiting },
-    ...{ open, load, settle, change, setAt, get, remove, bringBack },
+    ...{ open, load, settle, change, make, setAt, get, remove, bringBack },
   }
 })

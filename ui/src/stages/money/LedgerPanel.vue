@@ -28,8 +28,10 @@ const { ledger, failure } = useBook()
 const base = computed(() => `/trailers/${workspace.trailer}/money`)
 
 const shown = ref(60)
-const rows = computed(() => (ledger.value?.rows ?? []).slice(0, shown.value))
 const open = ref('')
+const rows = computed(() =>
+  (ledger.value?.rows ?? []).filter((r, i) => i < shown.value || (!!r.record && r.record === open.value)),
+)
 const path = (r: LedgerRow) => `/records/${r.record}`
 const whole = computed(() => ledger.value?.whole.value ?? 0)
 const bar = (v: number) =>
@@ -42,7 +44,6 @@ function add() {
     spend: { what: '' },
   })
   open.value = id
-  shown.value = 1e6
 }
 /** As much as was planned was spent. */
 function spend(r: LedgerRow) {
@@ -66,12 +67,16 @@ async function read(e: Event) {
     const got = await api.spendList(asked(), await file.text())
     wrong.value = got.wrong
     let order = Object.keys(records.all).length
-    for (const r of got.rows)
-      records.change(newId('spend'), {
-        ...{ kind: 'spend', trailer: workspace.trailer, order: order++ },
-        ...(r.on ? { on: r.on } : {}),
-        spend: r.spend,
-      })
+    records.make(
+      got.rows.map((r) => ({
+        id: newId('spend'),
+        record: {
+          ...{ kind: 'spend', trailer: workspace.trailer, order: order++ },
+          ...(r.on ? { on: r.on } : {}),
+          spend: r.spend,
+        },
+      })),
+    )
   } catch (e) {
     refused.value = e instanceof Error ? e.message : String(e)
   }
