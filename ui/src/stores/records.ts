@@ -90,7 +90,7 @@ export const useRecords = defineStore('records', () => {
     problems.value = {}
     removed.value = undefined
     loaded.value = false
-    await writing
+    await writing?.catch(() => {}) // a full disk is no reason not to open
     const left = (await kept<Change[]>(store())) ?? []
     if (plan.value !== id) return
     queue.value = [...left, ...queue.value]
