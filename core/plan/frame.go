@@ -66,6 +66,8 @@ type Member struct {
 	To   FramePoint `json:"to"`
 	// … and what it is made of
 	Profile Profile `json:"profile"`
+	// its length as it was taped on the finished frame, which From and To were moved to
+	Taped *length `json:"taped,omitempty" is:"length as taped, >0..15"`
 	// turned about its own length; a quarter lays a tube flat
 	Roll float64 `json:"roll,omitempty" is:"turn about its length, angle -3.2..3.2"`
 	// how each end is joined; empty: welded
@@ -95,6 +97,8 @@ type MemberCut struct {
 	Long length `json:"long,omitempty" is:"length of the notch, 0..2"`
 	// of a hole: how far its middle lies off the middle of its face: to the right, to the rear or up
 	Off length `json:"off,omitempty" is:"distance from the face's middle, -0.3..0.3"`
+	// At is where it was found on the finished frame
+	Taped bool `json:"taped,omitempty"`
 	// a notch's inner corners are rounded; else they are taken as sharp
 	Rounded bool `json:"rounded,omitempty"`
 	// a plate as thick as the wall closes it again, welded all round

@@ -65,6 +65,7 @@ type MemberUse struct {
 	Says   said.Sentence    `json:"says"` // its section
 	Length finding.Measure  `json:"length"`
 	Mass   finding.Measure  `json:"mass"`
+	Taped  bool             `json:"taped,omitempty"` // it is as long as was taped on the finished frame
 	Use    *finding.Measure `json:"use,omitempty"`
 	Case   said.Sentence    `json:"case,omitempty"`
 	At     *finding.Measure `json:"at,omitempty"` // from its beginning

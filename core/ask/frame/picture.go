@@ -29,6 +29,9 @@ func picture(j *judged) *Picture {
 			Says: parts.SectionText(b.Member.Profile), Length: *finding.Exactly(quantity.KindLength, b.Length),
 			Mass: *finding.Exactly(quantity.KindMass, b.Each),
 		}
+		if t := b.Member.Taped; t != nil {
+			u.Taped = math.Abs(float64(*t)-b.Length) < 5e-4
+		}
 		if _, c, share := j.of(i); c != nil {
 			u.Use, u.Case = finding.Exactly(quantity.KindShare, share), c.name
 			u.At = finding.Exactly(quantity.KindLength, c.uses[i].at)

@@ -31,7 +31,7 @@ type BuiltRow struct {
 	Built  *finding.Measure `json:"built,omitempty"`
 	Off    *finding.Measure `json:"off,omitempty"` // built less drawn
 	InPlan bool             `json:"inPlan,omitempty"`
-	Member bool             `json:"member,omitempty"` // of the frame; its drawing is changed by hand
+	Member bool             `json:"member,omitempty"` // of the frame: a member, or a hole or notch in one
 	Plan   *float64         `json:"plan,omitempty"`   // what the plan has now
 }
 
@@ -170,28 +170,8 @@ func Built(r *rig.Rig, all records.All) *AsBuilt {
 		}
 		out.Rows = append(out.Rows, row)
 	}
-	for i := range drawnBars(r) { // what is off in the frame stays a measure: the drawing is changed by hand
-		b := &r.Drawn.Bars[i]
-		id := "m-" + b.ID
-		row := BuiltRow{
-			What: id, Name: said.Sentence{said.Name(b.Member.Name, "a member")}, Record: builtOf(r.Scope.Trailer, id), Field: "long",
-			Member: true, Drawn: finding.Exactly(quantity.KindLength, b.Length), Plan: &b.Length,
-		}
-		if rec := all[row.Record]; rec != nil && rec.Built != nil && rec.Built.Long != nil {
-			v := float64(*rec.Built.Long)
-			row.Built = finding.Exactly(quantity.KindLength, v)
-			if d := rec.Built.DrawnLong; d != nil {
-				row.Drawn = finding.Exactly(quantity.KindLength, *d)
-			}
-			d := v - row.Drawn.Value
-			row.Off = finding.Exactly(quantity.KindLength, d)
-			measured++
-			if math.Abs(d) > asBuiltDoubt {
-				off++
-			}
-		}
-		out.Rows = append(out.Rows, row)
-	}
+	m, o := out.frame(r, all)
+	measured, off = measured+m, off+o
 	switch {
 	case measured == 0:
 		out.Says = said.Say("Nothing is measured on the finished trailer yet.")

@@ -7,11 +7,9 @@ import (
 	"slices"
 	"strings"
 
-	"zygonos/core/lang/quantity"
 	"zygonos/core/lang/said"
 	"zygonos/core/lang/scene"
 	"zygonos/core/parts"
-	"zygonos/core/plan"
 	"zygonos/core/records"
 	"zygonos/core/rig"
 )
@@ -145,18 +143,15 @@ func drawnPart(r *rig.Rig, p parts.FramePiece, all records.All) PartRow {
 		row.look(rec.Part, mirrorOf(r, first))
 	}
 	if row.State == string(records.PartUncut) && first != nil {
-		row.Drill = drillView(first)
+		if row.Drill = drillView(r, first, mirrorOf(r, first)); row.Drill != nil {
+			row.Says = append(row.Says, said.Say(" Or by the places below.")...)
+		}
 	}
 	return row
 }
 
 func barOf(r *rig.Rig, id string) *parts.FrameBar {
-	for i := range r.Drawn.Bars {
-		if r.Drawn.Bars[i].ID == id {
-			return &r.Drawn.Bars[i]
-		}
-	}
-	return nil
+	return barIn(r.Drawn.Bars, id)
 }
 
 // mirrorOf is the member on the other side: of the same section and length, its ends at the same place to the other side.
@@ -206,7 +201,7 @@ func (row *PartRow) look(p *records.PartRecord, mirror *parts.FrameBar) {
 		)
 	case p.State == records.PartUncut:
 		row.Says = said.Say(
-			"A hole is missing. Clamp it back to back with %, mark through, drill; or by the places below. Paint the bare edge.",
+			"A hole is missing. Clamp it back to back with %, mark through, drill. Paint the bare edge.",
 			other,
 		)
 	case p.State == records.PartDamaged:
@@ -237,29 +232,4 @@ func blocks(name string) string {
 		}
 	}
 	return ""
-}
-
-// drillView is a member laid flat with the places of its holes from its end; nil where it has none.
-func drillView(b *parts.FrameBar) *scene.View {
-	v := &scene.View{ID: "drill", Title: said.Say("Where the holes come, from the end"), Shapes: []scene.Shape{}}
-	high := math.Max(b.High, 0.03)
-	v.Shapes = append(v.Shapes, scene.Rect("load", "", 0, -high/2, b.Length, high/2))
-	cuts := slices.Collect(maps.Values(b.Member.Cuts))
-	slices.SortFunc(cuts, func(a, c plan.MemberCut) int { return cmp.Compare(a.At, c.At) })
-	n := 0
-	for _, c := range cuts {
-		if c.What != plan.CutHole {
-			continue
-		}
-		x := float64(c.At)
-		v.Shapes = append(v.Shapes, scene.Disc("ring", x, float64(c.Off), math.Max(float64(c.Size)/2, 0.004)))
-		v.Shapes = append(v.Shapes, scene.Label("note", "middle", x, high/2+0.06+0.06*float64(n%2),
-			said.Say("% · ⌀ %", said.Length(x), said.Of(quantity.KindLength, float64(c.Size)))))
-		n++
-	}
-	if n == 0 {
-		return nil
-	}
-	v.Min, v.Max = scene.Point{-0.05, -high/2 - 0.05}, scene.Point{b.Length + 0.05, high/2 + 0.2}
-	return v
 }

@@ -252,6 +252,81 @@ func TestBuilt(t *testing.T) {
 	}
 }
 
+// A taped member moves its end in the drawing, what ends there goes with it, and the frame weighs by it; a hole moves to where
+// it was found. Once in the plan, nothing is left to put there.
+func TestBuiltFrame(t *testing.T) {
+	cut := strings.Replace(ladder("weld"), `"left":{"order":1,`, `"left":{"order":1,"cuts":{"h":{"order":1,"what":"hole","at":0.3,"size":0.011}},`, 1)
+	p := sample.Plan(t, "/trailers/t/frame", cut)
+	all := happened(t, map[string]string{
+		"built-t-m-left":   `{"kind":"built","built":{"what":"member","long":2.41,"drawnLong":2.4}}`,
+		"built-t-m-right":  `{"kind":"built","built":{"what":"member","long":2.41,"drawnLong":2.4}}`,
+		"built-t-m-b":      `{"kind":"built","built":{"what":"member","long":1.196,"drawnLong":1.2}}`,
+		"built-t-c-left-h": `{"kind":"built","built":{"what":"member","long":0.304,"drawnLong":0.3}}`,
+	})
+	was := rig.Resolve(p, "t", "o")
+	next, err := plan.Apply(p, workshop.Built(was, all).Use)
+	if err != nil {
+		t.Fatal(err)
+	}
+	r := rig.Resolve(next, "t", "o")
+	got := next.Trailers["t"].Frame.Members
+	near := func(what string, a, b float64) {
+		t.Helper()
+		if math.Abs(a-b) > 1e-5 {
+			t.Errorf("%s: %v, want %v", what, a, b)
+		}
+	}
+	near("left rail's rear", float64(got["left"].To.Back), 2.41)
+	near("left rail's front", float64(got["left"].From.Back), 0)
+	near("the rear cross member's left end", float64(got["c"].From.Back), 2.41)
+	near("and its right end", float64(got["c"].To.Back), 2.41)
+	near("the middle one's left end", float64(got["b"].From.Right), -0.598)
+	near("and its right end", float64(got["b"].To.Right), 0.598)
+	near("the hole", float64(got["left"].Cuts["h"].At), 0.304)
+	near("its mass", r.Drawn.Mass/was.Drawn.Mass, (2*2.41+2*1.2+1.196)/(2*2.4+3*1.2))
+	if !r.Drawn.Whole != !was.Drawn.Whole || len(r.Drawn.Touches) != len(was.Drawn.Touches) {
+		t.Errorf("%d touches, were %d", len(r.Drawn.Touches), len(was.Drawn.Touches))
+	}
+	if again := workshop.Built(r, all); len(again.Use) != 0 {
+		t.Errorf("%+v", again.Use)
+	}
+	// mirrored, the same rig gives the same
+	if l, m := got["left"], got["right"]; l.To.Back != m.To.Back {
+		t.Errorf("left %v, right %v", l.To, m.To)
+	}
+}
+
+// The hole that one rail lacks is shown where its counterpart has it, and bolts of a joint where the members meet.
+func TestDrill(t *testing.T) {
+	cut := strings.Replace(ladder("bolt"), `"right":{"order":1,`,
+		`"right":{"order":1,"cuts":{"h":{"order":1,"what":"hole","at":0.31,"off":0.005,"size":0.011}},`, 1)
+	all := happened(t, map[string]string{
+		"part-t-left": `{"kind":"part","part":{"name":"left","member":"part-t-left","state":"undrill"}}`,
+	})
+	turned := strings.Replace(cut, `"right","role":"rail","from":{"back":0,"right":0.6,"up":-0.05},"to":{"back":2.4,"right":0.6,"up":-0.05}`,
+		`"right","role":"rail","from":{"back":2.4,"right":0.6,"up":-0.05},"to":{"back":0,"right":0.6,"up":-0.05}`, 1)
+	if turned == cut {
+		t.Fatal("the rail is not turned")
+	}
+	for name, c := range map[string]struct {
+		frame string
+		at    string
+	}{"as drawn": {cut, "310 mm"}, "drawn from the other end": {turned, "2090 mm"}} {
+		in := workshop.CheckIn(resolved(t, "/trailers/t/frame", c.frame), all)
+		var labels string
+		for _, row := range in.Rows {
+			if row.Record == "part-t-left" && row.Drill != nil {
+				for _, s := range row.Drill.Shapes {
+					labels += texts(s.Says) + "; "
+				}
+			}
+		}
+		if !strings.Contains(labels, c.at+" · ⌀ 11 mm, as in right") {
+			t.Errorf("%s: %q", name, labels)
+		}
+	}
+}
+
 // Snags that stop it lock the first drive; those that stop it stand first, then by their day, what is done last.
 func TestSnags(t *testing.T) {
 	all := happened(t, map[string]string{

@@ -504,6 +504,7 @@ export const fields: Record<string, string> = {
   "/trailers/*/frame/members/*/profile/wall": "figure length",
   "/trailers/*/frame/members/*/profile/width": "figure length",
   "/trailers/*/frame/members/*/roll": "figure angle",
+  "/trailers/*/frame/members/*/taped": "figure length",
   "/trailers/*/frame/members/*/to/back": "figure length",
   "/trailers/*/frame/members/*/to/right": "figure length",
   "/trailers/*/frame/members/*/to/up": "figure length",

@@ -1032,6 +1032,7 @@ export interface Member {
   profile: Profile;
   role?: string;
   roll?: number;
+  taped?: number;
   to: FramePoint;
   toCap?: boolean;
   toJoint?: string;
@@ -1045,6 +1046,7 @@ export interface MemberCut {
   order: number;
   rounded?: boolean;
   size: number;
+  taped?: boolean;
   what: string;
 }
 export interface FramePoint {
@@ -2814,6 +2816,7 @@ export interface MemberUse {
   name: string;
   path: string;
   says: Sentence;
+  taped?: boolean;
   use?: Measure;
 }
 export interface EndForce {

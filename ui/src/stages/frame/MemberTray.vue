@@ -115,7 +115,7 @@ function remove() {
         <button class="act min-h-11" @click="sheet('dxf')">DXF</button>
       </template>
       <p v-if="use" class="ml-auto text-right text-sm">
-        {{ nominal(use.length) }}, {{ nominal(use.mass) }}
+        {{ nominal(use.length) }}<template v-if="use.taped"> as taped</template>, {{ nominal(use.mass) }}
         <b v-if="use.use" class="block text-base">{{ nominal(use.use) }} used</b>
       </p>
     </div>

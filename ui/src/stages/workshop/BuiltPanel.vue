@@ -45,7 +45,10 @@ const rows = (members: boolean) => (lists.value?.built.rows ?? []).filter((r) =>
     </p>
     <BuiltTable class="mt-2" :rows="rows(false)" />
     <FoldedPart v-if="rows(true).length" class="mt-2">
-      <template #heading><b>Members of the frame</b></template>
+      <template #heading
+        ><b>Members of the frame</b
+        ><span class="text-soft">: in the plan, ends move to what was taped, and holes too</span></template
+      >
       <BuiltTable :rows="rows(true)" />
     </FoldedPart>
     <button
