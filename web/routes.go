@@ -304,6 +304,10 @@ func init() { // a table that handlers name and that names handlers
 					return study.Log(a.Plan, a.Trailer, all, a.Today)
 				},
 			)},
+		{"POST", "/drives", "What an outing's drive takes", Asking{}, study.Drives{}, 0, "",
+			recorded([]records.Kind{records.KindTrip}, func(_ context.Context, a *Asking, all records.All) *study.Drives {
+				return study.DrivesOf(a.Plan, a.Trailer, a.Outing, all, a.Today)
+			})},
 		{"POST", "/part-list", "Read a list of parts", Asking{}, tables.PartsRead{}, 0, "", at(partList)},
 		{"POST", "/taping", "What was taped in the workshop, drawn", Asking{}, Taping{}, 0, "",
 			studied(func(_ context.Context, a *Asking) *Taping {

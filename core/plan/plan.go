@@ -252,7 +252,9 @@ type TowVehicle struct {
 	CentreUp *length `json:"centreUp,omitempty" is:"height of the centre, >0..2"`
 	// what carries the ball, where it can be taken off
 	Mount string `json:"mount,omitempty" is:"ball mount, ref ballMounts"`
-	Kept  *Kept  `json:"kept,omitempty"`
+	// what it burns or draws
+	Thirst *Thirst `json:"thirst,omitempty" stage:"log/energy"`
+	Kept   *Kept   `json:"kept,omitempty"`
 }
 
 // Trailer is one candidate or the owner's own.
@@ -479,6 +481,8 @@ type Outing struct {
 	Ground  *OffRoad          `json:"ground,omitempty" stage:"vehicle"`
 	Parked  *Parked           `json:"parked,omitempty" stage:"road"`
 	Layouts map[string]Layout `json:"layouts" is:"trailer, ref trailers"` // by trailer id
+	// how it is driven
+	Drive *Driving `json:"drive,omitempty" stage:"log/energy"`
 
 	Departures map[string]Departed `json:"departures,omitempty"` // pages of the road log
 }

@@ -45,6 +45,8 @@ var lists = listed(
 	Roles,
 	MemberJoints,
 	AxleFixings,
+	CarFuels,
+	DriveHomes,
 	CutKinds,
 	Faces,
 	LampUses,

@@ -202,7 +202,9 @@ type TripRecord struct {
 	Far    *length        `json:"far,omitempty" is:"distance, distance 0..2e7"`
 	Takes  *quantity.Time `json:"takes,omitempty" is:"time on the road"`
 	Load   *mass          `json:"load,omitempty" is:"weight of the load"`
-	Fuel   *float64       `json:"fuel,omitempty" is:"litres of fuel, 0..2000"`
+	Fuel   *quantity.Fuel `json:"fuel,omitempty" is:"fuel, 0..2000"`
+	// of an electric car, instead
+	Power *quantity.Energy `json:"power,omitempty" is:"energy, 0..2000"`
 	// what the plan said of the ball, and what was read
 	BallSaid *mass `json:"ballSaid,omitempty" is:"{ball load}, 0..3000"`
 	BallRead *mass `json:"ballRead,omitempty" is:"{ball load}, 0..3000"`

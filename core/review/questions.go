@@ -9,6 +9,7 @@ import (
 	"zygonos/core/ask/clearance"
 	"zygonos/core/ask/deck"
 	"zygonos/core/ask/drawbar"
+	"zygonos/core/ask/energy"
 	"zygonos/core/ask/finish"
 	"zygonos/core/ask/fit"
 	"zygonos/core/ask/frame"
@@ -101,6 +102,7 @@ var Questions = []Question{
 	{Name: "tank", Stage: tank.Stage, Live: only(tank.Check)},
 	{Name: "workshop", Stage: workshop.Stage, Live: only(workshop.Check)},
 	{Name: "finish", Stage: finish.Stage, Live: only(finish.Check)},
+	{Name: "energy", Stage: energy.Stage, Live: only(energy.Check)},
 	{Name: "papers", Stage: papers.Stage, Live: only(papers.Check)},
 	{Name: "box", Stage: box.Stage, Live: only(box.Check)},
 	{Name: "pump", Stage: pump.Stage, Live: only(pump.Check)},

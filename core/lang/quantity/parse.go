@@ -54,10 +54,10 @@ var units = map[string][]unitDef{
 	"psi": {{KindPressure, paPerPSI}}, "bar": {{KindPressure, 1e5}}, "kpa": {{KindPressure, 1000}},
 	"m³": {
 		{KindVolume, 1},
-	}, "m3": {{KindVolume, 1}}, "l": {{KindVolume, 0.001}}, "litre": {{KindVolume, 0.001}}, "litres": {{KindVolume, 0.001}}, "liter": {{KindVolume, 0.001}}, "liters": {{KindVolume, 0.001}},
+	}, "m3": {{KindVolume, 1}}, "l": {{KindVolume, 0.001}, {KindFuel, 1}}, "litre": {{KindVolume, 0.001}, {KindFuel, 1}}, "litres": {{KindVolume, 0.001}, {KindFuel, 1}}, "liter": {{KindVolume, 0.001}, {KindFuel, 1}}, "liters": {{KindVolume, 0.001}, {KindFuel, 1}},
 	"cu yd": {
 		{KindVolume, m3PerCuYard},
-	}, "cu ft": {{KindVolume, m3PerCuFoot}}, "us gal": {{KindVolume, litrePerGal / 1000}}, "uk gal": {{KindVolume, 0.00454609}},
+	}, "cu ft": {{KindVolume, m3PerCuFoot}}, "us gal": {{KindVolume, litrePerGal / 1000}, {KindFuel, litrePerGal}}, "uk gal": {{KindVolume, 0.00454609}, {KindFuel, litrePerGalU}},
 	"kg/m³": {{KindDensity, 1}}, "kg/m3": {{KindDensity, 1}}, "lb/cu ft": {{KindDensity, kgPerPound / m3PerCuFoot}},
 	"°": {{KindAngle, math.Pi / 180}}, "deg": {{KindAngle, math.Pi / 180}}, "degrees": {{KindAngle, math.Pi / 180}},
 	"h": {
@@ -70,6 +70,8 @@ var units = map[string][]unitDef{
 	"lb·ft": {{KindMoment, newtonMetrePerLbFt}}, "lb ft": {{KindMoment, newtonMetrePerLbFt}},
 	"ft lb": {{KindMoment, newtonMetrePerLbFt}}, "ft-lb": {{KindMoment, newtonMetrePerLbFt}},
 	"£": {{KindMoney, 1}}, "€": {{KindMoney, 1}}, "$": {{KindMoney, 1}},
+	"kwh": {{KindEnergy, 1}}, "l/100 km": {{KindFuelUse, 1}}, "l/100km": {{KindFuelUse, 1}},
+	"kwh/100 km": {{KindPowerUse, 1}}, "kwh/100km": {{KindPowerUse, 1}}, "kwh/100 mi": {{KindPowerUse, 1000 / metrePerMile}},
 	"us ton": {{KindMass, 2000 * kgPerPound}}, "uk ton": {{KindMass, 2240 * kgPerPound}},
 }
 
@@ -196,6 +198,9 @@ func (l Locale) one(k Kind, s string) (float64, error) {
 	if k == KindTemperature {
 		return l.temperature(v, name)
 	}
+	if gal := l.gallon(); k == KindFuelUse && (name == "mpg" || name == "" && gal > 0) {
+		return l.thirst(s, v, gal)
+	}
 	if name == "" {
 		return finite(s, v*l.own(k))
 	}
@@ -230,6 +235,7 @@ var kindWord = map[Kind]string{
 	KindPressure: "pressure", KindVolume: "volume", KindDensity: "density", KindAngle: "an angle", KindCount: "a count",
 	KindMoney: "money", KindRate: "money by weight", KindTime: "hours of work", KindForce: "a force",
 	KindStress: "a stress", KindMoment: "a moment", KindFrequency: "a frequency", KindVoltage: "a voltage", KindCurrent: "a current",
+	KindFuel: "fuel", KindEnergy: "energy", KindFuelUse: "fuel by distance", KindPowerUse: "energy by distance",
 }
 
 func hasKind(name string, k Kind) bool {
@@ -264,6 +270,17 @@ func (l Locale) temperature(v float64, name string) (float64, error) {
 	return 0, &ParseError{Text: name, Reason: "“" + name + "” does not measure a temperature."}
 }
 
+// thirst reads miles a gallon; those of a UK gallon where kilometres are chosen and the region is not North America.
+func (l Locale) thirst(s string, v, gal float64) (float64, error) {
+	if gal == 0 {
+		gal = Locale{Units: Imperial, Region: l.Region}.gallon()
+	}
+	if !(v > 0) {
+		return 0, &ParseError{Text: s, Reason: "Miles a gallon must be more than nought."}
+	}
+	return finite(s, perGallon(gal)/v)
+}
+
 // own is the SI size of the unit that a bare number has.
 func (l Locale) own(k Kind) float64 {
 	imperial := l.Units == Imperial
@@ -294,6 +311,12 @@ func (l Locale) own(k Kind) float64 {
 		return math.Pi / 180
 	case KindTime:
 		return 3600
+	case KindFuel:
+		if l.Region == NorthAmerica {
+			return pick(1, litrePerGal)
+		}
+	case KindPowerUse:
+		return pick(1, 1000/metrePerMile)
 	case KindForce:
 		return pick(1000, newtonPerLbf)
 	case KindMoment:

@@ -15,6 +15,7 @@ const (
 	m3PerCuYard  = 0.764554857984
 	m3PerCuFoot  = 0.028316846592
 	litrePerGal  = 3.785411784 // US liquid gallon
+	litrePerGalU = 4.54609     // UK gallon
 	newtonPerLbf = 4.4482216152605
 
 	newtonMetrePerLbFt = newtonPerLbf * 0.3048
@@ -121,6 +122,26 @@ func (l Locale) Text(k Kind, v float64) string {
 			return number(v/newtonPerLbf, 0) + " lbf"
 		}
 		return number(v/1000, 2) + " kN"
+	case KindFuel:
+		if gal := l.gallon(); gal > 0 && l.Region == NorthAmerica {
+			return number(v/gal, smallDigits(v/gal)) + " gal"
+		}
+		return number(v, smallDigits(v)) + " l"
+	case KindEnergy:
+		return number(v, smallDigits(v)) + " kWh"
+	case KindFuelUse:
+		if gal := l.gallon(); gal > 0 {
+			if !(v > 0) {
+				return "–"
+			}
+			return number(perGallon(gal)/v, smallDigits(perGallon(gal)/v)) + " mpg"
+		}
+		return number(v, 1) + " l/100 km"
+	case KindPowerUse:
+		if imperial {
+			return number(v*metrePerMile/1000, 1) + " kWh/100 mi"
+		}
+		return number(v, 1) + " kWh/100 km"
 	case KindVoltage:
 		return number(v, 1) + " V"
 	case KindCurrent:
@@ -139,6 +160,21 @@ func (l Locale) Text(k Kind, v float64) string {
 	}
 	return number(v, smallDigits(v))
 }
+
+// gallon is the gallon, l, by which a car's thirst is told in pounds and miles: of the US in North America, else of the UK; 0 in
+// kilometres.
+func (l Locale) gallon() float64 {
+	switch {
+	case l.Units != Imperial:
+		return 0
+	case l.Region == NorthAmerica:
+		return litrePerGal
+	}
+	return litrePerGalU
+}
+
+// perGallon is l/100 km times miles a gallon.
+func perGallon(gal float64) float64 { return gal * 1e5 / metrePerMile }
 
 // money prints a sum; small ones to the hundredth unless they are whole.
 func (l Locale) money(v float64, small bool) string {

@@ -69,6 +69,14 @@ export const fields: Record<string, string> = {
   "/materials/*/kept/revision": "figure count",
   "/outings/*/departures/*/revision": "figure count",
   "/outings/*/distance": "figure distance",
+  "/outings/*/drive/begins": "figure share",
+  "/outings/*/drive/headwind": "figure speed",
+  "/outings/*/drive/spare": "figure share",
+  "/outings/*/drive/stretches/*/climb": "figure length",
+  "/outings/*/drive/stretches/*/drop": "figure length",
+  "/outings/*/drive/stretches/*/far": "figure distance",
+  "/outings/*/drive/stretches/*/speed": "figure speed",
+  "/outings/*/drive/stretches/*/stops": "figure count",
   "/outings/*/gear": "estimate mass",
   "/outings/*/ground/slope": "figure angle",
   "/outings/*/layouts/*/axleAt": "figure length",
@@ -290,10 +298,11 @@ export const fields: Record<string, string> = {
   "/records/*/trip/ballRead": "figure mass",
   "/records/*/trip/ballSaid": "figure mass",
   "/records/*/trip/far": "figure distance",
-  "/records/*/trip/fuel": "figure count",
+  "/records/*/trip/fuel": "figure fuel",
   "/records/*/trip/hubLeft": "figure temperature",
   "/records/*/trip/hubRight": "figure temperature",
   "/records/*/trip/load": "figure mass",
+  "/records/*/trip/power": "figure energy",
   "/records/*/trip/takes": "figure time",
   "/records/*/wear/cost": "figure money",
   "/straps/*/breaks": "figure mass",
@@ -327,6 +336,13 @@ export const fields: Record<string, string> = {
   "/towVehicles/*/rearOverhang": "estimate length",
   "/towVehicles/*/roofLimit": "figure mass",
   "/towVehicles/*/sillUp": "figure length",
+  "/towVehicles/*/thirst/at": "figure speed",
+  "/towVehicles/*/thirst/battery": "figure energy",
+  "/towVehicles/*/thirst/burns": "figure fuelUse",
+  "/towVehicles/*/thirst/draws": "figure powerUse",
+  "/towVehicles/*/thirst/factor": "figure count",
+  "/towVehicles/*/thirst/price": "figure money",
+  "/towVehicles/*/thirst/tank": "figure fuel",
   "/towVehicles/*/towBraked": "figure mass",
   "/towVehicles/*/towUnbraked": "figure mass",
   "/towVehicles/*/train": "figure mass",
@@ -748,6 +764,8 @@ export const stagesByPath: Record<string, string> = {
   "/outings/*": "balance",
   "/outings/*/departures/*": "balance",
   "/outings/*/departures/*/ticks/*": "balance",
+  "/outings/*/drive": "log/energy",
+  "/outings/*/drive/stretches/*": "log/energy",
   "/outings/*/gear": "job",
   "/outings/*/ground": "vehicle",
   "/outings/*/layouts/*": "balance",
@@ -793,6 +811,7 @@ export const stagesByPath: Record<string, string> = {
   "/straps/*": "tie",
   "/tieSchool": "tie",
   "/towVehicles/*": "vehicle",
+  "/towVehicles/*/thirst": "log/energy",
   "/trailers/*": "trailer/details",
   "/trailers/*/access": "frame",
   "/trailers/*/anchors/*": "trailer/details",
@@ -947,8 +966,27 @@ export const units: Record<string, Record<string, number>> = {
   "kph": {
     "speed": 0.2777777777777778
   },
+  "kwh": {
+    "energy": 1
+  },
+  "kwh/100 km": {
+    "powerUse": 1
+  },
+  "kwh/100 mi": {
+    "powerUse": 0.621371192237334
+  },
+  "kwh/100km": {
+    "powerUse": 1
+  },
   "l": {
+    "fuel": 1,
     "volume": 0.001
+  },
+  "l/100 km": {
+    "fuelUse": 1
+  },
+  "l/100km": {
+    "fuelUse": 1
   },
   "lb": {
     "mass": 0.45359237
@@ -969,15 +1007,19 @@ export const units: Record<string, Record<string, number>> = {
     "moment": 1.3558179483314003
   },
   "liter": {
+    "fuel": 1,
     "volume": 0.001
   },
   "liters": {
+    "fuel": 1,
     "volume": 0.001
   },
   "litre": {
+    "fuel": 1,
     "volume": 0.001
   },
   "litres": {
+    "fuel": 1,
     "volume": 0.001
   },
   "m": {
@@ -1039,12 +1081,14 @@ export const units: Record<string, Record<string, number>> = {
     "mass": 1000
   },
   "uk gal": {
+    "fuel": 4.54609,
     "volume": 0.00454609
   },
   "uk ton": {
     "mass": 1016.0469088
   },
   "us gal": {
+    "fuel": 3.785411784,
     "volume": 0.003785411784
   },
   "us ton": {

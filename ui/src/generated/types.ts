@@ -21,6 +21,7 @@ export interface Carried {
   Cutting?: Cutting;
   Designing?: Designing;
   Diagnosis?: Diagnosis;
+  Drives?: Drives;
   Entry?: Entry;
   Example?: Example;
   Filling?: Filling;
@@ -346,6 +347,7 @@ export interface Outing {
     [k: string]: Departed;
   };
   distance?: number;
+  drive?: Driving;
   gear?: MassEstimate;
   ground?: OffRoad;
   layouts: {
@@ -367,6 +369,24 @@ export interface Departed {
   ticks?: {
     [k: string]: boolean;
   };
+}
+export interface Driving {
+  begins?: number;
+  headwind?: number;
+  home?: string;
+  spare?: number;
+  stretches?: {
+    [k: string]: Stretch;
+  };
+}
+export interface Stretch {
+  climb?: number;
+  drop?: number;
+  far?: number;
+  name?: string;
+  order: number;
+  speed?: number;
+  stops?: number;
 }
 export interface OffRoad {
   on: string;
@@ -726,10 +746,21 @@ export interface TowVehicle {
   roofLimit?: number;
   sillUp?: number;
   socket?: string;
+  thirst?: Thirst;
   towBraked?: number;
   towUnbraked?: number;
   train?: number;
   wheelbase?: LengthEstimate;
+}
+export interface Thirst {
+  at?: number;
+  battery?: number;
+  burns?: number;
+  by?: string;
+  draws?: number;
+  factor?: number;
+  price?: number;
+  tank?: number;
 }
 export interface Trailer {
   access?: Access;
@@ -1804,6 +1835,51 @@ export interface Suspect {
   likely: Measure;
   says: Sentence[];
 }
+export interface Drives {
+  cars: DriveRow[];
+  learned?: DriveFactor;
+  one?: Measure;
+  split?: Sentence;
+  trip: Trip;
+  two?: Measure;
+}
+export interface DriveRow {
+  by?: Measure;
+  co2?: Measure;
+  money?: Measure;
+  name: Piece;
+  needs: Need[];
+  range?: Measure;
+  short?: Measure;
+  vehicle: string;
+  whole?: Measure;
+}
+export interface DriveFactor {
+  mean: Measure;
+  out: string[];
+  says: Sentence;
+  use: Op[];
+  used: string[];
+}
+export interface Trip {
+  alone?: Measure;
+  by?: Measure;
+  co2?: Measure;
+  drag?: Measure;
+  far?: Measure;
+  money?: Measure;
+  needs: Need[];
+  perKg?: Measure;
+  range?: Measure;
+  says: Sentence;
+  shares: Share[];
+  short?: Measure;
+  whole?: Measure;
+}
+export interface Share {
+  measure: Measure;
+  name: Sentence;
+}
 export interface Entry {
   passcode: string;
 }
@@ -2085,6 +2161,7 @@ export interface TripRecord {
   load?: number;
   nuts?: boolean;
   outing?: string;
+  power?: number;
   slack?: boolean;
   takes?: number;
 }

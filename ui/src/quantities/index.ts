@@ -25,6 +25,10 @@ export type Kind =
   | 'temperature'
   | 'voltage'
   | 'current'
+  | 'fuel'
+  | 'energy'
+  | 'fuelUse'
+  | 'powerUse'
 
 export interface Locale {
   units: string
@@ -101,6 +105,11 @@ function feetInches(inches: number): string {
   return out + '"'
 }
 
+/** The gallon, l, by which a car's thirst is told: of the US in North America, else of the UK. */
+const gallon = (l: Locale) => (l.region === 'na' ? 3.785411784 : 4.54609)
+/** l/100 km times miles a gallon. */
+const perGallon = (l: Locale) => (gallon(l) * 1e5) / mile
+
 /** Money to the cent, as a ledger has it. */
 export const cash = (l: Locale, v: number) => money(l, v, true)
 
@@ -155,6 +164,20 @@ export function print(l: Locale, k: string, v: number): string {
           : [v / 1e3, 'kPa']
       return number(size, Math.abs(size) < 99.95 ? 1 : 0) + ' ' + unit
     }
+    case 'fuel': {
+      const gallons = imperial && l.region === 'na'
+      const f = gallons ? v / gallon(l) : v
+      return number(f, smallDigits(f)) + (gallons ? ' gal' : ' l')
+    }
+    case 'energy':
+      return number(v, smallDigits(v)) + ' kWh'
+    case 'fuelUse': {
+      if (!imperial) return number(v, 1) + ' l/100 km'
+      const m = perGallon(l) / v
+      return v > 0 ? number(m, smallDigits(m)) + ' mpg' : '–'
+    }
+    case 'powerUse':
+      return imperial ? number((v * mile) / 1000, 1) + ' kWh/100 mi' : number(v, 1) + ' kWh/100 km'
     case 'voltage':
       return number(v, 1) + ' V'
     case 'current':
@@ -191,6 +214,7 @@ const kindWord: Record<Kind, string> = {
   ...{ mass: 'weight', length: 'a length', distance: 'a distance', speed: 'speed', share: 'a share' },
   ...{ pressure: 'pressure', volume: 'volume', density: 'density', angle: 'an angle', count: 'a count' },
   ...{ money: 'money', rate: 'money by weight', time: 'hours of work', force: 'a force', stress: 'a stress' },
+  ...{ fuel: 'fuel', energy: 'energy', fuelUse: 'fuel by distance', powerUse: 'energy by distance' },
   ...{ moment: 'a moment', frequency: 'a frequency', voltage: 'a voltage', current: 'a current' },
 }
 
@@ -264,6 +288,7 @@ function one(l: Locale, k: Kind, s: string): number {
   }
   const v = bare(l, m[1]!)
   if (k === 'temperature') return temperature(l, v, name)
+  if (k === 'fuelUse' && (name === 'mpg' || (name === '' && l.units === 'imperial'))) return thirst(l, v)
   if (name === '') return finite(v * own(l, k))
   const ask = Object.hasOwn(ambiguous, name) ? ambiguous[name] : undefined
   if (ask) {
@@ -274,6 +299,12 @@ function one(l: Locale, k: Kind, s: string): number {
   if (known && Object.hasOwn(known, k)) return finite(v * known[k]!)
   if (known || ask) throw new ParseError(`“${name}” does not measure ${kindWord[k]}.`)
   throw new ParseError(`“${name}” is not a unit known here.`)
+}
+
+/** Miles a gallon. */
+function thirst(l: Locale, v: number): number {
+  if (!(v > 0)) throw new ParseError('Miles a gallon must be more than nought.')
+  return finite(perGallon(l) / v)
 }
 
 /** Degrees of Celsius or Fahrenheit. */
@@ -313,6 +344,10 @@ function own(l: Locale, k: Kind): number {
       return degree
     case 'time':
       return 3600
+    case 'fuel':
+      return l.region === 'na' ? pick(1, gallon(l)) : 1
+    case 'powerUse':
+      return pick(1, 1000 / mile)
     case 'force':
       return pick(1000, lbf)
     case 'moment':
