@@ -596,6 +596,25 @@ func (s *server) ledgerTable(c fiber.Ctx) error {
 	})
 }
 
+// lookBackTable sends the months as a table.
+func (s *server) lookBackTable(c fiber.Ctx) error {
+	a, err := asking(c)
+	if err != nil {
+		return err
+	}
+	names := make([]string, len(ofLog))
+	for i, k := range ofLog {
+		names[i] = string(k)
+	}
+	all, err := s.happened(c.Context(), a.Kept, names...)
+	if err != nil {
+		return err
+	}
+	return s.inTurn(s.lanes.studies, studyTime, func(context.Context) error {
+		return sendTable(c, fileName(a.Plan.Name)+"-months", tables.Months(study.Back(a.Plan, a.Trailer, all, a.Today)))
+	})
+}
+
 // plateDrawing sends the plate or the label.
 func plateDrawing(c fiber.Ctx) error {
 	a, err := asking(c)

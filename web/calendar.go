@@ -42,6 +42,52 @@ func (s *server) daysCalendar(c fiber.Ctx) error {
 	return c.SendString(daysICS(a.Plan, days, a.Today))
 }
 
+// wearCalendar sends what is due by its months as iCalendar: a whole day each, with an alarm a week before.
+func (s *server) wearCalendar(c fiber.Ctx) error {
+	a, err := asking(c)
+	if err != nil {
+		return err
+	}
+	all, err := s.happened(c.Context(), a.Kept, string(records.KindWear), string(records.KindTrip))
+	if err != nil {
+		return err
+	}
+	rows := study.Wear(a.Plan, a.Trailer, all, a.Today)
+	c.Set(fiber.HeaderContentType, calendarType+"; charset=utf-8")
+	c.Set(fiber.HeaderContentDisposition, `attachment; filename="`+fileName(a.Plan.Name)+`-wear.ics"`)
+	return c.SendString(wearICS(a.Plan.Trailers[a.Trailer].Name, rows, a.Today))
+}
+
+func wearICS(trailer string, rows []study.WearRow, today string) string {
+	cal := ical.NewCalendar()
+	cal.SetProductId("-//Zygonos//Wear//EN")
+	cal.SetMethod(ical.MethodPublish)
+	stamp, err := time.Parse(time.DateOnly, today)
+	if err != nil {
+		stamp = time.Unix(0, 0).UTC()
+	}
+	for _, w := range rows {
+		due, err := time.Parse(time.DateOnly, w.Due)
+		if err != nil {
+			continue
+		}
+		if due.Before(stamp) { // over: today
+			due = stamp
+		}
+		e := cal.AddEvent(fmt.Sprintf("wear-%s-%s@zygonos", w.ID, strings.ReplaceAll(w.Due, "-", "")))
+		e.SetDtStampTime(stamp)
+		e.SetAllDayStartAt(due)
+		e.SetAllDayEndAt(due.AddDate(0, 0, 1))
+		e.SetSummary(listed(trailer) + ": " + w.Name)
+		e.SetDescription(w.Does)
+		alarm := e.AddAlarm()
+		alarm.SetAction(ical.ActionDisplay)
+		alarm.SetTrigger("-P7D")
+		alarm.SetProperty(ical.ComponentPropertyDescription, w.Name)
+	}
+	return cal.Serialize(ical.WithNewLineWindows)
+}
+
 // daysICS writes sittings and deliveries. Times are floating (RFC 5545, 3.3.5, form 1): the clock on the wall wherever it is
 // read, so that no change of the clock shifts them.
 func daysICS(p *plan.Plan, days *study.WorkDays, today string) string {

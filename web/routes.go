@@ -77,7 +77,10 @@ var ofWork = []records.Kind{records.KindStep, records.KindTool, records.KindPart
 var ofLists = append([]records.Kind{records.KindBuilt}, ofWork...)
 
 // ofMoney are those of the ledger and of what it is planned by.
-var ofMoney = append([]records.Kind{records.KindSpend}, ofWork...)
+var ofMoney = append([]records.Kind{records.KindSpend, records.KindWear}, ofWork...)
+
+// ofLog are those that a look back takes.
+var ofLog = []records.Kind{records.KindTrip, records.KindSlip, records.KindWear, records.KindSpend}
 
 // Health says that the server answers.
 type Health struct {
@@ -304,6 +307,18 @@ func init() { // a table that handlers name and that names handlers
 					return study.Log(a.Plan, a.Trailer, all, a.Today)
 				},
 			)},
+		{"POST", "/troubles", "What was wrong on the road, and what may be behind it", Asking{}, study.Troubles{}, 0, "",
+			recorded([]records.Kind{records.KindTrouble, records.KindTrip, records.KindWear},
+				func(_ context.Context, a *Asking, all records.All) *study.Troubles {
+					return study.TroublesOf(a.Plan, a.Trailer, a.Outing, all, a.Today)
+				})},
+		{"POST", "/look-back", "What was carried, driven and spent over time", Asking{}, study.LookBack{}, 0, "",
+			recorded(ofLog, func(_ context.Context, a *Asking, all records.All) *study.LookBack {
+				return study.Back(a.Plan, a.Trailer, all, a.Today)
+			})},
+		{"POST", "/look-back.csv", "The same as a table", Asking{}, nil, 0, csvType, on((*server).lookBackTable)},
+		{"POST", "/wear.ics", "What is due, as a calendar", Asking{}, nil, 0, calendarType, on((*server).wearCalendar)},
+		{"POST", "/weigh", "What a scale shows, in lines of JSON", WeighAsked{}, Weighing{}, 0, linesOfJSON, on((*server).weigh)},
 		{"POST", "/drives", "What an outing's drive takes", Asking{}, study.Drives{}, 0, "",
 			recorded([]records.Kind{records.KindTrip}, func(_ context.Context, a *Asking, all records.All) *study.Drives {
 				return study.DrivesOf(a.Plan, a.Trailer, a.Outing, all, a.Today)

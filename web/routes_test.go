@@ -88,6 +88,7 @@ func TestRoutesTellTheTruth(t *testing.T) {
 		t.Fatal(err)
 	}
 	bodies["/archives"] = string(packed)
+	bodies["/weigh"] = `{"address":"127.0.0.1:1"}` // nobody answers, and it says so
 	bodies["/spend-list"] = `{"plan":` + doc + `,"csv":"item,spent\nRope,12.50\n"}`
 	bodies["/plate.svg"] = `{"plan":` + doc + `,"outing":"boat-day","trailer":"grey-flatbed","key":"label"}`
 	call("POST", "/session", bodies["/session"])

@@ -68,7 +68,8 @@ func New(cfg Config) *fiber.App {
 		// A report follows each frame of a drag; on loopback packing costs more than it saves.
 		// Searches come line by line.
 		Next: func(c fiber.Ctx) bool {
-			return c.Path() == "/api/review" || c.Path() == "/api/arrange" || c.Path() == "/api/design"
+			return c.Path() == "/api/review" || c.Path() == "/api/arrange" || c.Path() == "/api/design" ||
+				c.Path() == "/api/weigh"
 		},
 	}))
 	app.Use(guard(cfg.Hosts))
@@ -92,6 +93,7 @@ func New(cfg Config) *fiber.App {
 	s := &server{store: cfg.Store, end: cfg.Context, lanes: newLanes()}
 	s.mount(api)
 	api.Use(allowed(app))
+	app.Get("/lent/:id/:record/:key", s.lent)
 	pages(app, cfg.Files)
 	bound(app, known)
 	return app

@@ -19,6 +19,8 @@ const usage = `zygonos plans what a trailer carries and checks it against every 
   zygonos check   [--json] [--strict] [--outing ID] [--trailer ID] PLAN.zygonos.json
   zygonos backup  [--db FILE] TO                          copy the database, while serving too
   zygonos passcode [--db FILE]                            set the passcode, read from standard input
+  zygonos simulate scale [--addr 127.0.0.1:8585] [--kg 48] [--noise 0.1] [--creep 0] [--lean 0] …
+                                                          a scale that is not there
   zygonos schema                                          print the plan's JSON Schema
   zygonos version                                         what was built
 `
@@ -58,6 +60,8 @@ func run(ctx context.Context, args []string, in io.Reader, out, errs io.Writer) 
 		err = backup(ctx, rest, out, errs)
 	case "passcode":
 		err = passcode(ctx, rest, in, out, errs)
+	case "simulate":
+		err = simulate(ctx, rest, out, errs)
 	case "version", "--version":
 		fmt.Fprintln(out, version())
 	case "schema":

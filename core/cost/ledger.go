@@ -2,10 +2,13 @@ package cost
 
 import (
 	"cmp"
+	"fmt"
+	"hash/fnv"
 	"maps"
 	"math"
 	"slices"
 
+	"zygonos/core/facts/norms"
 	"zygonos/core/lang/finding"
 	"zygonos/core/lang/quantity"
 	"zygonos/core/lang/said"
@@ -58,6 +61,7 @@ type LedgerRow struct {
 	Spent   *finding.Measure `json:"spent,omitempty"`   // tax counted
 	Worth   *finding.Measure `json:"worth,omitempty"`
 	Own     bool             `json:"own,omitempty"` // typed or read; else from the plan
+	Log     bool             `json:"log,omitempty"` // of the log, where it is changed
 }
 
 // LedgerPart is what goes for one kind of cost.
@@ -80,11 +84,28 @@ func gross(m quantity.Money, s *records.SpendRecord) (whole, tax Cents) {
 	return c, c - Cents(math.Round(float64(c)/(1+*s.Tax)))
 }
 
+// Paid is what was spent on a line, its tax counted.
+func Paid(s *records.SpendRecord) quantity.Money {
+	if s.Spent == nil {
+		return 0
+	}
+	c, _ := gross(*s.Spent, s)
+	return c.Money()
+}
+
 // SpendOf is the id of the record of a line that follows from the plan.
 func SpendOf(trailer, key string) string {
 	id := "spend-" + trailer + "-" + key
-	return id[:min(len(id), 64)]
+	if len(id) <= idLong {
+		return id
+	}
+	h := fnv.New32a()
+	h.Write([]byte(id)) // never fails
+	return fmt.Sprintf("%s-%08x", id[:idLong-9], h.Sum32())
 }
+
+// idLong is the length of a record's id at most.
+const idLong = 64
 
 // LedgerOf adds up the lines of a trailer: those that follow from the plan, and the owner's own. Sums are whole cents; what was
 // spent replaces what was planned; scrap and gifts stand apart.
@@ -149,6 +170,16 @@ func LedgerOf(m *plan.MoneyPlan, trailer string, planned []Planned, all records.
 			continue
 		}
 		add(id, said.Sentence{said.Name(rec.Spend.What, "An item")}, rec.Spend, rec.On, true)
+	}
+	for _, id := range ids { // what was paid for wear
+		rec := all[id]
+		if rec.Wear == nil || rec.Trailer != trailer || rec.Wear.Cost == nil {
+			continue
+		}
+		add(id, said.Sentence{said.Piece{Text: norms.WearingName(rec.Wear.What)}}, &records.SpendRecord{
+			For: records.ForKeep, Spent: rec.Wear.Cost,
+		}, rec.On, false)
+		out.Rows[len(out.Rows)-1].Log = true
 	}
 	for _, k := range records.SpendFors {
 		if p := by[k]; p != nil && (p[0] != 0 || p[1] != 0) {

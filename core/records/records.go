@@ -30,10 +30,15 @@ const (
 	KindTrip  Kind = "trip"  // an outing that was driven
 	KindSlip  Kind = "slip"  // of a weighbridge
 	KindWear  Kind = "wear"  // something that wears was seen to
+
+	KindTrouble Kind = "trouble" // something that was wrong on the road
+	KindLoan    Kind = "loan"    // it was lent
 )
 
 // Kinds lists them.
-var Kinds = []Kind{KindStep, KindPart, KindSnag, KindBuilt, KindTool, KindSpend, KindPaper, KindTrip, KindSlip, KindWear}
+var Kinds = []Kind{
+	KindStep, KindPart, KindSnag, KindBuilt, KindTool, KindSpend, KindPaper, KindTrip, KindSlip, KindWear, KindTrouble, KindLoan,
+}
 
 // Happened is something that happened. Of its bodies the one of its kind is filled.
 type Happened struct {
@@ -55,6 +60,9 @@ type Happened struct {
 	Trip  *TripRecord  `json:"trip,omitempty" stage:"log/trips"`
 	Slip  *SlipRecord  `json:"slip,omitempty" stage:"log/slips"`
 	Wear  *WearRecord  `json:"wear,omitempty" stage:"log/wear"`
+
+	Trouble *TroubleRecord `json:"trouble,omitempty" stage:"log/something wrong"`
+	Loan    *LoanRecord    `json:"loan,omitempty" stage:"log/lending"`
 }
 
 // PhotoAt is a photo of a record.
@@ -213,6 +221,11 @@ type TripRecord struct {
 	HubRight *quantity.Temperature `json:"hubRight,omitempty" is:"right hub's temperature, -40..300"`
 	Slack    bool                  `json:"slack,omitempty"` // a strap was slack
 	Nuts     bool                  `json:"nuts,omitempty"`  // wheel nuts gave
+	// what the car's mileage was at its end
+	Mileage *length `json:"mileage,omitempty" is:"mileage, distance 0..3e9"`
+	// what wears beside the way: how often the bed was tipped or the winch pulled, the hubs were in water
+	Tips int `json:"tips,omitempty" is:"tips and pulls, 0..1000"`
+	Dips int `json:"dips,omitempty" is:"dips of the hubs, 0..100"`
 }
 
 // SlipRecord is a slip of a weighbridge: loaded and empty, with how much lay on it.
@@ -224,6 +237,32 @@ type SlipRecord struct {
 	// how well the fill is known, share; nil: a tenth
 	FillDoubt *float64        `json:"fillDoubt,omitempty" is:"doubt of the fill, share 0.01..0.5"`
 	Price     *quantity.Money `json:"price,omitempty" is:"price of the load"`
+	// the trailer alone stood on the bridge, uncoupled: its empty weight is read too
+	Alone bool `json:"alone,omitempty"`
+	// the load in the plan that it was, where it is no loose material
+	Load string `json:"load,omitempty" is:"load, text 64"`
+}
+
+// TroubleRecord is something that was wrong on the road.
+type TroubleRecord struct {
+	Signs map[string]bool `json:"signs,omitempty"` // what was felt, by its id
+	Seen  map[string]bool `json:"seen,omitempty"`  // what was looked at: yes or no
+	// what it was in the end
+	Found string `json:"found,omitempty" is:"cause, text 40"`
+}
+
+// LoanRecord is a loan of the trailer.
+type LoanRecord struct {
+	To      string          `json:"to,omitempty" is:"borrower, text 100"`
+	Until   string          `json:"until,omitempty" is:"day, day"`
+	Back    string          `json:"back,omitempty" is:"day, day"` // it came back
+	Deposit *quantity.Money `json:"deposit,omitempty" is:"deposit"`
+	Call    string          `json:"call,omitempty" is:"number to call, text 100"`
+	// how it was at both times; photos are the record's own
+	Out string `json:"out,omitempty" is:"state when lent, text 1000"`
+	In  string `json:"in,omitempty" is:"state when it came back, text 1000"`
+	// opens the borrower's page
+	Key string `json:"key,omitempty" is:"key, text 64"`
 }
 
 // WearRecord is something that wears, on the day of the record: greased, changed, looked at; or made, as a tyre by its code.

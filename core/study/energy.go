@@ -93,36 +93,60 @@ func withCar(p *plan.Plan, outing, vehicle string) *plan.Plan {
 	return &q
 }
 
+// rates are what outings take by distance, each reckoned once: it grows by the load's mass in a straight line.
+type rates struct {
+	plan    *plan.Plan
+	trailer string
+	known   map[string]rate
+}
+
+type rate struct {
+	planned, empty, by float64 // l or kWh of a metre: as planned, without load, for each kilogram more
+	power              bool
+	ok                 bool
+}
+
+func ratesOf(p *plan.Plan, trailer string) *rates { return &rates{p, trailer, map[string]rate{}} }
+
+func (k *rates) of(outing string) rate {
+	if r, ok := k.known[outing]; ok {
+		return r
+	}
+	var out rate
+	o, is := k.plan.Outings[outing]
+	if v, car := k.plan.TowVehicles[o.Vehicle]; is && car && v.Thirst != nil {
+		r := rig.Resolve(k.plan, k.trailer, outing)
+		none, much := 0.0, 1000.0
+		a, ok1 := energy.Rate(r, nil)
+		b, ok2 := energy.Rate(r, &none)
+		c, ok3 := energy.Rate(r, &much)
+		out = rate{a, b, (c - b) / much, v.Thirst.By == plan.Electric, ok1 && ok2 && ok3}
+	}
+	k.known[outing] = out
+	return out
+}
+
 // filled is what a trip took over what the sum has for its distance and load; ok is false where one is missing.
-func filled(p *plan.Plan, trailer string, t *records.TripRecord) (ratio float64, ok bool) {
-	o, is := p.Outings[t.Outing]
-	if !is || t.Far == nil || !(*t.Far > 0) {
-		return 0, false
-	}
-	v, is := p.TowVehicles[o.Vehicle]
-	if !is || v.Thirst == nil {
-		return 0, false
-	}
+func (k *rates) filled(t *records.TripRecord) (ratio float64, ok bool) {
 	took := 0.0
+	if t.Far == nil || !(*t.Far > 0) || t.Fuel == nil && t.Power == nil {
+		return 0, false
+	}
+	r := k.of(t.Outing)
 	switch {
-	case v.Thirst.By == plan.Electric && t.Power != nil:
+	case r.power && t.Power != nil:
 		took = float64(*t.Power)
-	case v.Thirst.By != plan.Electric && t.Fuel != nil:
+	case !r.power && t.Fuel != nil:
 		took = float64(*t.Fuel)
 	}
-	if !(took > 0) {
-		return 0, false
-	}
-	var cargo *float64
+	perMetre := r.planned
 	if t.Load != nil {
-		m := float64(*t.Load)
-		cargo = &m
+		perMetre = r.empty + r.by*float64(*t.Load)
 	}
-	rate, ok := energy.Rate(rig.Resolve(p, trailer, t.Outing), cargo)
-	if !ok {
+	if !r.ok || !(took > 0) || !(perMetre > 0) {
 		return 0, false
 	}
-	return took / (rate * float64(*t.Far)), true
+	return took / (perMetre * float64(*t.Far)), true
 }
 
 // factorOf learns how far the sum is off for the outing's car from the trips with it.
@@ -131,13 +155,14 @@ func factorOf(p *plan.Plan, r *rig.Rig, all records.All, today string) *DriveFac
 		return nil
 	}
 	var readings []learn.Reading
+	known := ratesOf(p, r.Scope.Trailer)
 	for _, id := range slices.Sorted(maps.Keys(all)) {
 		rec := all[id]
 		if rec.Trip == nil || rec.Trailer != r.Scope.Trailer || today != "" && rec.On > today ||
 			p.Outings[rec.Trip.Outing].Vehicle != r.VehicleID {
 			continue
 		}
-		if ratio, ok := filled(p, rec.Trailer, rec.Trip); ok {
+		if ratio, ok := known.filled(rec.Trip); ok {
 			readings = append(readings, learn.Reading{ID: id, Value: ratio, Doubt: fillUpDoubt * ratio})
 		}
 	}

@@ -25,6 +25,7 @@ type LogBook struct {
 	Ball      said.Sentence    `json:"ball,omitempty"` // how good the plan was
 	Slips     []SlipRow        `json:"slips"`          // the latest first
 	Materials []MaterialRow    `json:"materials"`
+	Masses    []MassRow        `json:"masses"` // of loads and of the empty trailer, as the slips have them
 	Wear      []WearRow        `json:"wear"`
 }
 
@@ -34,6 +35,7 @@ type TripRow struct {
 	On     string        `json:"on,omitempty"`
 	Name   said.Piece    `json:"name"`
 	Warns  said.Sentence `json:"warns,omitempty"`
+	Off    said.Sentence `json:"off,omitempty"` // what was read against what was reckoned
 }
 
 // SlipRow is a slip with what follows from it.
@@ -72,11 +74,9 @@ const (
 
 // Log is a trailer's book. today is the day on which it is asked: what lies after it is a slip of the pen.
 func Log(p *plan.Plan, trailer string, all records.All, today string) *LogBook {
-	out := &LogBook{Trips: []TripRow{}, Slips: []SlipRow{}, Materials: []MaterialRow{}}
-	ids := slices.SortedFunc(maps.Keys(all), func(a, b string) int { // the latest first
-		return cmp.Or(cmp.Compare(all[b].On, all[a].On), cmp.Compare(all[b].Order, all[a].Order), cmp.Compare(a, b))
-	})
-	readings := map[string][]learn.Reading{}
+	out := &LogBook{Trips: []TripRow{}, Slips: []SlipRow{}, Materials: []MaterialRow{}, Masses: []MassRow{}}
+	ids := slices.SortedFunc(maps.Keys(all), func(a, b string) int { return latestFirst(all, a, b) })
+	readings, known := map[string][]learn.Reading{}, ratesOf(p, trailer)
 	far, carried, trips := 0.0, 0.0, 0
 	var off []float64
 	for _, id := range ids {
@@ -86,7 +86,7 @@ func Log(p *plan.Plan, trailer string, all records.All, today string) *LogBook {
 		}
 		switch {
 		case rec.Trip != nil:
-			out.Trips = append(out.Trips, tripOf(p, id, rec, today))
+			out.Trips = append(out.Trips, tripOf(p, known, id, rec, today))
 			if rec.On > today && today != "" {
 				continue
 			}
@@ -96,7 +96,7 @@ func Log(p *plan.Plan, trailer string, all records.All, today string) *LogBook {
 				off = append(off, float64(*b-*a))
 			}
 		case rec.Slip != nil:
-			row, r, ok := slipOf(id, rec, today)
+			row, r, ok := slipOf(p, id, rec, today)
 			if ok {
 				readings[rec.Slip.Material] = append(readings[rec.Slip.Material], r)
 			}
@@ -106,6 +106,8 @@ func Log(p *plan.Plan, trailer string, all records.All, today string) *LogBook {
 	for _, m := range slices.Sorted(maps.Keys(readings)) {
 		out.materialOf(p, m, readings[m])
 	}
+	out.massesOf(p, trailer, all)
+	out.mileage(all)
 	out.Says = said.Say("No trip is written down yet.")
 	if trips > 0 {
 		out.Far, out.Carried = finding.Exactly(
@@ -126,6 +128,11 @@ func Log(p *plan.Plan, trailer string, all records.All, today string) *LogBook {
 	return out
 }
 
+// latestFirst is the order of records by their day.
+func latestFirst(all records.All, a, b string) int {
+	return cmp.Or(cmp.Compare(all[b].On, all[a].On), cmp.Compare(all[b].Order, all[a].Order), cmp.Compare(a, b))
+}
+
 func valueOf[Q ~float64](v *Q) float64 {
 	if v == nil {
 		return 0
@@ -134,9 +141,9 @@ func valueOf[Q ~float64](v *Q) float64 {
 }
 
 // tripOf is a trip with what its first stop showed.
-func tripOf(p *plan.Plan, id string, rec *records.Happened, today string) TripRow {
+func tripOf(p *plan.Plan, known *rates, id string, rec *records.Happened, today string) TripRow {
 	t := rec.Trip
-	row := TripRow{Record: id, On: rec.On, Name: said.Name(p.Outings[t.Outing].Name, "A trip")}
+	row := TripRow{Record: id, On: rec.On, Name: said.Name(p.Outings[t.Outing].Name, "A trip"), Off: offOf(known, rec)}
 	switch {
 	case today != "" && rec.On > today:
 		row.Warns = said.Say("That day is still to come; it is not counted.")
@@ -159,10 +166,13 @@ func tripOf(p *plan.Plan, id string, rec *records.Happened, today string) TripRo
 }
 
 // slipOf is a slip, and the density that it gives: load over fill, its doubt by √((σ_m/m)² + (σ_V/V)²).
-func slipOf(id string, rec *records.Happened, today string) (row SlipRow, r learn.Reading, ok bool) {
+func slipOf(p *plan.Plan, id string, rec *records.Happened, today string) (row SlipRow, r learn.Reading, ok bool) {
 	s := rec.Slip
 	m, known := catalogue.MaterialOf(s.Material)
 	row = SlipRow{Record: id, On: rec.On, Name: said.Piece{Text: cmp.Or(m.Name, "a load")}}
+	if s.Load != "" {
+		row.Name, known = said.Name(p.Loads[s.Load].Name, "a load"), false
+	}
 	switch {
 	case today != "" && rec.On > today:
 		row.Wrong = said.Say("That day is still to come.")

@@ -8,6 +8,7 @@ import (
 	"zygonos/core/facts/norms"
 	"zygonos/core/lang/finding"
 	"zygonos/core/lang/quantity"
+	"zygonos/core/lang/said"
 	"zygonos/core/plan"
 	"zygonos/core/records"
 )
@@ -22,13 +23,31 @@ type WearRow struct {
 	Since *finding.Measure `json:"since,omitempty"` // driven since, by the trips
 	Left  *finding.Measure `json:"left,omitempty"`  // that it may still be driven
 	State string           `json:"state"`           // over, soon, good, unknown
+	Why   said.Sentence    `json:"why,omitempty"`   // of one that is over or soon
 }
 
-// soonDays is from how many days before its day a thing is due soon; soonFar the share of its way (practice, C).
+// soonDays is from how many days before its day a thing is due soon; soonFar the share of its way, loads, tips (practice, C).
 const (
 	soonDays = 30
 	soonFar  = 0.9
 )
+
+// wearNeeds says what of what wears a trailer has.
+func wearNeeds(p *plan.Plan, trailer string, t *plan.Trailer) map[string]bool {
+	has := map[string]bool{
+		"": true, "brakes": t.Brakes != "" && t.Brakes != plan.BrakesNone, "leaf": t.Suspension == plan.SpringsLeaf || t.Suspension == plan.SpringsSlipper,
+		"deck": t.Floor == plan.FloorBoards || t.Floor == plan.FloorPly, "tip": t.Tipping != nil,
+		"lamps":   t.Wiring != nil || t.Lights != "",
+		"battery": t.Breakaway != nil && *t.Breakaway || t.Wiring != nil && t.Wiring.Power != nil,
+		"winch":   t.Tipping != nil,
+	}
+	for _, o := range p.Outings {
+		if l := o.Layouts[trailer].Loading; l != nil && l.Winch != nil {
+			has["winch"] = true
+		}
+	}
+	return has
+}
 
 // Wear are the things of a trailer that have a clock, those that are over their time first. What was never seen to is not known.
 func Wear(p *plan.Plan, trailer string, all records.All, today string) []WearRow {
@@ -37,11 +56,7 @@ func Wear(p *plan.Plan, trailer string, all records.All, today string) []WearRow
 	if !ok {
 		return out
 	}
-	has := map[string]bool{
-		"": true, "brakes": t.Brakes != "" && t.Brakes != plan.BrakesNone, "leaf": t.Suspension == plan.SpringsLeaf,
-		"deck": t.Floor == plan.FloorBoards ||
-			t.Floor == plan.FloorPly, "tip": t.Tipping != nil, "lamps": t.Wiring != nil || t.Lights != "",
-	}
+	has := wearNeeds(p, trailer, &t)
 	now, clock := time.Parse(time.DateOnly, today)
 	for _, w := range norms.Wearings {
 		if !has[w.Needs] {
@@ -55,7 +70,7 @@ func Wear(p *plan.Plan, trailer string, all records.All, today string) []WearRow
 			}
 		}
 		if row.Last != "" {
-			row.judge(&w, trailer, all, now, clock == nil)
+			row.judge(&w, sinceThen(trailer, all, row.Last, today), now, clock == nil)
 		}
 		out = append(out, row)
 	}
@@ -64,42 +79,73 @@ func Wear(p *plan.Plan, trailer string, all records.All, today string) []WearRow
 	return out
 }
 
-// judge counts months and metres since the last time: over at either.
-func (r *WearRow) judge(w *norms.Wearing, trailer string, all records.All, now time.Time, clock bool) {
+// used is what a trailer did since a day, that day counted.
+type used struct {
+	far               float64 // m
+	tips, dips, loads int
+}
+
+func sinceThen(trailer string, all records.All, day, today string) (u used) {
+	for _, rec := range all {
+		if rec.Trailer != trailer || rec.Trip == nil || rec.On < day || today != "" && rec.On > today {
+			continue
+		}
+		u.far += valueOf(rec.Trip.Far)
+		u.tips, u.dips = u.tips+rec.Trip.Tips, u.dips+rec.Trip.Dips
+		if valueOf(rec.Trip.Load) > 0 {
+			u.loads++
+		}
+	}
+	return u
+}
+
+// judge counts months, way, tips, dips and loads since the last time: over at any of them.
+func (r *WearRow) judge(w *norms.Wearing, u used, now time.Time, clock bool) {
 	last, err := time.Parse(time.DateOnly, r.Last)
 	if err != nil {
 		return
 	}
 	r.State = "good"
-	worse := func(state string) {
-		if state == "over" || r.State == "good" {
-			r.State = state
+	worse := func(state string, why said.Sentence) {
+		if state == "over" && r.State != "over" || r.State == "good" {
+			r.State, r.Why = state, why
 		}
 	}
 	if w.Months > 0 {
 		due := last.AddDate(0, w.Months, 0)
 		r.Due = due.Format(time.DateOnly)
-		switch {
+		switch why := said.Say("% have passed, or will soon.", said.Counted(w.Months, "month", "months")); {
 		case clock && now.After(due):
-			worse("over")
+			worse("over", why)
 		case clock && now.AddDate(0, 0, soonDays).After(due):
-			worse("soon")
+			worse("soon", why)
 		}
 	}
-	far := 0.0
-	for _, rec := range all {
-		if rec.Trailer == trailer && rec.Trip != nil && rec.On >= r.Last {
-			far += valueOf(rec.Trip.Far)
-		}
-	}
-	r.Since = finding.Exactly(quantity.KindDistance, far)
+	r.Since = finding.Exactly(quantity.KindDistance, u.far)
 	if w.Far > 0 {
-		r.Left = finding.Exactly(quantity.KindDistance, max(0, w.Far-far))
+		r.Left = finding.Exactly(quantity.KindDistance, max(0, w.Far-u.far))
+		why := said.Say("% driven since, of %.", said.Of(quantity.KindDistance, u.far), said.Of(quantity.KindDistance, w.Far))
 		switch {
-		case far > w.Far:
-			worse("over")
-		case far > soonFar*w.Far:
-			worse("soon")
+		case u.far > w.Far:
+			worse("over", why)
+		case u.far > soonFar*w.Far:
+			worse("soon", why)
+		}
+	}
+	for _, c := range []struct {
+		did, most int
+		one, many string
+	}{
+		{u.dips, w.Dips, "dip of the hubs", "dips of the hubs"}, {u.tips, w.Tips, "tip or pull", "tips and pulls"},
+		{u.loads, w.Loads, "load", "loads"},
+	} {
+		why := said.Say("% since, of %.", said.Counted(c.did, c.one, c.many), said.Count(c.most))
+		switch {
+		case c.most == 0:
+		case c.did >= c.most:
+			worse("over", why)
+		case float64(c.did) > soonFar*float64(c.most):
+			worse("soon", why)
 		}
 	}
 }

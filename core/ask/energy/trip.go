@@ -307,12 +307,18 @@ func Rate(r *rig.Rig, cargo *float64) (perMetre float64, ok bool) {
 	}
 	j.factor = 1
 	if c := r.Cargo(); cargo != nil && c != nil {
-		h := &j.halves[0]
-		d := *cargo - c.Nominal
-		h.trailer = span{Nominal: max(0, h.trailer.Nominal+d), Low: max(0, h.trailer.Low+d), High: max(0, h.trailer.High+d)}
+		laden := j.halves[0].trailer.Nominal
+		for i := range j.halves {
+			if h := &j.halves[i]; h.trailer.Nominal == laden {
+				h.trailer.Nominal = max(0, laden+*cargo-c.Nominal)
+			}
+		}
 	}
-	total, _ := j.all(j.halves...)
-	return total.Nominal / j.far(), total.Nominal > 0
+	sum := 0.0
+	for i := range j.halves {
+		sum += j.takes(&j.halves[i], [doubts]int{}).sum()
+	}
+	return sum / j.far(), sum > 0
 }
 
 // Split is one heavy drive against two that carry half each, fuel or charge of all; ok is false where something is missing.

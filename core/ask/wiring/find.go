@@ -8,6 +8,7 @@ import (
 	"zygonos/core/lang/finding"
 	"zygonos/core/lang/quantity"
 	"zygonos/core/lang/said"
+	"zygonos/core/sums/evidence"
 	"zygonos/core/sums/parallel"
 )
 
@@ -230,7 +231,7 @@ func (h *Harness) find(answers []Answer, two bool) *Diagnosis {
 			weight[i] *= h.fits(&all[i], on, &a)
 		}
 	}
-	normal(weight)
+	evidence.Normal(weight)
 	order := make([]int, len(all))
 	for i := range order {
 		order[i] = i
@@ -273,22 +274,6 @@ func count(weight []float64) (n int) {
 	return max(1, n)
 }
 
-func normal(w []float64) {
-	sum := 0.0
-	for _, v := range w {
-		sum += v
-	}
-	if !(sum > 0) {
-		for i := range w {
-			w[i] = 1 / float64(len(w))
-		}
-		return
-	}
-	for i := range w {
-		w[i] /= sum
-	}
-}
-
 // fits is how likely an answer is with a class's fault.
 func (h *Harness) fits(c *class, on []Switch, a *Answer) float64 {
 	s := slices.Index(on, a.Switch)
@@ -324,21 +309,10 @@ func (h *Harness) next(all []class, weight []float64, on []Switch, answers []Ans
 		if asked[Answer{Switch: q.Switch, Lamp: q.Lamp, Probe: q.Probe}] {
 			return
 		}
-		before := entropy(weight)
-		left := 0.0
-		post := make([]float64, len(all))
-		for _, l := range levels {
-			p := 0.0
-			for i := range all {
-				post[i] = weight[i] * h.fits(&all[i], on, &Answer{q.Switch, q.Lamp, q.Probe, l})
-				p += post[i]
-			}
-			if p > 0 {
-				normal(post)
-				left += p * entropy(post)
-			}
-		}
-		if bits := before - left; bits > worthBits && bits/cost > most {
+		bits := evidence.Gain(weight, len(levels), func(k, i int) float64 {
+			return h.fits(&all[i], on, &Answer{q.Switch, q.Lamp, q.Probe, levels[k]})
+		})
+		if bits > worthBits && bits/cost > most {
 			most = bits / cost
 			copied := q
 			best = &copied
@@ -379,16 +353,6 @@ func (h *Harness) next(all []class, weight []float64, on []Switch, answers []Ans
 var switchWord = map[Switch]string{
 	SwitchTail: "the tail lamps", SwitchLeft: "the left turn", SwitchRight: "the right turn", SwitchStop: "the brake",
 	SwitchReverse: "reverse", SwitchFog: "the fog lamp",
-}
-
-// entropy in bits.
-func entropy(w []float64) (bits float64) {
-	for _, p := range w {
-		if p > 0 {
-			bits -= p * math.Log2(p)
-		}
-	}
-	return bits
 }
 
 // todo is what to do about a fault.

@@ -34,6 +34,7 @@ export interface Carried {
   Import?: Import;
   Listed?: Listed;
   LogBook?: LogBook;
+  LookBack?: LookBack;
   MoneyBook?: MoneyBook;
   Offer?: Offer;
   Op?: Op;
@@ -69,6 +70,9 @@ export interface Carried {
   Tilting?: Tilting;
   TipSearch?: TipSearch;
   Tow?: Tow;
+  Troubles?: Troubles;
+  WeighAsked?: WeighAsked;
+  Weighing?: Weighing;
   WorkDays?: WorkDays;
   WorkLists?: WorkLists;
   WorkOrder?: WorkOrder;
@@ -2070,6 +2074,7 @@ export interface Headline {
 export interface Happened {
   built?: BuiltRecord;
   kind: string;
+  loan?: LoanRecord;
   note?: string;
   on?: string;
   order?: number;
@@ -2085,6 +2090,7 @@ export interface Happened {
   tool?: ToolRecord;
   trailer?: string;
   trip?: TripRecord;
+  trouble?: TroubleRecord;
   wear?: WearRecord;
 }
 export interface BuiltRecord {
@@ -2094,6 +2100,16 @@ export interface BuiltRecord {
   long?: number;
   member?: string;
   what: string;
+}
+export interface LoanRecord {
+  back?: string;
+  call?: string;
+  deposit?: number;
+  in?: string;
+  key?: string;
+  out?: string;
+  to?: string;
+  until?: string;
 }
 export interface PaperRecord {
   done?: boolean;
@@ -2113,10 +2129,12 @@ export interface PhotoAt {
   says?: string;
 }
 export interface SlipRecord {
+  alone?: boolean;
   empty?: number;
   fill?: number;
   fillDoubt?: number;
   full?: number;
+  load?: string;
   material?: string;
   price?: number;
 }
@@ -2154,16 +2172,28 @@ export interface ToolRecord {
 export interface TripRecord {
   ballRead?: number;
   ballSaid?: number;
+  dips?: number;
   far?: number;
   fuel?: number;
   hubLeft?: number;
   hubRight?: number;
   load?: number;
+  mileage?: number;
   nuts?: boolean;
   outing?: string;
   power?: number;
   slack?: boolean;
   takes?: number;
+  tips?: number;
+}
+export interface TroubleRecord {
+  found?: string;
+  seen?: {
+    [k: string]: boolean;
+  };
+  signs?: {
+    [k: string]: boolean;
+  };
 }
 export interface WearRecord {
   cost?: number;
@@ -2194,11 +2224,20 @@ export interface LogBook {
   ball?: Sentence;
   carried?: Measure;
   far?: Measure;
+  masses: MassRow[];
   materials: MaterialRow[];
   says: Sentence;
   slips: SlipRow[];
   trips: TripRow[];
   wear: WearRow[];
+}
+export interface MassRow {
+  mean: Measure;
+  name: Piece;
+  path: string;
+  says: Sentence;
+  slips: number;
+  use: Op[];
 }
 export interface MaterialRow {
   load: Measure;
@@ -2222,6 +2261,7 @@ export interface SlipRow {
 }
 export interface TripRow {
   name: Piece;
+  off?: Sentence;
   on?: string;
   record: string;
   warns?: Sentence;
@@ -2235,6 +2275,30 @@ export interface WearRow {
   name: string;
   since?: Measure;
   state: string;
+  why?: Sentence;
+}
+export interface LookBack {
+  learned: Sentence[];
+  months: MonthRow[];
+  says: Sentence;
+  worn: WornRow[];
+}
+export interface MonthRow {
+  carried: number;
+  far: number;
+  fuel: number;
+  month: string;
+  power: number;
+  spent: number;
+  trips: number;
+}
+export interface WornRow {
+  cost?: Measure;
+  far?: Measure;
+  note?: string;
+  on: string;
+  record: string;
+  what: Piece;
 }
 export interface MoneyBook {
   ledger: Ledger;
@@ -2261,6 +2325,7 @@ export interface LedgerPart {
 }
 export interface LedgerRow {
   for?: string;
+  log?: boolean;
   on?: string;
   own?: boolean;
   planned?: Measure;
@@ -3420,6 +3485,50 @@ export interface Tow {
   says: Sentence;
   trailer: string;
   vehicle: string;
+}
+export interface Troubles {
+  rows: TroubleRow[];
+}
+export interface TroubleRow {
+  on?: string;
+  opinion: Opinion;
+  record: string;
+}
+export interface Opinion {
+  hints: HintRow[];
+  next: LookRow[];
+  says: Sentence;
+  stop: Piece[];
+  suspects: SuspectRow[];
+}
+export interface HintRow {
+  look: string;
+  says: Sentence;
+  yes: boolean;
+}
+export interface LookRow {
+  asks: string;
+  bits: number;
+  id: string;
+  seen?: string;
+}
+export interface SuspectRow {
+  against: Sentence[];
+  because: Sentence[];
+  do: string;
+  id: string;
+  likely: Measure;
+  says: Piece;
+}
+export interface WeighAsked {
+  address: string;
+}
+export interface Weighing {
+  doubt?: number;
+  kg: number;
+  steady?: boolean;
+  value?: number;
+  wrong?: string;
 }
 export interface WorkDays {
   comes: DayComing[];
