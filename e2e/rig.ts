@@ -63,6 +63,39 @@ export class Server {
   }
 }
 
+/** A simulated scale with 48 kg on it. */
+export class Scale {
+  private constructor(
+    private readonly process: ChildProcess,
+    readonly address: string,
+  ) {}
+
+  static async start() {
+    const child = spawn(join(root, 'bin/zygonos'), [
+      ...['simulate', 'scale', '--addr', '127.0.0.1:0', '--settle', '200ms', '--rate', '20'],
+    ])
+    const address = await new Promise<string>((resolve, reject) => {
+      child.stdout.on('data', (d: Buffer) => {
+        const m = /127\.0\.0\.1:\d+/.exec(String(d))
+        if (m) resolve(m[0])
+      })
+      child.on('exit', (code) => reject(new Error(`the scale ended with ${code}`)))
+    })
+    return new Scale(child, address)
+  }
+
+  put(kg: number) {
+    return fetch(`http://${this.address}/put?kg=${kg}`, { method: 'POST' })
+  }
+
+  async stop() {
+    if (this.process.exitCode !== null || this.process.signalCode !== null) return
+    const gone = new Promise((resolve) => this.process.on('exit', resolve))
+    this.process.kill('SIGTERM')
+    await gone
+  }
+}
+
 export interface HutPlan {
   id: string
   open(stage?: string): Promise<void>

@@ -28,6 +28,7 @@ import (
 	"zygonos/core/ask/wiring"
 	"zygonos/core/ask/workshop"
 	"zygonos/core/begin"
+	"zygonos/core/facts/ailments"
 	"zygonos/core/facts/catalogue"
 	"zygonos/core/facts/norms"
 	"zygonos/core/lang/finding"
@@ -84,6 +85,8 @@ type Reference struct {
 	Treads      []norms.Tread                       `json:"treads"`
 	Batteries   []norms.Battery                     `json:"batteries"`
 	Linings     []norms.Lining                      `json:"linings"`
+	Signs       []ailments.Sign                     `json:"signs"`
+	Causes      []ailments.Cause                    `json:"causes"`
 }
 
 func reference(c fiber.Ctx) error {
@@ -121,6 +124,8 @@ func reference(c fiber.Ctx) error {
 			norms.Treads,
 			norms.Batteries,
 			norms.Linings,
+			ailments.Signs,
+			ailments.Causes,
 		},
 	)
 }

@@ -114,11 +114,12 @@ func (r *WearRow) judge(w *norms.Wearing, u used, now time.Time, clock bool) {
 	if w.Months > 0 {
 		due := last.AddDate(0, w.Months, 0)
 		r.Due = due.Format(time.DateOnly)
-		switch why := said.Say("% have passed, or will soon.", said.Counted(w.Months, "month", "months")); {
+		months := said.Counted(w.Months, "month", "months")
+		switch {
 		case clock && now.After(due):
-			worse("over", why)
+			worse("over", said.Say("Its % are over.", months))
 		case clock && now.AddDate(0, 0, soonDays).After(due):
-			worse("soon", why)
+			worse("soon", said.Say("Its % are nearly over.", months))
 		}
 	}
 	r.Since = finding.Exactly(quantity.KindDistance, u.far)

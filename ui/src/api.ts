@@ -7,7 +7,11 @@ import type {
   Filling,
   Taping,
   WorkLists,
+  Drives,
   LogBook,
+  LookBack,
+  Troubles,
+  Weighing,
   Folder,
   MoneyBook,
   SpendRead,
@@ -211,6 +215,15 @@ export const api = {
   daysCalendar: async (asked: Asked) =>
     (await call('POST', '/days.ics', JSON.stringify({ ...asked, today: today() }), asJSON)).blob(),
   log: (asked: Asked) => json<LogBook>('POST', '/log', { ...asked, today: today() }),
+  drives: (asked: Asked) => json<Drives>('POST', '/drives', { ...asked, today: today() }),
+  troubles: (asked: Asked) => json<Troubles>('POST', '/troubles', { ...asked, today: today() }),
+  lookBack: (asked: Asked) => json<LookBack>('POST', '/look-back', { ...asked, today: today() }),
+  months: async (asked: Asked) =>
+    (await call('POST', '/look-back.csv', JSON.stringify({ ...asked, today: today() }), asJSON)).blob(),
+  wearCalendar: async (asked: Asked) =>
+    (await call('POST', '/wear.ics', JSON.stringify({ ...asked, today: today() }), asJSON)).blob(),
+  weigh: (address: string, signal: AbortSignal, told: (line: Weighing) => void) =>
+    lines<Weighing & { done?: never }, never>('/weigh', { address }, signal, told),
   papers: (asked: Asked) => json<Folder>('POST', '/papers', asked),
   plate: async (asked: Asked, key: 'plate' | 'label') =>
     (await call('POST', '/plate.svg', JSON.stringify({ ...asked, key }), asJSON)).blob(),

@@ -291,6 +291,12 @@ export const paperWhenWords: Record<string, string> = {
   office: 'At the office',
   road: 'On the road',
 }
+export const fuelWords: Record<string, string> = {
+  petrol: 'petrol',
+  diesel: 'diesel',
+  electric: 'electricity',
+}
+export const homeWords: Record<string, string> = { empty: 'with the trailer empty', loaded: 'loaded as well' }
 export const wearWords: Record<string, string> = {
   over: 'over its time',
   soon: 'due soon',

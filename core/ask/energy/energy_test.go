@@ -45,7 +45,7 @@ func TestByHand(t *testing.T) {
 	near(t, "alone", flat.Alone.Value, 6)
 	near(t, "drag", flat.Drag.Value, 0.17)
 	near(t, "money", flat.Money.Value, 1.5*flat.Whole.Value)
-	near(t, "by weight", flat.PerKg.Value, 1.5*flat.Whole.Value/400)
+	near(t, "by weight", flat.PerTon.Value, 1.5*flat.Whole.Value/0.4)
 	near(t, "CO2", flat.CO2.Value, 2.31*flat.Whole.Value)
 	hilly := way(t, "/outings/o/drive",
 		`{"stretches":{"a":{"order":1,"far":60000,"speed":25,"climb":500,"stops":10},"b":{"order":2,"far":40000,"speed":25,"drop":100}}}`)

@@ -14,6 +14,7 @@ import (
 // Trip is what a drive takes.
 type Trip struct {
 	Says   said.Sentence    `json:"says"`
+	Home   said.Sentence    `json:"home,omitempty"` // whether tank or battery lasts
 	Needs  []finding.Need   `json:"needs"`
 	Far    *finding.Measure `json:"far,omitempty"`   // out, and home where one comes home
 	Whole  *finding.Measure `json:"whole,omitempty"` // fuel or charge
@@ -22,10 +23,10 @@ type Trip struct {
 	Shares []Share          `json:"shares"`
 	Drag   *finding.Measure `json:"drag,omitempty"` // C_d·A that the trailer adds, m², as a count
 	Money  *finding.Measure `json:"money,omitempty"`
-	PerKg  *finding.Measure `json:"perKg,omitempty"` // money by the load's weight
-	CO2    *finding.Measure `json:"co2,omitempty"`   // kg
-	Range  *finding.Measure `json:"range,omitempty"` // until what is to be left
-	Short  *finding.Measure `json:"short,omitempty"` // that has to be filled or charged on the way
+	PerTon *finding.Measure `json:"perTon,omitempty"` // money for 1000 kg of load
+	CO2    *finding.Measure `json:"co2,omitempty"`    // kg
+	Range  *finding.Measure `json:"range,omitempty"`  // until what is to be left
+	Short  *finding.Measure `json:"short,omitempty"`  // that has to be filled or charged on the way
 }
 
 // Share is where some of it goes.
@@ -138,7 +139,7 @@ func Of(r *rig.Rig) *Trip {
 	}
 	out.Says = append(out.Says, said.Say(".")...)
 	if f, ok := comesHome(r, j); ok {
-		out.Says = append(append(out.Says, said.Say(" ")...), f.Says...)
+		out.Home = f.Says
 	}
 	return out
 }
@@ -168,7 +169,7 @@ func (out *Trip) price(r *rig.Rig, j *job, total span) {
 	m := float64(*p)
 	out.Money = finding.Of(quantity.KindMoney, span{Nominal: total.Nominal * m, Low: total.Low * m, High: total.High * m})
 	if c := r.Cargo(); c != nil && c.Nominal > 0 {
-		out.PerKg = finding.Exactly(quantity.KindRate, total.Nominal*m/c.Nominal)
+		out.PerTon = finding.Exactly(quantity.KindMoney, total.Nominal*m/c.Nominal*1000)
 	}
 }
 

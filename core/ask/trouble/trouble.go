@@ -134,7 +134,7 @@ func Find(c *Case) *Opinion {
 	return out
 }
 
-// stops are the signs that end a drive, first.
+// stops are the signs and answers that end a drive, first; what plan and records say of it is no answer of today.
 func (o *Opinion) stops(c *Case) {
 	add := func(says string) {
 		p := said.Piece{Text: says}
@@ -149,14 +149,6 @@ func (o *Opinion) stops(c *Case) {
 	}
 	for _, l := range ailments.Looks {
 		if c.Seen[l.ID] {
-			add(l.Stop)
-		}
-	}
-	for _, h := range c.Hints {
-		if _, seen := c.Seen[h.Look]; seen || !h.Yes {
-			continue
-		}
-		if l := lookOf(h.Look); l != nil && len(c.Signs) > 0 {
 			add(l.Stop)
 		}
 	}

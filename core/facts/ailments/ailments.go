@@ -4,9 +4,9 @@ package ailments
 
 // Sign is what is felt, heard or seen.
 type Sign struct {
-	ID   string
-	Says string
-	Stop string // what to do at once; empty: it may wait for the next stop
+	ID   string `json:"id"`
+	Says string `json:"says"`
+	Stop string `json:"stop,omitempty"` // what to do at once; empty: it may wait for the next stop
 }
 
 // Look is something to look at or try: a question that is answered with yes or no.
@@ -19,13 +19,13 @@ type Look struct {
 
 // Cause is what may be behind it.
 type Cause struct {
-	ID    string
-	Says  string
-	Do    string
-	Prior float64 // how common it is beside the others
-	Needs string  // what the trailer must have: "", brakes, overrun, springs, lamps, two axles
+	ID    string  `json:"id"`
+	Says  string  `json:"says"`
+	Do    string  `json:"-"`
+	Prior float64 `json:"-"` // how common it is beside the others
+	Needs string  `json:"-"` // what the trailer must have: "", brakes, overrun, springs, lamps
 	// chance of a sign and of a yes, where it is this; others have the usual chances
-	Shows, Proves map[string]float64
+	Shows, Proves map[string]float64 `json:"-"`
 }
 
 // Chances of a sign, and of a yes, that have nothing to do with a cause.

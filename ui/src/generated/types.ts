@@ -1871,9 +1871,10 @@ export interface Trip {
   co2?: Measure;
   drag?: Measure;
   far?: Measure;
+  home?: Sentence;
   money?: Measure;
   needs: Need[];
-  perKg?: Measure;
+  perTon?: Measure;
   range?: Measure;
   says: Sentence;
   shares: Share[];
@@ -2479,6 +2480,7 @@ export interface Reference {
   batteries: Battery[];
   bearings: WheelBearing[];
   bolts: Bolt[];
+  causes: Cause[];
   commons: Common[];
   doubts: {
     [k: string]: number;
@@ -2501,6 +2503,7 @@ export interface Reference {
   };
   ruleSets: RuleSet[];
   schools: School[];
+  signs: Sign[];
   soils: Soil[];
   solids: Substance[];
   stocks: Stock[];
@@ -2546,6 +2549,10 @@ export interface Bolt {
   name: string;
   ultimate: number;
   yield: number;
+}
+export interface Cause {
+  id: string;
+  says: string;
 }
 export interface Common {
   height: number;
@@ -2703,6 +2710,11 @@ export interface School {
   name: string;
   reason: string;
   source: Source;
+}
+export interface Sign {
+  id: string;
+  says: string;
+  stop?: string;
 }
 export interface Soil {
   bears: number;

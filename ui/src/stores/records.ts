@@ -18,7 +18,20 @@ interface Change {
 }
 
 const restMs = 250 // of stillness before a change is sent
-const bodies = new Set(['step', 'part', 'snag', 'built', 'tool', 'spend', 'paper', 'trip', 'slip', 'wear'])
+const bodies = new Set([
+  'step',
+  'part',
+  'snag',
+  'built',
+  'tool',
+  'spend',
+  'paper',
+  'trip',
+  'slip',
+  'wear',
+  'trouble',
+  'loan',
+])
 
 /** RFC 7396: null takes out, an object changes member by member, all else replaces. */
 export function merged(onto: unknown, by: unknown): unknown {

@@ -23,6 +23,7 @@ const { say, nominal, range } = useWords()
 const { day } = useDays()
 const { data, failure } = useStudy(api.log, () => 0, true, true)
 const open = ref('')
+const most = ref(100) // rows on screen
 function add() {
   const id = newId('slip')
   const last = data.value?.slips[0]
@@ -62,11 +63,29 @@ function add() {
         <span v-else class="text-soft text-sm">It stands in the plan.</span>
       </li>
     </ul>
+    <ul v-if="data?.masses.length" class="mt-1">
+      <li
+        v-for="m in data.masses"
+        :key="m.path"
+        class="border-rule border-t py-1.5"
+        :data-learned="m.path.split('/')[2]"
+      >
+        <p>{{ say(m.says) }}</p>
+        <button
+          v-if="m.use.length"
+          class="act no-print mt-1 min-h-11"
+          @click="workspace.edit(m.use as Op[], 'what the slips say')"
+        >
+          Use it in the plan
+        </button>
+        <span v-else class="text-soft text-sm">It stands in the plan.</span>
+      </li>
+    </ul>
     <button class="act-main no-print mt-2" @click="add"><PlusIcon class="size-5" />A slip</button>
     <BackAgain />
     <ul class="mt-2">
       <li
-        v-for="r in data?.slips ?? []"
+        v-for="r in data?.slips.slice(0, most) ?? []"
         :key="r.record"
         class="border-rule border-t py-1.5"
         :data-slip="r.record"
@@ -100,6 +119,15 @@ function add() {
                 { at: 'fill', label: 'It filled' },
                 { at: 'fillDoubt', label: 'known to', hint: '10 %' },
                 { at: 'price', label: 'It cost' },
+                {
+                  at: 'load',
+                  label: 'Or it was this load',
+                  options: Object.entries(workspace.plan?.loads ?? {}).map(([value, l]) => ({
+                    value,
+                    name: l.name || 'unnamed',
+                  })),
+                },
+                { at: 'alone', label: 'The trailer stood alone on the bridge', on: true },
               ]"
             />
           </div>
@@ -112,6 +140,9 @@ function add() {
         </div>
       </li>
     </ul>
+    <button v-if="(data?.slips.length ?? 0) > most" class="act no-print mt-2 min-h-11" @click="most += 200">
+      Older ones, {{ data!.slips.length - most }}
+    </button>
     <p class="text-soft mt-2 text-sm">
       Rake it level and tape it: the fill is what is known worst. A slip that does not go with the others is
       shown and not counted.

@@ -21,13 +21,18 @@ const { say, print } = useWords()
 const { day } = useDays()
 const { data, failure } = useStudy(api.log, () => 0, true, true)
 const open = ref('')
+const most = ref(100) // rows on screen
 const outing = computed(() => workspace.plan?.outings[workspace.outing])
+const electric = computed(
+  () => workspace.plan?.towVehicles[outing.value?.vehicle ?? '']?.thirst?.by === 'electric',
+)
 const trip = (r: TripRow) => records.all[r.record]?.trip
 const line = (r: TripRow) =>
   [
     trip(r)?.far !== undefined && print('distance', trip(r)!.far!),
     trip(r)?.load !== undefined && print('mass', trip(r)!.load!),
-    trip(r)?.fuel !== undefined && `${trip(r)!.fuel} l`,
+    trip(r)?.fuel !== undefined && print('fuel', trip(r)!.fuel!),
+    trip(r)?.power !== undefined && print('energy', trip(r)!.power!),
   ]
     .filter(Boolean)
     .join(', ')
@@ -59,7 +64,7 @@ function driven() {
     <BackAgain />
     <ul class="mt-2">
       <li
-        v-for="r in data?.trips ?? []"
+        v-for="r in data?.trips.slice(0, most) ?? []"
         :key="r.record"
         class="border-rule border-t py-1.5"
         :data-trip="r.record"
@@ -74,6 +79,7 @@ function driven() {
             ><template v-if="line(r)">, {{ line(r) }}</template></span
           >
         </button>
+        <p v-if="r.off?.length" class="text-soft text-sm">{{ say(r.off) }}</p>
         <p v-if="r.warns?.length" class="text-tight font-semibold">{{ say(r.warns) }}</p>
         <div v-if="open === r.record" class="no-print mb-2">
           <div class="grid grid-cols-2 items-end gap-x-4 gap-y-3 lg:grid-cols-4">
@@ -84,12 +90,15 @@ function driven() {
                 { at: 'trip/far', label: 'Distance' },
                 { at: 'trip/takes', label: 'Time on the road' },
                 { at: 'trip/load', label: 'Load' },
-                { at: 'trip/fuel', label: 'Fuel, litres' },
+                electric ? { at: 'trip/power', label: 'Charged' } : { at: 'trip/fuel', label: 'Filled up' },
+                { at: 'trip/mileage', label: 'Mileage at its end' },
                 { at: 'trip/ballRead', label: 'On the ball, as read' },
                 { at: 'trip/hubLeft', label: 'Left hub, first stop' },
                 { at: 'trip/hubRight', label: 'Right hub' },
                 { at: 'trip/slack', label: 'A strap was slack', on: true },
                 { at: 'trip/nuts', label: 'Wheel nuts gave', on: true },
+                { at: 'trip/dips', label: 'Hubs in water, times', whole: true },
+                { at: 'trip/tips', label: 'Tips and pulls', whole: true },
                 { at: 'note', label: 'Remark', text: true },
               ]"
             />
@@ -103,5 +112,11 @@ function driven() {
         </div>
       </li>
     </ul>
+    <button v-if="(data?.trips.length ?? 0) > most" class="act no-print mt-2 min-h-11" @click="most += 200">
+      Older ones, {{ data!.trips.length - most }}
+    </button>
+    <p v-if="records.away" class="text-soft mt-2 text-sm">
+      The server is away. What you write stays on this device and is sent when it is back.
+    </p>
   </div>
 </template>

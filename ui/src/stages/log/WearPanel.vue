@@ -1,9 +1,10 @@
 <script setup lang="ts">
 // What has a clock: when it was last seen to, when it is due.
-import { CheckIcon } from '@heroicons/vue/20/solid'
+import { ArrowDownTrayIcon, CheckIcon } from '@heroicons/vue/20/solid'
 import { computed, ref } from 'vue'
 import { api, today } from '@/api'
 import { useDays } from '@/days'
+import { download } from '@/download'
 import DateField from '@/fields/DateField.vue'
 import PlanFields from '@/fields/PlanFields.vue'
 import type { WearRow } from '@/generated/types'
@@ -15,7 +16,7 @@ import { useWords, wearWords } from '@/words'
 
 const workspace = useWorkspace()
 const records = useRecords()
-const { nominal } = useWords()
+const { nominal, say } = useWords()
 const { long } = useDays()
 const { data, failure } = useStudy(api.log, () => 0, true, true)
 const open = ref('')
@@ -26,6 +27,17 @@ const last = (w: WearRow) =>
     .filter(([, r]) => r.wear?.what === w.id && r.trailer === workspace.trailer && r.on === w.last)
     .map(([id]) => id)[0]
 const tone: Record<string, string> = { over: 'text-fails font-bold', soon: 'text-tight font-bold' }
+async function calendar() {
+  if (!workspace.plan) return
+  await records.settle().catch(() => {})
+  download(
+    await api.wearCalendar({
+      ...{ plan: workspace.plan, outing: workspace.outing, trailer: workspace.trailer },
+      kept: workspace.id,
+    }),
+    'wear.ics',
+  )
+}
 function done(w: WearRow) {
   const id = newId('wear')
   records.change(id, { kind: 'wear', trailer: workspace.trailer, on: today(), wear: { what: w.id } })
@@ -35,10 +47,20 @@ function done(w: WearRow) {
 
 <template>
   <div class="plate p-3" data-wear>
-    <h2 class="text-lg leading-tight font-bold" role="status">
-      <template v-if="over">{{ over }} {{ over === 1 ? 'thing is' : 'things are' }} over the time</template>
-      <template v-else>What has a clock</template>
-    </h2>
+    <div class="flex items-start gap-2">
+      <h2 class="mr-auto text-lg leading-tight font-bold" role="status">
+        <template v-if="over">{{ over }} {{ over === 1 ? 'thing is' : 'things are' }} over the time</template>
+        <template v-else>What has a clock</template>
+      </h2>
+      <button
+        v-if="data?.wear.some((w) => w.due)"
+        class="act no-print size-11 shrink-0"
+        aria-label="What is due, as a calendar file"
+        @click="calendar"
+      >
+        <ArrowDownTrayIcon class="size-5" />
+      </button>
+    </div>
     <p v-if="failure" class="text-fails" role="alert">{{ failure }}</p>
     <ul class="mt-2">
       <li v-for="w in data?.wear ?? []" :key="w.id" class="border-rule border-t py-2" :data-thing="w.id">
@@ -55,7 +77,9 @@ function done(w: WearRow) {
             <CheckIcon class="size-5" />Done today
           </button>
         </div>
-        <p class="text-soft text-sm">{{ w.does }}</p>
+        <p class="text-soft text-sm">
+          <b v-if="w.why?.length" :class="tone[w.state]">{{ say(w.why) }}</b> {{ w.does }}
+        </p>
         <div
           v-if="open === w.id && last(w)"
           class="no-print mt-1 grid max-w-2xl grid-cols-2 items-end gap-x-4 gap-y-3 md:grid-cols-3"

@@ -144,7 +144,8 @@ async function table() {
             }}<span class="text-soft"
               ><template v-if="r.on">, {{ day(r.on) }}</template
               ><template v-if="r.for">, {{ spendWords[r.for] }}</template
-              ><template v-if="!r.own">, from the plan</template></span
+              ><template v-if="r.log">, under Log, Wear</template
+              ><template v-else-if="!r.own">, from the plan</template></span
             >
           </button>
           <p class="text-right">
@@ -155,7 +156,8 @@ async function table() {
           </p>
           <button v-if="!r.spent && r.planned" class="act no-print min-h-11" @click="spend(r)">Paid</button>
         </div>
-        <div v-if="open === r.record" class="no-print mt-1 mb-2">
+        <p v-if="open === r.record && r.log" class="text-soft">It is changed where it was written down.</p>
+        <div v-else-if="open === r.record" class="no-print mt-1 mb-2">
           <div class="grid grid-cols-2 items-end gap-x-4 gap-y-3 lg:grid-cols-4">
             <PlanFields
               :base="path(r)"
