@@ -72,42 +72,79 @@ func (s *Store) Records(ctx context.Context, plan string, kinds ...string) ([]Re
 // damaged), and keeps it where it differs. What change returns as an error ends it.
 func (s *Store) ChangeRecord(
 	ctx context.Context, plan, id string, change func(old []byte) (kind string, document []byte, err error),
-) (Record, error) {
-	r := Record{}
-	err := s.write(ctx, func(tx *sql.Tx) error {
+) (r Record, err error) {
+	err = s.write(ctx, func(tx *sql.Tx) error {
 		if err := livingPlan(ctx, tx, plan); err != nil {
 			return err
 		}
-		var gone sql.NullString
-		err := r.read(func(into ...any) error {
-			return tx.QueryRowContext(
-				ctx,
-				strings.Replace(recordRows, " FROM", ", deleted_at FROM", 1)+"WHERE plan_id = ? AND id = ?",
-				plan,
-				id,
-			).Scan(append(into, &gone)...)
-		})
-		switch {
-		case errors.Is(err, sql.ErrNoRows):
-			if err := fewer(ctx, tx, "records", plan, MostRecords, ErrManyRecords); err != nil {
-				return err
-			}
-		case err != nil:
-			return err
-		case gone.Valid:
-			r.Document = nil // what was deleted begins anew, one revision on
-		}
-		kind, document, err := change(r.Document)
-		if err != nil {
-			return err
-		}
-		if r.Document != nil && r.Kind == kind && string(r.Document) == string(document) {
-			return nil
-		}
-		r = Record{Plan: plan, ID: id, Kind: kind, Revision: r.Revision + 1, Document: document, At: s.now().UTC()}
-		return putRecord(ctx, tx, &r)
+		r, err = s.changed(ctx, tx, plan, RecordChange{id, change})
+		return err
 	})
 	return r, err
+}
+
+// RecordChange is a change of one record: it makes its document of the old one, which is nil for a new record.
+type RecordChange struct {
+	ID   string
+	Make func(old []byte) (kind string, document []byte, err error)
+}
+
+// ChangeRecords makes many changes at once: all of them, but for those that cannot be made. refused are their errors, by their place
+// in the list.
+func (s *Store) ChangeRecords(ctx context.Context, plan string, changes []RecordChange) (refused map[int]error, err error) {
+	err = s.write(ctx, func(tx *sql.Tx) error {
+		refused = map[int]error{}
+		if err := livingPlan(ctx, tx, plan); err != nil {
+			return err
+		}
+		for i, c := range changes {
+			var own error
+			_, err := s.changed(ctx, tx, plan, RecordChange{c.ID, func(old []byte) (string, []byte, error) {
+				kind, document, err := c.Make(old)
+				own = err
+				return kind, document, err
+			}})
+			switch {
+			case own != nil:
+				refused[i] = own
+			case err != nil:
+				return err
+			}
+		}
+		return nil
+	})
+	return refused, err
+}
+
+func (s *Store) changed(ctx context.Context, tx *sql.Tx, plan string, c RecordChange) (r Record, err error) {
+	var gone sql.NullString
+	err = r.read(func(into ...any) error {
+		return tx.QueryRowContext(
+			ctx,
+			strings.Replace(recordRows, " FROM", ", deleted_at FROM", 1)+"WHERE plan_id = ? AND id = ?",
+			plan,
+			c.ID,
+		).Scan(append(into, &gone)...)
+	})
+	switch {
+	case errors.Is(err, sql.ErrNoRows):
+		if err := fewer(ctx, tx, "records", plan, MostRecords, ErrManyRecords); err != nil {
+			return r, err
+		}
+	case err != nil:
+		return r, err
+	case gone.Valid:
+		r.Document = nil // what was deleted begins anew, one revision on
+	}
+	kind, document, err := c.Make(r.Document)
+	if err != nil {
+		return r, err
+	}
+	if r.Document != nil && r.Kind == kind && string(r.Document) == string(document) {
+		return r, nil
+	}
+	r = Record{Plan: plan, ID: c.ID, Kind: kind, Revision: r.Revision + 1, Document: document, At: s.now().UTC()}
+	return r, putRecord(ctx, tx, &r)
 }
 
 func putRecord(ctx context.Context, tx *sql.Tx, r *Record) error {

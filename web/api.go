@@ -584,6 +584,19 @@ func spendList(c fiber.Ctx) error {
 	return c.JSON(read)
 }
 
+// slipList reads a list of weighbridge slips.
+func slipList(c fiber.Ctx) error {
+	a, err := asking(c)
+	if err != nil {
+		return err
+	}
+	read, err := tables.ReadSlips(a.Plan, []byte(a.CSV))
+	if err != nil {
+		return fiber.NewError(fiber.StatusUnprocessableEntity, err.Error())
+	}
+	return c.JSON(read)
+}
+
 // ledgerTable sends the ledger as a table.
 func (s *server) ledgerTable(c fiber.Ctx) error {
 	a, err := asking(c)

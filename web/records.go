@@ -2,6 +2,7 @@ package web
 
 import (
 	"context"
+	"encoding/json"
 	"errors"
 	"maps"
 	"slices"
@@ -127,6 +128,75 @@ func (s *server) changeRecord(c fiber.Ctx) error {
 	return c.JSON(recordedOf(&r))
 }
 
+// RecordsChanged are changes of many records at once.
+type RecordsChanged struct {
+	Changes []RecordPatch `json:"changes"`
+}
+
+// RecordPatch is a JSON Merge Patch of one record.
+type RecordPatch struct {
+	ID    string          `json:"id"`
+	Patch json.RawMessage `json:"patch"`
+}
+
+// RecordsKept says which of them were refused, and why.
+type RecordsKept struct {
+	Refused []RecordRefused `json:"refused"`
+}
+
+// RecordRefused is one.
+type RecordRefused struct {
+	Field string `json:"field"` // /records/ID/…
+	Says  string `json:"says"`
+}
+
+// mostChanges is how many one call may make.
+const mostChanges = 500
+
+// changeRecords takes many changes in one transaction: a list that was pasted is kept at once. What cannot be used is named and
+// keeps no other from being kept.
+func (s *server) changeRecords(c fiber.Ctx) error {
+	planID, err := id(c)
+	if err != nil {
+		return err
+	}
+	var in RecordsChanged
+	if err := json.Unmarshal(c.Body(), &in); err != nil {
+		return fiber.NewError(fiber.StatusBadRequest, "The request is not readable JSON.")
+	}
+	if len(in.Changes) > mostChanges {
+		return fiber.NewError(fiber.StatusBadRequest, "One call may change 500 records.")
+	}
+	changes := make([]store.RecordChange, len(in.Changes))
+	for i, ch := range in.Changes {
+		if !idPattern.MatchString(ch.ID) {
+			return fiber.NewError(fiber.StatusBadRequest, "The id of a record may hold small letters, digits and hyphens only.")
+		}
+		changes[i] = store.RecordChange{ID: ch.ID, Make: func(old []byte) (string, []byte, error) {
+			next, err := records.Merge(old, ch.Patch)
+			if err != nil {
+				return "", nil, err
+			}
+			text, err := records.Write(next)
+			return string(next.Kind), text, err
+		}}
+	}
+	refused, err := s.store.ChangeRecords(c.Context(), planID, changes)
+	if err != nil {
+		return err
+	}
+	out := RecordsKept{Refused: []RecordRefused{}}
+	for _, i := range slices.Sorted(maps.Keys(refused)) {
+		r := RecordRefused{Field: "/records/" + in.Changes[i].ID, Says: refused[i].Error()}
+		var se *plan.ShapeError
+		if errors.As(refused[i], &se) {
+			r.Field, r.Says = r.Field+se.Path, se.Reason
+		}
+		out.Refused = append(out.Refused, r)
+	}
+	return c.JSON(out)
+}
+
 func (s *server) removeRecord(c fiber.Ctx) error  { return s.setRecordGone(c, true) }
 func (s *server) restoreRecord(c fiber.Ctx) error { return s.setRecordGone(c, false) }
 
@@ -228,6 +298,8 @@ func (s *server) importArchive(c fiber.Ctx) error {
 var recordRoutes = []route{
 	{"GET", "/plans/{id}/records", "What happened, of the kinds that the query names", nil, []Recorded{}, 0, "",
 		on((*server).records)},
+	{"POST", "/plans/{id}/records", "Change many of its records, each by a JSON Merge Patch",
+		RecordsChanged{}, RecordsKept{}, 0, "", on((*server).changeRecords)},
 	{"PATCH", "/plans/{id}/records/{record}", "Change a record, or make one (JSON Merge Patch)",
 		records.Happened{}, Recorded{}, 0, "", on((*server).changeRecord)},
 	{

@@ -133,3 +133,31 @@ func (c *client) example(name string) string {
 	}
 	return saved.ID
 }
+
+// Many changes at once: all but those that make no sense, which are named; a record too long a list is refused whole.
+func TestManyRecords(t *testing.T) {
+	c := start(t, "")
+	at := "/api/plans/" + c.example("ostrel-lock") + "/records"
+	code, _, text := c.do("POST", at, `{"changes":[{"id":"snag-a","patch":{"kind":"snag","snag":{"says":"one"}}},
+		{"id":"snag-b","patch":{"kind":"snag","snag":{"due":"soon"}}},{"id":"snag-c","patch":{"kind":"snag","snag":{"says":"two"}}},
+		{"id":"snag-a","patch":{"snag":{"done":true}}}]}`)
+	var kept struct {
+		Refused []struct{ Field, Says string }
+	}
+	if json.Unmarshal([]byte(text), &kept) != nil || code != 200 || len(kept.Refused) != 1 || kept.Refused[0].Field != "/records/snag-b/snag/due" {
+		t.Fatalf("%d %s", code, text)
+	}
+	_, _, text = c.do("GET", at+"?kinds=snag", "")
+	if strings.Count(text, `"id":`) != 2 || !strings.Contains(text, `"says":"one","done":true`) {
+		t.Error(text)
+	}
+	if code, _, text = c.do("POST", at, `{"changes":[{"id":"Snag","patch":{}}]}`); code != 400 {
+		t.Errorf("%d %s", code, text)
+	}
+	if code, _, _ = c.do("POST", at, `{"changes":[`+strings.Repeat(`{"id":"a","patch":{}},`, 500)+`{"id":"a","patch":{}}]}`); code != 400 {
+		t.Error(code)
+	}
+	if code, _, _ = c.do("POST", "/api/plans/none/records", `{"changes":[]}`); code != 404 {
+		t.Error(code)
+	}
+}

@@ -319,6 +319,7 @@ func init() { // a table that handlers name and that names handlers
 		{"POST", "/look-back.csv", "The same as a table", Asking{}, nil, 0, csvType, on((*server).lookBackTable)},
 		{"POST", "/wear.ics", "What is due, as a calendar", Asking{}, nil, 0, calendarType, on((*server).wearCalendar)},
 		{"POST", "/weigh", "What a scale shows, in lines of JSON", WeighAsked{}, Weighing{}, 0, linesOfJSON, on((*server).weigh)},
+		{"POST", "/slip-list", "Read a list of weighbridge slips", Asking{}, tables.SlipRead{}, 0, "", at(slipList)},
 		{"POST", "/drives", "What an outing's drive takes", Asking{}, study.Drives{}, 0, "",
 			recorded([]records.Kind{records.KindTrip}, func(_ context.Context, a *Asking, all records.All) *study.Drives {
 				return study.DrivesOf(a.Plan, a.Trailer, a.Outing, all, a.Today)

@@ -88,6 +88,8 @@ func TestRoutesTellTheTruth(t *testing.T) {
 		t.Fatal(err)
 	}
 	bodies["/archives"] = string(packed)
+	bodies["/plans/{id}/records"] = `{"changes":[{"id":"snag-a","patch":{"kind":"snag","snag":{"says":"A bolt is missing"}}}]}`
+	bodies["/slip-list"] = `{"plan":` + doc + `,"csv":"date,loaded,empty\n2026-05-01,600,250\n"}`
 	bodies["/weigh"] = `{"address":"127.0.0.1:1"}` // nobody answers, and it says so
 	bodies["/spend-list"] = `{"plan":` + doc + `,"csv":"item,spent\nRope,12.50\n"}`
 	bodies["/plate.svg"] = `{"plan":` + doc + `,"outing":"boat-day","trailer":"grey-flatbed","key":"label"}`

@@ -25,7 +25,7 @@ func TestFields(t *testing.T) {
 			t.Errorf("%+v tells too little of a figure", f)
 		}
 	}
-	star := regexp.MustCompile(`/(loads|towVehicles|trailers|parts|wants|straps|outings|layouts|placements|lashings|readings|slots|tiers|rollers|contents|anchors|fitted|tiePoints|buys|repairs|departures|inspected|ticks|skills|doubts|ways|jobs)/[^/]+`)
+	star := regexp.MustCompile(`/(loads|towVehicles|trailers|parts|wants|straps|outings|layouts|placements|lashings|readings|slots|tiers|rollers|contents|anchors|fitted|tiePoints|buys|repairs|departures|inspected|ticks|skills|doubts|ways|jobs|stretches)/[^/]+`)
 	for _, name := range []string{"skarrow-hut", "heather-hives"} {
 		p, _ := demoPlan(t, name)
 		var paths []string

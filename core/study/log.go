@@ -35,7 +35,8 @@ type TripRow struct {
 	On     string        `json:"on,omitempty"`
 	Name   said.Piece    `json:"name"`
 	Warns  said.Sentence `json:"warns,omitempty"`
-	Off    said.Sentence `json:"off,omitempty"` // what was read against what was reckoned
+	Off    said.Sentence `json:"off,omitempty"`  // what was read against what was reckoned
+	Card   said.Sentence `json:"card,omitempty"` // of that day's departure card
 }
 
 // SlipRow is a slip with what follows from it.
@@ -60,6 +61,9 @@ type MaterialRow struct {
 	Slips    int             `json:"slips"`
 	Says     said.Sentence   `json:"says"`
 	Use      []finding.Op    `json:"use"` // puts it into the plan; empty where it stands there
+	// records of the slips behind it, and of those that are not counted
+	Used []string `json:"used"`
+	Out  []string `json:"out"`
 }
 
 // Figures of learning (practice, C).
@@ -144,6 +148,17 @@ func valueOf[Q ~float64](v *Q) float64 {
 func tripOf(p *plan.Plan, known *rates, id string, rec *records.Happened, today string) TripRow {
 	t := rec.Trip
 	row := TripRow{Record: id, On: rec.On, Name: said.Name(p.Outings[t.Outing].Name, "A trip"), Off: offOf(known, rec)}
+	for _, d := range p.Outings[t.Outing].Departures {
+		ticked := 0
+		for _, on := range d.Ticks {
+			if on {
+				ticked++
+			}
+		}
+		if d.On == rec.On && ticked > 0 {
+			row.Card = said.Say("% on the departure card.", said.Counted(ticked, "tick", "ticks"))
+		}
+	}
 	switch {
 	case today != "" && rec.On > today:
 		row.Warns = said.Say("That day is still to come; it is not counted.")
@@ -219,7 +234,7 @@ func (o *LogBook) materialOf(p *plan.Plan, id string, readings []learn.Reading) 
 	}
 	round := func(v float64) float64 { return math.Round(v/10) * 10 }
 	row := MaterialRow{
-		Material: id, Name: said.Piece{Text: m.Name}, Slips: len(l.Used), Use: []finding.Op{},
+		Material: id, Name: said.Piece{Text: m.Name}, Slips: len(l.Used), Use: []finding.Op{}, Used: l.Used, Out: l.Out,
 		Typical: *finding.Of(quantity.KindDensity, quantity.Range[float64]{Low: low, Nominal: middle, High: high}),
 		Mean:    *finding.Of(quantity.KindDensity, quantity.Range[float64]{Low: l.Low, Nominal: l.Mean, High: l.High}),
 		Load:    *finding.Of(quantity.KindDensity, quantity.Range[float64]{Low: l.Mean - next, Nominal: l.Mean, High: l.Mean + next}),

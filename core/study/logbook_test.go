@@ -157,6 +157,10 @@ func TestLookBack(t *testing.T) {
 	if m := b.Months[2]; m.Spent != 30 || m.Trips != 1 {
 		t.Errorf("%+v", m)
 	}
+	all["trip-0"] = logged(t, map[string]string{"x": `{"kind":"trip","on":"2021-07-05","trip":{"far":1000}}`})["x"]
+	if years := study.Back(sample.Plan(t), "t", all, "2026-05-01").Months; len(years) != 6 || years[0].Month != "2021" || years[5].Far != 100000 {
+		t.Errorf("%+v", years)
+	}
 	if len(b.Worn) != 2 || b.Worn[0].Far.Value != 100000 || b.Worn[0].Cost.Value != 30 {
 		t.Errorf("%+v", b.Worn)
 	}

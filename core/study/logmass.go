@@ -23,6 +23,8 @@ type MassRow struct {
 	Slips int             `json:"slips"`
 	Says  said.Sentence   `json:"says"`
 	Use   []finding.Op    `json:"use"`
+	Used  []string        `json:"used"` // records of the slips behind it
+	Out   []string        `json:"out"`
 }
 
 // massPrior is how far a mass may be off from what the plan has before a slip is read, share (practice, C).
@@ -81,7 +83,7 @@ func (o *LogBook) massOf(
 	half := math.Hypot(l.High-l.Mean, band90*scatter*middle)
 	value, doubt := math.Round(l.Mean), math.Ceil(half)
 	row := MassRow{
-		Path: path, Name: name, Slips: len(l.Used), Use: []finding.Op{},
+		Path: path, Name: name, Slips: len(l.Used), Use: []finding.Op{}, Used: l.Used, Out: l.Out,
 		Mean: *finding.Of(quantity.KindMass, quantity.Range[float64]{Low: l.Mean - half, Nominal: l.Mean, High: l.Mean + half}),
 		Says: said.Say("%: % by %, to within %.", name, said.Mass(value), said.Counted(len(l.Used), "slip", "slips"), said.Mass(doubt)),
 	}

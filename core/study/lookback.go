@@ -25,7 +25,7 @@ type LookBack struct {
 
 // MonthRow is a month.
 type MonthRow struct {
-	Month   string  `json:"month"` // 2026-04
+	Month   string  `json:"month"` // 2026-04; of many, the year alone
 	Trips   int     `json:"trips"`
 	Far     float64 `json:"far"`     // m
 	Carried float64 `json:"carried"` // kg
@@ -44,8 +44,11 @@ type WornRow struct {
 	Note   string           `json:"note,omitempty"`
 }
 
-// mostMonths is how far back it goes.
-const mostMonths = 120
+// mostMonths is how far back it goes; from manyMonths on it goes by years.
+const (
+	mostMonths = 600
+	manyMonths = 36
+)
 
 // Back looks back over a trailer's records up to today.
 func Back(p *plan.Plan, trailer string, all records.All, today string) *LookBack {
@@ -90,6 +93,9 @@ func Back(p *plan.Plan, trailer string, all records.All, today string) *LookBack
 		out.Says = said.Say("% in %: %, % carried.", said.Counted(trips, "trip", "trips"),
 			said.Counted(len(out.Months), "month", "months"), said.Of(quantity.KindDistance, far), said.Mass(carried))
 	}
+	if len(out.Months) > manyMonths {
+		out.Months = yearly(out.Months)
+	}
 	log := Log(p, trailer, all, today)
 	for _, x := range log.Materials {
 		out.Learned = append(out.Learned, x.Says)
@@ -124,6 +130,20 @@ func (o *LookBack) gapless(by map[string]*MonthRow) {
 		}
 		o.Months = append(o.Months, row)
 	}
+}
+
+// yearly adds up months by their years.
+func yearly(months []MonthRow) (out []MonthRow) {
+	for _, m := range months {
+		if n := len(out); n == 0 || out[n-1].Month != m.Month[:4] {
+			out = append(out, MonthRow{Month: m.Month[:4]})
+		}
+		y := &out[len(out)-1]
+		y.Trips += m.Trips
+		y.Far, y.Carried, y.Spent = y.Far+m.Far, y.Carried+m.Carried, y.Spent+m.Spent
+		y.Fuel, y.Power = y.Fuel+m.Fuel, y.Power+m.Power
+	}
+	return out
 }
 
 // wornOf is a record of wear, with the way since the one before of the same thing.

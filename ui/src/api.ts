@@ -10,6 +10,9 @@ import type {
   Drives,
   LogBook,
   LookBack,
+  RecordsChanged,
+  RecordsKept,
+  SlipRead,
   Troubles,
   Weighing,
   Folder,
@@ -215,6 +218,7 @@ export const api = {
   daysCalendar: async (asked: Asked) =>
     (await call('POST', '/days.ics', JSON.stringify({ ...asked, today: today() }), asJSON)).blob(),
   log: (asked: Asked) => json<LogBook>('POST', '/log', { ...asked, today: today() }),
+  slipList: (asked: Asked, csv: string) => json<SlipRead>('POST', '/slip-list', { ...asked, csv }),
   drives: (asked: Asked) => json<Drives>('POST', '/drives', { ...asked, today: today() }),
   troubles: (asked: Asked) => json<Troubles>('POST', '/troubles', { ...asked, today: today() }),
   lookBack: (asked: Asked) => json<LookBack>('POST', '/look-back', { ...asked, today: today() }),
@@ -268,6 +272,8 @@ export const api = {
     list: (plan: string) => json<Recorded[]>('GET', `/plans/${plan}/records`),
     change: (plan: string, id: string, patch: object) =>
       json<Recorded>('PATCH', `/plans/${plan}/records/${id}`, patch),
+    changeAll: (plan: string, changes: RecordsChanged['changes']) =>
+      json<RecordsKept>('POST', `/plans/${plan}/records`, { changes }),
     remove: (plan: string, id: string) => json<void>('DELETE', `/plans/${plan}/records/${id}`),
     restore: (plan: string, id: string) => json<void>('POST', `/plans/${plan}/records/${id}/restore`),
   },

@@ -16,8 +16,8 @@ export function useDays() {
   return {
     day: (s: string) => print(s, { weekday: 'short', day: 'numeric', month: 'short' }),
     long: (s: string) => print(s, { day: 'numeric', month: 'long', year: 'numeric' }),
-    /** A month, written year-month. */
-    month: (s: string) => print(`${s}-01`, { month: 'short', year: '2-digit' }),
+    /** A month, written year-month, or a year. */
+    month: (s: string) => (s.length === 4 ? s : print(`${s}-01`, { month: 'short', year: '2-digit' })),
     when: (s: string) =>
       print(s, { weekday: 'short', day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' }),
   }

@@ -68,6 +68,8 @@ func (c *Card) carries(r *rig.Rig) {
 		s.Lines = append(s.Lines, said.Say("Not known: read its plate, and load little."))
 	}
 	s.Lines = append(s.Lines,
+		said.Say("On the ball: % to % of the laden trailer, within the car’s own limit.",
+			said.Of(quantity.KindShare, r.School.Low), said.Of(quantity.KindShare, r.School.High)),
 		said.Say("Heavy things low and over the axle, a little more before it; tie all down. Weigh the ball: bathroom scale and a plank."),
 		said.Say("Your car has limits of its own, towed weight, {ball load} and licence: its papers tell them, the lower counts."))
 }
@@ -83,7 +85,7 @@ func (c *Card) hitch(r *rig.Rig) {
 		s.Lines = append(s.Lines, said.Say("Breakaway cable or secondary link: to the hitch, not around the ball’s neck unless its leaflet says so."))
 	}
 	s.Lines = append(s.Lines,
-		said.Say("Plug in. {Jockey wheel} up and clamped, chocks in, parking brake off."))
+		said.Say("Plug in. {Jockey wheel} up and clamped, chocks taken along, parking brake off."))
 }
 
 // before is what to look at each time.

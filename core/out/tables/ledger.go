@@ -1,16 +1,11 @@
 package tables
 
 import (
-	"bytes"
-	"encoding/csv"
-	"fmt"
-	"io"
 	"math"
 	"regexp"
 	"strconv"
 	"strings"
 	"time"
-	"unicode/utf8"
 
 	"zygonos/core/cost"
 	"zygonos/core/lang/finding"
@@ -47,14 +42,8 @@ type SpendRow struct {
 	Spend records.SpendRecord `json:"spend"`
 }
 
-// mostSpends is how many lines a list may have.
-const mostSpends = 2000
-
 // spendHeads are the words that a heading may begin with.
-var spendHeads = []struct {
-	field string
-	words []string
-}{
+var spendHeads = []heading{
 	{"on", []string{"day", "date", "when", "booked"}},
 	{"spent", []string{"spent", "amount", "sum", "total", "paid", "debit", "value"}},
 	{"planned", []string{"planned", "estimate", "budget"}},
@@ -67,67 +56,22 @@ var spendHeads = []struct {
 // region; what is taken from an account, less than nought, is a spending all the same. A line with a cell that cannot be used
 // is left out and named.
 func ReadSpends(p *plan.Plan, text []byte) (*SpendRead, error) {
-	if len(text) > MaxBytes {
-		return nil, Refusal("The list is larger than 1 MB.")
-	}
-	text = bytes.TrimPrefix(text, []byte("\xef\xbb\xbf"))
-	if !utf8.Valid(text) {
-		return nil, Refusal("The list is not written in UTF-8. Save it as UTF-8.")
-	}
-	in := csv.NewReader(bytes.NewReader(text))
-	in.Comma, in.FieldsPerRecord, in.LazyQuotes = separator(text), -1, true
-	head, err := in.Read()
-	if err != nil {
-		return nil, Refusal("The list is empty.")
-	}
-	fields := map[string]int{}
-	for i, c := range head {
-		low := strings.ToLower(strings.TrimSpace(c))
-		for _, h := range spendHeads {
-			if _, taken := fields[h.field]; taken {
-				continue
-			}
-			for _, w := range h.words {
-				if strings.HasPrefix(low, w) {
-					fields[h.field] = i
-				}
-			}
-		}
-	}
-	_, spent := fields["spent"]
-	_, planned := fields["planned"]
-	if _, what := fields["what"]; !what || !spent && !planned {
-		return nil, Refusal("The first line must name the columns: an item, and what was spent or planned.")
-	}
-	out := &SpendRead{Rows: []SpendRow{}, Wrong: []CellError{}}
+	out := &SpendRead{Rows: []SpendRow{}}
 	l := quantity.Locale{Units: p.Units, Region: p.Region}
-	for {
-		row, err := in.Read()
-		if err == io.EOF {
-			return out, nil
+	wrong, err := headed(text, spendHeads, func(has func(string) bool) string {
+		if !has("what") || !has("spent") && !has("planned") {
+			return "The first line must name the columns: an item, and what was spent or planned."
 		}
-		line, _ := in.FieldPos(0)
-		if err != nil {
-			out.Wrong = append(
-				out.Wrong,
-				CellError{Line: line, Column: 1, Says: "This line cannot be read: " + err.Error() + "."},
-			)
-			continue
-		}
-		if len(strings.TrimSpace(strings.Join(row, ""))) == 0 {
-			continue
-		}
-		if len(out.Rows) == mostSpends {
-			return nil, Refusal(fmt.Sprintf("The list has more than %d lines.", mostSpends))
-		}
+		return ""
+	}, func(row []string, fields map[string]int, head []string) *CellError {
 		r, wrong := spendOf(l, row, fields, head)
-		if wrong != nil {
-			wrong.Line = line
-			out.Wrong = append(out.Wrong, *wrong)
-			continue
+		if wrong == nil {
+			out.Rows = append(out.Rows, *r)
 		}
-		out.Rows = append(out.Rows, *r)
-	}
+		return wrong
+	})
+	out.Wrong = wrong
+	return out, err
 }
 
 var numericDay = regexp.MustCompile(`^(\d{1,2})[./-](\d{1,2})[./-](\d{4})$`)

@@ -49,6 +49,8 @@ export interface Carried {
   RackPlans?: RackPlans;
   RampPlaces?: RampPlaces;
   Recorded?: Recorded;
+  RecordsChanged?: RecordsChanged;
+  RecordsKept?: RecordsKept;
   Reference?: Reference;
   Report?: Report;
   Revision?: Revision;
@@ -60,6 +62,7 @@ export interface Carried {
   Shelved?: Shelved;
   Shelving?: Shelving;
   Shining?: Shining;
+  SlipRead?: SlipRead;
   SpendRead?: SpendRead;
   Step?: Step;
   Stored?: Stored;
@@ -2235,20 +2238,24 @@ export interface LogBook {
 export interface MassRow {
   mean: Measure;
   name: Piece;
+  out: string[];
   path: string;
   says: Sentence;
   slips: number;
   use: Op[];
+  used: string[];
 }
 export interface MaterialRow {
   load: Measure;
   material: string;
   mean: Measure;
   name: Piece;
+  out: string[];
   says: Sentence;
   slips: number;
   typical: Measure;
   use: Op[];
+  used: string[];
 }
 export interface SlipRow {
   density?: Measure;
@@ -2261,6 +2268,7 @@ export interface SlipRow {
   wrong?: Sentence;
 }
 export interface TripRow {
+  card?: Sentence;
   name: Piece;
   off?: Sentence;
   on?: string;
@@ -2473,6 +2481,20 @@ export interface Recorded {
   record?: Happened;
   revision: number;
   spoilt?: boolean;
+}
+export interface RecordsChanged {
+  changes: RecordPatch[];
+}
+export interface RecordPatch {
+  id: string;
+  patch: unknown;
+}
+export interface RecordsKept {
+  refused: RecordRefused[];
+}
+export interface RecordRefused {
+  field: string;
+  says: string;
 }
 export interface Reference {
   anchorKinds: AnchorKind[];
@@ -3385,6 +3407,14 @@ export interface Trial {
 export interface WireRow {
   length: Measure;
   says: Sentence;
+}
+export interface SlipRead {
+  rows: SlipLine[];
+  wrong: CellError[];
+}
+export interface SlipLine {
+  on?: string;
+  slip: SlipRecord;
 }
 export interface SpendRead {
   rows: SpendRow[];

@@ -18,6 +18,7 @@ interface Change {
 }
 
 const restMs = 250 // of stillness before a change is sent
+const atOnce = 250 // records that one call changes
 const bodies = new Set([
   'step',
   'part',
@@ -67,6 +68,7 @@ export const useRecords = defineStore('records', () => {
   const waiting = computed(() => queue.value.length)
 
   let flying = false
+  let air = new Set<string>() // keys of what is on its way
   let timer: ReturnType<typeof setTimeout> | undefined
   const store = () => 'records:' + plan.value
 
@@ -139,8 +141,7 @@ export const useRecords = defineStore('records', () => {
     const own = Object.keys(patch).find((k) => bodies.has(k)) ?? id.split('-')[0]
     const whole = all.value[id] ? patch : { kind: own, ...patch }
     const last = queue.value.at(-1)
-    const inFlight = flying && queue.value.length === 1
-    if (last?.id === id && last.patch && !inFlight)
+    if (last?.id === id && last.patch && !air.has(last.key))
       keep([...queue.value.slice(0, -1), { ...last, patch: after(last.patch, whole) }])
     else keep([...queue.value, { key: uuid(), id, patch: whole }])
     const next = { ...all.value }
@@ -193,6 +194,18 @@ export const useRecords = defineStore('records', () => {
     timer = setTimeout(() => void send(), restMs)
   }
 
+  /** The changes at the queue's head that go in one call: patches, each of another record. */
+  function run() {
+    const ids = new Set<string>()
+    const out: Change[] = []
+    for (const c of queue.value) {
+      if (!c.patch || ids.has(c.id) || out.length === atOnce) break
+      ids.add(c.id)
+      out.push(c)
+    }
+    return out
+  }
+
   async function send() {
     if (flying) return
     flying = true
@@ -202,6 +215,21 @@ export const useRecords = defineStore('records', () => {
     try {
       while (queue.value.length && plan.value === id) {
         const c = queue.value[0]!
+        const many = run()
+        air = new Set([c, ...many].map((m) => m.key))
+        if (many.length > 1) {
+          const { refused } = await api.records.changeAll(
+            id,
+            many.map((m) => ({ id: m.id, patch: m.patch! })),
+          )
+          const wrong = Object.fromEntries(refused.map((r) => [r.field, r.says]))
+          problems.value = { ...problems.value, ...wrong }
+          if (plan.value !== id) return
+          away.value = false
+          keep(queue.value.filter((q) => !air.has(q.key)))
+          sent = true
+          continue
+        }
         try {
           if (c.patch) await api.records.change(id, c.id, c.patch)
           else if (c.back) {
@@ -223,6 +251,7 @@ export const useRecords = defineStore('records', () => {
       timer = setTimeout(() => void send(), 3000)
     } finally {
       flying = false
+      air = new Set()
       // what follows from the records is asked for when all of them are there, not at each
       if (sent && plan.value === id) version.value++
     }

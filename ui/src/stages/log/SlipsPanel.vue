@@ -6,7 +6,7 @@ import { api, today } from '@/api'
 import { useDays } from '@/days'
 import DateField from '@/fields/DateField.vue'
 import PlanFields from '@/fields/PlanFields.vue'
-import type { Op } from '@/generated/types'
+import type { CellError, Op } from '@/generated/types'
 import BackAgain from '@/parts/BackAgain.vue'
 import PhotoStrip from '@/parts/PhotoStrip.vue'
 import { newId } from '@/stores/patch'
@@ -15,6 +15,7 @@ import { useReference } from '@/stores/reference'
 import { useStudy } from '@/stores/study'
 import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
+import SlipsBehind from './SlipsBehind.vue'
 
 const workspace = useWorkspace()
 const records = useRecords()
@@ -24,6 +25,33 @@ const { day } = useDays()
 const { data, failure } = useStudy(api.log, () => 0, true, true)
 const open = ref('')
 const most = ref(100) // rows on screen
+const wrong = ref<CellError[]>([])
+const refused = ref('')
+async function read(e: Event) {
+  const from = e.target as HTMLInputElement
+  const file = from.files?.[0]
+  from.value = ''
+  if (!file || !workspace.plan) return
+  refused.value = ''
+  wrong.value = []
+  try {
+    const asked = { plan: workspace.plan, outing: workspace.outing, trailer: workspace.trailer }
+    const got = await api.slipList(asked, await file.text())
+    wrong.value = got.wrong
+    let order = Object.keys(records.all).length
+    records.make(
+      got.rows.map((r) => ({
+        id: newId('slip'),
+        record: {
+          ...{ kind: 'slip', trailer: workspace.trailer, order: order++, slip: r.slip },
+          ...(r.on ? { on: r.on } : {}),
+        },
+      })),
+    )
+  } catch (e) {
+    refused.value = e instanceof Error ? e.message : String(e)
+  }
+}
 function add() {
   const id = newId('slip')
   const last = data.value?.slips[0]
@@ -61,6 +89,7 @@ function add() {
           Use it in the plan
         </button>
         <span v-else class="text-soft text-sm">It stands in the plan.</span>
+        <SlipsBehind :used="m.used" :out="m.out" :slips="data?.slips ?? []" />
       </li>
     </ul>
     <ul v-if="data?.masses.length" class="mt-1">
@@ -79,9 +108,26 @@ function add() {
           Use it in the plan
         </button>
         <span v-else class="text-soft text-sm">It stands in the plan.</span>
+        <SlipsBehind :used="m.used" :out="m.out" :slips="data?.slips ?? []" />
       </li>
     </ul>
-    <button class="act-main no-print mt-2" @click="add"><PlusIcon class="size-5" />A slip</button>
+    <div class="no-print mt-2 flex flex-wrap items-center gap-2">
+      <button class="act-main" @click="add"><PlusIcon class="size-5" />A slip</button>
+      <label class="act min-h-11 cursor-pointer focus-within:outline-2">
+        A table
+        <input
+          type="file"
+          class="sr-only"
+          accept=".csv,.tsv,.txt,text/csv"
+          aria-label="A table of slips"
+          @change="read"
+        />
+      </label>
+    </div>
+    <p v-if="refused" class="text-fails font-semibold" role="alert">{{ refused }}</p>
+    <div v-if="wrong.length" class="text-fails mt-1" role="alert">
+      <p v-for="(w, i) in wrong" :key="i">Line {{ w.line }}, {{ w.head }}: {{ w.says }}</p>
+    </div>
     <BackAgain />
     <ul class="mt-2">
       <li

@@ -79,7 +79,9 @@ function driven() {
             ><template v-if="line(r)">, {{ line(r) }}</template></span
           >
         </button>
-        <p v-if="r.off?.length" class="text-soft text-sm">{{ say(r.off) }}</p>
+        <p v-if="r.off?.length || r.card?.length" class="text-soft text-sm">
+          {{ say([...(r.off ?? []), ...(r.off?.length ? [{ text: ' ' }] : []), ...(r.card ?? [])]) }}
+        </p>
         <p v-if="r.warns?.length" class="text-tight font-semibold">{{ say(r.warns) }}</p>
         <div v-if="open === r.record" class="no-print mb-2">
           <div class="grid grid-cols-2 items-end gap-x-4 gap-y-3 lg:grid-cols-4">
