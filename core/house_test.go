@@ -13,7 +13,7 @@ import (
 
 // floors from the ground up: what stands on one imports only what stands on the same or lower.
 var floors = map[string]int{
-	"lang": 0, "facts": 1, "sums": 1, "plan": 2, "parts": 3, "goods": 3, "cost": 3, "begin": 3, "library": 3, "records": 3, "learn": 3, "rig": 4, "ask": 5, "review": 6, "study": 7, "out": 8,
+	"lang": 0, "facts": 1, "sums": 1, "plan": 2, "parts": 3, "goods": 3, "cost": 3, "begin": 3, "library": 3, "records": 3, "learn": 3, "rig": 4, "ask": 5, "review": 6, "study": 7, "practice": 8, "out": 8,
 }
 
 // floorOf gives the floor and its height of a package of the core, such as ask/balance.
