@@ -93,6 +93,7 @@ test: $(DEPS) lint go-test e2e
 # prints its figures; docs/reliability.md holds those of the last whole run.
 deep:
 	DEEP=1 go test ./core/study -run 'TestOffered|TestEveryReportEncodes' -v -timeout 90m
+	DEEP=1 go test ./core/practice -run Makers -timeout 60m
 	DEEP=1 go test ./store -run Anywhere -v
 	DEEP=1 go test ./cmd/zygonos -run Deep -v -timeout 60m
 	go test ./core/study -run NONE -fuzz FuzzReport -fuzztime 120s -fuzzminimizetime 20x
