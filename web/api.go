@@ -49,6 +49,8 @@ type server struct {
 	store *store.Store
 	end   context.Context
 	lanes lanes
+	// places of drives
+	drives chan struct{}
 }
 
 // Reference is what the interface needs to know of rules, kinds and words.

@@ -319,6 +319,13 @@ func init() { // a table that handlers name and that names handlers
 		{"POST", "/look-back.csv", "The same as a table", Asking{}, nil, 0, csvType, on((*server).lookBackTable)},
 		{"POST", "/wear.ics", "What is due, as a calendar", Asking{}, nil, 0, calendarType, on((*server).wearCalendar)},
 		{"POST", "/weigh", "What a scale shows, in lines of JSON", WeighAsked{}, Weighing{}, 0, linesOfJSON, on((*server).weigh)},
+		{"POST", "/practice/next", "The next case to judge", PracticeAsked{}, PracticeCase{}, 0, "", at(practiceNext)},
+		{"POST", "/practice/answer", "Whether an answer is right, with its working", PracticeAsked{}, PracticeTruth{}, 0, "",
+			at(practiceAnswer)},
+		{"POST", "/practice/scene", "What there is to drive", DriveAsked{}, DriveScene{}, 0, "", at(driveScene)},
+		{"GET", "/practice/drive", "Drive, over a socket: hands come, places go", DriveHands{}, DriveLine{},
+			http.StatusUpgradeRequired, problemType, on((*server).drive)},
+		{"POST", "/practice/replay", "A run seen again", DriveAsked{}, DriveReplay{}, 0, "", at(driveReplay)},
 		{"POST", "/slip-list", "Read a list of weighbridge slips", Asking{}, tables.SlipRead{}, 0, "", at(slipList)},
 		{"POST", "/drives", "What an outing's drive takes", Asking{}, study.Drives{}, 0, "",
 			recorded([]records.Kind{records.KindTrip}, func(_ context.Context, a *Asking, all records.All) *study.Drives {

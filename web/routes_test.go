@@ -90,6 +90,10 @@ func TestRoutesTellTheTruth(t *testing.T) {
 	bodies["/archives"] = string(packed)
 	bodies["/plans/{id}/records"] = `{"changes":[{"id":"snag-a","patch":{"kind":"snag","snag":{"says":"A bolt is missing"}}}]}`
 	bodies["/slip-list"] = `{"plan":` + doc + `,"csv":"date,loaded,empty\n2026-05-01,600,250\n"}`
+	bodies["/practice/next"] = `{"progress":null,"today":"2026-05-01"}`
+	bodies["/practice/answer"] = `{"progress":null,"today":"2026-05-01","topic":"label","seed":3,"level":1}`
+	bodies["/practice/scene"] = `{"task":"","plan":` + doc + `}`
+	bodies["/practice/replay"] = `{"task":"straight","hands":[{"tick":0,"steer":0,"pedal":-50}]}`
 	bodies["/weigh"] = `{"address":"127.0.0.1:1"}` // nobody answers, and it says so
 	bodies["/spend-list"] = `{"plan":` + doc + `,"csv":"item,spent\nRope,12.50\n"}`
 	bodies["/plate.svg"] = `{"plan":` + doc + `,"outing":"boat-day","trailer":"grey-flatbed","key":"label"}`
@@ -133,7 +137,7 @@ func TestRoutesTellTheTruth(t *testing.T) {
 			)
 			continue
 		}
-		if r.gives == nil {
+		if r.gives == nil || code >= 400 {
 			continue
 		}
 		if r.media == linesOfJSON { // the last line is the whole

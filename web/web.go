@@ -90,7 +90,7 @@ func New(cfg Config) *fiber.App {
 	if cfg.Context == nil {
 		cfg.Context = context.Background()
 	}
-	s := &server{store: cfg.Store, end: cfg.Context, lanes: newLanes()}
+	s := &server{store: cfg.Store, end: cfg.Context, lanes: newLanes(), drives: make(chan struct{}, mostDrives)}
 	s.mount(api)
 	api.Use(allowed(app))
 	app.Get("/lent/:id/:record/:key", s.lent)
