@@ -173,8 +173,8 @@ var upgrader = websocket.FastHTTPUpgrader{
 	CheckOrigin:      nil, // its own: the origin's host is the one that was called
 }
 
-// drive streams a drive over a socket: the first message says what is driven, then hands come and places go, sixty ticks a second, every
-// other one told. It ends when it is done, when the driver stops or leaves, or after five minutes.
+// drive streams a drive over a socket: the first message says what is driven, then hands come and places go, sixty a
+// second. It ends when it is done, when the driver stops or leaves, or after five minutes.
 func (s *server) drive(c fiber.Ctx) error {
 	if o := c.Get(fiber.HeaderOrigin); o != "" {
 		if u, err := url.Parse(o); err != nil || !strings.EqualFold(u.Host, c.Host()) {
@@ -265,10 +265,8 @@ func (s *server) driven(conn *websocket.Conn) {
 		case <-tick.C:
 		}
 		seen := d.Next()
-		if seen.Tick%2 == 0 || seen.Done {
-			if !tell(DriveLine{Seen: &seen}) {
-				return
-			}
+		if !tell(DriveLine{Seen: &seen}) {
+			return
 		}
 	}
 	score := d.Score()

@@ -20,7 +20,7 @@ func seeds(t *testing.T) uint64 {
 	if os.Getenv("DEEP") != "" {
 		return 2000
 	}
-	return 12
+	return 6
 }
 
 // Every maker over many seeds: a case with one right answer and wrong ones that read otherwise, a working, no figure that is none, the

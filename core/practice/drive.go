@@ -241,8 +241,9 @@ func (d *Driver) Next() Seen {
 	d.folded = folded
 	hit := !folded && d.hits(next)
 	if hit {
+		steer := next.Steer // the wheels still turn
 		next = d.state
-		next.Speed = 0
+		next.Speed, next.Steer = 0, steer
 	}
 	if hit || folded {
 		if d.touched == 0 || d.tick-d.touched > oneTouch {

@@ -154,6 +154,7 @@ var Stages = []string{
 	papers.Stage,
 	"log",
 	"money",
+	"practice",
 }
 
 // only is a question that tells findings alone.

@@ -10,6 +10,12 @@ import type {
   Drives,
   LogBook,
   LookBack,
+  DriveAsked,
+  DriveReplay,
+  DriveScene,
+  PracticeAsked,
+  PracticeCase,
+  PracticeTruth,
   RecordsChanged,
   RecordsKept,
   SlipRead,
@@ -218,6 +224,16 @@ export const api = {
   daysCalendar: async (asked: Asked) =>
     (await call('POST', '/days.ics', JSON.stringify({ ...asked, today: today() }), asJSON)).blob(),
   log: (asked: Asked) => json<LogBook>('POST', '/log', { ...asked, today: today() }),
+  practice: {
+    next: (asked: PracticeAsked) =>
+      json<PracticeCase>('POST', '/practice/next', { ...asked, today: today() }),
+    answer: (asked: PracticeAsked) =>
+      json<PracticeTruth>('POST', '/practice/answer', { ...asked, today: today() }),
+    scene: (asked: DriveAsked) => json<DriveScene>('POST', '/practice/scene', asked),
+    replay: (asked: DriveAsked) => json<DriveReplay>('POST', '/practice/replay', asked),
+    /** A drive over a socket. */
+    drive: () => new WebSocket(`${location.origin.replace(/^http/, 'ws')}/api/practice/drive`),
+  },
   slipList: (asked: Asked, csv: string) => json<SlipRead>('POST', '/slip-list', { ...asked, csv }),
   drives: (asked: Asked) => json<Drives>('POST', '/drives', { ...asked, today: today() }),
   troubles: (asked: Asked) => json<Troubles>('POST', '/troubles', { ...asked, today: today() }),

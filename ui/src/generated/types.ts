@@ -21,6 +21,11 @@ export interface Carried {
   Cutting?: Cutting;
   Designing?: Designing;
   Diagnosis?: Diagnosis;
+  DriveAsked?: DriveAsked;
+  DriveHands?: DriveHands;
+  DriveLine?: DriveLine;
+  DriveReplay?: DriveReplay;
+  DriveScene?: DriveScene;
   Drives?: Drives;
   Entry?: Entry;
   Example?: Example;
@@ -44,6 +49,9 @@ export interface Carried {
   PhotoKept?: PhotoKept;
   Plan?: Plan;
   Powering?: Powering;
+  PracticeAsked?: PracticeAsked;
+  PracticeCase?: PracticeCase;
+  PracticeTruth?: PracticeTruth;
   ProblemDocument?: ProblemDocument;
   Pumping?: Pumping;
   RackPlans?: RackPlans;
@@ -1842,6 +1850,103 @@ export interface Suspect {
   likely: Measure;
   says: Sentence[];
 }
+export interface DriveAsked {
+  hands?: Hand[];
+  longer?: number;
+  outing?: string;
+  plan?: Plan;
+  task: string;
+  trailer?: string;
+}
+export interface Hand {
+  pedal: number;
+  steer: number;
+  tick: number;
+}
+export interface DriveHands {
+  pedal: number;
+  steer: number;
+  stop?: boolean;
+}
+export interface DriveLine {
+  hands?: Hand[];
+  score?: Score;
+  seen?: Seen;
+  wrong?: string;
+}
+export interface Score {
+  done: boolean;
+  off: number;
+  points: number;
+  pulls: number;
+  says: Sentence;
+  seconds: number;
+  touches: number;
+}
+export interface Seen {
+  done?: boolean;
+  folded?: boolean;
+  heading: number;
+  hitch: number;
+  speed: number;
+  steer: number;
+  stuck?: boolean;
+  tick: number;
+  touch?: boolean;
+  x: number;
+  y: number;
+}
+export interface DriveReplay {
+  score: Score;
+  seen: Seen[];
+}
+export interface DriveScene {
+  outline: Outline;
+  tasks: Task[];
+}
+export interface Outline {
+  car: Box;
+  critical: number;
+  length: number;
+  overhang: number;
+  steer: number;
+  touches: number;
+  track: number;
+  trailer: Box;
+  usual: Sentence[];
+  wheelbase: number;
+}
+export interface Box {
+  front: number;
+  left: number;
+  rear: number;
+  right: number;
+}
+export interface Task {
+  car?: boolean;
+  goal: Area;
+  id: string;
+  ideal: [number, number][];
+  name: string;
+  par: number;
+  pulls: number;
+  says: Sentence;
+  start: Pose;
+  walls: [[number, number], [number, number], [number, number], [number, number]][];
+}
+export interface Area {
+  across: number;
+  along: number;
+  heading: number;
+  turned: number;
+  x: number;
+  y: number;
+}
+export interface Pose {
+  heading: number;
+  x: number;
+  y: number;
+}
 export interface Drives {
   cars: DriveRow[];
   learned?: DriveFactor;
@@ -2412,6 +2517,75 @@ export interface Use {
   id: string;
   name: string;
   section?: string;
+}
+export interface PracticeAsked {
+  chosen?: number;
+  level?: number;
+  only?: string;
+  plan?: Plan;
+  progress: Progress;
+  seed?: number;
+  today: string;
+  topic?: string;
+}
+export interface Progress {
+  days: Day[];
+  seeds: number;
+  topics: {
+    [k: string]: Known;
+  };
+}
+export interface Day {
+  on: string;
+  right: number;
+  wrong: number;
+}
+export interface Known {
+  box: number;
+  due?: string;
+  right: number;
+  wrong: number;
+}
+export interface PracticeCase {
+  case: Case;
+  session: Session;
+}
+export interface Case {
+  ask: Sentence;
+  choices: Sentence[];
+  given: Sentence[];
+  level: number;
+  own?: boolean;
+  seed: number;
+  topic: string;
+  view?: View;
+}
+export interface Session {
+  level: number;
+  rows: TopicRow[];
+  says: Sentence;
+  seed: number;
+  topic: string;
+}
+export interface TopicRow {
+  box: number;
+  due?: string;
+  id: string;
+  name: string;
+  right: number;
+  share?: number;
+  wrong: number;
+}
+export interface PracticeTruth {
+  progress: Progress;
+  truth: Truth;
+}
+export interface Truth {
+  correct: boolean;
+  mistake?: Sentence;
+  right: number;
+  says: Sentence;
+  why: Sentence[];
 }
 export interface ProblemDocument {
   detail?: string;

@@ -1,5 +1,6 @@
 // The stages of the work in their groups: rail, keys, headings and pages read them here.
 import {
+  AcademicCapIcon,
   ArrowTrendingUpIcon,
   ArrowUpTrayIcon,
   BanknotesIcon,
@@ -155,6 +156,12 @@ export const groups: Group[] = [
         name: 'Money',
         icon: BanknotesIcon,
         page: defineAsyncComponent(() => import('./MoneyStage.vue')),
+      },
+      {
+        id: 'practice',
+        name: 'Practice',
+        icon: AcademicCapIcon,
+        page: defineAsyncComponent(() => import('./PracticeStage.vue')),
       },
     ],
   },
