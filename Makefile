@@ -10,10 +10,10 @@ TYPES  := ui/src/generated/types.ts
 TABLES := ui/src/generated/tables.ts
 PAGE   := ui/dist/index.html
 BIN    := bin/zygonos
-GO_SRC := $(shell find cmd core demo store web ui/embed.go -name '*.go' -not -name '*_test.go') $(wildcard demo/*.json store/migrations/*.sql) go.mod go.sum
+GO_SRC := $(shell find cmd core demo standin store web ui/embed.go -name '*.go' -not -name '*_test.go') $(wildcard demo/*.json store/migrations/*.sql) go.mod go.sum
 UI_SRC := $(shell find ui/src ui/public -type f) ui/index.html ui/vite.config.ts
 
-.PHONY: help demo build dev fmt quick test deep bench shots sentences stats types lint go-test e2e browser
+.PHONY: help demo build dev fmt quick test deep bench shots sentences stats types lint go-test e2e browser release
 
 help:
 	@sed -n 's/^# //p' $(MAKEFILE_LIST) | head -2
@@ -31,6 +31,16 @@ $(BIN): $(PAGE) $(GO_SRC)
 
 build: $(BIN)
 
+# Static programs for every machine, with checksums, in dist/: pure Go, nothing to install beside them.
+TARGETS := linux/amd64 linux/arm64 darwin/amd64 darwin/arm64 windows/amd64
+release: $(PAGE)
+	@rm -rf dist && mkdir -p dist
+	@for t in $(TARGETS); do \
+	  os=$${t%/*} arch=$${t#*/}; out=dist/zygonos-$$os-$$arch; test $$os = windows && out=$$out.exe; \
+	  echo $$out; CGO_ENABLED=0 GOOS=$$os GOARCH=$$arch go build -trimpath -ldflags '-s -w' -o $$out ./cmd/zygonos || exit 1; \
+	done
+	@cp docs/zygonos.service dist/ && cd dist && sha256sum zygonos-* > SHA256SUMS && cat SHA256SUMS
+
 demo: $(BIN)
 	@exec $(BIN) demo -db data/demo.db
 
@@ -40,18 +50,18 @@ dev: $(DEPS)
 	@trap 'kill 0' EXIT; npx vite ui --logLevel warn & \
 	while true; do \
 	  go build -o bin/zygonos-dev ./cmd/zygonos && { bin/zygonos-dev demo -db data/demo.db & server=$$!; }; \
-	  before=$$(find cmd core demo store web -name '*.go' -newer bin/zygonos-dev | wc -l); \
-	  while [ $$(find cmd core demo store web -name '*.go' -newer bin/zygonos-dev | wc -l) = $$before ]; do sleep 1; done; \
+	  before=$$(find cmd core demo standin store web -name '*.go' -newer bin/zygonos-dev | wc -l); \
+	  while [ $$(find cmd core demo standin store web -name '*.go' -newer bin/zygonos-dev | wc -l) = $$before ]; do sleep 1; done; \
 	  kill $$server 2>/dev/null; wait $$server 2>/dev/null; \
 	done
 
 fmt: $(DEPS)
-	gofmt -w cmd core demo store web ui/embed.go
+	gofmt -w cmd core demo standin store web ui/embed.go
 	npm run -s format
 
 # What fits between two thoughts: formats, vet, types, and the tests without the long ones.
 quick: $(DEPS)
-	@test -z "$$(gofmt -l cmd core demo store web ui/embed.go)" || { gofmt -l cmd core demo store web ui/embed.go; exit 1; }
+	@test -z "$$(gofmt -l cmd core demo standin store web ui/embed.go)" || { gofmt -l cmd core demo standin store web ui/embed.go; exit 1; }
 	npm run -s types & npm run -s unit & go vet ./... && wait
 	go test -short ./...
 
@@ -64,7 +74,7 @@ types: $(DEPS)
 	@cmp -s tmp/tables.ts $(TABLES) || cp tmp/tables.ts $(TABLES)
 
 lint: $(DEPS)
-	@test -z "$$(gofmt -l cmd core demo store web ui/embed.go)" || { gofmt -l cmd core demo store web ui/embed.go; echo "gofmt: these files are not formatted"; exit 1; }
+	@test -z "$$(gofmt -l cmd core demo standin store web ui/embed.go)" || { gofmt -l cmd core demo standin store web ui/embed.go; echo "gofmt: these files are not formatted"; exit 1; }
 	go vet ./...
 	go tool staticcheck ./...
 	@before=$$(cat $(TYPES) $(TABLES) | cksum); $(MAKE) -s types; test "$$before" = "$$(cat $(TYPES) $(TABLES) | cksum)" || { echo "what is generated was stale: commit $(TYPES) and $(TABLES)"; exit 1; }

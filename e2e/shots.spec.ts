@@ -10,7 +10,7 @@ test('plans', async ({ page }) => {
   await page.screenshot({ path: file('plans') })
 })
 
-for (const stage of ['balance', 'trailer', 'vehicle', 'job']) {
+for (const stage of ['balance', 'trailer', 'job']) {
   test(stage, async ({ page }) => {
     await page.goto(`/plan/skarrow-hut/${stage}`)
     await settled(page)
@@ -35,6 +35,19 @@ for (const [name, path, tab] of [
     await page.screenshot({ path: file(name) })
   })
 }
+
+test('practice', async ({ page }) => {
+  await page.goto('/plan/skarrow-hut/practice')
+  await settled(page)
+  await page.getByRole('tab', { name: 'Reverse it' }).click()
+  const drive = page.locator('[data-drive]')
+  await drive.getByLabel('Task').click()
+  await page.getByRole('option', { name: 'Into a bay on the left' }).click()
+  await drive.getByText('Show the angle that is too much').click()
+  await drive.getByText('Back it into the bay on the left').waitFor()
+  await page.evaluate(() => document.fonts.ready)
+  await page.screenshot({ path: file('practice') })
+})
 
 test('racks', async ({ page }) => {
   await page.goto('/plan/skarrow-hut/racks')

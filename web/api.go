@@ -87,8 +87,28 @@ type Reference struct {
 	Treads      []norms.Tread                       `json:"treads"`
 	Batteries   []norms.Battery                     `json:"batteries"`
 	Linings     []norms.Lining                      `json:"linings"`
-	Signs       []ailments.Sign                     `json:"signs"`
-	Causes      []ailments.Cause                    `json:"causes"`
+	Signs       []Ailment                           `json:"signs"`
+	Causes      []Ailment                           `json:"causes"`
+}
+
+// Ailment is a sign or a cause by its words.
+type Ailment struct {
+	ID   string        `json:"id"`
+	Says said.Sentence `json:"says"`
+}
+
+func signs() (out []Ailment) {
+	for _, s := range ailments.Signs {
+		out = append(out, Ailment{s.ID, said.Say(s.Says)})
+	}
+	return out
+}
+
+func causes() (out []Ailment) {
+	for _, c := range ailments.Causes {
+		out = append(out, Ailment{c.ID, said.Say(c.Says)})
+	}
+	return out
 }
 
 func reference(c fiber.Ctx) error {
@@ -126,8 +146,8 @@ func reference(c fiber.Ctx) error {
 			norms.Treads,
 			norms.Batteries,
 			norms.Linings,
-			ailments.Signs,
-			ailments.Causes,
+			signs(),
+			causes(),
 		},
 	)
 }

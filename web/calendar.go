@@ -55,10 +55,10 @@ func (s *server) wearCalendar(c fiber.Ctx) error {
 	rows := study.Wear(a.Plan, a.Trailer, all, a.Today)
 	c.Set(fiber.HeaderContentType, calendarType+"; charset=utf-8")
 	c.Set(fiber.HeaderContentDisposition, `attachment; filename="`+fileName(a.Plan.Name)+`-wear.ics"`)
-	return c.SendString(wearICS(a.Plan.Trailers[a.Trailer].Name, rows, a.Today))
+	return c.SendString(wearICS(a.Plan.Trailers[a.Trailer].Name, rows, a.Today, a.Plan.Locale()))
 }
 
-func wearICS(trailer string, rows []study.WearRow, today string) string {
+func wearICS(trailer string, rows []study.WearRow, today string, l quantity.Locale) string {
 	cal := ical.NewCalendar()
 	cal.SetProductId("-//Zygonos//Wear//EN")
 	cal.SetMethod(ical.MethodPublish)
@@ -78,12 +78,12 @@ func wearICS(trailer string, rows []study.WearRow, today string) string {
 		e.SetDtStampTime(stamp)
 		e.SetAllDayStartAt(due)
 		e.SetAllDayEndAt(due.AddDate(0, 0, 1))
-		e.SetSummary(listed(trailer) + ": " + w.Name)
-		e.SetDescription(w.Does)
+		e.SetSummary(listed(trailer) + ": " + w.Name.Text(l))
+		e.SetDescription(w.Does.Text(l))
 		alarm := e.AddAlarm()
 		alarm.SetAction(ical.ActionDisplay)
 		alarm.SetTrigger("-P7D")
-		alarm.SetProperty(ical.ComponentPropertyDescription, w.Name)
+		alarm.SetProperty(ical.ComponentPropertyDescription, w.Name.Text(l))
 	}
 	return cal.Serialize(ical.WithNewLineWindows)
 }

@@ -176,7 +176,7 @@ func LedgerOf(m *plan.MoneyPlan, trailer string, planned []Planned, all records.
 		if rec.Wear == nil || rec.Trailer != trailer || rec.Wear.Cost == nil {
 			continue
 		}
-		add(id, said.Sentence{said.Piece{Text: norms.WearingName(rec.Wear.What)}}, &records.SpendRecord{
+		add(id, said.Say(norms.WearingName(rec.Wear.What)), &records.SpendRecord{
 			For: records.ForKeep, Spent: rec.Wear.Cost,
 		}, rec.On, false)
 		out.Rows[len(out.Rows)-1].Log = true

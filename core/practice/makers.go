@@ -350,7 +350,7 @@ func labelCase(r *rand.Rand, level int, _ *plan.Plan) (made, bool) {
 		m.why = []said.Sentence{said.Say("Such a label counts the trailer: % − % = %.", said.Mass(t.gross), said.Mass(t.empty), said.Mass(right))}
 	} else {
 		other, why = t.gross-t.empty, "Payload counts the load alone: the trailer’s weight does not come off again."
-		m.why = []said.Sentence{said.Say("Payload is the load alone: %, if tyres, axle and car bear the rest.", said.Mass(right))}
+		m.why = []said.Sentence{said.Say("Payload is the load alone: %, if {tyre}s, axle and car bear the rest.", said.Mass(right))}
 	}
 	m.choices, ok = figures(quantity.KindMass, level, right, mistaken{other, why},
 		mistaken{t.gross + t.empty, "Nothing is ever gained by the trailer’s own weight."},

@@ -38,7 +38,7 @@ type MonthRow struct {
 type WornRow struct {
 	Record string           `json:"record"`
 	On     string           `json:"on"`
-	What   said.Piece       `json:"what"`
+	What   said.Sentence    `json:"what"`
 	Cost   *finding.Measure `json:"cost,omitempty"`
 	Far    *finding.Measure `json:"far,omitempty"` // driven since the time before
 	Note   string           `json:"note,omitempty"`
@@ -149,7 +149,7 @@ func yearly(months []MonthRow) (out []MonthRow) {
 // wornOf is a record of wear, with the way since the one before of the same thing.
 func wornOf(id, trailer string, all records.All) WornRow {
 	rec := all[id]
-	row := WornRow{Record: id, On: rec.On, What: said.Piece{Text: norms.WearingName(rec.Wear.What)}, Note: rec.Note}
+	row := WornRow{Record: id, On: rec.On, What: said.Say(norms.WearingName(rec.Wear.What)), Note: rec.Note}
 	if c := rec.Wear.Cost; c != nil {
 		row.Cost = finding.Exactly(quantity.KindMoney, *c)
 	}

@@ -94,7 +94,7 @@ func hintsOf(p *plan.Plan, trailer string, rep *review.Report, all records.All, 
 		if w.State != "over" {
 			continue
 		}
-		says := said.Say("%: over its time.", said.Piece{Text: w.Name})
+		says := slices.Concat(w.Name, said.Say(": over its time."))
 		switch w.ID {
 		case "bearings":
 			add("play", true, says)

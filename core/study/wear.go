@@ -16,8 +16,8 @@ import (
 // WearRow is a thing with a clock.
 type WearRow struct {
 	ID    string           `json:"id"`
-	Name  string           `json:"name"`
-	Does  string           `json:"does"`
+	Name  said.Sentence    `json:"name"`
+	Does  said.Sentence    `json:"does"`
 	Last  string           `json:"last,omitempty"`  // day
 	Due   string           `json:"due,omitempty"`   // day, by its months
 	Since *finding.Measure `json:"since,omitempty"` // driven since, by the trips
@@ -62,7 +62,7 @@ func Wear(p *plan.Plan, trailer string, all records.All, today string) []WearRow
 		if !has[w.Needs] {
 			continue
 		}
-		row := WearRow{ID: w.ID, Name: w.Name, Does: w.Does, State: "unknown"}
+		row := WearRow{ID: w.ID, Name: said.Say(w.Name), Does: said.Say(w.Does), State: "unknown"}
 		for _, rec := range all {
 			if rec.Trailer == trailer && rec.Wear != nil && rec.Wear.What == w.ID && rec.On > row.Last &&
 				(today == "" || rec.On <= today) {

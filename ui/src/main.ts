@@ -12,6 +12,7 @@ const router = createRouter({
     { path: '/', component: PlanList },
     { path: '/new', component: () => import('./pages/FirstRun.vue') },
     { path: '/plan/:id/:stage?/:tab?', component: () => import('./pages/Workspace.vue'), props: true },
+    { path: '/guide/:page?', component: () => import('./pages/GuidePage.vue'), props: true },
     { path: '/:rest(.*)*', redirect: '/' },
   ],
 })

@@ -106,12 +106,12 @@ func guard(r *rig.Rig, a *plan.Access) (finding.Finding, bool) {
 		radius, wide := Least(r)
 		f.Outcome = finding.Unknown
 		f.Says = said.Say(
-			"A mudguard here wants % over the hub and % of width at least.",
+			"A {mudguard} here wants % over the hub and % of width at least.",
 			said.Length(radius),
 			said.Length(wide),
 		)
 		f.Needs = []finding.Need{{
-			Path: f.Subject, Says: said.Say("the mudguard's inside over the hub"),
+			Path: f.Subject, Says: said.Say("the {mudguard}'s inside over the hub"),
 			Where: said.Say("From the hub's middle straight up to the inside of the guard, empty."),
 		}}
 		return f, true
@@ -122,7 +122,7 @@ func guard(r *rig.Rig, a *plan.Access) (finding.Finding, bool) {
 	if wide := tyreWide(r); a.GuardWide != nil && float64(*a.GuardWide) < wide-1e-6 {
 		f.Outcome, f.Subject = finding.Fails, "/trailers/"+r.Scope.Trailer+"/access/guardWide"
 		f.Says = said.Say(
-			"The mudguard is % wide and the tyre %: the tread must lie under it. Check your local code.",
+			"The {mudguard} is % wide and the {tyre} %: the tread must lie under it. Check your local code.",
 			said.Length(*a.GuardWide),
 			said.Length(wide),
 		)
@@ -132,15 +132,15 @@ func guard(r *rig.Rig, a *plan.Access) (finding.Finding, bool) {
 	case clear < 0:
 		f.Outcome = finding.Fails
 		f.Says = said.Say(
-			"At the spring's stop the tyre goes % into the mudguard. It wants % over the hub at least.",
+			"At the spring's stop the {tyre} goes % into the {mudguard}. It wants % over the hub at least.",
 			said.Length(-clear),
 			said.Length(r.WheelRadius()+up+room),
 		)
 	case clear < room:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("Only % between tyre and mudguard at the spring's stop.", said.Length(clear))
+		f.Says = said.Say("Only % between {tyre} and {mudguard} at the spring's stop.", said.Length(clear))
 	default:
-		f.Says = said.Say("% between tyre and mudguard at the spring's stop.", said.Length(clear))
+		f.Says = said.Say("% between {tyre} and {mudguard} at the spring's stop.", said.Length(clear))
 	}
 	if !told {
 		if f.Outcome == finding.Holds {
@@ -167,7 +167,7 @@ func wheelOff(r *rig.Rig, a *plan.Access) (finding.Finding, bool) {
 	if left < 0 {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
-			"The wheel does not come out under the skirt, by %: the mudguard must come off first. Carry the spanner for it.",
+			"The wheel does not come out under the skirt, by %: the {mudguard} must come off first. Carry the spanner for it.",
 			said.Length(-left),
 		)
 		return f, true
@@ -185,7 +185,7 @@ func stood(r *rig.Rig, a *plan.Access) (finding.Finding, bool) {
 	path := "/trailers/" + r.Scope.Trailer + "/access/"
 	need := func(field, says, where string) (finding.Finding, bool) {
 		f.Outcome, f.Subject = finding.Unknown, path+field
-		f.Says = said.Say("Whether the mudguard bears a person is not known.")
+		f.Says = said.Say("Whether the {mudguard} bears a person is not known.")
 		f.Needs = []finding.Need{{Path: f.Subject, Says: said.Say(says), Where: said.Say(where)}}
 		return f, true
 	}

@@ -47,13 +47,13 @@ func sticks(r *rig.Rig, a *plan.Access) (finding.Finding, bool) {
 	}
 	f.Figure = finding.Exactly(quantity.KindLength, out)
 	if a.Bumpers {
-		f.Says = said.Say("Wheels and mudguards stand out % a side, with something slanted before and behind them.",
+		f.Says = said.Say("Wheels and {mudguard}s stand out % a side, with something slanted before and behind them.",
 			said.Length(out))
 		return f, true
 	}
 	f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	f.Says = said.Say(
-		"Wheels and mudguards stand out % a side: a gatepost tears them off. A slanted tube before and behind each, or keep that distance in mind.",
+		"Wheels and {mudguard}s stand out % a side: a gatepost tears them off. A slanted tube before and behind each, or keep that distance in mind.",
 		said.Length(out),
 	)
 	return f, true

@@ -58,7 +58,7 @@ func (b *Body) held() (finding.Finding, bool) {
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 		f.Says = append(f.Says, said.Say(" Their grade is not entered; the weakest is assumed.")...)
 	default:
-		f.Says = append(f.Says, said.Say(" Large washers, nuts that lock; lamps and number plate in sight.")...)
+		f.Says = append(f.Says, said.Say(" Large washers, nuts that lock; lamps and {number plate} in sight.")...)
 	}
 	if b.b.Minutes != nil {
 		f.Says = append(f.Says, said.Say(" Off again in %.", said.Of(quantity.KindTime, *b.b.Minutes*60))...)

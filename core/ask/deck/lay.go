@@ -468,7 +468,7 @@ func (o *Laid) wheels(r *rig.Rig) {
 	}
 	for _, x := range r.AxlesAt() {
 		o.Notes = append(o.Notes, said.Say(
-			"At its stop a tyre comes to % under the floor: leave it open over each wheel, % long about % behind the front, under a thin patch that comes off.",
+			"At its stop a {tyre} comes to % under the floor: leave it open over each wheel, % long about % behind the front, under a thin patch that comes off.",
 			said.Length(left),
 			said.Length(2*radius+0.1),
 			said.Length(x-r.DeckFront.Nominal),

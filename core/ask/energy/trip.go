@@ -73,7 +73,7 @@ func lacks(r *rig.Rig) (needs []finding.Need) {
 		}
 	}
 	if r.EmptyMass() == nil {
-		need("/trailers/"+r.Scope.Trailer+"/empty", "the empty weight", "On a weighbridge, or the plate’s.")
+		need("/trailers/"+r.Scope.Trailer+"/empty", "the empty weight", "On a {weighbridge}, or the plate’s.")
 	} else if r.Total() == nil {
 		needs = append(needs, r.Needs...)
 		if len(r.Needs) == 0 {
@@ -121,7 +121,7 @@ func Of(r *rig.Rig) *Trip {
 		says string
 		v    float64
 	}{
-		{"the car alone, on the flat", p.car}, {"air at trailer and load", p.air}, {"the trailer’s tyres", p.rolls},
+		{"the car alone, on the flat", p.car}, {"air at trailer and load", p.air}, {"the trailer’s {tyre}s", p.rolls},
 		{"climbs, less what descents give back", p.climbs}, {"stops", p.stops},
 	} {
 		if math.Abs(x.v) > 1e-9 {

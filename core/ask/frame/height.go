@@ -75,7 +75,7 @@ func lies(r *rig.Rig, at float64) said.Sentence {
 	case half > 0 && r.DeckWidth()/2 <= half-broad/2:
 		return said.Say("between the wheels.")
 	case over >= 0:
-		return said.Say("% over the tyres' tops; on a bump they come up to it.", said.Length(over))
+		return said.Say("% over the {tyre}s' tops; on a bump they come up to it.", said.Length(over))
 	}
-	return said.Say("% under the tyres' tops: they stand up through it and need boxes.", said.Length(-over))
+	return said.Say("% under the {tyre}s' tops: they stand up through it and need boxes.", said.Length(-over))
 }

@@ -168,7 +168,7 @@ func bears(r *rig.Rig, g *plan.Gear) (f finding.Finding, ok bool) {
 		f.Needs = append(
 			f.Needs,
 			finding.Need{Path: "/trailers/" + r.Scope.Trailer + "/track", Says: said.Say("the track"),
-				Where: said.Say("Tape from the middle of one tyre to the middle of the other.")},
+				Where: said.Say("Tape from the middle of one {tyre} to the middle of the other.")},
 		)
 	}
 	if g.Tube != nil && g.Seats == nil {

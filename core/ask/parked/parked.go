@@ -78,7 +78,7 @@ func gather(r *rig.Rig, k *plan.Parked) (w *whole, needs []finding.Need) {
 	tp := "/trailers/" + r.Scope.Trailer
 	if r.Trailer.Track == nil {
 		needs = append(needs, finding.Need{Path: tp + "/track", Says: said.Say("the track"),
-			Where: said.Say("Tape from the middle of one tyre to the middle of the other.")})
+			Where: said.Say("Tape from the middle of one {tyre} to the middle of the other.")})
 	}
 	if r.Trailer.DeckHeight == nil {
 		needs = append(needs, finding.Need{Path: tp + "/deckHeight", Says: said.Say("the deck's height"),

@@ -383,7 +383,7 @@ func (s *Setup) tip(at *Step) finding.Finding {
 		)
 	case s.Loading.Unhitched && at.Ball < jockeyLeast:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("Only % stays on the jockey wheel. Hitch it first.", said.Mass(at.Ball))
+		f.Says = said.Say("Only % stays on the {jockey wheel}. Hitch it first.", said.Mass(at.Ball))
 	case at.Ball < 0:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(

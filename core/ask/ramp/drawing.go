@@ -237,7 +237,7 @@ func (s *Setup) Card(steps []Step) (on, off []CardLine) {
 			add(
 				"stand",
 				true,
-				said.Say("It stands unhitched: better hitch it. Chock both wheels, jockey wheel down and locked."),
+				said.Say("It stands unhitched: better hitch it. Chock both wheels, {jockey wheel} down and locked."),
 			)
 		} else {
 			add("stand", false, said.Say("Hitched, coupling latched and pinned; car in gear, handbrake on, wheels chocked."))
@@ -295,7 +295,7 @@ func (s *Setup) Card(steps []Step) (on, off []CardLine) {
 	} else {
 		add("brake", false, said.Say("Parking brake on, in gear; then tie it down, before the ramps go away."))
 	}
-	add("stow", false, said.Say("Ramps and props stowed and locked; jockey wheel up."))
+	add("stow", false, said.Say("Ramps and props stowed and locked; {jockey wheel} up."))
 	start(back)
 	if s.Way == ByLine {
 		back(

@@ -44,17 +44,17 @@ func (s *Setup) width() (finding.Finding, bool) {
 	switch {
 	case left < 0:
 		f.Outcome, f.Says = finding.Fails, said.Say(
-			"Over its tyres it is % wide, the deck %.",
+			"Over its {tyre}s it is % wide, the deck %.",
 			said.Length(wide),
 			said.Length(deck),
 		)
 	case left < 0.05:
 		f.Outcome, f.Tight, f.Says = finding.Tight, finding.LittleRoom, said.Say(
-			"Only % beside each tyre.",
+			"Only % beside each {tyre}.",
 			said.Length(left),
 		)
 	default:
-		f.Says = said.Say("% beside each tyre.", said.Length(left))
+		f.Says = said.Say("% beside each {tyre}.", said.Length(left))
 	}
 	if w := float64(s.Ramp.Width); w > 0 && s.Ramp.Kind != plan.RampFull && s.Ramp.Kind != plan.RampGate {
 		off := max(math.Abs(s.Track-s.Apart()), math.Abs(s.FrontTrack-s.Apart())) / 2
@@ -72,7 +72,7 @@ func (s *Setup) width() (finding.Finding, bool) {
 			f.Outcome, f.Tight = finding.Worse(f.Outcome, finding.Tight), finding.LittleRoom
 			f.Says = append(
 				f.Says,
-				said.Say(" Ramps % wide leave little beside tyres over %.", said.Length(w), said.Length(need))...)
+				said.Say(" Ramps % wide leave little beside {tyre}s over %.", said.Length(w), said.Length(need))...)
 		}
 	}
 	f.Says = append(f.Says, said.Say(" Set the ramps % apart, middle to middle.", said.Length(s.Apart()))...)

@@ -121,7 +121,7 @@ func mirror(r *rig.Rig) finding.Finding {
 		f.Says = append(f.Says, said.Say(" Wheels beside the deck may stand farther out: tape them.")...)
 		f.Needs = []finding.Need{
 			{Path: "/trailers/" + r.Scope.Trailer + "/widthOverAll", Says: said.Say("the width over all"),
-				Where: said.Say("Tape over wheels and mudguards.")},
+				Where: said.Say("Tape over wheels and {mudguard}s.")},
 		}
 	case takes > out.Low && !told:
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough

@@ -31,29 +31,29 @@ type Case struct {
 
 // Opinion is what it comes to.
 type Opinion struct {
-	Stop     []said.Piece  `json:"stop"` // first and plain
-	Says     said.Sentence `json:"says"`
-	Suspects []SuspectRow  `json:"suspects"`
-	Next     []LookRow     `json:"next"`  // what tells most first
-	Hints    []HintRow     `json:"hints"` // from plan and records
+	Stop     []said.Sentence `json:"stop"` // first and plain
+	Says     said.Sentence   `json:"says"`
+	Suspects []SuspectRow    `json:"suspects"`
+	Next     []LookRow       `json:"next"`  // what tells most first
+	Hints    []HintRow       `json:"hints"` // from plan and records
 }
 
 // SuspectRow is a cause.
 type SuspectRow struct {
 	ID      string          `json:"id"`
-	Says    said.Piece      `json:"says"`
+	Says    said.Sentence   `json:"says"`
 	Likely  finding.Measure `json:"likely"` // share
 	Because []said.Sentence `json:"because"`
 	Against []said.Sentence `json:"against"`
-	Do      string          `json:"do"`
+	Do      said.Sentence   `json:"do"`
 }
 
 // LookRow is something to look at.
 type LookRow struct {
-	ID   string  `json:"id"`
-	Asks string  `json:"asks"`
-	Bits float64 `json:"bits"`
-	Seen string  `json:"seen,omitempty"` // yes, no
+	ID   string        `json:"id"`
+	Asks said.Sentence `json:"asks"`
+	Bits float64       `json:"bits"`
+	Seen string        `json:"seen,omitempty"` // yes, no
 }
 
 // HintRow is what plan or records say.
@@ -84,7 +84,7 @@ func chance(of map[string]float64, id string, usual float64) float64 {
 // Find weighs the causes: prior · Π P(sign) · Π P(answer) · Π P(hint)^0.6, then to a sum of one. What was not felt counts for
 // nothing, since nobody feels for all of it; what was looked at counts either way.
 func Find(c *Case) *Opinion {
-	out := &Opinion{Stop: []said.Piece{}, Suspects: []SuspectRow{}, Next: []LookRow{}, Hints: []HintRow{}}
+	out := &Opinion{Stop: []said.Sentence{}, Suspects: []SuspectRow{}, Next: []LookRow{}, Hints: []HintRow{}}
 	out.stops(c)
 	for _, h := range c.Hints {
 		out.Hints = append(out.Hints, HintRow(h))
@@ -124,11 +124,11 @@ func Find(c *Case) *Opinion {
 	case len(out.Suspects) == 0 || weight[len(causes)] > weight[order[0]]:
 		out.Says = said.Say("This does not fit anything known here: let somebody look who mends trailers.")
 	case weight[order[0]] > 0.6:
-		out.Says = said.Say("Most likely %.", out.Suspects[0].Says)
+		out.Says = slices.Concat(said.Say("Most likely "), out.Suspects[0].Says, said.Say("."))
 	default:
-		out.Says = said.Say("Perhaps %. Look at what is asked below: it tells them apart.", out.Suspects[0].Says)
+		out.Says = slices.Concat(said.Say("Perhaps "), out.Suspects[0].Says, said.Say(". Look at what is asked below: it tells them apart."))
 		if len(out.Next) == 0 {
-			out.Says = said.Say("Perhaps %. Nothing more here tells it from the others.", out.Suspects[0].Says)
+			out.Says = slices.Concat(said.Say("Perhaps "), out.Suspects[0].Says, said.Say(". Nothing more here tells it from the others."))
 		}
 	}
 	return out
@@ -136,10 +136,10 @@ func Find(c *Case) *Opinion {
 
 // stops are the signs and answers that end a drive, first; what plan and records say of it is no answer of today.
 func (o *Opinion) stops(c *Case) {
+	var told []string
 	add := func(says string) {
-		p := said.Piece{Text: says}
-		if says != "" && !slices.ContainsFunc(o.Stop, func(x said.Piece) bool { return x.Text == says }) {
-			o.Stop = append(o.Stop, p)
+		if says != "" && !slices.Contains(told, says) {
+			told, o.Stop = append(told, says), append(o.Stop, said.Say(says))
 		}
 	}
 	for _, s := range ailments.Signs {
@@ -213,7 +213,7 @@ const tells = 3
 // row is a cause with what speaks for it and against.
 func (c *Case) row(x *ailments.Cause, share float64) SuspectRow {
 	out := SuspectRow{
-		ID: x.ID, Says: said.Piece{Text: x.Says}, Do: x.Do, Likely: *finding.Exactly(quantity.KindShare, min(mostSure, round(share))),
+		ID: x.ID, Says: said.Say(x.Says), Do: said.Say(x.Do), Likely: *finding.Exactly(quantity.KindShare, min(mostSure, round(share))),
 		Because: []said.Sentence{}, Against: []said.Sentence{},
 	}
 	for _, s := range ailments.Signs {
@@ -264,14 +264,14 @@ func (o *Opinion) next(c *Case, causes []ailments.Cause, weight []float64) {
 			return answered(x, l.ID, k == 0)
 		})
 		if bits > worthBits {
-			o.Next = append(o.Next, LookRow{ID: l.ID, Asks: l.Asks, Bits: bits / l.Cost})
+			o.Next = append(o.Next, LookRow{ID: l.ID, Asks: said.Say(l.Asks), Bits: bits / l.Cost})
 		}
 	}
 	slices.SortStableFunc(o.Next, func(a, b LookRow) int { return cmp.Compare(b.Bits, a.Bits) })
 	o.Next = o.Next[:min(len(o.Next), mostLooks)]
 	for _, l := range ailments.Looks {
 		if yes, seen := c.Seen[l.ID]; seen {
-			o.Next = append(o.Next, LookRow{ID: l.ID, Asks: l.Asks, Seen: map[bool]string{true: "yes", false: "no"}[yes]})
+			o.Next = append(o.Next, LookRow{ID: l.ID, Asks: said.Say(l.Asks), Seen: map[bool]string{true: "yes", false: "no"}[yes]})
 		}
 	}
 }

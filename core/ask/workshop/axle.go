@@ -167,7 +167,7 @@ func scrubbed(f finding.Finding, angle, doubt float64, says said.Sentence, do st
 	f.Limit = finding.Exactly(quantity.KindShare, scrubMay)
 	f.Says = append(
 		says,
-		said.Say(": every tyre is dragged aside by % of its way, of % that it bears for years.",
+		said.Say(": every {tyre} is dragged aside by % of its way, of % that it bears for years.",
 			said.Share(scrub), said.Share(scrubMay))...)
 	switch {
 	case low > scrubBad:

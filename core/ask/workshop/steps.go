@@ -193,7 +193,7 @@ func frameSteps(l *list) {
 			WorkStep{
 				ID: "welds",
 				Says: said.Say(
-					"Have the welds of drawbar, hangers and cross members looked at by a competent welder.",
+					"Have the welds of {drawbar}, hangers and cross members looked at by a competent welder.",
 				),
 				after:   l.last("weld-down"),
 				Minutes: [2]float64{20, 60},
@@ -215,7 +215,7 @@ func frameSteps(l *list) {
 			WorkStep{
 				ID: "rust",
 				Says: said.Say(
-					"Knock along rails, drawbar, hangers and axle with a hammer; scrape what sounds dull.",
+					"Knock along rails, {drawbar}, hangers and axle with a hammer; scrape what sounds dull.",
 				),
 				after:   l.last("strip"),
 				Minutes: [2]float64{40, 120},

@@ -16,10 +16,10 @@ type Wearing struct {
 // Wearings lists them.
 var Wearings = []Wearing{
 	{"bearings", "Wheel bearings", 12, 15_000e3, 0, 1, 0, "Grease, feel for play; at once after the hubs were under water.", ""},
-	{"tyres", "Tyres", 72, 0, 0, 0, 0, "Out at six to seven years by the date code, ten at most; before that at the wear mark, a cut or a bulge.", ""},
+	{"tyres", "{Tyre}s", 72, 0, 0, 0, 0, "Out at six to seven years by the date code, ten at most; before that at the wear mark, a cut or a bulge.", ""},
 	{"nuts", "Wheel nuts", 12, 5_000e3, 0, 0, 0, "Tighten by the plate; again 50 km after a wheel was off.", ""},
 	{"brakes", "Brakes", 12, 5_000e3, 0, 3, 0, "Adjust, look at linings, rods and cables.", "brakes"},
-	{"coupling", "Coupling", 12, 10_000e3, 0, 0, 0, "Clean, grease, look at its wear mark; the head locks with a pull upward.", ""},
+	{"coupling", "{Coupling}", 12, 10_000e3, 0, 0, 0, "Clean, grease, look at its wear mark; the head locks with a pull upward.", ""},
 	{"springs", "Springs, shackles, slippers", 12, 10_000e3, 0, 6, 0, "Look for cracks and worn bolts; grease what rubs.", "leaf"},
 	{"straps", "Straps", 12, 0, 0, 0, 100, "Out at the first cut, burn or stiff fading.", ""},
 	{"deck", "Deck oil", 12, 0, 0, 0, 0, "Wash, let it dry, oil its edges first.", "deck"},

@@ -92,10 +92,10 @@ func (c *Card) hitch(r *rig.Rig) {
 func (c *Card) before(r *rig.Rig) {
 	c.add("Before you drive",
 		"All lamps with a helper: tail, both turns, brake.",
-		"Tyres: pressure, cuts, bulges. Wheel nuts: a wrench on each.",
+		"{Tyre}s: pressure, cuts, bulges. Wheel nuts: a wrench on each.",
 		"Sides, tailgate and pins closed; straps tight; nothing that can fly.")
 	if p := r.Trailer.TyrePressure; p != nil {
-		c.last().Lines[1] = said.Say("Tyres: % cold; cuts, bulges. Wheel nuts: a wrench on each.",
+		c.last().Lines[1] = said.Say("{Tyre}s: % cold; cuts, bulges. Wheel nuts: a wrench on each.",
 			said.Of(quantity.KindPressure, float64(*p)))
 	}
 }

@@ -2381,12 +2381,12 @@ export interface TripRow {
   warns?: Sentence;
 }
 export interface WearRow {
-  does: string;
+  does: Sentence;
   due?: string;
   id: string;
   last?: string;
   left?: Measure;
-  name: string;
+  name: Sentence;
   since?: Measure;
   state: string;
   why?: Sentence;
@@ -2412,7 +2412,7 @@ export interface WornRow {
   note?: string;
   on: string;
   record: string;
-  what: Piece;
+  what: Sentence;
 }
 export interface MoneyBook {
   ledger: Ledger;
@@ -2676,7 +2676,7 @@ export interface Reference {
   batteries: Battery[];
   bearings: WheelBearing[];
   bolts: Bolt[];
-  causes: Cause[];
+  causes: Ailment[];
   commons: Common[];
   doubts: {
     [k: string]: number;
@@ -2699,7 +2699,7 @@ export interface Reference {
   };
   ruleSets: RuleSet[];
   schools: School[];
-  signs: Sign[];
+  signs: Ailment[];
   soils: Soil[];
   solids: Substance[];
   stocks: Stock[];
@@ -2746,9 +2746,9 @@ export interface Bolt {
   ultimate: number;
   yield: number;
 }
-export interface Cause {
+export interface Ailment {
   id: string;
-  says: string;
+  says: Sentence;
 }
 export interface Common {
   height: number;
@@ -2906,11 +2906,6 @@ export interface School {
   name: string;
   reason: string;
   source: Source;
-}
-export interface Sign {
-  id: string;
-  says: string;
-  stop?: string;
 }
 export interface Soil {
   bears: number;
@@ -3714,7 +3709,7 @@ export interface Opinion {
   hints: HintRow[];
   next: LookRow[];
   says: Sentence;
-  stop: Piece[];
+  stop: Sentence[];
   suspects: SuspectRow[];
 }
 export interface HintRow {
@@ -3723,7 +3718,7 @@ export interface HintRow {
   yes: boolean;
 }
 export interface LookRow {
-  asks: string;
+  asks: Sentence;
   bits: number;
   id: string;
   seen?: string;
@@ -3731,10 +3726,10 @@ export interface LookRow {
 export interface SuspectRow {
   against: Sentence[];
   because: Sentence[];
-  do: string;
+  do: Sentence;
   id: string;
   likely: Measure;
-  says: Piece;
+  says: Sentence;
 }
 export interface WeighAsked {
   address: string;

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
-import { ArrowUpTrayIcon, LightBulbIcon, PlusIcon } from '@heroicons/vue/24/outline'
+import { ArrowUpTrayIcon, BookOpenIcon, LightBulbIcon, PlusIcon } from '@heroicons/vue/24/outline'
 import { useTitle } from '@vueuse/core'
 import { onMounted, ref, shallowRef } from 'vue'
 import { useRouter } from 'vue-router'
@@ -114,6 +114,7 @@ async function tryExample(e: Example) {
             @change="take"
           />
         </label>
+        <RouterLink class="act min-h-11" to="/guide"><BookOpenIcon class="size-5" />Guide</RouterLink>
       </div>
       <p v-if="refused" class="text-fails mt-3 font-semibold" role="alert">{{ refused }}</p>
       <p v-if="deleted" class="plate mt-3 flex items-center justify-between p-3" role="status">

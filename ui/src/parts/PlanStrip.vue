@@ -3,6 +3,7 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { ArrowUturnLeftIcon, ArrowUturnRightIcon, EllipsisHorizontalIcon } from '@heroicons/vue/24/outline'
 import { computed, ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
 import { api } from '@/api'
 import { download } from '@/download'
 import OutcomeMark from '@/checks/OutcomeMark.vue'
@@ -74,6 +75,8 @@ async function saveArchive() {
   }
 }
 const print = () => window.print()
+const router = useRouter()
+const route = useRoute()
 const items = [
   { name: 'Save as a file', act: () => void saveFile() },
   { name: 'Save with records and photos', act: () => void saveArchive() },
@@ -82,6 +85,7 @@ const items = [
   { name: 'Earlier versions', act: () => (history.value = true) },
   { name: 'Light or dark', act: theme },
   { name: 'Stages to show', act: () => emit('stages') },
+  { name: 'Guide', act: () => void router.push(`/guide/${String(route.params.stage ?? '')}`) },
   { name: 'Keys', act: () => emit('help') },
 ]
 </script>

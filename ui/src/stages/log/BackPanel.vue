@@ -77,7 +77,7 @@ async function table() {
       <template #heading><b>Seen to</b></template>
       <ul>
         <li v-for="w in data.worn" :key="w.record" class="border-rule border-t py-1.5">
-          <b>{{ say([w.what]) }}</b><span class="text-soft"
+          <b>{{ say(w.what) }}</b><span class="text-soft"
             >, {{ long(w.on) }}<template v-if="w.far">, after {{ nominal(w.far) }}</template
             ><template v-if="w.cost">, {{ nominal(w.cost) }}</template
             ><template v-if="w.note">: {{ w.note }}</template></span

@@ -29,6 +29,10 @@ const own = computed(() =>
     .sort((a, b) => (b[1].on ?? '').localeCompare(a[1].on ?? '') || (b[1].order ?? 0) - (a[1].order ?? 0))
     .map(([id]) => id),
 )
+const causeOf = (id: string | undefined) => {
+  const c = reference.data?.causes.find((x) => x.id === id)
+  return c ? say(c.says) : 'not found yet'
+}
 const picked = ref('')
 const open = computed(() => (picked.value in records.all ? picked.value : (own.value[0] ?? '')))
 const record = computed(() => records.all[open.value])
@@ -70,7 +74,7 @@ function seen(l: LookRow, answer: boolean | undefined) {
         class="text-fails text-lg leading-tight font-bold"
         role="alert"
       >
-        {{ say([s]) }}
+        {{ say(s) }}
       </p>
     </template>
     <h2 class="text-lg leading-tight font-bold" role="status">
@@ -87,7 +91,7 @@ function seen(l: LookRow, answer: boolean | undefined) {
         :data-sign="s.id"
         @click="mark(s.id)"
       >
-        {{ s.says }}
+        {{ say(s.says) }}
       </button>
       <button v-if="some && !wide" class="act min-h-11" @click="wide = true">
         <PlusIcon class="size-5" />Another sign
@@ -102,7 +106,7 @@ function seen(l: LookRow, answer: boolean | undefined) {
           class="border-rule flex flex-wrap items-center gap-2 border-t py-1.5"
           :data-look="l.id"
         >
-          <span class="min-w-0 flex-1 basis-56">{{ l.asks }}</span>
+          <span class="min-w-0 flex-1 basis-56">{{ say(l.asks) }}</span>
           <span class="no-print flex gap-2">
             <button
               v-for="[name, v] in [
@@ -130,9 +134,9 @@ function seen(l: LookRow, answer: boolean | undefined) {
           class="border-rule border-t py-1.5"
           :data-suspect="s.id"
         >
-          <b class="inline-block first-letter:uppercase">{{ say([s.says]) }}</b>, about
+          <b class="inline-block first-letter:uppercase">{{ say(s.says) }}</b>, about
           {{ nominal(s.likely) }}
-          <p>{{ s.do }}</p>
+          <p>{{ say(s.do) }}</p>
           <p v-if="s.because.length" class="text-soft text-sm">
             For it: {{ s.because.map((b) => say(b)).join(' ') }}
           </p>
@@ -154,7 +158,7 @@ function seen(l: LookRow, answer: boolean | undefined) {
           label="What it was in the end"
           none="not known yet"
           :value="record?.trouble?.found"
-          :options="(reference.data?.causes ?? []).map((c) => ({ value: c.id, name: c.says }))"
+          :options="(reference.data?.causes ?? []).map((c) => ({ value: c.id, name: say(c.says) }))"
           @chosen="workspace.setAt(`/records/${open}/trouble/found`, $event, 'what it was')"
         />
         <TextField :path="`/records/${open}/note`" label="Remark" />
@@ -176,10 +180,7 @@ function seen(l: LookRow, answer: boolean | undefined) {
           @click="picked = id"
         >
           {{ records.all[id]?.on ? long(records.all[id]!.on!) : 'Some day' }}:
-          {{
-            reference.data?.causes.find((c) => c.id === records.all[id]?.trouble?.found)?.says ??
-            'not found yet'
-          }}
+          {{ causeOf(records.all[id]?.trouble?.found) }}
         </button>
       </li>
     </ul>

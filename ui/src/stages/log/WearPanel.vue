@@ -66,7 +66,7 @@ function done(w: WearRow) {
       <li v-for="w in data?.wear ?? []" :key="w.id" class="border-rule border-t py-2" :data-thing="w.id">
         <div class="flex flex-wrap items-center gap-x-3">
           <p class="min-w-0 flex-1 basis-48">
-            <b>{{ w.name }}:</b> <span :class="tone[w.state]">{{ wearWords[w.state] }}</span><span
+            <b>{{ say(w.name) }}:</b> <span :class="tone[w.state]">{{ wearWords[w.state] }}</span><span
               class="text-soft"
               ><template v-if="w.last">, last {{ long(w.last) }}</template
               ><template v-if="w.due">, due by {{ long(w.due) }}</template
@@ -78,7 +78,7 @@ function done(w: WearRow) {
           </button>
         </div>
         <p class="text-soft text-sm">
-          <b v-if="w.why?.length" :class="tone[w.state]">{{ say(w.why) }}</b> {{ w.does }}
+          <b v-if="w.why?.length" :class="tone[w.state]">{{ say(w.why) }}</b> {{ say(w.does) }}
         </p>
         <div
           v-if="open === w.id && last(w)"
