@@ -91,7 +91,11 @@ type RecordChange struct {
 
 // ChangeRecords makes many changes at once: all of them, but for those that cannot be made. refused are their errors, by their place
 // in the list.
-func (s *Store) ChangeRecords(ctx context.Context, plan string, changes []RecordChange) (refused map[int]error, err error) {
+func (s *Store) ChangeRecords(
+	ctx context.Context,
+	plan string,
+	changes []RecordChange,
+) (refused map[int]error, err error) {
 	err = s.write(ctx, func(tx *sql.Tx) error {
 		refused = map[int]error{}
 		if err := livingPlan(ctx, tx, plan); err != nil {

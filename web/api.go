@@ -651,7 +651,11 @@ func (s *server) lookBackTable(c fiber.Ctx) error {
 		return err
 	}
 	return s.inTurn(s.lanes.studies, studyTime, func(context.Context) error {
-		return sendTable(c, fileName(a.Plan.Name)+"-months", tables.Months(study.Back(a.Plan, a.Trailer, all, a.Today)))
+		return sendTable(
+			c,
+			fileName(a.Plan.Name)+"-months",
+			tables.Months(study.Back(a.Plan, a.Trailer, all, a.Today)),
+		)
 	})
 }
 

@@ -95,7 +95,9 @@ func lentOf(p *plan.Plan, rec *records.Happened) *lentFile {
 	l := p.Locale()
 	text := func(s said.Sentence) string { return s.Text(l) }
 	f := &lentFile{
-		Title: text(said.Sentence{card.Title}), To: rec.Loan.To, Until: rec.Loan.Until, Call: rec.Loan.Call, Out: rec.Loan.Out,
+		Title: text(
+			said.Sentence{card.Title},
+		), To: rec.Loan.To, Until: rec.Loan.Until, Call: rec.Loan.Call, Out: rec.Loan.Out,
 		In: rec.Loan.In, Style: page.CSS(lentStyle),
 	}
 	if d := rec.Loan.Deposit; d != nil {

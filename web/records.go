@@ -170,7 +170,10 @@ func (s *server) changeRecords(c fiber.Ctx) error {
 	changes := make([]store.RecordChange, len(in.Changes))
 	for i, ch := range in.Changes {
 		if !idPattern.MatchString(ch.ID) {
-			return fiber.NewError(fiber.StatusBadRequest, "The id of a record may hold small letters, digits and hyphens only.")
+			return fiber.NewError(
+				fiber.StatusBadRequest,
+				"The id of a record may hold small letters, digits and hyphens only.",
+			)
 		}
 		changes[i] = store.RecordChange{ID: ch.ID, Make: func(old []byte) (string, []byte, error) {
 			next, err := records.Merge(old, ch.Patch)

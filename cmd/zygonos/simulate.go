@@ -15,7 +15,10 @@ import (
 // simulate serves a simulated device on loopback until it is ended.
 func simulate(ctx context.Context, args []string, out, errs io.Writer) error {
 	if len(args) == 0 || args[0] != "scale" {
-		fmt.Fprintln(errs, "zygonos simulate: there is one device, a scale: zygonos simulate scale [--addr 127.0.0.1:8585] [--kg 48]")
+		fmt.Fprintln(
+			errs,
+			"zygonos simulate: there is one device, a scale: zygonos simulate scale [--addr 127.0.0.1:8585] [--kg 48]",
+		)
 		return errUsage
 	}
 	set := flagsOf("simulate scale", errs)

@@ -59,7 +59,9 @@ func TaskOf(id string, o *Outline) (Task, bool) {
 		t = bay(t, o, wide, long)
 		if id == "bay-right" {
 			t = mirrored(t)
-			t.Name, t.Says = "Into a bay on the right", said.Say("Back it into the bay on the right, where the driver does not see.")
+			t.Name, t.Says = "Into a bay on the right", said.Say(
+				"Back it into the bay on the right, where the driver does not see.",
+			)
 		}
 	case "corner":
 		t.Name, t.Says = "Round a corner", said.Say("Back round the corner of a wall, to the left.")
@@ -72,7 +74,9 @@ func TaskOf(id string, o *Outline) (Task, bool) {
 		t.Ideal = append([][2]float64{{-long, 0}}, arc(-10.75-long+r, r, r, -math.Pi/2, -math.Pi)...)
 		t.Ideal = append(t.Ideal, [2]float64{-10.75 - long, 12})
 	case "water":
-		t.Name, t.Says = "Down a ramp to the water", said.Say("Back down the slip, 4 m wide, until the axle is at the water’s edge.")
+		t.Name, t.Says = "Down a ramp to the water", said.Say(
+			"Back down the slip, 4 m wide, until the axle is at the water’s edge.",
+		)
 		wall(-40, 2, -6, 2.4)
 		wall(-40, -2.4, -6, -2)
 		t.Start = Pose{4, 1.2, 0.12}
@@ -84,7 +88,13 @@ func TaskOf(id string, o *Outline) (Task, bool) {
 		wall(-40, 2.6+y, 15, 3.0+y)
 		t.Goal.Pose = Pose{-21 - long, 2.6, 0}
 		t.Goal.Across, t.Goal.Along, t.Par, t.Pulls = 0.3, 4, 45, 1
-		t.Ideal = [][2]float64{{-long, 0}, {-4 - long, 0.3}, {-11 - long, 2.3}, {-15 - long, 2.6}, {-24 - long, 2.6}}
+		t.Ideal = [][2]float64{
+			{-long, 0},
+			{-4 - long, 0.3},
+			{-11 - long, 2.3},
+			{-15 - long, 2.6},
+			{-24 - long, 2.6},
+		}
 	case "turn":
 		t.Name, t.Says = "Turn round in the road", said.Say("Turn car and trailer round between the kerbs.")
 		wall(-40, 5.5, 40, 5.9)
@@ -285,7 +295,9 @@ func (d *Driver) seen() Seen {
 	s := &d.state
 	return Seen{
 		Tick: d.tick, X: fine(s.X), Y: fine(s.Y), Heading: fine(s.Heading), Hitch: fine(s.Hitch), Steer: fine(s.Steer),
-		Speed: fine(s.Speed), Touch: d.touch, Folded: d.folded, Stuck: math.Abs(s.Hitch) > d.outline.Critical, Done: d.done,
+		Speed: fine(
+			s.Speed,
+		), Touch: d.touch, Folded: d.folded, Stuck: math.Abs(s.Hitch) > d.outline.Critical, Done: d.done,
 	}
 }
 
@@ -308,8 +320,15 @@ func (d *Driver) Score() Score {
 		out.Says = said.Say("Not there yet.")
 		return out
 	}
-	p := mostPoints - perPull*float64(max(0, d.pulls-d.task.Pulls)) - perTouch*float64(d.touches) - perMetre*out.Off -
-		perSecond*math.Max(0, out.Seconds-d.task.Par)
+	p := mostPoints - perPull*float64(
+		max(0, d.pulls-d.task.Pulls),
+	) - perTouch*float64(
+		d.touches,
+	) - perMetre*out.Off -
+		perSecond*math.Max(
+			0,
+			out.Seconds-d.task.Par,
+		)
 	out.Points = int(math.Round(math.Max(0, p)))
 	out.Says = said.Say("%: % points.", said.Counted(d.pulls, "pull ahead", "pulls ahead"), said.Count(out.Points))
 	if d.touches > 0 {

@@ -58,18 +58,44 @@ func throwRig(r *rand.Rand) thrown {
 func (t *thrown) plan() (*plan.Plan, bool) {
 	var loads, places []string
 	for i, c := range t.crates {
-		loads = append(loads, fmt.Sprintf(`"c%d":{"order":%d,"name":"Crate %d","kind":"box","mass":%s,"size":{"length":%s,"width":%s,"height":%s},
-			"centre":{"back":%s,"right":%s}}`, i+1, i+1, i+1, exact(c.mass), exact(c.long), exact(0.8), exact(0.6), exact(c.long/2), exact(0)))
+		loads = append(
+			loads,
+			fmt.Sprintf(
+				`"c%d":{"order":%d,"name":"Crate %d","kind":"box","mass":%s,"size":{"length":%s,"width":%s,"height":%s},
+			"centre":{"back":%s,"right":%s}}`,
+				i+1,
+				i+1,
+				i+1,
+				exact(c.mass),
+				exact(c.long),
+				exact(0.8),
+				exact(0.6),
+				exact(c.long/2),
+				exact(0),
+			),
+		)
 		places = append(places, fmt.Sprintf(`"c%d":{"on":"deck","at":{"back":%v}}`, i+1, c.at))
 	}
-	doc := fmt.Sprintf(`{"format":"zygonos-plan","version":1,"name":"Practice","region":"uk","units":"metric","ballSchool":"about-ten","chosen":"t",
+	doc := fmt.Sprintf(
+		`{"format":"zygonos-plan","version":1,"name":"Practice","region":"uk","units":"metric","ballSchool":"about-ten","chosen":"t",
 "loads":{%s},"towVehicles":{"car":{"order":1,"name":"Car","kerb":{"value":1600,"plusMinus":0,"how":"plate"},"gross":2400,"train":4500,"towBraked":2500,"towUnbraked":1600,
 "ballLimit":150,"hitchTow":2500,"hitchBall":150,"wheelbase":{"value":2.7,"how":"weighed"},"rearOverhang":{"value":1.1,"how":"weighed"}}},
 "trailers":{"t":{"order":1,"name":"Trailer","couplingToAxle":%s,"couplingToDeck":%s,"deckLength":%s,"deckWidth":%s,"deckHeight":%s,"track":{"value":1.5,"how":"weighed"},
 "label":{"value":%v,"counts":"gross"},"brakes":"overrun","empty":{"ball":{"mass":%v,"plusMinus":0},"axle":{"mass":%v,"plusMinus":0}}%s}},
 "parts":{},"outings":{"o":{"order":1,"name":"Outing","vehicle":"car","people":{"value":150,"plusMinus":0,"how":"weighed"},
-"layouts":{"t":{"placements":{%s}}}}}}`, strings.Join(loads, ","), exact(t.axle), exact(t.deckFront), exact(t.deckLong), exact(t.deckWide), exact(0.55),
-		t.gross, t.ball, t.empty-t.ball, t.more, strings.Join(places, ","))
+"layouts":{"t":{"placements":{%s}}}}}}`,
+		strings.Join(loads, ","),
+		exact(t.axle),
+		exact(t.deckFront),
+		exact(t.deckLong),
+		exact(t.deckWide),
+		exact(0.55),
+		t.gross,
+		t.ball,
+		t.empty-t.ball,
+		t.more,
+		strings.Join(places, ","),
+	)
 	p, err := plan.Read([]byte(doc))
 	if err != nil {
 		return nil, false
@@ -138,20 +164,33 @@ func ballCase(r *rand.Rand, level int, own *plan.Plan) (made, bool) {
 		sum += c.mass
 		m.given = append(m.given, said.Say("Crate %: %, % long, its front % behind the front board.",
 			said.Count(i+1), said.Mass(c.mass), said.Length(c.long), said.Length(c.at)))
-		m.why = append(m.why, said.Say("Crate %: its middle lies % ahead of the axle: % · % / % = %.", said.Count(i+1),
-			said.Length(t.axle-middle), said.Mass(c.mass), said.Length(t.axle-middle), said.Length(t.axle),
-			said.Mass(c.mass*(t.axle-middle)/t.axle)))
+		m.why = append(
+			m.why,
+			said.Say("Crate %: its middle lies % ahead of the axle: % · % / % = %.", said.Count(i+1),
+				said.Length(t.axle-middle), said.Mass(c.mass), said.Length(t.axle-middle), said.Length(t.axle),
+				said.Mass(c.mass*(t.axle-middle)/t.axle)),
+		)
 	}
 	m.ask = said.Say("What presses on the ball?")
-	m.given = append(m.given, said.Say("Empty it weighs %, with % on the ball. Ball to axle %, ball to the front board %.",
-		said.Mass(t.empty), said.Mass(t.ball), said.Length(t.axle), said.Length(t.deckFront)))
+	m.given = append(
+		m.given,
+		said.Say("Empty it weighs %, with % on the ball. Ball to axle %, ball to the front board %.",
+			said.Mass(t.empty), said.Mass(t.ball), said.Length(t.axle), said.Length(t.deckFront)),
+	)
 	m.why = append(m.why, said.Say("With the empty trailer’s own %: %.", said.Mass(t.ball), said.Mass(right)))
-	m.choices, ok = figures(quantity.KindMass, level, right,
+	m.choices, ok = figures(
+		quantity.KindMass,
+		level,
+		right,
 		mistaken{loads, "That leaves out what the empty trailer itself has on the ball."},
-		mistaken{t.ball + about, "That takes the front board for the ball: the lever is from the axle to the ball."},
+		mistaken{
+			t.ball + about,
+			"That takes the front board for the ball: the lever is from the axle to the ball.",
+		},
 		mistaken{t.ball + ends, "That takes each crate’s front for its middle."},
 		mistaken{0.10 * (t.empty + sum), "A tenth is a rule for what should be there, not what is there."},
-		mistaken{t.ball + sum/2, "Half of it would be there if the load stood midway between ball and axle."})
+		mistaken{t.ball + sum/2, "Half of it would be there if the load stood midway between ball and axle."},
+	)
 	m.choices = m.choices[:min(4, len(m.choices))]
 	p, _ := t.plan()
 	m.view = side(p, "t", "o")
@@ -181,16 +220,37 @@ func ownBall(r *rand.Rand, level int, p *plan.Plan) (made, bool) {
 	}
 	right, mass := g.Bears.Ball.Nominal, g.Bears.Mass.Nominal
 	m := made{
-		ask:   said.Say("What presses on the ball, about?"),
-		given: []said.Sentence{said.Say("Your own: %, %.", said.Name(p.Outings[outing].Name, "an outing"), said.Name(p.Trailers[trailer].Name, "a trailer"))},
-		why:   []said.Sentence{said.Say("The plan reckons % of %: % of it.", said.Mass(right), said.Mass(mass), said.Share(right/mass))},
-		view:  side(p, trailer, outing), own: true,
+		ask: said.Say("What presses on the ball, about?"),
+		given: []said.Sentence{
+			said.Say(
+				"Your own: %, %.",
+				said.Name(p.Outings[outing].Name, "an outing"),
+				said.Name(p.Trailers[trailer].Name, "a trailer"),
+			),
+		},
+		why: []said.Sentence{
+			said.Say(
+				"The plan reckons % of %: % of it.",
+				said.Mass(right),
+				said.Mass(mass),
+				said.Share(right/mass),
+			),
+		},
+		view: side(p, trailer, outing), own: true,
 	}
 	var ok bool
-	m.choices, ok = figures(quantity.KindMass, level, right,
+	m.choices, ok = figures(
+		quantity.KindMass,
+		level,
+		right,
 		mistaken{0.10 * mass, "A tenth is a rule for what should be there."},
 		mistaken{2 * right, "So much would tip the car’s tail: look how near the load’s middle lies to the axle."},
-		mistaken{right / 2, "There is more ahead of the axle than that."}, mistaken{0.2 * mass, "That would be a fifth of all of it."})
+		mistaken{
+			right / 2,
+			"There is more ahead of the axle than that.",
+		},
+		mistaken{0.2 * mass, "That would be a fifth of all of it."},
+	)
 	m.choices = m.choices[:min(4, len(m.choices))]
 	return m, ok
 }
@@ -220,7 +280,12 @@ func holdsCase(r *rand.Rand, level int, _ *plan.Plan) (made, bool) {
 	if heavy && (little || much) {
 		return made{}, false
 	}
-	names := []said.Sentence{said.Say("It holds"), said.Say("Heavier than its plate"), said.Say("Too little on the ball"), said.Say("Too much on the ball")}
+	names := []said.Sentence{
+		said.Say("It holds"),
+		said.Say("Heavier than its plate"),
+		said.Say("Too little on the ball"),
+		said.Say("Too much on the ball"),
+	}
 	right := 0
 	switch {
 	case heavy:
@@ -244,10 +309,25 @@ func holdsCase(r *rand.Rand, level int, _ *plan.Plan) (made, bool) {
 	}
 	c := t.crates[0]
 	m.given = []said.Sentence{
-		said.Say("The plate says % in all. Empty it weighs %, with % on the ball.", said.Mass(t.gross), said.Mass(t.empty), said.Mass(t.ball)),
-		said.Say("The crate: %, % long, its front % behind the front board.", said.Mass(c.mass), said.Length(c.long), said.Length(c.at)),
-		said.Say("Ball to axle %, ball to the front board %. The ball may have % to %.", said.Length(t.axle), said.Length(t.deckFront),
-			said.Mass(low), said.Mass(high)),
+		said.Say(
+			"The plate says % in all. Empty it weighs %, with % on the ball.",
+			said.Mass(t.gross),
+			said.Mass(t.empty),
+			said.Mass(t.ball),
+		),
+		said.Say(
+			"The crate: %, % long, its front % behind the front board.",
+			said.Mass(c.mass),
+			said.Length(c.long),
+			said.Length(c.at),
+		),
+		said.Say(
+			"Ball to axle %, ball to the front board %. The ball may have % to %.",
+			said.Length(t.axle),
+			said.Length(t.deckFront),
+			said.Mass(low),
+			said.Mass(high),
+		),
 	}
 	m.why = []said.Sentence{
 		said.Say("In all % of %.", said.Mass(mass), said.Mass(t.gross)),
@@ -276,7 +356,15 @@ func fillCase(r *rand.Rand, level int, _ *plan.Plan) (made, bool) {
 		return made{}, false
 	}
 	p, err := plan.Apply(p, []finding.Op{
-		{Op: "add", Path: "/loads/heap", Value: raw(`{"order":1,"name":"Heap","bulk":{"material":"` + mat + `","by":"volume","volume":` + exact(0.2) + `}}`)},
+		{
+			Op:   "add",
+			Path: "/loads/heap",
+			Value: raw(
+				`{"order":1,"name":"Heap","bulk":{"material":"` + mat + `","by":"volume","volume":` + exact(
+					0.2,
+				) + `}}`,
+			),
+		},
 		{Op: "add", Path: "/outings/o/layouts/t/placements/heap", Value: raw(`{"on":"deck","at":{"back":0}}`)},
 	})
 	if err != nil {
@@ -298,19 +386,39 @@ func fillCase(r *rand.Rand, level int, _ *plan.Plan) (made, bool) {
 		ask: said.Say("How deep may wet % lie, raked level?", said.Piece{Text: stuff.Name}),
 		given: []said.Sentence{
 			said.Say("The plate says % in all, empty it weighs %.", said.Mass(t.gross), said.Mass(t.empty)),
-			said.Say("The bed is % by %, its sides % high.", said.Length(t.deckLong), said.Length(t.deckWide), said.Length(sides)),
-			said.Say("It weighs % dry, % wet.", said.Of(quantity.KindDensity, stuff.DryLow), said.Of(quantity.KindDensity, stuff.WetHigh)),
+			said.Say(
+				"The bed is % by %, its sides % high.",
+				said.Length(t.deckLong),
+				said.Length(t.deckWide),
+				said.Length(sides),
+			),
+			said.Say(
+				"It weighs % dry, % wet.",
+				said.Of(quantity.KindDensity, stuff.DryLow),
+				said.Of(quantity.KindDensity, stuff.WetHigh),
+			),
 		},
 		why: []said.Sentence{
 			said.Say("The plate leaves % − % = %.", said.Mass(t.gross), said.Mass(t.empty), said.Mass(left)),
-			said.Say("Over % and the bed’s area that is %.", said.Of(quantity.KindDensity, stuff.WetHigh), said.Length(depth)),
+			said.Say(
+				"Over % and the bed’s area that is %.",
+				said.Of(quantity.KindDensity, stuff.WetHigh),
+				said.Length(depth),
+			),
 		},
 	}
-	m.choices, ok = figures(quantity.KindLength, level, rounded(depth),
+	m.choices, ok = figures(
+		quantity.KindLength,
+		level,
+		rounded(depth),
 		mistaken{rounded(left / (stuff.DryLow * area)), "That is dry: rain adds the difference."},
-		mistaken{rounded(t.gross / (stuff.WetHigh * area)), "That forgets the trailer’s own weight: the plate counts it."},
+		mistaken{
+			rounded(t.gross / (stuff.WetHigh * area)),
+			"That forgets the trailer’s own weight: the plate counts it.",
+		},
 		mistaken{rounded(t.gross / (stuff.DryLow * area)), "That is dry, and forgets the trailer’s own weight."},
-		mistaken{rounded(sides), "To the brim is what fits, not what it bears."})
+		mistaken{rounded(sides), "To the brim is what fits, not what it bears."},
+	)
 	m.choices = m.choices[:min(4, len(m.choices))]
 	return m, ok
 }
@@ -342,12 +450,22 @@ func labelCase(r *rand.Rand, level int, _ *plan.Plan) (made, bool) {
 	m := made{
 		ask: said.Say("How much may you load?"),
 		given: []said.Sentence{
-			said.Say("The label says “"+words+" %”.", said.Mass(t.gross)), said.Say("Empty the trailer weighs %.", said.Mass(t.empty)),
+			said.Say(
+				"The label says “"+words+" %”.",
+				said.Mass(t.gross),
+			), said.Say("Empty the trailer weighs %.", said.Mass(t.empty)),
 		},
 	}
 	other, why := t.gross, "That is load and trailer together: the trailer’s own weight comes off."
 	if gross {
-		m.why = []said.Sentence{said.Say("Such a label counts the trailer: % − % = %.", said.Mass(t.gross), said.Mass(t.empty), said.Mass(right))}
+		m.why = []said.Sentence{
+			said.Say(
+				"Such a label counts the trailer: % − % = %.",
+				said.Mass(t.gross),
+				said.Mass(t.empty),
+				said.Mass(right),
+			),
+		}
 	} else {
 		other, why = t.gross-t.empty, "Payload counts the load alone: the trailer’s weight does not come off again."
 		m.why = []said.Sentence{said.Say("Payload is the load alone: %, if {tyre}s, axle and car bear the rest.", said.Mass(right))}
@@ -371,15 +489,59 @@ func rampCase(r *rand.Rand, level int, _ *plan.Plan) (made, bool) {
 		return made{}, false
 	}
 	patch := []finding.Op{
-		{Op: "add", Path: "/loads/m", Value: raw(`{"order":1,"name":"Machine","kind":"quad","mass":` + exact(300) + `,"size":{"length":` + exact(base+0.5) + `,"width":` + exact(1) +
-			`,"height":` + exact(1) + `},"rolling":{"frontAxle":` + exact(0.25) + `,"wheelbase":` + exact(base) + `,"track":` + exact(0.8) +
-			`,"clearance":` + exact(belly) + fmt.Sprintf(`,"wheel":%v,"tyre":0.2}}`, wheel))},
+		{
+			Op:   "add",
+			Path: "/loads/m",
+			Value: raw(
+				`{"order":1,"name":"Machine","kind":"quad","mass":` + exact(
+					300,
+				) + `,"size":{"length":` + exact(
+					base+0.5,
+				) + `,"width":` + exact(
+					1,
+				) +
+					`,"height":` + exact(
+					1,
+				) + `},"rolling":{"frontAxle":` + exact(
+					0.25,
+				) + `,"wheelbase":` + exact(
+					base,
+				) + `,"track":` + exact(
+					0.8,
+				) +
+					`,"clearance":` + exact(
+					belly,
+				) + fmt.Sprintf(
+					`,"wheel":%v,"tyre":0.2}}`,
+					wheel,
+				),
+			),
+		},
 		{Op: "add", Path: "/outings/o/layouts/t/placements/m", Value: raw(`{"on":"deck","at":{"back":0.2}}`)},
 		{Op: "replace", Path: "/trailers/t/deckHeight", Value: raw(exact(deck))},
-		{Op: "add", Path: "/parts/ramps", Value: raw(`{"order":1,"name":"Ramps","mass":` + exact(30) + `,"size":{"length":` + exact(0.2) + `},"centre":{"back":` + exact(0.1) +
-			`},"ramp":` + fmt.Sprintf(`{"length":%v,"width":0.3,"rating":900,"counts":"vehicle","per":"pair","held":"pins","lip":0.05}}`, ramp))},
+		{
+			Op:   "add",
+			Path: "/parts/ramps",
+			Value: raw(
+				`{"order":1,"name":"Ramps","mass":` + exact(
+					30,
+				) + `,"size":{"length":` + exact(
+					0.2,
+				) + `},"centre":{"back":` + exact(
+					0.1,
+				) +
+					`},"ramp":` + fmt.Sprintf(
+					`{"length":%v,"width":0.3,"rating":900,"counts":"vehicle","per":"pair","held":"pins","lip":0.05}}`,
+					ramp,
+				),
+			),
+		},
 		{Op: "add", Path: "/outings/o/layouts/t/parts", Value: raw(`{"ramps":{"at":{"back":2}}}`)},
-		{Op: "add", Path: "/outings/o/layouts/t/loading", Value: raw(`{"machine":"m","ramp":"ramps","unhitched":false}`)},
+		{
+			Op:    "add",
+			Path:  "/outings/o/layouts/t/loading",
+			Value: raw(`{"machine":"m","ramp":"ramps","unhitched":false}`),
+		},
 	}
 	p, err := plan.Apply(p, patch)
 	if err != nil {
@@ -403,16 +565,31 @@ func rampCase(r *rand.Rand, level int, _ *plan.Plan) (made, bool) {
 		ask: said.Say("Does its belly clear the ramp’s head?"),
 		given: []said.Sentence{
 			said.Say("The ramps are % long, the deck % high.", said.Length(ramp), said.Length(deck)),
-			said.Say("Its axles stand % apart, its belly % over the ground.", said.Length(base), said.Length(belly)),
+			said.Say(
+				"Its axles stand % apart, its belly % over the ground.",
+				said.Length(base),
+				said.Length(belly),
+			),
 		},
 		why: []said.Sentence{f.Says},
 	}
 	rise := base * deck / ramp / 4
 	yes, no := choice{says: said.Say("It clears")}, choice{says: said.Say("It grounds")}
-	m.why = append(m.why, said.Say("By eye: a quarter of % · % / % is %, against a belly of %.", said.Length(base), said.Length(deck), said.Length(ramp),
-		said.Length(rise), said.Length(belly)))
+	m.why = append(
+		m.why,
+		said.Say(
+			"By eye: a quarter of % · % / % is %, against a belly of %.",
+			said.Length(base),
+			said.Length(deck),
+			said.Length(ramp),
+			said.Length(rise),
+			said.Length(belly),
+		),
+	)
 	yes.mistake = said.Say("A long machine hangs down between its axles as it goes over the edge.")
-	no.mistake = said.Say("The edge comes up between the axles by about a quarter of their distance times the slope: less than the belly has.")
+	no.mistake = said.Say(
+		"The edge comes up between the axles by about a quarter of their distance times the slope: less than the belly has.",
+	)
 	m.choices = []choice{yes, no}
 	if f.Outcome == finding.Fails {
 		m.choices = []choice{no, yes}
@@ -449,8 +626,16 @@ func strapsCase(r *rand.Rand, level int, _ *plan.Plan) (made, bool) {
 			said.Say("Both ends go to rings that bear more than the strap."),
 		},
 		why: []said.Sentence{
-			said.Say("The working limits together must be half of the weight: % of %.", said.Mass(mass/2), said.Mass(mass)),
-			said.Say("One for the first 5 feet, two up to 10 where nothing stops it ahead; % each: %.", said.Mass(limit), said.Count(right)),
+			said.Say(
+				"The working limits together must be half of the weight: % of %.",
+				said.Mass(mass/2),
+				said.Mass(mass),
+			),
+			said.Say(
+				"One for the first 5 feet, two up to 10 where nothing stops it ahead; % each: %.",
+				said.Mass(limit),
+				said.Count(right),
+			),
 		},
 	}
 	used := map[int]bool{right: true}
@@ -478,18 +663,43 @@ func strapped(t *thrown, limit float64, n int) (bool, bool) {
 	p.Region = quantity.NorthAmerica
 	p.Straps = map[string]plan.Strap{}
 	ring := func(back, right float64) string {
-		return fmt.Sprintf(`{"order":1,"kind":"ring-welded","rating":2000,"at":{"back":%v,"right":%v}}`, back, right)
+		return fmt.Sprintf(
+			`{"order":1,"kind":"ring-welded","rating":2000,"at":{"back":%v,"right":%v}}`,
+			back,
+			right,
+		)
 	}
 	var points, ties []string
 	c := t.crates[0]
 	for i := range n {
 		at := c.at + c.long*(float64(i)+0.5)/float64(n)
-		points = append(points, fmt.Sprintf(`"l%d":%s,"r%d":%s`, i, ring(at, -t.deckWide/2), i, ring(at, t.deckWide/2)))
-		ties = append(ties, fmt.Sprintf(`"s%d":{"order":%d,"load":"c1","strap":"s","from":"l%d","to":"r%d","hold":{"back":%v,"right":0,"up":0.6}}`,
-			i, i+1, i, i, c.long*(float64(i)+0.5)/float64(n)))
+		points = append(
+			points,
+			fmt.Sprintf(`"l%d":%s,"r%d":%s`, i, ring(at, -t.deckWide/2), i, ring(at, t.deckWide/2)),
+		)
+		ties = append(
+			ties,
+			fmt.Sprintf(
+				`"s%d":{"order":%d,"load":"c1","strap":"s","from":"l%d","to":"r%d","hold":{"back":%v,"right":0,"up":0.6}}`,
+				i,
+				i+1,
+				i,
+				i,
+				c.long*(float64(i)+0.5)/float64(n),
+			),
+		)
 	}
 	p, err := plan.Apply(p, []finding.Op{
-		{Op: "add", Path: "/straps", Value: raw(fmt.Sprintf(`{"s":{"order":1,"name":"Strap","kind":"ratchet","limit":%v,"length":6,"count":12}}`, limit))},
+		{
+			Op:   "add",
+			Path: "/straps",
+			Value: raw(
+				fmt.Sprintf(
+					`{"s":{"order":1,"name":"Strap","kind":"ratchet","limit":%v,"length":6,"count":12}}`,
+					limit,
+				),
+			),
+		},
 		{Op: "add", Path: "/trailers/t/tiePoints", Value: raw("{" + strings.Join(points, ",") + "}")},
 		{Op: "add", Path: "/outings/o/layouts/t/lashings", Value: raw("{" + strings.Join(ties, ",") + "}")},
 	})
@@ -518,10 +728,29 @@ func wiringCase(r *rand.Rand, _ int, _ *plan.Plan) (made, bool) {
 		at float64
 	}{{"l", -0.6}, {"r", 0.6}} {
 		for k, what := range []string{"tail", "stop", "turn"} {
-			lamps = append(lamps, fmt.Sprintf(`"%s%s":{"order":%d,"what":"%s","back":%v,"right":%v,"height":0.6}`, s.id, what, 3*i+k+1, what, t.deckLong, s.at))
+			lamps = append(
+				lamps,
+				fmt.Sprintf(
+					`"%s%s":{"order":%d,"what":"%s","back":%v,"right":%v,"height":0.6}`,
+					s.id,
+					what,
+					3*i+k+1,
+					what,
+					t.deckLong,
+					s.at,
+				),
+			)
 		}
 	}
-	t.more = `,"plug":"` + among(r, "pin-7", "pin-13", "flat-4") + `","wiring":{"lamps":{` + strings.Join(lamps, ",") + `}}`
+	t.more = `,"plug":"` + among(
+		r,
+		"pin-7",
+		"pin-13",
+		"flat-4",
+	) + `","wiring":{"lamps":{` + strings.Join(
+		lamps,
+		",",
+	) + `}}`
 	g, ok := t.resolve()
 	if !ok {
 		return made{}, false
@@ -535,7 +764,9 @@ func wiringCase(r *rand.Rand, _ int, _ *plan.Plan) (made, bool) {
 		return made{}, false
 	}
 	m := made{
-		ask: said.Say("Everything else is as it should be. Which one is it?"), given: p.Shows, choices: []choice{{says: p.Right}},
+		ask: said.Say(
+			"Everything else is as it should be. Which one is it?",
+		), given: p.Shows, choices: []choice{{says: p.Right}},
 		why: []said.Sentence{p.Reason},
 	}
 	for _, w := range p.Wrong {
@@ -552,7 +783,10 @@ func squareCase(r *rand.Rand, level int, _ *plan.Plan) (made, bool) {
 	a, b = math.Round(a*1000)/1000, math.Round(b*1000)/1000
 	side := math.Round(math.Hypot(long, skew)*1000) / 1000
 	s, err := survey.NewSquare([]survey.Taped{
-		{Side: survey.Front, Length: wide}, {Side: survey.Rear, Length: wide}, {Side: survey.Left, Length: side}, {Side: survey.Right, Length: side},
+		{
+			Side:   survey.Front,
+			Length: wide,
+		}, {Side: survey.Rear, Length: wide}, {Side: survey.Left, Length: side}, {Side: survey.Right, Length: side},
 		{Side: survey.DiagonalA, Length: a}, {Side: survey.DiagonalB, Length: b},
 	}, 0.0005)
 	if err != nil {
@@ -574,8 +808,15 @@ func squareCase(r *rand.Rand, level int, _ *plan.Plan) (made, bool) {
 		},
 		why: []said.Sentence{
 			said.Say("The longer diagonal ends at the corner that stands out: it goes back, to the " + to + "."),
-			said.Say("(% · % − % · %) / (4 · %) = %.", said.Length(math.Max(a, b)), said.Length(math.Max(a, b)), said.Length(math.Min(a, b)),
-				said.Length(math.Min(a, b)), said.Length(wide), said.Length(right)),
+			said.Say(
+				"(% · % − % · %) / (4 · %) = %.",
+				said.Length(math.Max(a, b)),
+				said.Length(math.Max(a, b)),
+				said.Length(math.Min(a, b)),
+				said.Length(math.Min(a, b)),
+				said.Length(wide),
+				said.Length(right),
+			),
 		},
 	}
 	d := math.Abs(a - b)
@@ -585,8 +826,14 @@ func squareCase(r *rand.Rand, level int, _ *plan.Plan) (made, bool) {
 	m.choices = []choice{
 		{says: says(to, right)},
 		{says(wrong, right), said.Say("The other way it gets worse: the longer diagonal must become shorter.")},
-		{says(to, d), said.Say("The diagonals’ difference is not the way: it goes by their squares over four widths.")},
-		{says(to, d/2), said.Say("Half of the difference would be each diagonal’s own change, along itself, not across.")},
+		{
+			says(to, d),
+			said.Say("The diagonals’ difference is not the way: it goes by their squares over four widths."),
+		},
+		{
+			says(to, d/2),
+			said.Say("Half of the difference would be each diagonal’s own change, along itself, not across."),
+		},
 	}
 	if level == 1 {
 		m.choices = m.choices[:3]
@@ -603,9 +850,21 @@ func sellerCase(r *rand.Rand, _ int, _ *plan.Plan) (made, bool) {
 		return made{}, false
 	}
 	asks := []struct{ path, says, mistake string }{
-		{"/trailers/t/label", "What does its plate say, and does it count the trailer?", "Colour and age come after what it may weigh."},
-		{"/trailers/t/empty", "What does it weigh empty, on a slip?", "Without the empty weight the plate says nothing of the load."},
-		{"/trailers/t/couplingToAxle", "How far is it from the coupling to the axle?", "Without that nobody knows what presses on the ball."},
+		{
+			"/trailers/t/label",
+			"What does its plate say, and does it count the trailer?",
+			"Colour and age come after what it may weigh.",
+		},
+		{
+			"/trailers/t/empty",
+			"What does it weigh empty, on a slip?",
+			"Without the empty weight the plate says nothing of the load.",
+		},
+		{
+			"/trailers/t/couplingToAxle",
+			"How far is it from the coupling to the axle?",
+			"Without that nobody knows what presses on the ball.",
+		},
 	}
 	gone := asks[r.IntN(len(asks))]
 	p, err := plan.Apply(p, []finding.Op{{Op: "remove", Path: gone.path}})
@@ -619,7 +878,10 @@ func sellerCase(r *rand.Rand, _ int, _ *plan.Plan) (made, bool) {
 	rep := review.Review(p, review.Request{Outing: "o", Trailer: "t"})
 	unknown := func(path string) bool {
 		return slices.ContainsFunc(rep.Findings, func(f finding.Finding) bool {
-			return slices.ContainsFunc(f.Needs, func(n finding.Need) bool { return strings.HasPrefix(n.Path, path) })
+			return slices.ContainsFunc(
+				f.Needs,
+				func(n finding.Need) bool { return strings.HasPrefix(n.Path, path) },
+			)
 		})
 	}
 	if !unknown(gone.path) {
@@ -646,6 +908,12 @@ func sellerCase(r *rand.Rand, _ int, _ *plan.Plan) (made, bool) {
 	}
 	m.given = append(m.given, said.Say("Its deck is % by %.", said.Length(t.deckLong), said.Length(t.deckWide)),
 		said.Say("You want to carry % on it.", said.Mass(t.crates[0].mass)))
-	m.choices = append(m.choices, choice{said.Say(among(r, "How old is its paint?", "Was it ever lent?", "Which colour was it once?")), said.Say("That says little of what it carries.")})
+	m.choices = append(
+		m.choices,
+		choice{
+			said.Say(among(r, "How old is its paint?", "Was it ever lent?", "Which colour was it once?")),
+			said.Say("That says little of what it carries."),
+		},
+	)
 	return m, true
 }

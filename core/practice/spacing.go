@@ -82,7 +82,11 @@ func Next(p *Progress, today, only string) *Session {
 	slices.SortStableFunc(order, func(a, b TopicRow) int {
 		late := func(r TopicRow) int { return map[bool]int{true: 0, false: 1}[r.Due <= today] }
 		if late(a) == 0 && late(b) == 0 {
-			return cmp.Or(cmp.Compare(a.Box, b.Box), cmp.Compare(a.Due, b.Due), cmp.Compare(a.Right+a.Wrong, b.Right+b.Wrong))
+			return cmp.Or(
+				cmp.Compare(a.Box, b.Box),
+				cmp.Compare(a.Due, b.Due),
+				cmp.Compare(a.Right+a.Wrong, b.Right+b.Wrong),
+			)
 		}
 		return cmp.Or(cmp.Compare(late(a), late(b)), cmp.Compare(a.Due, b.Due))
 	})
@@ -161,7 +165,8 @@ func Tidy(p *Progress) *Progress {
 		}
 	}
 	for _, d := range p.Days {
-		if _, err := time.Parse(time.DateOnly, d.On); err == nil && d.Right >= 0 && d.Wrong >= 0 && len(out.Days) < mostDays {
+		if _, err := time.Parse(time.DateOnly, d.On); err == nil && d.Right >= 0 && d.Wrong >= 0 &&
+			len(out.Days) < mostDays {
 			out.Days = append(out.Days, d)
 		}
 	}

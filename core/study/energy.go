@@ -178,11 +178,20 @@ func factorOf(p *plan.Plan, r *rig.Rig, all records.All, today string) *DriveFac
 	if l.Mean < 1 {
 		way = "less"
 	}
-	out.Says = said.Say("By % it takes % "+way+" than the sum, to within %.",
-		said.Counted(len(l.Used), "trip", "trips"), said.Of(quantity.KindShare, math.Round(math.Abs(l.Mean-1)*100)/100),
-		said.Of(quantity.KindShare, math.Round((l.High-l.Mean)*100)/100))
+	out.Says = said.Say(
+		"By % it takes % "+way+" than the sum, to within %.",
+		said.Counted(
+			len(l.Used),
+			"trip",
+			"trips",
+		),
+		said.Of(quantity.KindShare, math.Round(math.Abs(l.Mean-1)*100)/100),
+		said.Of(quantity.KindShare, math.Round((l.High-l.Mean)*100)/100),
+	)
 	if n := len(l.Out); n > 0 {
-		out.Says = append(out.Says, said.Say(" % not counted: it does not go with the others.", said.Counted(n, "trip is", "trips are"))...)
+		out.Says = append(
+			out.Says,
+			said.Say(" % not counted: it does not go with the others.", said.Counted(n, "trip is", "trips are"))...)
 	}
 	value := math.Round(l.Mean*100) / 100
 	if f := r.Vehicle.Thirst.Factor; f == nil || math.Abs(*f-value) > 0.005 {

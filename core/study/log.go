@@ -147,7 +147,12 @@ func valueOf[Q ~float64](v *Q) float64 {
 // tripOf is a trip with what its first stop showed.
 func tripOf(p *plan.Plan, known *rates, id string, rec *records.Happened, today string) TripRow {
 	t := rec.Trip
-	row := TripRow{Record: id, On: rec.On, Name: said.Name(p.Outings[t.Outing].Name, "A trip"), Off: offOf(known, rec)}
+	row := TripRow{
+		Record: id,
+		On:     rec.On,
+		Name:   said.Name(p.Outings[t.Outing].Name, "A trip"),
+		Off:    offOf(known, rec),
+	}
 	for _, d := range p.Outings[t.Outing].Departures {
 		ticked := 0
 		for _, on := range d.Ticks {

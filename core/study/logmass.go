@@ -61,14 +61,26 @@ func (o *LogBook) massesOf(p *plan.Plan, trailer string, all records.All) {
 			r := m.Range(p).Floats()
 			now = &r
 		}
-		o.massOf("/loads/"+id+"/mass", said.Name(p.Loads[id].Name, "A load"), now, ownScatter, loads[id], p.Loads[id].Mass)
+		o.massOf(
+			"/loads/"+id+"/mass",
+			said.Name(p.Loads[id].Name, "A load"),
+			now,
+			ownScatter,
+			loads[id],
+			p.Loads[id].Mass,
+		)
 	}
 }
 
 // massOf narrows one by its slips; the prior is what the plan has, a quarter to each side at least. scatter is the thing's own, from
 // one time to the next.
 func (o *LogBook) massOf(
-	path string, name said.Piece, now *quantity.Range[float64], scatter float64, readings []learn.Reading, have *plan.MassEstimate,
+	path string,
+	name said.Piece,
+	now *quantity.Range[float64],
+	scatter float64,
+	readings []learn.Reading,
+	have *plan.MassEstimate,
 ) {
 	middle := 0.0
 	for _, r := range readings {
@@ -85,10 +97,18 @@ func (o *LogBook) massOf(
 	row := MassRow{
 		Path: path, Name: name, Slips: len(l.Used), Use: []finding.Op{}, Used: l.Used, Out: l.Out,
 		Mean: *finding.Of(quantity.KindMass, quantity.Range[float64]{Low: l.Mean - half, Nominal: l.Mean, High: l.Mean + half}),
-		Says: said.Say("%: % by %, to within %.", name, said.Mass(value), said.Counted(len(l.Used), "slip", "slips"), said.Mass(doubt)),
+		Says: said.Say(
+			"%: % by %, to within %.",
+			name,
+			said.Mass(value),
+			said.Counted(len(l.Used), "slip", "slips"),
+			said.Mass(doubt),
+		),
 	}
 	if len(l.Out) > 0 {
-		row.Says = append(row.Says, said.Say(" % not counted.", said.Counted(len(l.Out), "slip is", "slips are"))...)
+		row.Says = append(
+			row.Says,
+			said.Say(" % not counted.", said.Counted(len(l.Out), "slip is", "slips are"))...)
 	}
 	if have == nil || math.Abs(float64(have.Value)-value) > 0.5 || have.How != plan.Weighed {
 		row.Use = append(row.Use, finding.Op{Op: "add", Path: path, Value: map[string]any{
@@ -115,7 +135,12 @@ func offOf(k *rates, rec *records.Happened) (out said.Sentence) {
 		if out != nil {
 			out = append(out, said.Say(" ")...)
 		}
-		out = append(out, said.Say("Fuel % "+way+" the sum.", said.Of(quantity.KindShare, math.Round(math.Abs(ratio-1)*100)/100))...)
+		out = append(
+			out,
+			said.Say(
+				"Fuel % "+way+" the sum.",
+				said.Of(quantity.KindShare, math.Round(math.Abs(ratio-1)*100)/100),
+			)...)
 	}
 	return out
 }

@@ -90,8 +90,17 @@ func Back(p *plan.Plan, trailer string, all records.All, today string) *LookBack
 	}
 	out.Says = said.Say("Nothing is written down yet.")
 	if len(out.Months) > 0 {
-		out.Says = said.Say("% in %: %, % carried.", said.Counted(trips, "trip", "trips"),
-			said.Counted(len(out.Months), "month", "months"), said.Of(quantity.KindDistance, far), said.Mass(carried))
+		out.Says = said.Say(
+			"% in %: %, % carried.",
+			said.Counted(trips, "trip", "trips"),
+			said.Counted(
+				len(out.Months),
+				"month",
+				"months",
+			),
+			said.Of(quantity.KindDistance, far),
+			said.Mass(carried),
+		)
 	}
 	if len(out.Months) > manyMonths {
 		out.Months = yearly(out.Months)

@@ -125,7 +125,11 @@ func (r *WearRow) judge(w *norms.Wearing, u used, now time.Time, clock bool) {
 	r.Since = finding.Exactly(quantity.KindDistance, u.far)
 	if w.Far > 0 {
 		r.Left = finding.Exactly(quantity.KindDistance, max(0, w.Far-u.far))
-		why := said.Say("% driven since, of %.", said.Of(quantity.KindDistance, u.far), said.Of(quantity.KindDistance, w.Far))
+		why := said.Say(
+			"% driven since, of %.",
+			said.Of(quantity.KindDistance, u.far),
+			said.Of(quantity.KindDistance, w.Far),
+		)
 		switch {
 		case u.far > w.Far:
 			worse("over", why)

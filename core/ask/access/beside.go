@@ -47,8 +47,10 @@ func sticks(r *rig.Rig, a *plan.Access) (finding.Finding, bool) {
 	}
 	f.Figure = finding.Exactly(quantity.KindLength, out)
 	if a.Bumpers {
-		f.Says = said.Say("Wheels and {mudguard}s stand out % a side, with something slanted before and behind them.",
-			said.Length(out))
+		f.Says = said.Say(
+			"Wheels and {mudguard}s stand out % a side, with something slanted before and behind them.",
+			said.Length(out),
+		)
 		return f, true
 	}
 	f.Outcome, f.Tight = finding.Tight, finding.LittleRoom

@@ -501,7 +501,10 @@ func (o *Laid) notes(r *rig.Rig) {
 	o.wheels(r)
 	o.rings(r)
 	if r.Trailer.Tail == plan.TailGate {
-		o.Notes = append(o.Notes, said.Say("Where the tailgate's hinges stand up at the rear edge, notch the floor for them."))
+		o.Notes = append(
+			o.Notes,
+			said.Say("Where the tailgate's hinges stand up at the rear edge, notch the floor for them."),
+		)
 	}
 	if r.Drawn == nil {
 		return

@@ -109,7 +109,10 @@ func Of(r *rig.Rig) *Trip {
 	s := j.far()
 	out.Far = finding.Exactly(quantity.KindDistance, s)
 	out.Whole = finding.Of(whole, total)
-	out.By = finding.Of(far, span{Nominal: total.Nominal / s * 1e5, Low: total.Low / s * 1e5, High: total.High / s * 1e5})
+	out.By = finding.Of(
+		far,
+		span{Nominal: total.Nominal / s * 1e5, Low: total.Low / s * 1e5, High: total.High / s * 1e5},
+	)
 	alone := *j
 	alone.halves = nil
 	for _, h := range j.halves {
@@ -129,13 +132,18 @@ func Of(r *rig.Rig) *Trip {
 		}
 	}
 	drag := j.halves[0].drag
-	out.Drag = finding.Of(quantity.KindCount, span{Nominal: cents(drag.Nominal), Low: cents(drag.Low), High: cents(drag.High)})
+	out.Drag = finding.Of(
+		quantity.KindCount,
+		span{Nominal: cents(drag.Nominal), Low: cents(drag.Low), High: cents(drag.High)},
+	)
 	out.price(r, j, total)
 	out.comes(r, j)
 	out.Says = said.Say("% for %", said.Of(whole, total.Nominal), said.Of(quantity.KindDistance, s))
 	if own.Nominal > 0 {
 		more := total.Nominal/own.Nominal - 1
-		out.Says = append(out.Says, said.Say(", % more than the car alone", said.Of(quantity.KindShare, math.Round(more*100)/100))...)
+		out.Says = append(
+			out.Says,
+			said.Say(", % more than the car alone", said.Of(quantity.KindShare, math.Round(more*100)/100))...)
 	}
 	out.Says = append(out.Says, said.Say(".")...)
 	if f, ok := comesHome(r, j); ok {
@@ -167,7 +175,10 @@ func (out *Trip) price(r *rig.Rig, j *job, total span) {
 		return
 	}
 	m := float64(*p)
-	out.Money = finding.Of(quantity.KindMoney, span{Nominal: total.Nominal * m, Low: total.Low * m, High: total.High * m})
+	out.Money = finding.Of(
+		quantity.KindMoney,
+		span{Nominal: total.Nominal * m, Low: total.Low * m, High: total.High * m},
+	)
 	if c := r.Cargo(); c != nil && c.Nominal > 0 {
 		out.PerTon = finding.Exactly(quantity.KindMoney, total.Nominal*m/c.Nominal*1000)
 	}
@@ -246,7 +257,11 @@ func comesHome(r *rig.Rig, j *job) (finding.Finding, bool) {
 	f.Work = func() []finding.Step { return working(r, j) }
 	switch {
 	case total.High <= has:
-		f.Says = said.Say("It "+goes+": % at most, of % that can be used.", said.Of(whole, total.High), said.Of(whole, has))
+		f.Says = said.Say(
+			"It "+goes+": % at most, of % that can be used.",
+			said.Of(whole, total.High),
+			said.Of(whole, has),
+		)
 	case total.Nominal <= has:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say("It likely "+goes+" on %, but may take %: plan a place to "+fill+".",

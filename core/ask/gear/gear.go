@@ -259,7 +259,12 @@ func untaped(r *rig.Rig, g *plan.Gear, path string) []finding.Need {
 		}
 	}
 	springs := r.Trailer.Suspension != plan.SpringsNone && r.Trailer.Suspension != plan.SpringsTorsion
-	add(g.Tube == nil || g.Seats == nil, "seats", "the axle's tube and where its springs sit", "Tape the tube, and between the springs.")
+	add(
+		g.Tube == nil || g.Seats == nil,
+		"seats",
+		"the axle's tube and where its springs sit",
+		"Tape the tube, and between the springs.",
+	)
 	add(g.Spindle == nil, "spindle", "the spindles", "Calliper one at the inner bearing, the hub off.")
 	add(g.Bearing == "", "bearing", "the bearings", "The number stands on their ring.")
 	add(g.Studs == 0 || g.Circle == nil, "circle", "the hubs", "Tape the circle of the wheel bolts.")

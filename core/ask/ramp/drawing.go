@@ -237,7 +237,9 @@ func (s *Setup) Card(steps []Step) (on, off []CardLine) {
 			add(
 				"stand",
 				true,
-				said.Say("It stands unhitched: better hitch it. Chock both wheels, {jockey wheel} down and locked."),
+				said.Say(
+					"It stands unhitched: better hitch it. Chock both wheels, {jockey wheel} down and locked.",
+				),
 			)
 		} else {
 			add("stand", false, said.Say("Hitched, coupling latched and pinned; car in gear, handbrake on, wheels chocked."))

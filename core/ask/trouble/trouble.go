@@ -126,9 +126,17 @@ func Find(c *Case) *Opinion {
 	case weight[order[0]] > 0.6:
 		out.Says = slices.Concat(said.Say("Most likely "), out.Suspects[0].Says, said.Say("."))
 	default:
-		out.Says = slices.Concat(said.Say("Perhaps "), out.Suspects[0].Says, said.Say(". Look at what is asked below: it tells them apart."))
+		out.Says = slices.Concat(
+			said.Say("Perhaps "),
+			out.Suspects[0].Says,
+			said.Say(". Look at what is asked below: it tells them apart."),
+		)
 		if len(out.Next) == 0 {
-			out.Says = slices.Concat(said.Say("Perhaps "), out.Suspects[0].Says, said.Say(". Nothing more here tells it from the others."))
+			out.Says = slices.Concat(
+				said.Say("Perhaps "),
+				out.Suspects[0].Says,
+				said.Say(". Nothing more here tells it from the others."),
+			)
 		}
 	}
 	return out
@@ -271,7 +279,10 @@ func (o *Opinion) next(c *Case, causes []ailments.Cause, weight []float64) {
 	o.Next = o.Next[:min(len(o.Next), mostLooks)]
 	for _, l := range ailments.Looks {
 		if yes, seen := c.Seen[l.ID]; seen {
-			o.Next = append(o.Next, LookRow{ID: l.ID, Asks: said.Say(l.Asks), Seen: map[bool]string{true: "yes", false: "no"}[yes]})
+			o.Next = append(
+				o.Next,
+				LookRow{ID: l.ID, Asks: said.Say(l.Asks), Seen: map[bool]string{true: "yes", false: "no"}[yes]},
+			)
 		}
 	}
 }

@@ -50,7 +50,8 @@ func (h *Harness) Pose(n int, pick func(n int) int) (p Puzzle, ok bool) {
 	for tries := 0; len(p.Wrong) < others && tries < 200; tries++ {
 		o := &all[shows[pick(len(shows))]]
 		says := h.saysAll(o.faults[0])
-		if slices.Equal(o.looks, c.looks) || slices.ContainsFunc(p.Wrong, func(w said.Sentence) bool { return w.Text(plain) == says.Text(plain) }) {
+		if slices.Equal(o.looks, c.looks) ||
+			slices.ContainsFunc(p.Wrong, func(w said.Sentence) bool { return w.Text(plain) == says.Text(plain) }) {
 			continue
 		}
 		p.Wrong = append(p.Wrong, says)

@@ -40,9 +40,16 @@ func drillView(r *rig.Rig, b, mirror *parts.FrameBar) *scene.View {
 	if len(holes) == 0 {
 		return nil
 	}
-	slices.SortFunc(holes, func(a, c drillHole) int { return cmp.Or(cmp.Compare(a.at, c.at), cmp.Compare(a.off, c.off)) })
+	slices.SortFunc(
+		holes,
+		func(a, c drillHole) int { return cmp.Or(cmp.Compare(a.at, c.at), cmp.Compare(a.off, c.off)) },
+	)
 	high := math.Max(math.Max(b.High, b.Wide), 0.03)
-	v := &scene.View{ID: "drill", Title: said.Say("Where the holes come, from where it begins"), Shapes: []scene.Shape{}}
+	v := &scene.View{
+		ID:     "drill",
+		Title:  said.Say("Where the holes come, from where it begins"),
+		Shapes: []scene.Shape{},
+	}
 	v.Shapes = append(v.Shapes, scene.Rect("load", "", 0, -high/2, b.Length, high/2))
 	for n, h := range holes {
 		says := said.Say("% · ⌀ %", said.Length(h.at), said.Length(h.size))
@@ -67,7 +74,10 @@ func drillView(r *rig.Rig, b, mirror *parts.FrameBar) *scene.View {
 func holesOf(r *rig.Rig, b *parts.FrameBar) (holes []drillHole) {
 	for _, c := range b.Member.Cuts {
 		if c.What == plan.CutHole {
-			holes = append(holes, drillHole{at: float64(c.At), off: float64(c.Off), size: float64(c.Size), beside: 1})
+			holes = append(
+				holes,
+				drillHole{at: float64(c.At), off: float64(c.Off), size: float64(c.Size), beside: 1},
+			)
 		}
 	}
 	for _, j := range bolted(jointsOf(r.Drawn)) {

@@ -67,20 +67,31 @@ func (c *Card) carries(r *rig.Rig) {
 	if len(s.Lines) == 0 {
 		s.Lines = append(s.Lines, said.Say("Not known: read its plate, and load little."))
 	}
-	s.Lines = append(s.Lines,
+	s.Lines = append(
+		s.Lines,
 		said.Say("On the ball: % to % of the laden trailer, within the car’s own limit.",
 			said.Of(quantity.KindShare, r.School.Low), said.Of(quantity.KindShare, r.School.High)),
-		said.Say("Heavy things low and over the axle, a little more before it; tie all down. Weigh the ball: bathroom scale and a plank."),
-		said.Say("Your car has limits of its own, towed weight, {ball load} and licence: its papers tell them, the lower counts."))
+		said.Say(
+			"Heavy things low and over the axle, a little more before it; tie all down. Weigh the ball: bathroom scale and a plank.",
+		),
+		said.Say(
+			"Your car has limits of its own, towed weight, {ball load} and licence: its papers tell them, the lower counts.",
+		),
+	)
 }
 
 // hitch is how it is coupled.
 func (c *Card) hitch(r *rig.Rig) {
-	c.add("Hitch it up",
-		"Wheels chocked. Lower the coupling on the ball, let its lock close, lift at the handle: the car’s tail must rise with it.")
+	c.add(
+		"Hitch it up",
+		"Wheels chocked. Lower the coupling on the ball, let its lock close, lift at the handle: the car’s tail must rise with it.",
+	)
 	s := c.last()
 	if n := r.Trailer.Chains; n != nil && *n > 0 {
-		s.Lines = append(s.Lines, said.Say("{Chains}: crossed under the coupling, to the hitch, short of the ground, with room to turn."))
+		s.Lines = append(
+			s.Lines,
+			said.Say("{Chains}: crossed under the coupling, to the hitch, short of the ground, with room to turn."),
+		)
 	} else {
 		s.Lines = append(s.Lines, said.Say("Breakaway cable or secondary link: to the hitch, not around the ball’s neck unless its leaflet says so."))
 	}
@@ -112,20 +123,33 @@ func (c *Card) road(r *rig.Rig) {
 		most = float64(*v)
 	}
 	if most > 0 {
-		s.Lines = append(s.Lines, said.Say("Not over %, less in wind and rain; it takes longer to stop.", said.Of(quantity.KindSpeed, most)))
+		s.Lines = append(
+			s.Lines,
+			said.Say(
+				"Not over %, less in wind and rain; it takes longer to stop.",
+				said.Of(quantity.KindSpeed, most),
+			),
+		)
 	} else {
 		s.Lines = append(s.Lines, said.Say("Keep to the rule for trailers; slower in wind and rain; it takes longer to stop."))
 	}
-	s.Lines = append(s.Lines,
-		said.Say("Stop after %: hubs no hotter than the hand bears, straps, nuts, lamps.", said.Of(quantity.KindDistance, 25e3)),
-		said.Say("Its wheels cut the corner. If it snakes: off the throttle, wheel straight, no hard braking."))
+	s.Lines = append(
+		s.Lines,
+		said.Say(
+			"Stop after %: hubs no hotter than the hand bears, straps, nuts, lamps.",
+			said.Of(quantity.KindDistance, 25e3),
+		),
+		said.Say("Its wheels cut the corner. If it snakes: off the throttle, wheel straight, no hard braking."),
+	)
 }
 
 // things are the notes for what it has: a bed that tips, ramps, a winch.
 func (c *Card) things(r *rig.Rig) {
 	if r.Trailer.Tipping != nil {
-		c.add("The tipping bed",
-			"On level firm ground, coupled, tailgate open, nobody beside or behind. Prop it before you reach under. Never drive with it up.")
+		c.add(
+			"The tipping bed",
+			"On level firm ground, coupled, tailgate open, nobody beside or behind. Prop it before you reach under. Never drive with it up.",
+		)
 	}
 	ramp, winch := false, false
 	for _, p := range r.Plan.Parts {
@@ -137,9 +161,15 @@ func (c *Card) things(r *rig.Rig) {
 		}
 	}
 	if ramp {
-		c.add("Ramps", "Tied to the trailer so that they cannot slide; the tail propped; drive on straight, at walking pace, alone.")
+		c.add(
+			"Ramps",
+			"Tied to the trailer so that they cannot slide; the tail propped; drive on straight, at walking pace, alone.",
+		)
 	}
 	if winch {
-		c.add("Winch", "Gloves. Nobody in line with the rope or strap. It pulls, it does not hold on the road: tie the load as well.")
+		c.add(
+			"Winch",
+			"Gloves. Nobody in line with the rope or strap. It pulls, it does not hold on the road: tie the load as well.",
+		)
 	}
 }

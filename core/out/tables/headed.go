@@ -62,7 +62,10 @@ func headed(
 		}
 		line, _ := in.FieldPos(0)
 		if err != nil {
-			wrong = append(wrong, CellError{Line: line, Column: 1, Says: "This line cannot be read: " + err.Error() + "."})
+			wrong = append(
+				wrong,
+				CellError{Line: line, Column: 1, Says: "This line cannot be read: " + err.Error() + "."},
+			)
 			continue
 		}
 		if len(strings.TrimSpace(strings.Join(row, ""))) == 0 {

@@ -119,7 +119,8 @@ func Parse(line string) (t, kg float64, ok, wrong bool) {
 	first, second, two := strings.Cut(line, " ")
 	t, err1 := strconv.ParseFloat(first, 64)
 	kg, err2 := strconv.ParseFloat(strings.TrimSpace(second), 64)
-	if !two || err1 != nil || err2 != nil || math.IsNaN(t) || math.IsInf(t, 0) || math.IsNaN(kg) || math.IsInf(kg, 0) ||
+	if !two || err1 != nil || err2 != nil || math.IsNaN(t) || math.IsInf(t, 0) || math.IsNaN(kg) ||
+		math.IsInf(kg, 0) ||
 		math.Abs(kg) > 1e5 {
 		return 0, 0, false, true
 	}
