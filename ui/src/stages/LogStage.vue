@@ -1,8 +1,7 @@
 <script setup lang="ts">
 // The log: trips that were driven, slips of the weighbridge, what a drive takes, what wears, what went wrong, and what all of it
 // teaches.
-import { TabGroup, TabPanel, TabPanels } from '@headlessui/vue'
-import TabBar from '@/parts/TabBar.vue'
+import TabbedStage from '@/parts/TabbedStage.vue'
 import BackPanel from './log/BackPanel.vue'
 import EnergyPanel from './log/EnergyPanel.vue'
 import LendPanel from './log/LendPanel.vue'
@@ -25,12 +24,5 @@ const tabs = [
 </script>
 
 <template>
-  <section class="relative flex flex-col gap-2 xl:overflow-auto" aria-label="Log" tabindex="-1">
-    <TabGroup>
-      <TabBar :names="tabs.map((t) => t.name)" label="Log" />
-      <TabPanels class="flex flex-col gap-2">
-        <TabPanel v-for="t in tabs" :key="t.name" tabindex="-1"><component :is="t.panel" /></TabPanel>
-      </TabPanels>
-    </TabGroup>
-  </section>
+  <TabbedStage label="Log" :tabs="tabs" />
 </template>

@@ -6,10 +6,11 @@ import { api, today } from '@/api'
 import { useDays } from '@/days'
 import DateField from '@/fields/DateField.vue'
 import PlanFields from '@/fields/PlanFields.vue'
-import type { CellError, Op } from '@/generated/types'
+import type { Op } from '@/generated/types'
 import BackAgain from '@/parts/BackAgain.vue'
 import PhotoStrip from '@/parts/PhotoStrip.vue'
 import { newId } from '@/stores/patch'
+import { useListFile } from '@/stores/listFile'
 import { useRecords } from '@/stores/records'
 import { useReference } from '@/stores/reference'
 import { useStudy } from '@/stores/study'
@@ -25,33 +26,7 @@ const { day } = useDays()
 const { data, failure } = useStudy(api.log, () => 0, true, true)
 const open = ref('')
 const most = ref(100) // rows on screen
-const wrong = ref<CellError[]>([])
-const refused = ref('')
-async function read(e: Event) {
-  const from = e.target as HTMLInputElement
-  const file = from.files?.[0]
-  from.value = ''
-  if (!file || !workspace.plan) return
-  refused.value = ''
-  wrong.value = []
-  try {
-    const asked = { plan: workspace.plan, outing: workspace.outing, trailer: workspace.trailer }
-    const got = await api.slipList(asked, await file.text())
-    wrong.value = got.wrong
-    let order = Object.keys(records.all).length
-    records.make(
-      got.rows.map((r) => ({
-        id: newId('slip'),
-        record: {
-          ...{ kind: 'slip', trailer: workspace.trailer, order: order++, slip: r.slip },
-          ...(r.on ? { on: r.on } : {}),
-        },
-      })),
-    )
-  } catch (e) {
-    refused.value = e instanceof Error ? e.message : String(e)
-  }
-}
+const { wrong, refused, read } = useListFile('slip', api.slipList, (r) => r.slip)
 function add() {
   const id = newId('slip')
   const last = data.value?.slips[0]

@@ -9,11 +9,12 @@ import { download } from '@/download'
 import DateField from '@/fields/DateField.vue'
 import PlanFields from '@/fields/PlanFields.vue'
 import PlanQuantity from '@/fields/PlanQuantity.vue'
-import type { CellError, LedgerRow, Measure } from '@/generated/types'
+import type { LedgerRow, Measure } from '@/generated/types'
 import BackAgain from '@/parts/BackAgain.vue'
 import PhotoStrip from '@/parts/PhotoStrip.vue'
 import { cash } from '@/quantities'
 import { newId } from '@/stores/patch'
+import { useListFile } from '@/stores/listFile'
 import { useRecords } from '@/stores/records'
 import { useWorkspace } from '@/stores/workspace'
 import { choices, spendWords, useWords } from '@/words'
@@ -54,33 +55,7 @@ const asked = () => ({
   ...{ plan: workspace.plan!, outing: workspace.outing, trailer: workspace.trailer },
   kept: workspace.id,
 })
-const wrong = ref<CellError[]>([])
-const refused = ref('')
-async function read(e: Event) {
-  const from = e.target as HTMLInputElement
-  const file = from.files?.[0]
-  from.value = ''
-  if (!file || !workspace.plan) return
-  refused.value = ''
-  wrong.value = []
-  try {
-    const got = await api.spendList(asked(), await file.text())
-    wrong.value = got.wrong
-    let order = Object.keys(records.all).length
-    records.make(
-      got.rows.map((r) => ({
-        id: newId('spend'),
-        record: {
-          ...{ kind: 'spend', trailer: workspace.trailer, order: order++ },
-          ...(r.on ? { on: r.on } : {}),
-          spend: r.spend,
-        },
-      })),
-    )
-  } catch (e) {
-    refused.value = e instanceof Error ? e.message : String(e)
-  }
-}
+const { wrong, refused, read } = useListFile('spend', api.spendList, (r) => r.spend)
 async function table() {
   await records.settle().catch(() => {})
   download(await api.ledger(asked()), 'ledger.csv')

@@ -1,0 +1,19 @@
+<script setup lang="ts">
+// A stage of panels under tabs.
+import { TabGroup, TabPanel, TabPanels } from '@headlessui/vue'
+import type { Component } from 'vue'
+import TabBar from './TabBar.vue'
+
+defineProps<{ label: string; tabs: { name: string; panel: Component }[] }>()
+</script>
+
+<template>
+  <section class="relative flex flex-col gap-2 xl:overflow-auto" :aria-label="label" tabindex="-1">
+    <TabGroup>
+      <TabBar :names="tabs.map((t) => t.name)" :label="label" />
+      <TabPanels class="flex flex-col gap-2">
+        <TabPanel v-for="t in tabs" :key="t.name" tabindex="-1"><component :is="t.panel" /></TabPanel>
+      </TabPanels>
+    </TabGroup>
+  </section>
+</template>
