@@ -218,7 +218,7 @@ const frame = computed(() => {
   return { x: s.x - w * 0.62, y: s.y - h / 2, w, h }
 })
 const tall = computed(() =>
-  Math.max(180, Math.min(460, ((size.width.value || 600) * frame.value.h) / frame.value.w)),
+  Math.max(180, Math.min(330, ((size.width.value || 600) * frame.value.h) / frame.value.w)),
 )
 const tasks = computed(() => (scene.value?.tasks ?? []).map((t) => ({ value: t.id, name: t.name })))
 </script>
