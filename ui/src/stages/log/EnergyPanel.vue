@@ -119,7 +119,7 @@ const carFields = computed<PlanField[]>(() => [
           :base="outingPath"
           :fields="[
             { at: 'distance', label: 'Distance, one way' },
-            { at: 'speed', label: 'Speed' },
+            { at: 'speed', label: 'Speed', hint: '80 km/h' },
           ]"
         />
         <ChoiceField
