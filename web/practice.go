@@ -26,6 +26,7 @@ type PracticeAsked struct {
 	Seed     uint64             `json:"seed,omitempty"`
 	Level    int                `json:"level,omitempty"`
 	Chosen   int                `json:"chosen,omitempty"`
+	Figure   float64            `json:"figure,omitempty"` // SI, where one is asked for
 }
 
 // PracticeCase is the next case.
@@ -72,7 +73,7 @@ func practiceAnswer(c fiber.Ctx) error {
 	if err != nil {
 		return err
 	}
-	t, ok := practice.Judge(a.Topic, a.Seed, a.Level, a.Plan, a.Chosen)
+	t, ok := practice.Judge(a.Topic, a.Seed, a.Level, a.Plan, a.Chosen, a.Figure)
 	if !ok {
 		return fiber.NewError(fiber.StatusUnprocessableEntity, "There is no such case.")
 	}
@@ -191,8 +192,7 @@ func (s *server) drive(c fiber.Ctx) error {
 	}
 	err := upgrader.Upgrade(c.RequestCtx(), func(conn *websocket.Conn) {
 		defer func() { <-s.drives }()
-		defer conn.Close()
-		s.driven(conn)
+		s.driven(conn) // the server closes the connection, once, when this returns: nothing may read it then
 	})
 	if err != nil {
 		<-s.drives
@@ -225,6 +225,10 @@ func (s *server) driven(conn *websocket.Conn) {
 	conn.SetReadDeadline(time.Time{}) // the read tells
 	hands := make(chan DriveHands, 1)
 	gone := make(chan struct{})
+	defer func() { // the reader ends before the connection is given back
+		conn.SetReadDeadline(time.Now())
+		<-gone
+	}()
 	go func() {
 		defer close(gone)
 		for {

@@ -137,3 +137,51 @@ func TestDrive(t *testing.T) {
 		t.Errorf("without a session: %v %v", res, err)
 	}
 }
+
+// Drives that are dropped without a word, one after another and many at once, leave the server as it was: their places are free again,
+// and it answers.
+func TestDrivesDropped(t *testing.T) {
+	c := start(t, "")
+	addr := listening(t, c.app)
+	for round := range 4 {
+		var open []*websocket.Conn
+		for range 6 {
+			conn, _, err := websocket.DefaultDialer.Dial("ws://"+addr+"/api/practice/drive", nil)
+			if err != nil {
+				t.Fatalf("round %d: %v", round, err)
+			}
+			conn.WriteJSON(web.DriveAsked{Task: "bay-left"})
+			conn.WriteJSON(web.DriveHands{Pedal: -100, Steer: 50})
+			open = append(open, conn)
+		}
+		for i, conn := range open {
+			var l web.DriveLine
+			if err := conn.ReadJSON(&l); err != nil {
+				t.Fatal(err)
+			}
+			if i%2 == 0 {
+				conn.NetConn().Close()
+			} else {
+				conn.Close()
+			}
+		}
+		free := func() bool { // a ninth place would be refused
+			conn, _, err := websocket.DefaultDialer.Dial("ws://"+addr+"/api/practice/drive", nil)
+			if err == nil {
+				conn.Close()
+			}
+			return err == nil
+		}
+		for tries := 0; !free(); tries++ {
+			if tries > 200 {
+				t.Fatal("no place becomes free")
+			}
+			time.Sleep(20 * time.Millisecond)
+		}
+	}
+	res, err := http.Get("http://" + addr + "/api/health")
+	if err != nil || res.StatusCode != 200 {
+		t.Fatalf("%v %v", res, err)
+	}
+	res.Body.Close()
+}

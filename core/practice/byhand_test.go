@@ -16,7 +16,7 @@ func each(t *testing.T, topic string, level int, n uint64, see func(c *practice.
 		if !ok {
 			t.Fatalf("%s %d: no case", topic, seed)
 		}
-		truth, _ := practice.Judge(topic, seed, level, nil, -1)
+		truth, _ := practice.Judge(topic, seed, level, nil, -1, 0)
 		if truth.Correct || len(truth.Mistake) > 0 {
 			t.Errorf("%s %d: no choice is taken for one: %+v", topic, seed, truth)
 		}

@@ -21,7 +21,15 @@ type Case struct {
 	Given   []said.Sentence `json:"given"`
 	View    *scene.View     `json:"view,omitempty"`
 	Choices []said.Sentence `json:"choices"`
-	Own     bool            `json:"own,omitempty"` // of the plan's own loads
+	Figure  *FigureAsked    `json:"figure,omitempty"` // it is answered by a figure instead
+	Own     bool            `json:"own,omitempty"`    // of the plan's own loads
+}
+
+// FigureAsked is a figure to be given, by hand or by typing.
+type FigureAsked struct {
+	Kind   quantity.Kind `json:"kind"`
+	Most   float64       `json:"most"`   // of the slider, SI
+	Within float64       `json:"within"` // share within which it counts as right
 }
 
 // Truth is the answer with its working, and why the one that was chosen is wrong.
@@ -37,6 +45,7 @@ type Truth struct {
 type choice struct {
 	says    said.Sentence
 	mistake said.Sentence
+	value   float64 // of a figure, SI
 }
 
 // made is a case with its answer.
@@ -48,6 +57,8 @@ type made struct {
 	right   int
 	why     []said.Sentence
 	own     bool
+	figure  *FigureAsked
+	value   float64 // of the right figure, SI
 }
 
 // maker makes a case of a topic; ok is false where the dice fell badly, and it is thrown again.
@@ -60,6 +71,7 @@ type maker struct {
 var makers = []maker{
 	{"ball", "Ball load", ballCase},
 	{"holds", "Does it hold?", holdsCase},
+	{"fixes", "Which way out?", fixesCase},
 	{"fill", "How full?", fillCase},
 	{"label", "What the label means", labelCase},
 	{"ramp", "Will it clear?", rampCase},
@@ -126,24 +138,43 @@ func Deal(topic string, seed uint64, level int, p *plan.Plan) (*Case, bool) {
 	if c.Given == nil {
 		c.Given = []said.Sentence{}
 	}
+	if m.figure != nil {
+		c.Figure = m.figure
+		return c, true
+	}
 	for _, x := range m.choices {
 		c.Choices = append(c.Choices, x.says)
 	}
 	return c, true
 }
 
-// Judge is the truth of a case, and whether that choice is right.
-func Judge(topic string, seed uint64, level int, p *plan.Plan, chosen int) (*Truth, bool) {
+// Judge is the truth of a case, and whether that choice is right, or that figure, SI, where one was asked for.
+func Judge(topic string, seed uint64, level int, p *plan.Plan, chosen int, figure float64) (*Truth, bool) {
 	m, ok := throw(topic, seed, level, p)
 	if !ok {
 		return nil, false
 	}
 	out := &Truth{Right: m.right, Why: slices.Concat([]said.Sentence{}, m.why), Correct: chosen == m.right}
 	right := m.choices[m.right].says
+	if m.figure != nil {
+		out.Right = -1
+		out.Correct = math.Abs(figure-m.value) <= m.figure.Within*m.value
+		if !out.Correct { // the mistake that leads nearest to what was given
+			best := m.figure.Within
+			for i, c := range m.choices {
+				if v := c.value; i != m.right && v > 0 && math.Abs(figure/v-1) <= best {
+					best, out.Mistake = math.Abs(figure/v-1), c.mistake
+				}
+			}
+			if out.Mistake == nil {
+				out.Mistake = said.Say("More than % off.", said.Of(quantity.KindShare, m.figure.Within))
+			}
+		}
+	}
 	out.Says = slices.Concat(said.Say("Right: "), right, said.Say("."))
 	if !out.Correct {
 		out.Says = slices.Concat(said.Say("It is: "), right, said.Say("."))
-		if chosen >= 0 && chosen < len(m.choices) {
+		if m.figure == nil && chosen >= 0 && chosen < len(m.choices) {
 			out.Mistake = m.choices[chosen].mistake
 		}
 	}
@@ -172,7 +203,7 @@ func figures(k quantity.Kind, level int, right float64, wrong ...struct {
 }) (out []choice, ok bool) {
 	gap := [Levels]float64{0.33, 0.2, 0.125}[level-1] * math.Abs(right)
 	all := []float64{right}
-	out = []choice{{says: said.Sentence{said.Of(k, right)}}}
+	out = []choice{{says: said.Sentence{said.Of(k, right)}, value: right}}
 	for _, w := range wrong {
 		if !quantity.Finite(w.v) || !(w.v > 0) {
 			continue
@@ -181,7 +212,7 @@ func figures(k quantity.Kind, level int, right float64, wrong ...struct {
 			continue
 		}
 		all = append(all, w.v)
-		out = append(out, choice{said.Sentence{said.Of(k, w.v)}, said.Say(w.mistake)})
+		out = append(out, choice{said.Sentence{said.Of(k, w.v)}, said.Say(w.mistake), w.v})
 	}
 	return out, len(out) >= 3 && finding.Exactly(k, right) != nil
 }
@@ -189,6 +220,19 @@ func figures(k quantity.Kind, level int, right float64, wrong ...struct {
 type mistaken = struct {
 	v       float64
 	mistake string
+}
+
+// asked makes a case of figures one that is answered by a figure, at the hardest level: within 15 %.
+func (m *made) asked(k quantity.Kind, level int) {
+	if level < Levels {
+		return
+	}
+	most := 0.0
+	for _, c := range m.choices {
+		most = math.Max(most, c.value)
+	}
+	m.value = m.choices[0].value
+	m.figure = &FigureAsked{Kind: k, Most: math.Ceil(most*1.3*20) / 20, Within: 0.15}
 }
 
 // among picks one of a list.

@@ -10,6 +10,7 @@ import (
 	"zygonos/core/internal/sample"
 	"zygonos/core/lang/quantity"
 	"zygonos/core/lang/said"
+	"zygonos/core/plan"
 	"zygonos/core/practice"
 )
 
@@ -50,12 +51,17 @@ func TestMakers(t *testing.T) {
 					if s := string(a); strings.Contains(s, "NaN") || strings.Contains(s, "Inf") || strings.Contains(s, "–") {
 						t.Fatalf("seed %d: %s", seed, s)
 					}
+					if c.Figure != nil {
+						figured(t, c, p)
+						places[int(seed)]++
+						continue
+					}
 					if len(c.Choices) < 2 || len(c.Choices) > 4 || text(c.Ask) == "" {
 						t.Fatalf("seed %d: %+v", seed, c)
 					}
 					right := 0
 					for i := range c.Choices {
-						truth, ok := practice.Judge(topic.ID, seed, level, p, i)
+						truth, ok := practice.Judge(topic.ID, seed, level, p, i, 0)
 						if !ok || len(truth.Why) == 0 {
 							t.Fatalf("seed %d: %+v", seed, truth)
 						}
@@ -81,11 +87,37 @@ func TestMakers(t *testing.T) {
 	}
 }
 
+// figured answers a case of a figure: what is right is told with its working, is right when it is given and within the share that is
+// told, and wrong beyond.
+func figured(t *testing.T, c *practice.Case, p *plan.Plan) {
+	t.Helper()
+	judge := func(v float64) *practice.Truth {
+		truth, ok := practice.Judge(c.Topic, c.Seed, c.Level, p, 0, v)
+		if !ok || len(truth.Why) == 0 {
+			t.Fatalf("%+v", truth)
+		}
+		return truth
+	}
+	wrong := judge(0)
+	right := figuresIn(wrong.Says)[0]
+	if wrong.Correct || text(wrong.Mistake) == "" || !(right > 0) || right > c.Figure.Most || len(c.Choices) > 0 {
+		t.Fatalf("seed %d: %+v, right %v of %v", c.Seed, wrong, right, c.Figure.Most)
+	}
+	for _, x := range []struct {
+		by   float64
+		want bool
+	}{{1, true}, {1.14, true}, {0.86, true}, {1.16, false}, {0.84, false}} {
+		if got := judge(right * x.by); got.Correct != x.want || got.Correct == (len(got.Mistake) > 0) {
+			t.Errorf("seed %d: %v of the right one: %+v", c.Seed, x.by, got)
+		}
+	}
+}
+
 // By hand, over every seed: the label's answer is what it says less the trailer where it counts gross, and what it says where not.
 func TestLabelByHand(t *testing.T) {
 	for seed := range uint64(40) {
 		c, _ := practice.Deal("label", seed, 1, nil)
-		truth, _ := practice.Judge("label", seed, 1, nil, 0)
+		truth, _ := practice.Judge("label", seed, 1, nil, 0, 0)
 		label, empty := figuresIn(c.Given[0])[0], figuresIn(c.Given[1])[0]
 		want := label - empty
 		if strings.Contains(text(c.Given[0]), "PAYLOAD") {
@@ -101,7 +133,7 @@ func TestLabelByHand(t *testing.T) {
 func TestBallByHand(t *testing.T) {
 	for seed := range uint64(40) {
 		c, _ := practice.Deal("ball", seed, 1, nil)
-		truth, _ := practice.Judge("ball", seed, 1, nil, 0)
+		truth, _ := practice.Judge("ball", seed, 1, nil, 0, 0)
 		crate, rest := figuresIn(c.Given[0]), figuresIn(c.Given[1])
 		mass, long, at := crate[1], crate[2], crate[3]
 		ball, axle, front := rest[1], rest[2], rest[3]

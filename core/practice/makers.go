@@ -192,6 +192,7 @@ func ballCase(r *rand.Rand, level int, own *plan.Plan) (made, bool) {
 		mistaken{t.ball + sum/2, "Half of it would be there if the load stood midway between ball and axle."},
 	)
 	m.choices = m.choices[:min(4, len(m.choices))]
+	m.asked(quantity.KindMass, level)
 	p, _ := t.plan()
 	m.view = side(p, "t", "o")
 	return m, ok
@@ -304,7 +305,7 @@ func holdsCase(r *rand.Rand, level int, _ *plan.Plan) (made, bool) {
 	m := made{ask: said.Say("Does this hold?"), choices: []choice{{says: names[right]}}}
 	for i := range names {
 		if i != right {
-			m.choices = append(m.choices, choice{names[i], reasons[i]})
+			m.choices = append(m.choices, choice{says: names[i], mistake: reasons[i]})
 		}
 	}
 	c := t.crates[0]
@@ -336,6 +337,112 @@ func holdsCase(r *rand.Rand, level int, _ *plan.Plan) (made, bool) {
 	p, _ := t.plan()
 	m.view = side(p, "t", "o")
 	return m, true
+}
+
+// fixesCase shows too little or too much on the ball, and asks which way out brings it into the window: each way is tried by the core.
+func fixesCase(r *rand.Rand, level int, _ *plan.Plan) (made, bool) {
+	t := throwRig(r)
+	long := between(r, 0.7, 1.2, 0.1)
+	t.crates = []crate{{between(r, 200, 500, 10), long, between(r, 0.2, math.Max(0.3, t.deckLong-long-0.2), 0.05)}}
+	now, low, high, ok := pressed(&t)
+	if !ok || now >= low*0.97 && now <= high*1.03 {
+		return made{}, false
+	}
+	by := between(r, 0.15, 0.5, 0.05)
+	small := between(r, 20, 60, 5)
+	moved := func(d float64) thrown {
+		n := t
+		n.crates = []crate{t.crates[0]}
+		n.crates[0].at = math.Round((n.crates[0].at+d)*100) / 100
+		return n
+	}
+	added := func(at float64) thrown {
+		n := t
+		n.crates = append(slices.Clone(t.crates), crate{small, 0.3, at})
+		return n
+	}
+	heavier := t
+	heavier.gross = t.gross + 100
+	ways := []struct {
+		says    said.Sentence
+		rig     thrown
+		mistake string
+	}{
+		{said.Say("Move the crate % forward", said.Length(by)), moved(-by), "Forward puts more on the ball"},
+		{said.Say("Move the crate % back", said.Length(by)), moved(by), "Back takes weight off the ball"},
+		{said.Say("A toolbox of % at the very rear", said.Mass(small)), added(t.deckLong - 0.3), "What lies behind the axle lifts the ball"},
+		{said.Say("A toolbox of % at the front board", said.Mass(small)), added(0), "What lies at the front presses on the ball"},
+		{said.Say("A plate with % more", said.Mass(100.0)), heavier, "A plate moves nothing"},
+	}
+	right := -1
+	for i := range ways {
+		w := &ways[i]
+		for _, c := range w.rig.crates {
+			if c.at < 0 || c.at+c.long > t.deckLong+1e-9 {
+				return made{}, false
+			}
+		}
+		v, l, h, ok := pressed(&w.rig)
+		if !ok {
+			return made{}, false
+		}
+		if v >= l*1.03 && v <= h*0.97 {
+			if right >= 0 {
+				return made{}, false // two ways out
+			}
+			right = i
+		} else if v >= l*0.97 && v <= h*1.03 {
+			return made{}, false // too near to tell
+		}
+		w.mistake = fmt.Sprintf("%s: ", w.mistake)
+	}
+	if right < 0 {
+		return made{}, false
+	}
+	c := t.crates[0]
+	m := made{
+		ask: said.Say("Too little on the ball. Which way out brings it right?"),
+		given: []said.Sentence{
+			said.Say("On the ball %, of % to %.", said.Mass(now), said.Mass(low), said.Mass(high)),
+			said.Say("The crate: %, % long, its front % behind the front board. Ball to axle %, ball to the front board %.", said.Mass(c.mass),
+				said.Length(c.long), said.Length(c.at), said.Length(t.axle), said.Length(t.deckFront)),
+		},
+	}
+	if now > high {
+		m.ask = said.Say("Too much on the ball. Which way out brings it right?")
+	}
+	then := func(i int) (said.Piece, said.Sentence) {
+		v, l, h, _ := pressed(&ways[i].rig)
+		return said.Mass(v), said.Say(", of % to %.", said.Mass(l), said.Mass(h))
+	}
+	v, of := then(right)
+	m.choices = []choice{{says: ways[right].says}}
+	m.why = []said.Sentence{slices.Concat(said.Say("Then the ball has %", v), of)}
+	for i := range ways {
+		if i != right && len(m.choices) < 4 {
+			v, of := then(i)
+			m.choices = append(m.choices, choice{says: ways[i].says, mistake: slices.Concat(said.Say(ways[i].mistake+"it would have %", v), of)})
+		}
+	}
+	if level == 1 {
+		m.choices = m.choices[:3]
+	}
+	p, _ := t.plan()
+	m.view = side(p, "t", "o")
+	return m, true
+}
+
+// pressed is what a thrown rig has on the ball, and its window.
+func pressed(t *thrown) (ball, low, high float64, ok bool) {
+	g, ok := t.resolve()
+	if !ok {
+		return 0, 0, 0, false
+	}
+	w := balance.Check(g).Window
+	if w == nil {
+		return 0, 0, 0, false
+	}
+	return g.Bears.Ball.Nominal, w.Low, w.High, true
 }
 
 // fillCase asks how deep loose material may lie: what the plate leaves over what a wet one weighs.
@@ -420,6 +527,7 @@ func fillCase(r *rand.Rand, level int, _ *plan.Plan) (made, bool) {
 		mistaken{rounded(sides), "To the brim is what fits, not what it bears."},
 	)
 	m.choices = m.choices[:min(4, len(m.choices))]
+	m.asked(quantity.KindLength, level)
 	return m, ok
 }
 
@@ -617,7 +725,9 @@ func strapsCase(r *rand.Rand, level int, _ *plan.Plan) (made, bool) {
 	if right == 0 {
 		return made{}, false
 	}
-	count := func(n int, mistake string) choice { return choice{said.Sentence{said.Count(n)}, said.Say(mistake)} }
+	count := func(n int, mistake string) choice {
+		return choice{says: said.Sentence{said.Count(n)}, mistake: said.Say(mistake)}
+	}
 	m := made{
 		ask: said.Say("How many straps over the top, by the North American rule?"),
 		given: []said.Sentence{
@@ -770,7 +880,7 @@ func wiringCase(r *rand.Rand, _ int, _ *plan.Plan) (made, bool) {
 		why: []said.Sentence{p.Reason},
 	}
 	for _, w := range p.Wrong {
-		m.choices = append(m.choices, choice{w, said.Say("That would show on other lamps, or otherwise.")})
+		m.choices = append(m.choices, choice{says: w, mistake: said.Say("That would show on other lamps, or otherwise.")})
 	}
 	return m, true
 }
@@ -825,15 +935,9 @@ func squareCase(r *rand.Rand, level int, _ *plan.Plan) (made, bool) {
 	}
 	m.choices = []choice{
 		{says: says(to, right)},
-		{says(wrong, right), said.Say("The other way it gets worse: the longer diagonal must become shorter.")},
-		{
-			says(to, d),
-			said.Say("The diagonals’ difference is not the way: it goes by their squares over four widths."),
-		},
-		{
-			says(to, d/2),
-			said.Say("Half of the difference would be each diagonal’s own change, along itself, not across."),
-		},
+		{says: says(wrong, right), mistake: said.Say("The other way it gets worse: the longer diagonal must become shorter.")},
+		{says: says(to, d), mistake: said.Say("The diagonals’ difference is not the way: it goes by their squares over four widths.")},
+		{says: says(to, d/2), mistake: said.Say("Half of the difference would be each diagonal’s own change, along itself, not across.")},
 	}
 	if level == 1 {
 		m.choices = m.choices[:3]
@@ -903,7 +1007,7 @@ func sellerCase(r *rand.Rand, _ int, _ *plan.Plan) (made, bool) {
 				return made{}, false
 			}
 			m.given = append(m.given, facts[a.path])
-			m.choices = append(m.choices, choice{said.Say(a.says), said.Say("You know that already.")})
+			m.choices = append(m.choices, choice{says: said.Say(a.says), mistake: said.Say("You know that already.")})
 		}
 	}
 	m.given = append(m.given, said.Say("Its deck is % by %.", said.Length(t.deckLong), said.Length(t.deckWide)),
@@ -911,8 +1015,8 @@ func sellerCase(r *rand.Rand, _ int, _ *plan.Plan) (made, bool) {
 	m.choices = append(
 		m.choices,
 		choice{
-			said.Say(among(r, "How old is its paint?", "Was it ever lent?", "Which colour was it once?")),
-			said.Say("That says little of what it carries."),
+			says:    said.Say(among(r, "How old is its paint?", "Was it ever lent?", "Which colour was it once?")),
+			mistake: said.Say("That says little of what it carries."),
 		},
 	)
 	return m, true

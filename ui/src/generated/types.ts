@@ -2520,6 +2520,7 @@ export interface Use {
 }
 export interface PracticeAsked {
   chosen?: number;
+  figure?: number;
   level?: number;
   only?: string;
   plan?: Plan;
@@ -2553,12 +2554,18 @@ export interface PracticeCase {
 export interface Case {
   ask: Sentence;
   choices: Sentence[];
+  figure?: FigureAsked;
   given: Sentence[];
   level: number;
   own?: boolean;
   seed: number;
   topic: string;
   view?: View;
+}
+export interface FigureAsked {
+  kind: string;
+  most: number;
+  within: number;
 }
 export interface Session {
   level: number;

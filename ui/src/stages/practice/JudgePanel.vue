@@ -5,9 +5,11 @@ import { computed, nextTick, ref, shallowRef, useTemplateRef } from 'vue'
 import { api } from '@/api'
 import SceneShape from '@/drawing/SceneShape.vue'
 import '@/drawing/drawing.css'
+import QuantityField from '@/fields/QuantityField.vue'
 import ChoiceField from '@/fields/ChoiceField.vue'
 import type { Plan, PracticeCase, Truth } from '@/generated/types'
 import { useElementSize } from '@vueuse/core'
+import type { Kind } from '@/quantities'
 import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
 import { useProgress } from './progress'
@@ -18,6 +20,7 @@ const progress = useProgress()
 const dealt = shallowRef<PracticeCase>()
 const truth = shallowRef<Truth>()
 const chosen = ref(-1)
+const guess = ref<number>() // where a figure is asked for, SI
 const only = ref('')
 const failure = ref('')
 let plan: Plan | undefined // as it was when the case was dealt
@@ -36,6 +39,7 @@ async function next() {
     dealt.value = await api.practice.next({ progress: progress.value, plan, only: only.value, today: '' })
     truth.value = undefined
     chosen.value = -1
+    guess.value = undefined
   } catch (e) {
     failure.value = e instanceof Error ? e.message : String(e)
   }
@@ -53,6 +57,7 @@ async function answer(i: number) {
         seed: c.seed,
         level: c.level,
         chosen: i,
+        figure: guess.value ?? 0,
         today: '',
       },
     })
@@ -103,7 +108,37 @@ void next()
           <SceneShape v-for="(s, i) in dealt.case.view.shapes" :key="i" :shape="s" :scale="scale" />
         </svg>
       </div>
-      <div class="mt-3 grid gap-2 sm:grid-cols-2" role="group" aria-label="Your answer">
+      <div v-if="dealt.case.figure" class="mt-3 flex max-w-2xl flex-wrap items-end gap-3">
+        <QuantityField
+          class="w-40"
+          label="Your figure"
+          :kind="dealt.case.figure.kind as Kind"
+          :value="guess"
+          @typed="guess = $event.value"
+          @cleared="guess = undefined"
+        />
+        <input
+          type="range"
+          class="accent-deep h-11 min-w-48 flex-1"
+          min="0"
+          :max="dealt.case.figure.most"
+          :step="dealt.case.figure.most / 200"
+          :value="guess ?? dealt.case.figure.most / 2"
+          :disabled="!!truth"
+          aria-label="Your figure, by hand"
+          @input="guess = Number(($event.target as HTMLInputElement).value)"
+        />
+        <button
+          v-if="!truth"
+          class="act-main min-h-11"
+          :disabled="guess === undefined"
+          data-figure
+          @click="answer(0)"
+        >
+          That is it
+        </button>
+      </div>
+      <div v-else class="mt-3 grid gap-2 sm:grid-cols-2" role="group" aria-label="Your answer">
         <button
           v-for="(c, i) in dealt.case.choices"
           :key="`${dealt.case.seed}-${i}`"
