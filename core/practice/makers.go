@@ -517,7 +517,7 @@ func fillCase(r *rand.Rand, level int, _ *plan.Plan) (made, bool) {
 	m.choices, ok = figures(
 		quantity.KindLength,
 		level,
-		rounded(depth),
+		math.Floor(depth*200)/200, // never more than it bears
 		mistaken{rounded(left / (stuff.DryLow * area)), "That is dry: rain adds the difference."},
 		mistaken{
 			rounded(t.gross / (stuff.WetHigh * area)),
