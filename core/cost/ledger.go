@@ -2,8 +2,6 @@ package cost
 
 import (
 	"cmp"
-	"fmt"
-	"hash/fnv"
 	"maps"
 	"math"
 	"slices"
@@ -95,17 +93,8 @@ func Paid(s *records.SpendRecord) quantity.Money {
 
 // SpendOf is the id of the record of a line that follows from the plan.
 func SpendOf(trailer, key string) string {
-	id := "spend-" + trailer + "-" + key
-	if len(id) <= idLong {
-		return id
-	}
-	h := fnv.New32a()
-	h.Write([]byte(id)) // never fails
-	return fmt.Sprintf("%s-%08x", id[:idLong-9], h.Sum32())
+	return records.IDOf(records.KindSpend, trailer, key)
 }
-
-// idLong is the length of a record's id at most.
-const idLong = 64
 
 // LedgerOf adds up the lines of a trailer: those that follow from the plan, and the owner's own. Sums are whole cents; what was
 // spent replaces what was planned; scrap and gifts stand apart.

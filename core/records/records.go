@@ -5,6 +5,8 @@ package records
 import (
 	"encoding/json"
 	"fmt"
+	"hash/fnv"
+	"strings"
 
 	"zygonos/core/lang/quantity"
 	"zygonos/core/plan"
@@ -373,6 +375,19 @@ func merged(onto, by any) any {
 		}
 	}
 	return out
+}
+
+// IDOf is the id of the record that a trailer has of something, such as a step or a line that follows from the plan. One that would
+// be too long ends in a sum of it, so that no two are the same.
+func IDOf(kind Kind, trailer, of string) string {
+	const most = 64
+	id := string(kind) + "-" + trailer + "-" + of
+	if len(id) <= most {
+		return id
+	}
+	h := fnv.New64a()
+	h.Write([]byte(id)) //nolint:errcheck // a hash takes all
+	return fmt.Sprintf("%s-%016x", strings.TrimRight(id[:46], "-"), h.Sum64())
 }
 
 // All are records by their ids.

@@ -2,6 +2,7 @@ package records_test
 
 import (
 	"errors"
+	"regexp"
 	"slices"
 	"strings"
 	"testing"
@@ -91,5 +92,17 @@ func TestFields(t *testing.T) {
 		if !slices.Contains(paths, records.Root+"/"+string(k)) {
 			t.Errorf("%s has no body", k)
 		}
+	}
+}
+
+// Ids that would be too long stay apart, and are such as the server takes.
+func TestIDOf(t *testing.T) {
+	if id := records.IDOf(records.KindSpend, "t", "tin-primer"); id != "spend-t-tin-primer" {
+		t.Error(id)
+	}
+	long := strings.Repeat("a-trailer-", 5)
+	a, b := records.IDOf(records.KindSpend, long, "bars-tube-60-40-3-a"), records.IDOf(records.KindSpend, long, "bars-tube-60-40-3-b")
+	if a == b || len(a) > 64 || !regexp.MustCompile(`^[a-z0-9-]+$`).MatchString(a) {
+		t.Errorf("%s and %s", a, b)
 	}
 }

@@ -161,6 +161,15 @@ func TestNeeds(t *testing.T) {
 			t.Errorf("%s: %+v", c.path, w.Needs)
 		}
 	}
+	// a stretch whose length is not told is no stretch of nought: nothing holds without it
+	part := []string{"/towVehicles/car/thirst/tank", "50", "/outings/o/drive",
+		`{"stretches":{"a":{"order":1,"far":5000},"b":{"order":2,"climb":300}}}`}
+	if w := way(t, part...); w.Whole != nil || w.Needs[0].Path != "/outings/o/drive/stretches/b/far" {
+		t.Errorf("%+v", w)
+	}
+	if fs := energy.Check(resolved(t, part...)); len(fs) != 1 || fs[0].Outcome != finding.Unknown {
+		t.Errorf("%+v", fs)
+	}
 	fs := energy.Check(resolved(t, "/loads/crate/kind", `""`, "/loads/crate/mass", "-", "/towVehicles/car/thirst/tank", "50"))
 	if len(fs) != 1 || fs[0].Outcome != finding.Unknown {
 		t.Errorf("%+v", fs)

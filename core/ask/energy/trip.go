@@ -64,6 +64,13 @@ func lacks(r *rig.Rig) (needs []finding.Need) {
 	if len(legs) == 0 {
 		need(outing+"/distance", "the distance", "One way, off a map.")
 	}
+	if d := r.Outing.Drive; d != nil { // a stretch that is left out would make the way too short
+		for _, id := range plan.Ordered(d.Stretches, func(s plan.Stretch) int { return s.Order }) {
+			if d.Stretches[id].Far == nil {
+				need(outing+"/drive/stretches/"+id+"/far", "how long each stretch is", "Off a map.")
+			}
+		}
+	}
 	for _, l := range legs {
 		if l.climb > 0 || l.drop > 0 {
 			if _, miss := r.CarMass(); miss != nil {
@@ -140,10 +147,13 @@ func Of(r *rig.Rig) *Trip {
 	out.comes(r, j)
 	out.Says = said.Say("% for %", said.Of(whole, total.Nominal), said.Of(quantity.KindDistance, s))
 	if own.Nominal > 0 {
-		more := total.Nominal/own.Nominal - 1
+		more, way := total.Nominal/own.Nominal-1, "more"
+		if more < 0 {
+			more, way = -more, "less"
+		}
 		out.Says = append(
 			out.Says,
-			said.Say(", % more than the car alone", said.Of(quantity.KindShare, math.Round(more*100)/100))...)
+			said.Say(", % "+way+" than the car alone", said.Of(quantity.KindShare, math.Round(more*100)/100))...)
 	}
 	out.Says = append(out.Says, said.Say(".")...)
 	if f, ok := comesHome(r, j); ok {
@@ -258,7 +268,7 @@ func comesHome(r *rig.Rig, j *job) (finding.Finding, bool) {
 	switch {
 	case total.High <= has:
 		f.Says = said.Say(
-			"It "+goes+": % at most, of % that can be used.",
+			"It "+goes+": % at most, of % that can be used"+begun(r)+".",
 			said.Of(whole, total.High),
 			said.Of(whole, has),
 		)
@@ -272,6 +282,14 @@ func comesHome(r *rig.Rig, j *job) (finding.Finding, bool) {
 			said.Of(whole, total.Nominal), said.Of(whole, has), said.Of(whole, total.High-has))
 	}
 	return f, true
+}
+
+// begun says that it is taken to begin full, where nobody told how full.
+func begun(r *rig.Rig) string {
+	if d := r.Outing.Drive; d != nil && d.Begins != nil {
+		return ""
+	}
+	return " if it begins full"
 }
 
 // Check asks whether it comes home, where tank or battery and the way are told.

@@ -83,8 +83,7 @@ func kindOf(t *plan.Trailer) norms.PaperKind {
 
 // recordOf is the id of the record of a paper.
 func recordOf(trailer, id string) string {
-	out := "paper-" + trailer + "-" + id
-	return out[:min(len(out), 64)]
+	return records.IDOf(records.KindPaper, trailer, id)
 }
 
 // Open is a rig's folder with what was ticked.

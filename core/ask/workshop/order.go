@@ -2,8 +2,6 @@ package workshop
 
 import (
 	"cmp"
-	"fmt"
-	"hash/fnv"
 	"maps"
 	"slices"
 	"strings"
@@ -61,13 +59,7 @@ type Work struct {
 
 // TickOf is the id of the record that holds a step's tick.
 func TickOf(trailer, step string) string {
-	id := "step-" + trailer + "-" + step
-	if len(id) <= 64 {
-		return id
-	}
-	h := fnv.New64a()
-	h.Write([]byte(id)) //nolint:errcheck // a hash takes all
-	return fmt.Sprintf("%s-%016x", strings.TrimRight(id[:46], "-"), h.Sum64())
+	return records.IDOf(records.KindStep, trailer, step)
 }
 
 // ticked is what became of a step: its record, or the tick that older plans hold themselves.
