@@ -202,6 +202,16 @@ func withParts(r *rig.Rig) span {
 	return s
 }
 
+// loads is what is carried, without what is built on the trailer; a load whose mass is not known counts nothing.
+func loads(r *rig.Rig) (s span) {
+	for i := range r.Items {
+		if m := r.Items[i].Mass; m != nil && !r.Items[i].Part {
+			s = span{Nominal: s.Nominal + m.Nominal, Low: s.Low + m.Low, High: s.High + m.High}
+		}
+	}
+	return s
+}
+
 // jobOf an outing's rig: what goes into the drive, or what is missing.
 func jobOf(r *rig.Rig) (*job, []finding.Need) {
 	needs := lacks(r)

@@ -142,6 +142,17 @@ func TestSplit(t *testing.T) {
 			t.Errorf("%q: %+v %+v", home, one, two)
 		}
 	}
+	// a rack stays on for both drives: by hand its tyres' 0.013·80·g·100 km = 1.0199 MJ = 0.11575 l each time
+	rack := []string{"/parts/rack", `{"order":1,"name":"Rack","mass":{"value":80,"plusMinus":0,"how":"weighed"},"size":{},"centre":{}}`,
+		"/outings/o/layouts/t/parts", `{"rack":{"at":{"back":1}}}`, "/outings/o/drive", `{"home":"loaded"}`}
+	bare, racked := resolved(t, "/outings/o/drive", `{"home":"loaded"}`), resolved(t, rack...)
+	_, without, _ := energy.Split(bare)
+	_, with, ok := energy.Split(racked)
+	if !ok {
+		t.Fatal("a rack makes nothing unknown")
+	}
+	near(t, "with a rack", with.Value-without.Value, 4*0.115751)
+	near(t, "a tonne of load", energy.Of(racked).PerTon.Value, energy.Of(racked).Money.Value/0.4)
 	if _, _, ok := energy.Split(resolved(t, "/outings/o/layouts/t/placements", "{}")); ok {
 		t.Error("nothing to split")
 	}

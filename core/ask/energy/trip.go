@@ -189,8 +189,8 @@ func (out *Trip) price(r *rig.Rig, j *job, total span) {
 		quantity.KindMoney,
 		span{Nominal: total.Nominal * m, Low: total.Low * m, High: total.High * m},
 	)
-	if c := r.Cargo(); c != nil && c.Nominal > 0 {
-		out.PerTon = finding.Exactly(quantity.KindMoney, total.Nominal*m/c.Nominal*1000)
+	if c := loads(r).Nominal; c > 0 {
+		out.PerTon = finding.Exactly(quantity.KindMoney, total.Nominal*m/c*1000)
 	}
 }
 
@@ -358,21 +358,22 @@ func Rate(r *rig.Rig, cargo *float64) (perMetre float64, ok bool) {
 // Split is one heavy drive against two that carry half each, fuel or charge of all; ok is false where something is missing.
 func Split(r *rig.Rig) (one, two *finding.Measure, ok bool) {
 	j, needs := jobOf(r)
-	c := r.Cargo()
-	if needs != nil || c == nil || !(c.Nominal > 0) {
+	if needs != nil || !(loads(r).Nominal > 0) {
 		return nil, nil, false
 	}
 	whole, _ := units(r.Vehicle.Thirst.By)
+	bare, carried := withParts(r), loads(r)
 	if len(j.halves) == 1 { // the second drive has to go back
-		j.halves = append(j.halves, half{homeward(j.halves[0].legs), withParts(r), DragOf(r, true)})
+		j.halves = append(j.halves, half{homeward(j.halves[0].legs), bare, DragOf(r, true)})
 	}
 	heavy, _ := j.all(j.halves...)
 	light := *j
 	light.halves = nil
 	for _, h := range j.halves {
-		if h.trailer.Nominal > withParts(r).Nominal { // laden
+		if h.trailer.Nominal > bare.Nominal { // laden: what is built on it goes along each time, the loads by half
 			h.trailer = span{
-				Nominal: h.trailer.Nominal - c.Nominal/2, Low: h.trailer.Low - c.Low/2, High: h.trailer.High - c.High/2,
+				Nominal: h.trailer.Nominal - carried.Nominal/2, Low: h.trailer.Low - carried.Low/2,
+				High: h.trailer.High - carried.High/2,
 			}
 		}
 		light.halves = append(light.halves, h)
