@@ -120,3 +120,22 @@ test('a scale is read place after place, and one that stops is named', async ({ 
     await scale.stop()
   }
 })
+
+test('a scale that sends nonsense is named, and what it gave before is kept', async ({ page, hut }) => {
+  const scale = await Scale.start('--fails', 'nonsense')
+  try {
+    await hut.open('log')
+    await page.getByRole('tab', { name: 'Scale' }).click()
+    const panel = page.locator('[data-scale]')
+    await panel.getByLabel('Address of the scale').fill(scale.address)
+    await panel.getByRole('button', { name: 'Front end of the load' }).waitFor({ state: 'detached' })
+    await panel.getByRole('button', { name: 'Read it' }).click()
+    await expect(panel.locator('[data-taken=ball]')).toContainText('48')
+    await expect(panel.getByRole('alert')).toContainText('sends what is no weight')
+    await expect(panel.locator('[data-taken=ball]')).toBeVisible()
+    await expect(panel.getByRole('button', { name: 'Read it' })).toBeVisible()
+    await saved(page)
+  } finally {
+    await scale.stop()
+  }
+})

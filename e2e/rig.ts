@@ -70,9 +70,9 @@ export class Scale {
     readonly address: string,
   ) {}
 
-  static async start() {
+  static async start(...more: string[]) {
     const child = spawn(join(root, 'bin/zygonos'), [
-      ...['simulate', 'scale', '--addr', '127.0.0.1:0', '--settle', '200ms', '--rate', '20'],
+      ...['simulate', 'scale', '--addr', '127.0.0.1:0', '--settle', '200ms', '--rate', '20', ...more],
     ])
     const address = await new Promise<string>((resolve, reject) => {
       child.stdout.on('data', (d: Buffer) => {

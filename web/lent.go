@@ -26,11 +26,11 @@ var lentStyle string
 
 var lentTemplate = page.Must(page.New("lent").Parse(lentPage))
 
-// lentPolicy lets the page have its own style and nothing else: no script, no call, no way to the rest.
+// lentPolicy lets the page have its own style and photos and nothing else: no script, no call, no way to the rest.
 var lentPolicy = func() string {
 	sum := sha256.Sum256([]byte(lentStyle))
 	return "default-src 'none'; style-src 'sha256-" + base64.StdEncoding.EncodeToString(sum[:]) +
-		"'; base-uri 'none'; form-action 'none'; frame-ancestors 'none'"
+		"'; img-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'none'"
 }()
 
 // lentFile is a borrower's card as a page.
@@ -38,6 +38,7 @@ type lentFile struct {
 	Title, To, Until, Deposit, Call, Out, In string
 	Style                                    page.CSS // the page's own
 	Sections                                 []lentSection
+	Photos                                   []string // addresses, beside the page's own
 }
 
 type lentSection struct {
@@ -45,21 +46,29 @@ type lentSection struct {
 	Lines []string
 }
 
-// lent shows the card of a loan to whoever has its key, without any passcode: plan, loan and key must go together. The key is good
-// until the trailer came back.
-func (s *server) lent(c fiber.Ctx) error {
+// loan is the loan whose key was given: plan, loan and key must go together. The key is good until the trailer came back.
+func (s *server) loan(c fiber.Ctx) (planID string, rec *records.Happened, err error) {
 	planID, own, err := ids(c, "record")
 	if err != nil {
-		return fiber.ErrNotFound
+		return "", nil, fiber.ErrNotFound
 	}
 	all, err := s.happened(c.Context(), planID, string(records.KindLoan))
 	if err != nil {
-		return fiber.ErrNotFound
+		return "", nil, fiber.ErrNotFound
 	}
-	rec := all[own]
+	rec = all[own]
 	if rec == nil || rec.Loan == nil || len(rec.Loan.Key) < leastKey || rec.Loan.Back != "" ||
 		subtle.ConstantTimeCompare([]byte(rec.Loan.Key), []byte(c.Params("key"))) != 1 {
-		return fiber.NewError(fiber.StatusNotFound, "There is no such loan, or the trailer is back.")
+		return "", nil, fiber.NewError(fiber.StatusNotFound, "There is no such loan, or the trailer is back.")
+	}
+	return planID, rec, nil
+}
+
+// lent shows the card of a loan to whoever has its key, without any passcode.
+func (s *server) lent(c fiber.Ctx) error {
+	planID, rec, err := s.loan(c)
+	if err != nil {
+		return err
 	}
 	stored, err := s.store.Get(c.Context(), planID)
 	if err != nil {
@@ -84,6 +93,18 @@ func (s *server) lent(c fiber.Ctx) error {
 	return c.Send(b.Bytes())
 }
 
+// lentPhoto shows a photo of a loan, and none of another record.
+func (s *server) lentPhoto(c fiber.Ctx) error {
+	_, rec, err := s.loan(c)
+	if err != nil {
+		return err
+	}
+	if _, has := rec.Photos[c.Params("photo")]; !has {
+		return fiber.NewError(fiber.StatusNotFound, "There is no such photo.")
+	}
+	return s.photo(c)
+}
+
 // leastKey is how long a loan's key is at least.
 const leastKey = 16
 
@@ -102,6 +123,10 @@ func lentOf(p *plan.Plan, rec *records.Happened) *lentFile {
 	}
 	if d := rec.Loan.Deposit; d != nil {
 		f.Deposit = l.Text(quantity.KindMoney, float64(*d))
+	}
+	order := func(p records.PhotoAt) int { return p.Order }
+	for _, id := range plan.Ordered(rec.Photos, order) {
+		f.Photos = append(f.Photos, rec.Loan.Key+"/"+id)
 	}
 	for _, s := range card.Sections {
 		out := lentSection{Name: s.Name}

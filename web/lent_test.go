@@ -1,8 +1,11 @@
 package web_test
 
 import (
+	"bytes"
 	"context"
 	"encoding/json"
+	"image"
+	"image/jpeg"
 	"net/http/httptest"
 	"strings"
 	"testing"
@@ -30,7 +33,27 @@ func TestLent(t *testing.T) {
 	if !strings.Contains(policy, "default-src 'none'") || strings.Contains(policy, "unsafe") || strings.Contains(policy, "connect-src") {
 		t.Errorf("%s", policy)
 	}
+	// its photos are seen with the key, another record's are not
+	var picture bytes.Buffer
+	if err := jpeg.Encode(&picture, image.NewGray(image.Rect(0, 0, 40, 30)), nil); err != nil {
+		t.Fatal(err)
+	}
+	for _, photo := range []string{"photo-1", "photo-2"} {
+		if code, _, text := c.do("PUT", "/api/plans/"+plan+"/photos/"+photo, picture.String()); code != 200 {
+			t.Fatal(code, text)
+		}
+	}
+	if code, _, text := c.do("PATCH", at, `{"photos":{"photo-1":{"order":1}}}`); code != 200 {
+		t.Fatal(code, text)
+	}
+	if _, _, text := c.do("GET", "/lent/"+plan+"/loan-1/"+key, ""); !strings.Contains(text, `<img src="`+key+`/photo-1"`) {
+		t.Error(text)
+	}
+	if code, head, _ := c.do("GET", "/lent/"+plan+"/loan-1/"+key+"/photo-1", ""); code != 200 || head.Get("Content-Type") != "image/jpeg" {
+		t.Errorf("%d %s", code, head.Get("Content-Type"))
+	}
 	for _, path := range []string{
+		"/lent/" + plan + "/loan-1/" + key + "/photo-2", "/lent/" + plan + "/loan-1/" + key[1:] + "x/photo-1",
 		"/lent/" + plan + "/loan-1/" + key[1:] + "x", "/lent/" + plan + "/loan-1/k", "/lent/" + plan + "/loan-2/" + key,
 		"/lent/other/loan-1/" + key, "/lent/" + plan + "/step-1/" + key,
 	} {

@@ -345,6 +345,7 @@ func init() { // a table that handlers name and that names handlers
 			linesOfJSON,
 			on((*server).weigh),
 		},
+		{"POST", "/weighed", "How what a scale gave is written into a plan", Entering{}, study.Written{}, 0, "", at(entering)},
 		{
 			"POST",
 			"/practice/next",

@@ -95,6 +95,7 @@ func TestRoutesTellTheTruth(t *testing.T) {
 	bodies["/practice/scene"] = `{"task":"","plan":` + doc + `}`
 	bodies["/practice/replay"] = `{"task":"straight","hands":[{"tick":0,"steer":0,"pedal":-50}]}`
 	bodies["/weigh"] = `{"address":"127.0.0.1:1"}` // nobody answers, and it says so
+	bodies["/weighed"] = `{"plan":` + doc + `,"outing":"boat-day","trailer":"grey-flatbed","weighed":{"at":"ball","id":"a","value":40,"doubt":0.2}}`
 	bodies["/spend-list"] = `{"plan":` + doc + `,"csv":"item,spent\nRope,12.50\n"}`
 	bodies["/plate.svg"] = `{"plan":` + doc + `,"outing":"boat-day","trailer":"grey-flatbed","key":"label"}`
 	call("POST", "/session", bodies["/session"])

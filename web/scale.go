@@ -14,6 +14,7 @@ import (
 
 	"github.com/gofiber/fiber/v3"
 
+	"zygonos/core/study"
 	"zygonos/core/sums/steady"
 )
 
@@ -28,6 +29,7 @@ type Weighing struct {
 	Steady bool    `json:"steady,omitempty"`
 	Value  float64 `json:"value,omitempty"` // kg, once it is steady
 	Doubt  float64 `json:"doubt,omitempty"`
+	Taken  bool    `json:"taken,omitempty"` // the value of a thing that was laid on
 	Wrong  string  `json:"wrong,omitempty"` // why no more comes
 }
 
@@ -50,6 +52,23 @@ func nearby(address string) bool {
 	}
 	ip := net.ParseIP(host)
 	return ip != nil && (ip.IsLoopback() || ip.IsPrivate() || ip.IsLinkLocalUnicast())
+}
+
+// Entering asks how what a scale gave is written into a plan.
+type Entering struct {
+	Asking
+	Weighed study.Weighed `json:"weighed"`
+}
+
+func entering(c fiber.Ctx) error {
+	var q Entering
+	if err := strictly(c.Body(), &q); err != nil {
+		return err
+	}
+	if q.Plan == nil {
+		return fiber.NewError(fiber.StatusBadRequest, "The request holds no plan.")
+	}
+	return c.JSON(study.Enter(q.Plan, q.Trailer, q.Outing, &q.Weighed))
 }
 
 var scaleClient = &http.Client{
@@ -101,7 +120,7 @@ func listen(ctx context.Context, stop context.CancelFunc, address string, tell f
 	}
 	quiet := time.AfterFunc(scaleQuiet, stop)
 	defer quiet.Stop()
-	var f steady.Filter
+	var scale steady.Taking
 	odd := 0
 	in := steady.Lines(bufio.NewScanner(res.Body))
 	for in.Scan() {
@@ -117,8 +136,13 @@ func listen(ctx context.Context, stop context.CancelFunc, address string, tell f
 		}
 		odd = 0
 		quiet.Reset(scaleQuiet)
-		st := f.Add(t, kg)
-		if !tell(Weighing{Kg: kg, Steady: st.Steady, Value: st.Value, Doubt: st.Doubt}) {
+		st, taken := scale.Add(t, kg)
+		line := Weighing{Kg: kg, Steady: st.Steady, Taken: taken != nil}
+		if st.Steady {
+			v := st.Rounded()
+			line.Value, line.Doubt = v.Value, v.Doubt
+		}
+		if !tell(line) {
 			return ""
 		}
 	}

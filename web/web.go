@@ -94,6 +94,7 @@ func New(cfg Config) *fiber.App {
 	s.mount(api)
 	api.Use(allowed(app))
 	app.Get("/lent/:id/:record/:key", s.lent)
+	app.Get("/lent/:id/:record/:key/:photo", s.lentPhoto)
 	pages(app, cfg.Files)
 	bound(app, known)
 	return app

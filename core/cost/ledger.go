@@ -42,6 +42,8 @@ type Ledger struct {
 	Whole   finding.Measure  `json:"whole"`  // both
 	Worth   finding.Measure  `json:"worth"`  // of scrap and gifts, apart
 	Tax     finding.Measure  `json:"tax"`    // in what was spent
+	// of the log, upkeep and trips: no part of what it costs to have the trailer
+	Running finding.Measure `json:"running"`
 	Target  *finding.Measure `json:"target,omitempty"`
 	Over    *finding.Measure `json:"over,omitempty"` // by which the whole passes the target
 	Open    int              `json:"open"`           // lines without any sum
@@ -160,16 +162,7 @@ func LedgerOf(m *plan.MoneyPlan, trailer string, planned []Planned, all records.
 		}
 		add(id, said.Sentence{said.Name(rec.Spend.What, "An item")}, rec.Spend, rec.On, true)
 	}
-	for _, id := range ids { // what was paid for wear
-		rec := all[id]
-		if rec.Wear == nil || rec.Trailer != trailer || rec.Wear.Cost == nil {
-			continue
-		}
-		add(id, said.Say(norms.WearingName(rec.Wear.What)), &records.SpendRecord{
-			For: records.ForKeep, Spent: rec.Wear.Cost,
-		}, rec.On, false)
-		out.Rows[len(out.Rows)-1].Log = true
-	}
+	out.running(trailer, ids, all)
 	for _, k := range records.SpendFors {
 		if p := by[k]; p != nil && (p[0] != 0 || p[1] != 0) {
 			out.By = append(out.By, LedgerPart{string(k), *p[0].measure(), *p[1].measure()})
@@ -179,6 +172,32 @@ func LedgerOf(m *plan.MoneyPlan, trailer string, planned []Planned, all records.
 	out.Worth, out.Tax = *worth.measure(), *tax.measure()
 	out.judge(m, spent, toCome)
 	return out
+}
+
+// running adds what the log has of money: upkeep, trips. It stands apart and is not held against the target, which is for having
+// the trailer.
+func (l *Ledger) running(trailer string, ids []string, all records.All) {
+	var sum Cents
+	for _, id := range ids {
+		rec := all[id]
+		row := LedgerRow{Record: id, On: rec.On, Log: true}
+		var paid *quantity.Money
+		switch {
+		case rec.Trailer != trailer:
+			continue
+		case rec.Wear != nil:
+			row.What, row.For, paid = said.Say(norms.WearingName(rec.Wear.What)), string(records.ForKeep), rec.Wear.Cost
+		case rec.Trip != nil:
+			row.What, row.For, paid = said.Say("A trip"), string(records.ForFuel), rec.Trip.Cost
+		}
+		if paid == nil {
+			continue
+		}
+		c := CentsOf(*paid)
+		row.Spent, sum = c.measure(), sum+c
+		l.Rows = append(l.Rows, row)
+	}
+	l.Running = *sum.measure()
 }
 
 // nearTarget is the share of a target from which its reserve is small.

@@ -72,6 +72,26 @@ func TestLedger(t *testing.T) {
 	if l := cost.LedgerOf(nil, "t", nil, nil); l.Outcome != "" || l.Whole.Value != 0 {
 		t.Errorf("%+v", l)
 	}
+	// upkeep and trips stand apart, and take nothing from the target
+	for id, doc := range map[string]string{
+		"wear-1": `{"kind":"wear","trailer":"t","on":"2026-04-01","wear":{"what":"bearings","cost":30}}`,
+		"trip-1": `{"kind":"trip","trailer":"t","on":"2026-04-01","trip":{"cost":12.34}}`,
+		"trip-2": `{"kind":"trip","trailer":"u","on":"2026-04-01","trip":{"cost":99}}`, "trip-3": `{"kind":"trip","trailer":"t","trip":{"far":9000}}`,
+	} {
+		r, err := records.Merge(nil, []byte(doc))
+		if err != nil {
+			t.Fatal(err)
+		}
+		all[id] = r
+	}
+	if l := cost.LedgerOf(&plan.MoneyPlan{Target: money(850)}, "t", planned, all); l.Running.Value != 42.34 || l.Whole.Value != 846.5 || l.Spent.Value != 618.5 || len(l.Rows) != 7 {
+		t.Errorf("%+v", l)
+	}
+	for id := range all {
+		if all[id].Spend == nil {
+			delete(all, id)
+		}
+	}
 	// another trailer's lines are not this one's
 	if l := cost.LedgerOf(nil, "u", nil, all); len(l.Rows) != 0 {
 		t.Errorf("%+v", l.Rows)

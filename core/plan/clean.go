@@ -181,10 +181,17 @@ func (c *cleaner) estimate(f *Field, v reflect.Value, path string) bool {
 	c.how(path, v.FieldByName("How").Addr().Interface().(*How))
 	doubt := Field{Says: "plus-minus of the " + f.Says, Kind: f.Kind, Most: f.Most, pointer: true}
 	c.figure(&doubt, v.FieldByName("PlusMinus"), path+"/plusMinus")
+	if slips := v.FieldByName("Slips"); slips.IsValid() && (slips.Int() < 0 || slips.Int() > mostSlips) {
+		c.say(path+"/slips", "The slips behind the "+f.Says+" must be between 0 and 100000; left out.")
+		slips.SetInt(0)
+	}
 	doubt.Kind, doubt.Most = quantity.KindShare, 1
 	c.figure(&doubt, v.FieldByName("Relative"), path+"/relative")
 	return true
 }
+
+// mostSlips is how many slips a figure may be learned from.
+const mostSlips = 100_000
 
 // how takes an unknown provenance for a guess.
 func (c *cleaner) how(path string, h *How) {
@@ -193,7 +200,7 @@ func (c *cleaner) how(path string, h *How) {
 	}
 	c.say(
 		path+"/how",
-		"How it is known must be weighed, plate, maker, typical or guessed, not “%”; a guess is taken.",
+		"How it is known must be weighed, learned, plate, maker, typical or guessed, not “%”; a guess is taken.",
 		said.Name(string(*h), "?"),
 	)
 	*h = Guessed

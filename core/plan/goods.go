@@ -150,7 +150,7 @@ type VolumeEstimate struct {
 
 // DefaultVolumeDoubts are the plus-minus of a volume by provenance, as a share:
 // a level box is measured well, a shovelled heap is not. Own practice figures.
-var DefaultVolumeDoubts = map[How]float64{Weighed: 0.05, Plate: 0.03, Maker: 0.05, Typical: 0.15, Guessed: 0.25}
+var DefaultVolumeDoubts = map[How]float64{Weighed: 0.05, Learned: 0.05, Plate: 0.03, Maker: 0.05, Typical: 0.15, Guessed: 0.25}
 
 // Range is the estimate with its doubt; a volume is never below nought.
 func (e *VolumeEstimate) Range() quantity.Range[float64] {

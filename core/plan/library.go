@@ -30,6 +30,7 @@ type DensityEstimate struct {
 	PlusMinus *quantity.Density `json:"plusMinus,omitempty"`
 	Relative  *float64          `json:"relative,omitempty"`
 	How       How               `json:"how"`
+	Slips     int               `json:"slips,omitempty"` // how many it was learned from
 }
 
 // Range is the estimate with its doubt, that of a volume of the same provenance where none is

@@ -63,6 +63,7 @@ type How string
 // The provenances, best first.
 const (
 	Weighed How = "weighed" // weighed or measured on the thing itself
+	Learned How = "learned" // narrowed by what was read on the road: its slips stand in the log
 	Plate   How = "plate"
 	Maker   How = "maker"
 	Typical How = "typical"
@@ -70,15 +71,15 @@ const (
 )
 
 // Hows lists the provenances, best first.
-var Hows = []How{Weighed, Plate, Maker, Typical, Guessed}
+var Hows = []How{Weighed, Learned, Plate, Maker, Typical, Guessed}
 
 // DefaultDoubts are the plus-minus of a mass by provenance, as a share of the
 // value: our own practice figures, shown and editable (docs/method/estimates.md).
-var DefaultDoubts = map[How]float64{Weighed: 0.02, Plate: 0.03, Maker: 0.05, Typical: 0.15, Guessed: 0.25}
+var DefaultDoubts = map[How]float64{Weighed: 0.02, Learned: 0.05, Plate: 0.03, Maker: 0.05, Typical: 0.15, Guessed: 0.25}
 
 // DefaultLengthDoubts are the plus-minus of a length by provenance, as a share
 // of the value. A measured length is instead within LengthDoubt.
-var DefaultLengthDoubts = map[How]float64{Plate: 0.005, Maker: 0.01, Typical: 0.05, Guessed: 0.10}
+var DefaultLengthDoubts = map[How]float64{Learned: 0.01, Plate: 0.005, Maker: 0.01, Typical: 0.05, Guessed: 0.10}
 
 // LengthDoubt is the plus-minus of a length taken with a tape, m.
 const LengthDoubt length = 0.005
@@ -92,6 +93,7 @@ type MassEstimate struct {
 	PlusMinus *mass    `json:"plusMinus,omitempty"` // kg
 	Relative  *float64 `json:"relative,omitempty"`  // share of the value
 	How       How      `json:"how"`
+	Slips     int      `json:"slips,omitempty"` // how many it was learned from
 }
 
 // LengthEstimate is a stated length, m, with how it is known.

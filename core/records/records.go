@@ -215,6 +215,8 @@ type TripRecord struct {
 	Fuel   *quantity.Fuel `json:"fuel,omitempty" is:"fuel, 0..2000"`
 	// of an electric car, instead
 	Power *quantity.Energy `json:"power,omitempty" is:"energy, 0..2000"`
+	// what was paid for fuel, current and tolls
+	Cost *quantity.Money `json:"cost,omitempty" is:"cost"`
 	// what the plan said of the ball, and what was read
 	BallSaid *mass `json:"ballSaid,omitempty" is:"{ball load}, 0..3000"`
 	BallRead *mass `json:"ballRead,omitempty" is:"{ball load}, 0..3000"`
@@ -269,6 +271,8 @@ type LoanRecord struct {
 
 // WearRecord is something that wears, on the day of the record: greased, changed, looked at; or made, as a tyre by its code.
 type WearRecord struct {
+	// what was left of the shallowest groove of the tyres
+	Tread *length `json:"tread,omitempty" is:"{tyre} tread, 0..0.05"`
 	What string          `json:"what" is:"thing, text 40"`
 	Cost *quantity.Money `json:"cost,omitempty" is:"cost"`
 }

@@ -263,7 +263,7 @@ func (o *LogBook) materialOf(p *plan.Plan, id string, readings []learn.Reading) 
 	value, doubt := quantity.Density(round(l.Mean)), quantity.Density(round(next))
 	have, there := p.Materials[own]
 	if !there || have.Density == nil || have.Density.Value != value || have.Density.PlusMinus == nil ||
-		*have.Density.PlusMinus != doubt {
+		*have.Density.PlusMinus != doubt || have.Density.Slips != len(l.Used) {
 		order := 1
 		for _, x := range p.Materials {
 			order = max(order, x.Order+1)
@@ -272,8 +272,10 @@ func (o *LogBook) materialOf(p *plan.Plan, id string, readings []learn.Reading) 
 			order = have.Order
 		}
 		entry := map[string]any{
-			"order": order, "name": fmt.Sprintf("our %s, from %d slips", m.Name, len(l.Used)), "like": id,
-			"density": map[string]any{"value": value, "plusMinus": doubt, "how": string(plan.Weighed)},
+			"order": order, "name": "our " + m.Name, "like": id,
+			"density": map[string]any{
+				"value": value, "plusMinus": doubt, "how": string(plan.Learned), "slips": len(l.Used),
+			},
 		}
 		if len(p.Materials) == 0 {
 			row.Use = append(row.Use, finding.Op{Op: "add", Path: "/materials", Value: map[string]any{own: entry}})

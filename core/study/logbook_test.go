@@ -83,7 +83,7 @@ func TestMassesTeach(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	if m := next.Loads["crate"].Mass; m.How != plan.Weighed || math.Abs(float64(m.Value)-load.Mean.Value) > 0.5 {
+	if m := next.Loads["crate"].Mass; m.How != plan.Learned || m.Slips != 2 || math.Abs(float64(m.Value)-load.Mean.Value) > 0.5 {
 		t.Errorf("%+v", m)
 	}
 	for _, m := range study.Log(next, "t", all, "2026-05-01").Masses {

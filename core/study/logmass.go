@@ -110,9 +110,9 @@ func (o *LogBook) massOf(
 			row.Says,
 			said.Say(" % not counted.", said.Counted(len(l.Out), "slip is", "slips are"))...)
 	}
-	if have == nil || math.Abs(float64(have.Value)-value) > 0.5 || have.How != plan.Weighed {
+	if have == nil || math.Abs(float64(have.Value)-value) > 0.5 || have.How != plan.Learned || have.Slips != len(l.Used) {
 		row.Use = append(row.Use, finding.Op{Op: "add", Path: path, Value: map[string]any{
-			"value": value, "plusMinus": doubt, "how": string(plan.Weighed),
+			"value": value, "plusMinus": doubt, "how": string(plan.Learned), "slips": len(l.Used),
 		}})
 	}
 	o.Masses = append(o.Masses, row)

@@ -29,7 +29,7 @@ type MonthRow struct {
 	Trips   int     `json:"trips"`
 	Far     float64 `json:"far"`     // m
 	Carried float64 `json:"carried"` // kg
-	Spent   float64 `json:"spent"`   // of ledger and wear, tax counted
+	Spent   float64 `json:"spent"`   // of ledger, wear and trips, tax counted
 	Fuel    float64 `json:"fuel"`    // l
 	Power   float64 `json:"power"`   // kWh
 }
@@ -76,6 +76,7 @@ func Back(p *plan.Plan, trailer string, all records.All, today string) *LookBack
 			m.Trips++
 			m.Far, m.Carried = m.Far+valueOf(rec.Trip.Far), m.Carried+valueOf(rec.Trip.Load)
 			m.Fuel, m.Power = m.Fuel+valueOf(rec.Trip.Fuel), m.Power+valueOf(rec.Trip.Power)
+			m.Spent += valueOf(rec.Trip.Cost)
 		case rec.Spend != nil:
 			m.Spent += float64(cost.Paid(rec.Spend))
 		case rec.Wear != nil:
@@ -161,6 +162,9 @@ func wornOf(id, trailer string, all records.All) WornRow {
 	row := WornRow{Record: id, On: rec.On, What: said.Say(norms.WearingName(rec.Wear.What)), Note: rec.Note}
 	if c := rec.Wear.Cost; c != nil {
 		row.Cost = finding.Exactly(quantity.KindMoney, *c)
+	}
+	if d := rec.Wear.Tread; d != nil {
+		row.What = append(row.What, said.Say(", %", said.Of(quantity.KindLength, float64(*d)))...)
 	}
 	before := ""
 	for _, o := range all {

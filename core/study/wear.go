@@ -24,6 +24,7 @@ type WearRow struct {
 	Left  *finding.Measure `json:"left,omitempty"`  // that it may still be driven
 	State string           `json:"state"`           // over, soon, good, unknown
 	Why   said.Sentence    `json:"why,omitempty"`   // of one that is over or soon
+	Reads bool             `json:"reads,omitempty"` // its record takes a depth
 }
 
 // soonDays is from how many days before its day a thing is due soon; soonFar the share of its way, loads, tips (practice, C).
@@ -62,7 +63,7 @@ func Wear(p *plan.Plan, trailer string, all records.All, today string) []WearRow
 		if !has[w.Needs] {
 			continue
 		}
-		row := WearRow{ID: w.ID, Name: said.Say(w.Name), Does: said.Say(w.Does), State: "unknown"}
+		row := WearRow{ID: w.ID, Name: said.Say(w.Name), Does: said.Say(w.Does), State: "unknown", Reads: w.ID == norms.TreadID}
 		for _, rec := range all {
 			if rec.Trailer == trailer && rec.Wear != nil && rec.Wear.What == w.ID && rec.On > row.Last &&
 				(today == "" || rec.On <= today) {
@@ -71,12 +72,64 @@ func Wear(p *plan.Plan, trailer string, all records.All, today string) []WearRow
 		}
 		if row.Last != "" {
 			row.judge(&w, sinceThen(trailer, all, row.Last, today), now, clock == nil)
+			if row.Reads {
+				row.tread(trailer, all, today)
+			}
 		}
 		out = append(out, row)
 	}
 	rank := map[string]int{"over": 0, "soon": 1, "unknown": 2, "good": 3}
 	slices.SortStableFunc(out, func(a, b WearRow) int { return cmp.Compare(rank[a.State], rank[b.State]) })
 	return out
+}
+
+// tread holds the last depth that was read against what the law wants, and says from the one before how far it may still go:
+// (d − 1.6 mm)/(d₁ − d)·(way between).
+func (r *WearRow) tread(trailer string, all records.All, today string) {
+	var days []string
+	depths := map[string]float64{}
+	for _, rec := range all {
+		w := rec.Wear
+		if rec.Trailer != trailer || w == nil || w.What != norms.TreadID || w.Tread == nil || today != "" && rec.On > today {
+			continue
+		}
+		d := float64(*w.Tread)
+		if old, has := depths[rec.On]; !has || d < old {
+			depths[rec.On] = d
+		}
+		if !slices.Contains(days, rec.On) {
+			days = append(days, rec.On)
+		}
+	}
+	if len(days) == 0 {
+		if r.State == "good" {
+			r.State, r.Why = "unknown", said.Say("How deep it was is not written down.")
+		}
+		return
+	}
+	slices.Sort(days)
+	n := len(days)
+	d := depths[days[n-1]]
+	least, is := said.Of(quantity.KindLength, norms.LeastTread), said.Of(quantity.KindLength, d)
+	switch {
+	case d <= norms.LeastTread:
+		r.State, r.Why = "over", said.Say("% left, % is the least: new {tyre}s before it is driven.", is, least)
+	case d <= norms.NearTread && r.State != "over":
+		r.State, r.Why = "soon", said.Say("% left, % is the least.", is, least)
+	}
+	if n == 1 || depths[days[n-2]] <= d {
+		return
+	}
+	far := sinceThen(trailer, all, days[n-2], days[n-1]).far
+	if left := (d - norms.LeastTread) / (depths[days[n-2]] - d) * far; far > 0 && left > 0 {
+		left = max(0, left-sinceThen(trailer, all, days[n-1], today).far)
+		if r.Left == nil || left < r.Left.Value {
+			r.Left = finding.Exactly(quantity.KindDistance, left)
+		}
+		if left < 1e3 && r.State != "over" {
+			r.State, r.Why = "over", said.Say("By its wear it is down to % now: measure it.", least)
+		}
+	}
 }
 
 // used is what a trailer did since a day, that day counted.

@@ -1,6 +1,8 @@
 package study_test
 
 import (
+	"math"
+	"strings"
 	"testing"
 
 	"zygonos/core/internal/sample"
@@ -44,5 +46,51 @@ func TestWear(t *testing.T) {
 	}
 	if rows := study.Wear(p, "t", all, "2026-06-01"); rows[0].ID != "tyres" || rows[len(rows)-1].State != "good" {
 		t.Errorf("%+v", rows)
+	}
+}
+
+// By hand: 5 mm in April, 4 mm in June after 2000 km wear 0.5 mm in 1000 km; to 1.6 mm are 4800 km, of which 1000 were driven since:
+// 3800 are left, less than the 4000 to the next look. At 1.6 mm it is over, at 3 mm soon; a tick without a depth is not known, and
+// of two on one day the shallower counts.
+func TestTread(t *testing.T) {
+	p := sample.Plan(t)
+	row := func(today string, docs map[string]string) study.WearRow {
+		for _, r := range study.Wear(p, "t", logged(t, docs), today) {
+			if r.ID == "tread" {
+				return r
+			}
+		}
+		t.Fatal("no tread")
+		return study.WearRow{}
+	}
+	read := func(on, depth string) string {
+		return `{"kind":"wear","on":"` + on + `","wear":{"what":"tread"` + depth + `}}`
+	}
+	two := map[string]string{
+		"wear-1": read("2026-04-01", `,"tread":0.005`), "wear-2": read("2026-06-01", `,"tread":0.004`), "wear-3": read("2026-06-01", `,"tread":0.0046`),
+		"trip-1": `{"kind":"trip","on":"2026-05-01","trip":{"far":2000000}}`, "trip-2": `{"kind":"trip","on":"2026-06-05","trip":{"far":1000000}}`,
+	}
+	if r := row("2026-06-10", two); r.State != "good" || r.Left == nil || math.Abs(r.Left.Value-3800e3) > 1 {
+		t.Errorf("%+v", r)
+	}
+	two["trip-2"] = `{"kind":"trip","on":"2026-06-05","trip":{"far":4200000}}`
+	if r := row("2026-06-10", two); r.State != "good" || math.Abs(r.Left.Value-600e3) > 1 {
+		t.Errorf("%+v", r)
+	}
+	two["trip-2"] = `{"kind":"trip","on":"2026-06-05","trip":{"far":4800000}}`
+	if r := row("2026-06-10", two); r.State != "over" || r.Left.Value > 1 {
+		t.Errorf("%+v", r)
+	}
+	for _, c := range []struct{ depth, want, says string }{
+		{`,"tread":0.0016`, "over", "1.6"}, {`,"tread":0.0017`, "soon", "1.7"}, {`,"tread":0.003`, "soon", "3"}, {`,"tread":0.0031`, "good", ""},
+		{"", "unknown", "not written down"}, {`,"tread":0`, "over", "least"},
+	} {
+		r := row("2026-06-10", map[string]string{"wear-1": read("2026-06-01", c.depth)})
+		if r.State != c.want || !strings.Contains(saidText(r.Why), c.says) {
+			t.Errorf("%s: %s %q", c.depth, r.State, saidText(r.Why))
+		}
+	}
+	if r := row("2026-06-10", nil); r.State != "unknown" || !r.Reads {
+		t.Errorf("%+v", r)
 	}
 }

@@ -20,7 +20,9 @@ import type {
   RecordsKept,
   SlipRead,
   Troubles,
+  Weighed,
   Weighing,
+  Written,
   Folder,
   MoneyBook,
   SpendRead,
@@ -244,6 +246,7 @@ export const api = {
     (await call('POST', '/wear.ics', JSON.stringify({ ...asked, today: today() }), asJSON)).blob(),
   weigh: (address: string, signal: AbortSignal, told: (line: Weighing) => void) =>
     lines<Weighing & { done?: never }, never>('/weigh', { address }, signal, told),
+  weighed: (asked: Asked, weighed: Weighed) => json<Written>('POST', '/weighed', { ...asked, weighed }),
   papers: (asked: Asked) => json<Folder>('POST', '/papers', asked),
   plate: async (asked: Asked, key: 'plate' | 'label') =>
     (await call('POST', '/plate.svg', JSON.stringify({ ...asked, key }), asJSON)).blob(),

@@ -35,6 +35,7 @@ export const outcomeWord: Record<string, string> = {
 
 export const howWords: Record<string, [mass: string, length: string]> = {
   weighed: ['weighed', 'measured'],
+  learned: ['learned', 'learned'],
   plate: ['plate or papers', 'plate or papers'],
   maker: ["maker's figure", "maker's figure"],
   typical: ['typical', 'typical'],

@@ -13,10 +13,21 @@ type Wearing struct {
 	Needs  string  // "", "brakes", "leaf", "tip", "winch", "battery", "deck", "lamps": what a trailer must have for it
 }
 
+// TreadID is the thing whose record reads a depth.
+const TreadID = "tread"
+
+// What is left of a tyre's tread, m: the least that the law wants of main grooves (Directive 89/459/EEC, 1.6 mm; 49 CFR 393.75(c),
+// 2/32 in; local rules may want more), and from where a new one is to be looked for (practice, C).
+const (
+	LeastTread = 0.0016
+	NearTread  = 0.003
+)
+
 // Wearings lists them.
 var Wearings = []Wearing{
 	{"bearings", "Wheel bearings", 12, 15_000e3, 0, 1, 0, "Grease, feel for play; at once after the hubs were under water.", ""},
 	{"tyres", "{Tyre}s", 72, 0, 0, 0, 0, "Out at six to seven years by the date code, ten at most; before that at the wear mark, a cut or a bulge.", ""},
+	{TreadID, "{Tyre} tread", 6, 5_000e3, 0, 0, 0, "Measure the shallowest groove of each and write down the least.", ""},
 	{"nuts", "Wheel nuts", 12, 5_000e3, 0, 0, 0, "Tighten by the plate; again 50 km after a wheel was off.", ""},
 	{"brakes", "Brakes", 12, 5_000e3, 0, 3, 0, "Adjust, look at linings, rods and cables.", "brakes"},
 	{"coupling", "{Coupling}", 12, 10_000e3, 0, 0, 0, "Clean, grease, look at its wear mark; the head locks with a pull upward.", ""},

@@ -27,8 +27,16 @@ const how = computed(
   () => estimate.value?.how || props.usual || (kind.value === 'length' ? 'weighed' : 'guessed'),
 )
 const options = computed(() =>
-  Object.entries(howWords).map(([value, words]) => ({ value, name: words[kind.value === 'mass' ? 0 : 1] })),
+  Object.entries(howWords)
+    .filter(([value]) => value !== 'learned' || how.value === 'learned')
+    .map(([value, words]) => ({ value, name: words[kind.value === 'mass' ? 0 : 1] })),
 )
+
+/** What a learned figure was learned from. */
+const slips = computed(() => {
+  const e = estimate.value as MassEstimate | undefined
+  return how.value === 'learned' && e?.slips ? e.slips : 0
+})
 
 const doubt = computed(() => {
   const e = estimate.value
@@ -41,9 +49,12 @@ const doubt = computed(() => {
 })
 
 function typed(t: Typed) {
-  const e: Record<string, unknown> = { value: t.value, how: how.value }
+  // what is typed over what was learned is no longer learned
+  const known = how.value === 'learned' ? (props.usual ?? 'guessed') : how.value
+  const e: Record<string, unknown> = { value: t.value, how: known }
   if (t.plusMinus !== undefined) e.plusMinus = t.plusMinus
   else if (t.relative !== undefined) e.relative = t.relative
+  else if (known !== how.value) return workspace.setAt(props.path, e, props.label, `type-${props.path}`)
   else if (estimate.value?.plusMinus !== undefined) e.plusMinus = estimate.value.plusMinus
   else if (estimate.value?.relative !== undefined) e.relative = estimate.value.relative
   workspace.setAt(props.path, e, props.label, `type-${props.path}`)
@@ -68,7 +79,12 @@ function chosen(h: string) {
       @cleared="workspace.setAt(path, undefined, label, `type-${path}`)"
     />
     <div v-if="estimate" class="relative">
-      <span class="text-soft absolute -top-5 right-0 text-sm">{{ doubt }}</span>
+      <span class="text-soft absolute -top-5 right-0 text-sm whitespace-nowrap"
+        >{{ doubt
+        }}<RouterLink v-if="slips" class="ml-1 underline" :to="`/plan/${workspace.id}/log#slips`"
+          >{{ slips }} {{ slips === 1 ? 'slip' : 'slips' }}</RouterLink
+        ></span
+      >
       <ChoiceField label="How known" tight :value="how" :options="options" @chosen="chosen" />
     </div>
     <span v-else class="text-unknown self-center pt-5 text-sm font-semibold">Not known</span>

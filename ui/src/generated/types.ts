@@ -27,6 +27,7 @@ export interface Carried {
   DriveReplay?: DriveReplay;
   DriveScene?: DriveScene;
   Drives?: Drives;
+  Entering?: Entering;
   Entry?: Entry;
   Example?: Example;
   Filling?: Filling;
@@ -87,6 +88,7 @@ export interface Carried {
   WorkDays?: WorkDays;
   WorkLists?: WorkLists;
   WorkOrder?: WorkOrder;
+  Written?: Written;
 }
 export interface Arranging {
   done?: Arranged;
@@ -240,6 +242,7 @@ export interface MassEstimate {
   how: string;
   plusMinus?: number;
   relative?: number;
+  slips?: number;
   value: number;
 }
 export interface VolumeEstimate {
@@ -355,6 +358,7 @@ export interface DensityEstimate {
   how: string;
   plusMinus?: number;
   relative?: number;
+  slips?: number;
   value: number;
 }
 export interface Outing {
@@ -1993,6 +1997,25 @@ export interface Share {
   measure: Measure;
   name: Sentence;
 }
+export interface Entering {
+  back?: boolean;
+  csv?: string;
+  kept?: string;
+  key?: string;
+  outing: string;
+  plan: Plan;
+  today?: string;
+  trailer: string;
+  want?: string;
+  weighed: Weighed;
+}
+export interface Weighed {
+  at: string;
+  doubt: number;
+  id?: string;
+  load?: string;
+  value: number;
+}
 export interface Entry {
   passcode: string;
 }
@@ -2281,6 +2304,7 @@ export interface ToolRecord {
 export interface TripRecord {
   ballRead?: number;
   ballSaid?: number;
+  cost?: number;
   dips?: number;
   far?: number;
   fuel?: number;
@@ -2306,6 +2330,7 @@ export interface TroubleRecord {
 }
 export interface WearRecord {
   cost?: number;
+  tread?: number;
   what: string;
 }
 export interface Health {
@@ -2387,6 +2412,7 @@ export interface WearRow {
   last?: string;
   left?: Measure;
   name: Sentence;
+  reads?: boolean;
   since?: Measure;
   state: string;
   why?: Sentence;
@@ -2424,6 +2450,7 @@ export interface Ledger {
   outcome?: string;
   over?: Measure;
   rows: LedgerRow[];
+  running: Measure;
   says: Sentence;
   spent: Measure;
   target?: Measure;
@@ -3745,6 +3772,7 @@ export interface Weighing {
   doubt?: number;
   kg: number;
   steady?: boolean;
+  taken?: boolean;
   value?: number;
   wrong?: string;
 }
@@ -3975,4 +4003,8 @@ export interface WorkStep {
   waits?: Sentence;
   weighs?: Measure;
   why: string;
+}
+export interface Written {
+  ops: Op[];
+  wrong?: Sentence;
 }

@@ -20,7 +20,7 @@ const rows = computed(() =>
 <template>
   <fieldset>
     <legend class="text-soft text-sm">Plus-minus of a weight that is …</legend>
-    <div class="mt-1 grid grid-cols-2 gap-2 sm:grid-cols-5">
+    <div class="mt-1 grid grid-cols-2 gap-2 sm:grid-cols-6">
       <QuantityField
         v-for="r in rows"
         :key="r.how"

@@ -5,14 +5,14 @@ import { useLocalStorage } from '@vueuse/core'
 import { computed, onScopeDispose, ref } from 'vue'
 import { api } from '@/api'
 import ChoiceField from '@/fields/ChoiceField.vue'
-import type { Weighing } from '@/generated/types'
-import { newId, put } from '@/stores/patch'
+import type { Op, Weighing } from '@/generated/types'
+import { newId } from '@/stores/patch'
 import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
 
 type Place = 'ball' | 'left' | 'right' | 'axle' | 'whole' | 'front' | 'rear'
 const workspace = useWorkspace()
-const { print, nominal, term } = useWords()
+const { print, nominal, say, term } = useWords()
 const address = useLocalStorage('scale', '127.0.0.1:8585')
 const places = computed<{ id: Place; name: string; expected: number | undefined }[]>(() => {
   const f = workspace.report?.figures
@@ -37,22 +37,14 @@ const places = computed<{ id: Place; name: string; expected: number | undefined 
 /** A long load is weighed at each end; which one is chosen here. */
 const load = ref('')
 const loadHere = computed(() => workspace.plan?.loads[load.value])
-function takeEnd(end: 'front' | 'rear', value: number, plusMinus: number) {
-  const path = `/loads/${load.value}/ends`
-  const read = { value, plusMinus, how: 'weighed' }
-  const ends = loadHere.value?.ends
-  const next = ends
-    ? { ...ends, [end]: read, ...(end === 'rear' || !ends.one ? { one: undefined } : {}) }
-    : { front: read, rear: read, frontAt: 0, rearAt: loadHere.value?.size?.length?.value ?? 1, one: true }
-  workspace.setAt(path, JSON.parse(JSON.stringify(next)), 'a reading of the scale')
-}
 const at = ref<Place>('ball')
 const now = ref<Weighing>()
 const failure = ref('')
+/** Why the last value could not be written down. */
+const refused = ref('')
 const running = ref(false)
 const taken = ref<{ place: Place; value: number; doubt: number; expected: number | undefined }[]>([])
 let stopper: AbortController | undefined
-let loadedOnce = true // the place was empty since the last value: it is not taken twice
 
 async function start() {
   failure.value = ''
@@ -79,32 +71,31 @@ function told(line: Weighing) {
     return
   }
   now.value = line
-  const last = taken.value.at(-1)
-  if (!loadedOnce && last && Math.abs(line.kg) < Math.max(2, 0.2 * last.value)) loadedOnce = true
-  if (line.steady && loadedOnce && line.value! > 2) take()
+  if (line.taken) void take()
 }
 /** What it stands at goes into the plan as a reading, and the next place comes. */
-function take() {
+async function take() {
   const line = now.value
-  if (!line?.steady || !workspace.plan) return
-  const expected = places.value.find((p) => p.id === at.value)?.expected
-  const value = Math.round(line.value! * 10) / 10
-  const doubt = Math.max(0.1, Math.round(line.doubt! * 10) / 10)
-  if (at.value === 'front' || at.value === 'rear') takeEnd(at.value, value, doubt)
-  else takeReading(at.value, value, doubt)
-  taken.value = [...taken.value, { place: at.value, value, doubt, expected }]
-  loadedOnce = false
-  const i = places.value.findIndex((p) => p.id === at.value)
+  const plan = workspace.plan
+  if (!line?.steady || !plan) return
+  const [place, value, doubt] = [at.value, line.value!, line.doubt!]
+  const expected = places.value.find((p) => p.id === place)?.expected
+  const whose = place === 'front' || place === 'rear' ? { load: load.value } : { id: newId('reading') }
+  try {
+    const entry = await api.weighed(
+      { plan, outing: workspace.outing, trailer: workspace.trailer },
+      { at: place, value, doubt, ...whose },
+    )
+    refused.value = say(entry.wrong)
+    if (entry.wrong?.length) return
+    workspace.edit(entry.ops as Op[], 'a reading of the scale')
+  } catch (e) {
+    refused.value = e instanceof Error ? e.message : String(e)
+    return
+  }
+  taken.value = [...taken.value, { place, value, doubt, expected }]
+  const i = places.value.findIndex((p) => p.id === place)
   at.value = places.value[Math.min(i + 1, places.value.length - 1)]!.id
-}
-function takeReading(what: Place, mass: number, plusMinus: number) {
-  const path = `/outings/${workspace.outing}/layouts/${workspace.trailer}/readings`
-  const have = workspace.get(path) as Record<string, { order: number }> | undefined
-  const order = 1 + Math.max(0, ...Object.values(have ?? {}).map((r) => r.order))
-  workspace.edit(
-    put(workspace.plan!, `${path}/${newId('reading')}`, { order, what, mass, plusMinus }),
-    'a reading of the scale',
-  )
 }
 const place = computed(() => places.value.find((p) => p.id === at.value)!)
 const nameOf = (id: Place) => places.value.find((p) => p.id === id)!.name
@@ -125,6 +116,7 @@ const nameOf = (id: Place) => places.value.find((p) => p.id === id)!.name
       Expected {{ print('mass', place.expected) }}. It is taken when it stands still; lift it off before the
       next place.
     </p>
+    <p v-if="refused" class="text-fails font-semibold" role="alert">{{ refused }}</p>
     <p v-if="failure" class="text-fails font-semibold" role="alert">{{ failure }}</p>
     <div class="no-print mt-2 flex flex-wrap items-end gap-2">
       <label class="min-w-48">

@@ -93,6 +93,7 @@ function driven() {
                 { at: 'trip/takes', label: 'Time on the road' },
                 { at: 'trip/load', label: 'Load' },
                 electric ? { at: 'trip/power', label: 'Charged' } : { at: 'trip/fuel', label: 'Filled up' },
+                { at: 'trip/cost', label: 'Paid for it' },
                 { at: 'trip/mileage', label: 'Mileage at its end' },
                 { at: 'trip/ballRead', label: 'On the ball, as read' },
                 { at: 'trip/hubLeft', label: 'Left hub, first stop' },

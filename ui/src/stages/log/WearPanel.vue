@@ -88,6 +88,7 @@ function done(w: WearRow) {
           <PlanFields
             :base="`/records/${last(w)}`"
             :fields="[
+              ...(w.reads ? [{ at: 'wear/tread', label: 'Shallowest groove' }] : []),
               { at: 'wear/cost', label: 'It cost' },
               { at: 'note', label: 'Remark', text: true },
             ]"

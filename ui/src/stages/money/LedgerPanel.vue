@@ -92,7 +92,9 @@ async function table() {
     </div>
     <p v-if="ledger && whole > 0" class="text-soft text-sm">
       Dark is spent, light is to come<template v-if="ledger.target">, the red line is the target</template>.
-      <template v-if="ledger.worth.value"
+      <template v-if="ledger.running.value"
+        >Trips and upkeep, {{ nominal(ledger.running) }}, stand apart. </template
+      ><template v-if="ledger.worth.value"
         >Scrap and gifts, worth {{ nominal(ledger.worth) }}, stand apart. </template
       ><template v-if="ledger.tax.value">{{ nominal(ledger.tax) }} of it is tax.</template>
     </p>
@@ -119,7 +121,7 @@ async function table() {
             }}<span class="text-soft"
               ><template v-if="r.on">, {{ day(r.on) }}</template
               ><template v-if="r.for">, {{ spendWords[r.for] }}</template
-              ><template v-if="r.log">, under Log, Wear</template
+              ><template v-if="r.log">, under Log, {{ r.for === 'keep' ? 'Wear' : 'Trips' }}</template
               ><template v-else-if="!r.own">, from the plan</template></span
             >
           </button>
