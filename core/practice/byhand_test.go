@@ -89,6 +89,54 @@ func TestStrapsByHand(t *testing.T) {
 	})
 }
 
+// Where two straps go, worked anew from what is given, for the narrowest and the widest deck that is thrown: straight over,
+// 0.2·(W + 4·pull·sin α)/W along or across; leaning against the push, 0.15·(W + 2T·c) + 2T·a over W, with T their limit, a along and c
+// down; leaning with it, 0.15. A crate 0.8 m wide and 0.6 high, the deck from 1.2 to 1.5 m.
+func TestWhereByHand(t *testing.T) {
+	wins := map[string]int{}
+	each(t, "where", 3, 60, func(c *practice.Case, right int) {
+		crate, limit := figuresIn(c.Given[0]), figuresIn(c.Given[1])[0]
+		mass, long := crate[0], crate[1]
+		pull := math.Min(250, limit/2)
+		truth, _ := practice.Judge("where", c.Seed, 3, nil, right, 0)
+		got := map[byte]float64{}
+		for _, w := range truth.Why[:4] {
+			got[text(w)[0]] = figuresIn(w)[0]
+		}
+		within := func(letter byte, of func(out float64) float64) {
+			a, b := of(0.2), of(0.35)
+			if v := got[letter]; v < math.Min(a, b)-0.006 || v > math.Max(a, b)+0.006 {
+				t.Errorf("%d: %c withstands %v, by hand %v to %v", c.Seed, letter, v, a, b)
+			}
+		}
+		ask := text(c.Ask)
+		letter := text(c.Choices[right])[:1]
+		wins[ask+letter]++
+		if strings.Contains(ask, "bend") {
+			return
+		}
+		against, with := byte('B'), byte('C')
+		if strings.Contains(ask, "uphill") {
+			against, with = 'C', 'B'
+		}
+		if letter != string(against) {
+			t.Errorf("%d: %s wins: %s", c.Seed, letter, ask)
+		}
+		within('A', func(out float64) float64 { return 0.2 * (mass + 4*pull*0.6/math.Hypot(out, 0.6)) / mass })
+		within(against, func(out float64) float64 {
+			d := math.Hypot(math.Hypot(out, 0.6), long)
+			return (0.15*(mass+2*limit*0.6/d) + 2*limit*long/d) / mass
+		})
+		if v := got[with]; v > 0.2 {
+			t.Errorf("%d: %c leans with the push and withstands %v", c.Seed, with, v)
+		}
+	})
+	if len(wins) < 3 {
+		t.Errorf("it always ends alike: %v", wins)
+	}
+	t.Log(wins)
+}
+
 // Out of square, worked anew by the diagonals of a parallelogram; which way by the longer one.
 func TestSquareByHand(t *testing.T) {
 	each(t, "square", 2, 40, func(c *practice.Case, right int) {

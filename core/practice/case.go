@@ -79,6 +79,7 @@ var makers = []maker{
 	{"wiring", "Which wire?", wiringCase},
 	{"square", "Which corner?", squareCase},
 	{"seller", "What do you ask?", sellerCase},
+	{"where", "Where do the straps go?", whereCase},
 }
 
 // Levels are how hard a case may be: at the last the wrong answers lie nearest.

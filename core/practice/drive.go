@@ -19,6 +19,15 @@ type Task struct {
 	Par   float64         `json:"par"`           // s of a driver who knows it
 	Pulls int             `json:"pulls"`         // pulls ahead that such a one takes
 	Car   bool            `json:"car,omitempty"` // the car's heading counts, not the trailer's
+	Slip  *SlipSeen       `json:"slip,omitempty"`
+}
+
+// SlipSeen is a ramp that falls to the water against x, as it is drawn: the drive reckons level ground.
+type SlipSeen struct {
+	Top  float64 `json:"top"`  // m, where it begins to fall
+	Edge float64 `json:"edge"` // where the water begins
+	Half float64 `json:"half"` // half of its width
+	Fall float64 `json:"fall"` // share
 }
 
 // Pose is a place and a heading, m and rad counter-clockwise from x.
@@ -38,6 +47,9 @@ type Area struct {
 
 // TaskIDs lists the tasks in their order.
 var TaskIDs = []string{"straight", "bay-left", "bay-right", "corner", "water", "wall", "turn"}
+
+// slipFall is how much a slip falls, share: one in eight is usual (practice, C).
+const slipFall = 0.125
 
 // TaskOf makes a task for a rig: room and ways by its sizes.
 func TaskOf(id string, o *Outline) (Task, bool) {
@@ -82,6 +94,7 @@ func TaskOf(id string, o *Outline) (Task, bool) {
 		t.Start = Pose{4, 1.2, 0.12}
 		t.Goal.X, t.Goal.Along, t.Par, t.Pulls = -18-long, 0.7, 40, 1
 		t.Ideal = [][2]float64{{-6 - long, 0}, {-18 - long, 0}}
+		t.Slip = &SlipSeen{Top: -6, Edge: t.Goal.X, Half: 2, Fall: slipFall}
 	case "wall":
 		t.Name, t.Says = "Beside a wall", said.Say("Back it to within half a metre of the wall, along it.")
 		y := wide/2 + 0.45

@@ -212,7 +212,9 @@ type TripRecord struct {
 	Far    *length        `json:"far,omitempty" is:"distance, distance 0..2e7"`
 	Takes  *quantity.Time `json:"takes,omitempty" is:"time on the road"`
 	Load   *mass          `json:"load,omitempty" is:"weight of the load"`
-	Fuel   *quantity.Fuel `json:"fuel,omitempty" is:"fuel, 0..2000"`
+	// what lay on it, by name
+	With string         `json:"with,omitempty" is:"loads, text 500"`
+	Fuel *quantity.Fuel `json:"fuel,omitempty" is:"fuel, 0..2000"`
 	// of an electric car, instead
 	Power *quantity.Energy `json:"power,omitempty" is:"energy, 0..2000"`
 	// what was paid for fuel, current and tolls

@@ -1935,6 +1935,7 @@ export interface Task {
   par: number;
   pulls: number;
   says: Sentence;
+  slip?: SlipSeen;
   start: Pose;
   walls: [[number, number], [number, number], [number, number], [number, number]][];
 }
@@ -1945,6 +1946,12 @@ export interface Area {
   turned: number;
   x: number;
   y: number;
+}
+export interface SlipSeen {
+  edge: number;
+  fall: number;
+  half: number;
+  top: number;
 }
 export interface Pose {
   heading: number;
@@ -2318,6 +2325,7 @@ export interface TripRecord {
   slack?: boolean;
   takes?: number;
   tips?: number;
+  with?: string;
 }
 export interface TroubleRecord {
   found?: string;

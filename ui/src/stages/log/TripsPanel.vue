@@ -36,6 +36,12 @@ const line = (r: TripRow) =>
   ]
     .filter(Boolean)
     .join(', ')
+/** What lies on the trailer, by name. */
+const lies = computed(() => {
+  const placed = outing.value?.layouts[workspace.trailer]?.placements ?? {}
+  const names = Object.keys(placed).map((id) => workspace.plan?.loads[id]?.name ?? '')
+  return names.filter(Boolean).join(', ').slice(0, 500)
+})
 /** The outing on screen was driven today, with its load as the plan has it. */
 function driven() {
   const id = newId('trip')
@@ -45,6 +51,7 @@ function driven() {
     trip: {
       outing: workspace.outing,
       ...(outing.value?.distance === undefined ? {} : { far: outing.value.distance }),
+      ...(lies.value ? { with: lies.value } : {}),
       ...(figures?.cargo ? { load: Math.round(figures.cargo.value) } : {}),
       ...(figures?.ball ? { ballSaid: Math.max(0, Math.round(figures.ball.value)) } : {}),
     },
@@ -76,7 +83,8 @@ function driven() {
         >
           <b>{{ say([r.name]) }}</b><span class="text-soft"
             ><template v-if="r.on">, {{ day(r.on) }}</template
-            ><template v-if="line(r)">, {{ line(r) }}</template></span
+            ><template v-if="line(r)">, {{ line(r) }}</template
+            ><template v-if="trip(r)?.with">: {{ trip(r)!.with }}</template></span
           >
         </button>
         <p v-if="r.off?.length || r.card?.length" class="text-soft text-sm">
@@ -92,6 +100,7 @@ function driven() {
                 { at: 'trip/far', label: 'Distance' },
                 { at: 'trip/takes', label: 'Time on the road' },
                 { at: 'trip/load', label: 'Load' },
+                { at: 'trip/with', label: 'What lay on it', text: true },
                 electric ? { at: 'trip/power', label: 'Charged' } : { at: 'trip/fuel', label: 'Filled up' },
                 { at: 'trip/cost', label: 'Paid for it' },
                 { at: 'trip/mileage', label: 'Mileage at its end' },

@@ -69,8 +69,10 @@ function done(w: WearRow) {
             <b>{{ say(w.name) }}:</b> <span :class="tone[w.state]">{{ wearWords[w.state] }}</span><span
               class="text-soft"
               ><template v-if="w.last">, last {{ long(w.last) }}</template
-              ><template v-if="w.due">, due by {{ long(w.due) }}</template
-              ><template v-if="w.left"> or in {{ nominal(w.left) }}</template></span
+              ><template v-if="w.state !== 'over'"
+                ><template v-if="w.due">, due by {{ long(w.due) }}</template
+                ><template v-if="w.left"> or in {{ nominal(w.left) }}</template></template
+              ></span
             >
           </p>
           <button class="act no-print min-h-11" @click="done(w)">

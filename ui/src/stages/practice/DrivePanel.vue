@@ -11,11 +11,13 @@ import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
 import { useBest } from './progress'
 import RigAbove from './RigAbove.vue'
+import { useSound } from './sound'
 
 const workspace = useWorkspace()
 const { say, print } = useWords()
 const best = useBest()
 const still = usePreferredReducedMotion()
+const { on: sound, play } = useSound()
 
 const scene = shallowRef<DriveScene>()
 const taskId = ref('straight')
@@ -104,6 +106,8 @@ async function start() {
 function told(line: DriveLine) {
   if (line.wrong) failure.value = line.wrong
   if (line.seen) {
+    if (line.seen.stuck && !last?.stuck) play('stuck')
+    else if ((line.seen.touch || line.seen.folded) && !(last?.touch || last?.folded)) play('touch')
     before = last
     last = line.seen
     lastAt = performance.now()
@@ -112,6 +116,7 @@ function told(line: DriveLine) {
     running.value = false
     score.value = line.score
     hands.value = line.hands ?? []
+    if (line.score.done) play('done')
     const had = best.value[key.value]
     if (line.score.done && (!had || line.score.points > had.points))
       best.value = {
@@ -220,6 +225,19 @@ const frame = computed(() => {
 const tall = computed(() =>
   Math.max(180, Math.min(330, ((size.width.value || 600) * frame.value.h) / frame.value.w)),
 )
+/** A ramp from above: darker the lower it lies. */
+const slip = computed(() => {
+  const s = task.value?.slip
+  if (!s) return undefined
+  const count = 12
+  const wide = (s.top - s.edge) / count
+  const steps = Array.from({ length: count }, (_, i) => ({
+    x: s.top - (i + 1) * wide,
+    wide,
+    dark: (0.35 * (i + 1)) / count,
+  }))
+  return { ...s, steps, one: Math.round(1 / s.fall) }
+})
 const tasks = computed(() => (scene.value?.tasks ?? []).map((t) => ({ value: t.id, name: t.name })))
 </script>
 
@@ -254,6 +272,7 @@ const tasks = computed(() => (scene.value?.tasks ?? []).map((t) => ({ value: t.i
       <button v-if="score && hands.length" class="act min-h-11" @click="replay">See it again</button>
       <SwitchField label="A drawbar 600 mm longer" :value="longer" @set="longer = $event" />
       <SwitchField label="Show the angle that is too much" :value="hints" @set="hints = $event" />
+      <SwitchField label="Sound" :value="sound" @set="sound = $event" />
     </div>
     <div
       ref="field"
@@ -277,6 +296,23 @@ const tasks = computed(() => (scene.value?.tasks ?? []).map((t) => ({ value: t.i
         aria-hidden="true"
       >
         <g transform="scale(1 -1)">
+          <g v-if="slip">
+            <rect class="water" :x="frame.x" :y="frame.y" :width="slip.edge - frame.x" :height="frame.h" />
+            <rect
+              v-for="(s, i) in slip.steps"
+              :key="i"
+              class="fall"
+              :x="s.x"
+              :y="-slip.half"
+              :width="s.wide"
+              :height="2 * slip.half"
+              :style="{ opacity: s.dark }"
+            />
+            <g transform="scale(1 -1)">
+              <text class="told" :x="slip.top + 1" :y="slip.half + 1.3">falls 1 in {{ slip.one }}</text>
+              <text class="told" text-anchor="end" :x="slip.edge - 0.5" :y="slip.half + 1.3">water</text>
+            </g>
+          </g>
           <polyline class="way" :points="task.ideal.map((p) => p.join(',')).join(' ')" />
           <rect
             class="goal"
@@ -331,8 +367,8 @@ const tasks = computed(() => (scene.value?.tasks ?? []).map((t) => ({ value: t.i
       </button>
     </div>
     <p class="text-soft mt-2 text-sm">
-      Hand at the bottom of the wheel: it goes where the tail is to go. Walking pace, no slip, level ground. A
-      real yard has people in it: get out and look.
+      Hand at the bottom of the wheel: it goes where the tail is to go. Walking pace, no slip; every task is
+      driven as on level ground. A real yard has people in it: get out and look.
       <template v-if="bestHere"
         >Your best: {{ bestHere.points }} points in {{ print('time', bestHere.seconds) }}.</template
       >
@@ -354,6 +390,17 @@ const tasks = computed(() => (scene.value?.tasks ?? []).map((t) => ({ value: t.i
   fill: none;
   stroke: var(--rule);
   stroke-width: 0.08;
+}
+.water {
+  fill: var(--deep);
+  opacity: 0.22;
+}
+.fall {
+  fill: var(--steel);
+}
+.told {
+  font-size: 0.9px;
+  fill: var(--ink);
 }
 .wheel {
   accent-color: var(--deep);
