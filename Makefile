@@ -101,14 +101,17 @@ test: $(DEPS) lint go-test e2e
 
 # Long runs: what is offered over many random rigs, fuzzing, kills, savers, flipped bits. Each
 # prints its figures; docs/reliability.md holds those of the last whole run.
+FUZZTIME ?= 10m
+FUZZ := $(shell grep -rHo --include='*_test.go' 'func Fuzz[A-Za-z]*' core web store | sed -E 's|/[^/]*:func |:|')
 deep:
 	DEEP=1 go test ./core/study -run 'TestOffered|TestEveryReportEncodes' -v -timeout 90m
 	DEEP=1 go test ./core/practice -run Makers -timeout 60m
 	DEEP=1 go test ./store -run Anywhere -v
 	DEEP=1 go test ./cmd/zygonos -run Deep -v -timeout 60m
-	go test ./core/study -run NONE -fuzz FuzzReport -fuzztime 120s -fuzzminimizetime 20x
-	go test ./core/lang/quantity -run NONE -fuzz FuzzParse -fuzztime 60s
-	go test ./core/plan -run NONE -fuzz FuzzRead -fuzztime 60s -fuzzminimizetime 20x
+	DEEP=1 go test ./web -run Soak -v -timeout 60m
+	@for t in $(FUZZ); do \
+	  echo $$t; go test ./$${t%:*} -run NONE -fuzz "^$${t#*:}$$" -fuzztime $(FUZZTIME) -fuzzminimizetime 20x || exit 1; \
+	done
 
 bench: $(BIN) $(DEPS) browser
 	go test ./core/... -run NONE -bench . -benchtime 1s
