@@ -72,8 +72,10 @@ test('a drive, a trouble, a loan with its page', async ({ page, hut, context }) 
   await expect(card.locator('body')).toContainText('The rowing club')
   await expect(card.locator('a, button, script')).toHaveCount(0)
   await card.emulateMedia({ media: 'print' })
-  const pdf = await card.pdf({ format: 'A4' })
-  expect(pdf.toString('latin1').match(/\/Type\s*\/Page\b/g)).toHaveLength(1)
+  for (const format of ['A4', 'Letter']) {
+    const pdf = await card.pdf({ format })
+    expect(pdf.toString('latin1').match(/\/Type\s*\/Page\b/g), format).toHaveLength(1)
+  }
   await card.close()
   await accessible(page)
   await saved(page)

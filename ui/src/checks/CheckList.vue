@@ -1,6 +1,6 @@
 <script setup lang="ts">
 // The stage's own checks, worst first: what fails, what is not known with its fields,
-// then the rest up to five rows. The other stages' are folded beneath; print has all.
+// then the rest up to five rows. The other stages' are folded beneath; print has this stage's, and the others' where they are open.
 import { ChevronDownIcon } from '@heroicons/vue/20/solid'
 import { computed, ref, watch } from 'vue'
 import NeedFields from '@/fields/NeedFields.vue'
@@ -93,7 +93,7 @@ const counted = computed(() =>
     </button>
     <div v-if="others.length" class="border-rule mt-2 border-t" data-others>
       <button
-        class="no-print flex min-h-11 w-full flex-wrap items-center gap-x-3 gap-y-1 py-1 text-left"
+        class="flex min-h-11 w-full flex-wrap items-center gap-x-3 gap-y-1 py-1 text-left"
         :aria-expanded="open"
         @click="open = !open"
       >
@@ -106,7 +106,7 @@ const counted = computed(() =>
       <div v-if="!all" class="hidden print:block">
         <FindingCard v-for="f in folded" :key="keyOf(f)" :finding="f" />
       </div>
-      <div :class="{ 'hidden print:block': !open }">
+      <div v-if="open">
         <FindingCard v-for="f in others" :key="keyOf(f)" :finding="f" />
       </div>
     </div>

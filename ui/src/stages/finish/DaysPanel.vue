@@ -1,6 +1,6 @@
 <script setup lang="ts">
 // When it is done: the steps in the hours that there are, as bars, as a calendar.
-import { ArrowDownTrayIcon, PrinterIcon } from '@heroicons/vue/20/solid'
+import { ArrowDownTrayIcon } from '@heroicons/vue/20/solid'
 import { computed } from 'vue'
 import { api } from '@/api'
 import { download } from '@/download'
@@ -10,6 +10,7 @@ import PlanList from '@/fields/PlanList.vue'
 import ChoiceField from '@/fields/ChoiceField.vue'
 import FoldedPart from '@/parts/FoldedPart.vue'
 import { useRecords } from '@/stores/records'
+import SheetButton from '@/parts/SheetButton.vue'
 import { useStudy } from '@/stores/study'
 import { useWorkspace } from '@/stores/workspace'
 import { choices, useWords, weekdayWords } from '@/words'
@@ -37,12 +38,6 @@ async function calendar() {
     'days.ics',
   )
 }
-function printed() {
-  const root = document.documentElement
-  root.dataset.sheet = 'days'
-  window.addEventListener('afterprint', () => delete root.dataset.sheet, { once: true })
-  window.print()
-}
 </script>
 
 <template>
@@ -56,9 +51,7 @@ function printed() {
         <button class="act no-print size-11 shrink-0" aria-label="As a calendar file" @click="calendar">
           <ArrowDownTrayIcon class="size-5" />
         </button>
-        <button class="act no-print size-11 shrink-0" aria-label="Print the days" @click="printed">
-          <PrinterIcon class="size-5" />
-        </button>
+        <SheetButton label="Print the days" />
       </template>
     </div>
     <p v-if="failure" class="text-fails" role="alert">{{ failure }}</p>

@@ -10,6 +10,7 @@ import type { PlanField } from '@/fields/planField'
 import type { CutPiece } from '@/generated/types'
 import FoldedPart from '@/parts/FoldedPart.vue'
 import { newId, put } from '@/stores/patch'
+import SheetButton from '@/parts/SheetButton.vue'
 import { useStudy } from '@/stores/study'
 import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
@@ -90,6 +91,7 @@ async function table() {
         <button class="act" @click="sheet('svg')">Drawing with dimensions</button>
         <button class="act" @click="sheet('dxf')">DXF</button>
         <button class="act" @click="table">CSV</button>
+        <SheetButton v-if="data" label="Print the cut list" />
       </span>
     </div>
     <p v-if="failure" class="text-fails" role="alert">{{ failure }}</p>

@@ -6,6 +6,7 @@ import { api } from '@/api'
 import { download } from '@/download'
 import PlanFields from '@/fields/PlanFields.vue'
 import { where } from '@/fields/planField'
+import SheetButton from '@/parts/SheetButton.vue'
 import { useStudy } from '@/stores/study'
 import { useWorkspace } from '@/stores/workspace'
 import { choices, paperWords, useWords } from '@/words'
@@ -29,10 +30,13 @@ async function file(key: 'plate' | 'label') {
 
 <template>
   <div class="plate p-3" data-plate>
-    <h2 class="text-lg leading-tight font-bold" role="status">
-      <template v-if="plate?.refused?.length">{{ say(plate.refused) }}</template>
-      <template v-else-if="plate?.draft">The plate is a draft</template>
-      <template v-else>The plate</template>
+    <h2 class="flex items-start text-lg leading-tight font-bold" role="status">
+      <span class="mr-auto"
+        ><template v-if="plate?.refused?.length">{{ say(plate.refused) }}</template>
+        <template v-else-if="plate?.draft">The plate is a draft</template>
+        <template v-else>The plate</template></span
+      >
+      <SheetButton v-if="plate?.lines.length" label="Print the plate" />
     </h2>
     <p v-if="failure || refused" class="text-fails" role="alert">{{ failure || refused }}</p>
     <p v-if="plate?.least && plate.part" class="text-soft">
@@ -99,7 +103,10 @@ async function file(key: 'plate' | 'label') {
     </button>
   </div>
   <div class="plate mt-2 p-3" data-label>
-    <h2 class="text-lg font-bold">The label at the drawbar</h2>
+    <div class="flex items-start gap-2">
+      <h2 class="mr-auto text-lg font-bold">The label at the drawbar</h2>
+      <SheetButton v-if="data?.label.length" label="Print the label" />
+    </div>
     <p v-if="!data?.label.length" class="text-soft">
       It needs what the trailer may carry: its label and its empty weight, under Trailer.
     </p>

@@ -3,6 +3,7 @@
 import { computed, ref, watch } from 'vue'
 import { api } from '@/api'
 import type { Answer, Diagnosis } from '@/generated/types'
+import SheetButton from '@/parts/SheetButton.vue'
 import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
 
@@ -69,9 +70,12 @@ const choices = computed<{ level: NonNullable<Answer['level']>; name: string }[]
   <div class="plate p-3" data-faults>
     <p v-if="failure" class="text-fails" role="alert">{{ failure }}</p>
     <template v-if="found">
-      <p class="text-lg leading-tight font-bold first-letter:uppercase" role="status">
-        {{ say(found.says) }}
-      </p>
+      <div class="flex items-start gap-2">
+        <p class="mr-auto text-lg leading-tight font-bold first-letter:uppercase" role="status">
+          {{ say(found.says) }}
+        </p>
+        <SheetButton v-if="answers.length" label="Print what was found" />
+      </div>
       <div v-if="question" class="border-rule mt-3 rounded-lg border p-4" data-question>
         <p class="text-soft text-sm">Question {{ answers.length + 1 }}</p>
         <p class="text-xl leading-snug font-semibold">{{ say(question.says) }}</p>

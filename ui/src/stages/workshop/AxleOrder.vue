@@ -1,7 +1,7 @@
 <script setup lang="ts">
 // The sheet for an axle maker or dealer.
-import { PrinterIcon } from '@heroicons/vue/20/solid'
 import PlanFields from '@/fields/PlanFields.vue'
+import SheetButton from '@/parts/SheetButton.vue'
 import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
 import { useLists } from './lists'
@@ -9,21 +9,13 @@ import { useLists } from './lists'
 const workspace = useWorkspace()
 const { say } = useWords()
 const { lists } = useLists()
-function printed() {
-  const root = document.documentElement
-  root.dataset.sheet = 'order'
-  window.addEventListener('afterprint', () => delete root.dataset.sheet, { once: true })
-  window.print()
-}
 </script>
 
 <template>
   <div class="plate mt-2 p-3" data-axle-order>
     <div class="flex items-start gap-2">
       <h2 class="mr-auto text-lg font-bold">To order an axle</h2>
-      <button class="act no-print size-11 shrink-0" aria-label="Print the order" @click="printed">
-        <PrinterIcon class="size-5" />
-      </button>
+      <SheetButton label="Print the order" />
     </div>
     <p v-if="lists">{{ say(lists.axle.says) }}</p>
     <table class="mt-1 w-full">

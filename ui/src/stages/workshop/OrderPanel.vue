@@ -6,7 +6,6 @@ import {
   ArrowUpIcon,
   CheckIcon,
   PlusIcon,
-  PrinterIcon,
   TrashIcon,
 } from '@heroicons/vue/20/solid'
 import { computed, ref } from 'vue'
@@ -20,6 +19,7 @@ import PhotoStrip from '@/parts/PhotoStrip.vue'
 import { newId } from '@/stores/patch'
 import StandView from './StandView.vue'
 import { useRecords } from '@/stores/records'
+import SheetButton from '@/parts/SheetButton.vue'
 import { useStudy } from '@/stores/study'
 import { useWorkspace } from '@/stores/workspace'
 import { beginsWords, choices, sideWords, useWords } from '@/words'
@@ -68,13 +68,6 @@ function add(of?: WorkStep) {
   })
   open.value = id
 }
-/** The sheet alone, without the checks beside it. */
-function printed() {
-  const root = document.documentElement
-  root.dataset.sheet = 'order'
-  window.addEventListener('afterprint', () => delete root.dataset.sheet, { once: true })
-  window.print()
-}
 </script>
 
 <template>
@@ -83,14 +76,7 @@ function printed() {
       <h2 class="mr-auto text-lg leading-tight font-bold" role="status">
         {{ work?.steps.length ? say(work.says) : 'The work in its order' }}
       </h2>
-      <button
-        v-if="work?.steps.length"
-        class="act no-print size-11 shrink-0"
-        aria-label="Print for the wall"
-        @click="printed"
-      >
-        <PrinterIcon class="size-5" />
-      </button>
+      <SheetButton v-if="work?.steps.length" label="Print for the wall" />
     </div>
     <p v-if="failure" class="text-fails" role="alert">{{ failure }}</p>
     <p v-if="work?.steps.length" class="text-soft">
@@ -120,11 +106,12 @@ function printed() {
         At step {{ looked + 1 }}: {{ say(work.steps[looked]?.says ?? []) }} Faint is what comes later.
       </p>
     </div>
-    <ol class="mt-3">
+    <ol class="mt-3 print:columns-2 print:gap-6">
       <li
         v-for="(s, i) in work?.steps ?? []"
         :key="s.id"
         :data-step="s.id"
+        :class="{ 'print:hidden': isDone(s) }"
         @pointerenter="pointed = i"
         @focusin="pointed = i"
         @pointerleave="pointed = -1"
@@ -135,11 +122,11 @@ function printed() {
           {{ s.people === 1 ? 'person' : 'people' }}.
         </p>
         <div
-          class="border-rule flex items-start gap-3 border-t border-l-4 py-2 pl-3"
+          class="border-rule flex break-inside-avoid items-start gap-3 border-t border-l-4 py-2 pl-3 print:gap-2 print:py-0.5"
           :class="s.chain ? 'border-l-deep' : 'border-l-transparent'"
         >
           <button
-            class="act mt-0.5 size-11 shrink-0"
+            class="act mt-0.5 size-11 shrink-0 print:size-6"
             :aria-pressed="isDone(s)"
             :aria-label="`${i + 1}. ${say(s.says)} ${isDone(s) ? 'Done' : 'Not done'}`"
             @click="tick(s)"
@@ -149,16 +136,19 @@ function printed() {
           <div class="min-w-0 flex-1">
             <p :class="isDone(s) ? 'text-soft line-through' : 'font-semibold'">{{ say(s.says) }}</p>
             <p v-if="!isDone(s)" class="text-soft text-sm">
-              {{ s.why }} {{ span(s.minutes) }}<template v-if="s.tool">, {{ s.tool }}</template
+              <span class="print:hidden">{{ s.why }} </span>{{ span(s.minutes)
+              }}<template v-if="s.tool">, {{ s.tool }}</template
               ><template v-if="s.torque">, {{ nominal(s.torque) }}</template
               >.<template v-if="s.weighs"> Then it weighs {{ nominal(s.weighs) }}.</template>
             </p>
             <p v-if="s.two" class="text-tight text-sm font-semibold">
               From here on two lift an end of it, or a trestle and a lever do.
             </p>
-            <p v-if="s.hazard && !isDone(s)" class="text-sm font-semibold">{{ s.hazard }}</p>
+            <p v-if="s.hazard && !isDone(s)" class="text-sm font-semibold">
+              {{ s.hazard }}
+            </p>
             <template v-if="s.waits?.length && !isDone(s)">
-              <p class="text-fails text-sm font-semibold">{{ say(s.waits) }}</p>
+              <p class="text-fails text-sm font-semibold print:hidden">{{ say(s.waits) }}</p>
               <button class="act no-print mt-1 min-h-11" @click="open = open === s.id ? '' : s.id">
                 Go on without
               </button>
