@@ -184,3 +184,37 @@ func TestCreateWhole(t *testing.T) {
 		t.Error(err)
 	}
 }
+
+// A plan takes as many records and photos as is told and no more; what is there can still be changed, and nothing is lost.
+func TestFull(t *testing.T) {
+	s, _ := open(t)
+	ctx := t.Context()
+	rows := make([]store.Record, store.MostRecords)
+	for i := range rows {
+		rows[i] = store.Record{ID: fmt.Sprintf("r-%05d", i), Kind: "snag", Document: []byte(`{}`), Revision: 1}
+	}
+	photos := make([]store.Photo, store.MostPhotos)
+	for i := range photos {
+		photos[i] = store.Photo{ID: fmt.Sprintf("f-%03d", i), Picture: []byte("x")}
+	}
+	if err := s.CreateWhole(ctx, "p", save("s", `{}`), rows, photos); err != nil {
+		t.Fatal(err)
+	}
+	same := func([]byte) (string, []byte, error) { return "snag", []byte(`{"changed":1}`), nil }
+	change := func(id string) error {
+		_, err := s.ChangeRecords(ctx, "p", []store.RecordChange{{ID: id, Make: same}})
+		return err
+	}
+	if err := change("r-new"); !errors.Is(err, store.ErrManyRecords) {
+		t.Error(err)
+	}
+	if err := change("r-00007"); err != nil {
+		t.Error(err)
+	}
+	if err := s.AddPhoto(ctx, store.Photo{Plan: "p", ID: "f-new", Picture: []byte("x")}); !errors.Is(err, store.ErrManyPhotos) {
+		t.Error(err)
+	}
+	if all, err := s.Records(ctx, "p"); err != nil || len(all) != store.MostRecords {
+		t.Errorf("%d %v", len(all), err)
+	}
+}

@@ -26,7 +26,11 @@ type Drawn struct {
 	Twice   [][2]int // members that lie in each other
 	Loose   []int    // members that no other joins to the rest
 	Whole   bool     // all is joined, and it reaches the coupling
+	Many    bool     // it has more members than are reckoned: weight and centre alone are known
 }
+
+// MostMembers is how many members of a frame are reckoned: a review of them takes half a second, and no trailer has a third of them.
+const MostMembers = 500
 
 // Figures of practice (confidence C).
 const (
@@ -44,10 +48,13 @@ func (r *Rig) draw() {
 	if f == nil || len(f.Members) == 0 {
 		return
 	}
-	d := &Drawn{Bars: parts.FrameBars(f)}
-	d.Touches = parts.FrameTouches(d.Bars)
+	d := &Drawn{Bars: parts.FrameBars(f), Many: len(f.Members) > MostMembers}
 	d.Mass, d.Centre = parts.FrameMass(f)
 	r.Drawn = d
+	if d.Many {
+		return
+	}
+	d.Touches = parts.FrameTouches(d.Bars)
 	if r.DeckFront != nil {
 		d.Noses = noses(d.Bars, -r.DeckFront.Nominal)
 	}

@@ -262,6 +262,10 @@ func whole(r *rig.Rig) (f finding.Finding, broken bool) {
 	}
 	f.Outcome = finding.Unknown
 	switch {
+	case d.Many:
+		f.Says = said.Say("% members are drawn, and % are reckoned at most. Take out what bears nothing.",
+			said.Count(len(d.Bars)), said.Count(rig.MostMembers))
+		return f, true
 	case r.DeckFront == nil || r.Axle == nil:
 		f.Says = said.Say("Where coupling and axle stand is not known, so the frame is not loaded.")
 		f.Needs = append(f.Needs, r.Needs...)

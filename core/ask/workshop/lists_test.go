@@ -1,6 +1,7 @@
 package workshop_test
 
 import (
+	"fmt"
 	"math"
 	"math/rand/v2"
 	"slices"
@@ -461,5 +462,21 @@ func TestOwnSteps(t *testing.T) {
 	}
 	if id := workshop.TickOf(strings.Repeat("long-", 11), "a-step-with-a-long-name"); len(id) > 64 || id == workshop.TickOf(strings.Repeat("long-", 11), "another-step-with-a-long-name") {
 		t.Error(id)
+	}
+}
+
+// A thousand steps of one's own are laid; those beyond stay out and are told.
+func TestManySteps(t *testing.T) {
+	r := resolved(t, "/trailers/t/frame", ladder("bolt"))
+	docs := map[string]string{}
+	for i := range 1003 {
+		docs[fmt.Sprintf("own-%04d", i)] = fmt.Sprintf(`{"order":%d,"step":{"says":"Thing %d"}}`, i, i)
+	}
+	w, plain := workshop.Order(r, happened(t, docs)), workshop.Order(r, nil)
+	if got := len(w.Steps) - len(plain.Steps); got != 1000 {
+		t.Errorf("%d are laid", got)
+	}
+	if len(w.Refused) != 1 || !strings.Contains(texts(w.Refused[0]), "stay out: 3") {
+		t.Errorf("%v", w.Refused)
 	}
 }
