@@ -187,7 +187,7 @@ func init() { // a table that handlers name and that names handlers
 				if c := cut.Frame(ctx, a.Plan, a.Trailer); c != nil {
 					return c
 				}
-				return &cut.Cutting{Sections: []cut.SectionCut{}}
+				return &cut.Cutting{Sections: []cut.SectionCut{}, Saw: []cut.Setting{}}
 			})},
 		{"POST", "/shining", "How each lamp shines; the key names the switches",
 			Asking{}, Shining{}, 0, "",

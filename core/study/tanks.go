@@ -16,6 +16,9 @@ func Tanks(p *plan.Plan, trailer, outing string) []balance.FilledTank {
 	review.Ready(p)
 	r := rig.Resolve(p, trailer, outing)
 	out := balance.Fills(r)
+	if out == nil {
+		out = []balance.FilledTank{}
+	}
 	if given := pump.Show(r); given != nil && given.Litres > 0 {
 		for i := range out {
 			for k := range out[i].Steps {

@@ -51,7 +51,7 @@ const (
 // tried in order of their number. What is pinned by hand is replaced too.
 func PlanTies(ctx context.Context, p *plan.Plan, q review.Request) *TiePlan {
 	review.Ready(p)
-	out := &TiePlan{Loads: []TiedSo{}, Others: []finding.Variant{}}
+	out := &TiePlan{Variant: finding.Variant{Patch: []finding.Op{}}, Loads: []TiedSo{}, Others: []finding.Variant{}}
 	before := review.Again(p, q)
 	r := rig.Resolve(p, before.Scope.Trailer, before.Scope.Outing)
 	if out.Says = nothingToTie(p, r); out.Says != nil {

@@ -51,7 +51,8 @@ type Turned struct {
 }
 
 // Show is the bodies of an outing.
-func Show(r *rig.Rig) (out []Shown) {
+func Show(r *rig.Rig) []Shown {
+	out := []Shown{}
 	for _, b := range Bodies(r) {
 		out = append(out, b.show())
 	}

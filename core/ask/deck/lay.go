@@ -129,6 +129,9 @@ func bearers(r *rig.Rig) (across, along []float64) {
 
 // Lay lays the floor that is told out; nil where it is told of no floor that is laid.
 func Lay(r *rig.Rig) *Laid {
+	if r == nil {
+		return nil
+	}
 	t := r.Trailer
 	d := t.Decking
 	if d == nil || t.DeckLength == nil || t.DeckWidth == nil {

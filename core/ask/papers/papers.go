@@ -90,6 +90,7 @@ func recordOf(trailer, id string) string {
 func Open(r *rig.Rig, all records.All) *Folder {
 	out := &Folder{Rows: []PaperRow{}, Label: []TextLine{}, Theft: []PaperRow{}, AsOf: norms.AsOf}
 	if r == nil {
+		out.Plate = PlateDraft{Lines: []TextLine{}, Needs: []finding.Need{}}
 		return out
 	}
 	t := r.Trailer

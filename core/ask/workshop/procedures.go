@@ -30,6 +30,9 @@ func procedures(r *rig.Rig) []Procedure {
 		},
 		Check: "Two threads stand out of the nut; the washer cannot be turned by hand.",
 	}}
+	if r == nil {
+		return out
+	}
 	t := r.Trailer
 	if t.Suspension != "" || t.Gear != nil || t.Axles > 0 {
 		out = append(out, Procedure{
