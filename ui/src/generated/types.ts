@@ -2730,6 +2730,9 @@ export interface Reference {
   hinged: Hinged[];
   hitches: HitchClass[];
   inspections: Inspection[];
+  least: {
+    [k: string]: Sentence;
+  };
   linings: Lining[];
   linkGrades: LinkGrade[];
   loads: LoadKind[];

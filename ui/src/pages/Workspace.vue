@@ -9,6 +9,7 @@ import NextList from '@/checks/NextList.vue'
 import WeakestLink from '@/checks/WeakestLink.vue'
 import WorkingDialog from '@/checks/WorkingDialog.vue'
 import ConflictDialog from '@/parts/ConflictDialog.vue'
+import LeastNeeded from '@/parts/LeastNeeded.vue'
 import PlanStrip from '@/parts/PlanStrip.vue'
 import ShortcutsDialog from '@/parts/ShortcutsDialog.vue'
 import StageRail from '@/parts/StageRail.vue'
@@ -128,11 +129,14 @@ async function go(path: string) {
         class="border-rule bg-panel fixed inset-x-0 bottom-0 z-20 border-t p-1 md:static md:rounded-xl md:border"
         :stage="stage"
       />
-      <component
-        :is="stageOf(stage)!.page"
-        v-bind="stage === 'trailer' ? { id, tab } : {}"
-        class="min-h-0 min-w-0"
-      />
+      <div class="flex min-h-0 min-w-0 flex-col gap-2">
+        <LeastNeeded :stage="stage" />
+        <component
+          :is="stageOf(stage)!.page"
+          v-bind="stage === 'trailer' ? { id, tab } : {}"
+          class="min-h-0 min-w-0 flex-1"
+        />
+      </div>
       <aside
         v-if="!wide"
         class="plate relative min-h-0 overflow-auto p-3 md:col-start-2 xl:col-start-3"

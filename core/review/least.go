@@ -1,0 +1,21 @@
+package review
+
+// Least is what a stage takes at least to give an answer, by its id and in the words of its page in docs/guide. Practice takes nothing.
+var Least = map[string]string{
+	"job":      "one outing with one load and what it weighs",
+	"vehicle":  "its {tow rating} and the limit of its {ball load}: papers and hitch plate",
+	"trailer":  "the plate’s number, and whether it counts the trailer",
+	"balance":  "one load placed, the empty weight and the axle’s place",
+	"racks":    "a rack’s size and the hull’s weight",
+	"ramps":    "the machine’s wheelbase and clearance, the ramp’s length, the deck’s height",
+	"tie":      "a strap’s working limit and where rings are",
+	"frame":    "length, width and one section: “draw me one”",
+	"wiring":   "the plug and which lamps there are",
+	"body":     "the hinge’s place and what lifts it; or a tank’s size; or a wall’s height",
+	"workshop": "two sides and two diagonals, or a parts list, or a drawn frame",
+	"finish":   "the way (paint, zinc) and a drawn frame or deck",
+	"road":     "an outing that is loaded",
+	"papers":   "your region and how the trailer came to you",
+	"log":      "one tap after a drive",
+	"money":    "one price, or a shop’s list",
+}
