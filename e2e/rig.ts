@@ -133,6 +133,9 @@ export const test = base.extend<{ hut: HutPlan; heather: HutPlan; lock: HutPlan 
     page.on('console', (m) => {
       if (m.type() === 'error' && !m.text().includes('Failed to load resource')) errors.push(m.text())
     })
+    page.on('response', (r) => {
+      if (r.status() >= 500 && r.status() !== 503) errors.push(`${r.status()} ${r.url()}`)
+    })
     await use(page)
     expect(errors, 'errors in the page').toEqual([])
   },

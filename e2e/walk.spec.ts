@@ -55,7 +55,28 @@ test('no stage needs another to be filled first', async ({ page, server }) => {
     await settled(page)
     await expect(page.locator('main section').first()).toHaveText(/\S{4}/)
     await expect(page.locator('[data-headline]')).not.toHaveAttribute('data-outcome', 'holds')
+    // each but Practice says what it takes at least
+    await expect(page.locator('[data-least]')).toHaveCount(stage === 'practice' ? 0 : 1)
   }
+  // what the plan has is offered at one click, where another stage could use it
+  const loaded = {
+    ...{
+      ...bare,
+      trailers: { t: { order: 1, name: 'T', empty: {} } },
+      outings: { o: { order: 1, name: 'O', layouts: {} } },
+    },
+    loads: Object.fromEntries(['a', 'b'].map((l, order) => [l, { order, name: l, size: {}, centre: {} }])),
+  }
+  const third = await fetch(`${server.url}/api/plans/import`, {
+    method: 'POST',
+    body: JSON.stringify(loaded),
+  })
+  await page.goto(`/plan/${((await third.json()) as { id: string }).id}/tie`)
+  await settled(page)
+  await page.getByRole('button', { name: 'Take all 2 loads along' }).click()
+  await settled(page)
+  await expect(page.getByRole('button', { name: 'Take all 2 loads along' })).toHaveCount(0)
+
   // with a trailer of which nothing is known every tab opens too
   const named = {
     ...{ ...bare, trailers: { t: { order: 1, name: 'T', empty: {} } } },
