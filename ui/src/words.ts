@@ -380,12 +380,12 @@ export const fixedWords: Record<string, string> = {
   plate: 'a plate or one wall',
   ply: 'plywood',
 }
-export const wheelWords: Record<string, string> = {
+export const wheelWords = (term: (key: string) => string): Record<string, string> => ({
   hard: 'rolls on hard ground',
-  flat: 'a flat tyre',
+  flat: `a flat ${term('tyre')}`,
   soft: 'sinks in soft ground',
   locked: 'wheels do not turn',
-}
+})
 
 export const strapWords: Record<string, string> = {
   ratchet: 'Ratchet strap',

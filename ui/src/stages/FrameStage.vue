@@ -16,6 +16,9 @@ import SectionPanel from './frame/SectionPanel.vue'
 import StartPanel from './frame/StartPanel.vue'
 import StrengthPanel from './frame/StrengthPanel.vue'
 import WeightPanel from './frame/WeightPanel.vue'
+import { useWords } from '@/words'
+
+const { term } = useWords()
 
 const workspace = useWorkspace()
 const frame = computed(() => workspace.report?.frame)
@@ -47,9 +50,10 @@ const tabs = ['Strength', 'Weight', 'Sections', 'Find one', 'Deck', 'Cut list', 
       </TabGroup>
       <KeptPanel />
       <p class="text-soft px-1 text-sm">
-        Welds, thin walls at hangers and coupling, and fatigue are not checked: show them to a competent
-        welder. Strength that is computed never raises a plated rating. A drawbar is often an approved part
-        (UN R55): lengthening, welding or drilling it may end the approval. Ask before you cut.
+        Welds, thin walls at hangers and {{ term('coupling') }}, and fatigue are not checked: show them to a
+        competent welder. Strength that is computed never raises a plated rating. A {{ term('drawbar') }} is
+        often an approved part (UN R55): lengthening, welding or drilling it may end the approval. Ask before
+        you cut.
       </p>
     </template>
   </section>

@@ -8,7 +8,7 @@ import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
 
 const workspace = useWorkspace()
-const { say, print } = useWords()
+const { say, print, term } = useWords()
 const chart = computed(() =>
   workspace.preview
     ? (workspace.report?.sway ?? workspace.settledReport?.sway)
@@ -89,7 +89,9 @@ const signed = (d: number) => (d > 0 ? '+' : '') + print('share', d)
         </svg>
       </div>
       <p class="text-soft text-sm">
-        Share of each swing that is damped; the band is what tyres and car may be.<template v-if="kept">
+        Share of each swing that is damped; the band is what {{ term('tyre') }}s and car may be.<template
+          v-if="kept"
+        >
           Dashed: A, kept.</template
         >
         It compares arrangements and promises nothing: ease off when it snakes, no brake, no steering against

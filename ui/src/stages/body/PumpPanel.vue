@@ -42,7 +42,7 @@ const fields = computed<PlanField[]>(() => [
   { at: 'drawsUp', label: 'It draws up, by its label', hint: '6 m' },
   { at: 'inLong', label: 'Suction hose, long', hint: 'none' },
   { at: 'inBore', label: 'Its bore' },
-  { at: 'couplings', label: 'Couplings', whole: true, hint: '0' },
+  { at: 'couplings', label: 'Joints in the hose', whole: true, hint: '0' },
   { at: 'elbows', label: 'Elbows', whole: true, hint: '0' },
   { at: 'reel', label: 'The hose stays on its reel', on: true },
   { at: 'litres', label: 'Litres a place takes' },

@@ -18,7 +18,7 @@ import DriveCurve from '../ramps/DriveCurve.vue'
 import { groupsOf, pieceFields, winchFields } from './tipFields'
 
 const workspace = useWorkspace()
-const { say, print } = useWords()
+const { say, print, term } = useWords()
 const { data, failure } = useStudy(api.tipping)
 const tipped = computed(() => data.value?.tipped)
 const base = computed(() => `/trailers/${workspace.trailer}`)
@@ -118,7 +118,8 @@ watch(tipping, () => (found.value = undefined))
     </div>
     <p v-if="failure" class="text-fails" role="alert">{{ failure }}</p>
     <p v-if="data && !tipped" class="text-soft">
-      For the drawing enter the deck’s length and how far it begins behind the coupling, under Trailer.
+      For the drawing enter the deck’s length and how far it begins behind the {{ term('coupling') }}, under
+      Trailer.
     </p>
     <div ref="box" class="w-full overflow-hidden">
       <template v-if="view && tipped">

@@ -61,7 +61,7 @@ const go = (path: string) => router.push(`/plan/${workspace.id}/${stageOfPath(pa
       </div>
       <SwitchField
         class="mt-3"
-        label="I have asked what approval frame and coupling bar need"
+        :label="`I have asked what approval frame and ${term('coupling')} bar need`"
         :value="!!workspace.get(asked)"
         @set="workspace.setAt(asked, $event || undefined, 'asked about approval')"
       />

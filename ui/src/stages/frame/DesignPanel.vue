@@ -1,5 +1,6 @@
 <script setup lang="ts">
 // The core looks for a frame: over usual sections, or over the bars that are there.
+import { computed } from 'vue'
 import { api } from '@/api'
 import OutcomeMark from '@/checks/OutcomeMark.vue'
 import NeedFields from '@/fields/NeedFields.vue'
@@ -10,7 +11,7 @@ import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
 
 const workspace = useWorkspace()
-const { say, nominal } = useWords()
+const { say, nominal, term } = useWords()
 const aims = [
   { aim: 'mass', name: 'The lightest' },
   { aim: 'cost', name: 'The cheapest' },
@@ -21,7 +22,7 @@ const { found, tried, failure, running, start, stop, stale } = useSearch<Designs
   () => workspace.trailer,
 )
 const look = (aim: string) => start((asked, signal, n) => api.design(asked, aim, signal, n))
-const names = ['Rails', 'Cross members', 'Drawbar']
+const names = computed(() => ['Rails', 'Cross members', term('Drawbar')])
 const take = (d: Design) => workspace.edit(d.patch, 'take a frame that was found')
 </script>
 

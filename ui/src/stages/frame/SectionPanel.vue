@@ -84,7 +84,7 @@ const axle = computed<PlanField[]>(() => [
   { at: 'frame/axleFixed', label: 'Axle or hangers are', options: choices(seatWords), hint: 'not entered' },
   ...where(
     slots.value && trailer.value?.axleMoves,
-    { at: 'axleMoves/min', label: 'The slots begin, behind the coupling' },
+    { at: 'axleMoves/min', label: `The slots begin, behind the ${term('coupling')}` },
     { at: 'axleMoves/max', label: 'and end' },
   ),
   { at: 'frame/extra', label: 'Welds, paint, fasteners add', hint: '3 %' },

@@ -7,7 +7,7 @@ import { howWords, useWords } from '@/words'
 
 const props = defineProps<{ frame: Picture }>()
 const workspace = useWorkspace()
-const { nominal, print, measure } = useWords()
+const { nominal, print, measure, term } = useWords()
 const sum = computed(() => (props.frame.empty ?? []).reduce((s, b) => s + b.mass.value, 0))
 const used = computed(() => workspace.report?.emptyWay === 'from the drawing')
 </script>
@@ -34,8 +34,8 @@ const used = computed(() => workspace.report?.emptyWay === 'from the drawing')
         </tbody>
       </table>
       <p class="text-soft mt-2 text-sm">
-        Members alone weigh {{ nominal(frame.mass) }}. Floor, sides, mudguards and jockey wheel count as usual
-        until they are fitted under Trailer.
+        Members alone weigh {{ nominal(frame.mass) }}. Floor, sides, {{ term('mudguard') }}s and
+        {{ term('jockey wheel') }} count as usual until they are fitted under Trailer.
       </p>
     </template>
   </div>

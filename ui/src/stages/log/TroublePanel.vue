@@ -20,7 +20,7 @@ import { useWords } from '@/words'
 const workspace = useWorkspace()
 const records = useRecords()
 const reference = useReference()
-const { say, nominal } = useWords()
+const { say, nominal, term } = useWords()
 const { long } = useDays()
 const { data, failure } = useStudy(api.troubles, () => 0, true, true)
 const own = computed(() =>
@@ -185,7 +185,8 @@ function seen(l: LookRow, answer: boolean | undefined) {
       </li>
     </ul>
     <p class="text-soft mt-2 text-sm">
-      The shares are of practice and never sure. Brakes, bearings and couplings are for whoever knows them.
+      The shares are of practice and never sure. Brakes, bearings and the {{ term('coupling') }} are for
+      whoever knows them.
     </p>
   </div>
 </template>

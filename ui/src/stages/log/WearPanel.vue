@@ -16,7 +16,7 @@ import { useWords, wearWords } from '@/words'
 
 const workspace = useWorkspace()
 const records = useRecords()
-const { nominal, say } = useWords()
+const { nominal, say, term } = useWords()
 const { long } = useDays()
 const { data, failure } = useStudy(api.log, () => 0, true, true)
 const open = ref('')
@@ -99,8 +99,8 @@ function done(w: WearRow) {
       </li>
     </ul>
     <p class="text-soft mt-2 text-sm">
-      Usual times; the leaflets come first. A tyre’s day is that of its code: 2319 is the 23rd week of 2019.
-      After the hubs were under water, grease them at once.
+      Usual times; the leaflets come first. A {{ term('tyre') }}’s day is that of its code: 2319 is the 23rd
+      week of 2019. After the hubs were under water, grease them at once.
     </p>
   </div>
 </template>

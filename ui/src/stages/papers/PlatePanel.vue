@@ -12,7 +12,7 @@ import { useWorkspace } from '@/stores/workspace'
 import { choices, paperWords, useWords } from '@/words'
 
 const workspace = useWorkspace()
-const { say, nominal } = useWords()
+const { say, nominal, term } = useWords()
 const { data, failure } = useStudy(api.papers, () => 0, true, true)
 const base = computed(() => `/trailers/${workspace.trailer}/plate`)
 const plate = computed(() => data.value?.plate)
@@ -104,7 +104,7 @@ async function file(key: 'plate' | 'label') {
   </div>
   <div class="plate mt-2 p-3" data-label>
     <div class="flex items-start gap-2">
-      <h2 class="mr-auto text-lg font-bold">The label at the drawbar</h2>
+      <h2 class="mr-auto text-lg font-bold">The label at the {{ term('drawbar') }}</h2>
       <SheetButton v-if="data?.label.length" label="Print the label" />
     </div>
     <p v-if="!data?.label.length" class="text-soft">

@@ -14,7 +14,7 @@ import RigAbove from './RigAbove.vue'
 import { useSound } from './sound'
 
 const workspace = useWorkspace()
-const { say, print } = useWords()
+const { say, print, term } = useWords()
 const best = useBest()
 const still = usePreferredReducedMotion()
 const { on: sound, play } = useSound()
@@ -270,7 +270,11 @@ const tasks = computed(() => (scene.value?.tasks ?? []).map((t) => ({ value: t.i
       </button>
       <button v-else class="act min-h-11" @click="end"><StopIcon class="size-5" />End it</button>
       <button v-if="score && hands.length" class="act min-h-11" @click="replay">See it again</button>
-      <SwitchField label="A drawbar 600 mm longer" :value="longer" @set="longer = $event" />
+      <SwitchField
+        :label="`A ${term('drawbar')} ${print('length', 0.6)} longer`"
+        :value="longer"
+        @set="longer = $event"
+      />
       <SwitchField label="Show the angle that is too much" :value="hints" @set="hints = $event" />
       <SwitchField label="Sound" :value="sound" @set="sound = $event" />
     </div>

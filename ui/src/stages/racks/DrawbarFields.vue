@@ -18,7 +18,7 @@ const wanted = computed(() => workspace.settledReport?.swing?.longer?.by)
 const set = (field: string, value: unknown) => workspace.setAt(`${base.value}/${field}`, value, 'drawbar')
 function tell() {
   const profile = { shape: 'tube', height: 0.06, width: 0.06, wall: 0.003, material: 's235' }
-  workspace.setAt(base.value, { profile, beams: 1 }, 'tell of the drawbar')
+  workspace.setAt(base.value, { profile, beams: 1 }, `tell of the ${term('drawbar')}`)
 }
 const ways = [
   { value: 'sleeve', name: 'Bolted sleeve' },

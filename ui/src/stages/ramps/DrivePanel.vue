@@ -11,7 +11,7 @@ import { useWords } from '@/words'
 import DriveCurve from './DriveCurve.vue'
 
 const workspace = useWorkspace()
-const { say } = useWords()
+const { say, term } = useWords()
 const drive = computed(() => workspace.settledReport?.drive)
 const at = ref(0)
 const last = computed(() => Math.max(0, (drive.value?.steps.length ?? 1) - 1))
@@ -50,7 +50,7 @@ const curves = computed(() => {
   const d = drive.value
   if (!d) return []
   return [
-    { name: 'At the coupling', curve: d.ball },
+    { name: `At the ${term('coupling')}`, curve: d.ball },
     { name: 'Under the belly', curve: d.clear },
     ...(d.line ? [{ name: 'On the line', curve: d.line }] : []),
   ]

@@ -46,9 +46,9 @@ const usualWheel = computed(() => {
 const wheels = computed<PlanField[]>(() => [
   { at: 'wheel', label: 'Wheels’ diameter', hint: usualWheel.value },
   { at: 'frontWheel', label: 'Front ones, if smaller' },
-  { at: 'tyre', label: 'Tyres’ width' },
+  { at: 'tyre', label: `${term('Tyre')}s’ width` },
   { at: 'frontTrack', label: 'Front track, if another' },
-  { at: 'frontTyre', label: 'Front tyres’ width' },
+  { at: 'frontTyre', label: `Front ${term('tyre')}s’ width` },
   { at: 'nose', label: 'Under its nose' },
 ])
 const ground = computed<PlanField[]>(() => [

@@ -1,14 +1,22 @@
 <script setup lang="ts">
 // Where the ramps travel, side by side.
+import { computed } from 'vue'
 import { api } from '@/api'
 import NeedFields from '@/fields/NeedFields.vue'
 import TradeTable from '@/parts/TradeTable.vue'
 import { useAsked } from '@/stores/asked'
 import { useWords } from '@/words'
 
-const { say } = useWords()
+const { say, term } = useWords()
 const { found, failure, stale, ask } = useAsked(api.rampPlaces)
-const titles = { upright: 'Upright', drawbar: 'On the drawbar', under: 'Under the deck', deck: 'On the deck' }
+const titles = computed(() => ({
+  ...{
+    upright: 'Upright',
+    drawbar: `On the ${term('drawbar')}`,
+    under: 'Under the deck',
+    deck: 'On the deck',
+  },
+}))
 </script>
 
 <template>
@@ -29,6 +37,8 @@ const titles = { upright: 'Upright', drawbar: 'On the drawbar', under: 'Under th
         label="Places for the ramps"
       />
     </template>
-    <p v-else class="text-soft text-sm">Upright, on the drawbar, under the deck, on it: what each changes.</p>
+    <p v-else class="text-soft text-sm">
+      Upright, on the {{ term('drawbar') }}, under the deck, on it: what each changes.
+    </p>
   </div>
 </template>

@@ -8,21 +8,22 @@ import ProfileFields from '@/fields/ProfileFields.vue'
 import type { PlanField } from '@/fields/planField'
 import { useReference } from '@/stores/reference'
 import { useWorkspace } from '@/stores/workspace'
-import { choices, tube, wheelWords } from '@/words'
+import { choices, tube, useWords, wheelWords } from '@/words'
 
 const workspace = useWorkspace()
 const reference = useReference()
+const { term } = useWords()
 const base = computed(() => `/outings/${workspace.outing}/layouts/${workspace.trailer}/loading/winch`)
 const winch = computed(
   () => workspace.plan?.outings[workspace.outing]?.layouts[workspace.trailer]?.loading?.winch,
 )
-const first: PlanField[] = [
+const first = computed<PlanField[]>(() => [
   { at: 'pull', label: 'Rated pull, first layer' },
-  { at: 'wheels', label: 'The machine', options: choices(wheelWords), usual: 'hard' },
+  { at: 'wheels', label: 'The machine', options: choices(wheelWords(term)), usual: 'hard' },
   { at: 'back', label: 'Drum behind headboard' },
   { at: 'up', label: 'Line over the deck' },
   { at: 'block', label: 'Block at the machine', on: true },
-]
+])
 const line: PlanField[] = [
   { at: 'layer', label: 'Layer on the drum', whole: true },
   { at: 'drum', label: 'Bare drum’s diameter' },

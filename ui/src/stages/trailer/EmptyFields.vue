@@ -21,7 +21,7 @@ const fields = computed<PlanField[]>(() => [
   { at: 'empty/axle/mass', label: 'Both wheels together read', hint: term('weighbridge') },
   ...where(trailer.value?.axleMoves, {
     at: 'empty/axleAt',
-    label: 'The axle stood then, behind the coupling',
+    label: `The axle stood then, behind the ${term('coupling')}`,
     hint: 'as now',
   }),
   { at: 'empty/left/mass', label: 'Left wheel reads' },

@@ -28,7 +28,7 @@ const fields = computed<PlanField[]>(() => [
   ...where(
     trailer.value?.axleMoves,
     { at: 'axleMoves/min', label: 'Axle may stand from' },
-    { at: 'axleMoves/max', label: 'to, behind the coupling' },
+    { at: 'axleMoves/max', label: `to, behind the ${term('coupling')}` },
     { at: 'axleMoves/pitch', label: 'in holes each', hint: '0: anywhere' },
   ),
 ])

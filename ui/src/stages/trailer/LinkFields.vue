@@ -6,7 +6,9 @@ import PlanFields from '@/fields/PlanFields.vue'
 import { where, type PlanField } from '@/fields/planField'
 import { useReference } from '@/stores/reference'
 import { useWorkspace } from '@/stores/workspace'
-import { choices, linkWords } from '@/words'
+import { choices, linkWords, useWords } from '@/words'
+
+const { term } = useWords()
 
 const workspace = useWorkspace()
 const reference = useReference()
@@ -29,7 +31,7 @@ const strength = computed<PlanField[]>(() => [
   { at: 'hook', label: 'Hook or shackle, marked', hint: 'stamped on it' },
   ...where(several.value, {
     at: 'crossed',
-    label: 'Crossed under the coupling',
+    label: `Crossed under the ${term('coupling')}`,
     ask: ['Crossed', 'Side by side'],
   }),
 ])

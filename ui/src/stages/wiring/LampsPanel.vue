@@ -17,7 +17,7 @@ import { choices, lampUseWords, useWords, wireJointWords } from '@/words'
 
 defineProps<{ plugs: { value: string; name: string }[] }>()
 const workspace = useWorkspace()
-const { say, nominal } = useWords()
+const { say, nominal, term } = useWords()
 const base = computed(() => `/trailers/${workspace.trailer}`)
 const trailer = computed(() => workspace.plan?.trailers[workspace.trailer])
 const lamps = computed(() =>
@@ -26,7 +26,7 @@ const lamps = computed(() =>
 const { data } = useStudy((asked) => api.shining(asked, ''))
 const harness = computed<PlanField[]>(() => [
   { at: 'wire', label: 'Wires, mm²', hint: '1' },
-  { at: 'lead', label: 'Cable before the frame', hint: 'as the drawbar, and a loop' },
+  { at: 'lead', label: 'Cable before the frame', hint: `as the ${term('drawbar')}, and a loop` },
   { at: 'fuse', label: 'Fuse of the socket, A' },
   {
     at: 'joined',

@@ -6,6 +6,9 @@ import FoldedPart from '@/parts/FoldedPart.vue'
 import { useWorkspace } from '@/stores/workspace'
 import TapedView from './TapedView.vue'
 import { useTaped } from './taped'
+import { useWords } from '@/words'
+
+const { term } = useWords()
 
 const workspace = useWorkspace()
 const { drawn, failure } = useTaped()
@@ -16,7 +19,7 @@ const two = computed(() => (workspace.plan?.trailers[workspace.trailer]?.axles ?
 <template>
   <div class="plate p-3" data-axle>
     <h2 class="text-lg font-bold">Does the axle run true?</h2>
-    <p>A wire from the coupling’s middle to the same place of both spindles, without slack.</p>
+    <p>A wire from the {{ term('coupling') }}’s middle to the same place of both spindles, without slack.</p>
     <p v-if="failure" class="text-fails" role="alert">{{ failure }}</p>
     <div class="mt-2 grid gap-4 md:grid-cols-2">
       <TapedView v-if="drawn?.axle" :view="drawn.axle" note="What is off is drawn larger than it is." />

@@ -1,0 +1,60 @@
+// What is called otherwise from region to region is never written out in a page: it comes from the table of terms.
+import { readdirSync, readFileSync } from 'node:fs'
+import { join, relative } from 'node:path'
+import { parse, type SFCTemplateBlock } from '@vue/compiler-sfc'
+import { expect, test } from 'vitest'
+
+const root = join(import.meta.dirname, '../src')
+/** The words of the table's other regions and its own; "coupling" and "drawbar" are also keys of fields. */
+const regional =
+  /\b(tyres?|tires?|weighbridges?|truck scales?|nose ?weight|tongue( weight)?|ball weight|tow ?bars?|receiver hitch|jockey wheels?|tongue jacks?|mud ?guards?|fenders?|number plates?|licen[cs]e plates?|[ck]urb weight|drawbars?|couplings?|couplers?|coupling heads?)\b/i
+
+const files = (dir: string): string[] =>
+  readdirSync(dir, { withFileTypes: true }).flatMap((f) =>
+    f.isDirectory() ? files(join(dir, f.name)) : /\.(vue|ts)$/.test(f.name) ? [join(dir, f.name)] : [],
+  )
+
+interface Node {
+  type: number
+  content?: unknown
+  props?: { type: number; name: string; value?: { content: string } }[]
+  children?: Node[]
+}
+/** The texts of a template and of its attributes that are read. */
+function* texts(node: Node): Generator<string> {
+  if (node.type === 2) yield String(node.content)
+  for (const p of node.props ?? [])
+    if (p.type === 6 && /^(label|title|hint|placeholder|aria-label|says|none|thing)$/.test(p.name) && p.value)
+      yield p.value.content
+  for (const c of node.children ?? []) yield* texts(c)
+}
+/** The strings of a script that look like a sentence or a label. */
+function strings(code: string) {
+  const plain = code
+    .replace(/\/\*[\s\S]*?\*\/|^\s*\/\/.*$/gm, '')
+    .replace(/^import .*$/gm, '')
+    .replace(/term\('[^']*'\)/g, '')
+  return [...plain.matchAll(/'((?:[^'\\\n]|\\.)*)'|"((?:[^"\\\n]|\\.)*)"|`([^`]*)`/g)]
+    .map((m) => m[1] ?? m[2] ?? m[3]!.replace(/\$\{[^}]*\}/g, ''))
+    .filter((s) => /^[A-Z’]|\s/.test(s.trim()) && !/^[/.@#]|^[a-z]+-[a-z-]+ /.test(s))
+}
+
+test('no page writes out what regions call otherwise', () => {
+  const found: string[] = []
+  for (const file of files(root)) {
+    if (/generated|\.test\.ts$|api\.ts$/.test(file)) continue
+    const source = readFileSync(file, 'utf8')
+    const says: string[] = []
+    if (file.endsWith('.vue')) {
+      const { descriptor } = parse(source)
+      const ast = (descriptor.template as SFCTemplateBlock | null)?.ast as unknown as Node | undefined
+      if (ast) says.push(...texts(ast))
+      says.push(...strings(descriptor.scriptSetup?.content ?? ''))
+    } else says.push(...strings(source))
+    for (const s of says) {
+      const word = regional.exec(s)
+      if (word) found.push(`${relative(root, file)}: ${word[0]} in “${s.trim().slice(0, 90)}”`)
+    }
+  }
+  expect(found).toEqual([])
+})
