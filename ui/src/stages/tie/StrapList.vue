@@ -1,7 +1,7 @@
 <script setup lang="ts">
 // What there is to tie down with.
 import { PlusIcon, TrashIcon } from '@heroicons/vue/20/solid'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import PlanFields from '@/fields/PlanFields.vue'
 import TextField from '@/fields/TextField.vue'
 import { where, type PlanField } from '@/fields/planField'
@@ -28,6 +28,7 @@ const fields = (kind: string | undefined): PlanField[] => [
   { at: 'pull', label: 'Pull it is drawn to (S_TF)', hint: 'usual' },
   { at: 'retire', label: 'Cut, frayed, bleached: retired', on: true },
 ]
+const open = ref(!straps.value.length) // at first; what is added is typed at once
 function add() {
   const order = (straps.value.at(-1)?.[1].order ?? 0) + 1
   workspace.setAt(
@@ -39,7 +40,7 @@ function add() {
 </script>
 
 <template>
-  <FoldedPart class="plate shrink-0 px-3 py-1" data-straps :open="!straps.length">
+  <FoldedPart class="plate shrink-0 px-3 py-1" data-straps :open="open">
     <template #heading>
       <b class="text-lg">Straps: {{ straps.reduce((n, [, s]) => n + s.count, 0) }}</b>
     </template>

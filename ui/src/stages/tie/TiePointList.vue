@@ -1,7 +1,7 @@
 <script setup lang="ts">
 // Where straps can be hooked on the trailer.
 import { PlusIcon, TrashIcon } from '@heroicons/vue/20/solid'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import PlanFields from '@/fields/PlanFields.vue'
 import PlanQuantity from '@/fields/PlanQuantity.vue'
 import { where, type PlanField } from '@/fields/planField'
@@ -51,6 +51,7 @@ const takes = computed(() => {
   const all = workspace.settledReport?.tied?.flatMap((t) => t.points) ?? []
   return Object.fromEntries(all.map((p) => [p.id, say(p.says)]))
 })
+const open = ref(!points.value.length) // at first; what is added is typed at once
 const next = () => (points.value.at(-1)?.[1].order ?? 0) + 1
 const add = () =>
   workspace.setAt(
@@ -61,7 +62,7 @@ const add = () =>
 </script>
 
 <template>
-  <FoldedPart v-if="trailer" class="plate shrink-0 px-3 py-1" data-tie-points :open="!points.length">
+  <FoldedPart v-if="trailer" class="plate shrink-0 px-3 py-1" data-tie-points :open="open">
     <template #heading
       ><b class="text-lg">Tie points: {{ points.length }}</b></template
     >

@@ -1,0 +1,311 @@
+// Five stories, each from an empty plan to its end, with what they ask of a hand: clicks and fields, held against what was aimed at
+// before they were first walked.
+import type { Locator, Page } from '@playwright/test'
+import { expect, saved, settled, studied, test, toStage } from './rig'
+
+/** A hand that counts what it does. */
+class Hand {
+  clicks = 0
+  fields = 0
+  constructor(readonly page: Page) {}
+
+  async click(what: Locator) {
+    this.clicks++
+    await what.click()
+  }
+  button(name: string | RegExp, within: Locator | Page = this.page) {
+    return this.click(within.getByRole('button', { name, exact: typeof name === 'string' }).first())
+  }
+  async fill(label: string | RegExp, text: string, within: Locator | Page = this.page) {
+    this.fields++
+    const field = within.getByLabel(label, { exact: typeof label === 'string' }).first()
+    await field.fill(text)
+    await field.press('Tab')
+  }
+  /** Opens a choice and takes one of it: one field. */
+  async choose(field: string | RegExp, option: string | RegExp, within: Locator | Page = this.page) {
+    this.fields++
+    await within.getByRole('button', { name: field }).first().click()
+    await this.page.getByRole('option', { name: option }).first().click()
+  }
+  async stage(group: string, name: string) {
+    this.clicks++
+    await toStage(this.page, group, name)
+    await settled(this.page)
+  }
+  async tab(name: string) {
+    await this.click(this.page.getByRole('tab', { name, exact: true }))
+  }
+  next() {
+    return this.button('Next')
+  }
+  /** It took no more than was aimed at. */
+  within(clicks: number, fields: number) {
+    const description = `${this.clicks} of ${clicks} clicks, ${this.fields} of ${fields} fields`
+    test.info().annotations.push({ type: 'hand', description })
+    expect(this.clicks, 'clicks').toBeLessThanOrEqual(clicks)
+    expect(this.fields, 'fields').toBeLessThanOrEqual(fields)
+  }
+}
+
+const headline = (page: Page) => page.locator('[data-headline]')
+const check = (page: Page, code: string) => page.locator(`[data-code="${code}"]`).first()
+
+/** What is told at the first run; what is left out is skipped. */
+interface Told {
+  region: string
+  load: [name: string, kind: RegExp | undefined, count: string, weight: string]
+  label?: string
+  counts?: RegExp
+  kind?: RegExp
+  lengths: Record<string, string>
+  car?: Record<string, string>
+  brakes?: string
+  scale?: string
+}
+async function begin(hand: Hand, told: Told) {
+  const { page } = hand
+  await page.goto('/new')
+  await hand.button(told.region)
+  await hand.next()
+  const [name, kind, count, weight] = told.load
+  hand.fields++
+  await page.getByLabel('Name').fill(name)
+  if (kind) await hand.click(page.getByRole('option', { name: kind }).first())
+  if (count !== '1') await hand.fill('How many', count)
+  await hand.fill('Weight of each', weight)
+  await hand.next()
+  if (told.label) await hand.fill('The label’s number', told.label)
+  if (told.counts) await hand.choose(/It counts/, told.counts)
+  if (told.kind) await hand.choose(/Kind of trailer/, told.kind)
+  await hand.next()
+  for (const [label, value] of Object.entries(told.lengths)) await hand.fill(label, value)
+  await hand.next()
+  for (const [label, value] of Object.entries(told.car ?? {})) await hand.fill(label, value)
+  if (told.brakes) await hand.choose(/Brakes on your trailer/, told.brakes)
+  await hand.next()
+  if (told.scale) await hand.fill('The scale reads', told.scale)
+  await hand.button('Show the rig')
+  await settled(page)
+}
+/** Rings, straps with their limit, and the plan of how they run. */
+async function tieDown(hand: Hand, limit: string, length: string) {
+  const { page } = hand
+  await hand.stage('Load', 'Tie-down')
+  await hand.button('Six rings, three a side')
+  await settled(page)
+  await hand.button('Straps', page.locator('[data-straps]'))
+  await settled(page)
+  await hand.fill('Working limit (LC) on its tag', limit)
+  await hand.fill('Its length', length)
+  await hand.button('Plan straps for me')
+  await hand.button('Do it', page.locator('[data-tie-sets]'))
+  await settled(page)
+  await expect(page.locator('[data-tie-answer]')).not.toHaveText('')
+  await expect(check(page, 'tie.rule')).not.toHaveAttribute('data-outcome', 'fails')
+}
+/** The departure card, on one side. */
+async function card(hand: Hand) {
+  const { page } = hand
+  await hand.stage('Use', 'Road')
+  await expect(page.getByRole('button', { name: 'Print' })).toBeVisible()
+  const pdf = await page.pdf({ format: 'A4' })
+  expect(pdf.toString('latin1').match(/\/Type\s*\/Page\b/g)).toHaveLength(1)
+}
+
+test('a folding kit for two hulls: from the label to the departure card', async ({ page }) => {
+  const hand = new Hand(page)
+  await begin(hand, {
+    region: 'North America',
+    load: ['paddle hulls', /touring/i, '2', '62 lb'],
+    label: '1175',
+    kind: /folding kit/,
+    lengths: {
+      'Coupler to axle': "7' 10",
+      'Coupler to deck front': '40 in',
+      'Deck length': "8'",
+      'Deck width': "4'",
+    },
+    scale: '60',
+  })
+  await expect(headline(page)).toContainText('tongue weight')
+  await hand.stage('Load', 'Racks')
+  await hand.button('Plan racks')
+  const plans = page.locator('[data-rack-plans]')
+  await expect(plans).toContainText(/2 hulls, \d ways?/)
+  await hand.button('Do it', plans.getByRole('listitem').first())
+  await settled(page)
+  await expect(page.locator('[data-rack]')).toHaveCount(1)
+  await tieDown(hand, '330', "15'")
+  await card(hand)
+  await saved(page)
+  hand.within(25, 20)
+})
+
+test('an old camper frame becomes a flat trailer on a budget, on a phone', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  const hand = new Hand(page)
+  await begin(hand, {
+    region: 'United Kingdom',
+    load: ['Shed panels', /board|sheet|panel/i, '1', '220 kg'],
+    kind: /frame/,
+    lengths: {
+      'Coupling head to axle': '3.1 m',
+      'Coupling head to deck front': '1.3 m',
+      'Deck length': '3.4 m',
+      'Deck width': '1.7 m',
+    },
+    car: { 'Towing limit': '1500', 'Noseweight limit': '75' },
+    brakes: 'with brakes',
+  })
+  await hand.stage('Build', 'Frame')
+  await hand.button('rails that run to it, as under a camper')
+  await settled(page)
+  await expect(page.locator('[data-strength]')).toContainText('Load cases')
+  await hand.tab('Cut list')
+  await studied(page)
+  await expect(page.locator('[data-cut]')).toContainText('Buy')
+  await hand.stage('Use', 'Money')
+  await hand.fill('It may cost, at most', '600')
+  for (const [item, sum] of [
+    ['Old camper', '150'],
+    ['Floor', '180'],
+    ['Lamps and cable', '70'],
+  ] as const) {
+    await hand.button('Another item')
+    await hand.fill('Item', item)
+    await hand.fill('Planned', sum)
+  }
+  await expect(page.locator('[data-ledger]').getByRole('status')).toContainText('£400 to come')
+  await hand.stage('Use', 'Papers')
+  await hand.choose(/The trailer is/, /[Cc]hanged/)
+  await studied(page)
+  await expect(page.locator('[data-papers=rows]').getByRole('status')).toContainText('papers are there')
+  await saved(page)
+  hand.within(30, 18)
+})
+
+test('a boat from the water on a second-hand trailer with two axles', async ({ page }) => {
+  const hand = new Hand(page)
+  await begin(hand, {
+    region: 'Australia',
+    load: ['Tinnie', /boat|skiff|tender/i, '1', '310 kg'],
+    label: '1400',
+    counts: /Trailer and load together/,
+    kind: /two axles|tandem/i,
+    lengths: {
+      'Coupling to axle': '3.4 m',
+      'Coupling to deck front': '1.2 m',
+      'Deck length': '3.6 m',
+      'Deck width': '1.8 m',
+    },
+    car: { 'Towing capacity': '1600', 'Ball weight limit': '120' },
+    brakes: 'with brakes',
+    scale: '45',
+  })
+  await hand.stage('Load', 'Racks')
+  await hand.button('Cradle for a boat')
+  await settled(page)
+  await hand.stage('Load', 'Balance')
+  await hand.click(page.getByRole('button', { name: 'Tinnie', exact: true }).first())
+  await hand.choose(/^Stands on/, 'Boat cradle')
+  await settled(page)
+  await hand.stage('Load', 'Racks')
+  const water = page.locator('[data-cradle]')
+  await hand.fill('The slip falls by', '8', water)
+  await hand.fill(/draft astern/, '180 mm', water)
+  await settled(page)
+  await expect(check(page, 'launch.hubs')).toBeVisible()
+  await tieDown(hand, '500', '5 m')
+  await card(hand)
+  await saved(page)
+  hand.within(30, 22)
+})
+
+test('a machine on ramps with a winch', async ({ page }) => {
+  const hand = new Hand(page)
+  await begin(hand, {
+    region: 'EU, typical',
+    load: ['Quad', /^Quad/, '1', '330 kg'],
+    label: '750',
+    counts: /Trailer and load together/,
+    lengths: {
+      'Coupling head to axle': '2.5 m',
+      'Coupling head to deck front': '1.2 m',
+      'Deck length': '2.5 m',
+      'Deck width': '1.3 m',
+    },
+    car: { 'Towed mass limit': '1500', 'Noseweight limit': '75' },
+    scale: '30',
+  })
+  await hand.stage('Load', 'Ramps')
+  await hand.button('A machine gets on')
+  await hand.button('Add ramps')
+  await settled(page)
+  await hand.fill('Length along it', '1.9 m')
+  await hand.fill('Wheelbase', '1.25 m')
+  await hand.fill('Ground clearance', '250 mm')
+  await hand.choose(/^It is/, 'pulled by a winch')
+  await hand.button('Tell of the winch')
+  await hand.fill('Rated pull, first layer', '900 kg')
+  await settled(page)
+  // what is still missing is asked beside the checks
+  const checks = page.getByRole('complementary', { name: 'Checks' })
+  await hand.click(checks.getByText('Fill in what is missing'))
+  await hand.fill("The deck's height", '520 mm', checks)
+  await settled(page)
+  await expect(check(page, 'ramp.winch')).toBeVisible()
+  await expect(page.locator('[data-loading-card]')).toContainText('Only then release')
+  await tieDown(hand, '500', '4 m')
+  await card(hand)
+  await saved(page)
+  hand.within(25, 20)
+})
+
+test('an own frame with a tipping bed: from bars to plate to the first slip', async ({ page }) => {
+  const hand = new Hand(page)
+  await begin(hand, {
+    region: 'United Kingdom',
+    load: ['gravel', /heap|gravel/i, '1', '400 kg'],
+    lengths: {
+      'Coupling head to axle': '2.6 m',
+      'Coupling head to deck front': '1.2 m',
+      'Deck length': '2.4 m',
+      'Deck width': '1.4 m',
+    },
+    car: { 'Towing limit': '1500', 'Noseweight limit': '75' },
+  })
+  await hand.stage('Build', 'Frame')
+  await hand.button('The lightest')
+  const found = page.locator('[data-design] article').first()
+  await expect(found).toContainText('cross members')
+  await hand.button('Take it', found)
+  await settled(page)
+  await expect(check(page, 'frame.strength')).not.toHaveAttribute('data-outcome', 'fails')
+  await hand.tab('Cut list')
+  await studied(page)
+  await hand.stage('Build', 'Body')
+  await hand.choose(/It is raised by/, 'A cylinder under the bed')
+  await hand.button('Lay it out')
+  await studied(page)
+  await expect(page.locator('[data-tip]')).toContainText('on the cylinder')
+  await hand.stage('Build', 'Workshop')
+  await studied(page)
+  await expect(page.locator('[data-order]').getByRole('status')).toContainText('steps')
+  await hand.tab('As built')
+  await hand.stage('Use', 'Papers')
+  await hand.choose(/The trailer is/, /[Bb]uilt/)
+  await hand.tab('Plate and label')
+  await hand.fill('Identity number', 'HB-2026-1')
+  await expect(page.locator('[data-plate]').getByRole('status')).toContainText('draft')
+  await hand.stage('Use', 'Log')
+  await hand.button(/driven today$/)
+  await hand.tab('Slips')
+  await hand.button('A slip')
+  await hand.fill('Loaded, on the slip', '720')
+  await hand.fill('Empty, on the slip', '310')
+  await hand.fill('It filled', '0.25')
+  await expect(page.locator('[data-slips]').getByRole('status')).toContainText('by 1 slip')
+  await saved(page)
+  hand.within(40, 24)
+})
