@@ -491,8 +491,9 @@ func stages(fs []finding.Finding) []StageState {
 	for _, id := range Stages {
 		s := StageState{ID: id}
 		for i := range fs {
-			// A minor unknown does not stand for a whole stage.
-			if fs[i].Stage == id && !fs[i].Compares && (fs[i].Outcome != finding.Unknown || fs[i].Essential) {
+			// A minor unknown does not stand for a whole stage; a load that is not tied is none.
+			counts := fs[i].Outcome != finding.Unknown || fs[i].Essential || id == lashing.Stage
+			if fs[i].Stage == id && !fs[i].Compares && counts {
 				s.Outcome = finding.Worse(s.Outcome, fs[i].Outcome)
 			}
 		}
