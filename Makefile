@@ -33,11 +33,12 @@ build: $(BIN)
 
 # Static programs for every machine, with checksums, in dist/: pure Go, nothing to install beside them.
 TARGETS := linux/amd64 linux/arm64 darwin/amd64 darwin/arm64 windows/amd64
+VERSION := $(shell git describe --tags --exact-match 2>/dev/null || git log -1 --format=%cd --date=format:%Y.%m.%d 2>/dev/null)
 release: $(PAGE)
 	@rm -rf dist && mkdir -p dist
 	@for t in $(TARGETS); do \
 	  os=$${t%/*} arch=$${t#*/}; out=dist/zygonos-$$os-$$arch; test $$os = windows && out=$$out.exe; \
-	  echo $$out; CGO_ENABLED=0 GOOS=$$os GOARCH=$$arch go build -trimpath -ldflags '-s -w' -o $$out ./cmd/zygonos || exit 1; \
+	  echo $$out; CGO_ENABLED=0 GOOS=$$os GOARCH=$$arch go build -trimpath -ldflags '-s -w -X main.release=$(VERSION)' -o $$out ./cmd/zygonos || exit 1; \
 	done
 	@cp docs/zygonos.service dist/ && cd dist && sha256sum zygonos-* > SHA256SUMS && cat SHA256SUMS
 

@@ -1,6 +1,7 @@
 package main
 
 import (
+	"cmp"
 	"errors"
 	"fmt"
 	"io"
@@ -40,13 +41,16 @@ func parse(flags *pflag.FlagSet, args []string, errs io.Writer) bool {
 	return err == nil
 }
 
+// release is the version that make release gives a program: its tag, or the day of its last change.
+var release string
+
 // version is what was built: the version and the revision that it was built from.
 func version() string {
 	info, ok := debug.ReadBuildInfo()
 	if !ok {
 		return "zygonos, built without a version"
 	}
-	out := "zygonos " + info.Main.Version
+	out := "zygonos " + cmp.Or(release, info.Main.Version)
 	for _, s := range info.Settings {
 		switch {
 		case s.Key == "vcs.revision":

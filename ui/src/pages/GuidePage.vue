@@ -5,12 +5,16 @@ import { marked } from 'marked'
 import { computed, nextTick, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import BrandMark from '@/parts/BrandMark.vue'
-import picture from '../../../docs/screenshots/balance.png'
 
 const props = defineProps<{ page?: string }>()
 const router = useRouter()
 const texts = import.meta.glob<string>('../../../docs/guide/*.md', {
   query: '?raw',
+  import: 'default',
+  eager: true,
+})
+const pictures = import.meta.glob<string>('../../../docs/screenshots/*.png', {
+  query: '?url',
   import: 'default',
   eager: true,
 })
@@ -20,7 +24,7 @@ const html = computed(() => {
   return marked
     .parse(text, { async: false })
     .replaceAll(/href="([a-z]+)\.md"/g, 'href="/guide/$1"')
-    .replace('../screenshots/balance.png', picture)
+    .replaceAll(/\.\.\/screenshots\/[\w-]+\.png/g, (path) => pictures[`../../../docs/${path.slice(3)}`] ?? '')
 })
 const main = useTemplateRef<HTMLElement>('main')
 watch(
