@@ -35,15 +35,15 @@ type Planned struct {
 
 // Ledger is what is planned, spent and to come.
 type Ledger struct {
-	Rows    []LedgerRow      `json:"rows"`
-	By      []LedgerPart     `json:"by"`
-	Spent   finding.Measure  `json:"spent"`
-	ToCome  finding.Measure  `json:"toCome"` // planned and not spent yet
-	Whole   finding.Measure  `json:"whole"`  // both
-	Worth   finding.Measure  `json:"worth"`  // of scrap and gifts, apart
-	Tax     finding.Measure  `json:"tax"`    // in what was spent
+	Rows   []LedgerRow     `json:"rows"`
+	By     []LedgerPart    `json:"by"`
+	Spent  finding.Measure `json:"spent"`
+	ToCome finding.Measure `json:"toCome"` // planned and not spent yet
+	Whole  finding.Measure `json:"whole"`  // both
+	Worth  finding.Measure `json:"worth"`  // of scrap and gifts, apart
+	Tax    finding.Measure `json:"tax"`    // in what was spent
 	// of the log, upkeep and trips: no part of what it costs to have the trailer
-	Running finding.Measure `json:"running"`
+	Running finding.Measure  `json:"running"`
 	Target  *finding.Measure `json:"target,omitempty"`
 	Over    *finding.Measure `json:"over,omitempty"` // by which the whole passes the target
 	Open    int              `json:"open"`           // lines without any sum

@@ -44,16 +44,37 @@ func FrameBars(f *plan.Frame) []FrameBar {
 	}
 	ids := plan.Ordered(f.Members, func(m plan.Member) int { return m.Order })
 	out := make([]FrameBar, 0, len(ids))
+	known := map[section.Size]sectioned{} // members share their sections
 	for _, id := range ids {
-		out = append(out, frameBar(id, f.Members[id]))
+		m := f.Members[id]
+		size := SizeOf(m.Profile)
+		s, ok := known[size]
+		if !ok {
+			s = sectionOf(size)
+			known[size] = s
+		}
+		out = append(out, frameBar(id, m, size, s))
 	}
 	return out
 }
 
-func frameBar(id string, m plan.Member) FrameBar {
+// sectioned is what a section comes to.
+type sectioned struct {
+	section section.Properties
+	twist   section.Torsion
+	err     error
+}
+
+func sectionOf(size section.Size) (s sectioned) {
+	if s.section, s.err = section.Of(size); s.err == nil {
+		s.twist, s.err = section.TorsionOf(size)
+	}
+	return s
+}
+
+func frameBar(id string, m plan.Member, size section.Size, s sectioned) FrameBar {
 	b := FrameBar{ID: id, Member: m, From: point(m.From), To: point(m.To), High: float64(m.Profile.Height)}
 	b.Stock, _ = catalogue.StockOf(m.Profile.Material)
-	size := SizeOf(m.Profile)
 	b.Wide = size.B
 	if size.Shape == section.Round || size.Shape == section.Rod {
 		b.Wide = b.High
@@ -74,12 +95,9 @@ func frameBar(id string, m plan.Member) FrameBar {
 		drop := r3.Scale(-half, plain)
 		b.From, b.To = r3.Add(b.From, drop), r3.Add(b.To, drop)
 	}
-	var err error
-	if b.Section, err = section.Of(size); err == nil {
-		b.Twist, err = section.TorsionOf(size)
-	}
-	if err != nil {
-		b.Wrong = err.Error()
+	b.Section, b.Twist = s.section, s.twist
+	if s.err != nil {
+		b.Wrong = s.err.Error()
 		return b
 	}
 	b.Each = b.Stock.Density * b.Section.Area * b.Length
@@ -98,8 +116,12 @@ func point(p plan.FramePoint) r3.Vec {
 
 // FrameMass is what a frame's members weigh together, kg, and where their centre lies in the deck's
 // coordinates, m: Σρ·A·l and Σm·x/Σm. What welds and paint add is not in it.
-func FrameMass(f *plan.Frame) (mass float64, centre r3.Vec) {
-	for _, b := range FrameBars(f) {
+func FrameMass(f *plan.Frame) (mass float64, centre r3.Vec) { return BarsMass(FrameBars(f)) }
+
+// BarsMass is FrameMass of the bars of a frame.
+func BarsMass(bars []FrameBar) (mass float64, centre r3.Vec) {
+	for i := range bars {
+		b := &bars[i]
 		mass += b.Each
 		centre = r3.Add(centre, r3.Scale(b.Each, b.Middle()))
 	}

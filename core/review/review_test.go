@@ -165,6 +165,17 @@ func BenchmarkReview(b *testing.B) {
 			review.Review(p, review.Request{Outing: "boat-day"})
 		}
 	})
+	b.Run("every stage", func(b *testing.B) { // frame, lamps, bed, finish and days are told
+		data, _ := demo.Files.ReadFile("ostrel-lock.zygonos.json")
+		full, err := plan.Read(data)
+		if err != nil {
+			b.Fatal(err)
+		}
+		b.ReportAllocs()
+		for b.Loop() {
+			review.Review(full, review.Request{})
+		}
+	})
 	for _, n := range []int{10, 100, 1000} {
 		b.Run(fmt.Sprint(n, "-loads"), func(b *testing.B) {
 			p := many(b, n)

@@ -49,7 +49,7 @@ func (r *Rig) draw() {
 		return
 	}
 	d := &Drawn{Bars: parts.FrameBars(f), Many: len(f.Members) > MostMembers}
-	d.Mass, d.Centre = parts.FrameMass(f)
+	d.Mass, d.Centre = parts.BarsMass(d.Bars)
 	r.Drawn = d
 	if d.Many {
 		return

@@ -429,7 +429,7 @@ func (d *designer) describe(t try, why [roles]*finding.Finding) *Design {
 	p := d.with(l)
 	f := p.Trailers[d.trailer].Frame
 	bars := parts.FrameBars(f)
-	mass, _ := parts.FrameMass(f)
+	mass, _ := parts.BarsMass(bars)
 	out := &Design{
 		Mass: *finding.Exactly(quantity.KindMass, mass), Cost: d.cost(bars), Pieces: len(bars), Bound: []said.Sentence{},
 		Deep:  *finding.Exactly(quantity.KindLength, frame.Deep(bars)),

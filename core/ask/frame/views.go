@@ -24,6 +24,8 @@ func views(j *judged, p *Picture) []scene.View {
 	for k := range out {
 		v := &out[k]
 		v.Marks = map[string][]float64{}
+		v.Handles = slices.Grow(v.Handles, 4*len(waysOf[v.ID])*len(p.Members))
+		v.Shapes = slices.Grow(v.Shapes, 2*len(p.Members))
 		for _, w := range waysOf[v.ID] {
 			v.Marks[w.field] = marks(j.r.Drawn.Bars, -1, w.of)
 		}
@@ -234,6 +236,7 @@ func handles(bars []parts.FrameBar, i int, path, view string) (out []scene.Handl
 	b := &bars[i]
 	label := said.Say("%", said.Name(b.Member.Name, "a member"))
 	ends := [2]plan.FramePoint{b.Member.From, b.Member.To}
+	out = make([]scene.Handle, 0, 4*len(waysOf[view])) // the member and its grip, at both ends
 	for _, w := range waysOf[view] {
 		level := math.Abs(w.of(ends[0])-w.of(ends[1])) < 1e-3
 		for k, end := range ends {
