@@ -169,26 +169,30 @@ test('a plan goes out as a file and comes back in; a bad one is refused by name'
   await expect(page.getByRole('alert')).toContainText('/trailers/grey-flatbed/trak: There is no such field.')
 })
 
-test('a version that is damaged on the disk leads to the one before it', async ({ page, hut }) => {
-  await page.route('**/api/plans/skarrow-hut', (r) =>
-    r.fulfill({
-      status: 500,
-      contentType: 'application/problem+json',
-      body: JSON.stringify({
-        type: 'about:blank',
-        title: 'Revision 2 of this plan is damaged on the disk.',
+test(
+  'a version that is damaged on the disk leads to the one before it',
+  { annotation: { type: 'damaged' } },
+  async ({ page, hut }) => {
+    await page.route('**/api/plans/skarrow-hut', (r) =>
+      r.fulfill({
         status: 500,
-        detail: 'Open an earlier version, or a backup.',
-        earlier: 1,
+        contentType: 'application/problem+json',
+        body: JSON.stringify({
+          type: 'about:blank',
+          title: 'Revision 2 of this plan is damaged on the disk.',
+          status: 500,
+          detail: 'Open an earlier version, or a backup.',
+          earlier: 1,
+        }),
       }),
-    }),
-  )
-  await page.goto('/plan/skarrow-hut/balance')
-  await expect(page.getByRole('heading', { name: /Revision 2 of this plan is damaged/ })).toBeVisible()
-  await page.getByRole('button', { name: 'Open version 1 as a plan of its own' }).click()
-  await settled(page)
-  await expect(page).not.toHaveURL(/skarrow-hut/)
-  expect(await ball(page)).toMatch(/kg$/)
-  await page.unroute('**/api/plans/skarrow-hut')
-  await hut.open()
-})
+    )
+    await page.goto('/plan/skarrow-hut/balance')
+    await expect(page.getByRole('heading', { name: /Revision 2 of this plan is damaged/ })).toBeVisible()
+    await page.getByRole('button', { name: 'Open version 1 as a plan of its own' }).click()
+    await settled(page)
+    await expect(page).not.toHaveURL(/skarrow-hut/)
+    expect(await ball(page)).toMatch(/kg$/)
+    await page.unroute('**/api/plans/skarrow-hut')
+    await hut.open()
+  },
+)

@@ -579,55 +579,19 @@ func sendTable(c fiber.Ctx, name string, table []byte) error {
 
 func template(c fiber.Ctx) error { return sendTable(c, "candidates", tables.Template()) }
 
-func candidates(c fiber.Ctx) error {
-	a, err := asking(c)
-	if err != nil {
-		return err
-	}
-	read, err := tables.ReadTrailers(a.Plan, []byte(a.CSV))
-	if err != nil {
-		return fiber.NewError(fiber.StatusUnprocessableEntity, err.Error())
-	}
-	return c.JSON(read)
-}
-
-// partList reads a list of parts.
-func partList(c fiber.Ctx) error {
-	a, err := asking(c)
-	if err != nil {
-		return err
-	}
-	read, err := tables.ReadParts([]byte(a.CSV))
-	if err != nil {
-		return fiber.NewError(fiber.StatusUnprocessableEntity, err.Error())
-	}
-	return c.JSON(read)
-}
-
-// spendList reads a bank's or a shop's list.
-func spendList(c fiber.Ctx) error {
-	a, err := asking(c)
-	if err != nil {
-		return err
-	}
-	read, err := tables.ReadSpends(a.Plan, []byte(a.CSV))
-	if err != nil {
-		return fiber.NewError(fiber.StatusUnprocessableEntity, err.Error())
-	}
-	return c.JSON(read)
-}
-
-// slipList reads a list of weighbridge slips.
-func slipList(c fiber.Ctx) error {
-	a, err := asking(c)
-	if err != nil {
-		return err
-	}
-	read, err := tables.ReadSlips(a.Plan, []byte(a.CSV))
-	if err != nil {
-		return fiber.NewError(fiber.StatusUnprocessableEntity, err.Error())
-	}
-	return c.JSON(read)
+// readList is a call that reads a table of things that are meant for a plan.
+func readList[T any](read func(p *plan.Plan, text []byte) (*T, error)) func(*server) fiber.Handler {
+	return at(func(c fiber.Ctx) error {
+		a, err := asking(c)
+		if err != nil {
+			return err
+		}
+		out, err := read(a.Plan, []byte(a.CSV))
+		if err != nil {
+			return fiber.NewError(fiber.StatusUnprocessableEntity, err.Error())
+		}
+		return c.JSON(out)
+	})
 }
 
 // ledgerTable sends the ledger as a table.

@@ -280,7 +280,7 @@ func init() { // a table that handlers name and that names handlers
 			tables.SpendRead{},
 			0,
 			"",
-			at(spendList),
+			readList(tables.ReadSpends),
 		},
 		{"POST", "/papers", "Papers, plate, label and marks of a trailer", Asking{}, papers.Folder{}, 0, "",
 			recorded(
@@ -378,7 +378,7 @@ func init() { // a table that handlers name and that names handlers
 			tables.SlipRead{},
 			0,
 			"",
-			at(slipList),
+			readList(tables.ReadSlips),
 		},
 		{"POST", "/drives", "What an outing's drive takes", Asking{}, study.Drives{}, 0, "",
 			recorded(
@@ -387,7 +387,7 @@ func init() { // a table that handlers name and that names handlers
 					return study.DrivesOf(a.Plan, a.Trailer, a.Outing, all, a.Today)
 				},
 			)},
-		{"POST", "/part-list", "Read a list of parts", Asking{}, tables.PartsRead{}, 0, "", at(partList)},
+		{"POST", "/part-list", "Read a list of parts", Asking{}, tables.PartsRead{}, 0, "", readList(func(_ *plan.Plan, text []byte) (*tables.PartsRead, error) { return tables.ReadParts(text) })},
 		{"POST", "/taping", "What was taped in the workshop, drawn", Asking{}, Taping{}, 0, "",
 			studied(func(_ context.Context, a *Asking) *Taping {
 				review.Ready(a.Plan)
@@ -434,7 +434,7 @@ func init() { // a table that handlers name and that names handlers
 		{"POST", "/drawing.svg", "A drawing to scale", Asking{}, nil, 0, "image/svg+xml", at(drawing)},
 		{"POST", "/drawing.dxf", "A drawing to scale", Asking{}, nil, 0, "image/vnd.dxf", at(drawing)},
 		{"GET", "/candidates.csv", "An empty table of candidates", nil, nil, 0, csvType, at(template)},
-		{"POST", "/candidates", "Read a table of candidates", Asking{}, tables.Import{}, 0, "", at(candidates)},
+		{"POST", "/candidates", "Read a table of candidates", Asking{}, tables.Import{}, 0, "", readList(tables.ReadTrailers)},
 	}
 	routes = append(append(routes, libraryRoutes...), recordRoutes...)
 }

@@ -2,6 +2,7 @@
 // The one axis of time: ticks on days, their names in the plan's region.
 import type { ScaleTime } from 'd3-scale'
 import { computed } from 'vue'
+import './axis.css'
 import { useDays } from '@/days'
 
 const props = defineProps<{ scale: ScaleTime<number, number>; height: number; wide: number }>()
@@ -21,14 +22,3 @@ const ticks = computed(() =>
     </template>
   </g>
 </template>
-
-<style scoped>
-path {
-  stroke: var(--rule);
-  fill: none;
-}
-text {
-  fill: var(--soft);
-  font-size: 12px;
-}
-</style>

@@ -2,6 +2,7 @@
 // The one axis of values: lines across with their figures at the left.
 import type { ScaleLinear } from 'd3-scale'
 import { computed } from 'vue'
+import './axis.css'
 
 const props = defineProps<{
   scale: ScaleLinear<number, number>
@@ -12,21 +13,10 @@ const ticks = computed(() => props.scale.ticks(3).map((t) => ({ y: props.scale(t
 </script>
 
 <template>
-  <g>
+  <g class="axis">
     <template v-for="t in ticks" :key="t.y">
       <path :d="`M0 ${t.y}H${wide}`" />
       <text x="2" :y="t.y - 3">{{ t.name }}</text>
     </template>
   </g>
 </template>
-
-<style scoped>
-path {
-  stroke: var(--rule);
-  fill: none;
-}
-text {
-  fill: var(--soft);
-  font-size: 12px;
-}
-</style>

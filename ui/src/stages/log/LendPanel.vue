@@ -1,13 +1,13 @@
 <script setup lang="ts">
 // Lending: a card for the borrower, the state at both times.
-import { ArrowTopRightOnSquareIcon, PlusIcon, TrashIcon } from '@heroicons/vue/20/solid'
+import { ArrowTopRightOnSquareIcon, PlusIcon } from '@heroicons/vue/20/solid'
 import { computed, ref } from 'vue'
 import { api, today } from '@/api'
 import { useDays } from '@/days'
 import DateField from '@/fields/DateField.vue'
 import PlanFields from '@/fields/PlanFields.vue'
 import BackAgain from '@/parts/BackAgain.vue'
-import PhotoStrip from '@/parts/PhotoStrip.vue'
+import RecordRow from '@/parts/RecordRow.vue'
 import { newId, uuid } from '@/stores/patch'
 import { useRecords } from '@/stores/records'
 import { useWorkspace } from '@/stores/workspace'
@@ -63,48 +63,46 @@ async function where(id: string) {
     <button class="act-main no-print mt-2" @click="lend"><PlusIcon class="size-5" />Lend it</button>
     <BackAgain />
     <ul class="mt-2">
-      <li v-for="[id, r] in loans" :key="id" class="border-rule border-t py-1.5" :data-loan="id">
-        <button
-          class="min-h-11 w-full text-left"
-          :aria-expanded="open === id"
-          @click="open = open === id ? '' : id"
-        >
+      <RecordRow
+        v-for="[id, r] in loans"
+        :id="id"
+        :key="id"
+        v-model:open="open"
+        name="a loan"
+        of="its state"
+        :data-loan="id"
+      >
+        <template #heading>
           <b>{{ r.loan!.to || 'Somebody' }}</b><span class="text-soft"
             ><template v-if="r.on">, {{ long(r.on) }}</template
             ><template v-if="r.loan!.back"> to {{ long(r.loan!.back) }}</template></span
           >
-        </button>
-        <div v-if="open === id" class="no-print mb-2">
-          <div class="grid grid-cols-2 items-end gap-x-4 gap-y-3 lg:grid-cols-4">
-            <DateField :path="`/records/${id}/on`" label="Lent on" />
-            <DateField :path="`/records/${id}/loan/until`" label="Back by" />
-            <PlanFields
-              :base="`/records/${id}/loan`"
-              :fields="[
-                { at: 'to', label: 'Lent to', text: true },
-                { at: 'call', label: 'Whom to call', text: true },
-                { at: 'deposit', label: 'Deposit' },
-                { at: 'out', label: 'State when lent', text: true },
-                { at: 'in', label: 'State when it came back', text: true },
-              ]"
-            />
-            <DateField :path="`/records/${id}/loan/back`" label="Came back on" />
-          </div>
-          <div class="mt-2 flex flex-wrap gap-2">
-            <template v-if="!r.loan!.back && r.loan!.key">
-              <button class="act-main min-h-11" @click="show(id)">
-                <ArrowTopRightOnSquareIcon class="size-5" />The card
-              </button>
-              <button class="act min-h-11" @click="where(id)">Its address for a phone</button>
-            </template>
-            <PhotoStrip :record="id" of="its state" />
-            <button class="act min-h-11" @click="records.remove(id, 'a loan')">
-              <TrashIcon class="size-5" />Take it out
+        </template>
+        <DateField :path="`/records/${id}/on`" label="Lent on" />
+        <DateField :path="`/records/${id}/loan/until`" label="Back by" />
+        <PlanFields
+          :base="`/records/${id}/loan`"
+          :fields="[
+            { at: 'to', label: 'Lent to', text: true },
+            { at: 'call', label: 'Whom to call', text: true },
+            { at: 'deposit', label: 'Deposit' },
+            { at: 'out', label: 'State when lent', text: true },
+            { at: 'in', label: 'State when it came back', text: true },
+          ]"
+        />
+        <DateField :path="`/records/${id}/loan/back`" label="Came back on" />
+        <template #acts>
+          <template v-if="!r.loan!.back && r.loan!.key">
+            <button class="act-main min-h-11" @click="show(id)">
+              <ArrowTopRightOnSquareIcon class="size-5" />The card
             </button>
-          </div>
+            <button class="act min-h-11" @click="where(id)">Its address for a phone</button>
+          </template>
+        </template>
+        <template #after>
           <p v-for="a in addresses" :key="a" class="mt-1 text-sm break-all select-all">{{ a }}</p>
-        </div>
-      </li>
+        </template>
+      </RecordRow>
     </ul>
   </div>
 </template>

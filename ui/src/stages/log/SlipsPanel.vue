@@ -1,6 +1,6 @@
 <script setup lang="ts">
 // Slips: what the load weighed, its density, and a material of one's own from several.
-import { PlusIcon, TrashIcon } from '@heroicons/vue/20/solid'
+import { PlusIcon } from '@heroicons/vue/20/solid'
 import { ref } from 'vue'
 import { api, today } from '@/api'
 import { useDays } from '@/days'
@@ -8,7 +8,7 @@ import DateField from '@/fields/DateField.vue'
 import PlanFields from '@/fields/PlanFields.vue'
 import type { Op } from '@/generated/types'
 import BackAgain from '@/parts/BackAgain.vue'
-import PhotoStrip from '@/parts/PhotoStrip.vue'
+import RecordRow from '@/parts/RecordRow.vue'
 import { newId } from '@/stores/patch'
 import { useListFile } from '@/stores/listFile'
 import { useRecords } from '@/stores/records'
@@ -105,61 +105,52 @@ function add() {
     </div>
     <BackAgain />
     <ul class="mt-2">
-      <li
+      <RecordRow
         v-for="r in data?.slips.slice(0, most) ?? []"
+        :id="r.record"
         :key="r.record"
-        class="border-rule border-t py-1.5"
+        v-model:open="open"
+        :name="say([r.name])"
+        of="the slip"
         :data-slip="r.record"
       >
-        <button
-          class="min-h-11 w-full text-left"
-          :aria-expanded="open === r.record"
-          @click="open = open === r.record ? '' : r.record"
-        >
+        <template #heading>
           <b>{{ say([r.name]) }}</b><span class="text-soft"
             ><template v-if="r.on">, {{ day(r.on) }}</template
             ><template v-if="r.load">, {{ nominal(r.load) }}</template
             ><template v-if="r.density">, {{ nominal(r.density) }}</template
             ><template v-if="r.perTon">, {{ nominal(r.perTon) }} a tonne</template></span
           ><b v-if="r.out" class="text-tight">, not counted</b>
-        </button>
-        <p v-if="r.wrong?.length" class="text-fails font-semibold">{{ say(r.wrong) }}</p>
-        <div v-if="open === r.record" class="no-print mb-2">
-          <div class="grid grid-cols-2 items-end gap-x-4 gap-y-3 lg:grid-cols-4">
-            <DateField :path="`/records/${r.record}/on`" label="On" />
-            <PlanFields
-              :base="`/records/${r.record}/slip`"
-              :fields="[
-                {
-                  at: 'material',
-                  label: 'Material',
-                  options: (reference.data?.materials ?? []).map((m) => ({ value: m.id, name: m.name })),
-                },
-                { at: 'full', label: 'Loaded, on the slip' },
-                { at: 'empty', label: 'Empty, on the slip' },
-                { at: 'fill', label: 'It filled' },
-                { at: 'fillDoubt', label: 'known to', hint: '10 %' },
-                { at: 'price', label: 'It cost' },
-                {
-                  at: 'load',
-                  label: 'Or it was this load',
-                  options: Object.entries(workspace.plan?.loads ?? {}).map(([value, l]) => ({
-                    value,
-                    name: l.name || 'unnamed',
-                  })),
-                },
-                { at: 'alone', label: 'The trailer stood alone on the bridge', on: true },
-              ]"
-            />
-          </div>
-          <div class="mt-2 flex flex-wrap gap-2">
-            <PhotoStrip :record="r.record" of="the slip" />
-            <button class="act min-h-11" @click="records.remove(r.record, say([r.name]))">
-              <TrashIcon class="size-5" />Take it out
-            </button>
-          </div>
-        </div>
-      </li>
+        </template>
+        <template #below>
+          <p v-if="r.wrong?.length" class="text-fails font-semibold">{{ say(r.wrong) }}</p>
+        </template>
+        <DateField :path="`/records/${r.record}/on`" label="On" />
+        <PlanFields
+          :base="`/records/${r.record}/slip`"
+          :fields="[
+            {
+              at: 'material',
+              label: 'Material',
+              options: (reference.data?.materials ?? []).map((m) => ({ value: m.id, name: m.name })),
+            },
+            { at: 'full', label: 'Loaded, on the slip' },
+            { at: 'empty', label: 'Empty, on the slip' },
+            { at: 'fill', label: 'It filled' },
+            { at: 'fillDoubt', label: 'known to', hint: '10 %' },
+            { at: 'price', label: 'It cost' },
+            {
+              at: 'load',
+              label: 'Or it was this load',
+              options: Object.entries(workspace.plan?.loads ?? {}).map(([value, l]) => ({
+                value,
+                name: l.name || 'unnamed',
+              })),
+            },
+            { at: 'alone', label: 'The trailer stood alone on the bridge', on: true },
+          ]"
+        />
+      </RecordRow>
     </ul>
     <button v-if="(data?.slips.length ?? 0) > most" class="act no-print mt-2 min-h-11" @click="most += 200">
       Older ones, {{ data!.slips.length - most }}

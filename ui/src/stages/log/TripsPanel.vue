@@ -1,6 +1,6 @@
 <script setup lang="ts">
 // Trips: one tap after a drive, more where it is wanted.
-import { PlusIcon, TrashIcon } from '@heroicons/vue/20/solid'
+import { PlusIcon } from '@heroicons/vue/20/solid'
 import { computed, ref } from 'vue'
 import { api, today } from '@/api'
 import { useDays } from '@/days'
@@ -8,7 +8,7 @@ import DateField from '@/fields/DateField.vue'
 import PlanFields from '@/fields/PlanFields.vue'
 import type { TripRow } from '@/generated/types'
 import BackAgain from '@/parts/BackAgain.vue'
-import PhotoStrip from '@/parts/PhotoStrip.vue'
+import RecordRow from '@/parts/RecordRow.vue'
 import { newId } from '@/stores/patch'
 import { useRecords } from '@/stores/records'
 import { useStudy } from '@/stores/study'
@@ -70,59 +70,50 @@ function driven() {
     </button>
     <BackAgain />
     <ul class="mt-2">
-      <li
+      <RecordRow
         v-for="r in data?.trips.slice(0, most) ?? []"
+        :id="r.record"
         :key="r.record"
-        class="border-rule border-t py-1.5"
+        v-model:open="open"
+        :name="say([r.name])"
+        :of="say([r.name])"
         :data-trip="r.record"
       >
-        <button
-          class="min-h-11 w-full text-left"
-          :aria-expanded="open === r.record"
-          @click="open = open === r.record ? '' : r.record"
-        >
+        <template #heading>
           <b>{{ say([r.name]) }}</b><span class="text-soft"
             ><template v-if="r.on">, {{ day(r.on) }}</template
             ><template v-if="line(r)">, {{ line(r) }}</template
             ><template v-if="trip(r)?.with">: {{ trip(r)!.with }}</template></span
           >
-        </button>
-        <p v-if="r.off?.length || r.card?.length" class="text-soft text-sm">
-          {{ say([...(r.off ?? []), ...(r.off?.length ? [{ text: ' ' }] : []), ...(r.card ?? [])]) }}
-        </p>
-        <p v-if="r.warns?.length" class="text-tight font-semibold">{{ say(r.warns) }}</p>
-        <div v-if="open === r.record" class="no-print mb-2">
-          <div class="grid grid-cols-2 items-end gap-x-4 gap-y-3 lg:grid-cols-4">
-            <DateField :path="`/records/${r.record}/on`" label="On" />
-            <PlanFields
-              :base="`/records/${r.record}`"
-              :fields="[
-                { at: 'trip/far', label: 'Distance' },
-                { at: 'trip/takes', label: 'Time on the road' },
-                { at: 'trip/load', label: 'Load' },
-                { at: 'trip/with', label: 'What lay on it', text: true },
-                electric ? { at: 'trip/power', label: 'Charged' } : { at: 'trip/fuel', label: 'Filled up' },
-                { at: 'trip/cost', label: 'Paid for it' },
-                { at: 'trip/mileage', label: 'Mileage at its end' },
-                { at: 'trip/ballRead', label: 'On the ball, as read' },
-                { at: 'trip/hubLeft', label: 'Left hub, first stop' },
-                { at: 'trip/hubRight', label: 'Right hub' },
-                { at: 'trip/slack', label: 'A strap was slack', on: true },
-                { at: 'trip/nuts', label: 'Wheel nuts gave', on: true },
-                { at: 'trip/dips', label: 'Hubs in water, times', whole: true },
-                { at: 'trip/tips', label: 'Tips and pulls', whole: true },
-                { at: 'note', label: 'Remark', text: true },
-              ]"
-            />
-          </div>
-          <div class="mt-2 flex flex-wrap gap-2">
-            <PhotoStrip :record="r.record" :of="say([r.name])" />
-            <button class="act min-h-11" @click="records.remove(r.record, say([r.name]))">
-              <TrashIcon class="size-5" />Take it out
-            </button>
-          </div>
-        </div>
-      </li>
+        </template>
+        <template #below>
+          <p v-if="r.off?.length || r.card?.length" class="text-soft text-sm">
+            {{ say([...(r.off ?? []), ...(r.off?.length ? [{ text: ' ' }] : []), ...(r.card ?? [])]) }}
+          </p>
+          <p v-if="r.warns?.length" class="text-tight font-semibold">{{ say(r.warns) }}</p>
+        </template>
+        <DateField :path="`/records/${r.record}/on`" label="On" />
+        <PlanFields
+          :base="`/records/${r.record}`"
+          :fields="[
+            { at: 'trip/far', label: 'Distance' },
+            { at: 'trip/takes', label: 'Time on the road' },
+            { at: 'trip/load', label: 'Load' },
+            { at: 'trip/with', label: 'What lay on it', text: true },
+            electric ? { at: 'trip/power', label: 'Charged' } : { at: 'trip/fuel', label: 'Filled up' },
+            { at: 'trip/cost', label: 'Paid for it' },
+            { at: 'trip/mileage', label: 'Mileage at its end' },
+            { at: 'trip/ballRead', label: 'On the ball, as read' },
+            { at: 'trip/hubLeft', label: 'Left hub, first stop' },
+            { at: 'trip/hubRight', label: 'Right hub' },
+            { at: 'trip/slack', label: 'A strap was slack', on: true },
+            { at: 'trip/nuts', label: 'Wheel nuts gave', on: true },
+            { at: 'trip/dips', label: 'Hubs in water, times', whole: true },
+            { at: 'trip/tips', label: 'Tips and pulls', whole: true },
+            { at: 'note', label: 'Remark', text: true },
+          ]"
+        />
+      </RecordRow>
     </ul>
     <button v-if="(data?.trips.length ?? 0) > most" class="act no-print mt-2 min-h-11" @click="most += 200">
       Older ones, {{ data!.trips.length - most }}
