@@ -5,7 +5,9 @@ import (
 	"go/parser"
 	"go/token"
 	"io/fs"
+	"os"
 	"path/filepath"
+	"regexp"
 	"strconv"
 	"strings"
 	"testing"
@@ -70,5 +72,36 @@ func TestHouse(t *testing.T) {
 	})
 	if err != nil {
 		t.Fatal(err)
+	}
+}
+
+// codes are the constants that name a finding.
+var codes = regexp.MustCompile(`\bCode[A-Z]\w*\s*=\s*"([a-z]+\.[a-z0-9-]+)"`)
+
+// Every code of a finding stands in the list of docs/method/README.md.
+func TestCodesAreListed(t *testing.T) {
+	list, err := os.ReadFile(filepath.Join("..", "docs", "method", "README.md"))
+	if err != nil {
+		t.Fatal(err)
+	}
+	count := 0
+	err = filepath.WalkDir("ask", func(path string, d fs.DirEntry, err error) error {
+		if err != nil || d.IsDir() || filepath.Ext(path) != ".go" || strings.HasSuffix(path, "_test.go") {
+			return err
+		}
+		source, err := os.ReadFile(path)
+		if err != nil {
+			return err
+		}
+		for _, m := range codes.FindAllStringSubmatch(string(source), -1) {
+			count++
+			if !strings.Contains(string(list), "`"+m[1]) {
+				t.Errorf("%s: %s is not listed", path, m[1])
+			}
+		}
+		return nil
+	})
+	if err != nil || count < 100 {
+		t.Errorf("%d codes, %v", count, err)
 	}
 }
