@@ -63,3 +63,44 @@ test('every stage and tab is named and has contrast, light and dark', async ({ p
     await accessible(page)
   })
 })
+
+test('dialogs are named, hold the focus and give it back', async ({ page, hut }) => {
+  await hut.open('balance')
+  const menu = page.getByRole('button', { name: 'Plan', exact: true })
+  for (const item of ['Tick on a phone', 'Earlier versions', 'Stages to show', 'Keys']) {
+    await menu.click()
+    await page.getByRole('menuitem', { name: item }).click()
+    const dialog = page.getByRole('dialog')
+    await expect(dialog, item).toHaveAccessibleName(/\S{3}/)
+    await accessible(page)
+    for (let i = 0; i < 12; i++) await page.keyboard.press('Tab')
+    expect(await page.evaluate(() => !!document.activeElement?.closest('[role=dialog]')), item).toBe(true)
+    await page.keyboard.press('Escape')
+    await expect(dialog).toHaveCount(0)
+  }
+  await page.getByRole('button', { name: 'Show the working' }).first().click()
+  await expect(page.getByRole('dialog')).toHaveAccessibleName(/\S{3}/)
+  await accessible(page)
+})
+
+test('read as text, a stage says first what the answer is', async ({ page, hut }) => {
+  await hut.open('balance')
+  const tree = await page.locator('body').ariaSnapshot()
+  const at = (what: RegExp) => tree.search(what)
+  // the plan, its verdict in words, the stages, the figures, the checks, in this order and each by its role
+  const order = [
+    /heading "[^"]+" \[level=1\]/,
+    /status:[\s\S]{0,80}Fails/,
+    /navigation "Stages"/,
+    /region "Balance"/,
+    /complementary "Checks"/,
+    /heading "Checks of Balance" \[level=2\]/,
+  ].map(at)
+  expect(
+    order.every((n) => n >= 0),
+    tree.slice(0, 1500),
+  ).toBe(true)
+  expect([...order].sort((a, b) => a - b)).toEqual(order)
+  // nothing to press is without a name
+  expect(tree).not.toMatch(/- (button|link|textbox|combobox|switch|slider)\s*(:|\n|\[)/)
+})
