@@ -185,7 +185,8 @@ func TestCreateWhole(t *testing.T) {
 	}
 }
 
-// A plan takes as many records and photos as is told and no more; what is there can still be changed, and nothing is lost.
+// A plan takes as many records and photos as is told and no more; what is there can still be changed, and
+// nothing is lost.
 func TestFull(t *testing.T) {
 	s, _ := open(t)
 	ctx := t.Context()

@@ -45,8 +45,8 @@ func missing(v reflect.Value, at string) (out []string) {
 	return out
 }
 
-// Every call that judges or searches answers on a plan that knows nothing yet, on things without a figure, and where outing and
-// trailer are not of the plan: with a document or with a sentence, never from within.
+// Every call that judges or searches answers on a plan that knows nothing yet, on things without a figure,
+// and where outing and trailer are not of the plan: with a document or with a sentence, never from within.
 func TestRoutesOnBarePlans(t *testing.T) {
 	s, err := store.Open(t.Context(), filepath.Join(t.TempDir(), "bare.db"))
 	if err != nil {

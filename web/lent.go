@@ -26,7 +26,8 @@ var lentStyle string
 
 var lentTemplate = page.Must(page.New("lent").Parse(lentPage))
 
-// lentPolicy lets the page have its own style and photos and nothing else: no script, no call, no way to the rest.
+// lentPolicy lets the page have its own style and photos and nothing else: no script, no call, no way to the
+// rest.
 var lentPolicy = func() string {
 	sum := sha256.Sum256([]byte(lentStyle))
 	return "default-src 'none'; style-src 'sha256-" + base64.StdEncoding.EncodeToString(sum[:]) +
@@ -46,7 +47,8 @@ type lentSection struct {
 	Lines []string
 }
 
-// loan is the loan whose key was given: plan, loan and key must go together. The key is good until the trailer came back.
+// loan is the loan whose key was given: plan, loan and key must go together. The key is good until the
+// trailer came back.
 func (s *server) loan(c fiber.Ctx) (planID string, rec *records.Happened, err error) {
 	planID, own, err := ids(c, "record")
 	if err != nil {

@@ -76,7 +76,8 @@ func (s *soaking) call(c *http.Client, method, path, body string, head ...string
 	return res.StatusCode, string(text)
 }
 
-// saver keeps a plan of its own, revision after revision, with what happened and a photo, and reads all of it again.
+// saver keeps a plan of its own, revision after revision, with what happened and a photo, and reads all of
+// it again.
 func (s *soaking) saver(n int) {
 	c := &http.Client{Transport: &http.Transport{}}
 	defer c.CloseIdleConnections()
@@ -112,7 +113,8 @@ func (s *soaking) asker(r *rand.Rand) {
 	}
 }
 
-// phone breaks off in every way that a weak connection does: in the heading, in the body, before and within the answer, in a drive.
+// phone breaks off in every way that a weak connection does: in the heading, in the body, before and within
+// the answer, in a drive.
 func (s *soaking) phone(r *rand.Rand) {
 	whole := `{"plan":` + s.doc + `,"outing":"boat-day","trailer":"grey-flatbed","want":"settled"}`
 	request := fmt.Sprintf("POST /api/review HTTP/1.1\r\nHost: %s\r\nContent-Type: application/json\r\nContent-Length: %d\r\n\r\n%s",
@@ -172,8 +174,8 @@ func sampled() sample {
 	return sample{m.HeapAlloc, runtime.NumGoroutine()}
 }
 
-// Under mixed calls, with phones that break off, memory and goroutines stay flat, nothing fails from within, and all is let go of in
-// the end. DEEP runs it for half an hour.
+// Under mixed calls, with phones that break off, memory and goroutines stay flat, nothing fails from within,
+// and all is let go of in the end. DEEP runs it for half an hour.
 func TestSoak(t *testing.T) {
 	if testing.Short() {
 		t.Skip("a few seconds")

@@ -174,8 +174,8 @@ func LedgerOf(m *plan.MoneyPlan, trailer string, planned []Planned, all records.
 	return out
 }
 
-// running adds what the log has of money: upkeep, trips. It stands apart and is not held against the target, which is for having
-// the trailer.
+// running adds what the log has of money: upkeep, trips. It stands apart and is not held against the target,
+// which is for having the trailer.
 func (l *Ledger) running(trailer string, ids []string, all records.All) {
 	var sum Cents
 	for _, id := range ids {
@@ -186,7 +186,11 @@ func (l *Ledger) running(trailer string, ids []string, all records.All) {
 		case rec.Trailer != trailer:
 			continue
 		case rec.Wear != nil:
-			row.What, row.For, paid = said.Say(norms.WearingName(rec.Wear.What)), string(records.ForKeep), rec.Wear.Cost
+			row.What, row.For, paid = said.Say(
+				norms.WearingName(rec.Wear.What),
+			), string(
+				records.ForKeep,
+			), rec.Wear.Cost
 		case rec.Trip != nil:
 			row.What, row.For, paid = said.Say("A trip"), string(records.ForFuel), rec.Trip.Cost
 		}

@@ -89,9 +89,10 @@ func TestStrapsByHand(t *testing.T) {
 	})
 }
 
-// Where two straps go, worked anew from what is given, for the narrowest and the widest deck that is thrown: straight over,
-// 0.2·(W + 4·pull·sin α)/W along or across; leaning against the push, 0.15·(W + 2T·c) + 2T·a over W, with T their limit, a along and c
-// down; leaning with it, 0.15. A crate 0.8 m wide and 0.6 high, the deck from 1.2 to 1.5 m.
+// Where two straps go, worked anew from what is given, for the narrowest and the widest deck that is thrown:
+// straight over, 0.2·(W + 4·pull·sin α)/W along or across; leaning against the push, 0.15·(W + 2T·c) + 2T·a
+// over W, with T their limit, a along and c down; leaning with it, 0.15. A crate 0.8 m wide and 0.6 high,
+// the deck from 1.2 to 1.5 m.
 func TestWhereByHand(t *testing.T) {
 	wins := map[string]int{}
 	each(t, "where", 3, 60, func(c *practice.Case, right int) {

@@ -17,20 +17,33 @@ import (
 	"zygonos/core/rig"
 )
 
-// way is how the same two straps may run: from the crate's edge to rings in the deck, as shares of the crate's length.
+// way is how the same two straps may run: from the crate's edge to rings in the deck, as shares of the
+// crate's length.
 type way struct {
 	letter, says string
 	over         bool
 	holds, rings [2]float64 // of the two straps: on the crate and in the deck, 0 its front, 1 its rear
 }
 
-// ways are those that are told apart: over the top they press, leaning back they hold against braking, leaning ahead against
-// pulling away.
+// ways are those that are told apart: over the top they press, leaning back they hold against braking,
+// leaning ahead against pulling away.
 var ways = []way{
-	{"A", "A: both straight over it, a quarter from each end", true, [2]float64{0.25, 0.75}, [2]float64{0.25, 0.75}},
+	{
+		"A",
+		"A: both straight over it, a quarter from each end",
+		true,
+		[2]float64{0.25, 0.75},
+		[2]float64{0.25, 0.75},
+	},
 	{"B", "B: one each side, from its front top edge back to the deck", false, [2]float64{0, 0}, [2]float64{1, 1}},
 	{"C", "C: one each side, from its rear top edge ahead to the deck", false, [2]float64{1, 1}, [2]float64{0, 0}},
-	{"D", "D: one each side, from the middle of its top edge straight down", false, [2]float64{0.5, 0.5}, [2]float64{0.5, 0.5}},
+	{
+		"D",
+		"D: one each side, from the middle of its top edge straight down",
+		false,
+		[2]float64{0.5, 0.5},
+		[2]float64{0.5, 0.5},
+	},
 }
 
 // push is what a crate is to be held against, and why a way is the wrong one for it.
@@ -46,18 +59,31 @@ const onlyPress = "It only presses the crate down, and friction takes a share of
 const lessAcross = "Less to the side: most of its pull goes along the trailer or down, and of the two only one tightens."
 
 var pushes = []push{
-	{"forward", "Which way do two straps hold this crate best when you brake?", map[string]string{
-		"A": onlyPress, "C": "That keeps it from going back: as you brake the crate goes ahead, and these straps go slack.", "D": onlyPress,
-	}},
-	{"rearward", "Which way do two straps hold this crate best when you pull away uphill?", map[string]string{
-		"A": onlyPress, "B": "That keeps it from going ahead: as you pull away the crate goes back, and these straps go slack.", "D": onlyPress,
-	}},
+	{
+		"forward",
+		"Which way do two straps hold this crate best when you brake?",
+		map[string]string{
+			"A": onlyPress,
+			"C": "That keeps it from going back: as you brake the crate goes ahead, and these straps go slack.",
+			"D": onlyPress,
+		},
+	},
+	{
+		"rearward",
+		"Which way do two straps hold this crate best when you pull away uphill?",
+		map[string]string{
+			"A": onlyPress,
+			"B": "That keeps it from going ahead: as you pull away the crate goes back, and these straps go slack.",
+			"D": onlyPress,
+		},
+	},
 	{"left", "Which way do two straps hold this crate best in a bend to the right?", map[string]string{
 		"A": lessAcross, "B": lessAcross, "C": lessAcross, "D": lessAcross,
 	}},
 }
 
-// whereCase asks where two straps go: the way that withstands most in the direction that is asked, by the balance of forces.
+// whereCase asks where two straps go: the way that withstands most in the direction that is asked, by the
+// balance of forces.
 func whereCase(r *rand.Rand, level int, _ *plan.Plan) (made, bool) {
 	t := throwRig(r)
 	t.gross = 1500
@@ -126,7 +152,9 @@ func whereCase(r *rand.Rand, level int, _ *plan.Plan) (made, bool) {
 	}
 	m.why = append(m.why, said.Say(
 		"So much push it withstands. Braking hard is % of the weight, pulling away or a bend %; a strap holds by leaning against it.",
-		said.Of(quantity.KindShare, norms.Ask.Forward), said.Of(quantity.KindShare, norms.Ask.Sideways)))
+		said.Of(quantity.KindShare, norms.Ask.Forward),
+		said.Of(quantity.KindShare, norms.Ask.Sideways),
+	))
 	return m, true
 }
 
@@ -158,7 +186,13 @@ func (t *thrown) tied(limit float64, w *way) (*plan.Plan, bool) {
 			ring(r, at, edge)
 			ties = append(ties, fmt.Sprintf(
 				`"s%d":{"order":%d,"load":"c1","strap":"s","from":"%s","to":"%s","hold":{"back":%v,"right":0,"up":%v}}`,
-				k, k+1, l, r, hold, crateHigh))
+				k,
+				k+1,
+				l,
+				r,
+				hold,
+				crateHigh,
+			))
 			continue
 		}
 		side := float64(2*k - 1)

@@ -1,6 +1,7 @@
 package review
 
-// Least is what a stage takes at least to give an answer, by its id and in the words of its page in docs/guide. Practice takes nothing.
+// Least is what a stage takes at least to give an answer, by its id and in the words of its page in
+// docs/guide. Practice takes nothing.
 var Least = map[string]string{
 	"job":      "one outing with one load and what it weighs",
 	"vehicle":  "its {tow rating} and the limit of its {ball load}: papers and hitch plate",

@@ -29,7 +29,8 @@ type Drawn struct {
 	Many    bool     // it has more members than are reckoned: weight and centre alone are known
 }
 
-// MostMembers is how many members of a frame are reckoned: a review of them takes half a second, and no trailer has a third of them.
+// MostMembers is how many members of a frame are reckoned: a review of them takes half a second, and no
+// trailer has a third of them.
 const MostMembers = 500
 
 // Figures of practice (confidence C).

@@ -36,8 +36,11 @@ const (
 // wearNeeds says what of what wears a trailer has.
 func wearNeeds(p *plan.Plan, trailer string, t *plan.Trailer) map[string]bool {
 	has := map[string]bool{
-		"": true, "brakes": t.Brakes != "" && t.Brakes != plan.BrakesNone, "leaf": t.Suspension == plan.SpringsLeaf || t.Suspension == plan.SpringsSlipper,
-		"deck": t.Floor == plan.FloorBoards || t.Floor == plan.FloorPly, "tip": t.Tipping != nil,
+		"":        true,
+		"brakes":  t.Brakes != "" && t.Brakes != plan.BrakesNone,
+		"leaf":    t.Suspension == plan.SpringsLeaf || t.Suspension == plan.SpringsSlipper,
+		"deck":    t.Floor == plan.FloorBoards || t.Floor == plan.FloorPly,
+		"tip":     t.Tipping != nil,
 		"lamps":   t.Wiring != nil || t.Lights != "",
 		"battery": t.Breakaway != nil && *t.Breakaway || t.Wiring != nil && t.Wiring.Power != nil,
 		"winch":   t.Tipping != nil,
@@ -63,7 +66,13 @@ func Wear(p *plan.Plan, trailer string, all records.All, today string) []WearRow
 		if !has[w.Needs] {
 			continue
 		}
-		row := WearRow{ID: w.ID, Name: said.Say(w.Name), Does: said.Say(w.Does), State: "unknown", Reads: w.ID == norms.TreadID}
+		row := WearRow{
+			ID:    w.ID,
+			Name:  said.Say(w.Name),
+			Does:  said.Say(w.Does),
+			State: "unknown",
+			Reads: w.ID == norms.TreadID,
+		}
 		for _, rec := range all {
 			if rec.Trailer == trailer && rec.Wear != nil && rec.Wear.What == w.ID && rec.On > row.Last &&
 				(today == "" || rec.On <= today) {
@@ -83,14 +92,15 @@ func Wear(p *plan.Plan, trailer string, all records.All, today string) []WearRow
 	return out
 }
 
-// tread holds the last depth that was read against what the law wants, and says from the one before how far it may still go:
-// (d − 1.6 mm)/(d₁ − d)·(way between).
+// tread holds the last depth that was read against what the law wants, and says from the one before how far
+// it may still go: (d − 1.6 mm)/(d₁ − d)·(way between).
 func (r *WearRow) tread(trailer string, all records.All, today string) {
 	var days []string
 	depths := map[string]float64{}
 	for _, rec := range all {
 		w := rec.Wear
-		if rec.Trailer != trailer || w == nil || w.What != norms.TreadID || w.Tread == nil || today != "" && rec.On > today {
+		if rec.Trailer != trailer || w == nil || w.What != norms.TreadID || w.Tread == nil ||
+			today != "" && rec.On > today {
 			continue
 		}
 		d := float64(*w.Tread)

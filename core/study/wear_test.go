@@ -49,9 +49,9 @@ func TestWear(t *testing.T) {
 	}
 }
 
-// By hand: 5 mm in April, 4 mm in June after 2000 km wear 0.5 mm in 1000 km; to 1.6 mm are 4800 km, of which 1000 were driven since:
-// 3800 are left, less than the 4000 to the next look. At 1.6 mm it is over, at 3 mm soon; a tick without a depth is not known, and
-// of two on one day the shallower counts.
+// By hand: 5 mm in April, 4 mm in June after 2000 km wear 0.5 mm in 1000 km; to 1.6 mm are 4800 km, of which
+// 1000 were driven since: 3800 are left, less than the 4000 to the next look. At 1.6 mm it is over, at 3 mm
+// soon; a tick without a depth is not known, and of two on one day the shallower counts.
 func TestTread(t *testing.T) {
 	p := sample.Plan(t)
 	row := func(today string, docs map[string]string) study.WearRow {

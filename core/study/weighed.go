@@ -37,8 +37,9 @@ type Written struct {
 
 func refused(pattern string) *Written { return &Written{Ops: []finding.Op{}, Wrong: said.Say(pattern)} }
 
-// Enter writes what a scale gave into a plan: as a reading of the laden rig after those that are there, or as the weight at an end
-// of a load. Of a load the front end comes first: with it alone the rest of the load's weight is taken at the rear end.
+// Enter writes what a scale gave into a plan: as a reading of the laden rig after those that are there, or
+// as the weight at an end of a load. Of a load the front end comes first: with it alone the rest of the
+// load's weight is taken at the rear end.
 func Enter(p *plan.Plan, trailer, outing string, w *Weighed) *Written {
 	if v, d := float64(w.Value), float64(w.Doubt); !(v > 0 && d >= 0) || math.IsInf(v, 0) || math.IsInf(d, 0) {
 		return refused("That is no weight of a scale.")

@@ -9,8 +9,9 @@ import (
 	"zygonos/core/study"
 )
 
-// A value at the ball is a reading after the last; at the ends of a load it is its weight: front and rear of 60 and 40 kg, 2 m
-// apart, are 100 kg with the centre 0.8 m behind the front, in whatever order they are read again.
+// A value at the ball is a reading after the last; at the ends of a load it is its weight: front and rear of
+// 60 and 40 kg, 2 m apart, are 100 kg with the centre 0.8 m behind the front, in whatever order they are
+// read again.
 func TestEnter(t *testing.T) {
 	p := sample.Plan(t)
 	put := func(w study.Weighed) {

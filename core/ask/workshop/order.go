@@ -75,11 +75,12 @@ func ticked(r *rig.Rig, all records.All, s *WorkStep) {
 	}
 }
 
-// mostOwn is how many steps of the owner's own are laid: the order of so many takes a tenth of a second, that of their days a quarter.
+// mostOwn is how many steps of the owner's own are laid: the order of so many takes a tenth of a second,
+// that of their days a quarter.
 const mostOwn = 1000
 
-// own adds the steps that the owner added, or, as a part of a step that is split, before what is left of that. left is how many there
-// are beyond those that are laid.
+// own adds the steps that the owner added, or, as a part of a step that is split, before what is left of
+// that. left is how many there are beyond those that are laid.
 func (l *list) own(all records.All) (left int) {
 	count := 0
 	for _, id := range slices.SortedFunc(maps.Keys(all), func(a, b string) int {
@@ -99,8 +100,13 @@ func (l *list) own(all records.All) (left int) {
 			guess = *g
 		}
 		s := WorkStep{
-			ID: id, Record: id, Own: true, Says: said.Sentence{said.Name(rec.Step.Says, "a step")}, Side: string(rec.Step.Side),
-			Minutes: [2]float64{guess * 0.8, guess * 1.3}, Why: "You added it.",
+			ID:      id,
+			Record:  id,
+			Own:     true,
+			Says:    said.Sentence{said.Name(rec.Step.Says, "a step")},
+			Side:    string(rec.Step.Side),
+			Minutes: [2]float64{guess * 0.8, guess * 1.3},
+			Why:     "You added it.",
 		}
 		if at := l.at(rec.Step.Of); at >= 0 {
 			whole := &l.steps[at]

@@ -16,8 +16,9 @@ type Wearing struct {
 // TreadID is the thing whose record reads a depth.
 const TreadID = "tread"
 
-// What is left of a tyre's tread, m: the least that the law wants of main grooves (Directive 89/459/EEC, 1.6 mm; 49 CFR 393.75(c),
-// 2/32 in; local rules may want more), and from where a new one is to be looked for (practice, C).
+// What is left of a tyre's tread, m: the least that the law wants of main grooves (Directive 89/459/EEC, 1.6
+// mm; 49 CFR 393.75(c), 2/32 in; local rules may want more), and from where a new one is to be looked for
+// (practice, C).
 const (
 	LeastTread = 0.0016
 	NearTread  = 0.003

@@ -11,7 +11,8 @@ const (
 // Taken is a value that was taken, kg, to a tenth.
 type Taken struct{ Value, Doubt float64 }
 
-// Taking takes one value from each thing that is laid on a scale: once it stands still, and not again before it was lifted off.
+// Taking takes one value from each thing that is laid on a scale: once it stands still, and not again before
+// it was lifted off.
 type Taking struct {
 	Filter
 	last float64 // what was taken and still lies there; 0: nothing does

@@ -7,8 +7,9 @@ import (
 	"zygonos/core/sums/steady"
 )
 
-// Three things laid on one after another, lifted off between, are three values; one that lies on for a minute is one. What is only
-// made lighter by a third is still the same thing, and an empty plate that shows a kilogram is nothing.
+// Three things laid on one after another, lifted off between, are three values; one that lies on for a
+// minute is one. What is only made lighter by a third is still the same thing, and an empty plate that shows
+// a kilogram is nothing.
 func TestTaking(t *testing.T) {
 	for _, c := range []struct {
 		name string
