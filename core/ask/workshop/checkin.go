@@ -194,11 +194,15 @@ func (row *PartRow) look(p *records.PartRecord, mirror *parts.FrameBar) {
 		row.Says = said.Say(
 			"Another part came. Send it back with a photo beside the list; fit what does not need it.",
 		)
+	case p.State == records.PartHanded && mirror == nil:
+		row.Says = said.Say("It is not the one that was drawn. Hold it beside the drawing: turned over, does it fit? Else swap it.")
 	case p.State == records.PartHanded:
 		row.Says = said.Say(
 			"It is the other hand. Lay it beside %: if both are alike, one side came twice. Swap it before you bolt anything.",
 			other,
 		)
+	case p.State == records.PartUncut && mirror == nil:
+		row.Says = said.Say("A hole is missing. Measure it from its end, mark and punch, drill. Paint the bare edge.")
 	case p.State == records.PartUncut:
 		row.Says = said.Say(
 			"A hole is missing. Clamp it back to back with %, mark through, drill. Paint the bare edge.",

@@ -170,6 +170,14 @@ func TestCheckIn(t *testing.T) {
 			t.Errorf("%s: %q, %d open", c.doc, says, got.Open)
 		}
 	}
+	// a part without another hand has no counterpart to be held against
+	for state, want := range map[string]string{"undrill": "Measure it from its end", "handed": "beside the drawing"} {
+		doc := `{"kind":"part","part":{"name":"Bracket","want":1,"state":"` + state + `"}}`
+		own := workshop.CheckIn(resolved(t, sets...), happened(t, map[string]string{"part-own": doc}))
+		if i := slices.IndexFunc(own.Rows, func(r workshop.PartRow) bool { return r.Own }); i < 0 || !strings.Contains(texts(own.Rows[i].Says), want) {
+			t.Errorf("%s: %+v", state, own.Rows)
+		}
+	}
 	// a rail with a hole: its place is drawn from the end
 	drilled := strings.Replace(ladder("weld"), `"left":{`, `"left":{"cuts":{"h":{"order":1,"what":"hole","at":0.4,"size":0.011}},`, 1)
 	got := workshop.CheckIn(resolved(t, "/trailers/t/frame", drilled), nil)
