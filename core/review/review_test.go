@@ -6,9 +6,11 @@ import (
 	"math"
 	"strings"
 	"testing"
+	"time"
 
 	"zygonos/core/internal/sample"
 	"zygonos/core/lang/finding"
+	"zygonos/core/lang/quantity"
 	"zygonos/core/plan"
 	"zygonos/core/review"
 	"zygonos/demo"
@@ -192,4 +194,40 @@ func ExampleReview() {
 	rep := review.Review(p, review.Request{})
 	fmt.Println(rep.Headline.Says.Text(p.Locale()))
 	// Output: Nothing fails: 9 of 9 essential links checked.
+}
+
+// Twice the loads take some four times as long at most, wherever they stand: no question is worse than quadratic.
+func TestGrowth(t *testing.T) {
+	took := func(n int) time.Duration {
+		data, _ := demo.Files.ReadFile("skarrow-hut.zygonos.json")
+		p, err := plan.Read(data)
+		if err != nil {
+			t.Fatal(err)
+		}
+		layout := p.Outings["gravel-day"].Layouts["grey-flatbed"]
+		for i := range n {
+			id := fmt.Sprintf("load-%d", i)
+			size := func(v quantity.Length) *plan.LengthEstimate { return &plan.LengthEstimate{Value: v, How: plan.Weighed} }
+			l := plan.Load{Name: id, Order: i, Size: plan.Size{Length: size(0.2), Width: size(0.15), Height: size(0.1)}}
+			l.Mass = &plan.MassEstimate{Value: 2, How: plan.Guessed}
+			p.Loads[id] = l
+			at := plan.Spot{Back: quantity.Length(float64(i%41) * 0.031), Right: quantity.Length(float64(i%37)*0.029 - 0.5)}
+			if i < 40 {
+				layout.Placements[id] = plan.Placement{On: plan.OnDeck, At: at}
+			} else {
+				layout.Placements[id] = plan.Placement{On: plan.OnLoad, ID: fmt.Sprintf("load-%d", i-40), At: at}
+			}
+		}
+		least := time.Hour
+		for range 2 {
+			began := time.Now()
+			review.Review(p, review.Request{Outing: "gravel-day", Trailer: "grey-flatbed"})
+			least = min(least, time.Since(began))
+		}
+		return least
+	}
+	few, many := took(250), took(1000)
+	if many > 40*few || many > 10*time.Second { // sixteen by the square, and a busy machine
+		t.Errorf("250 loads take %v, 1000 %v", few, many)
+	}
 }

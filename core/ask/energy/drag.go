@@ -1,6 +1,7 @@
 package energy
 
 import (
+	"cmp"
 	"slices"
 
 	"zygonos/core/plan"
@@ -37,18 +38,19 @@ func DragOf(r *rig.Rig, empty bool) span {
 	}
 }
 
-// areas are those of blunt things and of hulls outside the car's outline, m².
+// areas are those of blunt things and of hulls outside the car's outline, m²: strip by strip across, in each the height that any
+// covers, and that blunt ones do.
 func areas(r *rig.Rig, empty bool) (blunt, hull float64) {
 	car := outlines[""]
 	if r.Vehicle != nil {
 		car = outlines[r.Vehicle.Body]
 	}
 	var fronts []frontal
-	xs, zs := []float64{-car[0], car[0]}, []float64{car[1]}
+	xs := []float64{-car[0], car[0]}
 	add := func(f frontal) {
 		if f.right > f.left && f.top > f.bottom {
 			fronts = append(fronts, f)
-			xs, zs = append(xs, f.left, f.right), append(zs, f.bottom, f.top)
+			xs = append(xs, f.left, f.right)
 		}
 	}
 	for i := range r.Items {
@@ -63,26 +65,36 @@ func areas(r *rig.Rig, empty bool) (blunt, hull float64) {
 		add(frontal{-half, half, r.DeckHeight(), r.DeckHeight() + float64(*s), false})
 	}
 	slices.Sort(xs)
-	slices.Sort(zs)
+	xs = slices.Compact(xs)
+	slices.SortFunc(fronts, func(a, b frontal) int { return cmp.Compare(a.bottom, b.bottom) })
 	for i := 1; i < len(xs); i++ {
-		for k := 1; k < len(zs); k++ {
-			x, z := (xs[i]+xs[i-1])/2, (zs[k]+zs[k-1])/2
-			if x > -car[0] && x < car[0] && z < car[1] {
-				continue
-			}
-			is, isBlunt := false, false
-			for _, f := range fronts {
-				if x > f.left && x < f.right && z > f.bottom && z < f.top {
-					is, isBlunt = true, isBlunt || !f.hull
-				}
-			}
-			switch area := (xs[i] - xs[i-1]) * (zs[k] - zs[k-1]); {
-			case isBlunt:
-				blunt += area
-			case is:
-				hull += area
-			}
+		x, wide := (xs[i]+xs[i-1])/2, xs[i]-xs[i-1]
+		from := 0.0
+		if x > -car[0] && x < car[0] {
+			from = car[1]
 		}
+		all, some := covered(fronts, x, from)
+		blunt, hull = blunt+wide*some, hull+wide*(all-some)
 	}
 	return blunt, hull
+}
+
+// covered is how much of the height over from is covered at x by any of the fronts, which stand by their lower ends, and by blunt ones.
+func covered(fronts []frontal, x, from float64) (all, blunt float64) {
+	topAll, topBlunt := from, from
+	for i := range fronts {
+		f := &fronts[i]
+		if x <= f.left || x >= f.right {
+			continue
+		}
+		if f.top > topAll {
+			all += f.top - max(f.bottom, topAll)
+			topAll = f.top
+		}
+		if !f.hull && f.top > topBlunt {
+			blunt += f.top - max(f.bottom, topBlunt)
+			topBlunt = f.top
+		}
+	}
+	return all, blunt
 }
