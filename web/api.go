@@ -89,8 +89,6 @@ type Reference struct {
 	Linings     []norms.Lining                      `json:"linings"`
 	Signs       []Ailment                           `json:"signs"`
 	Causes      []Ailment                           `json:"causes"`
-	// what a stage takes at least to give an answer, by its id
-	Least map[string]said.Sentence `json:"least"`
 }
 
 // Ailment is a sign or a cause by its words.
@@ -109,14 +107,6 @@ func signs() (out []Ailment) {
 func causes() (out []Ailment) {
 	for _, c := range ailments.Causes {
 		out = append(out, Ailment{c.ID, said.Say(c.Says)})
-	}
-	return out
-}
-
-func leasts() map[string]said.Sentence {
-	out := map[string]said.Sentence{}
-	for stage, says := range review.Least {
-		out[stage] = said.Say(says)
 	}
 	return out
 }
@@ -158,7 +148,6 @@ func reference(c fiber.Ctx) error {
 			norms.Linings,
 			signs(),
 			causes(),
-			leasts(),
 		},
 	)
 }

@@ -112,7 +112,9 @@ func whereCase(r *rand.Rand, level int, _ *plan.Plan) (made, bool) {
 		}
 		all = append(all, told{w, g})
 		if view == nil {
-			view = side(p, "t", "o")
+			if view = side(p, "t", "o"); view == nil {
+				return made{}, false
+			}
 			view.Shapes = slices.DeleteFunc(view.Shapes, func(s scene.Shape) bool {
 				return s.Class == "strap" || s.Class == "strap-end" || s.Class == "tie-point"
 			})

@@ -273,10 +273,10 @@ type LoanRecord struct {
 
 // WearRecord is something that wears, on the day of the record: greased, changed, looked at; or made, as a tyre by its code.
 type WearRecord struct {
+	What string          `json:"what" is:"thing, text 40"`
+	Cost *quantity.Money `json:"cost,omitempty" is:"cost"`
 	// what was left of the shallowest groove of the tyres
-	Tread *length         `json:"tread,omitempty" is:"{tyre} tread, 0..0.05"`
-	What  string          `json:"what" is:"thing, text 40"`
-	Cost  *quantity.Money `json:"cost,omitempty" is:"cost"`
+	Tread *length `json:"tread,omitempty" is:"{tyre} tread, 0..0.05"`
 }
 
 // PaperRecord is a paper that was got, with its number.

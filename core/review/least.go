@@ -1,5 +1,14 @@
 package review
 
+import (
+	"slices"
+
+	"zygonos/core/cost"
+	"zygonos/core/lang/finding"
+	"zygonos/core/lang/said"
+	"zygonos/core/rig"
+)
+
 // Least is what a stage takes at least to give an answer, by its id and in the words of its page in
 // docs/guide. Practice takes nothing.
 var Least = map[string]string{
@@ -19,4 +28,30 @@ var Least = map[string]string{
 	"papers":   "your region and how the trailer came to you",
 	"log":      "one tap after a drive",
 	"money":    "one price, or a shop’s list",
+}
+
+// answered are the stages that can have an answer without a finding of their own.
+var answered = map[string]func(*rig.Rig) bool{
+	"workshop": func(r *rig.Rig) bool { return r.Drawn != nil || r.Trailer.Workshop != nil },
+	"road": func(r *rig.Rig) bool {
+		return slices.ContainsFunc(r.Items, func(i rig.Item) bool { return !i.Part })
+	},
+	"papers": func(r *rig.Rig) bool { return r.Trailer.Plate != nil && r.Trailer.Plate.Kind != "" },
+	"money": func(r *rig.Rig) bool {
+		return r.Trailer.Money != nil || len(cost.Of(r.Scope.Trailer, r.Trailer).Lines) > 0
+	},
+}
+
+// leastOf is what a stage takes at least, while it has no answer: no finding of its own that is known, and nothing else to show.
+func leastOf(id string, fs []finding.Finding, r *rig.Rig) said.Sentence {
+	says, ok := Least[id]
+	if !ok || slices.ContainsFunc(fs, func(f finding.Finding) bool {
+		return f.Stage == id && f.Outcome != finding.Unknown
+	}) {
+		return nil
+	}
+	if has := answered[id]; has != nil && r != nil && has(r) {
+		return nil
+	}
+	return said.Say(says)
 }

@@ -66,3 +66,33 @@ func TestUntiedStage(t *testing.T) {
 		t.Errorf("one tied: %s; another untied beside it: %s, %d not known", tied, both, untied)
 	}
 }
+
+// A stage tells what it takes at least until the plan answers it: by a known finding, or by what it shows.
+func TestLeastOf(t *testing.T) {
+	least := func(stage string, sets ...string) bool {
+		rep := review.Review(sample.Plan(t, sets...), review.Request{Trailer: "t", Outing: "o"})
+		rep.Settle()
+		for _, s := range rep.Stages {
+			if s.ID == stage {
+				return len(s.Least) > 0
+			}
+		}
+		t.Fatal(stage)
+		return false
+	}
+	for _, c := range []struct {
+		stage string
+		sets  []string
+		want  bool
+	}{
+		{"road", nil, false}, {"road", []string{"/outings/o/layouts/t/placements", `{}`}, true},
+		{"balance", nil, false}, {"frame", nil, true}, {"tie", nil, true}, {"practice", nil, false}, {"log", nil, true},
+		{"papers", nil, true}, {"papers", []string{"/trailers/t/plate", `{"kind":"built"}`}, false},
+		{"workshop", nil, true}, {"workshop", []string{"/trailers/t/workshop", `{"begins":"kit"}`}, false},
+		{"money", nil, true}, {"money", []string{"/trailers/t/money", `{"target":600}`}, false},
+	} {
+		if got := least(c.stage, c.sets...); got != c.want {
+			t.Errorf("%s with %v: %v", c.stage, c.sets, got)
+		}
+	}
+}

@@ -187,6 +187,9 @@ type Next struct {
 type StageState struct {
 	ID      string          `json:"id"`
 	Outcome finding.Outcome `json:"outcome"`
+	// what it takes at least, while the plan gives it no answer; what happened stands beside the plan and
+	// may give one
+	Least said.Sentence `json:"least,omitempty"`
 }
 
 // OutingState is an outing with its worst outcome.
@@ -260,7 +263,7 @@ func verdict(p *plan.Plan, q Request, detail bool) (*Report, *rig.Rig) {
 			Outcome: finding.Unknown,
 			Says:    said.Say("No trailer yet. Tell of the trailer first."),
 		}
-		rep.Stages = stages(nil)
+		rep.Stages = stages(nil, nil)
 		return rep, nil
 	}
 	rep.EmptyWay = r.EmptyWay
@@ -301,7 +304,7 @@ func verdict(p *plan.Plan, q Request, detail bool) (*Report, *rig.Rig) {
 	rep.rig = r
 	rep.head()
 	finding.Sort(rep.Findings)
-	rep.Stages = stages(rep.Findings)
+	rep.Stages = stages(rep.Findings, r)
 	rep.Placed = PlacedOf(p)
 	return rep, r
 }
@@ -473,7 +476,7 @@ func (rep *Report) Settle() {
 	finding.Sense(fs)
 	rep.Findings = append(rep.Findings, fs...)
 	finding.Sort(rep.Findings)
-	rep.Stages = stages(rep.Findings)
+	rep.Stages = stages(rep.Findings, r)
 	rep.head()
 }
 
@@ -486,10 +489,10 @@ func (rep *Report) Show() {
 	}
 }
 
-func stages(fs []finding.Finding) []StageState {
+func stages(fs []finding.Finding, r *rig.Rig) []StageState {
 	out := []StageState{}
 	for _, id := range Stages {
-		s := StageState{ID: id}
+		s := StageState{ID: id, Least: leastOf(id, fs, r)}
 		for i := range fs {
 			// A minor unknown does not stand for a whole stage; a load that is not tied is none.
 			counts := fs[i].Outcome != finding.Unknown || fs[i].Essential || id == lashing.Stage

@@ -160,7 +160,7 @@ func LayDays(p *plan.Plan, trailer, outing string, all records.All, today string
 		out.Rows = append(out.Rows, row)
 	}
 	out.sittings(work, &likely, at)
-	out.meets(d.By)
+	out.meets(d.By, work.Beyond)
 	return out
 }
 
@@ -250,9 +250,12 @@ func (o *WorkDays) sittings(w *workshop.Work, p *schedule.Plan, at func(float64)
 }
 
 // meets holds the end against the day that it is wanted by.
-func (o *WorkDays) meets(by string) {
+func (o *WorkDays) meets(by string, beyond int) {
 	o.Wants = by
 	switch {
+	case beyond > 0: // what is not laid would make it ready too soon
+		o.Ready, o.Early, o.Late = "", "", ""
+		o.Says = said.Say("Not known when: % of your steps are not laid under Workshop. Put small ones together.", said.Count(beyond))
 	case o.Ready == "":
 		o.Says = said.Say("In three years it does not come to an end: more hours a week, or fewer steps.")
 	case by == "":

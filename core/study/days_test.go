@@ -1,6 +1,7 @@
 package study_test
 
 import (
+	"fmt"
 	"strings"
 	"testing"
 
@@ -86,5 +87,22 @@ func TestLayDays(t *testing.T) {
 	}
 	if none := study.LayDays(sample.Plan(t), "t", "o", nil, "2026-06-02", 100); len(none.Rows) != 0 {
 		t.Errorf("%+v", none)
+	}
+}
+
+// Steps that are too many to be laid keep it Not known when it is ready, never ready too soon.
+func TestDaysBeyond(t *testing.T) {
+	p := kit(t, "/trailers/t/days", evenings)
+	all := records.All{}
+	for i := range 1001 {
+		r, err := records.Merge(nil, []byte(`{"kind":"step","trailer":"t","step":{"says":"Thing","guess":1}}`))
+		if err != nil {
+			t.Fatal(err)
+		}
+		all[fmt.Sprintf("own-%04d", i)] = r
+	}
+	d := study.LayDays(p, "t", "o", all, "2026-05-01", 20)
+	if d.Meets != "" || d.Ready != "" || d.Late != "" || !strings.Contains(saidText(d.Says), "1 of your steps") {
+		t.Errorf("%s %s %s", d.Meets, d.Ready, saidText(d.Says))
 	}
 }

@@ -113,7 +113,7 @@ func (r *WearRow) tread(trailer string, all records.All, today string) {
 	}
 	if len(days) == 0 {
 		if r.State == "good" {
-			r.State, r.Why = "unknown", said.Say("How deep it was is not written down.")
+			r.State, r.Why = "unknown", said.Say("Its depth is missing: write down the shallowest groove.")
 		}
 		return
 	}

@@ -265,6 +265,10 @@ func whole(r *rig.Rig) (f finding.Finding, broken bool) {
 	case d.Many:
 		f.Says = said.Say("% members are drawn, and % are reckoned at most. Take out what bears nothing.",
 			said.Count(len(d.Bars)), said.Count(rig.MostMembers))
+		f.Needs = []finding.Need{{
+			Path: f.Subject + "/members", Says: said.Say("the members that bear"),
+			Where: said.Say("Plates, brackets and bolts need not be drawn."),
+		}}
 		return f, true
 	case r.DeckFront == nil || r.Axle == nil:
 		f.Says = said.Say("Where coupling and axle stand is not known, so the frame is not loaded.")

@@ -195,7 +195,7 @@ func (row *PartRow) look(p *records.PartRecord, mirror *parts.FrameBar) {
 			"Another part came. Send it back with a photo beside the list; fit what does not need it.",
 		)
 	case p.State == records.PartHanded && mirror == nil:
-		row.Says = said.Say("It is not the one that was drawn. Hold it beside the drawing: turned over, does it fit? Else swap it.")
+		row.Says = said.Say("It is not the one that was drawn. Hold it beside the drawing, turned over too: if it fits neither way, swap it.")
 	case p.State == records.PartHanded:
 		row.Says = said.Say(
 			"It is the other hand. Lay it beside %: if both are alike, one side came twice. Swap it before you bolt anything.",

@@ -484,7 +484,7 @@ func TestManySteps(t *testing.T) {
 	if got := len(w.Steps) - len(plain.Steps); got != 1000 {
 		t.Errorf("%d are laid", got)
 	}
-	if len(w.Refused) != 1 || !strings.Contains(texts(w.Refused[0]), "stay out: 3") {
+	if len(w.Refused) != 1 || !strings.Contains(texts(w.Refused[0]), "3 more are not") {
 		t.Errorf("%v", w.Refused)
 	}
 }

@@ -53,7 +53,8 @@ type Work struct {
 	Chain   float64         `json:"chain"` // h of the longest chain, as is likely
 	Left    int             `json:"left"`
 	Says    said.Sentence   `json:"says"`
-	Refused []said.Sentence `json:"refused,omitempty"` // moves that make a circle
+	Refused []said.Sentence `json:"refused,omitempty"` // moves that make a circle, steps that are too many
+	Beyond  int             `json:"beyond,omitempty"`  // steps of the owner's that are not laid
 	Stand   *Stand          `json:"stand,omitempty"`
 }
 
@@ -219,14 +220,14 @@ func Order(r *rig.Rig, all records.All) *Work {
 	steps := l.waiting()
 	refused := l.moved(all, steps)
 	if left > 0 {
-		refused = append(refused, said.Say("Of the steps that you added % are taken, the others stay out: %.",
+		refused = append(refused, said.Say("% of the steps that you added are laid, % more are not: put small ones together.",
 			said.Count(mostOwn), said.Count(left)))
 	}
 	order, turns, side, err := sequence.Order(steps)
 	if err != nil {
 		return nil // contributors make no circles: a test holds them to it
 	}
-	out := &Work{Steps: []WorkStep{}, Turns: turns, Begins: string(l.from), Refused: refused}
+	out := &Work{Steps: []WorkStep{}, Turns: turns, Begins: string(l.from), Refused: refused, Beyond: left}
 	hours, chain, _ := sequence.Critical(steps)
 	out.Chain = hours
 	shut := l.shut(steps, order, all)

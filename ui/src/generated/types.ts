@@ -2730,9 +2730,6 @@ export interface Reference {
   hinged: Hinged[];
   hitches: HitchClass[];
   inspections: Inspection[];
-  least: {
-    [k: string]: Sentence;
-  };
   linings: Lining[];
   linkGrades: LinkGrade[];
   loads: LoadKind[];
@@ -3310,6 +3307,7 @@ export interface SupportRow {
 }
 export interface StageState {
   id: string;
+  least?: Sentence;
   outcome: string;
 }
 export interface Chart {

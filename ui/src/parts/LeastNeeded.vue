@@ -4,14 +4,12 @@ import { ArrowRightIcon, PlusIcon } from '@heroicons/vue/20/solid'
 import { computed } from 'vue'
 import { put } from '@/stores/patch'
 import { useRecords } from '@/stores/records'
-import { useReference } from '@/stores/reference'
 import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
 
 const props = defineProps<{ stage: string }>()
 const workspace = useWorkspace()
 const records = useRecords()
-const reference = useReference()
 const { say } = useWords()
 /** The kinds of what happened that a stage is about. */
 const kinds: Record<string, string[]> = {
@@ -20,11 +18,11 @@ const kinds: Record<string, string[]> = {
   log: ['trip', 'slip', 'wear', 'trouble', 'loan'],
   money: ['spend'],
 }
+/** At rest, so that it does not come and go while something is dragged. */
 const least = computed(() => {
-  const says = reference.data?.least[props.stage]
-  const own = workspace.report?.findings.filter((f) => f.stage === props.stage) ?? []
-  if (!says || own.some((f) => f.outcome !== 'unknown')) return undefined
-  return Object.values(records.all).some((r) => kinds[props.stage]?.includes(r.kind)) ? undefined : says
+  const says = workspace.settledReport?.stages.find((s) => s.id === props.stage)?.least
+  const happened = Object.values(records.all).some((r) => kinds[props.stage]?.includes(r.kind))
+  return happened ? undefined : says
 })
 
 /** Stages that speak of a loaded trailer, and those that speak of a drawn frame. */

@@ -6,7 +6,7 @@ import { useRoute } from 'vue-router'
 import TabBar from './TabBar.vue'
 
 const props = defineProps<{ label: string; tabs: { name: string; panel: Component }[] }>()
-/** The tab that the address names: #something-is-wrong. */
+/** The tab that the address names: #something-wrong. */
 const named = useRoute().hash.slice(1)
 const first = props.tabs.findIndex((t) => t.name.toLowerCase().replace(/\W+/g, '-') === named)
 </script>
