@@ -3957,6 +3957,7 @@ export interface WorkOrder {
 }
 export interface Work {
   begins: string;
+  beyond?: number;
   chain: number;
   /**
    * @minItems 2
