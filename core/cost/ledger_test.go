@@ -167,7 +167,8 @@ func TestWays(t *testing.T) {
 // By hand: 70 of pay less 22 km at 0.45 and a fee of 12.50 are 47.60; a trailer of 1000 is paid by 22 jobs.
 func TestJobs(t *testing.T) {
 	far := quantity.Length(22000)
-	m := &plan.MoneyPlan{PerDistance: money(0.45), Jobs: map[string]plan.EarnJob{
+	driving := quantity.DriveCost(0.45)
+	m := &plan.MoneyPlan{PerDistance: &driving, Jobs: map[string]plan.EarnJob{
 		"clay": {Order: 1, Name: "Clay", Rate: money(70), Far: &far, Fee: money(12.5), Often: ptr(8.0)},
 		"sand": {Order: 2, Name: "Sand", Rate: money(10), Fee: money(12)},
 		"peat": {Order: 3, Name: "Peat"},

@@ -268,7 +268,7 @@ func (o *Ways) jobs(m *plan.MoneyPlan, known Known, root string) {
 		if j.Far != nil && m.PerDistance == nil {
 			need(
 				root+"/perDistance",
-				"what a kilometre or mile costs",
+				"what driving costs by distance",
 				"Fuel, tyres, wear: a third more than the fuel alone.",
 			)
 		}

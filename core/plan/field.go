@@ -72,6 +72,7 @@ var usual = map[reflect.Type]Field{
 	reflect.TypeFor[quantity.Energy]():      {Kind: quantity.KindEnergy},
 	reflect.TypeFor[quantity.FuelUse]():     {Kind: quantity.KindFuelUse},
 	reflect.TypeFor[quantity.PowerUse]():    {Kind: quantity.KindPowerUse},
+	reflect.TypeFor[quantity.DriveCost]():   {Kind: quantity.KindDriveCost},
 	reflect.TypeFor[float64]():              {Kind: quantity.KindCount},
 	reflect.TypeFor[int]():                  {Kind: quantity.KindCount},
 	reflect.TypeFor[int64]():                {Kind: quantity.KindCount},

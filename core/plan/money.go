@@ -10,10 +10,10 @@ type MoneyPlan struct {
 	// how long it is kept, how often it is used
 	Years *float64 `json:"years,omitempty" is:"years that it is kept, 0.5..50"`
 	Uses  *float64 `json:"uses,omitempty" is:"uses a year, >0..1000"`
-	// what a kilometre (or a mile) with it costs
-	PerDistance *quantity.Money    `json:"perDistance,omitempty" is:"cost by distance"`
-	Ways        map[string]WayCost `json:"ways,omitempty" is:"way" stage:"money/ways"`
-	Jobs        map[string]EarnJob `json:"jobs,omitempty" is:"job" stage:"money/earning"`
+	// what driving with it costs, of a kilometre
+	PerDistance *quantity.DriveCost `json:"perDistance,omitempty" is:"cost by distance, 0..1000"`
+	Ways        map[string]WayCost  `json:"ways,omitempty" is:"way" stage:"money/ways"`
+	Jobs        map[string]EarnJob  `json:"jobs,omitempty" is:"job" stage:"money/earning"`
 }
 
 // WayCost is a way to get the same job done.

@@ -93,7 +93,7 @@ func Wear(p *plan.Plan, trailer string, all records.All, today string) []WearRow
 }
 
 // tread holds the last depth that was read against what the law wants, and says from the one before how far
-// it may still go: (d − 1.6 mm)/(d₁ − d)·(way between).
+// it may still go: (d − 1.6 mm)/(d₁ − d)·(way between, but for what was driven on the two days of reading).
 func (r *WearRow) tread(trailer string, all records.All, today string) {
 	var days []string
 	depths := map[string]float64{}
@@ -130,7 +130,10 @@ func (r *WearRow) tread(trailer string, all records.All, today string) {
 	if n == 1 || depths[days[n-2]] <= d {
 		return
 	}
-	far := sinceThen(trailer, all, days[n-2], days[n-1]).far
+	// a drive of a day of reading was before it or after it: between counts without both, since as many
+	// kilometres less wear the tyre faster
+	far := sinceThen(trailer, all, days[n-2], days[n-1]).far -
+		sinceThen(trailer, all, days[n-2], days[n-2]).far - sinceThen(trailer, all, days[n-1], days[n-1]).far
 	if left := (d - norms.LeastTread) / (depths[days[n-2]] - d) * far; far > 0 && left > 0 {
 		left = max(0, left-sinceThen(trailer, all, days[n-1], today).far)
 		if r.Left == nil || left < r.Left.Value {

@@ -81,6 +81,14 @@ func TestTread(t *testing.T) {
 	if r := row("2026-06-10", two); r.State != "over" || r.Left.Value > 1 {
 		t.Errorf("%+v", r)
 	}
+	// 1500 km of the 2000 on the very day of the reading may have come after it: 0.001 m went in 500 km, to 1.6 mm
+	// are 1200, all of them driven by the second trip
+	two["trip-1"] = `{"kind":"trip","on":"2026-05-01","trip":{"far":500000}}`
+	two["trip-3"] = `{"kind":"trip","on":"2026-06-01","trip":{"far":1500000}}`
+	two["trip-2"] = `{"kind":"trip","on":"2026-06-05","trip":{"far":100000}}`
+	if r := row("2026-06-10", two); r.State != "over" || r.Left.Value > 1 {
+		t.Errorf("%+v", r)
+	}
 	for _, c := range []struct{ depth, want, says string }{
 		{`,"tread":0.0016`, "over", "1.6"}, {`,"tread":0.0017`, "soon", "1.7"}, {`,"tread":0.003`, "soon", "3"}, {`,"tread":0.0031`, "good", ""},
 		{"", "unknown", "shallowest groove"}, {`,"tread":0`, "over", "least"},

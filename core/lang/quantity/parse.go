@@ -71,6 +71,7 @@ var units = map[string][]unitDef{
 	"ft lb": {{KindMoment, newtonMetrePerLbFt}}, "ft-lb": {{KindMoment, newtonMetrePerLbFt}},
 	"£": {{KindMoney, 1}}, "€": {{KindMoney, 1}}, "$": {{KindMoney, 1}},
 	"kwh": {{KindEnergy, 1}}, "l/100 km": {{KindFuelUse, 1}}, "l/100km": {{KindFuelUse, 1}},
+	"/km": {{KindDriveCost, 1}}, "/mi": {{KindDriveCost, 1000 / metrePerMile}},
 	"kwh/100 km": {{KindPowerUse, 1}}, "kwh/100km": {{KindPowerUse, 1}}, "kwh/100 mi": {{KindPowerUse, 1000 / metrePerMile}},
 	"us ton": {{KindMass, 2000 * kgPerPound}}, "uk ton": {{KindMass, 2240 * kgPerPound}},
 }
@@ -171,7 +172,7 @@ func (l Locale) one(k Kind, s string) (float64, error) {
 			return v, err
 		}
 	}
-	if k == KindMoney {
+	if k == KindMoney || k == KindDriveCost {
 		s = strings.TrimSpace(strings.TrimLeft(s, "£€$"))
 	}
 	m := numberUnit.FindStringSubmatch(s)
@@ -235,7 +236,8 @@ var kindWord = map[Kind]string{
 	KindPressure: "pressure", KindVolume: "volume", KindDensity: "density", KindAngle: "an angle", KindCount: "a count",
 	KindMoney: "money", KindRate: "money by weight", KindTime: "hours of work", KindForce: "a force",
 	KindStress: "a stress", KindMoment: "a moment", KindFrequency: "a frequency", KindVoltage: "a voltage", KindCurrent: "a current",
-	KindFuel: "fuel", KindEnergy: "energy", KindFuelUse: "fuel by distance", KindPowerUse: "energy by distance",
+	KindDriveCost: "money by distance",
+	KindFuel:      "fuel", KindEnergy: "energy", KindFuelUse: "fuel by distance", KindPowerUse: "energy by distance",
 }
 
 func hasKind(name string, k Kind) bool {
@@ -315,7 +317,7 @@ func (l Locale) own(k Kind) float64 {
 		if l.Region == NorthAmerica {
 			return pick(1, litrePerGal)
 		}
-	case KindPowerUse:
+	case KindPowerUse, KindDriveCost:
 		return pick(1, 1000/metrePerMile)
 	case KindForce:
 		return pick(1000, newtonPerLbf)

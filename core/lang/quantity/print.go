@@ -99,6 +99,11 @@ func (l Locale) Text(k Kind, v float64) string {
 			return l.money(v*kgPerPound, true) + "/lb"
 		}
 		return l.money(v, true) + "/kg"
+	case KindDriveCost:
+		if imperial {
+			return l.money(v*metrePerMile/1000, true) + "/mi"
+		}
+		return l.money(v, true) + "/km"
 	case KindTime:
 		if m := math.Abs(v) / 60; m < 59.5 && m >= 0.5 {
 			return number(v/60, 0) + " min"

@@ -33,12 +33,15 @@ type Temperature float64
 // Money is a sum in the region's own currency; no rates of exchange are known.
 type Money float64
 
-// What a car burns or draws stands as it is bought and read, not in SI: litres or kilowatt-hours, of 100 km where by distance.
+// What a car burns or draws stands as it is bought and read, not in SI: litres or kilowatt-hours, of 100 km where by distance;
+// what driving costs, of a kilometre.
 type (
 	Fuel     float64 // l
 	Energy   float64 // kWh
 	FuelUse  float64 // l/100 km
 	PowerUse float64 // kWh/100 km
+
+	DriveCost float64 // money/km
 )
 
 // Gravity is the standard acceleration of free fall, m/s² (ISO 80000-3).
@@ -76,6 +79,8 @@ const (
 	KindEnergy   Kind = "energy"   // kWh
 	KindFuelUse  Kind = "fuelUse"  // l/100 km
 	KindPowerUse Kind = "powerUse" // kWh/100 km
+
+	KindDriveCost Kind = "driveCost" // money/km
 )
 
 // System is the unit system in which quantities are printed, and in which a

@@ -14,9 +14,10 @@ import (
 	"zygonos/core/records"
 )
 
-// Ledger is the ledger as a table, sums as plain numbers with two digits.
+// Ledger is the ledger as a table, sums as plain numbers with two digits. The last column tells what follows from the plan and
+// what stands in the log, so that neither is read as a spending of its own when the table comes back.
 func Ledger(l *cost.Ledger, region quantity.Locale) []byte {
-	rows := [][]string{{"day", "item", "kind", "planned", "spent", "worth"}}
+	rows := [][]string{{"day", "item", "kind", "planned", "spent", "worth", "from"}}
 	sum := func(m *finding.Measure) string {
 		if m == nil {
 			return ""
@@ -25,10 +26,23 @@ func Ledger(l *cost.Ledger, region quantity.Locale) []byte {
 	}
 	for i := range l.Rows {
 		r := &l.Rows[i]
-		rows = append(rows, []string{r.On, r.What.Text(region), r.For, sum(r.Planned), sum(r.Spent), sum(r.Worth)})
+		from := fromPlan
+		switch {
+		case r.Log:
+			from = fromLog
+		case r.Own:
+			from = ""
+		}
+		rows = append(rows, []string{r.On, r.What.Text(region), r.For, sum(r.Planned), sum(r.Spent), sum(r.Worth), from})
 	}
 	return write(rows)
 }
+
+// Where a line of a ledger comes from, if it is not the owner's own.
+const (
+	fromPlan = "plan"
+	fromLog  = "log"
+)
 
 // SpendRead is what a list of spendings came to.
 type SpendRead struct {
@@ -50,6 +64,7 @@ var spendHeads = []heading{
 	{"what", []string{"item", "what", "name", "text", "description", "payee", "details", "shop"}},
 	{"for", []string{"kind", "category", "for"}},
 	{"worth", []string{"worth", "market"}},
+	{"from", []string{"from"}},
 }
 
 // ReadSpends reads a bank's or a shop's list with a heading: a day, an item and a sum at least. Sums are read by the plan's
@@ -106,6 +121,12 @@ func spendOf(l quantity.Locale, row []string, fields map[string]int, head []stri
 		return &CellError{Column: i + 1, Head: strings.TrimSpace(head[i]), Says: says}
 	}
 	out := &SpendRow{}
+	switch s, i := cell("from"); s {
+	case fromPlan:
+		return nil, wrong(i, "It follows from the plan, where it stands already.")
+	case fromLog:
+		return nil, wrong(i, "It stands in the log, where it is changed.")
+	}
 	what, at := cell("what")
 	if out.Spend.What = cut(what, 200); what == "" {
 		return nil, wrong(at, "This line names no item.")

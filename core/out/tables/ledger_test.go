@@ -6,6 +6,7 @@ import (
 
 	"zygonos/core/cost"
 	"zygonos/core/lang/quantity"
+	"zygonos/core/lang/said"
 	"zygonos/core/out/tables"
 	"zygonos/core/plan"
 	"zygonos/core/records"
@@ -53,6 +54,26 @@ func TestLedgerRoundTrip(t *testing.T) {
 	}
 	if r := back.Rows[0]; r.On != "2026-06-01" || r.Spend.What != "=1+1" || *r.Spend.Spent != sum || r.Spend.For != records.ForPart {
 		t.Errorf("%+v", r)
+	}
+}
+
+// What follows from the plan or stands in the log is no spending of its own when the table comes back: 90 of a trailer, 8 of a
+// drive and 5 of one's own are exported; 5 come back.
+func TestLedgerTakesNothingTwice(t *testing.T) {
+	price, fuel, own := quantity.Money(90), quantity.Money(8), quantity.Money(5)
+	all := records.All{
+		"trip-a": {Kind: records.KindTrip, Trailer: "t", On: "2026-06-01", Trip: &records.TripRecord{Cost: &fuel}},
+		"spend-a": {
+			Kind: records.KindSpend, Trailer: "t",
+			Spend: &records.SpendRecord{What: "Bolts", For: records.ForPart, Spent: &own},
+		},
+	}
+	planned := []cost.Planned{{Key: "price", What: said.Say("Trailer"), For: records.ForPart, Money: &price}}
+	l := quantity.Locale{Units: quantity.Metric, Region: quantity.UK}
+	table := tables.Ledger(cost.LedgerOf(nil, "t", planned, all), l)
+	back, err := tables.ReadSpends(&plan.Plan{Region: quantity.UK}, table)
+	if err != nil || len(back.Rows) != 1 || back.Rows[0].Spend.What != "Bolts" || len(back.Wrong) != 2 {
+		t.Fatalf("%s\n%+v %v", table, back, err)
 	}
 }
 

@@ -558,7 +558,7 @@ export const fields: Record<string, string> = {
   "/trailers/*/money/jobs/*/often": "figure count",
   "/trailers/*/money/jobs/*/rate": "figure money",
   "/trailers/*/money/jobs/*/takes": "figure time",
-  "/trailers/*/money/perDistance": "figure money",
+  "/trailers/*/money/perDistance": "figure driveCost",
   "/trailers/*/money/target": "figure money",
   "/trailers/*/money/uses": "figure count",
   "/trailers/*/money/ways/*/first": "figure money",
@@ -872,6 +872,12 @@ export const units: Record<string, Record<string, number>> = {
   },
   "%": {
     "share": 0.01
+  },
+  "/km": {
+    "driveCost": 1
+  },
+  "/mi": {
+    "driveCost": 0.621371192237334
   },
   "a": {
     "current": 1

@@ -29,6 +29,7 @@ export type Kind =
   | 'energy'
   | 'fuelUse'
   | 'powerUse'
+  | 'driveCost'
 
 export interface Locale {
   units: string
@@ -148,6 +149,8 @@ export function print(l: Locale, k: string, v: number): string {
       return money(l, v, Math.abs(v) < 19.995)
     case 'rate':
       return imperial ? money(l, v * pound, true) + '/lb' : money(l, v, true) + '/kg'
+    case 'driveCost':
+      return imperial ? money(l, (v * mile) / 1000, true) + '/mi' : money(l, v, true) + '/km'
     case 'time': {
       const m = Math.abs(v) / 60
       if (m < 59.5 && m >= 0.5) return number(v / 60, 0) + ' min'
@@ -215,6 +218,7 @@ const kindWord: Record<Kind, string> = {
   ...{ pressure: 'pressure', volume: 'volume', density: 'density', angle: 'an angle', count: 'a count' },
   ...{ money: 'money', rate: 'money by weight', time: 'hours of work', force: 'a force', stress: 'a stress' },
   ...{ fuel: 'fuel', energy: 'energy', fuelUse: 'fuel by distance', powerUse: 'energy by distance' },
+  ...{ driveCost: 'money by distance' },
   ...{ moment: 'a moment', frequency: 'a frequency', voltage: 'a voltage', current: 'a current' },
 }
 
@@ -277,7 +281,7 @@ function one(l: Locale, k: Kind, s: string): number {
     const v = feet(l, s)
     if (v !== undefined) return v
   }
-  if (k === 'money') s = s.replace(/^[£€$]+/, '').trim()
+  if (k === 'money' || k === 'driveCost') s = s.replace(/^[£€$]+/, '').trim()
   const m = numberUnit.exec(s)
   if (!m) throw new ParseError(`“${s}” is not a number with a unit.`)
   const name = (m[2] ?? '').trim()
@@ -347,6 +351,7 @@ function own(l: Locale, k: Kind): number {
     case 'fuel':
       return l.region === 'na' ? pick(1, gallon(l)) : 1
     case 'powerUse':
+    case 'driveCost':
       return pick(1, 1000 / mile)
     case 'force':
       return pick(1000, lbf)

@@ -31,7 +31,7 @@ const jobs = computed(() => workspace.plan?.trailers[workspace.trailer]?.money?.
       <PlanFields
         :base="base"
         :fields="[
-          { at: 'perDistance', label: 'Driving, a kilometre' },
+          { at: 'perDistance', label: 'Driving, by distance' },
           { at: 'hourRate', label: 'An hour of your own is worth', hint: 'nothing' },
         ]"
       />
