@@ -452,8 +452,9 @@ func TestOnTail(t *testing.T) {
 	}
 }
 
-// A tie point on the right rail that is drawn at with 400 kg lifts 400·sin 45° off the wheels and ball, and
-// pulls as much to the left.
+// A tie point on the right rail, 0.6 m off the middle, is drawn at with 400 kg: up with 400·sin 45° = 282.8 kg, which
+// the load gives back in the middle. Nothing is lifted off the road; the right wheel bears 282.843·0.6/1.6 = 106.066 kg less
+// and the left one as much more, and no force is left that pushes the trailer aside.
 func TestTiePull(t *testing.T) {
 	point := func(right string) []string {
 		return []string{"/trailers/t/tiePoints", `{"p":{"order":1,"kind":"ring-bolted","at":{"back":1.2,"right":` + right + `},"rating":400}}`}
@@ -461,8 +462,13 @@ func TestTiePull(t *testing.T) {
 	level := frame.Reactions(resolve(t, doc(usual)))
 	got := frame.ReactionsOf(resolve(t, doc(usual), point("0.6")...), "tie-p")
 	sum := func(v []float64) float64 { return v[0] + v[1] + v[2] }
-	if want := sum(level) - 400*math.Sqrt2/2; math.Abs(sum(got)-want) > 1e-6*want {
-		t.Errorf("bears %v, want %v", sum(got), want)
+	if math.Abs(sum(got)-sum(level)) > 1e-6*sum(level) || math.Abs(got[0]-level[0]) > 1e-6*sum(level) {
+		t.Errorf("bears %v, want %v", got, level)
+	}
+	for i, by := range []float64{106.066, -106.066} {
+		if math.Abs(got[i+1]-level[i+1]-by) > 1e-3 {
+			t.Errorf("wheel %d bears %v, want %v more", i, got[i+1]-level[i+1], by)
+		}
 	}
 	if a, b := frame.UseOf(resolve(t, doc(usual), point("0.6")...), "tie-p"), frame.UseOf(resolve(t, doc(usual), point("-0.6")...), "tie-p"); math.Abs(a-b) > 1e-6*a {
 		t.Errorf("right %v, left %v", a, b)

@@ -4,6 +4,8 @@ import (
 	"math"
 	"slices"
 
+	"gonum.org/v1/gonum/spatial/r3"
+
 	"zygonos/core/lang/quantity"
 	"zygonos/core/lang/said"
 	"zygonos/core/plan"
@@ -94,7 +96,8 @@ func propped(m *model) []frame3d.Support {
 }
 
 // pulls are tie points that are drawn at with their rating, up and inward at 45°, one after the other; those
-// without a rating are not.
+// without a rating are not. What draws at a ring presses elsewhere: the load that it holds stands in the deck's
+// middle beside it and gives the frame as much down and outward, so that ball and wheels bear no more than before.
 func pulls(m *model) (out []loadCase) {
 	points := m.r.Trailer.TiePoints
 	for n, id := range plan.Ordered(points, func(t plan.TiePoint) int { return t.Order }) {
@@ -111,15 +114,17 @@ func pulls(m *model) (out []loadCase) {
 		out = append(out, loadCase{
 			id: "tie-" + id, name: said.Say("a tie point drawn at with %", said.Mass(*t.Rating)), why: practice,
 			load: func(l *loader, all []body, high bool) bool {
-				l.pull(at, vec{Y: inward * force, Z: force})
-				return l.weigh(all, still(1), high)
+				f := vec{Y: inward * force, Z: force}
+				l.pull(at, f)
+				ok := l.press(vec{X: at.X}, r3.Scale(-1, f))
+				return l.weigh(all, still(1), high) && ok
 			},
 		})
 	}
 	return out
 }
 
-// pull puts a force on the member that lies nearest to a place of the deck.
+// pull puts a force at the deck's height on the member that lies nearest to a place of the deck.
 func (l *loader) pull(at, force vec) {
 	best, where, least := -1, 0.0, math.Inf(1)
 	for i := range l.bars {
@@ -133,6 +138,7 @@ func (l *loader) pull(at, force vec) {
 		}
 	}
 	if best >= 0 {
-		l.onBar(best, where, force, vec{})
+		off := vec{Z: -l.bars[best].At(where).Z} // it is drawn at the deck, not in the bar's middle
+		l.onBar(best, where, force, r3.Cross(off, force))
 	}
 }
