@@ -179,6 +179,12 @@ func (h *Harness) drops() []finding.Finding {
 			number(h.wire),
 			amperes(bears),
 		)
+	case h.w.Fuse != nil && amps > *h.w.Fuse:
+		g.Outcome = finding.Fails
+		g.Subject = "/trailers/" + h.r.Scope.Trailer + "/wiring/fuse"
+		g.Figure, g.Limit = finding.Exactly(quantity.KindCurrent, amps), finding.Exactly(quantity.KindCurrent, *h.w.Fuse)
+		g.Says = said.Say("Pole % draws % through a fuse of %: it blows and its lamps go dark. Read what is printed on the fuse.",
+			said.Piece{Text: h.poles[max(0, pole)].Number}, amperes(amps), amperes(*h.w.Fuse))
 	case h.w.Fuse != nil && *h.w.Fuse > bears:
 		g.Outcome, g.Tight = finding.Tight, finding.LittleRoom
 		g.Subject = "/trailers/" + h.r.Scope.Trailer + "/wiring/fuse"

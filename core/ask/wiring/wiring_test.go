@@ -189,6 +189,9 @@ func TestOutcomes(t *testing.T) {
 		{"pin-7", full, []string{"/trailers/t/wiring/wire", "1.5"}, wiring.CodeHeat, finding.Holds},
 		{"pin-7", full, []string{"/trailers/t/wiring/wire", "0.5", "/trailers/t/wiring/bundled", "true"}, wiring.CodeHeat, finding.Fails},
 		{"pin-7", full, []string{"/trailers/t/wiring/wire", "1.5", "/trailers/t/wiring/fuse", "30"}, wiring.CodeHeat, finding.Tight},
+		// two stop lamps of 21 W on one pole draw 3.5 A at 12 V
+		{"pin-7", full, []string{"/trailers/t/wiring/wire", "1.5", "/trailers/t/wiring/fuse", "2"}, wiring.CodeHeat, finding.Fails},
+		{"pin-7", full, []string{"/trailers/t/wiring/wire", "1.5", "/trailers/t/wiring/fuse", "5"}, wiring.CodeHeat, finding.Holds},
 		{"pin-7", full, []string{"/trailers/t/wiring/wire", "4"}, wiring.CodeDrop, finding.Holds},
 		{"pin-7", full, []string{"/trailers/t/wiring/wire", "0.75"}, wiring.CodeDrop, finding.Tight},
 		{"nothing", full, nil, wiring.CodeFeeds, finding.Unknown},
