@@ -182,6 +182,8 @@ func TestOutcomes(t *testing.T) {
 		{"pin-7", full, nil, wiring.CodePlaces, finding.Holds},
 		{"pin-7", full, []string{"/trailers/t/wiring/lamps/lstop/height", "0.2"}, wiring.CodePlaces, finding.Fails},
 		{"pin-7", full, []string{"/trailers/t/wiring/lamps/lstop/height", "0"}, wiring.CodePlaces, finding.Unknown},
+		{"pin-7", full, []string{"/trailers/t/wiring/lamps/f1/height", "1"}, wiring.CodePlaces, finding.Fails}, // UN R48: 900 mm at most
+		{"pin-7", full, []string{"/trailers/t/wiring/lamps/s2/height", "0.2"}, wiring.CodePlaces, finding.Fails},
 		{"pin-7", full, []string{"/trailers/t/wiring/lamps/lturn/right", "-0.3"}, wiring.CodePlaces, finding.Fails},
 		{"pin-7", full, nil, wiring.CodeFeeds, finding.Holds},
 		{"flat-4", usualLamps(false, "reverse"), nil, wiring.CodeFeeds, finding.Fails}, // no pole for it

@@ -28,17 +28,18 @@ func (r *LampRule) Asks(gross, wide, long float64) bool {
 const Inch = 0.0254
 
 var (
-	// unece are UN R48's (B): tail, stop and turn 350 to 1500 mm up, tail and turn at most 400 mm in, 600 apart.
+	// unece are UN R48's (B): tail, stop and turn 350 to 1500 mm up, tail and turn at most 400 mm in, 600 apart;
+	// reversing lamps 250 to 1200, reflectors 250 to 900.
 	unece = []LampRule{
 		{What: "tail", Least: 2, Low: 0.350, High: 1.500, Edge: 0.400, Apart: 0.600, ApartThin: 0.400},
 		{What: "stop", Least: 2, Low: 0.350, High: 1.500, Apart: 0.600, ApartThin: 0.400},
 		{What: "turn", Least: 2, Low: 0.350, High: 1.500, Edge: 0.400, Apart: 0.600, ApartThin: 0.400},
 		{What: "plate", Least: 1},
 		{What: "fog", Least: 1, Low: 0.250, High: 1.000},
-		{What: "reverse", Least: 1, Over: 750},
+		{What: "reverse", Least: 1, Over: 750, Low: 0.250, High: 1.200},
 		{What: "triangle", Least: 2, Low: 0.250, High: 0.900, Edge: 0.400},
-		{What: "side-reflector", Least: 2},
-		{What: "front-reflector", Least: 2},
+		{What: "side-reflector", Least: 2, Low: 0.250, High: 0.900},
+		{What: "front-reflector", Least: 2, Low: 0.250, High: 0.900},
 		{What: "front", Least: 2, WideOver: 1.6},
 		{What: "outline", Least: 2, WideOver: 2.1},
 		{What: "marker", Least: 4, LongOver: 6},
