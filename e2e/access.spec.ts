@@ -78,6 +78,7 @@ test('dialogs are named, hold the focus and give it back', async ({ page, hut })
     expect(await page.evaluate(() => !!document.activeElement?.closest('[role=dialog]')), item).toBe(true)
     await page.keyboard.press('Escape')
     await expect(dialog).toHaveCount(0)
+    await expect(menu, item).toBeFocused()
   }
   await page.getByRole('button', { name: 'Show the working' }).first().click()
   await expect(page.getByRole('dialog')).toHaveAccessibleName(/\S{3}/)

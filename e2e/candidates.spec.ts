@@ -118,6 +118,7 @@ test('a table of candidates: wrong rows named, good ones kept', async ({ page, h
   const dialog = page.locator('[data-import]')
   await expect(dialog).toContainText('1 can be used')
   await expect(dialog).toContainText('Line 4, column 2 (price): “cheap” is not a number with a unit.')
+  await accessible(page)
   await dialog.getByRole('button', { name: 'Add 1 to the comparison' }).click()
   await studied(page)
   await expect(page.locator('[data-candidate]')).toHaveCount(7)

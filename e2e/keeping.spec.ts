@@ -1,5 +1,5 @@
 import { readFileSync, writeFileSync } from 'node:fs'
-import { ball, expect, saved, Server, settled, studied, test } from './rig'
+import { accessible, ball, expect, saved, Server, settled, studied, test } from './rig'
 
 test('a reload loses nothing, saved or not', async ({ page, hut }) => {
   await hut.open()
@@ -115,6 +115,8 @@ test('a stale tab is told, keeps its version as a copy, overwrites nothing', asy
   await page.getByRole('button', { name: 'Pea gravel', exact: true }).click()
   await page.locator('[data-tray]').getByLabel('Weight').fill('333 kg')
   const dialog = page.getByRole('dialog', { name: 'The plan was changed elsewhere' })
+  await expect(dialog.getByRole('button', { name: 'Load the other version' })).toBeVisible()
+  await accessible(page)
   await dialog.getByRole('button', { name: 'Keep mine as a copy' }).click()
   await expect(page).not.toHaveURL(new RegExp(hut.id))
   await settled(page)

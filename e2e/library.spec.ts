@@ -1,4 +1,4 @@
-import { expect, saved, settled, test } from './rig'
+import { accessible, expect, saved, settled, test } from './rig'
 
 // Worker's servers keep their database: names of this story are its own.
 test('what is kept in one plan is taken into another, and a change is offered', async ({
@@ -18,6 +18,8 @@ test('what is kept in one plan is taken into another, and a change is offered', 
   // another plan takes a copy: it comes along at once
   await heather.open('job')
   await page.locator('[data-from-library="loads"]').click()
+  await expect(page.getByRole('dialog')).toHaveAccessibleName(/\S{3}/)
+  await accessible(page)
   await page
     .locator('[data-thing="Lantern skiff"]')
     .getByRole('button', { name: 'Take', exact: true })

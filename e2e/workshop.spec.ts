@@ -54,11 +54,15 @@ test('the work in an order that is right', async ({ page, lock }) => {
     name: 'cut.png',
     mimeType: 'image/png',
     buffer: Buffer.from(
-      'iVBORw0KGgoAAAANSUhEUgAAAAIAAAACCAIAAAD91JpzAAAAFElEQVR42mNk+M/AwMDAwMTAwAAAEwABAS2tIm4AAAAASUVORK5CYII=',
+      'iVBORw0KGgoAAAANSUhEUgAAAAQAAAAECAIAAAAmkwkpAAAAHklEQVR42mOwiaqAI4aAqAo4YkiJqoAjhoqoCjgCANGTEsEpCFwbAAAAAElFTkSuQmCC',
       'base64',
     ),
   })
-  await expect(first.getByRole('button', { name: /^Photo of/ })).toBeVisible()
+  await first.getByRole('button', { name: /^Open the photo of/ }).click()
+  await expect(page.getByRole('dialog').getByRole('img')).toBeVisible()
+  await accessible(page)
+  await page.keyboard.press('Escape')
+  await expect(first.getByRole('button', { name: /^Open the photo of/ })).toBeFocused()
   await saved(page)
   // what was not taped waits, and goes on with a reason alone
   const align = order.locator('[data-step=align]')

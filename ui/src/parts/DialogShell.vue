@@ -2,14 +2,32 @@
 // The shell of every dialog: shade, panel, title, and a cross where it can be closed.
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { XMarkIcon } from '@heroicons/vue/24/outline'
+import { nextTick, watch } from 'vue'
 
-const { width = 'max-w-md' } = defineProps<{
+const { open, width = 'max-w-md' } = defineProps<{
   open: boolean
   title: string
   width?: 'max-w-sm' | 'max-w-md' | 'max-w-lg' | 'max-w-xl' | 'max-w-3xl'
   must?: boolean // it cannot be left without an answer
 }>()
 const emit = defineEmits<{ closed: [] }>()
+
+// Who opened it has the focus again when it closes, so that the next key goes on from there.
+let opener: Element | null = null
+watch(
+  () => open,
+  async (now) => {
+    if (now) opener = document.activeElement
+    else {
+      await nextTick()
+      requestAnimationFrame(() => {
+        const lost = !document.activeElement || document.activeElement === document.body
+        if (lost && opener instanceof HTMLElement && opener.isConnected) opener.focus()
+      })
+    }
+  },
+  { immediate: true },
+)
 </script>
 
 <template>

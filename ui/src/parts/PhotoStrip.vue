@@ -64,7 +64,7 @@ async function back() {
       v-for="[id] in photos"
       :key="id"
       class="border-rule size-16 overflow-hidden rounded border"
-      :aria-label="`Photo of ${of}`"
+      :aria-label="`Open the photo of ${of}`"
       @click="open = id"
     >
       <img :src="api.photos.at(workspace.id, id)" alt="" class="size-full object-cover" loading="lazy" />
