@@ -1,17 +1,56 @@
 // Five stories, each from an empty plan to its end, with what they ask of a hand: clicks and fields, held against what was aimed at
 // before they were first walked.
 import type { Locator, Page } from '@playwright/test'
-import { expect, saved, settled, studied, test, toStage } from './rig'
+import { accessible, expect, saved, settled, studied, test, toStage } from './rig'
+
+// KEYS=1 walks the stories by the keyboard alone: by Tab to each thing, by arrows within lists and tabs.
+// DARK=1 walks them in the dark, each stage held against what eyes need.
+const keys = !!process.env.KEYS
+const dark = !!process.env.DARK
+test.beforeEach(async ({ page }) => {
+  if (dark) await page.addInitScript(() => localStorage.setItem('theme', 'dark'))
+})
 
 /** A hand that counts what it does. */
 class Hand {
   clicks = 0
   fields = 0
+  presses = 0
   constructor(readonly page: Page) {}
 
   async click(what: Locator) {
     this.clicks++
-    await what.click()
+    if (!keys) return what.click()
+    await this.reach(what)
+    await this.press('Enter')
+  }
+  private async press(key: string) {
+    this.presses++
+    await this.page.keyboard.press(key)
+  }
+  /** Goes by keys to a thing, forward from where one is; it must be reached before everything was passed twice. */
+  private async reach(what: Locator) {
+    await what.waitFor()
+    // of a link of the text, what takes the focus is around it
+    const at = () =>
+      what.evaluate((e) => {
+        const own =
+          e.closest('summary, a[href], button, [role=option], [role=tab], input, select, textarea') ?? e
+        const now = document.activeElement
+        if (own === now) return 'here'
+        const list = own.getAttribute('role') === 'tab' && own.closest('[role=tablist]')
+        if (list && now && list.contains(now)) return 'list'
+        if (own.getAttribute('role') === 'option')
+          return own.matches('[data-headlessui-state~=active]') ? 'here' : 'list'
+        return ''
+      })
+    for (let i = 0; i < 400; i++) {
+      const where = await at()
+      if (where === 'here') return
+      const tab = where === 'list' && (await what.evaluate((e) => e.getAttribute('role') === 'tab'))
+      await this.press(where === 'list' ? (tab ? 'ArrowRight' : 'ArrowDown') : 'Tab')
+    }
+    throw new Error(`no key leads to ${what}`)
   }
   button(name: string | RegExp, within: Locator | Page = this.page) {
     return this.click(within.getByRole('button', { name, exact: typeof name === 'string' }).first())
@@ -19,19 +58,44 @@ class Hand {
   async fill(label: string | RegExp, text: string, within: Locator | Page = this.page) {
     this.fields++
     const field = within.getByLabel(label, { exact: typeof label === 'string' }).first()
-    await field.fill(text)
+    if (keys) {
+      await this.reach(field)
+      await this.press('Control+a')
+      await this.page.keyboard.type(text)
+    } else await field.fill(text)
     await field.press('Tab')
   }
   /** Opens a choice and takes one of it: one field. */
   async choose(field: string | RegExp, option: string | RegExp, within: Locator | Page = this.page) {
     this.fields++
-    await within.getByRole('button', { name: field }).first().click()
-    await this.page.getByRole('option', { name: option }).first().click()
+    const [button, of] = [
+      within.getByRole('button', { name: field }).first(),
+      this.page.getByRole('option', { name: option }).first(),
+    ]
+    if (!keys) {
+      await button.click()
+      return of.click()
+    }
+    await this.reach(button)
+    await this.press('Enter')
+    await this.reach(of)
+    await this.press('Enter')
   }
   async stage(group: string, name: string) {
     this.clicks++
-    await toStage(this.page, group, name)
+    const rail = this.page.getByRole('navigation', { name: 'Stages' })
+    const link = rail.getByRole('link', { name: new RegExp(name) })
+    if (!keys) await toStage(this.page, group, name)
+    else {
+      if (!(await link.isVisible())) {
+        await this.reach(rail.getByRole('button', { name: new RegExp(`^${group}`) }))
+        await this.press('Enter')
+      }
+      await this.reach(link)
+      await this.press('Enter')
+    }
     await settled(this.page)
+    if (dark) await accessible(this.page)
   }
   async tab(name: string) {
     await this.click(this.page.getByRole('tab', { name, exact: true }))
@@ -43,6 +107,8 @@ class Hand {
   within(clicks: number, fields: number) {
     const description = `${this.clicks} of ${clicks} clicks, ${this.fields} of ${fields} fields`
     test.info().annotations.push({ type: 'hand', description })
+    if (keys)
+      test.info().annotations.push({ type: 'keys', description: `${this.presses} keys beside what is typed` })
     expect(this.clicks, 'clicks').toBeLessThanOrEqual(clicks)
     expect(this.fields, 'fields').toBeLessThanOrEqual(fields)
   }

@@ -261,7 +261,7 @@ function press(e: KeyboardEvent, g: Group) {
         @pointerup="release"
         @pointercancel="release"
         @keydown="press($event, g)"
-        @focus="workspace.selected = g.thing"
+        @keydown.enter.space.prevent="workspace.selected = g.thing"
       >
         <SceneShape v-for="(s, k) in g.shapes" :key="k" :shape="s" :scale="scale" />
       </g>

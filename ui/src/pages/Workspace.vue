@@ -2,7 +2,7 @@
 // The open plan: strip above, stages at the left, the rig in the middle with
 // the thing in hand under it, checks at the right.
 import { useEventListener, useTitle } from '@vueuse/core'
-import { computed, ref, watch, watchEffect } from 'vue'
+import { computed, nextTick, ref, useTemplateRef, watch, watchEffect } from 'vue'
 import { useRouter } from 'vue-router'
 import CheckList from '@/checks/CheckList.vue'
 import NextList from '@/checks/NextList.vue'
@@ -68,6 +68,16 @@ useEventListener(document, 'keydown', (e) => {
     if (stage) void router.push(`/plan/${props.id}/${stage.id}`)
   }
 })
+// Who chose a stage goes on with Tab from its beginning, not through the rest of the rail.
+const content = useTemplateRef<HTMLElement>('content')
+watch(
+  () => props.stage,
+  async () => {
+    await nextTick()
+    const now = document.activeElement
+    if (!now || now === document.body || now.closest('nav')) content.value?.focus({ preventScroll: true })
+  },
+)
 useEventListener(window, 'beforeunload', (e) => {
   if (workspace.saveState === 'refused') e.preventDefault()
 })
@@ -129,7 +139,7 @@ async function go(path: string) {
         class="border-rule bg-panel fixed inset-x-0 bottom-0 z-20 border-t p-1 md:static md:rounded-xl md:border"
         :stage="stage"
       />
-      <div class="flex min-h-0 min-w-0 flex-col gap-2">
+      <div ref="content" class="flex min-h-0 min-w-0 flex-col gap-2 outline-none" tabindex="-1">
         <LeastNeeded :stage="stage" />
         <component
           :is="stageOf(stage)!.page"

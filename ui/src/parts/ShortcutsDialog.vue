@@ -5,6 +5,7 @@ import DialogShell from './DialogShell.vue'
 defineProps<{ open: boolean }>()
 const emit = defineEmits<{ closed: [] }>()
 const keys = [
+  ['Tab, Enter', 'go to a thing of a drawing, take it in hand'],
   ['← →', 'move the thing in hand along the deck, 10 mm'],
   ['↑ ↓', 'move it across, in the view from above'],
   ['Shift + arrow', 'the same, 100 mm'],
