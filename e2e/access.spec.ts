@@ -1,15 +1,12 @@
 // Every stage and tab for thumbs, for eyes that need it twice as large, and for those that hear the page.
 import type { Page } from '@playwright/test'
-import { accessible, expect, settled, stages, test } from './rig'
+import { accessible, expect, settled, stages, test, visit } from './rig'
 
 /** Opens each stage with each of its tabs. */
-async function everywhere(
-  page: Page,
-  open: (stage: string) => Promise<void>,
-  see: (at: string) => Promise<void>,
-) {
+async function everywhere(page: Page, see: (at: string) => Promise<void>) {
   for (const stage of stages) {
-    await open(stage)
+    await visit(page, stage)
+    await page.waitForLoadState('networkidle')
     const tabs = page.locator('main section [role=tab]')
     const names = await tabs.allTextContents()
     for (const [i, name] of (names.length ? names : ['']).entries()) {
@@ -28,7 +25,8 @@ test('at 390 px what is touched is 44 px high; at 200 % nothing runs over', asyn
   await page.setViewportSize({ width: 390, height: 844 })
   const small: string[] = []
   const over: string[] = []
-  await everywhere(page, lock.open, async (at) => {
+  await lock.open()
+  await everywhere(page, async (at) => {
     small.push(
       ...(await page.evaluate((at) => {
         const all = document.querySelectorAll<HTMLElement>('button, a[href], input, summary, select')
@@ -58,7 +56,8 @@ test('at 390 px what is touched is 44 px high; at 200 % nothing runs over', asyn
 test('every stage and tab is named and has contrast, light and dark', async ({ page, lock }) => {
   test.slow()
   let n = 0
-  await everywhere(page, lock.open, async () => {
+  await lock.open()
+  await everywhere(page, async () => {
     const dark = n++ % 2 === 1
     await page.evaluate((dark) => (document.documentElement.dataset.theme = dark ? 'dark' : ''), dark)
     await accessible(page)

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, settled, test } from './rig'
+import { expect, settled, test, visit } from './rig'
 
 /** The pairs of texts of one drawing that run over each other. */
 const overlaps = (page: Page) =>
@@ -26,6 +26,7 @@ test('no two texts of a drawing run over each other', async ({ page }) => {
   const plans = ['skarrow-hut', 'heather-hives', 'ostrel-lock']
   let outings = 0
   for (const plan of plans) {
+    await page.goto(`/plan/${plan}/job`)
     for (const stage of [
       'job',
       'balance',
@@ -34,8 +35,7 @@ test('no two texts of a drawing run over each other', async ({ page }) => {
       'tie',
       ...(plan === 'ostrel-lock' ? ['frame'] : []),
     ]) {
-      await page.goto(`/plan/${plan}/${stage}`)
-      await settled(page)
+      await visit(page, stage)
       expect.soft(await overlaps(page), `${plan} ${stage}`).toEqual([])
       if (stage !== 'balance') continue
       const choice = page

@@ -186,6 +186,19 @@ export const ball = (page: Page) => page.locator('[data-ball]').innerText()
 
 export { expect }
 
+/** Goes to a stage of the open plan by the rail, whose groups are opened until it stands there; one that the
+ * rail hides is opened by its address. */
+export async function visit(page: Page, stage: string) {
+  const rail = page.getByRole('navigation', { name: 'Stages' })
+  const link = rail.locator(`a[href$="/${stage}"]`)
+  const groups = rail.locator('[data-group]')
+  for (let g = 0, n = await groups.count(); !(await link.count()) && g < n; g++) await groups.nth(g).click()
+  if (await link.count()) await link.click()
+  else await page.goto(page.url().replace(/(\/plan\/[^/]+)\/.*/, `$1/${stage}`))
+  await expect(page).toHaveURL(new RegExp(`/${stage}`))
+  await settled(page)
+}
+
 /** Goes to a stage by the rail, opening its group first. */
 export async function toStage(page: Page, group: string, name: string) {
   const rail = page.getByRole('navigation', { name: 'Stages' })

@@ -1,13 +1,13 @@
 // The whole way from Job to Road by keyboard alone: on a phone's width, and on a plan that
 // knows nothing yet.
-import { expect, settled, stages, test } from './rig'
+import { expect, settled, stages, test, visit } from './rig'
 
 test('the story walked by keys at 390 px: nothing runs over, all is named', async ({ page, hut }) => {
   await page.setViewportSize({ width: 390, height: 844 })
   await hut.open('job')
   for (const [i, stage] of stages.entries()) {
     if (i < 9) await page.keyboard.press(String(i + 1))
-    else await hut.open(stage)
+    else await visit(page, stage)
     await expect(page).toHaveURL(new RegExp(`/${stage}`))
     await settled(page)
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
@@ -40,7 +40,7 @@ test('the shell stays put: only its columns scroll', async ({ page, hut }) => {
   expect(await moved()).toBeLessThan(0.15) // nothing jumps while it opens
   for (const [i, stage] of stages.entries()) {
     if (i < 9) await page.keyboard.press(String(i + 1))
-    else await hut.open(stage)
+    else await visit(page, stage)
     await expect(page).toHaveURL(new RegExp(`/${stage}`))
     await settled(page)
     expect(await page.evaluate(() => document.documentElement.scrollHeight), stage).toBe(800)
@@ -51,9 +51,9 @@ test('no stage needs another to be filled first', async ({ page, server }) => {
   const bare = { format: 'zygonos-plan', version: 1, name: 'Bare' }
   const answer = await fetch(`${server.url}/api/plans/import`, { method: 'POST', body: JSON.stringify(bare) })
   const { id } = (await answer.json()) as { id: string }
+  await page.goto(`/plan/${id}/job`)
   for (const stage of stages) {
-    await page.goto(`/plan/${id}/${stage}`)
-    await settled(page)
+    await visit(page, stage)
     await expect(page.locator('main section').first()).toHaveText(/\S{4}/)
     await expect(page.locator('[data-headline]')).not.toHaveAttribute('data-outcome', 'holds')
     // each but Practice says what it takes at least
@@ -88,6 +88,7 @@ test('no stage needs another to be filled first', async ({ page, server }) => {
     body: JSON.stringify(named),
   })
   const own = ((await second.json()) as { id: string }).id
+  await page.goto(`/plan/${own}/job`)
   for (const stage of [
     'trailer',
     'frame',
@@ -99,8 +100,7 @@ test('no stage needs another to be filled first', async ({ page, server }) => {
     'papers',
     'money',
   ]) {
-    await page.goto(`/plan/${own}/${stage}`)
-    await settled(page)
+    await visit(page, stage)
     const tabs = page.locator('main section [role=tab]')
     for (let i = 1; i < (await tabs.count()); i++) {
       await tabs.nth(i).click()
