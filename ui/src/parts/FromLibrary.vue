@@ -20,7 +20,7 @@ const emit = defineEmits<{ taken: [id: string] }>()
 const library = useLibrary()
 const open = ref(false)
 onMounted(() => {
-  if (!library.things) void library.load()
+  library.need()
 })
 const things = computed(() => library.things?.filter((t) => t.collection === collection) ?? [])
 async function take(thing: Shelved) {

@@ -12,7 +12,7 @@ const workspace = useWorkspace()
 const library = useLibrary()
 const { say } = useWords()
 onMounted(() => {
-  if (!library.things) void library.load()
+  library.need()
 })
 const own = computed(() => workspace.get(`${path}/kept`) as Kept | undefined)
 const thing = computed(() => library.things?.find((t) => t.id === own.value?.id))

@@ -27,7 +27,13 @@ export const useLibrary = defineStore('library', () => {
     }
   }
 
-  const load = () => tried(async () => void (things.value = await api.library.list()))
+  const load = () => tried<void>(async () => void (things.value = await api.library.list()))
+
+  let first: Promise<void> | undefined
+  /** Loads it where nobody has yet, once for all that want it at the same time. */
+  function need() {
+    if (!things.value) first ??= load().finally(() => (first = undefined))
+  }
 
   /** Whether anything in the plan came from the library: else there is nothing to compare. */
   const linked = computed(() =>
@@ -86,5 +92,5 @@ export const useLibrary = defineStore('library', () => {
     await load()
     dropped.value = undefined
   }
-  return { things, offers, failure, dropped, load, keep, take, drop, restore }
+  return { things, offers, failure, dropped, load, need, keep, take, drop, restore }
 })

@@ -30,11 +30,13 @@ export function useReviewLoop(open: Open) {
   let wanted: 'live' | 'settled' | undefined
   let rest: ReturnType<typeof setTimeout> | undefined
 
-  function ask() {
+  /** Asks for both tiers. Where nothing goes on changing, as when a plan is opened, settled follows at once. */
+  function ask(still = false) {
     settled.value = false
     clearTimeout(rest)
-    rest = setTimeout(() => send('settled'), restMs)
     send('live')
+    if (still) wanted = 'settled' // the next in flight
+    else rest = setTimeout(() => send('settled'), restMs)
   }
 
   function send(want: 'live' | 'settled') {

@@ -114,7 +114,7 @@ export const useWorkspace = defineStore('workspace', () => {
     preview.value = undefined
     settledReport.value = undefined
     sequence.value++
-    review.ask()
+    review.ask(true)
   }
 
   // --- opening ---
@@ -138,7 +138,7 @@ export const useWorkspace = defineStore('workspace', () => {
         revision.value = draft.base
         saving.resume(draft)
       }
-      review.ask()
+      review.ask(true)
     } catch (e) {
       failure.value = e instanceof Error ? e.message : String(e)
       earlier.value = (e instanceof ApiError && e.earlier) || 0
