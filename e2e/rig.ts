@@ -167,9 +167,17 @@ export async function saved(page: Page) {
   await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved')
 }
 
-export async function accessible(page: Page) {
+/** Holds what is in hand, a dialog or the stage, against WCAG; all of the page where it is asked for or has neither. */
+export async function accessible(page: Page, whole = false) {
+  const axe = new AxeBuilder({ page })
+  if (!whole)
+    for (const part of ['[role=dialog]', 'main section'])
+      if (await page.locator(part).count()) {
+        axe.include(part)
+        break
+      }
   // One document, violations alone: a third of the time of the full report.
-  const found = await new AxeBuilder({ page })
+  const found = await axe
     .setLegacyMode()
     .options({
       runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'],

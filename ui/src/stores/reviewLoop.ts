@@ -35,7 +35,8 @@ export function useReviewLoop(open: Open) {
     settled.value = false
     clearTimeout(rest)
     send('live')
-    if (still) wanted = 'settled' // the next in flight
+    if (still)
+      wanted = 'settled' // the next in flight
     else rest = setTimeout(() => send('settled'), restMs)
   }
 
