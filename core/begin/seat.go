@@ -28,10 +28,10 @@ func seat(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 	if t.CouplingToAxle == nil || t.CouplingToDeck == nil {
 		return nil, Refusal("Where the axle stands is not known: enter how far it stands behind the coupling.")
 	}
-	if t.Axles > 1 && t.AxleGap == nil {
+	if t.AxleCount() > 1 && t.AxleGap == nil {
 		return nil, Refusal("Enter how far the axles stand apart.")
 	}
-	n, gap := max(1, t.Axles), 0.0
+	n, gap := t.AxleCount(), 0.0
 	if n > 1 {
 		gap = float64(*t.AxleGap)
 	}

@@ -273,7 +273,7 @@ type Trailer struct {
 	SideHeight     *length         `json:"sideHeight,omitempty" is:"height of the sides, 0..5"`
 	Track          *LengthEstimate `json:"track,omitempty" is:"track"` // between the tyres' middles
 	WheelDiameter  *length         `json:"wheelDiameter,omitempty" is:"wheel diameter, >0..3"`
-	// 0 is one; two tyres each
+	// 0 is as many as its kind has; two tyres each
 	Axles int `json:"axles,omitempty" is:"number of axles, 0..3"`
 	// gross, or what the shop label says
 	Label *Rating `json:"label,omitempty" is:"label's number"`

@@ -44,7 +44,7 @@ func (r *Rig) Total() *span {
 }
 
 // Tyres is how many tyres the trailer stands on.
-func (r *Rig) Tyres() int { return 2 * max(1, r.Trailer.Axles) }
+func (r *Rig) Tyres() int { return 2 * r.Trailer.AxleCount() }
 
 // HeaviestWheel is the most that one wheel may bear, kg: the heavier side's, of the heavier
 // axle. It takes Bears.
@@ -57,13 +57,13 @@ func (r *Rig) HeaviestWheel() float64 {
 	if g := r.Group; g != nil && b.OnAxle.Low > 0 {
 		return load * g.Heaviest().High / b.OnAxle.Low
 	}
-	return load / float64(max(1, r.Trailer.Axles))
+	return load / float64(r.Trailer.AxleCount())
 }
 
 // Yields is what the whole axle group gives way by, kg/m: its springs where they are known, its tyres where there are none.
 func (r *Rig) Yields() (kgPerMetre float64, ok bool) {
 	if r.Trailer.Suspension == plan.SpringsNone {
-		return tyreRate * float64(max(1, r.Trailer.Axles)), true
+		return tyreRate * float64(r.Trailer.AxleCount()), true
 	}
 	return r.SpringRate()
 }

@@ -86,7 +86,7 @@ func (r *Rig) AxlesAt() []float64 {
 	if r.Axle == nil {
 		return nil
 	}
-	n, gap := max(1, r.Trailer.Axles), 2*r.WheelRadius()+0.12
+	n, gap := r.Trailer.AxleCount(), 2*r.WheelRadius()+0.12
 	if g := r.Trailer.AxleGap; g != nil {
 		gap = float64(*g)
 	}

@@ -241,7 +241,7 @@ func (r *Rig) Gear() *plan.MassEstimate {
 	if g := r.Trailer.RunningGear; g != nil {
 		return g
 	}
-	n := mass(max(1, r.Trailer.Axles))
+	n := mass(r.Trailer.AxleCount())
 	return &plan.MassEstimate{Value: 60 * n, PlusMinus: new(30 * n), How: plan.Guessed}
 }
 

@@ -39,7 +39,7 @@ const (
 const usualCoupling = 0.43
 
 // evens reports whether what carries the axles shares the weight among them.
-func evens(t *plan.Trailer) bool { return t.Axles < 2 || t.Suspension == plan.SpringsLeaf }
+func evens(t *plan.Trailer) bool { return t.AxleCount() < 2 || t.Suspension == plan.SpringsLeaf }
 
 // group brings into the beam what axles without an equaliser shift between ball and axle.
 // Where heights or springs are not stated it is a range, from the ball 50 mm low to 50 mm

@@ -108,7 +108,7 @@ func fillsOf(r *rig.Rig, it *rig.Item) (out FilledTank, ok bool) {
 			OnAxle: bears.OnAxle.Nominal, Wheel: r.HeaviestWheel() * bears.OnAxle.High / r.Bears.OnAxle.High,
 		}
 		if bears.Left != nil && r.Group == nil {
-			f.Wheel = math.Max(bears.Left.High, bears.Right.High) / float64(max(1, r.Trailer.Axles))
+			f.Wheel = math.Max(bears.Left.High, bears.Right.High) / float64(r.Trailer.AxleCount())
 		}
 		if c.Fill > 0 && it.Load.Tank.Capacity != nil {
 			f.Litres = fill * float64(it.Load.Tank.Capacity.Value) * 1000

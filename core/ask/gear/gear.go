@@ -198,7 +198,7 @@ func bears(r *rig.Rig, g *plan.Gear) (f finding.Finding, ok bool) {
 	load := r.Bears.OnAxle
 	if r.Group != nil {
 		load = r.Group.Heaviest()
-	} else if n := float64(max(1, r.Trailer.Axles)); n > 1 {
+	} else if n := float64(r.Trailer.AxleCount()); n > 1 {
 		load = quantity.Range[float64]{Nominal: load.Nominal / n, Low: load.Low / n, High: load.High / n}
 	}
 	f.Figure, f.Limit = finding.Of(quantity.KindMass, load), finding.Exactly(quantity.KindMass, low.Low)

@@ -129,7 +129,7 @@ func Open(r *rig.Rig, all records.All) *Folder {
 // The ball bears some of the gross: that it is left out keeps to the careful side.
 func leastRated(r *rig.Rig) (kg float64, part string) {
 	t := r.Trailer
-	n := float64(max(1, t.Axles))
+	n := float64(t.AxleCount())
 	take := func(v float64, name string) {
 		if v > 0 && (kg == 0 || v < kg) {
 			kg, part = v, name

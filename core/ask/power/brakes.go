@@ -80,7 +80,7 @@ func brakes(r *rig.Rig) []finding.Finding {
 
 // drawn is what all magnets draw at 12 V, A, and whether their number is told; brakes without a magnet are none.
 func drawn(t *plan.Trailer, w *plan.Wiring) (amps float64, told bool) {
-	n := 2 * max(1, t.Axles)
+	n := 2 * t.AxleCount()
 	if w.Magnets != nil && *w.Magnets > 0 {
 		n, told = *w.Magnets, true
 	}

@@ -305,7 +305,7 @@ func links(r *rig.Rig) []*link {
 		)
 	}
 	axle := said.Say("Read the axle's plate, at the middle of the tube or behind a wheel.")
-	if n := t.Axles; n > 1 {
+	if n := t.AxleCount(); n > 1 {
 		axle = said.Say(
 			"Read each axle's plate, at the middle of the tube or behind a wheel, and add up all %.",
 			said.Count(n),
@@ -316,7 +316,7 @@ func links(r *rig.Rig) []*link {
 			id:        "axle",
 			stage:     "trailer",
 			path:      tp + "/axleRating",
-			name:      said.Say(map[bool]string{false: "Axle", true: "Axles together"}[t.Axles > 1]),
+			name:      said.Say(map[bool]string{false: "Axle", true: "Axles together"}[t.AxleCount() > 1]),
 			reads:     norms.ReadsWheels,
 			essential: true,
 			limit:     num(t.AxleRating),
@@ -326,7 +326,7 @@ func links(r *rig.Rig) []*link {
 			steps:     beamSteps,
 		},
 	)
-	group, n := r.Group, max(1, t.Axles)
+	group, n := r.Group, t.AxleCount()
 	var heavy *span
 	if group != nil {
 		h := group.Heaviest()

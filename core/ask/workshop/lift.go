@@ -97,7 +97,7 @@ func (l *lift) add(step string) {
 	}
 	l.done[step] = true
 	r := l.r
-	wheels := aWheel * 2 * float64(max(1, r.Trailer.Axles))
+	wheels := aWheel * 2 * float64(r.Trailer.AxleCount())
 	switch {
 	case step == "tack":
 		l.kg += l.frame()

@@ -46,7 +46,7 @@ func OrderAxle(r *rig.Rig, over ...*rig.Rig) *AxleOrder {
 	need := func(path, says, where string) {
 		out.Needs = append(out.Needs, finding.Need{Path: root + path, Says: said.Say(says), Where: said.Say(where)})
 	}
-	n := max(1, t.Axles)
+	n := t.AxleCount()
 	line("Axles", said.Sentence{said.Count(n)})
 	heaviest, unknown := heaviestOf(append([]*rig.Rig{r}, over...))
 	for _, name := range unknown {

@@ -19,6 +19,7 @@ type TrailerKind struct {
 
 	AxleLow float64 `json:"axleLow"` // the axle behind the deck's front, share of its length …
 	AxleTop float64 `json:"axleTop"` // … from and to
+	Axles   int     `json:"axles"`   // how many it has
 }
 
 // Usual is a length that most of a kind have, m, and the range of nearly all.
@@ -34,25 +35,25 @@ func (u Usual) PlusMinus() length { return max(u.High-u.Mid, u.Mid-u.Low) }
 // Trailers lists the kinds of trailer.
 var Trailers = []TrailerKind{
 	{"box-small", "small box trailer, deck to 2.1 m (7 ft)", 110, 240, 0.05, 0.16,
-		Usual{1.4, 1.8, 2.1}, Usual{0.95, 1.15, 1.3}, Usual{0.8, 1.05, 1.3}, Usual{0.42, 0.5, 0.62}, 0.48, 0.62},
+		Usual{1.4, 1.8, 2.1}, Usual{0.95, 1.15, 1.3}, Usual{0.8, 1.05, 1.3}, Usual{0.42, 0.5, 0.62}, 0.48, 0.62, 1},
 	{"kit", "bolt-together or folding kit with flat deck, 1.2 × 2.4 m (4 × 8 ft)", 90, 200, 0.05, 0.18,
-		Usual{2.35, 2.44, 2.5}, Usual{1.15, 1.22, 1.27}, Usual{0.9, 1.1, 1.35}, Usual{0.45, 0.55, 0.65}, 0.5, 0.65},
+		Usual{2.35, 2.44, 2.5}, Usual{1.15, 1.22, 1.27}, Usual{0.9, 1.1, 1.35}, Usual{0.45, 0.55, 0.65}, 0.5, 0.65, 1},
 	{"utility", "utility trailer, one axle, deck 2.1 to 3.2 m", 180, 420, 0.05, 0.16,
-		Usual{2.1, 2.5, 3.2}, Usual{1.2, 1.35, 1.7}, Usual{0.95, 1.2, 1.5}, Usual{0.45, 0.55, 0.7}, 0.5, 0.62},
+		Usual{2.1, 2.5, 3.2}, Usual{1.2, 1.35, 1.7}, Usual{0.95, 1.2, 1.5}, Usual{0.45, 0.55, 0.7}, 0.5, 0.62, 1},
 	{"utility-large", "utility trailer, one axle, deck over 3.2 m", 320, 650, 0.05, 0.15,
-		Usual{3.2, 3.6, 4.3}, Usual{1.4, 1.8, 2.1}, Usual{1.1, 1.4, 1.7}, Usual{0.45, 0.6, 0.75}, 0.5, 0.62},
+		Usual{3.2, 3.6, 4.3}, Usual{1.4, 1.8, 2.1}, Usual{1.1, 1.4, 1.7}, Usual{0.45, 0.6, 0.75}, 0.5, 0.62, 1},
 	{"flatbed", "flat deck over the wheels, no sides", 250, 700, 0.05, 0.15,
-		Usual{2.4, 3.2, 4.3}, Usual{1.5, 1.9, 2.2}, Usual{1.1, 1.4, 1.8}, Usual{0.55, 0.68, 0.85}, 0.5, 0.62},
+		Usual{2.4, 3.2, 4.3}, Usual{1.5, 1.9, 2.2}, Usual{1.1, 1.4, 1.8}, Usual{0.55, 0.68, 0.85}, 0.5, 0.62, 1},
 	{"box-closed", "closed box trailer, one axle", 280, 750, 0.05, 0.15,
-		Usual{2.0, 2.5, 3.7}, Usual{1.2, 1.5, 1.9}, Usual{1.0, 1.25, 1.5}, Usual{0.4, 0.52, 0.65}, 0.5, 0.62},
-	{"tandem", "tandem utility trailer", 450, 1000, 0.05, 0.14,
-		Usual{2.4, 3.6, 5.0}, Usual{1.4, 1.85, 2.15}, Usual{1.1, 1.45, 1.8}, Usual{0.45, 0.6, 0.75}, 0.5, 0.65},
+		Usual{2.0, 2.5, 3.7}, Usual{1.2, 1.5, 1.9}, Usual{1.0, 1.25, 1.5}, Usual{0.4, 0.52, 0.65}, 0.5, 0.62, 1},
+	{"tandem", "tandem utility trailer, two axles", 450, 1000, 0.05, 0.14,
+		Usual{2.4, 3.6, 5.0}, Usual{1.4, 1.85, 2.15}, Usual{1.1, 1.45, 1.8}, Usual{0.45, 0.6, 0.75}, 0.5, 0.65, 2},
 	{"machine", "machine trailer with ramps, low bed", 400, 950, 0.05, 0.14,
-		Usual{2.4, 3.0, 4.3}, Usual{1.25, 1.55, 1.9}, Usual{1.1, 1.4, 1.8}, Usual{0.35, 0.48, 0.62}, 0.5, 0.65},
+		Usual{2.4, 3.0, 4.3}, Usual{1.25, 1.55, 1.9}, Usual{1.1, 1.4, 1.8}, Usual{0.35, 0.48, 0.62}, 0.5, 0.65, 1},
 	{"boat", "boat trailer, one axle", 100, 450, 0.06, 0.20,
-		Usual{2.8, 3.6, 4.6}, Usual{0.9, 1.3, 1.7}, Usual{0.7, 1.1, 1.7}, Usual{0.4, 0.5, 0.62}, 0.55, 0.78},
+		Usual{2.8, 3.6, 4.6}, Usual{0.9, 1.3, 1.7}, Usual{0.7, 1.1, 1.7}, Usual{0.4, 0.5, 0.62}, 0.55, 0.78, 1},
 	{"camper-frame", "former caravan or camper frame", 250, 600, 0.06, 0.16,
-		Usual{2.6, 3.5, 4.6}, Usual{1.6, 1.9, 2.2}, Usual{0.9, 1.25, 1.6}, Usual{0.4, 0.5, 0.65}, 0.48, 0.6},
+		Usual{2.6, 3.5, 4.6}, Usual{1.6, 1.9, 2.2}, Usual{0.9, 1.25, 1.6}, Usual{0.4, 0.5, 0.65}, 0.48, 0.6, 1},
 }
 
 // TrailerOf finds a kind of trailer.

@@ -2981,6 +2981,7 @@ export interface TieSchool {
 export interface TrailerKind {
   axleLow: number;
   axleTop: number;
+  axles: number;
   ballLow: number;
   ballTop: number;
   deck: Usual;

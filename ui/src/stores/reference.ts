@@ -2,7 +2,7 @@
 import { defineStore } from 'pinia'
 import { shallowRef } from 'vue'
 import { api } from '@/api'
-import type { Reference } from '@/generated/types'
+import type { Reference, Trailer } from '@/generated/types'
 
 export const useReference = defineStore('reference', () => {
   const data = shallowRef<Reference>()
@@ -20,5 +20,8 @@ export const useReference = defineStore('reference', () => {
       })
     return asked
   }
-  return { data, load }
+  /** How many axles a kind of trailer has, and a trailer: as told, else as its kind. */
+  const usualAxles = (kind?: string) => data.value?.trailers.find((k) => k.id === kind)?.axles ?? 1
+  const axlesOf = (trailer?: Trailer) => trailer?.axles || usualAxles(trailer?.kind)
+  return { data, load, usualAxles, axlesOf }
 })

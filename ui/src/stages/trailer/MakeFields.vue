@@ -41,7 +41,7 @@ const fields = computed<PlanField[]>(() => [
   { at: 'suspension', label: 'Suspension', options: choices(springWords) },
   { at: 'travel', label: 'Spring travel to the stop' },
   { at: 'sinks', label: 'Springs sink at their rating', hint: 'tape deck empty, full' },
-  ...where((trailer.value?.axles ?? 1) > 1, {
+  ...where(reference.axlesOf(trailer.value) > 1, {
     at: 'axleGap',
     label: 'Between the axles',
     hint: 'tape',

@@ -40,7 +40,7 @@ const plates = computed<PlanField[]>(() => [
     label: term('On wheels'),
     hint: 'plate',
   }),
-  (trailer.value?.axles ?? 1) > 1
+  reference.axlesOf(trailer.value) > 1
     ? { at: 'axleRating', label: 'Axle rating, all axles', hint: 'add up their plates' }
     : { at: 'axleRating', label: 'Axle rating', hint: 'on the axle' },
   { at: 'springRating', label: 'Springs, both sides', hint: 'if marked' },
@@ -70,7 +70,12 @@ const plates = computed<PlanField[]>(() => [
 const more = computed<PlanField[]>(() => [
   { at: 'breakaway', label: term('Breakaway'), ask: ['Yes', 'No'] },
   { at: 'chains', label: term('Chains'), options: numbers(0, 1, 2) },
-  { at: 'axles', label: 'Axles', options: numbers(1, 2, 3), usual: 1 },
+  {
+    at: 'axles',
+    label: 'Axles',
+    options: numbers(1, 2, 3),
+    usual: reference.usualAxles(trailer.value?.kind),
+  },
 ])
 
 function label(value: number | undefined) {

@@ -3,6 +3,7 @@
 import { computed } from 'vue'
 import PlanFields from '@/fields/PlanFields.vue'
 import FoldedPart from '@/parts/FoldedPart.vue'
+import { useReference } from '@/stores/reference'
 import { useWorkspace } from '@/stores/workspace'
 import TapedView from './TapedView.vue'
 import { useTaped } from './taped'
@@ -11,9 +12,10 @@ import { useWords } from '@/words'
 const { term } = useWords()
 
 const workspace = useWorkspace()
+const reference = useReference()
 const { drawn, failure } = useTaped()
 const base = computed(() => `/trailers/${workspace.trailer}/workshop/axle`)
-const two = computed(() => (workspace.plan?.trailers[workspace.trailer]?.axles ?? 1) > 1)
+const two = computed(() => reference.axlesOf(workspace.plan?.trailers[workspace.trailer]) > 1)
 </script>
 
 <template>
