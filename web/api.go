@@ -467,6 +467,7 @@ func beginning(c fiber.Ctx) error {
 	if b.Plan == nil {
 		return fiber.NewError(fiber.StatusBadRequest, "The request holds no plan.")
 	}
+	review.Ready(b.Plan) // what nobody placed stands where the app put it
 	patch, err := begin.Patch(b.Plan, &b.Asked)
 	if err != nil {
 		return fiber.NewError(fiber.StatusUnprocessableEntity, err.Error())

@@ -195,7 +195,9 @@ func ramps(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 	}, nil
 }
 
-// cradle is what a boat slides onto: two rollers at the deck's front.
+// cradle is what a boat slides onto: two rollers, and a bow stop at its front. The heaviest hull that stands on the deck comes
+// to lie on it where it stood, its weight in the middle between the rollers; without one they stand 0.3 and 1.9 m behind
+// the cradle's front.
 func cradle(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 	l, ok := p.Outings[q.Outing].Layouts[q.Trailer]
 	if !ok {
@@ -208,8 +210,60 @@ func cradle(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 			Rollers: map[string]plan.Roller{"front": {Order: 1, At: 0.3}, "rear": {Order: 2, At: 1.9}},
 		},
 	}
-	return append([]finding.Op{add("/parts/"+q.ID, part)},
-		into(l.Parts != nil, "/outings/"+q.Outing+"/layouts/"+q.Trailer+"/parts", q.ID, plan.PartOn{})...), nil
+	on := plan.PartOn{}
+	at := "/outings/" + q.Outing + "/layouts/" + q.Trailer
+	var lies []finding.Op
+	if id := boatOn(p, l); id != "" {
+		pl := l.Placements[id]
+		front, rear := keelAt(p.Loads[id])
+		none := quantity.Length(0)
+		part.Cradle.BowStop = &none
+		part.Cradle.Rollers = map[string]plan.Roller{"front": {Order: 1, At: front}, "rear": {Order: 2, At: rear}}
+		part.Size = plan.Size{Length: typical(float64(rear) + 0.1), Width: typical(0.3), Height: typical(0.1)}
+		on.At = plan.Spot{Back: pl.At.Back, Right: pl.At.Right}
+		pl.On, pl.ID, pl.Slot, pl.At = plan.OnPart, q.ID, "", plan.Spot{}
+		lies = append(lies, finding.Op{Op: "replace", Path: at + "/placements/" + id, Value: pl})
+	}
+	return slices.Concat([]finding.Op{add("/parts/"+q.ID, part)}, into(l.Parts != nil, at+"/parts", q.ID, on), lies), nil
+}
+
+// boatOn is the heaviest hull that stands on the deck with its bow forward; empty where there is none.
+func boatOn(p *plan.Plan, l plan.Layout) string {
+	best, most := "", quantity.Mass(-1)
+	for _, id := range slices.Sorted(maps.Keys(l.Placements)) {
+		load, pl := p.Loads[id], l.Placements[id]
+		k, ok := catalogue.LoadOf(load.Kind)
+		if !ok || k.Shape != "hull" || pl.On != plan.OnDeck || pl.Turn != 0 {
+			continue
+		}
+		m := quantity.Mass(0)
+		if load.Mass != nil {
+			m = load.Mass.Value
+		}
+		if m > most {
+			best, most = id, m
+		}
+	}
+	return best
+}
+
+// keelAt are places behind the stem for two rollers that bear a hull alike: as far before its weight as behind it, three tenths of
+// its length each (C), or what there is to the transom.
+func keelAt(o plan.Load) (front, rear quantity.Length) {
+	k, _ := catalogue.LoadOf(o.Kind)
+	long := k.Length
+	if o.Size.Length != nil && o.Size.Length.Value > 0 {
+		long = o.Size.Length.Value
+	}
+	centre := long / 2
+	if k.CentreLow > 0 {
+		centre = long * quantity.Length(k.CentreLow+k.CentreHigh) / 2
+	}
+	if o.Centre.Back != nil {
+		centre = o.Centre.Back.Value
+	}
+	apart := max(0.05, min(0.3*long, long-0.05-centre))
+	return quantity.Length(cents(float64(centre - apart))), quantity.Length(cents(float64(centre + apart)))
 }
 
 // carrier is a bought carrier with two places beside each other; what its label says is told next.
