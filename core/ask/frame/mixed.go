@@ -174,6 +174,9 @@ func (m *model) shifted(all []body, a *answer) (out []change) {
 	for i := range beam.Terms {
 		beam.Terms[i].Amount = quantity.Exactly(beam.Terms[i].Amount.Nominal)
 	}
+	if beam.Track <= 0 {
+		beam.Track = 1 // not told: d·track is the same for any
+	}
 	bears, ok := beam.Solve()
 	if !ok {
 		return nil
@@ -210,12 +213,12 @@ func (m *model) shifted(all []body, a *answer) (out []change) {
 	// forward is away from +x: more on the ball
 	add(func() *frame3d.Solution { return push(vec{X: -1}) },
 		bears.Ball.Low-bears.Ball.Nominal, bears.Ball.High-bears.Ball.Nominal, r.Axle.Nominal)
-	if bears.Right != nil && r.Trailer.Track != nil {
+	if bears.Right != nil {
 		add(
 			func() *frame3d.Solution { return push(vec{Y: 1}) },
 			bears.Right.Low-bears.Right.Nominal,
 			bears.Right.High-bears.Right.Nominal,
-			float64(r.Trailer.Track.Value),
+			beam.Track,
 		)
 	}
 	return out

@@ -59,3 +59,27 @@ func TestShifted(t *testing.T) {
 		t.Errorf("%v, the rig itself %v", got, want)
 	}
 }
+
+// How far loads may lie to the side does not hang on the track: a frame with its springs' places told is used as much where
+// nobody has taped the track, but for where the wheels then stand beside the springs.
+func TestShiftedWithoutTrack(t *testing.T) {
+	use := func(doubt string, sets ...string) (out []float64) {
+		sets = append(sets, "/trailers/t/frame/springsApart", "1.1",
+			"/loads/crate/centre", `{"right":{"value":0,"plusMinus":`+doubt+`,"how":"guessed"}}`)
+		for _, m := range frame.Whole(resolve(t, doc(usual), sets...)).Members {
+			out = append(out, m.Use.Value)
+		}
+		return out
+	}
+	told, sure, untold := use("0.3"), use("0"), use("0.3", "/trailers/t/track", "-")
+	more := false
+	for i := range told {
+		more = more || told[i] > sure[i]*1.01
+		if math.Abs(told[i]-untold[i]) > 0.03*told[i] {
+			t.Errorf("member %d: %v with the track, %v without", i, told[i], untold[i])
+		}
+	}
+	if !more {
+		t.Error("the doubt to the side moves nothing")
+	}
+}
