@@ -94,6 +94,12 @@ func demoDoc(t *testing.T) (*plan.Plan, []string) {
 	if p, err = plan.Apply(p, patch); err != nil {
 		t.Fatal(err)
 	}
+	return p, pathsOf(t, p)
+}
+
+// pathsOf lists every member of a plan.
+func pathsOf(t *testing.T, p *plan.Plan) (paths []string) {
+	t.Helper()
 	written, err := plan.Write(p)
 	if err != nil {
 		t.Fatal(err)
@@ -102,9 +108,8 @@ func demoDoc(t *testing.T) (*plan.Plan, []string) {
 	if err := json.Unmarshal(written, &doc); err != nil {
 		t.Fatal(err)
 	}
-	var paths []string
 	leaves(doc, "", &paths)
-	return p, paths
+	return paths
 }
 
 // sound holds a report against what every report must be: it can be sent, each

@@ -176,7 +176,7 @@ func (r *Rig) top() scene.View {
 	}
 	add := func(s ...scene.Shape) { v.Shapes = append(v.Shapes, s...) }
 	front, rear := r.Deck()
-	w, track := r.DeckWidth()/2, r.track()
+	w, track := r.DeckWidth()/2, r.WheelTrack()
 	add(scene.Line("centreline", from, 0, to, 0))
 	add(
 		scene.Shape{
@@ -246,7 +246,9 @@ func (r *Rig) sorted(by func(a, b *Item) int) []*Item {
 	return out
 }
 
-func (r *Rig) track() float64 {
+// WheelTrack is between the middles of the left and the right tyre, m: as taped, else as the deck lets expect, with the wheels
+// outside of it.
+func (r *Rig) WheelTrack() float64 {
 	if r.Beam.Track > 0 {
 		return r.Beam.Track
 	}
@@ -255,7 +257,7 @@ func (r *Rig) track() float64 {
 
 func (r *Rig) rear() scene.View {
 	h := r.height()
-	half := max(r.DeckWidth()/2, r.track()/2+0.12, 0.8)
+	half := max(r.DeckWidth()/2, r.WheelTrack()/2+0.12, 0.8)
 	for i := range r.Items {
 		half = max(half, r.Items[i].Right, -r.Items[i].Left)
 	}
@@ -267,7 +269,7 @@ func (r *Rig) rear() scene.View {
 		Max:   scene.Point{half, 0.12},
 	}
 	add := func(s ...scene.Shape) { v.Shapes = append(v.Shapes, s...) }
-	deck, w, wr, track := r.DeckHeight(), r.DeckWidth()/2, r.WheelRadius(), r.track()
+	deck, w, wr, track := r.DeckHeight(), r.DeckWidth()/2, r.WheelRadius(), r.WheelTrack()
 	add(scene.Line("ground", -half, 0, half, 0))
 	// Furthest from the eye first.
 	for _, it := range r.sorted(func(a, b *Item) int { return cmp.Compare(a.Rear, b.Rear) }) {

@@ -23,7 +23,9 @@ const (
 	defaultDeckWidth  = 1.25
 	defaultTrack      = 1.5
 	centreDoubt       = 0.05 // of the box, where the centre is not stated
-	assumedDoubt      = 0.15 // m, more where the length is not stated either
+	assumedDoubt      = 0.15 // m at least, more where the length is not stated either
+	assumedShare      = 0.10 // of the length that its kind usually has: that may be a fifth shorter or longer …
+	assumedHull       = 0.15 // … of hulls, whose kinds run from short to long, three tenths
 	centreHeight      = 0.45 // of the height
 )
 
@@ -127,7 +129,12 @@ func (r *Rig) place(t thing, frame point, at plan.Spot, turn int) (it Item, x, y
 		}
 	}
 	if !stated {
-		back.Low, back.High = back.Low-assumedDoubt, back.High+assumedDoubt
+		share := assumedShare
+		if t.shape == "hull" {
+			share = assumedHull
+		}
+		d := math.Max(assumedDoubt, share*l)
+		back.Low, back.High = back.Low-d, back.High+d
 	}
 	if t.centre.Back != nil {
 		back = t.centre.Back.Range().Floats()

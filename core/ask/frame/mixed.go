@@ -175,7 +175,7 @@ func (m *model) shifted(all []body, a *answer) (out []change) {
 		beam.Terms[i].Amount = quantity.Exactly(beam.Terms[i].Amount.Nominal)
 	}
 	if beam.Track <= 0 {
-		beam.Track = 1 // not told: d·track is the same for any
+		beam.Track = r.WheelTrack()
 	}
 	bears, ok := beam.Solve()
 	if !ok {

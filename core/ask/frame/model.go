@@ -418,9 +418,9 @@ func (b *builder) hang(g *gear) {
 	}
 	radius := b.r.WheelRadius()
 	ground := -b.r.DeckHeight()
-	half := g.y + 0.15
-	if t := b.r.Trailer.Track; t != nil {
-		half = float64(t.Value) / 2
+	half := b.r.WheelTrack() / 2
+	if b.r.Trailer.Track == nil { // far out bends the frame more: the further of what is usual
+		half = math.Max(half, g.y+0.15)
 	}
 	rate := b.rate()
 	for i, x := range b.axles {

@@ -317,11 +317,7 @@ func (s *Setup) clearance(at *Step) finding.Finding {
 			said.Piece{Text: "."},
 		)
 	}
-	if len(s.Rough) > 0 && f.Outcome != finding.Fails {
-		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
-		f.Says = append(f.Says, said.Say(" Its own figures are usual ones: tape them.")...)
-		f.Needs = s.Rough
-	}
+	usual(&f, s.Rough)
 	return f
 }
 

@@ -33,7 +33,9 @@ type Setup struct {
 	RampID  string
 	Body    Body
 	Track   float64
-	Tyre    float64
+	// what to tape where the track is its kind's usual one
+	RoughTrack []finding.Need
+	Tyre       float64
 
 	FrontTrack, FrontTyre float64 // of its front axle
 
@@ -174,6 +176,13 @@ func (s *Setup) body(missing *[]finding.Need) bool {
 		Belly: value(roll.Clearance, typical.Clearance, "clearance", "the machine's ground clearance"),
 	}
 	s.Track = float64(typical.Track)
+	if roll.Track == nil && s.Track > 0 {
+		s.RoughTrack = []finding.Need{{
+			Path:  it.Path + "/rolling/track",
+			Says:  said.Say("the middle of its left {tyre} to the right one’s"),
+			Where: said.Say("Tape it; its kind's usual figure is taken."),
+		}}
+	}
 	if roll.Track != nil {
 		s.Track = float64(roll.Track.Value)
 	}

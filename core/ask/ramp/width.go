@@ -79,7 +79,18 @@ func (s *Setup) width() (finding.Finding, bool) {
 	if left < 0.3 {
 		f.Says = append(f.Says, said.Say(" The driver steps off over the front.")...)
 	}
+	usual(&f, s.RoughTrack)
 	return f, true
+}
+
+// usual takes back that a check holds where it stands on usual figures of the machine.
+func usual(f *finding.Finding, on []finding.Need) {
+	if len(on) == 0 || f.Outcome == finding.Fails {
+		return
+	}
+	f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
+	f.Says = append(f.Says, said.Say(" Its own figures are usual ones: tape them.")...)
+	f.Needs = on
 }
 
 // small judges gaps between treads and the step at the foot against the smallest wheel.
