@@ -470,6 +470,20 @@ func TestTiePull(t *testing.T) {
 			t.Errorf("wheel %d bears %v, want %v more", i, got[i+1]-level[i+1], by)
 		}
 	}
+	// all over the deck, its middle at the ring: not a wheel bears more or less
+	for _, right := range []string{"0.6", "-0.3", "0"} {
+		wide := frame.ReactionsOf(resolve(t, doc(usual), point(right)...), "tie-wide-p")
+		for i := range wide {
+			if math.Abs(wide[i]-level[i]) > 1e-6*sum(level) {
+				t.Errorf("%s: bears %v, want %v", right, wide, level)
+			}
+		}
+	}
+	// a ring in the very middle loads the frame too: its load does not stand on it
+	none, middle := frame.UseOf(resolve(t, doc(usual)), "level"), resolve(t, doc(usual), point("0")...)
+	if use := frame.UseOf(middle, "tie-p"); use < 1.1*none {
+		t.Errorf("drawn at in the middle %v, undrawn %v", use, none)
+	}
 	if a, b := frame.UseOf(resolve(t, doc(usual), point("0.6")...), "tie-p"), frame.UseOf(resolve(t, doc(usual), point("-0.6")...), "tie-p"); math.Abs(a-b) > 1e-6*a {
 		t.Errorf("right %v, left %v", a, b)
 	}

@@ -60,8 +60,8 @@ func TestShifted(t *testing.T) {
 	}
 }
 
-// How far loads may lie to the side does not hang on the track: a frame with its springs' places told is used as much where
-// nobody has taped the track, but for where the wheels then stand beside the springs.
+// How far loads may lie to the side does not hang on the track: a frame with its springs' places told is used as much
+// where nobody has taped the track, but for where the wheels then stand beside the springs.
 func TestShiftedWithoutTrack(t *testing.T) {
 	use := func(doubt string, sets ...string) (out []float64) {
 		sets = append(sets, "/trailers/t/frame/springsApart", "1.1",

@@ -3,6 +3,7 @@ package frame
 import (
 	"math"
 	"slices"
+	"strings"
 
 	"gonum.org/v1/gonum/spatial/r3"
 
@@ -96,8 +97,9 @@ func propped(m *model) []frame3d.Support {
 }
 
 // pulls are tie points that are drawn at with their rating, up and inward at 45°, one after the other; those
-// without a rating are not. What draws at a ring presses elsewhere: the load that it holds stands in the deck's
-// middle beside it and gives the frame as much down and outward, so that ball and wheels bear no more than before.
+// without a rating are not. What draws at a ring presses elsewhere, so that ball and wheels bear no more in all: a
+// load that stands beside it, in the deck's middle or a quarter of the deck's width from it, and one all over the
+// deck, its weight's middle at the ring.
 func pulls(m *model) (out []loadCase) {
 	points := m.r.Trailer.TiePoints
 	for n, id := range plan.Ordered(points, func(t plan.TiePoint) int { return t.Order }) {
@@ -111,34 +113,53 @@ func pulls(m *model) (out []loadCase) {
 			inward = 1
 		}
 		at := vec{X: float64(t.At.Back), Y: float64(t.At.Right)}
-		out = append(out, loadCase{
-			id: "tie-" + id, name: said.Say("a tie point drawn at with %", said.Mass(*t.Rating)), why: practice,
-			load: func(l *loader, all []body, high bool) bool {
-				f := vec{Y: inward * force, Z: force}
-				l.pull(at, f)
-				ok := l.press(vec{X: at.X}, r3.Scale(-1, f))
-				return l.weigh(all, still(1), high) && ok
-			},
+		named := said.Name(strings.ReplaceAll(id, "-", " "), "without a name")
+		add := func(id string, stands said.Sentence, back func(l *loader) bool) {
+			out = append(out, loadCase{
+				id: id, why: practice,
+				name: append(said.Say("the tie point % drawn at with %", named, said.Mass(*t.Rating)), stands...),
+				load: func(l *loader, all []body, high bool) bool {
+					ok := l.pull(at, vec{Y: inward * force, Z: force})
+					ok = back(l) && ok
+					return l.weigh(all, still(1), high) && ok
+				},
+			})
+		}
+		add("tie-"+id, said.Say(", its load beside it"), func(l *loader) bool {
+			y := at.Y + inward*math.Max(math.Abs(at.Y), m.r.DeckWidth()/4)
+			return l.press(vec{X: at.X, Y: y}, vec{Y: -inward * force, Z: -force})
+		})
+		add("tie-wide-"+id, said.Say(", its load all over the deck"), func(l *loader) bool {
+			half := m.r.DeckWidth() / 2
+			feet := grid(0, m.r.DeckLength(), -half, half)
+			ok := l.press(vec{X: at.X}, vec{Y: -inward * force})
+			for k, w := range shares(feet, -force, at.X, at.Y, 0, 0) {
+				ok = l.press(feet[k], vec{Z: w}) && ok
+			}
+			return ok
 		})
 	}
 	return out
 }
 
-// pull puts a force at the deck's height on the member that lies nearest to a place of the deck.
-func (l *loader) pull(at, force vec) {
-	best, where, least := -1, 0.0, math.Inf(1)
+// byMember is how near to a member a tie point is bolted to it, m; further off the deck hands it on.
+const byMember = 0.06
+
+// pull puts a force at the deck's height on the member beside a place of the deck, of two on the one that lies
+// higher; where there is none, on those that bear the deck there. It reports whether anything takes it.
+func (l *loader) pull(at, force vec) bool {
+	best, where, least := -1, 0.0, byMember
 	for i := range l.bars {
 		b := &l.bars[i]
-		d := at
-		d.Z = b.Middle().Z
-		s := math.Max(0, math.Min(b.Length, (d.X-b.From.X)*b.Axes[0].X+(d.Y-b.From.Y)*b.Axes[0].Y))
+		s := math.Max(0, math.Min(b.Length, (at.X-b.From.X)*b.Axes[0].X+(at.Y-b.From.Y)*b.Axes[0].Y))
 		p := b.At(s)
-		if off := math.Hypot(d.X-p.X, d.Y-p.Y) - 0.1*p.Z; off < least { // of two, the one that lies higher
+		if off := math.Hypot(at.X-p.X, at.Y-p.Y) - 0.1*p.Z; off < least {
 			best, where, least = i, s, off
 		}
 	}
-	if best >= 0 {
-		off := vec{Z: -l.bars[best].At(where).Z} // it is drawn at the deck, not in the bar's middle
-		l.onBar(best, where, force, r3.Cross(off, force))
+	if best < 0 {
+		return l.press(at, force)
 	}
+	l.onBar(best, where, force, r3.Cross(r3.Sub(at, l.bars[best].At(where)), force))
+	return true
 }
