@@ -183,8 +183,15 @@ func (h *Harness) drops() []finding.Finding {
 		g.Outcome = finding.Fails
 		g.Subject = "/trailers/" + h.r.Scope.Trailer + "/wiring/fuse"
 		g.Figure, g.Limit = finding.Exactly(quantity.KindCurrent, amps), finding.Exactly(quantity.KindCurrent, *h.w.Fuse)
-		g.Says = said.Say("Pole % draws % through a fuse of %: it blows and its lamps go dark. Read what is printed on the fuse.",
+		g.Says = said.Say(
+			"Pole % draws % through a fuse of %: it blows and its lamps go dark. Read what is printed on the fuse.",
 			said.Piece{Text: h.poles[max(0, pole)].Number}, amperes(amps), amperes(*h.w.Fuse))
+	case h.w.Fuse != nil && earth > *h.w.Fuse:
+		g.Outcome, g.Tight = finding.Tight, finding.LittleRoom
+		g.Subject = "/trailers/" + h.r.Scope.Trailer + "/wiring/fuse"
+		g.Figure, g.Limit = finding.Exactly(quantity.KindCurrent, earth), finding.Exactly(quantity.KindCurrent, *h.w.Fuse)
+		g.Says = said.Say("All lamps together draw %: one fuse of % for all of them blows. A fuse for each pole is enough.",
+			amperes(earth), amperes(*h.w.Fuse))
 	case h.w.Fuse != nil && *h.w.Fuse > bears:
 		g.Outcome, g.Tight = finding.Tight, finding.LittleRoom
 		g.Subject = "/trailers/" + h.r.Scope.Trailer + "/wiring/fuse"

@@ -182,7 +182,8 @@ func TestOutcomes(t *testing.T) {
 		{"pin-7", full, nil, wiring.CodePlaces, finding.Holds},
 		{"pin-7", full, []string{"/trailers/t/wiring/lamps/lstop/height", "0.2"}, wiring.CodePlaces, finding.Fails},
 		{"pin-7", full, []string{"/trailers/t/wiring/lamps/lstop/height", "0"}, wiring.CodePlaces, finding.Unknown},
-		{"pin-7", full, []string{"/trailers/t/wiring/lamps/f1/height", "1"}, wiring.CodePlaces, finding.Fails}, // UN R48: 900 mm at most
+		// UN R48: 900 mm at most
+		{"pin-7", full, []string{"/trailers/t/wiring/lamps/f1/height", "1"}, wiring.CodePlaces, finding.Fails},
 		{"pin-7", full, []string{"/trailers/t/wiring/lamps/s2/height", "0.2"}, wiring.CodePlaces, finding.Fails},
 		{"pin-7", full, []string{"/trailers/t/wiring/lamps/lturn/right", "-0.3"}, wiring.CodePlaces, finding.Fails},
 		{"pin-7", full, nil, wiring.CodeFeeds, finding.Holds},
@@ -191,9 +192,10 @@ func TestOutcomes(t *testing.T) {
 		{"pin-7", full, []string{"/trailers/t/wiring/wire", "1.5"}, wiring.CodeHeat, finding.Holds},
 		{"pin-7", full, []string{"/trailers/t/wiring/wire", "0.5", "/trailers/t/wiring/bundled", "true"}, wiring.CodeHeat, finding.Fails},
 		{"pin-7", full, []string{"/trailers/t/wiring/wire", "1.5", "/trailers/t/wiring/fuse", "30"}, wiring.CodeHeat, finding.Tight},
-		// two stop lamps of 21 W on one pole draw 3.5 A at 12 V
+		// two stop lamps of 21 W on one pole draw 3.5 A at 12 V; they, the fog lamp and two turn lamps 8.75 A, with four of 5 W 10.4
 		{"pin-7", full, []string{"/trailers/t/wiring/wire", "1.5", "/trailers/t/wiring/fuse", "2"}, wiring.CodeHeat, finding.Fails},
-		{"pin-7", full, []string{"/trailers/t/wiring/wire", "1.5", "/trailers/t/wiring/fuse", "5"}, wiring.CodeHeat, finding.Holds},
+		{"pin-7", full, []string{"/trailers/t/wiring/wire", "1.5", "/trailers/t/wiring/fuse", "5"}, wiring.CodeHeat, finding.Tight},
+		{"pin-7", full, []string{"/trailers/t/wiring/wire", "1.5", "/trailers/t/wiring/fuse", "15"}, wiring.CodeHeat, finding.Holds},
 		{"pin-7", full, []string{"/trailers/t/wiring/wire", "4"}, wiring.CodeDrop, finding.Holds},
 		{"pin-7", full, []string{"/trailers/t/wiring/wire", "0.75"}, wiring.CodeDrop, finding.Tight},
 		{"nothing", full, nil, wiring.CodeFeeds, finding.Unknown},
