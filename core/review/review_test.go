@@ -13,7 +13,6 @@ import (
 	"zygonos/core/lang/quantity"
 	"zygonos/core/plan"
 	"zygonos/core/review"
-	"zygonos/demo"
 )
 
 func TestHeadline(t *testing.T) {
@@ -156,11 +155,7 @@ func TestFiveHundredHostileLoads(t *testing.T) {
 }
 
 func BenchmarkReview(b *testing.B) {
-	data, _ := demo.Files.ReadFile("skarrow-hut.zygonos.json")
-	p, err := plan.Read(data)
-	if err != nil {
-		b.Fatal(err)
-	}
+	p := demoPlan(b, "skarrow-hut")
 	b.Run("demo", func(b *testing.B) {
 		b.ReportAllocs()
 		for b.Loop() {
@@ -168,11 +163,7 @@ func BenchmarkReview(b *testing.B) {
 		}
 	})
 	b.Run("every stage", func(b *testing.B) { // frame, lamps, bed, finish and days are told
-		data, _ := demo.Files.ReadFile("ostrel-lock.zygonos.json")
-		full, err := plan.Read(data)
-		if err != nil {
-			b.Fatal(err)
-		}
+		full := demoPlan(b, "ostrel-lock")
 		b.ReportAllocs()
 		for b.Loop() {
 			review.Review(full, review.Request{})
@@ -199,11 +190,7 @@ func ExampleReview() {
 // Twice the loads take some four times as long at most, wherever they stand: no question is worse than quadratic.
 func TestGrowth(t *testing.T) {
 	took := func(n int) time.Duration {
-		data, _ := demo.Files.ReadFile("skarrow-hut.zygonos.json")
-		p, err := plan.Read(data)
-		if err != nil {
-			t.Fatal(err)
-		}
+		p := demoPlan(t, "skarrow-hut")
 		layout := p.Outings["gravel-day"].Layouts["grey-flatbed"]
 		for i := range n {
 			id := fmt.Sprintf("load-%d", i)

@@ -38,14 +38,7 @@ func leaves(v any, path string, into *[]string) {
 
 func demoDoc(t *testing.T) (*plan.Plan, []string) {
 	t.Helper()
-	data, err := demo.Files.ReadFile("skarrow-hut.zygonos.json")
-	if err != nil {
-		t.Fatal(err)
-	}
-	p, err := plan.Read(data)
-	if err != nil {
-		t.Fatal(err)
-	}
+	p := demoPlan(t, "skarrow-hut")
 	// A load of every make, a fitted part and a hitch with a D value beside the story's own.
 	at := "/outings/gravel-day/layouts/grey-flatbed/placements/"
 	var patch []finding.Op
@@ -91,10 +84,25 @@ func demoDoc(t *testing.T) (*plan.Plan, []string) {
 	 {"op":"add","path":"/towVehicles/crew-pickup/hitchD","value":12000}]`), &patch); err != nil {
 		t.Fatal(err)
 	}
-	if p, err = plan.Apply(p, patch); err != nil {
+	p, err := plan.Apply(p, patch)
+	if err != nil {
 		t.Fatal(err)
 	}
 	return p, pathsOf(t, p)
+}
+
+// demoPlan reads one of the demo's plans.
+func demoPlan(t testing.TB, name string) *plan.Plan {
+	t.Helper()
+	data, err := demo.Files.ReadFile(name + ".zygonos.json")
+	if err != nil {
+		t.Fatal(err)
+	}
+	p, err := plan.Read(data)
+	if err != nil {
+		t.Fatal(err)
+	}
+	return p
 }
 
 // pathsOf lists every member of a plan.
