@@ -34,8 +34,9 @@ func dataFile() string {
 	return filepath.Join(dir, "zygonos", "zygonos.db")
 }
 
-// spareGarbage lets the heap grow further before it is collected, unless GOGC and GOMEMLIMIT say otherwise: a review leaves a megabyte
-// behind and little is kept, so that a fifth to a quarter of a live answer went into collecting. Over 512 MB it is as before.
+// spareGarbage lets the heap grow further before it is collected, unless GOGC and GOMEMLIMIT say otherwise: a review
+// leaves a megabyte behind and little is kept, so that a fifth to a quarter of a live answer went into collecting.
+// Over 512 MB it is as before.
 func spareGarbage() {
 	if os.Getenv("GOGC") == "" {
 		debug.SetGCPercent(400)

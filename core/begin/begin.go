@@ -195,9 +195,9 @@ func ramps(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 	}, nil
 }
 
-// cradle is what a boat slides onto: two rollers, and a bow stop at its front. The heaviest hull that stands on the deck comes
-// to lie on it where it stood, its weight in the middle between the rollers; without one they stand 0.3 and 1.9 m behind
-// the cradle's front.
+// cradle is what a boat slides onto: two rollers, and a bow stop at its front. The heaviest hull that stands on the
+// deck comes to lie on it where it stood, its weight in the middle between the rollers; without one they stand 0.3 and
+// 1.9 m behind the cradle's front.
 func cradle(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 	l, ok := p.Outings[q.Outing].Layouts[q.Trailer]
 	if !ok {
@@ -247,8 +247,8 @@ func boatOn(p *plan.Plan, l plan.Layout) string {
 	return best
 }
 
-// keelAt are places behind the stem for two rollers that bear a hull alike: as far before its weight as behind it, three tenths of
-// its length each (C), or what there is to the transom.
+// keelAt are places behind the stem for two rollers that bear a hull alike: as far before its weight as behind it,
+// three tenths of its length each (C), or what there is to the transom: docs/method/launch.md.
 func keelAt(o plan.Load) (front, rear quantity.Length) {
 	k, _ := catalogue.LoadOf(o.Kind)
 	long := k.Length

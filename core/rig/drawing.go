@@ -246,8 +246,8 @@ func (r *Rig) sorted(by func(a, b *Item) int) []*Item {
 	return out
 }
 
-// WheelTrack is between the middles of the left and the right tyre, m: as taped, else as the deck lets expect, with the wheels
-// outside of it.
+// WheelTrack is between the middles of the left and the right tyre, m: as taped, else as the deck lets expect, with the
+// wheels outside of it.
 func (r *Rig) WheelTrack() float64 {
 	if r.Beam.Track > 0 {
 		return r.Beam.Track

@@ -85,7 +85,7 @@ func (s *Setup) width() (finding.Finding, bool) {
 
 // usual takes back that a check holds where it stands on usual figures of the machine.
 func usual(f *finding.Finding, on []finding.Need) {
-	if len(on) == 0 || f.Outcome == finding.Fails {
+	if len(on) == 0 || f.Outcome == finding.Fails || f.Outcome == finding.Unknown {
 		return
 	}
 	f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough

@@ -33,8 +33,8 @@ type Temperature float64
 // Money is a sum in the region's own currency; no rates of exchange are known.
 type Money float64
 
-// What a car burns or draws stands as it is bought and read, not in SI: litres or kilowatt-hours, of 100 km where by distance;
-// what driving costs, of a kilometre.
+// What a car burns or draws stands as it is bought and read, not in SI: litres or kilowatt-hours, of 100 km where by
+// distance; what driving costs, of a kilometre.
 type (
 	Fuel     float64 // l
 	Energy   float64 // kWh

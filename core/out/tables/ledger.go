@@ -14,8 +14,8 @@ import (
 	"zygonos/core/records"
 )
 
-// Ledger is the ledger as a table, sums as plain numbers with two digits. The last column tells what follows from the plan and
-// what stands in the log, so that neither is read as a spending of its own when the table comes back.
+// Ledger is the ledger as a table, sums as plain numbers with two digits. The last column tells what follows from the
+// plan and what stands in the log, so that neither is read as a spending of its own when the table comes back.
 func Ledger(l *cost.Ledger, region quantity.Locale) []byte {
 	rows := [][]string{{"day", "item", "kind", "planned", "spent", "worth", "from"}}
 	sum := func(m *finding.Measure) string {
@@ -123,9 +123,9 @@ func spendOf(l quantity.Locale, row []string, fields map[string]int, head []stri
 	out := &SpendRow{}
 	switch s, i := cell("from"); s {
 	case fromPlan:
-		return nil, wrong(i, "It follows from the plan, where it stands already.")
+		return nil, wrong(i, "It follows from the plan that this list is of, and is not a spending of your own.")
 	case fromLog:
-		return nil, wrong(i, "It stands in the log, where it is changed.")
+		return nil, wrong(i, "It is from the log, where it is changed.")
 	}
 	what, at := cell("what")
 	if out.Spend.What = cut(what, 200); what == "" {

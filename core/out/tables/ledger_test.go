@@ -57,8 +57,8 @@ func TestLedgerRoundTrip(t *testing.T) {
 	}
 }
 
-// What follows from the plan or stands in the log is no spending of its own when the table comes back: 90 of a trailer, 8 of a
-// drive and 5 of one's own are exported; 5 come back.
+// What follows from the plan or stands in the log is no spending of its own when the table comes back: 90 of a
+// trailer, 8 of a drive and 5 of one's own are exported; 5 come back.
 func TestLedgerTakesNothingTwice(t *testing.T) {
 	price, fuel, own := quantity.Money(90), quantity.Money(8), quantity.Money(5)
 	all := records.All{

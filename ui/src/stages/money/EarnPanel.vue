@@ -21,7 +21,7 @@ const jobs = computed(() => workspace.plan?.trailers[workspace.trailer]?.money?.
     <ul class="mt-1">
       <li v-for="j in ways?.jobs ?? []" :key="j.id" class="border-rule border-t py-1.5" :data-job="j.id">
         <b>{{ say([j.name]) }}:</b> {{ say(j.says)
-        }}<template v-if="j.year"> {{ nominal(j.year) }} a year.</template>
+        }}<template v-if="j.year">{{ ` ${nominal(j.year)} a year.` }}</template>
         <p v-for="(n, i) in j.needs" :key="i" class="text-unknown text-sm">
           Not known: {{ say(n.says) }}. <span class="text-soft">{{ say(n.where) }}</span>
         </p>
