@@ -317,7 +317,7 @@ func draw(rep *Report, r *rig.Rig) {
 	rep.Views = append(r.Views(), balance.Beam(r, rep.Figures.Window))
 	for i := range Questions {
 		if q := &Questions[i]; q.Draw != nil {
-			q.Draw(r, rep)
+			safely(q.Stage, func() bool { q.Draw(r, rep); return true })
 		}
 	}
 	zones(rep, r)
@@ -484,7 +484,7 @@ func (rep *Report) Settle() {
 func (rep *Report) Show() {
 	for i := range Questions {
 		if q := &Questions[i]; q.Show != nil && rep.rig != nil {
-			q.Show(rep.rig, rep)
+			safely(q.Stage, func() bool { q.Show(rep.rig, rep); return true })
 		}
 	}
 }

@@ -154,6 +154,8 @@ func (s *simplex) run() error {
 				continue
 			}
 			switch q := math.Max(0, row[s.wide-1]) / row[enter]; {
+			case math.IsInf(q, 0) || math.IsNaN(q):
+				return ErrNoAnswer // the figures have grown beyond what a float tells
 			case q < ratio-1e-12:
 				leave, ratio = i, q
 			case q <= ratio+1e-12 && (still > len(s.rows) && s.basis[i] < s.basis[leave] || still <= len(s.rows) && row[enter] > s.rows[leave][enter]):

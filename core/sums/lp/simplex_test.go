@@ -130,4 +130,7 @@ func TestMaximiseEnds(t *testing.T) {
 	if _, err := lp.Maximise([]float64{math.NaN(), 0}, [][]float64{{1, math.NaN()}}, []float64{1}); err == nil {
 		t.Error("no numbers, and an answer")
 	}
+	if _, err := lp.Maximise([]float64{1, 0}, [][]float64{{1, 1}}, []float64{math.Inf(1)}); err == nil {
+		t.Error("no bound that a float tells, and an answer")
+	}
 }
