@@ -474,6 +474,9 @@ func waysFor(r *rig.Rig, l *lashing.Load) []plan.Lashing {
 		fore, aft := 0.15*it.Length(), 0.85*it.Length()
 		if k, ok := catalogue.LoadOf(it.Load.Kind); ok && k.Rolls != nil {
 			up = math.Max(0.2, float64(k.Rolls.Wheel)/2)
+			if it.OneTrack() { // at fork and seat: lower down there is nothing beside its wheels
+				wide, up, fore, aft = 0.15, 0.65*(it.Top-it.Bottom), 0.25*it.Length(), 0.7*it.Length()
+			}
 		}
 		for _, c := range []struct{ back, right, way float64 }{{fore, -wide, -1}, {fore, wide, -1}, {aft, -wide, 1}, {aft, wide, 1}} {
 			best, score := "", 0.0

@@ -7,6 +7,8 @@ import (
 
 	"zygonos/core/ask/lashing"
 	"zygonos/core/facts/norms"
+	"zygonos/core/lang/quantity"
+	"zygonos/core/plan"
 	"zygonos/core/rig"
 )
 
@@ -78,6 +80,27 @@ func TestHold(t *testing.T) {
 	if _, err := lashing.Hold(&lashing.Load{Item: &rig.Item{}}, forward, 0.4); err == nil {
 		t.Error("a load without weight holds")
 	}
+	// A machine tips about its tyres, not about its bodywork: 0.6 of 0.8 m between their middles,
+	// wheels at 0.2 and 0.7 of 1 m, the centre 0.5 up over the middle; in one track it does not stand.
+	m := func(v float64) *plan.LengthEstimate { return &plan.LengthEstimate{Value: quantity.Length(v)} }
+	wheels := block(0.5, 0.9)
+	wheels.Item.Load = &plan.Load{Rolling: &plan.Rolling{FrontAxle: m(0.2), Wheelbase: m(0.5), Track: m(0.6)}}
+	for _, c := range []struct {
+		push lashing.Vector
+		g    float64
+	}{{forward, 0.3 / 0.5}, {rearward, 0.2 / 0.5}, {right, 0.3 / 0.5}} {
+		h, err := lashing.Hold(wheels, c.push, 0.9)
+		if err != nil || h.Gives != "tips" {
+			t.Errorf("on wheels: %v, %v", h, err)
+		}
+		near(t, "on wheels", h.G, c.g, 1e-6)
+	}
+	wheels.Item.Load.Rolling.Track = m(0)
+	h, _ := lashing.Hold(wheels, right, 0.9)
+	near(t, "in one track", h.G, 0.02/0.5, 1e-6)
+	// EN 12195-1 asks 0.6 − 0.3/0.5 of it sideways: nought; on one track 0.6 − 0.02/0.5.
+	v := lashing.European(wheels)
+	near(t, "EN, in one track", v.Needs, 100*(0.6-0.02/0.5), 1e-6)
 }
 
 // Against random ways to bear it: no set of forces that is allowed and in balance holds

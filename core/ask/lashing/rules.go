@@ -134,16 +134,12 @@ func European(l *Load) Verdict {
 // where it tips the load further, c sideways then 0.6; direct ones their limit where it holds.
 func tilt(l *Load, k int, safe float64) Verdict {
 	d := Directions[k]
-	it := l.Item
-	edge := Vector{it.Front, it.Left, it.Bottom}
-	if d.Push[0] > 0 || d.Push[1] > 0 {
-		edge = Vector{it.Rear, it.Right, it.Bottom}
-	}
+	edge := l.edge(k)
 	asked := d.Asked
 	if d.Push[1] != 0 {
 		asked = norms.Tilt
 	}
-	up := l.Centre[2] - it.Bottom
+	up := l.Centre[2] - l.Item.Bottom
 	if up <= 0 {
 		return Verdict{}
 	}

@@ -58,19 +58,32 @@ func Hold(l *Load, push Vector, mu float64) (Held, error) {
 	return h, nil
 }
 
+// footing are the corners that a load stands on.
+func (l *Load) footing() (corners [4]Vector) {
+	for i, c := range l.Item.Footing() {
+		corners[i] = c
+	}
+	return corners
+}
+
+// edge is where a load tips toward one of the level Directions: of the two corners that it stands
+// on there the one that is nearer to its middle.
+func (l *Load) edge(k int) Vector {
+	corners, ahead := l.footing(), faces[k].corners
+	a, b := corners[ahead[0]], corners[ahead[1]]
+	if b.dot(Directions[k].Push) < a.dot(Directions[k].Push) {
+		return b
+	}
+	return a
+}
+
 // hold is Hold without telling tipping from slipping; edge reports whether half of its
 // corners or more are off the floor.
 func hold(l *Load, push Vector, mu float64) (held Held, edge bool, err error) {
 	if !(l.Mass > 0) {
 		return Held{}, false, ErrNotSolved
 	}
-	it := l.Item
-	corners := [4]Vector{
-		{it.Front, it.Left, it.Bottom},
-		{it.Front, it.Right, it.Bottom},
-		{it.Rear, it.Left, it.Bottom},
-		{it.Rear, it.Right, it.Bottom},
-	}
+	corners := l.footing()
 	type rope struct {
 		end *End
 		cap float64
