@@ -91,7 +91,7 @@ func (i *Item) stands() (w standing, ok bool) {
 	}
 	half := func(track float64) float64 { return math.Min(wide/2, math.Max(oneTrack, track/2)) }
 	track := take(told.Track, usual.Track)
-	if track <= 0 && kind.Rolls == nil { // nothing tells how far its wheels stand apart
+	if told.Track == nil && kind.Rolls == nil { // nothing tells how far its wheels stand apart
 		track = wide
 	}
 	w.rear, w.front = half(track), half(track)
