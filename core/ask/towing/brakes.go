@@ -38,7 +38,7 @@ func brakes(r *rig.Rig) []finding.Finding {
 		f.Says = said.Say("Whether brakes are needed is not known: it takes the trailer's {gross}.")
 		return []finding.Finding{f}
 	}
-	f.Figure, f.Limit = finding.Exactly(
+	f.Figure, f.Limit = finding.Of(
 		quantity.KindMass,
 		*m,
 	), finding.Exactly(
@@ -46,9 +46,9 @@ func brakes(r *rig.Rig) []finding.Finding {
 		rules.BrakesAbove,
 	)
 	low, high := float64(rules.BrakesLow), float64(rules.BrakesHigh)
-	over := quantity.Exceeds(*m, high)
-	differs := !over && quantity.Exceeds(*m, low)
-	mass, limit := said.Mass(*m), said.Mass(float64(rules.BrakesAbove))
+	over := quantity.Exceeds(m.Nominal, high)
+	differs := !over && quantity.Exceeds(m.Nominal, low)
+	mass, limit := said.Mass(m.Nominal), said.Mass(float64(rules.BrakesAbove))
 	fitted := t.Brakes != "" && t.Brakes != plan.BrakesNone
 	switch {
 	case over && t.Brakes == plan.BrakesNone:
@@ -87,6 +87,17 @@ func brakes(r *rig.Rig) []finding.Finding {
 		}
 	case fitted:
 		f.Outcome, f.Says = finding.Holds, said.Say("Brakes are fitted. They are asked for above %.", limit)
+	case quantity.Exceeds(m.High, low):
+		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
+		f.Says = said.Say(
+			"%, but it may be %: brakes are asked for above %. Weigh it, or read the plate.",
+			mass,
+			said.Mass(m.High),
+			said.Mass(low),
+		)
+		f.Needs = []finding.Need{
+			{Path: tp + "/label", Says: said.Say("trailer's {gross}"), Where: said.Say("Read the plate.")},
+		}
 	default:
 		f.Outcome, f.Says = finding.Holds, said.Say("%: no brakes asked for up to %.", mass, said.Mass(low))
 	}
@@ -94,12 +105,12 @@ func brakes(r *rig.Rig) []finding.Finding {
 	out := []finding.Finding{f}
 
 	b := base(CodeBreakaway, "/breakaway", said.Say("{Breakaway}"), &rules.LinkSource)
-	needed := fitted
-	if rules.BreakawayAbove != nil {
-		needed = quantity.Exceeds(*m, float64(*rules.BreakawayAbove))
+	needed, maybe := fitted, fitted
+	if above := rules.BreakawayAbove; above != nil {
+		needed, maybe = quantity.Exceeds(m.Nominal, float64(*above)), quantity.Exceeds(m.High, float64(*above))
 	}
 	switch {
-	case !needed:
+	case !maybe:
 	case t.Breakaway == nil:
 		b.Outcome, b.Says = finding.Unknown, said.Say("A {breakaway} is asked for: is one fitted?")
 		b.Needs = []finding.Need{
@@ -109,6 +120,10 @@ func brakes(r *rig.Rig) []finding.Finding {
 				Where: said.Say("Look at the {coupling}."),
 			},
 		}
+		out = append(out, b)
+	case !*t.Breakaway && !needed:
+		b.Outcome, b.Tight = finding.Tight, finding.GuessTooRough
+		b.Says = said.Say("It may weigh %: then a {breakaway} is asked for, and none is fitted.", said.Mass(m.High))
 		out = append(out, b)
 	case !*t.Breakaway:
 		b.Outcome, b.Says = finding.Fails, said.Say("A {breakaway} is asked for and none is fitted. Fit one.")
@@ -120,14 +135,20 @@ func brakes(r *rig.Rig) []finding.Finding {
 
 	c := base(CodeChains, "/chains", said.Say("{Chains}"), &rules.LinkSource)
 	want := rules.ChainsNeeded
-	if rules.TwoChainsAbove != nil && quantity.Exceeds(*m, float64(*rules.TwoChainsAbove)) {
-		want = 2
+	most := want // of what it may weigh
+	if above := rules.TwoChainsAbove; above != nil {
+		if quantity.Exceeds(m.Nominal, float64(*above)) {
+			want = 2
+		}
+		if quantity.Exceeds(m.High, float64(*above)) {
+			most = 2
+		}
 	}
 	if rules.ChainsUnbraked && fitted {
-		want = 0 // the breakaway cable takes its place
+		want, most = 0, 0 // the breakaway cable takes its place
 	}
 	switch {
-	case want == 0:
+	case most == 0:
 		return out
 	case t.Chains == nil:
 		c.Outcome, c.Says = finding.Unknown, said.Say(
@@ -149,30 +170,40 @@ func brakes(r *rig.Rig) []finding.Finding {
 			said.Count(*t.Chains),
 			said.Count(want),
 		)
+		if *t.Chains < most {
+			c.Outcome, c.Tight = finding.Tight, finding.GuessTooRough
+			c.Says = append(c.Says, said.Say(" It may weigh %: then % are.", said.Mass(m.High), said.Count(most))...)
+		}
 	}
 	return append(out, c)
 }
 
-// legalMass is the mass that the rules on brakes read: the plate's gross where
-// it is known as such, else what the rig weighs, or what its axles bear.
-func legalMass(r *rig.Rig) *float64 {
+// legalMass is the mass that the rules on brakes read: the plate's gross where it is known as such,
+// the load's and the trailer's own together where the label counts the load alone; else what the rig
+// weighs, or what its axles bear, at most the higher reading of a label that is unclear.
+func legalMass(r *rig.Rig) *span {
 	t := r.Trailer
+	exactly := func(v quantity.Mass) *span { return &span{Nominal: float64(v), Low: float64(v), High: float64(v)} }
 	if r.Rules.BrakesRead == norms.ReadsWheels && t.OnWheels != nil {
-		m := float64(*t.OnWheels)
-		return &m
+		return exactly(*t.OnWheels)
 	}
-	if t.Label != nil && t.Label.Counts == plan.CountsGross {
-		m := float64(t.Label.Value)
-		return &m
+	var permissible *span // with the empty trailer, where the label does not count that, or may not
+	if l := t.Label; l != nil {
+		if l.Counts == plan.CountsGross {
+			return exactly(l.Value)
+		}
+		if permissible = plus(exactly(l.Value), r.EmptyMass()); permissible != nil && l.Counts == plan.CountsPayload {
+			return permissible
+		}
 	}
+	laden := r.Total()
 	if r.Rules.BrakesRead == norms.ReadsWheels && r.Bears != nil {
-		m := r.Bears.OnAxle.Nominal
-		return &m
+		laden = &r.Bears.OnAxle
 	}
-	if total := r.Total(); total != nil {
-		return &total.Nominal
+	if laden == nil || permissible == nil {
+		return laden
 	}
-	return nil
+	return &span{Nominal: laden.Nominal, Low: laden.Low, High: math.Max(laden.High, permissible.High)}
 }
 
 // ballSize holds the ball against the coupling: another diameter fails, 50 mm

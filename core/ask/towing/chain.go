@@ -130,8 +130,9 @@ type link struct {
 	essential       bool
 	gate            finding.Gate
 	limit           *float64
-	axles           int   // that share what it reads; 0: it reads all of it
-	figure          *span // nil: not known
+	least           *float64 // the limit at its low end, where it is a guess itself; nil: it is the limit
+	axles           int      // that share what it reads; 0: it reads all of it
+	figure          *span    // nil: not known
 	where           said.Sentence
 	needs           []finding.Need // what the figure takes
 	act             string         // what to do when it is over
@@ -191,6 +192,9 @@ func (l *link) judge(r *rig.Rig) finding.Finding {
 		return f
 	}
 	f.Outcome, f.Tight = finding.Under(*l.figure, *l.limit, Reserve)
+	if l.least != nil && f.Outcome != finding.Fails && quantity.Exceeds(l.figure.High, *l.least) {
+		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
+	}
 	if a := l.alternative; a != nil {
 		if outcomeOf(a) != f.Outcome {
 			f.Outcome, f.Tight = finding.Unknown, ""
@@ -228,6 +232,10 @@ func (l *link) judge(r *rig.Rig) finding.Finding {
 		f.Says = append(
 			capital,
 			said.Say(": % of %, % over. "+l.act, shown(l.figure.Nominal), shown(*l.limit), shown(over))...)
+	case f.Tight == finding.GuessTooRough && !quantity.Exceeds(l.figure.High, *l.limit):
+		f.Says = append(
+			capital,
+			said.Say(": % of %, which may be only %. Weigh first.", shown(l.figure.Nominal), shown(*l.limit), shown(*l.least))...)
 	case f.Tight == finding.GuessTooRough:
 		f.Says = append(
 			capital,
@@ -596,8 +604,9 @@ func carLinks(r *rig.Rig, total, ball, wheels *span) []*link {
 			source: &r.Rules.KerbSource,
 		}
 		if v.Kerb != nil {
-			h := float64(v.Kerb.Value) / 2
-			half.limit = &h
+			kerb := v.Kerb.Range(r.Plan).Floats()
+			h, least := kerb.Nominal/2, kerb.Low/2
+			half.limit, half.least = &h, &least
 		}
 		add(half)
 	}
@@ -904,7 +913,7 @@ func payload(r *rig.Rig, all []*link) (*Payload, finding.Finding) {
 	if r.Axle != nil {
 		l = r.Axle.Nominal
 	}
-	best, ruling, known := room(r, all, x, false)
+	best, ruling, known := room(r, all, x, likely)
 	var name said.Sentence
 	by := ""
 	if known {
@@ -920,12 +929,15 @@ func payload(r *rig.Rig, all []*link) (*Payload, finding.Finding) {
 		f.Says = slices.Concat(said.Say("Payload not known: it takes "), finding.Takes(f.Needs), said.Say("."))
 		return nil, f
 	}
-	if more, _, _ := room(r, all, x, true); best < 0 && more >= 0 { // one reading is over, the other is not
+	if more, _, _ := room(r, all, x, lenient); best < 0 && more >= 0 { // one reading is over, the other is not
 		says, need := ruling.unclear()
 		f.Outcome, f.Says, f.Needs = finding.Unknown, says, []finding.Need{need}
 		return nil, f
 	}
-	p := &Payload{At: x, From: x - front, Mass: finding.Exactly(quantity.KindMass, best), By: by}
+	// While every guess may be at its heavy end, as little may go.
+	least, first, _ := room(r, all, x, heavy)
+	p := &Payload{At: x, From: x - front, By: by,
+		Mass: finding.Of(quantity.KindMass, span{Nominal: best, Low: math.Min(least, best), High: best})}
 	f.Figure = p.Mass
 	where := said.Length(p.From)
 	if best < 0 {
@@ -940,8 +952,12 @@ func payload(r *rig.Rig, all []*link) (*Payload, finding.Finding) {
 	} else {
 		f.Outcome = finding.Holds
 		f.Says = append(said.Say("% more may go % behind the {headboard}. Full first: ", said.Mass(math.Floor(best)), where), name...)
+		if least < 0 {
+			f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
+			f.Says = slices.Concat(f.Says, said.Say(". By the guesses a rating may be full already: "), first.name)
+		}
 		if r.Bears == nil { // what axle and ball leave is not known
-			f.Outcome, f.Needs = finding.Unknown, r.Needs
+			f.Outcome, f.Tight, f.Needs = finding.Unknown, "", r.Needs
 			f.Says = append(said.Say("At most % more may go, by: ", said.Mass(math.Floor(best))), name...)
 			if len(r.Needs) > 0 {
 				f.Says = append(append(f.Says, said.Say(". What axle and ball leave takes ")...), r.Needs[0].Says...)
@@ -968,9 +984,31 @@ func told(r *rig.Rig, all []*link) (own, open bool) {
 	return own, open
 }
 
-// room is what may be added x behind the ball until a known rating is full, by
-// the nominal figures; ruling is that rating.
-func room(r *rig.Rig, all []*link, x float64, lenient bool) (best float64, ruling *link, known bool) {
+// reading is how room takes figures that are not sure: as they are most likely; of an unclear rating
+// the milder reading; or every guess at its heavy end.
+type reading int
+
+const (
+	likely reading = iota
+	lenient
+	heavy
+)
+
+// left is what a rating leaves.
+func (k *link) left(as reading) float64 {
+	if as != heavy {
+		return *k.limit - k.figure.Nominal
+	}
+	limit := *k.limit
+	if k.least != nil {
+		limit = *k.least
+	}
+	return limit - k.figure.High
+}
+
+// room is what may be added x behind the ball until a known rating is full;
+// ruling is that rating.
+func room(r *rig.Rig, all []*link, x float64, as reading) (best float64, ruling *link, known bool) {
 	l := 0.0
 	if r.Axle != nil {
 		l = r.Axle.Nominal
@@ -985,11 +1023,12 @@ func room(r *rig.Rig, all []*link, x float64, lenient bool) (best float64, rulin
 		if !k.known() || k.kind != "" {
 			continue
 		}
-		room := *k.limit - k.figure.Nominal
+		room := k.left(as)
 		if a := k.alternative; a.known() {
-			other := *a.limit - a.figure.Nominal
-			if room, other = min(room, other), max(room, other); lenient {
-				room = other
+			if other := a.left(as); as == lenient {
+				room = max(room, other)
+			} else {
+				room = min(room, other)
 			}
 		}
 		switch {

@@ -3,6 +3,7 @@ package towing
 import (
 	"maps"
 	"math"
+	"slices"
 
 	"zygonos/core/facts/catalogue"
 	"zygonos/core/goods"
@@ -49,7 +50,7 @@ func fills(r *rig.Rig, all []*link) (out []Fill, fs []finding.Finding) {
 		}
 		b := it.Load.Bulk
 		m, ok := goods.StuffOf(r.Plan, b)
-		left, ruling, known := room(r, all, it.X, false)
+		left, ruling, known := room(r, all, it.X, likely)
 		if !ok || !known {
 			continue
 		}
@@ -115,7 +116,12 @@ func fills(r *rig.Rig, all []*link) (out []Fill, fs []finding.Finding) {
 			)
 		}
 		out = append(out, fill)
-		fs = append(fs, fillFinding(r, it, &fill, &m, now, own, all))
+		f := fillFinding(r, it, &fill, &m, now, own, all)
+		if over, by, _ := room(r, all, it.X, heavy); f.Outcome == finding.Holds && over < 0 {
+			f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
+			f.Says = slices.Concat(f.Says, said.Say(" By the guesses a rating may be full already: "), by.name, said.Say("."))
+		}
+		fs = append(fs, f)
 	}
 	return out, fs
 }
@@ -156,7 +162,7 @@ func leveled(r *rig.Rig, it *rig.Item, foot goods.Bed) (allowed float64, ruling 
 		if q.Part || q.ID != it.ID || q.Lot == nil || q.Lot.Mass == nil {
 			continue
 		}
-		left, by, known := room(on, links(on), q.X, false)
+		left, by, known := room(on, links(on), q.X, likely)
 		return math.Max(0, q.Lot.Mass.Nominal+left), by, known
 	}
 	return 0, nil, false

@@ -130,13 +130,15 @@ func TestFill(t *testing.T) {
 	if len(towing.FillLayer(rig.Resolve(p, "t", "o"), res.Fills)) != 3 {
 		t.Error("two lines and a word are drawn")
 	}
-	// The same volume, wetness not known: 300 to 400 kg, nominal 350. Then 0.26 m³ may be 520.
-	for _, c := range []struct{ bulk, want string }{
-		{`{"material":"gravel","by":"volume","volume":{"value":0.2,"plusMinus":0,"how":"weighed"}}`, "holds"},
-		{`{"material":"gravel","by":"volume","volume":{"value":0.24,"plusMinus":0,"how":"weighed"}}`, "tight"},
-		{`{"material":"gravel","by":"level"}`, "fails"},
+	// The same volume, wetness not known: 300 to 400 kg, nominal 350. Then 0.26 m³ may be 520. Where its
+	// middle is not sure either the ball may come to more than it bears, and the fill is tight with it.
+	for _, c := range []struct{ bulk, want, centre string }{
+		{`{"material":"gravel","by":"volume","volume":{"value":0.2,"plusMinus":0,"how":"weighed"}}`, "holds", `{"back":{"value":1.25,"plusMinus":0,"how":"weighed"}}`},
+		{`{"material":"gravel","by":"volume","volume":{"value":0.2,"plusMinus":0,"how":"weighed"}}`, "tight", `{}`},
+		{`{"material":"gravel","by":"volume","volume":{"value":0.24,"plusMinus":0,"how":"weighed"}}`, "tight", `{}`},
+		{`{"material":"gravel","by":"level"}`, "fails", `{}`},
 	} {
-		p, res := checked(t, append(gravel, "/loads/crate/bulk", c.bulk)...)
+		p, res := checked(t, append(gravel, "/loads/crate/bulk", c.bulk, "/loads/crate/centre", c.centre)...)
 		f := sample.Find(t, res.Findings, towing.CodeFill)
 		if string(f.Outcome) != c.want {
 			t.Errorf("%s: %s %q", c.bulk, f.Outcome, f.Says.Text(p.Locale()))

@@ -19,7 +19,7 @@ func Sold(p *plan.Plan, trailer string) (bare, fitted *finding.Measure) {
 	at := func(p *plan.Plan) *finding.Measure {
 		r := rig.Resolve(p, trailer, "")
 		front, rear := r.Deck()
-		best, _, known := room(r, links(r), (front+rear)/2, false)
+		best, _, known := room(r, links(r), (front+rear)/2, likely)
 		if !known {
 			return nil
 		}

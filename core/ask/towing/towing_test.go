@@ -332,3 +332,43 @@ func TestLicence(t *testing.T) {
 		}
 	}
 }
+
+// What is only guessed never holds where the guess may be over: the crate of 400 kg puts 0.9 of itself
+// on the wheels, 230 + 0.9·400 = 590; with 200 kg of doubt 770 of 750.
+func TestGuessesDoNotHold(t *testing.T) {
+	crate := func(pm string) []string { return []string{"/loads/crate/mass/plusMinus", pm, "/trailers/t/label", "-"} }
+	kerb := func(kg, pm string) []string {
+		return []string{"/towVehicles/car/kerb", `{"value":` + kg + `,"plusMinus":` + pm + `,"how":"guessed"}`}
+	}
+	au := []string{"/region", `"au"`, "/trailers/t/brakes", `"electric"`, "/trailers/t/chains", `1`, "/trailers/t/breakaway", `false`, "/trailers/t/label", "-"}
+	for _, c := range []struct {
+		name, code string
+		sets       []string
+		want       finding.Outcome
+	}{
+		{"brakes, a little doubt", towing.CodeBrakes, crate("100"), finding.Holds},
+		{"brakes, more than they allow", towing.CodeBrakes, crate("200"), finding.Tight},
+		{"brakes, the label counts the load", towing.CodeBrakes, []string{"/trailers/t/label", `{"value":520,"counts":"payload"}`}, finding.Fails},
+		{"brakes, the label may count the load", towing.CodeBrakes, []string{"/trailers/t/label", `{"value":520,"counts":"unsure"}`}, finding.Tight},
+		{"breakaway, no doubt", towing.CodeBreakaway, append(au, "/loads/crate/mass/value", "1850"), ""},
+		{"breakaway, maybe", towing.CodeBreakaway, append(au, "/loads/crate/mass/value", "1850", "/loads/crate/mass/plusMinus", "300"), finding.Tight},
+		{"two chains, maybe", towing.CodeChains, append(au, "/loads/crate/mass/value", "2300", "/loads/crate/mass/plusMinus", "400"), finding.Tight},
+		{"half the kerb mass", towing.CodeLink + "half-kerb", kerb("1500", "150"), finding.Holds},
+		{"half of what it may weigh", towing.CodeLink + "half-kerb", kerb("1500", "250"), finding.Tight},
+		{"payload", towing.CodePayload, nil, finding.Holds},
+		{"payload, a guessed car", towing.CodePayload, kerb("1500", "300"), finding.Tight}, // 1760 of 2000, or 2060
+	} {
+		got := finding.Outcome("")
+		for _, f := range check(t, c.sets...).Findings {
+			if f.Code == c.code {
+				got = f.Outcome
+			}
+		}
+		if got != c.want {
+			t.Errorf("%s: %q, want %q", c.name, got, c.want)
+		}
+	}
+	if got := check(t, kerb("1500", "300")...).Payload.Mass; got.Low == nil || *got.Low >= 0 {
+		t.Errorf("the payload's least is %+v", got)
+	}
+}
