@@ -136,6 +136,7 @@ func (r *Rig) place(t thing, frame point, at plan.Spot, turn int) (it Item, x, y
 		d := math.Max(assumedDoubt, share*l)
 		back.Low, back.High = back.Low-d, back.High+d
 	}
+	back = widened(back, r.longAs(&t))
 	if t.centre.Back != nil {
 		back = t.centre.Back.Range().Floats()
 	}
@@ -167,6 +168,31 @@ func (r *Rig) place(t thing, frame point, at plan.Spot, turn int) (it Item, x, y
 	x.Low, x.High = x.Low-d, x.High+d
 	y.Low, y.High = y.Low-float64(plan.PlaceDoubt), y.High+float64(plan.PlaceDoubt)
 	return it, x, y
+}
+
+// longAs is where a thing's length is told: its own, or the deck's where what is poured fills that; nil
+// where nowhere.
+func (r *Rig) longAs(t *thing) *plan.LengthEstimate {
+	switch {
+	case t.own[0] <= 0:
+		return t.size.Length
+	case t.own[0] == r.DeckLength():
+		return r.Trailer.DeckLength
+	}
+	return nil
+}
+
+// widened is the place of a centre behind its thing's front with the doubt of the thing's length: where
+// that is only guessed its middle moves by the centre's share of it. What a tape leaves is within the
+// doubt of where a thing is put, so that only what goes beyond it is added.
+func widened(back span, long *plan.LengthEstimate) span {
+	if long == nil || long.Value <= 0 {
+		return back
+	}
+	l, d := float64(long.Value), float64(long.Range().Width())/2
+	beyond := func(at float64) float64 { return math.Max(0, d*at/l-float64(plan.PlaceDoubt)) }
+	back.Low, back.High = back.Low-beyond(back.Low), back.High+beyond(back.High)
+	return back
 }
 
 // up is how high the bare thing's centre lies in its section of height h, m.
