@@ -475,8 +475,13 @@ func (rep *Report) Settle() {
 	roughly(r, fs, false, rest)
 	finding.Sense(fs)
 	rep.Findings = append(rep.Findings, fs...)
+	rep.weigh()
+}
+
+// weigh puts the findings in order anew, with the stages' outcomes and the headline.
+func (rep *Report) weigh() {
 	finding.Sort(rep.Findings)
-	rep.Stages = stages(rep.Findings, r)
+	rep.Stages = stages(rep.Findings, rep.rig)
 	rep.head()
 }
 

@@ -27,6 +27,7 @@ func Settled(ctx context.Context, p *plan.Plan, q review.Request) *review.Report
 	at := review.Request{Outing: rep.Scope.Outing, Trailer: rep.Scope.Trailer}
 	rep.Settled = true
 	rep.Settle()
+	rep.Doubt()
 	rep.Show()
 	unmended := addFixes(ctx, p, at, rep)
 	rep.Outings = []review.OutingState{}
@@ -66,10 +67,14 @@ func missed(unmended, unjudged int) said.Sentence {
 	return slices.Concat(said.Say("The time was up. Not looked at: "), said.List(parts...), said.Say("."))
 }
 
-// whole is a plan's review with the balance of forces of what is tied down.
+// whole is a plan's review with the balance of forces of what is tied down, and with what its guesses
+// may come to where that alone can change its outcome.
 func whole(p *plan.Plan, q review.Request) *review.Report {
 	rep := review.Again(p, q)
 	rep.Settle()
+	if rep.Headline.Outcome == finding.Holds || review.HeadlineOf(rep.Findings, notMust).Outcome == finding.Holds {
+		rep.Doubt()
+	}
 	return rep
 }
 
