@@ -86,6 +86,16 @@ func TestStatics(t *testing.T) {
 	if f.Outcome != finding.Holds {
 		t.Errorf("%s %s", f.Outcome, f.Says.Text(r.Plan.Locale()))
 	}
+	// What it may weigh counts too: with M in place of 400 forward is 0.6 + 489.7/M, under 0.8 from 2448 kg on.
+	for _, c := range []struct {
+		doubt string
+		want  finding.Outcome
+	}{{`500`, finding.Holds}, {`2100`, finding.Tight}} {
+		fs, _ := lashing.Statics(tied(t, sample.Crate+"/mat", `true`, "/loads/crate/mass/plusMinus", c.doubt))
+		if f := sample.Find(t, fs, lashing.CodeStatics); f.Outcome != c.want {
+			t.Errorf("400 ± %s kg: %s %s", c.doubt, f.Outcome, f.Says.Text(r.Plan.Locale()))
+		}
+	}
 	bare := tied(t, "/outings/o/layouts/t/lashings", `{}`)
 	if fs, loads := lashing.Statics(bare); len(fs) != 0 || len(loads) != 1 || loads[0].Schools[0].Holds {
 		t.Error("an untied load holds")

@@ -166,6 +166,17 @@ func Statics(r *rig.Rig) ([]finding.Finding, []Tied) {
 	return out, tied
 }
 
+// heavy is the load at the most that it may weigh; itself where that is known.
+func (l *Load) heavy() *Load {
+	m := l.Item.Mass
+	if m == nil || !(m.High > m.Nominal) || !(m.Nominal > 0) {
+		return l
+	}
+	most := *l
+	most.Mass *= m.High / m.Nominal
+	return &most
+}
+
 // balance judges one load by the programme, gives its bars and the path of the strap that gives first.
 func balance(r *rig.Rig, l *Load) (finding.Finding, []GBar, string) {
 	f := finding.Finding{
@@ -234,6 +245,12 @@ func balance(r *rig.Rig, l *Load) (finding.Finding, []GBar, string) {
 			)
 		}
 		f.Says = append(f.Says, advice...)
+	case !ByStatics(l.heavy()):
+		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
+		f.Says = append(f.Says, said.Say(" At %, as it may weigh, it does not stay: weigh it.", said.Mass(l.heavy().Mass))...)
+		f.Needs = []finding.Need{
+			{Path: l.Item.Path + "/mass", Says: said.Say("the weight of %", name), Where: said.Say("Weigh it.")},
+		}
 	case worst < 1.1:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	}
