@@ -28,18 +28,19 @@ type Loads struct {
 	Pull        float64 // at the ball: what the trailer draws the car back with, or pushes it
 }
 
-// up is 1 uphill, −1 downhill. The ball bears, across the slope,
+// on tells what presses where along is what draws every weight back along the ground, as a share of it:
+// sin θ uphill, −sin θ downhill, −(sin θ + b) while it slows by b there. The ball bears, across the slope,
 //
-//	R = (m·cos θ·(L − x) − up·m·sin θ·h + P·h_b)/L
+//	R = (m·cos θ·(L − x) − m·along·h + P·h_b)/L
 //
 // with the pull P on it, and the rear axle
 //
-//	N_r = (M·cos θ·l + up·M·sin θ·H + R·(w + o) + P·h_b)/w.
-func (r *Rig) on(slope, up, pull float64) Loads {
-	sin, cos := math.Sincos(slope)
+//	N_r = (M·cos θ·l + M·along·H + R·(w + o) + P·h_b)/w.
+func (r *Rig) on(slope, along, pull float64) Loads {
+	cos := math.Cos(slope)
 	clear := r.OnBall * r.Axle // m·(L − x)
-	ball := (cos*clear - up*r.Trailer*sin*r.TrailerUp + pull*r.Ball) / r.Axle
-	rear := (r.Car*cos*r.RearShare*r.Wheelbase + up*r.Car*sin*r.CarUp + ball*(r.Wheelbase+r.Overhang) + pull*r.Ball) / r.Wheelbase
+	ball := (cos*clear - r.Trailer*along*r.TrailerUp + pull*r.Ball) / r.Axle
+	rear := (r.Car*cos*r.RearShare*r.Wheelbase + r.Car*along*r.CarUp + ball*(r.Wheelbase+r.Overhang) + pull*r.Ball) / r.Wheelbase
 	return Loads{Front: r.Car*cos + ball - rear, Rear: rear, Ball: ball, Pull: pull}
 }
 
@@ -50,7 +51,7 @@ const starting = 1.1
 // F = starting·((M + m)·(sin θ + c·cos θ)) over what presses on them.
 func (r *Rig) Climb(slope, rolling float64) (friction float64, l Loads) {
 	per := math.Sin(slope) + rolling*math.Cos(slope)
-	l = r.on(slope, 1, starting*r.Trailer*per)
+	l = r.on(slope, math.Sin(slope), starting*r.Trailer*per)
 	driven := 0.0
 	if r.Front {
 		driven += l.Front
@@ -63,7 +64,7 @@ func (r *Rig) Climb(slope, rolling float64) (friction float64, l Loads) {
 
 // Stand is the friction that the rear wheels take to stand uphill on the parking brake.
 func (r *Rig) Stand(slope float64) (friction float64, l Loads) {
-	l = r.on(slope, 1, r.Trailer*math.Sin(slope))
+	l = r.on(slope, math.Sin(slope), r.Trailer*math.Sin(slope))
 	return over((r.Car+r.Trailer)*math.Sin(slope), l.Rear), l
 }
 
@@ -78,7 +79,7 @@ func (r *Rig) Descend(slope float64) (friction float64, l Loads) {
 	if r.Own {
 		push = 0
 	}
-	l = r.on(slope, -1, -push)
+	l = r.on(slope, -per, -push)
 	braked := l.Front + l.Rear
 	if r.RearBrake {
 		braked = l.Rear
