@@ -11,6 +11,7 @@ import (
 	"zygonos/core/parts"
 	"zygonos/core/plan"
 	"zygonos/core/sums/joint"
+	"zygonos/core/sums/statics"
 )
 
 // CodeJoint is the code of the finding on how bars are fastened to posts.
@@ -26,20 +27,32 @@ const (
 	softDensity = 310.0 // kg/m³, C16 (EN 338)
 )
 
+// busiestPost is the most that a post bears of a bar's hulls, kg: what the frame bears of each, shared
+// by levers over the posts of a stiff bar.
+func busiestPost(hulls []Hull, tier string, frame int, posts []float64) float64 {
+	on := make([]float64, len(posts))
+	for _, h := range hulls {
+		if h.Tier != tier {
+			continue
+		}
+		for i, v := range statics.Shares(h.Frames[frame], h.Aside, posts) {
+			on[i] += v
+		}
+	}
+	most := 0.0
+	for _, v := range on {
+		most = max(most, math.Abs(v))
+	}
+	return most
+}
+
 // pulls is what acts on the busiest joint of bar and post, N: across its fastener and along it. A bar
 // on the post's end is pushed along the trailer and lifts; one at its side also hangs by it.
 func pulls(rk *plan.Rack, hulls []Hull, shock float64) (across, along float64) {
 	most := 0.0
-	posts := float64(len(parts.PostsAt(rk)))
 	for tier := range rk.Tiers {
 		for k := range parts.FramesAt(rk) {
-			on := 0.0
-			for _, h := range hulls {
-				if h.Tier == tier {
-					on += h.Frames[k]
-				}
-			}
-			most = max(most, on/posts)
+			most = max(most, busiestPost(hulls, tier, k, parts.PostsAt(rk)))
 		}
 	}
 	n := most * quantity.Gravity

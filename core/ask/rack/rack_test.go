@@ -345,6 +345,10 @@ func TestJoint(t *testing.T) {
 		_, fs := rack.Check(rackOf(t, "/parts/r/rack/post", timber, "/parts/r/rack/bar", timber, "/parts/r/rack/joint", told))
 		return sample.Find(t, fs, rack.CodeJoint)
 	}
+	// A hull whose centre lies 0.25 m aside between posts ±0.5: 3/4 of 30 kg on one, half as much again.
+	_, fs := rack.Check(rackOf(t, "/parts/r/rack/post", timber, "/parts/r/rack/bar", timber, "/loads/crate/centre/right", `{"value":0.25,"plusMinus":0,"how":"weighed"}`,
+		"/parts/r/rack/joint", `{"with":"bolt","diameter":0.01,"washer":0.03}`))
+	near(t, "aside", sample.Find(t, fs, rack.CodeJoint).Figure.Value, 1.5*0.15515)
 	for _, c := range []struct {
 		told string
 		want finding.Outcome
