@@ -87,7 +87,7 @@ func DriveOf(r *rig.Rig) *DriveOn {
 	}
 	if s.Way == ByLine {
 		if p := s.Loading.Winch; p != nil && p.Pull != nil {
-			v := onLayerTold(p)
+			v := float64(*p.Pull) * s.leaves(s.hardest(steps))
 			line.Limit = &v
 		}
 		d.Line = line

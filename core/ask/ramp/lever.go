@@ -27,11 +27,10 @@ func LeverPush(force, radius, handle float64) float64 { return force * radius / 
 func Strokes(way, radius, stroke float64) float64 { return way / (radius * stroke) }
 
 // lever judges the push on a winch's lever, and tells its strokes.
-func (s *Setup) lever(most float64) finding.Finding {
+func (s *Setup) lever(most, radius float64) finding.Finding {
 	w := s.Loading.Winch
 	f := s.base(CodeLever, "Hand on the lever")
 	f.Source = norms.Practice("250 N stroke by stroke, a fifth rubs away")
-	radius := (float64(w.Drum) + float64(2*max(1, w.Layer)-1)*float64(w.Line)) / 2
 	swing := usualSwing
 	if w.Lever.Stroke > 0 {
 		swing = w.Lever.Stroke

@@ -72,9 +72,14 @@ func (s *Setup) mount(pull float64) []finding.Finding {
 		// drawn or pushed by P·h/b, on all its bolts.
 		moment := pull * quantity.Gravity * math.Max(0, float64(w.Up))
 		each := moment / (math.Floor(float64(w.Bolts)/2) * float64(w.Gauge))
+		along := pull * quantity.Gravity / float64(w.Bolts) // what pushes the foot aside, on each
 		if w.Brace > 0 {
 			each = moment / float64(w.Brace) / float64(w.Bolts)
+			along *= math.Abs(1 - math.Max(0, float64(w.Up))/float64(w.Brace))
 		}
+		// Shear and tension together, V/V_R + T/(1.4·T_R) ≤ 1 and T ≤ T_R (EN 1993-1-8, table 3.4), told as a pull.
+		tension, shear := grade.TensionOf(float64(w.Bolt)), grade.ShearOf(float64(w.Bolt))
+		each = math.Max(each, each/1.4+along*tension/shear)
 		bolt(
 			CodePostBolts,
 			"Winch post's bolts",

@@ -8,7 +8,6 @@ import (
 	"zygonos/core/lang/finding"
 	"zygonos/core/lang/quantity"
 	"zygonos/core/lang/said"
-	"zygonos/core/plan"
 )
 
 // Figures of practice (confidence C).
@@ -32,16 +31,13 @@ func OnLayer(pull, drum, line float64, n int) float64 {
 }
 
 // Handle is the push on a crank, N, for a line's pull F (N) off a drum of radius ρ:
-// F·ρ/(i·c).
-func Handle(force, radius, ratio, crank float64) float64 { return force * radius / (ratio * crank) }
+// F·ρ/(i·c·η).
+func Handle(force, radius, ratio, crank float64) float64 {
+	return force * radius / (ratio * crank * crankKeeps)
+}
 
 // Current is what an electric winch draws at a pull, a straight line from idle to rated.
 func Current(idle, full, pull, rated float64) float64 { return idle + (full-idle)*pull/rated }
-
-// onLayerTold is what the winch pulls with its line on the layer that is told, kg.
-func onLayerTold(w *plan.Winch) float64 {
-	return OnLayer(float64(*w.Pull), float64(w.Drum), float64(w.Line), max(1, w.Layer))
-}
 
 func (s *Setup) winch(steps []Step) []finding.Finding {
 	w := s.Loading.Winch
@@ -126,17 +122,32 @@ func (s *Setup) winch(steps []Step) []finding.Finding {
 		}
 		return []finding.Finding{f}
 	}
-	has := onLayerTold(w)
-	f.Limit = finding.Exactly(quantity.KindMass, has)
-	margin := (has - most) / has
+	hard := s.hardest(steps)
+	takesMost, has := s.Pull(hard), float64(*w.Pull)*s.leaves(hard)
+	f.Figure, f.Limit = finding.Exactly(quantity.KindMass, takesMost), finding.Exactly(quantity.KindMass, has)
+	margin := (has - takesMost) / has
 	f.Margin = &margin
+	_, known := s.layer(hard)
 	f.Says = append(takes, said.Say("; the winch pulls %.", said.Mass(has))...)
+	if takesMost < most*(1-1e-9) {
+		f.Says = append(f.Says, said.Say(" Where its drum is fuller it takes %.", said.Mass(takesMost))...)
+	}
 	switch {
-	case most > has:
+	case takesMost > has:
 		f.Outcome = finding.Fails
 		f.Says = append(f.Says, said.Say(" Fill the step, put a block at the machine, or take longer ramps.")...)
-	case most*reserveLine > has:
+	case takesMost*reserveLine > has:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+	case !known && takesMost*reserveLine > fullDrum*has:
+		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
+		f.Says = append(f.Says, said.Say(" That is on the first layer; on a full drum about %. Tell the layer.", said.Mass(fullDrum*has))...)
+		f.Needs = []finding.Need{
+			{
+				Path:  path + "/layer",
+				Says:  said.Say("the layer on the drum that the line runs off"),
+				Where: said.Say("Pay out the line as for loading and count what is left on the drum."),
+			},
+		}
 	}
 	out := []finding.Finding{f}
 	both := most // what a block's shackle bears, and what both of its line's ends hang on
@@ -146,13 +157,8 @@ func (s *Setup) winch(steps []Step) []finding.Finding {
 	out = append(out, s.tackle(most, both))
 	if w.Ratio > 0 && w.Crank > 0 && w.Drum > 0 {
 		h := s.base(CodeCrank, "Hand on the crank")
-		push := Handle(
-			most*quantity.Gravity,
-			(float64(w.Drum)+float64(2*max(1, w.Layer)-1)*float64(w.Line))/2,
-			w.Ratio,
-			float64(w.Crank),
-		)
-		h.Source = norms.Practice("200 N on a crank")
+		push := Handle(takesMost*quantity.Gravity, s.radius(hard), w.Ratio, float64(w.Crank))
+		h.Source = norms.Practice("200 N on a crank, a fifth rubs away")
 		h.Figure, h.Limit = finding.Exactly(quantity.KindForce, push), finding.Exactly(quantity.KindForce, handPush)
 		h.Says = said.Say("The crank takes %.", said.Of(quantity.KindForce, push))
 		if push > handPush {
@@ -162,7 +168,7 @@ func (s *Setup) winch(steps []Step) []finding.Finding {
 		out = append(out, h)
 	}
 	if w.Lever != nil && w.Lever.Handle > 0 && w.Drum > 0 {
-		out = append(out, s.lever(most))
+		out = append(out, s.lever(takesMost, s.radius(hard)))
 	}
 	if w.Reach != nil && w.Flange != nil && w.Drum > 0 && w.Line > 0 {
 		out = append(out, s.drum())

@@ -44,9 +44,11 @@ func (s *Setup) mast() (finding.Finding, bool) {
 	if s.t.MastOf.Shape != "" {
 		return s.post(f, long), true
 	}
+	f = need(f, "/trailers/"+s.r.Scope.Trailer+"/tipping/mastOf", "the mast's section and material",
+		"Its height, width and wall, with a caliper.")
 	f.Figure = finding.Exactly(quantity.KindMass, worst/tipping.Gravity)
 	f.Says = said.Say(
-		"Where it bends most the mast's foot bears a moment as of % at one metre, and % along it. Draw the mast as a member, a stay or a deep foot to it.",
+		"Not known whether the mast bears it: where it bends most its foot bears a moment as of % at one metre, and % along it. Tell its section.",
 		said.Mass(worst/tipping.Gravity),
 		said.Mass(math.Max(0, along)/tipping.Gravity),
 	)

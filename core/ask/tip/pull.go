@@ -101,6 +101,17 @@ func (s *Setup) winch(n, at float64, root string) (out []finding.Finding) {
 		if f.Outcome == finding.Fails {
 			f.Says = append(f.Says, said.Say(" A part more in the tackle, a higher mast, a stronger winch, or less load.")...)
 		}
+		if s.t.Layers == 0 && f.Outcome == finding.Holds && drum > fullDrum*lifts {
+			f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
+			f.Says = append(f.Says, said.Say(" That is on the first; on a full drum about %. Tell the layers.", said.Mass(fullDrum*lifts))...)
+			f.Needs = []finding.Need{
+				{
+					Path:  root + "layers",
+					Says:  said.Say("how many layers of line lie on the drum"),
+					Where: said.Say("Wind it on and count."),
+				},
+			}
+		}
 		f = s.sure(f, drum)
 	}
 	out = append(out, f)

@@ -37,7 +37,11 @@ func (s *Setup) low() (finding.Finding, bool) {
 func (s *Setup) balance() (finding.Finding, bool) {
 	f := s.base(CodeBall, "The ball as it rises", "unhitched")
 	least, at, known := math.Inf(1), 0.0, false
+	lowest := math.Inf(1) // by the guesses
 	for i := range s.Swept {
+		if s.r.Bears != nil && s.r.Axle != nil {
+			lowest = math.Min(lowest, s.leastBall(s.Swept[i].Angle))
+		}
 		if b, ok := s.ball(s.Swept[i].Angle); ok && b < least {
 			least, at, known = b, s.Swept[i].Angle, true
 		}
@@ -47,12 +51,12 @@ func (s *Setup) balance() (finding.Finding, bool) {
 	}
 	f.Figure, f.Limit = finding.Exactly(quantity.KindMass, least), finding.Exactly(quantity.KindMass, 0.0)
 	switch {
-	case least >= 0 && s.leastBall(s.stop) < 0:
+	case least >= 0 && lowest < 0:
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 		f.Says = said.Say(
 			"With the load stuck at the stop the ball still bears %, but by the guesses the coupling may lift the car's tail with %. Weigh bed and load.",
 			said.Mass(least),
-			said.Mass(-s.leastBall(s.stop)),
+			said.Mass(-lowest),
 		)
 	case least >= 0:
 		f.Says = said.Say("With the load stuck at the stop the ball still bears %.", said.Mass(least))
