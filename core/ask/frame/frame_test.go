@@ -446,6 +446,16 @@ func TestOnTail(t *testing.T) {
 	if want := frame.Reactions(empty)[0] - 216*1/2.5; math.Abs(got[0]-want) > 1e-6*math.Abs(want) {
 		t.Errorf("the ball bears %v, want %v", got[0], want)
 	}
+	// With 80 kg of a driver on it 0.6·380·1.2 = 273.6 kg; drawn on by a line it comes without him.
+	driver := `{"machine":"crate","driver":{"value":80,"plusMinus":0,"how":"weighed"}`
+	ridden := frame.ReactionsOf(resolve(t, doc(usual), append(machine, "/outings/o/layouts/t/loading", driver+`}`)...), "tail")
+	if want := frame.Reactions(empty)[0] - 273.6*1/2.5; math.Abs(ridden[0]-want) > 1e-6*math.Abs(want) {
+		t.Errorf("with its driver the ball bears %v, want %v", ridden[0], want)
+	}
+	drawn := frame.ReactionsOf(resolve(t, doc(usual), append(machine, "/outings/o/layouts/t/loading", driver+`,"drive":"winch"}`)...), "tail")
+	if math.Abs(drawn[0]-got[0]) > 1e-9 {
+		t.Errorf("drawn on the ball bears %v, want %v", drawn[0], got[0])
+	}
 	with := frame.ReactionsOf(resolve(t, doc(usual), append(machine, "/outings/o/layouts/t/loading", `{"machine":"crate","props":{}}`)...), "tail")
 	if len(with) != 5 || with[0] <= got[0] || with[3] <= 0 || with[4] <= 0 {
 		t.Errorf("on props %v, without %v", with, got)

@@ -138,8 +138,11 @@ func places(r *rig.Rig, w *plan.Wiring) (finding.Finding, bool) {
 		half = math.Max(half, float64(t.Value)/2)
 	}
 	any := false
+	var open *finding.Finding // the first lamp whose height is not known; one that fails comes before it
+	subject := f.Subject
 	for _, id := range plan.Ordered(w.Lamps, func(l plan.Lamp) int { return l.Order }) {
 		l := w.Lamps[id]
+		f.Subject = subject
 		at := slices.IndexFunc(rules, func(rule norms.LampRule) bool { return rule.What == string(l.What) })
 		if at < 0 {
 			continue
@@ -150,19 +153,21 @@ func places(r *rig.Rig, w *plan.Wiring) (finding.Finding, bool) {
 		h := float64(l.Height)
 		if rule.High > 0 {
 			any = true
-			if h == 0 {
-				f.Outcome, f.Says = finding.Unknown, said.Say("How high % is over the ground is not known.", name)
-				f.Subject += "/height"
-				f.Needs = []finding.Need{
+			switch {
+			case h == 0 && open == nil:
+				g := f
+				g.Outcome, g.Says = finding.Unknown, said.Say("How high % is over the ground is not known.", name)
+				g.Subject += "/height"
+				g.Needs = []finding.Need{
 					{
-						Path:  f.Subject,
+						Path:  g.Subject,
 						Says:  said.Say("the lamp's height"),
 						Where: said.Say("From the ground to its middle, empty."),
 					},
 				}
-				return f, true
-			}
-			if h < rule.Low-1e-9 || h > rule.High+1e-9 {
+				open = &g
+			case h == 0:
+			case h < rule.Low-1e-9 || h > rule.High+1e-9:
 				f.Outcome = finding.Fails
 				f.Figure = finding.Exactly(quantity.KindLength, h)
 				f.Says = said.Say("% is % over the ground; % to % is asked for in general. Check your local code.",
@@ -201,10 +206,13 @@ func places(r *rig.Rig, w *plan.Wiring) (finding.Finding, bool) {
 			}
 		}
 	}
+	if open != nil {
+		return *open, true
+	}
 	if !any {
 		return f, false
 	}
-	f.Subject = "/trailers/" + r.Scope.Trailer + "/wiring/lamps"
+	f.Subject = subject
 	f.Says = said.Say("Heights and distances of the lamps are as asked for in general. Check your local code.")
 	return f, true
 }
