@@ -279,9 +279,9 @@ type Trailer struct {
 	Label *Rating `json:"label,omitempty" is:"label's number"`
 	// limit on the wheels when coupled, where the plate gives one
 	OnWheels *mass `json:"onWheels,omitempty" is:"{on wheels} rating"`
-	// the axle, both ends together
+	// of all axles together, both ends
 	AxleRating *mass `json:"axleRating,omitempty" is:"axle rating"`
-	// both springs together
+	// of all springs together
 	SpringRating *mass `json:"springRating,omitempty" is:"spring rating"`
 	// one tyre
 	TyreRating *mass `json:"tyreRating,omitempty" is:"{tyre} rating"`

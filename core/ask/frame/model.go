@@ -452,10 +452,10 @@ func (b *builder) rate() float64 {
 	}
 	load := wheelLoad
 	t := b.r.Trailer
-	if a := t.AxleRating; a != nil {
-		load = float64(*a) / 2
+	if a := t.AxleRating; a != nil { // of all axles together
+		load = float64(*a) / n
 	} else if a := t.SpringRating; a != nil {
-		load = float64(*a) / 2
+		load = float64(*a) / n
 	}
 	return load * quantity.Gravity / deflects
 }

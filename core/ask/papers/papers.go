@@ -130,16 +130,20 @@ func Open(r *rig.Rig, all records.All) *Folder {
 func leastRated(r *rig.Rig) (kg float64, part string) {
 	t := r.Trailer
 	n := float64(t.AxleCount())
+	axle := "axle"
+	if n > 1 { // their rating is that of all together
+		axle = "axles"
+	}
 	take := func(v float64, name string) {
 		if v > 0 && (kg == 0 || v < kg) {
 			kg, part = v, name
 		}
 	}
 	if t.AxleRating != nil {
-		take(float64(*t.AxleRating)*n, "axle")
+		take(float64(*t.AxleRating), axle)
 	}
 	if t.SpringRating != nil {
-		take(float64(*t.SpringRating)*n, "springs")
+		take(float64(*t.SpringRating), "springs")
 	}
 	if one, _, _ := r.TyreLimit(); one != nil {
 		take(2*n**one, "{tyre}s")
@@ -220,7 +224,11 @@ func Plate(r *rig.Rig) PlateDraft {
 		line("Gross", said.Sentence{said.Mass(math.Floor(gross))})
 	}
 	if t.AxleRating != nil {
-		line("Axle", said.Sentence{said.Mass(*t.AxleRating)})
+		name := "Axle"
+		if t.AxleCount() > 1 {
+			name = "Axles together"
+		}
+		line(name, said.Sentence{said.Mass(*t.AxleRating)})
 	}
 	if t.CouplingBall != nil {
 		line("{Ball load}, most", said.Sentence{said.Mass(*t.CouplingBall)})

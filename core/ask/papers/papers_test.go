@@ -75,6 +75,11 @@ func TestPlate(t *testing.T) {
 	if p.Draft || len(p.Refused) > 0 || p.Least.Value != 750 || texts(p.Part) != "coupling head" || !strings.Contains(lines(p.Lines), "Gross: 750 kg") {
 		t.Errorf("%+v\n%s", p, lines(p.Lines))
 	}
+	// Two axles are rated together, as everywhere: 1000 kg for both, however many they are; their four tyres bear 1800.
+	two := papers.Plate(resolved(t, append(own[:8:8], own[8], own[9], "/trailers/t/axles", "2", "/trailers/t/couplingRating", "2000")...))
+	if two.Least == nil || two.Least.Value != 1000 || texts(two.Part) != "axles" || !strings.Contains(lines(two.Lines), "Axles together: 1000 kg") {
+		t.Errorf("two axles: %+v\n%s", two, lines(two.Lines))
+	}
 	for _, c := range []struct {
 		plate, says string
 		draft       bool
