@@ -152,7 +152,7 @@ func Check(r *rig.Rig) []finding.Finding {
 	} else {
 		out = append(out, s.hold(steps))
 	}
-	return append(out, s.winch(steps)...)
+	return s.smaller(append(out, s.winch(steps)...))
 }
 
 // steepest is the usual steepest angle for the machine, rad.

@@ -2,6 +2,8 @@ package ramp_test
 
 import (
 	"math"
+	"slices"
+	"strconv"
 	"strings"
 	"testing"
 
@@ -385,6 +387,33 @@ func TestCheck(t *testing.T) {
 	}
 	if fs := ramp.Check(rig.Resolve(sample.Plan(t), "t", "o")); len(fs) != 0 {
 		t.Errorf("no machine, and %d findings", len(fs))
+	}
+}
+
+// On wheels that nobody told a line holds only where it would on smaller ones too.
+func TestWheelsNotTold(t *testing.T) {
+	at, wheel, guessed := "/outings/o/layouts/t/loading", "/loads/crate/rolling/wheel", false
+	outcome := func(pull, wheels string) finding.Finding {
+		fs := ramp.Check(resolved(t, at+"/drive", `"winch"`, wheel, wheels, at+"/winch",
+			`{"back":0,"up":0.3,"layer":1,"pull":`+pull+`}`))
+		i := slices.IndexFunc(fs, func(f finding.Finding) bool { return f.Code == ramp.CodeWinch })
+		return fs[i]
+	}
+	for pull := 120; pull < 320; pull += 10 {
+		p := strconv.Itoa(pull)
+		told, less, not := outcome(p, "0.6"), outcome(p, "0.48"), outcome(p, "-") // a quad’s are 0.6
+		if not.Outcome == finding.Holds && less.Outcome != finding.Holds {
+			t.Errorf("%d kg: holds, with wheels of 0.48 m %s", pull, less.Outcome)
+		}
+		if told.Outcome == finding.Holds && less.Outcome != finding.Holds {
+			guessed = true
+			if not.Outcome != finding.Tight || not.Needs[0].Path != wheel {
+				t.Errorf("%d kg: %s, needs %v", pull, not.Outcome, not.Needs)
+			}
+		}
+	}
+	if !guessed {
+		t.Error("no pull on which wheels decide")
 	}
 }
 

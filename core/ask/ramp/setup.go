@@ -35,6 +35,7 @@ type Setup struct {
 	Track   float64
 	// what to tape where the track is its kind's usual one
 	RoughTrack []finding.Need
+	RoughWheel bool // its wheels are its kind's usual ones
 	Tyre       float64
 
 	FrontTrack, FrontTyre float64 // of its front axle
@@ -187,6 +188,7 @@ func (s *Setup) body(missing *[]finding.Need) bool {
 		s.Track = float64(roll.Track.Value)
 	}
 	wheel := float64(typical.Wheel) / 2
+	s.RoughWheel = roll.Wheel == nil
 	if roll.Wheel != nil {
 		wheel = float64(*roll.Wheel) / 2
 	}
