@@ -25,7 +25,8 @@ const CodeStand = "tank.stand"
 // Figures of the load cases: braking by the restraint guides (B), the rest practice (C).
 const (
 	brakes = 0.8 // g
-	onLeg  = 2.0 // times its share that the worst leg bears, as it leans on its front pair
+	onLeg  = 2.0 // times its share that the worst leg bears at least
+	onPair = 0.5 // of all that a leg bears where it leans on its front pair, however many stand behind
 	little = 0.05
 )
 
@@ -44,7 +45,7 @@ func Check(r *rig.Rig) (out []finding.Finding) {
 // stand holds a leg's stress against what its material is used to. Without braces n legs sway as cantilevers from a stiff
 // top or foot; braced they bear along alone:
 //
-//	M = 0.8·m·g·h/n,  N = m·g·k/n·2,  σ = N/A + M/W/(1 − N/N_cr),  N_cr = π²·E·I/(2h)², braced π²·E·I/h²
+//	M = 0.8·m·g·h/n,  N = m·g·k·max(2/n, ½),  σ = N/A + M/W/(1 − N/N_cr),  N_cr = π²·E·I/(2h)², braced π²·E·I/h²
 //
 // k the factor of bumps.
 func stand(r *rig.Rig, it *rig.Item, t *plan.Tank) finding.Finding {
@@ -81,7 +82,7 @@ func stand(r *rig.Rig, it *rig.Item, t *plan.Tank) finding.Finding {
 	kg := it.Lot.Contents.Full.High + it.Lot.Mass.High
 	n := float64(t.Legs)
 	w, i := math.Min(s.Wy, s.Wz), math.Min(s.Iy, s.Iz)
-	along := kg * quantity.Gravity * r.Shock() / n * onLeg
+	along := kg * quantity.Gravity * r.Shock() * max(onLeg/n, onPair)
 	buckling, moment := 2*high, brakes*kg*quantity.Gravity*high/n
 	if t.LegsBraced {
 		buckling, moment = high, 0

@@ -55,6 +55,20 @@ func TestStand(t *testing.T) {
 	}
 }
 
+// Six legs lean on their front pair as four do: each of the two bears half of all.
+func TestSixLegs(t *testing.T) {
+	r := on(t, 0.5, `"legs":6,"legsBraced":true,`+leg)
+	it := &r.Items[0]
+	s, _ := section.Of(parts.SizeOf(it.Load.Tank.Leg))
+	want := (20 + it.Lot.Contents.Full.High) * 9.80665 * r.Shock() / 2 / s.Area
+	four := tank.Check(on(t, 0.5, `"legs":4,"legsBraced":true,`+leg))[0].Figure.Value
+	for _, got := range []float64{tank.Check(r)[0].Figure.Value, four} {
+		if math.Abs(got-want) > 1e-6*want {
+			t.Errorf("%v, want %v", got, want)
+		}
+	}
+}
+
 // By hand: full it weighs 20 + 0.3·(at most) kg, though it is a third full; four legs of 0.5 m.
 func TestByHand(t *testing.T) {
 	r := on(t, 0.5, `"legs":4,`+leg)
