@@ -4,6 +4,7 @@
 package fit
 
 import (
+	"cmp"
 	"fmt"
 
 	"zygonos/core/cost"
@@ -136,6 +137,12 @@ const (
 	behindDeck   = 0.08
 )
 
+// lowDoor is what goes under any garage door, closeBay the doubt of two tapes, m: practice.
+const (
+	lowDoor  = 1.9
+	closeBay = 0.01
+)
+
 // Stored is the room that the trailer takes as it stands, with what is fitted
 // to it but without racks; folded where it folds.
 func Stored(r *rig.Rig) (b Box, needs []finding.Need) {
@@ -215,7 +222,7 @@ func storage(j *judge) {
 	if j.r.Trailer.OnEdge { // on its side: the width stands up
 		ways = append(ways, Box{b.Length, b.Height, b.Width}, Box{b.Height, b.Length, b.Width})
 	}
-	over, what := 1e9, ""
+	over, what, stands := 1e9, "", 0.0
 	for i, w := range ways {
 		worst, name := w.Length-room.Length, "long"
 		if d := w.Width - room.Width; d > worst {
@@ -225,7 +232,7 @@ func storage(j *judge) {
 			worst, name = d, "high"
 		}
 		if worst < over {
-			over, what = worst, name
+			over, what, stands = worst, name, w.Height
 			if i > 1 && worst <= 1e-9 {
 				what = "on its edge"
 			}
@@ -245,6 +252,14 @@ func storage(j *judge) {
 			finding.Fails,
 			"Put away it is % × % × %: % too "+what+" for the bay.",
 			append(size, said.Length(over))...)
+	case bay.Height == nil && stands > lowDoor:
+		j.say(finding.Tight, "Put away it is % × % × %: it fits if the bay is so high. Tape its door.", size...)
+	case over > -closeBay:
+		j.say(
+			finding.Tight,
+			"Put away it is % × % × %: it fits with only % to spare.",
+			append(size, said.Length(-over))...,
+		)
 	case what == "on its edge":
 		j.say(finding.Holds, "Put away it is % × % × %: it fits on its edge.", size...)
 	default:
@@ -356,6 +371,13 @@ func road(j *judge) {
 	switch {
 	case float64(*j.w.Speed-v) > 0.14:
 		j.say(finding.Fails, "{Tyre}s made for % at most.", said.Of(quantity.KindSpeed, v))
+	case far && t.WheelDiameter == nil && j.r.Tyre().Diameter == nil:
+		j.say(
+			finding.Tight,
+			"{Tyre}s made for %. Small wheels run hot on %: type in the {tyre}'s size.",
+			said.Of(quantity.KindSpeed, v),
+			said.Of(quantity.KindDistance, *j.w.Distance),
+		)
 	case far && small:
 		j.say(
 			finding.Tight,
@@ -394,15 +416,12 @@ func alone(j *judge) {
 		j.say(finding.Unknown, "Judged with an outing.")
 		return
 	}
-	worst, share := (*rig.Item)(nil), 0.0
+	var worst, most, dark *rig.Item // by what is likely, by what it may weigh, of no known weight
+	var share, high float64
 	for i := range j.r.Items {
 		it := &j.r.Items[i]
-		if it.Part || it.Shape == "wheels" || it.Load != nil && it.Load.Bulk != nil || it.Mass == nil {
+		if it.Part || it.Shape == "wheels" || it.Load != nil && it.Load.Bulk != nil {
 			continue
-		}
-		end := it.Mass.Nominal
-		if it.Length() > 1.8 { // one end at a time
-			end /= 2
 		}
 		if it.Bottom > height {
 			j.say(
@@ -413,11 +432,26 @@ func alone(j *judge) {
 			)
 			return
 		}
-		if end > share {
-			worst, share = it, end
+		if it.Mass == nil {
+			dark = cmp.Or(dark, it)
+			continue
+		}
+		end := *it.Mass
+		if it.Length() > 1.8 { // one end at a time
+			end.Nominal, end.High = end.Nominal/2, end.High/2
+		}
+		if worst == nil || end.Nominal > share {
+			worst, share = it, end.Nominal
+		}
+		if most == nil || end.High > high {
+			most, high = it, end.High
 		}
 	}
-	if worst == nil {
+	switch {
+	case dark != nil && (worst == nil || !quantity.Exceeds(share, lift)):
+		j.need(dark.Path+"/mass", "the weight of each load", "A bathroom scale.")
+		return
+	case worst == nil:
 		j.say(finding.Holds, "Nothing to lift.")
 		return
 	}
@@ -434,6 +468,14 @@ func alone(j *judge) {
 		)
 	case quantity.Exceeds(share, liftEasy):
 		j.say(finding.Tight, "%: % at a lift; % is easy.", name, said.Mass(share), said.Mass(liftEasy))
+	case quantity.Exceeds(high, liftEasy):
+		j.say(
+			finding.Tight,
+			"% may be % at a lift; % is easy. Weigh it.",
+			said.Name(most.Name, "A load"),
+			said.Mass(high),
+			said.Mass(liftEasy),
+		)
 	default:
 		j.say(finding.Holds, "%: % at a lift.", name, said.Mass(share))
 	}
@@ -581,6 +623,15 @@ func hours(j *judge) {
 		return
 	}
 	b := cost.Of(j.r.Scope.Trailer, j.r.Trailer)
+	d := j.r.Trailer.Deal
+	switch {
+	case j.w.Hours != nil && b.Hours == 0 && (cost.Needs(j.r.Trailer) != "" || j.r.Trailer.Comes == ""):
+		j.need(j.tp+"/deal/hours", "the hours of work on it", "Reckon them before you buy.")
+		return
+	case j.w.Date != "" && (d == nil || d.ReadyOn == ""):
+		j.need(j.tp+"/deal/readyOn", "the day on which it is there", "Ask the seller.")
+		return
+	}
 	j.s.Outcome, j.s.Says = finding.Holds, said.Say("In time.")
 	if j.w.Hours != nil {
 		j.atMost(
@@ -591,8 +642,7 @@ func hours(j *judge) {
 			"% of work, only % at hand.",
 		)
 	}
-	d := j.r.Trailer.Deal
-	if j.w.Date != "" && d != nil && d.ReadyOn > j.w.Date {
+	if j.w.Date != "" && d.ReadyOn > j.w.Date {
 		j.say(
 			finding.Fails,
 			"It is there on %, too late for %.",

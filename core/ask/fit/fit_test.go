@@ -48,12 +48,15 @@ func TestWants(t *testing.T) {
 		{"fast enough", `{"order":1,"what":"road","speed":25}`, "holds", "140 km/h", []string{"/trailers/t/tyreText", `"145/80 R13 84N"`}},
 		{"too slow", `{"order":1,"what":"road","speed":25}`, "fails", "80 km/h", []string{"/trailers/t/tyreSymbol", `"F"`}},
 		{"small wheels, far", `{"order":1,"what":"road","speed":25,"distance":200000}`, "tight", "run hot", []string{"/trailers/t/tyreText", `"84N"`, "/trailers/t/wheelDiameter", `0.42`}},
+		{"wheels not told, far", `{"order":1,"what":"road","speed":25,"distance":200000}`, "tight", "type in", []string{"/trailers/t/tyreText", `"84N"`}},
 		{"letter not known", `{"order":1,"what":"road","speed":25}`, "unknown", "speed letter", nil},
 
 		// The crate of 400 kg is 1 m long: lifted whole.
 		{"too heavy", `{"order":1,"what":"alone"}`, "fails", "400 kg at a lift", nil},
 		{"half at a time", `{"order":1,"what":"alone","mass":40}`, "tight", "30 kg at a lift", []string{"/loads/crate/size/length/value", `3`, "/loads/crate/mass/value", `60`}},
 		{"it rolls", `{"order":1,"what":"alone"}`, "holds", "Nothing to lift", []string{"/loads/crate/kind", `"quad"`}},
+		{"not weighed", `{"order":1,"what":"alone"}`, "unknown", "weight of each load", []string{"/loads/crate/mass", "-", "/loads/crate/kind", `"other"`}},
+		{"may be heavier", `{"order":1,"what":"alone"}`, "tight", "may be 26 kg", []string{"/loads/crate/mass", `{"value":21,"how":"guessed"}`}},
 		{"too high", `{"order":1,"what":"alone","height":0.5}`, "fails", "high", []string{"/loads/crate/mass/value", `10`, deckHeight, `{"value":0.6,"how":"weighed"}`}},
 
 		{"floor closed", `{"order":1,"what":"floor"}`, "holds", "closed", []string{"/trailers/t/floor", `"ply"`}},
@@ -73,6 +76,8 @@ func TestWants(t *testing.T) {
 		{"hours", `{"order":1,"what":"hours","hours":36000}`, "fails", "12 h", []string{"/trailers/t/deal", `{"hours":43200}`}},
 		{"too late", `{"order":1,"what":"hours","date":"2026-05-01"}`, "fails", "too late", []string{"/trailers/t/deal", `{"readyOn":"2026-06-01"}`}},
 		{"in time", `{"order":1,"what":"hours","date":"2026-05-01"}`, "holds", "In time", []string{"/trailers/t/deal", `{"readyOn":"2026-04-01"}`}},
+		{"day not told", `{"order":1,"what":"hours","date":"2026-05-01"}`, "unknown", "the day on which", nil},
+		{"kit of no hours", `{"order":1,"what":"hours","hours":36000}`, "unknown", "hours of work", []string{"/trailers/t/comes", `"kit"`}},
 		{"outing", `{"order":1,"what":"carry","outing":"o"}`, "unknown", "other outings", nil},
 	} {
 		p := sample.Plan(t, append(append([]string{}, c.sets...), "/wants", `{"w":`+c.want+`}`)...)
