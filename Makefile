@@ -105,7 +105,7 @@ test: $(DEPS) lint go-test e2e
 FUZZTIME ?= 10m
 FUZZ := $(shell grep -rHo --include='*_test.go' 'func Fuzz[A-Za-z]*' core web store | sed -E 's|/[^/]*:func |:|')
 deep: $(BIN) $(DEPS) browser
-	KEYS=1 DARK=1 OTHER=1 WIDE=390 npx playwright test -c e2e stories
+	KEYS=1 DARK=1 OTHER=1 WIDE=390 PRINT=1 npx playwright test -c e2e stories
 	DEEP=1 go test ./core/study -run 'TestOffered|TestEveryReportEncodes' -v -timeout 90m
 	DEEP=1 go test ./core/review -run TestGuesses -v -timeout 60m
 	DEEP=1 go test ./core/practice -run Makers -timeout 60m

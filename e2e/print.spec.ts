@@ -1,13 +1,5 @@
 // What is taken to the wall, the saw and the borrower comes on one side, on either paper.
-import type { Page } from '@playwright/test'
-import { expect, settled, test } from './rig'
-
-const papers = ['A4', 'Letter'] as const
-/** How many sides a page prints on. */
-async function sides(page: Page, format: 'A4' | 'Letter') {
-  const pdf = await page.pdf({ format })
-  return (pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g) ?? []).length
-}
+import { expect, papers, settled, sides, test } from './rig'
 
 test('each sheet is one side on A4 and on Letter', async ({ page, lock }) => {
   await page.addInitScript(() => (window.print = () => {}))

@@ -190,6 +190,13 @@ export async function accessible(page: Page, whole = false) {
   ).toEqual([])
 }
 
+export const papers = ['A4', 'Letter'] as const
+/** How many sides a page prints on. */
+export async function sides(page: Page, format: (typeof papers)[number]) {
+  const pdf = await page.pdf({ format })
+  return (pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g) ?? []).length
+}
+
 export const ball = (page: Page) => page.locator('[data-ball]').innerText()
 
 export { expect }

@@ -1,14 +1,15 @@
 // Five stories, each from an empty plan to its end, with what they ask of a hand: clicks and fields, held against what was aimed at
 // before they were first walked.
 import type { Locator, Page } from '@playwright/test'
-import { accessible, expect, saved, settled, studied, test, toStage } from './rig'
+import { accessible, expect, papers, saved, settled, sides, studied, test, toStage } from './rig'
 
 // KEYS=1 walks the stories by the keyboard alone: by Tab to each thing, by arrows within lists and tabs.
 // DARK=1 walks them in the dark, each stage held against what eyes need; WIDE=390 on a screen so wide; OTHER=1 in the
-// units that their region does not begin with.
+// units that their region does not begin with. PRINT=1 holds each story's departure card to one side.
 const keys = !!process.env.KEYS
 const dark = !!process.env.DARK
 const wide = Number(process.env.WIDE)
+const printed = !!process.env.PRINT
 test.beforeEach(async ({ page }) => {
   if (wide) await page.setViewportSize({ width: wide, height: 844 })
   if (dark) await page.addInitScript(() => localStorage.setItem('theme', 'dark'))
@@ -116,6 +117,20 @@ class Hand {
       test.info().annotations.push({ type: 'keys', description: `${this.presses} keys beside what is typed` })
     expect(this.clicks, 'clicks').toBeLessThanOrEqual(clicks)
     expect(this.fields, 'fields').toBeLessThanOrEqual(fields)
+    if (printed) await this.prints()
+  }
+  /** The departure card that the story comes to is one side. */
+  private async prints() {
+    await saved(this.page)
+    await this.page.goto(this.page.url().replace(/\/[^/]*$/, '/road'))
+    await settled(this.page)
+    for (const paper of papers) expect.soft(await sides(this.page, paper), paper).toBe(1)
+    if (!process.env.PICTURES) return
+    await this.page.emulateMedia({ media: 'print' })
+    await this.page.setViewportSize({ width: 794, height: 1123 })
+    const path = `${process.env.PICTURES}/${test.info().title.slice(0, 12).replace(/\W/g, '-')}.png`
+    await this.page.screenshot({ path, fullPage: true })
+    await this.page.emulateMedia({ media: null })
   }
 }
 

@@ -124,7 +124,7 @@ const items = [
       :data-outcome="head.outcome"
     >
       <OutcomeMark :outcome="head.outcome" :size="26" word class="text-lg" />
-      <span class="line-clamp-2 font-semibold">{{ say(head.says) }}</span>
+      <span class="line-clamp-2 font-semibold print:line-clamp-none">{{ say(head.says) }}</span>
     </p>
     <button
       v-if="worst"

@@ -101,14 +101,14 @@ async function take(f: (typeof files)[number]) {
           <p class="text-fails mt-1 font-semibold">
             {{ card.gate.length === 1 ? 'One thing' : `${card.gate.length} things` }} to settle before you go:
           </p>
-          <ul class="mt-1 grid gap-1 print:gap-0.5">
+          <ul class="mt-1 grid gap-1 print:grid-cols-2 print:gap-x-6 print:gap-y-0.5">
             <li v-for="f in card.gate" :key="f.code + f.subject" class="flex items-start gap-2 leading-snug">
               <OutcomeMark :outcome="f.outcome" :size="16" class="mt-0.5" /><span>{{ say(f.says) }}</span>
             </li>
           </ul>
         </template>
       </div>
-      <div class="plate shrink-0 overflow-hidden p-2 md:h-56 print:h-36 print:p-0">
+      <div class="plate shrink-0 overflow-hidden p-2 md:h-56 print:p-0">
         <RigDrawing class="h-full" :only="['side']" />
       </div>
       <div class="plate shrink-0 p-3" data-departure>
