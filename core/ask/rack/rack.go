@@ -307,24 +307,47 @@ func judge(r *rig.Rig, it *rig.Item, part *plan.Part) []finding.Finding {
 	return out
 }
 
+// How a hull lies well on frames (practice, C): the least share that one bears, and their distance in its lengths.
+const (
+	leastShare = 0.2
+	leastApart = 0.40
+	mostApart  = 0.65
+)
+
+// lies ranks how a hull lies, the worst first: it tips off, one frame bears next to nothing, they stand too
+// near each other or too far apart, by how little the one that bears least does.
+func (h *Hull) lies(frames []float64) float64 {
+	share, first, last := h.share()
+	share = math.Round(math.Min(share, 1)*1e6) / 1e6 // infinite where no frame bears it
+	apart := 0.0
+	if first >= 0 {
+		apart = (frames[last] - frames[first]) / h.Item.Length()
+	}
+	switch {
+	case !h.Bears || len(h.Under) < 2:
+		return share - 30
+	case share < leastShare:
+		return share - 20
+	case apart < leastApart || apart > mostApart:
+		return share - 10
+	}
+	return share
+}
+
 // support tells how each hull lies on the frames.
 func support(base func(string, string) finding.Finding, part *plan.Part, hulls []Hull) finding.Finding {
 	f := base(CodeSupport, "How hulls lie")
 	f.Source = norms.Practice("frames 40 to 65 % of the hull's length apart")
 	frames := parts.FramesAt(part.Rack)
-	worst, share := &hulls[0], math.Inf(1)
+	worst := &hulls[0]
 	for i := range hulls {
-		h := &hulls[i]
-		s, _, _ := h.share()
-		if !h.Bears { // before all that are held
-			s -= 10
-		}
-		if s < share {
-			worst, share = h, s
+		if hulls[i].lies(frames) < worst.lies(frames) ||
+			hulls[i].lies(frames) == worst.lies(frames) && hulls[i].Mass > worst.Mass {
+			worst = &hulls[i]
 		}
 	}
 	name := said.Name(worst.Item.Name, "a hull")
-	_, first, last := worst.share()
+	share, first, last := worst.share()
 	least, most, spacing := 0.0, 0.0, 0.0
 	if first >= 0 {
 		least, most = math.Min(worst.Frames[first], worst.Frames[last]), slices.Max(worst.Frames)
@@ -348,22 +371,22 @@ func support(base func(string, string) finding.Finding, part *plan.Part, hulls [
 			"% tips off: its weight lies beyond the frames. Slide it, or spread the frames.",
 			name,
 		)
-	case share < 0.2:
+	case share < leastShare:
 		f.Outcome, f.Tight, f.Says = finding.Tight, finding.LittleRoom, said.Say(
 			"% bears % on one frame, % on the other. Slide it toward the middle.",
 			name,
 			said.Mass(most),
 			said.Mass(least),
 		)
-	case apart < 0.4 || apart > 0.65:
+	case apart < leastApart || apart > mostApart:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
 			"Frames % apart are % of the length of %; between % and % carries hulls well.",
 			said.Length(spacing),
 			said.Share(apart),
 			name,
-			said.Share(0.40),
-			said.Share(0.65),
+			said.Share(leastApart),
+			said.Share(mostApart),
 		)
 	default:
 		f.Says = said.Say(

@@ -180,6 +180,28 @@ func TestOutcomes(t *testing.T) {
 	}
 }
 
+// Each hull is judged on the frames: one that bears alike on both, but is too short for them, comes before
+// one of the right length that bears 24 and 36 kg; of two that lie alike the heavier one is told.
+func TestEachHullLies(t *testing.T) {
+	hull := func(long, at string, kg string) []string {
+		return []string{"/loads/crate/centre/back/value", `2.2`,
+			"/loads/b", `{"order":2,"name":"Second","kind":"canoe","mass":{"value":` + kg + `,"how":"weighed"},"size":{"length":{"value":` + long + `,"how":"weighed"},"width":{"value":0.6,"how":"weighed"},"height":{"value":0.3,"how":"weighed"}},"centre":{"back":{"value":` + at + `,"how":"weighed"}}}`,
+			"/parts/r/slots/b", `{"order":2,"name":"B","tier":"one","at":{"back":` + map[string]string{"2.6": "-0.3", "4": "-1"}[long] + `,"right":0.45,"up":0}}`, "/parts/r/slots/s/at/right", `-0.38`,
+			"/outings/o/layouts/t/placements/b", `{"on":"part","id":"r","slot":"b","at":{"back":0}}`}
+	}
+	for _, c := range []struct{ long, at, kg, outcome, says string }{
+		{"4", "2", "30", "holds", "bear 24 kg and 36 kg of Crate"},
+		{"2.6", "1.3", "30", "tight", "are 76.9 % of the length of Second"},
+		{"4", "2.2", "90", "holds", "bear 36 kg and 54 kg of Second"},
+	} {
+		_, fs := rack.Check(rackOf(t, hull(c.long, c.at, c.kg)...))
+		f := sample.Find(t, fs, rack.CodeSupport)
+		if says := f.Says.Text(quantity.Locale{}); string(f.Outcome) != c.outcome || !strings.Contains(says, c.says) {
+			t.Errorf("%s m, %s kg: %s %q", c.long, c.kg, f.Outcome, says)
+		}
+	}
+}
+
 // Two hulls in one tier: 0.8 m wide each at ±0.38 m lie 40 mm into each other.
 func TestRoom(t *testing.T) {
 	second := []string{"/loads/b", `{"order":2,"name":"Second","kind":"canoe","mass":{"value":30,"how":"weighed"},"size":{"length":{"value":4,"how":"weighed"},"width":{"value":0.8,"how":"weighed"},"height":{"value":0.4,"how":"weighed"}},"centre":{}}`,
