@@ -114,12 +114,13 @@ func bears(r *rig.Rig) []finding.Finding {
 	}
 	all, open := presses(r)
 	var worst, softest *press
-	most, deepest := -1.0, -1.0
+	most, sure, deepest := -1.0, -1.0, -1.0
 	for i := range all {
 		p := &all[i]
 		if s := stress(&fl, float64(*t.FloorThick), free, board, p, p.kg.High); s > most {
 			most, worst = s, p
 		}
+		sure = max(sure, stress(&fl, float64(*t.FloorThick), free, board, p, p.kg.Nominal))
 		if g := give(&fl, float64(*t.FloorThick), free, board, p); g > deepest {
 			deepest, softest = g, p
 		}
@@ -127,7 +128,6 @@ func bears(r *rig.Rig) []finding.Finding {
 	allowed := fl.yield / fl.by
 	f.Subject = path
 	f.AtMost(quantity.KindStress, most, allowed)
-	sure := stress(&fl, float64(*t.FloorThick), free, board, worst, worst.kg.Nominal)
 	if f.Outcome == finding.Fails && sure <= allowed {
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 	}
