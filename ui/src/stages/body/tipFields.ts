@@ -76,7 +76,7 @@ export function groupsOf(t: Tipping | undefined): FieldGroup[] {
         { at: 'tipping/plain', label: 'Sheaves on plain bearings', on: true },
         { at: 'tipping/drumAcross', label: 'Drum across' },
         { at: 'tipping/lineThick', label: 'Line thick' },
-        { at: 'tipping/layers', label: 'Layers on the drum', whole: true, hint: '1' },
+        { at: 'tipping/layers', label: 'Layers on the drum', whole: true },
         { at: 'tipping/lineLong', label: 'The whole line, long' },
         { at: 'tipping/lineMax', label: 'The line may bear' },
         { at: 'tipping/strap', label: 'It is a strap', on: true },
