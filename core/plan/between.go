@@ -29,18 +29,6 @@ func (l *Load) check(c *cleaner, path string) bool {
 		}
 		l.Pieces = nil
 	}
-	if t := l.Pieces; t != nil {
-		bad := t.Count < 0 || t.Count > maxCount || t.Across < 0 || t.Across > maxCount
-		for _, v := range []length{t.Length, t.Width, t.Thickness} {
-			bad = bad || !quantity.Finite(float64(v)) || v < 0 || v > maxLength
-		}
-		if bad {
-			c.say(path+"/pieces", "A pack takes a count and the length, width and thickness of one piece.")
-			l.Pieces = nil
-			return true
-		}
-		c.fields(reflect.ValueOf(t).Elem(), path+"/pieces")
-	}
 	return true
 }
 

@@ -85,11 +85,11 @@ var TankShapes = []TankShape{TankBox, TankUpright, TankAlong, TankAcross, TankSa
 // Pieces says that a load is a pack of like pieces: sheets, boards, battens.
 type Pieces struct {
 	Material  string `json:"material" is:"material, key solids"`
-	Count     int    `json:"count"`
-	Across    int    `json:"across,omitempty"` // pieces side by side in a layer; 0 is one
-	Length    length `json:"length"`
-	Width     length `json:"width"`
-	Thickness length `json:"thickness"`
+	Count     int    `json:"count" is:"number of pieces, 0..2000"`
+	Across    int    `json:"across,omitempty" is:"number of pieces side by side, 0..2000"` // in a layer; 0 is one
+	Length    length `json:"length" is:"length of a piece, 0..50"`                         // nought: not told
+	Width     length `json:"width" is:"width of a piece, 0..50"`
+	Thickness length `json:"thickness" is:"thickness of a piece, 0..50"`
 }
 
 // Rolling is how a machine stands on its wheels, from its own front face. What

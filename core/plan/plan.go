@@ -162,7 +162,7 @@ type Load struct {
 	Ends       *EndWeighing       `json:"ends,omitempty" is:"readings of the ends, own"`
 	Bulk       *Bulk              `json:"bulk,omitempty"`
 	Tank       *Tank              `json:"tank,omitempty"`
-	Pieces     *Pieces            `json:"pieces,omitempty" is:"pack, own"`
+	Pieces     *Pieces            `json:"pieces,omitempty" is:"pack"`
 	Rolling    *Rolling           `json:"rolling,omitempty" stage:"ramps"`
 	Hull       *Hull              `json:"hull,omitempty"`
 	Kept       *Kept              `json:"kept,omitempty"`
@@ -417,8 +417,8 @@ type Reading struct {
 // Plank is a plank with one end on a block and the other on the scale, set to
 // nought with the plank on it: the scale shows To/Span of what stands on it.
 type Plank struct {
-	Span length `json:"span"` // block to scale
-	To   length `json:"to"`   // block to what stands on it
+	Span length `json:"span" is:"distance from block to scale"`
+	To   length `json:"to" is:"distance from block to what stands on the plank"`
 }
 
 // Part is a thing of the trailer's that has mass and can lift off: rack, ramp,

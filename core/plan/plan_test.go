@@ -128,7 +128,7 @@ func TestClean(t *testing.T) {
 		{"/loads/pea-gravel/bulk/heap/value", `-1`, "/loads/pea-gravel/bulk/heap", "less than zero: −1 m³"},
 		{"/loads/pea-gravel/tank", `{"fluid":"water"}`, "/loads/pea-gravel", "one of them"},
 		{"/loads/skiff/tank", `{"fluid":"water","fill":1.2}`, "/loads/skiff/tank/fill", "between 0 % and 100 %"},
-		{"/loads/skiff/pieces", `{"material":"plywood","count":-1,"length":1,"width":1,"thickness":1}`, "/loads/skiff/pieces", "takes a count"},
+		{"/loads/skiff/pieces", `{"material":"plywood","count":-1,"length":1,"width":1,"thickness":1}`, "/loads/skiff/pieces/count", "number of pieces cannot be less than zero"},
 		{"/loads/skiff/hull", `{"apart":{"value":0,"how":"weighed"}}`, "/loads/skiff/hull/apart", "more than zero"},
 		{"/loads/two-seater/rolling", `{"wheelbase":{"value":-2,"how":"weighed"}}`, "/loads/two-seater/rolling/wheelbase", "less than zero"},
 		{"/wants/shed/what", `"fly"`, "/wants/shed/what", "no kind known"},
@@ -243,6 +243,60 @@ func TestEstimates(t *testing.T) {
 	}
 }
 
+// stays asks that a cleaned plan is clean: cleaned again it is the same, and says of it no more than that a nought
+// which cannot be left out must be more.
+func stays(t *testing.T, what string, p *plan.Plan) {
+	t.Helper()
+	was, err := plan.Write(p)
+	if err != nil {
+		t.Fatal(err)
+	}
+	for _, again := range plan.Clean(p) {
+		if says := again.Says.Text(p.Locale()); !strings.Contains(says, "must be more than zero") {
+			t.Errorf("%s: cleaned twice it still says %q", what, says)
+		}
+	}
+	if now, err := plan.Write(p); err != nil || !bytes.Equal(was, now) {
+		t.Errorf("%s: cleaned twice it is another plan (%v)", what, err)
+	}
+}
+
+// What is cleaned is clean, with any number of a plan at nought, below it or beyond sense, or left out, and no sentence
+// lacks the field's name.
+func TestCleanedTwice(t *testing.T) {
+	tried := 0
+	for _, name := range []string{"skarrow-hut", "ostrel-lock", "heather-hives"} {
+		p, _ := demoPlan(t, name)
+		pack := finding.Op{Op: "add", Path: "/loads/pack", Value: map[string]any{"order": 90, "name": "Pack", "size": map[string]any{}, "centre": map[string]any{},
+			"pieces": map[string]any{"material": "plywood", "count": 2, "length": 2, "width": 1, "thickness": 0.02}}}
+		p, err := plan.Apply(p, []finding.Op{pack})
+		if err != nil {
+			t.Fatal(err)
+		}
+		var paths []string
+		leaves(doc(t, p), "", &paths)
+		ways := []finding.Op{{Op: "replace", Value: 0}, {Op: "replace", Value: -1}, {Op: "replace", Value: 1e9}, {Op: "remove"}}
+		for i, path := range paths {
+			op := ways[i%4]
+			op.Path = path
+			q, err := plan.Apply(p, []finding.Op{op})
+			if err != nil {
+				continue // no number, or what a document must have
+			}
+			tried++
+			for _, x := range plan.Clean(q) {
+				if says := x.Says.Text(p.Locale()); strings.Contains(says, "The  ") || strings.Contains(says, "This  ") {
+					t.Errorf("%s %s %v: %q names no field", name, path, op.Value, says)
+				}
+			}
+			stays(t, fmt.Sprint(name, " ", path, " ", op.Value), q)
+		}
+	}
+	if tried < 800 {
+		t.Errorf("only %d were tried", tried)
+	}
+}
+
 func FuzzRead(f *testing.F) {
 	for _, name := range []string{"skarrow-hut", "heather-hives"} {
 		_, data := demoPlan(f, name)
@@ -262,9 +316,7 @@ func FuzzRead(f *testing.F) {
 			return
 		}
 		plan.Clean(p)
-		if again := plan.Clean(p); len(again) != 0 {
-			t.Fatalf("cleaned twice it still says %v", again)
-		}
+		stays(t, "read", p)
 		out, err := plan.Write(p)
 		if err != nil {
 			t.Fatal(err)
