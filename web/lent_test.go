@@ -84,7 +84,7 @@ func TestWeigh(t *testing.T) {
 		Steady           bool
 		Wrong            string
 	}) {
-		ctx, cancel := context.WithTimeout(context.Background(), 4*time.Second)
+		ctx, cancel := context.WithTimeout(context.Background(), 6*time.Second)
 		defer cancel()
 		server := httptest.NewServer(s.Handler(ctx, time.Now()))
 		defer server.Close()

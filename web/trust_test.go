@@ -199,7 +199,7 @@ func TestTroubles(t *testing.T) {
 	code, head, text := c.do("PUT", "/api/plans/p", saving(), "If-Match", `"2"`)
 	if code != 503 || head.Get("Retry-After") == "" ||
 		!strings.Contains(text, "Another program holds the database") ||
-		time.Since(began) > 8*time.Second {
+		time.Since(began) > 15*time.Second { // six, and what a busy machine adds
 		t.Errorf("%d %v %s after %v", code, head, text, time.Since(began))
 	}
 	if code, _, _ := c.do("GET", "/api/plans", ""); code != 200 {
