@@ -113,7 +113,7 @@ test('a phone pairs, ticks without the server, and sends its ticks later', async
     await saved(phone)
     await expect(phone.locator('[data-as-of]')).toHaveCount(0)
     await expect(phone.locator('[data-done]')).toContainText(/^3 of/)
-    await expect(phone.getByRole('button', { name: /Units: pounds/ })).toBeVisible()
+    await expect(phone.getByRole('button', { name: /Units: lb/ })).toBeVisible()
     await accessible(phone)
     await context.close()
     await pocket.close()

@@ -158,9 +158,7 @@ const items = [
       </button>
       <button
         class="act w-12 px-0"
-        :aria-label="
-          imperial ? 'Units: pounds and inches. Change' : 'Units: kilograms and millimetres. Change'
-        "
+        :aria-label="imperial ? 'Units: lb in. Change' : 'Units: kg mm. Change'"
         @click="workspace.setAt('/units', imperial ? 'metric' : 'imperial', 'change units')"
       >
         {{ imperial ? 'lb in' : 'kg mm' }}
