@@ -51,7 +51,7 @@ const offer = computed(() => library.offers[path])
     <button
       v-else
       class="act min-h-11"
-      :aria-label="`Keep ${name} in my library`"
+      :aria-label="`Keep in my library: ${name}`"
       @click="library.keep(path)"
     >
       <BookmarkIcon class="size-5" />Keep in my library

@@ -113,7 +113,7 @@ async function table() {
           v-for="p in s.done"
           :key="p.member"
           class="act min-h-11"
-          :aria-label="`${p.mark} is cut; take that back`"
+          :aria-label="`${p.mark} ${nominal(p.length)} is cut; take that back`"
           @click="uncut(p)"
         >
           <CheckIcon class="size-4" />{{ p.mark }} {{ nominal(p.length) }}
