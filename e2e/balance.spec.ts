@@ -139,7 +139,7 @@ test('the whole story on a phone', async ({ page, hut }) => {
   await page.setViewportSize({ width: 390, height: 844 })
   await hut.open()
   await accessible(page)
-  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+  await expect.poll(() => page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
   await page.getByRole('button', { name: 'Pea gravel', exact: true }).click()
   const forward = page.locator('[data-tray]').getByRole('button', { name: 'Forward' })
   for (let i = 0; i < 5; i++) await forward.click()

@@ -110,7 +110,7 @@ class Hand {
   /** It took no more than was aimed at. */
   async within(clicks: number, fields: number) {
     const over = () => document.documentElement.scrollWidth - innerWidth
-    expect(await this.page.evaluate(over), 'nothing runs over').toBeLessThanOrEqual(0)
+    await expect.poll(() => this.page.evaluate(over), 'nothing runs over').toBeLessThanOrEqual(0)
     const description = `${this.clicks} of ${clicks} clicks, ${this.fields} of ${fields} fields`
     test.info().annotations.push({ type: 'hand', description })
     if (keys)

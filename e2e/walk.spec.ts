@@ -10,7 +10,9 @@ test('the story walked by keys at 390 px: nothing runs over, all is named', asyn
     else await visit(page, stage)
     await expect(page).toHaveURL(new RegExp(`/${stage}`))
     await settled(page)
-    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+    await expect
+      .poll(() => page.evaluate(() => document.documentElement.scrollWidth))
+      .toBeLessThanOrEqual(390)
     // Tab comes into the stage itself, past the strip above it.
     let inside = false
     for (let n = 0; n < 40 && !inside; n++) {
