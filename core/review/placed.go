@@ -235,13 +235,12 @@ func (rep *Report) head() {
 		}
 		return
 	}
-	says := instruction(r)
-	if b := r.Bears; b != nil && b.Share != nil {
-		says = append(
-			says,
-			said.Say(": {ball load} %, %", said.Mass(b.Ball.Nominal), said.Share(b.Share.Nominal))...)
+	b := r.Bears
+	if b == nil || b.Share == nil {
+		return // what it comes to is not known: no place is better than another
 	}
-	says = append(says, said.Say(".")...)
+	says := append(instruction(r),
+		said.Say(": {ball load} %, %.", said.Mass(b.Ball.Nominal), said.Share(b.Share.Nominal))...)
 	if rep.isRough(balance.CodeWindow) {
 		says = append(said.Say(rough), says...)
 	}

@@ -59,6 +59,15 @@ func TestPlacedByTheApp(t *testing.T) {
 	}
 }
 
+// Where the ball load is not known no place is told as the one to set a load to.
+func TestPlacedWithoutAnswer(t *testing.T) {
+	p := sample.Plan(t, sample.Crate, anywhere, "/trailers/t/couplingToDeck", "-")
+	h := review.Review(p, review.Request{}).Headline
+	if says := h.Says.Text(p.Locale()); h.Outcome == finding.Holds || strings.Contains(says, "Set ") {
+		t.Errorf("%s %q", h.Outcome, says)
+	}
+}
+
 // Whatever nobody placed stands on the deck or on another load, beside and not in each other;
 // of one alone the ball load is in its window wherever some place on the deck would do.
 func TestPlacedApart(t *testing.T) {
