@@ -4,7 +4,6 @@ import (
 	"maps"
 	"math"
 	"slices"
-	"strings"
 
 	"zygonos/core/ask/balance"
 	"zygonos/core/facts/norms"
@@ -228,9 +227,9 @@ func (rep *Report) head() {
 			}
 			h.Says = append(said.Say("Even as far "+way+" as "+who+": "), h.Says...)
 			// it cannot be moved on: the axle is what is wrong
-			if last := &h.Says[len(h.Says)-1]; strings.HasSuffix(last.Text, "Move weight "+way+".") {
-				last.Text = strings.TrimSuffix(last.Text, "Move weight "+way+".") +
-					"The axle stands too far " + way + " for that."
+			switch last := &h.Says[len(h.Says)-1]; last.Text {
+			case balance.MoveForward, balance.MoveBack:
+				last.Text = " The axle stands too far " + way + " for that."
 			}
 		}
 		return

@@ -50,7 +50,7 @@ func FindTip(ctx context.Context, p *plan.Plan, trailer, outing string) *TipSear
 	var best, lowest *found
 	lifts := math.Inf(1)
 	if t.WinchLifts != nil {
-		lifts = float64(*t.WinchLifts)
+		lifts = float64(*t.WinchLifts) * s.Keeps()
 	}
 	try := func(n plan.Tipping) {
 		out.Tried++

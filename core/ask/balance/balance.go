@@ -32,6 +32,12 @@ const (
 // Stage under which the findings stand.
 const Stage = "balance"
 
+// What a check on the window ends on where the weight has to go another way.
+const (
+	MoveForward = " Move weight forward."
+	MoveBack    = " Move weight back."
+)
+
 // windowReserve is the share of the window's width that counts as little room.
 const windowReserve = 0.05
 
@@ -201,24 +207,15 @@ func ballWindow(r *rig.Rig, w *Window) finding.Finding {
 	case b.Ball.Nominal < 0.01*b.Mass.Nominal:
 		f.Outcome = finding.Fails
 		limit(w.Low)
-		f.Says = said.Say(
-			"{Ball load} %: the trailer will sway and lift the car's tail. Move weight forward.",
-			ball,
-		)
+		f.Says = append(said.Say("{Ball load} %: the trailer will sway and lift the car's tail.", ball), said.Piece{Text: MoveForward})
 	case !lowHolds:
 		f.Outcome = finding.Fails
 		limit(w.Low)
-		f.Says = said.Say(
-			"{Ball load} %, %: under the window of % to %. Move weight forward.",
-			ball,
-			pct,
-			low,
-			high,
-		)
+		f.Says = append(said.Say("{Ball load} %, %: under the window of % to %.", ball, pct, low, high), said.Piece{Text: MoveForward})
 	case !highHolds:
 		f.Outcome = finding.Fails
 		limit(r.School.High * b.Mass.Nominal)
-		f.Says = said.Say("{Ball load} %, %: over the window of % to %. Move weight back.", ball, pct, low, high)
+		f.Says = append(said.Say("{Ball load} %, %: over the window of % to %.", ball, pct, low, high), said.Piece{Text: MoveBack})
 	case state != nil:
 		f.Outcome = finding.Fails
 		word := "under"

@@ -6,6 +6,7 @@ package fit
 import (
 	"cmp"
 	"fmt"
+	"slices"
 
 	"zygonos/core/cost"
 	"zygonos/core/facts/catalogue"
@@ -98,8 +99,13 @@ func (j *judge) say(o finding.Outcome, pattern string, parts ...said.Piece) {
 // need leaves the want Not known.
 func (j *judge) need(path, says, where string) {
 	j.s.Outcome = finding.Unknown
-	j.s.Needs = append(j.s.Needs, finding.Need{Path: path, Says: said.Say(says), Where: said.Say(where)})
+	j.asks(path, said.Say(says), where)
 	j.s.Says = append(append(said.Say("Not known: it takes "), said.Say(says)...), said.Piece{Text: "."})
+}
+
+// asks names what would settle a want.
+func (j *judge) asks(path string, says said.Sentence, where string) {
+	j.s.Needs = append(j.s.Needs, finding.Need{Path: path, Says: says, Where: said.Say(where)})
 }
 
 // atMost judges a figure against what may be.
@@ -254,6 +260,7 @@ func storage(j *judge) {
 			append(size, said.Length(over))...)
 	case bay.Height == nil && stands > lowDoor:
 		j.say(finding.Tight, "Put away it is % × % × %: it fits if the bay is so high. Tape its door.", size...)
+		j.asks(j.wp+"/size/height", said.Say("the bay's height"), "Tape the bay and its door.")
 	case over > -closeBay:
 		j.say(
 			finding.Tight,
@@ -378,6 +385,7 @@ func road(j *judge) {
 			said.Of(quantity.KindSpeed, v),
 			said.Of(quantity.KindDistance, *j.w.Distance),
 		)
+		j.asks(j.tp+"/tyreText", said.Say("the {tyre}'s size"), "It stands on its wall.")
 	case far && small:
 		j.say(
 			finding.Tight,
@@ -449,7 +457,9 @@ func alone(j *judge) {
 	}
 	switch {
 	case dark != nil && (worst == nil || !quantity.Exceeds(share, lift)):
-		j.need(dark.Path+"/mass", "the weight of each load", "A bathroom scale.")
+		weight := said.Say("the weight of %", said.Name(dark.Name, "a load"))
+		j.s.Outcome, j.s.Says = finding.Unknown, slices.Concat(said.Say("Not known: it takes "), weight, said.Say("."))
+		j.asks(dark.Path+"/mass", weight, "A bathroom scale.")
 		return
 	case worst == nil:
 		j.say(finding.Holds, "Nothing to lift.")
@@ -476,6 +486,7 @@ func alone(j *judge) {
 			said.Mass(high),
 			said.Mass(liftEasy),
 		)
+		j.asks(most.Path+"/mass", said.Say("the weight of %", said.Name(most.Name, "a load")), "A bathroom scale.")
 	default:
 		j.say(finding.Holds, "%: % at a lift.", name, said.Mass(share))
 	}
@@ -622,18 +633,27 @@ func hours(j *judge) {
 		j.need(j.wp+"/hours", "the hours at hand", "Say how many hours there are until the day.")
 		return
 	}
-	b := cost.Of(j.r.Scope.Trailer, j.r.Trailer)
-	d := j.r.Trailer.Deal
-	switch {
-	case j.w.Hours != nil && b.Hours == 0 && (cost.Needs(j.r.Trailer) != "" || j.r.Trailer.Comes == ""):
-		j.need(j.tp+"/deal/hours", "the hours of work on it", "Reckon them before you buy.")
-		return
-	case j.w.Date != "" && (d == nil || d.ReadyOn == ""):
-		j.need(j.tp+"/deal/readyOn", "the day on which it is there", "Ask the seller.")
-		return
+	b, ready := cost.Of(j.r.Scope.Trailer, j.r.Trailer), ""
+	if d := j.r.Trailer.Deal; d != nil {
+		ready = d.ReadyOn
 	}
-	j.s.Outcome, j.s.Says = finding.Holds, said.Say("In time.")
-	if j.w.Hours != nil {
+	work, day := j.w.Hours != nil, j.w.Date != ""
+	// its hours are told, or it takes none
+	told := b.Hours > 0 || cost.Needs(j.r.Trailer) == "" && j.r.Trailer.Comes != ""
+	// what fails comes before what is not known
+	switch over := work && quantity.Exceeds(float64(b.Hours), float64(*j.w.Hours)); {
+	case day && ready > j.w.Date:
+		j.say(
+			finding.Fails,
+			"It is there on %, too late for %.",
+			said.Piece{Text: ready},
+			said.Piece{Text: j.w.Date},
+		)
+	case work && !told && !over:
+		j.need(j.tp+"/deal/hours", "the hours of work on it", "Reckon them before you buy.")
+	case day && ready == "" && !over:
+		j.need(j.tp+"/deal/readyOn", "the day it is ready", "Ask the seller.")
+	case work:
 		j.atMost(
 			quantity.KindTime,
 			float64(b.Hours),
@@ -641,13 +661,7 @@ func hours(j *judge) {
 			"% of work, % at hand.",
 			"% of work, only % at hand.",
 		)
-	}
-	if j.w.Date != "" && d.ReadyOn > j.w.Date {
-		j.say(
-			finding.Fails,
-			"It is there on %, too late for %.",
-			said.Piece{Text: d.ReadyOn},
-			said.Piece{Text: j.w.Date},
-		)
+	default:
+		j.say(finding.Holds, "In time.")
 	}
 }

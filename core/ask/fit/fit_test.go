@@ -55,7 +55,7 @@ func TestWants(t *testing.T) {
 		{"too heavy", `{"order":1,"what":"alone"}`, "fails", "400 kg at a lift", nil},
 		{"half at a time", `{"order":1,"what":"alone","mass":40}`, "tight", "30 kg at a lift", []string{"/loads/crate/size/length/value", `3`, "/loads/crate/mass/value", `60`}},
 		{"it rolls", `{"order":1,"what":"alone"}`, "holds", "Nothing to lift", []string{"/loads/crate/kind", `"quad"`}},
-		{"not weighed", `{"order":1,"what":"alone"}`, "unknown", "weight of each load", []string{"/loads/crate/mass", "-", "/loads/crate/kind", `"other"`}},
+		{"not weighed", `{"order":1,"what":"alone"}`, "unknown", "the weight of Crate", []string{"/loads/crate/mass", "-", "/loads/crate/kind", `"other"`}},
 		{"may be heavier", `{"order":1,"what":"alone"}`, "tight", "may be 26 kg", []string{"/loads/crate/mass", `{"value":21,"how":"guessed"}`}},
 		{"too high", `{"order":1,"what":"alone","height":0.5}`, "fails", "high", []string{"/loads/crate/mass/value", `10`, deckHeight, `{"value":0.6,"how":"weighed"}`}},
 
@@ -76,7 +76,10 @@ func TestWants(t *testing.T) {
 		{"hours", `{"order":1,"what":"hours","hours":36000}`, "fails", "12 h", []string{"/trailers/t/deal", `{"hours":43200}`}},
 		{"too late", `{"order":1,"what":"hours","date":"2026-05-01"}`, "fails", "too late", []string{"/trailers/t/deal", `{"readyOn":"2026-06-01"}`}},
 		{"in time", `{"order":1,"what":"hours","date":"2026-05-01"}`, "holds", "In time", []string{"/trailers/t/deal", `{"readyOn":"2026-04-01"}`}},
-		{"day not told", `{"order":1,"what":"hours","date":"2026-05-01"}`, "unknown", "the day on which", nil},
+		{"day not told", `{"order":1,"what":"hours","date":"2026-05-01"}`, "unknown", "the day it is ready", nil},
+		{"over, day not told", `{"order":1,"what":"hours","hours":36000,"date":"2026-05-01"}`, "fails", "12 h", []string{"/trailers/t/deal", `{"hours":43200}`}},
+		{"too late, hours not told", `{"order":1,"what":"hours","hours":36000,"date":"2026-05-01"}`, "fails", "too late", []string{"/trailers/t/comes", `"kit"`, "/trailers/t/deal", `{"readyOn":"2026-06-01"}`}},
+		{"bay of no height", `{"order":1,"what":"storage","size":{"length":{"value":3.8,"how":"weighed"},"width":{"value":1,"how":"weighed"}}}`, "tight", "if the bay is so high", with("/trailers/t/onEdge", "true", "/trailers/t/track/value", "1.8")},
 		{"kit of no hours", `{"order":1,"what":"hours","hours":36000}`, "unknown", "hours of work", []string{"/trailers/t/comes", `"kit"`}},
 		{"outing", `{"order":1,"what":"carry","outing":"o"}`, "unknown", "other outings", nil},
 	} {

@@ -1,20 +1,20 @@
 package ramp
 
-import "math"
+import (
+	"math"
 
-// Of a drum of which neither the layer nor the line on it is told: a full one pulls about so much of the
-// first layer's pull (practice, C).
-const fullDrum = 0.65
-
-// crankKeeps is what of the push on a crank reaches the line: gears and drum rub (C).
-const crankKeeps = 0.8
+	"zygonos/core/facts/norms"
+	"zygonos/core/lang/finding"
+	"zygonos/core/lang/said"
+)
 
 // layer is the layer of the drum that the line runs off at a step: as told, or by what of the line is
-// wound there. known is false where neither tells, and it is taken as the first.
+// wound there. known is false where neither tells, and it is taken as the first; and where a higher one is
+// told, but not how thick drum and line are.
 func (s *Setup) layer(st *Step) (n int, known bool) {
 	w := s.Loading.Winch
 	if w.Layer > 0 {
-		return w.Layer, true
+		return w.Layer, w.Layer == 1 || w.Drum > 0 && w.Line > 0
 	}
 	if w.Reach == nil || w.Drum <= 0 || w.Line <= 0 {
 		return 1, false
@@ -43,6 +43,31 @@ func (s *Setup) radius(st *Step) float64 {
 func (s *Setup) leaves(st *Step) float64 {
 	n, _ := s.layer(st)
 	return OnLayer(1, float64(s.Loading.Winch.Drum), float64(s.Loading.Winch.Line), n)
+}
+
+// fuller is what a drum of which not all is told may leave yet of what leaves says, with what to tell: 1 and
+// nothing where all is.
+func (s *Setup) fuller(st *Step) (share float64, needs []finding.Need) {
+	if _, known := s.layer(st); known {
+		return 1, nil
+	}
+	path, w := s.Rig.LayoutPath("/loading/winch"), s.Loading.Winch
+	switch {
+	case w.Layer == 0:
+		needs = append(needs, finding.Need{
+			Path: path + "/layer", Says: said.Say("the layer on the drum that the line runs off"),
+			Where: said.Say("Pay out the line as for loading and count what is left on the drum."),
+		})
+	case w.Drum <= 0:
+		needs = append(needs, finding.Need{
+			Path: path + "/drum", Says: said.Say("the bare drum's diameter"), Where: said.Say("Tape it beside the line."),
+		})
+	default:
+		needs = append(needs, finding.Need{
+			Path: path + "/line", Says: said.Say("the line's thickness"), Where: said.Say("With a caliper."),
+		})
+	}
+	return norms.FullDrum, needs
 }
 
 // hardest is the step at which the line takes most of what the winch pulls there.

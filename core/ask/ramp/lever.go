@@ -11,7 +11,6 @@ import (
 
 // Figures of practice of a winch that is worked by a lever (confidence C).
 const (
-	leverKeeps = 0.8         // of the push that reaches the line: ratchet and drum rub
 	leverPush  = 250.0       // N, stroke by stroke
 	usualSwing = math.Pi / 3 // rad of a stroke
 	strokeTime = 2.0         // s
@@ -21,14 +20,16 @@ const (
 
 // LeverPush is the push on a lever of length l, N, for a line's pull F (N) off a drum of radius ρ:
 // F·ρ/(l·η).
-func LeverPush(force, radius, handle float64) float64 { return force * radius / (handle * leverKeeps) }
+func LeverPush(force, radius, handle float64) float64 {
+	return force * radius / (handle * norms.CrankKeeps)
+}
 
 // Strokes is how many strokes of φ (rad) a way takes off a drum of radius ρ: s/(ρ·φ).
 func Strokes(way, radius, stroke float64) float64 { return way / (radius * stroke) }
 
 // lever judges the push on a winch's lever, and tells its strokes.
-func (s *Setup) lever(most, radius float64) finding.Finding {
-	w := s.Loading.Winch
+func (s *Setup) lever(most float64, at *Step) finding.Finding {
+	w, radius := s.Loading.Winch, s.radius(at)
 	f := s.base(CodeLever, "Hand on the lever")
 	f.Source = norms.Practice("250 N stroke by stroke, a fifth rubs away")
 	swing := usualSwing
@@ -54,12 +55,22 @@ func (s *Setup) lever(most, radius float64) finding.Finding {
 	}
 	f.Says = said.Say("The lever takes %, % strokes, about %.", said.Of(quantity.KindForce, f.Figure.Value),
 		said.Count(int(n)), said.Of(quantity.KindTime, n*strokeTime))
-	if f.Outcome == finding.Tight {
+	fuller, untold := s.fuller(at)
+	switch {
+	case f.Outcome == finding.Tight:
 		f.Says = append(f.Says, said.Say(" Heavy: a block at the machine, or longer ramps.")...)
-	} else if n > manyStroke {
+	case f.Figure.Value > fuller*leverPush:
+		onFullDrum(&f, f.Figure.Value/fuller, untold)
+	case n > manyStroke:
 		f.Says = append(f.Says, said.Say(" Hold it with a chock while you rest.")...)
 	}
 	return f
+}
+
+// onFullDrum makes tight what a hand pushes on a drum that may be fuller than is told.
+func onFullDrum(f *finding.Finding, push float64, untold []finding.Need) {
+	f.Outcome, f.Tight, f.Needs = finding.Tight, finding.GuessTooRough, untold
+	f.Says = append(f.Says, said.Say(" On a full drum about %.", said.Of(quantity.KindForce, push))...)
 }
 
 // Wound is how far across a line lies when it is all on the drum, m, and in how many layers: a strap

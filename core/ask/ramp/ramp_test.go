@@ -337,8 +337,9 @@ func TestCheck(t *testing.T) {
 		"winch strong":      {[]string{at + "/drive", `"winch"`, at + "/winch", `{"back":0,"up":0.3,"pull":900}`}, ramp.CodeWinch, "holds", "the winch pulls 900 kg"},
 		"winch weak":        {[]string{at + "/drive", `"winch"`, at + "/winch", `{"back":0,"up":0.3,"pull":60}`}, ramp.CodeWinch, "fails", "over a step of 20 mm; the winch pulls 60 kg. Fill the step, put a block at the machine"},
 		// 192 kg and a quarter in reserve are 240. On the first layer 300 do; a full drum has 195 of them.
-		"layer not told": {[]string{at + "/drive", `"winch"`, at + "/winch", `{"back":0,"up":0.3,"pull":300}`}, ramp.CodeWinch, "tight", "on a full drum about 195 kg. Tell the layer."},
+		"layer not told": {[]string{at + "/drive", `"winch"`, at + "/winch", `{"back":0,"up":0.3,"pull":300}`}, ramp.CodeWinch, "tight", "on a full drum about 195 kg. Tell the layer on the drum"},
 		"first layer":    {[]string{at + "/drive", `"winch"`, at + "/winch", `{"back":0,"up":0.3,"pull":300,"layer":1}`}, ramp.CodeWinch, "holds", "the winch pulls 300 kg"},
+		"layer, no drum": {[]string{at + "/drive", `"winch"`, at + "/winch", `{"back":0,"up":0.3,"pull":300,"layer":4}`}, ramp.CodeWinch, "tight", "Tell the bare drum's diameter"},
 		// 12 m of 6 mm on 60 mm, 96 wide: 16 turns are 3.32 m, then 3.92; with 4 to 5 m paid out it is the third, 300·66/90.
 		"layer by its line": {[]string{at + "/drive", `"winch"`, at + "/winch", `{"back":0,"up":0.3,"pull":300,"drum":0.06,"line":0.006,"reach":12,"wide":0.096}`}, ramp.CodeWinch, "tight", "the winch pulls 220 kg"},
 		"line weak":         {[]string{at + "/drive", `"winch"`, at + "/winch", `{"back":0,"up":0.3,"pull":900,"lineMax":500,"tieMax":50}`}, ramp.CodeLine, "fails", "The shackle is the weakest"},
@@ -347,7 +348,11 @@ func TestCheck(t *testing.T) {
 		"all told":          {[]string{at + "/drive", `"winch"`, at + "/winch", `{"back":0,"up":0.3,"pull":900,"lineMax":500,"hookMax":450,"tieMax":800}`}, ramp.CodeLine, "holds", "The hook is the weakest"},
 		"weak hook":         {[]string{at + "/drive", `"winch"`, at + "/winch", `{"back":0,"up":0.3,"pull":900,"hookMax":50}`}, ramp.CodeLine, "fails", "of 50 kg"},
 		"crank":             {[]string{at + "/drive", `"winch"`, at + "/winch", `{"back":0,"up":0.3,"pull":900,"drum":0.06,"line":0.006,"ratio":4,"crank":0.2}`}, ramp.CodeCrank, "holds", "The crank takes"},
-		"battery":           {[]string{at + "/drive", `"winch"`, at + "/winch", `{"back":0,"up":0.3,"pull":900,"amps":150,"idle":20,"speed":0.03,"battery":40}`}, ramp.CodeBattery, "holds", "half the battery"},
+		// 193 kg are 1893 N: ·0.033/(2.8·0.2·0.8) = 139 N on the first layer, 214 on a full drum
+		"crank, full drum": {[]string{at + "/drive", `"winch"`, at + "/winch", `{"back":0,"up":0.3,"pull":900,"drum":0.06,"line":0.006,"ratio":2.8,"crank":0.2}`}, ramp.CodeCrank, "tight", "On a full drum about 0.21 kN"},
+		"crank, told":      {[]string{at + "/drive", `"winch"`, at + "/winch", `{"back":0,"up":0.3,"pull":900,"drum":0.06,"line":0.006,"layer":1,"ratio":2.8,"crank":0.2}`}, ramp.CodeCrank, "holds", "The crank takes 0.14 kN."},
+		"lever, full drum": {[]string{at + "/drive", `"winch"`, at + "/winch", `{"back":0,"up":0.3,"pull":900,"drum":0.06,"line":0.006,"lever":{"handle":0.35}}`}, ramp.CodeLever, "tight", "On a full drum about 0.34 kN"},
+		"battery":          {[]string{at + "/drive", `"winch"`, at + "/winch", `{"back":0,"up":0.3,"pull":900,"amps":150,"idle":20,"speed":0.03,"battery":40}`}, ramp.CodeBattery, "holds", "half the battery"},
 		// 0.13·900 = 117 A at 900 kg, 20 without: 41 at 192 kg.
 		"usual battery":    {[]string{at + "/drive", `"winch"`, at + "/winch", `{"back":-0.5,"up":0.3,"pull":900,"battery":40}`}, ramp.CodeBattery, "tight", "41 A for "},
 		"post":             {[]string{at + "/drive", `"winch"`, at + "/winch", `{"back":0,"up":0.6,"pull":900,"post":{"shape":"tube","height":0.02,"width":0.02,"wall":0.002,"material":"s235"}}`}, ramp.CodePost, "fails", "Lower, stronger, or braced"},

@@ -32,7 +32,7 @@ func (s *Setup) smaller(out []finding.Finding) []finding.Finding {
 		if f.Outcome == finding.Holds {
 			continue
 		}
-		at := slices.IndexFunc(out, func(o finding.Finding) bool { return o.Code == f.Code })
+		at := slices.IndexFunc(out, func(o finding.Finding) bool { return o.Key() == f.Key() })
 		switch {
 		case at < 0 && f.Code == CodeSmall:
 			f.Says = slices.Concat(said.Say("Its wheels may be smaller than is usual: "), f.Says)

@@ -33,7 +33,7 @@ func OnLayer(pull, drum, line float64, n int) float64 {
 // Handle is the push on a crank, N, for a line's pull F (N) off a drum of radius ρ:
 // F·ρ/(i·c·η).
 func Handle(force, radius, ratio, crank float64) float64 {
-	return force * radius / (ratio * crank * crankKeeps)
+	return force * radius / (ratio * crank * norms.CrankKeeps)
 }
 
 // Current is what an electric winch draws at a pull, a straight line from idle to rated.
@@ -127,7 +127,7 @@ func (s *Setup) winch(steps []Step) []finding.Finding {
 	f.Figure, f.Limit = finding.Exactly(quantity.KindMass, takesMost), finding.Exactly(quantity.KindMass, has)
 	margin := (has - takesMost) / has
 	f.Margin = &margin
-	_, known := s.layer(hard)
+	fuller, untold := s.fuller(hard)
 	f.Says = append(takes, said.Say("; the winch pulls %.", said.Mass(has))...)
 	if takesMost < most*(1-1e-9) {
 		f.Says = append(f.Says, said.Say(" Where its drum is fuller it takes %.", said.Mass(takesMost))...)
@@ -138,16 +138,11 @@ func (s *Setup) winch(steps []Step) []finding.Finding {
 		f.Says = append(f.Says, said.Say(" Fill the step, put a block at the machine, or take longer ramps.")...)
 	case takesMost*reserveLine > has:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-	case !known && takesMost*reserveLine > fullDrum*has:
-		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
-		f.Says = append(f.Says, said.Say(" That is on the first layer; on a full drum about %. Tell the layer.", said.Mass(fullDrum*has))...)
-		f.Needs = []finding.Need{
-			{
-				Path:  path + "/layer",
-				Says:  said.Say("the layer on the drum that the line runs off"),
-				Where: said.Say("Pay out the line as for loading and count what is left on the drum."),
-			},
-		}
+	case takesMost*reserveLine > fuller*has:
+		f.Outcome, f.Tight, f.Needs = finding.Tight, finding.GuessTooRough, untold
+		f.Says = slices.Concat(f.Says,
+			said.Say(" That is on the first layer; on a full drum about %. Tell ", said.Mass(fuller*has)),
+			finding.Takes(untold), said.Say("."))
 	}
 	out := []finding.Finding{f}
 	both := most // what a block's shackle bears, and what both of its line's ends hang on
@@ -161,14 +156,17 @@ func (s *Setup) winch(steps []Step) []finding.Finding {
 		h.Source = norms.Practice("200 N on a crank, a fifth rubs away")
 		h.Figure, h.Limit = finding.Exactly(quantity.KindForce, push), finding.Exactly(quantity.KindForce, handPush)
 		h.Says = said.Say("The crank takes %.", said.Of(quantity.KindForce, push))
-		if push > handPush {
+		switch {
+		case push > handPush:
 			h.Outcome, h.Tight = finding.Tight, finding.LittleRoom
 			h.Says = append(h.Says, said.Say(" Heavy: a block, or a slower gear.")...)
+		case push > fuller*handPush:
+			onFullDrum(&h, push/fuller, untold)
 		}
 		out = append(out, h)
 	}
 	if w.Lever != nil && w.Lever.Handle > 0 && w.Drum > 0 {
-		out = append(out, s.lever(takesMost, s.radius(hard)))
+		out = append(out, s.lever(takesMost, hard))
 	}
 	if w.Reach != nil && w.Flange != nil && w.Drum > 0 && w.Line > 0 {
 		out = append(out, s.drum())

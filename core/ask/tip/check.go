@@ -44,8 +44,6 @@ var errSticks = errors.New("line, pick and hinge stand in one line")
 const (
 	handShort  = 250.0 // N that one pushes for a moment
 	handSteady = 150.0 // N at a crank
-	crankLoss  = 0.8   // of a hand winch
-	fullDrum   = 0.65  // of its pull on the first layer that a full drum gives, where the layers are not told
 	lumpsWide  = 2.5   // times a lump that the gate opens
 	tailLeast  = 0.10  // m over the ground
 	sinks      = 0.05  // m that a wheel sinks in on one side

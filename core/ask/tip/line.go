@@ -2,6 +2,7 @@ package tip
 
 import (
 	"math"
+	"slices"
 
 	"zygonos/core/facts/norms"
 	"zygonos/core/goods"
@@ -64,9 +65,9 @@ func (s *Setup) atHand() (finding.Finding, bool) {
 	switch {
 	case id != "":
 		w := s.t.AtHand[id]
-		f.Limit = finding.Exactly(quantity.KindMass, float64(*w.Lifts)*s.layer())
+		f.Limit = finding.Exactly(quantity.KindMass, float64(*w.Lifts)*s.Keeps())
 		f.Says = said.Say("The weakest at hand that does it is %: % on the drum, of % on its last layer.",
-			said.Name(w.Name, "a winch"), said.Mass(drum), said.Mass(float64(*w.Lifts)*s.layer()))
+			said.Name(w.Name, "a winch"), said.Mass(drum), said.Mass(float64(*w.Lifts)*s.Keeps()))
 	case unsure:
 		f.Outcome = finding.Unknown
 		f.Says = said.Say(
@@ -76,6 +77,10 @@ func (s *Setup) atHand() (finding.Finding, bool) {
 			Path: "/trailers/" + s.r.Scope.Trailer + "/tipping/atHand", Says: said.Say("what the winches at hand are rated for"),
 			Where: said.Say("On their plates."),
 		}}
+		if _, untold := s.fuller(); len(untold) > 0 {
+			f.Says = slices.Concat(f.Says, said.Say(" Tell "), finding.Takes(untold), said.Say("."))
+			f.Needs = append(f.Needs, untold...)
+		}
 	default:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
@@ -97,7 +102,7 @@ func (s *Setup) Weakest() (id string, unsure bool) {
 		if no(w.Lifting) || no(w.Brake) || w.Lifts != nil && float64(*w.Lifts)*s.layer() < drum {
 			continue
 		}
-		if w.Lifts == nil || w.Lifting == nil || w.Brake == nil {
+		if w.Lifts == nil || w.Lifting == nil || w.Brake == nil || float64(*w.Lifts)*s.Keeps() < drum {
 			unsure = true
 			continue
 		}

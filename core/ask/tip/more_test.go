@@ -31,6 +31,7 @@ func found(t *testing.T, doc, code string, sets ...string) *finding.Finding {
 // Each of the further checks, held and broken.
 func TestMoreChecks(t *testing.T) {
 	empty := []string{"/outings/o/layouts/t/placements", `{}`}
+	const ab = `"atHand":{"a":{"order":1,"name":"A","lifts":600,"lifting":true,"brake":true},"b":{"order":2,"name":"B","lifts":300,"lifting":true,"brake":true}}`
 	for _, c := range []struct {
 		doc, from, to, code string
 		want                finding.Outcome
@@ -52,7 +53,10 @@ func TestMoreChecks(t *testing.T) {
 		{mast, `"stop":0.8`, `"stop":0.8,"mastOf":{"shape":"tube","height":0.08,"width":0.08,"wall":0.09,"material":"s235"}`, tip.CodeMast, finding.Unknown, "section", nil},
 		{mast, `"parts":2`, `"parts":2,"lineLong":10`, tip.CodeReach, finding.Holds, "spans", nil},
 		{mast, `"parts":2`, `"parts":2,"lineLong":8`, tip.CodeReach, finding.Fails, "longer line", nil},
-		{mast, `"parts":2`, `"parts":2,"atHand":{"a":{"order":1,"name":"A","lifts":600,"lifting":true,"brake":true},"b":{"order":2,"name":"B","lifts":300,"lifting":true,"brake":true}}`, tip.CodeAtHand, finding.Holds, "is B", nil},
+		{mast, `"parts":2`, `"parts":2,"layers":1,` + ab, tip.CodeAtHand, finding.Holds, "is B", nil},
+		// of 300 a full drum keeps 195, of 600 it keeps 390: 281 on the drum
+		{mast, `"parts":2`, `"parts":2,` + ab, tip.CodeAtHand, finding.Holds, "is A: 281 kg on the drum, of 390 kg", nil},
+		{mast, `"parts":2`, `"parts":2,` + strings.Replace(ab, "600", "400", 1), tip.CodeAtHand, finding.Unknown, "Tell how many layers", nil},
 		{mast, `"parts":2`, `"parts":2,"atHand":{"a":{"order":1,"name":"A","lifts":600,"lifting":false,"brake":true},"b":{"order":2,"name":"B","lifts":90,"lifting":true,"brake":true}}`, tip.CodeAtHand, finding.Tight, "None", nil},
 		{mast, `"parts":2`, `"parts":2,"atHand":{"a":{"order":1,"name":"A","lifts":600,"brake":true}}`, tip.CodeAtHand, finding.Unknown, "may do", nil},
 		{mast, "", "", tip.CodeSpread, finding.Unknown, "hung", nil},

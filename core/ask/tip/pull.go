@@ -2,7 +2,9 @@ package tip
 
 import (
 	"math"
+	"slices"
 
+	"zygonos/core/facts/norms"
 	"zygonos/core/lang/finding"
 	"zygonos/core/lang/quantity"
 	"zygonos/core/lang/said"
@@ -101,16 +103,11 @@ func (s *Setup) winch(n, at float64, root string) (out []finding.Finding) {
 		if f.Outcome == finding.Fails {
 			f.Says = append(f.Says, said.Say(" A part more in the tackle, a higher mast, a stronger winch, or less load.")...)
 		}
-		if s.t.Layers == 0 && f.Outcome == finding.Holds && drum > fullDrum*lifts {
-			f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
-			f.Says = append(f.Says, said.Say(" That is on the first; on a full drum about %. Tell the layers.", said.Mass(fullDrum*lifts))...)
-			f.Needs = []finding.Need{
-				{
-					Path:  root + "layers",
-					Says:  said.Say("how many layers of line lie on the drum"),
-					Where: said.Say("Wind it on and count."),
-				},
-			}
+		if fuller, untold := s.fuller(); f.Outcome == finding.Holds && drum > fuller*lifts {
+			f.Outcome, f.Tight, f.Needs = finding.Tight, finding.GuessTooRough, untold
+			f.Says = slices.Concat(f.Says,
+				said.Say(" That is on the first; on a full drum about %. Tell ", said.Mass(fuller*lifts)),
+				finding.Takes(untold), said.Say("."))
 		}
 		f = s.sure(f, drum)
 	}
@@ -168,7 +165,7 @@ func (s *Setup) winch(n, at float64, root string) (out []finding.Finding) {
 	if s.t.Ratio != nil && s.t.Crank != nil && s.t.DrumAcross != nil {
 		h := s.base(CodeCrank, "On the crank", "crank")
 		radius := float64(*s.t.DrumAcross)/2 + s.builtUp()
-		hand := drum * tipping.Gravity * radius / (*s.t.Ratio * float64(*s.t.Crank) * crankLoss)
+		hand := drum * tipping.Gravity * radius / (*s.t.Ratio * float64(*s.t.Crank) * norms.CrankKeeps)
 		h.Figure, h.Limit = finding.Exactly(
 			quantity.KindMass,
 			hand/tipping.Gravity,
@@ -187,6 +184,11 @@ func (s *Setup) winch(n, at float64, root string) (out []finding.Finding) {
 			h.Says = append(h.Says, said.Say(" Nobody turns that: a part more, or a winch with more gear.")...)
 		case hand > handSteady:
 			h.Outcome, h.Tight = finding.Tight, finding.LittleRoom
+		default:
+			if fuller, untold := s.fuller(); hand > fuller*handSteady {
+				h.Outcome, h.Tight, h.Needs = finding.Tight, finding.GuessTooRough, untold
+				h.Says = append(h.Says, said.Say(" On a full drum about %.", said.Mass(hand/fuller/tipping.Gravity))...)
+			}
 		}
 		out = append(out, h)
 	}
@@ -230,6 +232,34 @@ func (s *Setup) layer() float64 {
 	}
 	d, t := float64(*s.t.DrumAcross), float64(*s.t.LineThick)
 	return (d + t) / (d + float64(2*s.t.Layers-1)*t)
+}
+
+// fuller is what a drum of which not all is told may leave yet of what layer says, with what to tell: 1 and nothing
+// where all is.
+func (s *Setup) fuller() (share float64, needs []finding.Need) {
+	root := "/trailers/" + s.r.Scope.Trailer + "/tipping/"
+	switch n := s.t.Layers; {
+	case n == 0:
+		return norms.FullDrum, []finding.Need{{
+			Path: root + "layers", Says: said.Say("how many layers of line lie on the drum"),
+			Where: said.Say("Wind it on and count."),
+		}}
+	case n > 1 && s.t.DrumAcross == nil:
+		return norms.FullDrum, []finding.Need{{
+			Path: root + "drumAcross", Says: said.Say("the bare drum's diameter"), Where: said.Say("Tape it beside the line."),
+		}}
+	case n > 1 && s.t.LineThick == nil:
+		return norms.FullDrum, []finding.Need{{
+			Path: root + "lineThick", Says: said.Say("the line's thickness"), Where: said.Say("With a caliper."),
+		}}
+	}
+	return 1, nil
+}
+
+// Keeps is the share of its rating that a winch surely lifts: on its last layer, on a full drum where not all of it is told.
+func (s *Setup) Keeps() float64 {
+	fuller, _ := s.fuller()
+	return s.layer() * fuller
 }
 
 // stroke holds a cylinder's lengths against those of its triangle.

@@ -72,6 +72,7 @@ func TestChecks(t *testing.T) {
 		// 281 kg of 400 on the first layer; a full drum gives 260 of them, and nobody said how full it is.
 		{mast, "", "", tip.CodePull, finding.Tight, "on a full drum about 260 kg"},
 		{mast, `"winchLifts":400`, `"winchLifts":400,"layers":1`, tip.CodePull, finding.Holds, "drum"},
+		{mast, `"winchLifts":400`, `"winchLifts":400,"layers":3`, tip.CodePull, finding.Tight, "Tell the bare drum's diameter"},
 		{mast, `"winchLifts":400`, `"winchLifts":450`, tip.CodePull, finding.Holds, "drum"},
 		{mast, `"winchLifts":400`, `"winchLifts":90`, tip.CodePull, finding.Fails, "part more"},
 		{mast, `"winchLifts":400,`, ``, tip.CodePull, finding.Unknown, "rated"},
