@@ -200,8 +200,7 @@ async function card(hand: Hand) {
   const { page } = hand
   await hand.stage('Use', 'Road')
   await expect(page.getByRole('button', { name: 'Print' })).toBeVisible()
-  const pdf = await page.pdf({ format: 'A4' })
-  expect(pdf.toString('latin1').match(/\/Type\s*\/Page\b/g)).toHaveLength(1)
+  for (const paper of papers) expect(await sides(page, paper), paper).toBe(1)
 }
 
 test('a folding kit for two hulls: from the label to the departure card', async ({ page }) => {

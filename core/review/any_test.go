@@ -3,25 +3,18 @@ package review_test
 import (
 	"testing"
 
+	"zygonos/core/internal/sample"
 	"zygonos/core/plan"
 	"zygonos/core/review"
 	"zygonos/core/rig"
-	"zygonos/demo"
 )
 
 // The demo's rigs with nothing, or every other thing, placed by its owner: what is not told to
 // find no room stands in nothing, and the report comes out.
 func TestDemoLeftToTheApp(t *testing.T) {
 	for _, id := range []string{"skarrow-hut", "heather-hives"} {
-		d, err := demo.Files.ReadFile(id + ".zygonos.json")
-		if err != nil {
-			t.Fatal(err)
-		}
 		for every := 1; every <= 2; every++ {
-			p, err := plan.Read(d)
-			if err != nil {
-				t.Fatal(err)
-			}
+			p := sample.Demo(t, id)
 			for _, o := range p.OutingIDs() {
 				for _, l := range p.Outings[o].Layouts {
 					n := 0

@@ -53,7 +53,11 @@ func (rep *Report) Doubt() {
 				continue
 			}
 			g := guesses[k/2]
-			what := said.Say("the "+g.Says+" of %", said.Name(nameOf(r.Plan, g.Path), "it"))
+			unnamed := "it"
+			if strings.HasPrefix(g.Path, "/wants/") {
+				unnamed = "what is wanted"
+			}
+			what := said.Say("the "+g.Says+" of %", said.Name(nameOf(r.Plan, g.Path), unnamed))
 			f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 			f.Says = append(append(append(append(f.Says, said.Say(" But with ")...), what...),
 				said.Say(" at %: ", said.Of(g.Kind, end(g, k)))...), then...)

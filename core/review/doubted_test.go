@@ -6,6 +6,7 @@ import (
 	"testing"
 
 	"zygonos/core/ask/ramp"
+	"zygonos/core/internal/sample"
 	"zygonos/core/lang/finding"
 	"zygonos/core/plan"
 	"zygonos/core/review"
@@ -22,7 +23,7 @@ func TestGuessesDoNotHold(t *testing.T) {
 	}
 	tried, n := 0, 0
 	full, _ := demoDoc(t)
-	for name, p := range map[string]*plan.Plan{"hut": full, "lock": demoPlan(t, "ostrel-lock"), "hives": demoPlan(t, "heather-hives")} {
+	for name, p := range map[string]*plan.Plan{"hut": full, "lock": sample.Demo(t, "ostrel-lock"), "hives": sample.Demo(t, "heather-hives")} {
 		for _, path := range pathsOf(t, p) {
 			path, is := strings.CutSuffix(path, "/how")
 			if !is {

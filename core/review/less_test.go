@@ -4,6 +4,7 @@ import (
 	"strings"
 	"testing"
 
+	"zygonos/core/internal/sample"
 	"zygonos/core/lang/finding"
 	"zygonos/core/plan"
 	"zygonos/core/review"
@@ -16,7 +17,7 @@ import (
 func TestKnowingLessNeverHoldsMore(t *testing.T) {
 	long(t)
 	full, paths := demoDoc(t)
-	own := demoPlan(t, "ostrel-lock")
+	own := sample.Demo(t, "ostrel-lock")
 	tried := 0
 	for _, c := range []struct {
 		p     *plan.Plan

@@ -155,7 +155,7 @@ func TestFiveHundredHostileLoads(t *testing.T) {
 }
 
 func BenchmarkReview(b *testing.B) {
-	p := demoPlan(b, "skarrow-hut")
+	p := sample.Demo(b, "skarrow-hut")
 	b.Run("demo", func(b *testing.B) {
 		b.ReportAllocs()
 		for b.Loop() {
@@ -163,7 +163,7 @@ func BenchmarkReview(b *testing.B) {
 		}
 	})
 	b.Run("every stage", func(b *testing.B) { // frame, lamps, bed, finish and days are told
-		full := demoPlan(b, "ostrel-lock")
+		full := sample.Demo(b, "ostrel-lock")
 		b.ReportAllocs()
 		for b.Loop() {
 			review.Review(full, review.Request{})
@@ -190,7 +190,7 @@ func ExampleReview() {
 // Twice the loads take some four times as long at most, wherever they stand: no question is worse than quadratic.
 func TestGrowth(t *testing.T) {
 	took := func(n int) time.Duration {
-		p := demoPlan(t, "skarrow-hut")
+		p := sample.Demo(t, "skarrow-hut")
 		layout := p.Outings["gravel-day"].Layouts["grey-flatbed"]
 		for i := range n {
 			id := fmt.Sprintf("load-%d", i)

@@ -16,7 +16,6 @@ import (
 	"zygonos/core/plan"
 	"zygonos/core/review"
 	"zygonos/core/study"
-	"zygonos/demo"
 )
 
 // leaves lists the path of every member of a document, inner ones too.
@@ -38,7 +37,7 @@ func leaves(v any, path string, into *[]string) {
 
 func demoDoc(t *testing.T) (*plan.Plan, []string) {
 	t.Helper()
-	p := demoPlan(t, "skarrow-hut")
+	p := sample.Demo(t, "skarrow-hut")
 	// A load of every make, a fitted part and a hitch with a D value beside the story's own.
 	at := "/outings/gravel-day/layouts/grey-flatbed/placements/"
 	var patch []finding.Op
@@ -89,20 +88,6 @@ func demoDoc(t *testing.T) (*plan.Plan, []string) {
 		t.Fatal(err)
 	}
 	return p, pathsOf(t, p)
-}
-
-// demoPlan reads one of the demo's plans.
-func demoPlan(t testing.TB, name string) *plan.Plan {
-	t.Helper()
-	data, err := demo.Files.ReadFile(name + ".zygonos.json")
-	if err != nil {
-		t.Fatal(err)
-	}
-	p, err := plan.Read(data)
-	if err != nil {
-		t.Fatal(err)
-	}
-	return p
 }
 
 // pathsOf lists every member of a plan.
@@ -217,20 +202,8 @@ func TestTotalAtRandom(t *testing.T) {
 // The comparison and the gate before buying give an answer whatever is missing.
 func TestTotalComparison(t *testing.T) {
 	long(t)
-	data, err := demo.Files.ReadFile("heather-hives.zygonos.json")
-	if err != nil {
-		t.Fatal(err)
-	}
-	p, err := plan.Read(data)
-	if err != nil {
-		t.Fatal(err)
-	}
-	var doc any
-	if err := json.Unmarshal(data, &doc); err != nil {
-		t.Fatal(err)
-	}
-	var paths []string
-	leaves(doc, "", &paths)
+	p := sample.Demo(t, "heather-hives")
+	paths := pathsOf(t, p)
 	r := rand.New(rand.NewPCG(5, 6))
 	for range 60 {
 		q := p

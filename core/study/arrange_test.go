@@ -14,7 +14,6 @@ import (
 	"zygonos/core/review"
 	"zygonos/core/rig"
 	"zygonos/core/study"
-	"zygonos/demo"
 )
 
 // crates adds n loads of l × w and m kg to the sample, all at the tail.
@@ -135,8 +134,7 @@ func ended() context.Context {
 }
 
 func TestArrangeStops(t *testing.T) {
-	data, _ := demo.Files.ReadFile("skarrow-hut.zygonos.json")
-	p, _ := plan.Read(data)
+	p := sample.Demo(t, "skarrow-hut")
 	a := study.Arrange(ended(), p, review.Request{Outing: "gravel-day"}, nil)
 	if len(a.Options) > 0 || a.Outcome != finding.Unknown {
 		t.Errorf("%+v", a)
@@ -148,8 +146,7 @@ func TestArrangeStops(t *testing.T) {
 
 // A settled report whose time is up says what it did not reach, and judges the outing asked for.
 func TestSettledInTime(t *testing.T) {
-	data, _ := demo.Files.ReadFile("skarrow-hut.zygonos.json")
-	p, _ := plan.Read(data)
+	p := sample.Demo(t, "skarrow-hut")
 	rep := study.Settled(ended(), p, review.Request{Outing: "gravel-day"})
 	open := 0
 	for _, f := range rep.Findings {

@@ -5,22 +5,15 @@ import (
 	"fmt"
 	"testing"
 
+	"zygonos/core/internal/sample"
 	"zygonos/core/plan"
 	"zygonos/core/review"
 	"zygonos/core/study"
-	"zygonos/demo"
 )
 
 // many is the demo plan with n trailers.
 func many(tb testing.TB, n int) *plan.Plan {
-	data, err := demo.Files.ReadFile("skarrow-hut.zygonos.json")
-	if err != nil {
-		tb.Fatal(err)
-	}
-	p, err := plan.Read(data)
-	if err != nil {
-		tb.Fatal(err)
-	}
+	p := sample.Demo(tb, "skarrow-hut")
 	t := p.Trailers["grey-flatbed"]
 	for i := len(p.Trailers); i < n; i++ {
 		p.Trailers[fmt.Sprintf("t-%d", i)] = t

@@ -13,19 +13,10 @@ import (
 	"zygonos/core/review"
 	"zygonos/core/rig"
 	"zygonos/core/study"
-	"zygonos/demo"
 )
 
 func heather(t testing.TB) *plan.Plan {
-	data, err := demo.Files.ReadFile("heather-hives.zygonos.json")
-	if err != nil {
-		t.Fatal(err)
-	}
-	p, err := plan.Read(data)
-	if err != nil {
-		t.Fatal(err)
-	}
-	return p
+	return sample.Demo(t, "heather-hives")
 }
 
 func one(t *testing.T, c *study.Comparison, id string) study.Candidate {

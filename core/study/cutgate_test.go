@@ -4,24 +4,17 @@ import (
 	"context"
 	"testing"
 
+	"zygonos/core/internal/sample"
 	"zygonos/core/lang/finding"
 	"zygonos/core/lang/quantity"
 	"zygonos/core/plan"
 	"zygonos/core/study"
-	"zygonos/demo"
 )
 
 // The lock's frame: on rubble day a rail fails, so nothing is cut; with deeper rails and approval asked, what
 // fails is gone from the frame's own checks. What no sum answers stays open until the owner has asked.
 func TestBeforeCut(t *testing.T) {
-	data, err := demo.Files.ReadFile("ostrel-lock.zygonos.json")
-	if err != nil {
-		t.Fatal(err)
-	}
-	p, err := plan.Read(data)
-	if err != nil {
-		t.Fatal(err)
-	}
+	p := sample.Demo(t, "ostrel-lock")
 	codes := func(g *study.CutGate) map[string]finding.Outcome {
 		out := map[string]finding.Outcome{}
 		for _, f := range g.Open {

@@ -16,7 +16,6 @@ import (
 	"zygonos/core/plan"
 	"zygonos/core/review"
 	"zygonos/core/study"
-	"zygonos/demo"
 )
 
 // odd are values that no field has in earnest.
@@ -106,13 +105,7 @@ func TestEveryReportEncodes(t *testing.T) {
 func plansToBreak(t testing.TB) map[string]*plan.Plan {
 	out := map[string]*plan.Plan{"sample": sample.Plan(t)}
 	for _, name := range []string{"skarrow-hut", "heather-hives"} {
-		data, err := demo.Files.ReadFile(name + ".zygonos.json")
-		if err != nil {
-			t.Fatal(err)
-		}
-		if out[name], err = plan.Read(data); err != nil {
-			t.Fatal(err)
-		}
+		out[name] = sample.Demo(t, name)
 	}
 	return out
 }

@@ -12,14 +12,12 @@ import (
 	"zygonos/core/review"
 	"zygonos/core/rig"
 	"zygonos/core/study"
-	"zygonos/demo"
 )
 
 // The boats of the demo: every way offered applies, carries them without a failing
 // rack, and says what it weighs.
 func TestPlanRacks(t *testing.T) {
-	data, _ := demo.Files.ReadFile("skarrow-hut.zygonos.json")
-	p, _ := plan.Read(data)
+	p := sample.Demo(t, "skarrow-hut")
 	q := review.Request{Outing: "boat-day"}
 	a := study.PlanRacks(context.Background(), p, q)
 	if a.Hulls != 3 || len(a.Options) < 2 {
@@ -52,8 +50,7 @@ func TestPlanRacks(t *testing.T) {
 
 // What the owner read stays; tiers clear a chest that stands on the deck.
 func TestRacksKeepWhatIsThere(t *testing.T) {
-	data, _ := demo.Files.ReadFile("skarrow-hut.zygonos.json")
-	p, _ := plan.Read(data)
+	p := sample.Demo(t, "skarrow-hut")
 	at := "/outings/boat-day/layouts/grey-flatbed/"
 	p, err := plan.Apply(p, []finding.Op{{Op: "add", Path: at + "readings", Value: map[string]any{"ball": map[string]any{"order": 1, "what": "ball", "mass": 31}}},
 		{Op: "add", Path: at + "placements/tool-chest", Value: plan.Placement{On: plan.OnDeck, At: plan.Spot{Back: 1.2}}}})
@@ -99,8 +96,7 @@ func TestRacksThatCannotBe(t *testing.T) {
 
 // Bars that fail are offered the next section up and a mid post, judged.
 func TestStrongerBars(t *testing.T) {
-	data, _ := demo.Files.ReadFile("skarrow-hut.zygonos.json")
-	p, _ := plan.Read(data)
+	p := sample.Demo(t, "skarrow-hut")
 	p, err := plan.Apply(p, []finding.Op{{Op: "replace", Path: "/parts/boat-rack/rack/bar", Value: plan.Profile{Shape: "tube", Height: 0.016, Width: 0.016, Wall: 0.001, Material: "mild"}}})
 	if err != nil {
 		t.Fatal(err)
@@ -116,8 +112,7 @@ func TestStrongerBars(t *testing.T) {
 // on the order in which hulls were told.
 func TestRacksAreAlikeWhateverTheOrder(t *testing.T) {
 	height := func(first, second int) []float64 {
-		data, _ := demo.Files.ReadFile("skarrow-hut.zygonos.json")
-		p, _ := plan.Read(data)
+		p := sample.Demo(t, "skarrow-hut")
 		red, green := p.Loads["red-canoe"], p.Loads["green-canoe"]
 		red.Order, green.Order = first, second
 		p.Loads["red-canoe"], p.Loads["green-canoe"] = red, green

@@ -6,25 +6,17 @@ import (
 	"testing"
 
 	"zygonos/core/ask/ramp"
+	"zygonos/core/internal/sample"
 	"zygonos/core/lang/finding"
 	"zygonos/core/plan"
 	"zygonos/core/review"
 	"zygonos/core/rig"
 	"zygonos/core/study"
-	"zygonos/demo"
 )
 
 func hut(t testing.TB) *plan.Plan {
 	t.Helper()
-	data, err := demo.Files.ReadFile("skarrow-hut.zygonos.json")
-	if err != nil {
-		t.Fatal(err)
-	}
-	p, err := plan.Read(data)
-	if err != nil {
-		t.Fatal(err)
-	}
-	return p
+	return sample.Demo(t, "skarrow-hut")
 }
 
 // Every place that is offered applies; upright the ramps stand at the tail, so the ball

@@ -9,12 +9,12 @@ import (
 	"strings"
 	"testing"
 
+	"zygonos/core/internal/sample"
 	"zygonos/core/lang/finding"
 	"zygonos/core/lang/quantity"
 	"zygonos/core/plan"
 	"zygonos/core/review"
 	"zygonos/core/study"
-	"zygonos/demo"
 )
 
 // atRest are an outing's findings at rest.
@@ -147,14 +147,7 @@ func TestSameRigInOtherWords(t *testing.T) {
 	long(t)
 	compared := 0
 	for _, name := range []string{"skarrow-hut", "ostrel-lock", "heather-hives"} {
-		data, err := demo.Files.ReadFile(name + ".zygonos.json")
-		if err != nil {
-			t.Fatal(err)
-		}
-		p, err := plan.Read(data)
-		if err != nil {
-			t.Fatal(err)
-		}
+		p := sample.Demo(t, name)
 		other := renamed(t, clone(t, p))
 		units := clone(t, p)
 		units.Units = map[quantity.System]quantity.System{"metric": "imperial", "imperial": "metric"}[p.Units]

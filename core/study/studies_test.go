@@ -13,7 +13,6 @@ import (
 	"zygonos/core/plan"
 	"zygonos/core/review"
 	"zygonos/core/study"
-	"zygonos/demo"
 )
 
 func settled(t *testing.T, sets ...string) (*plan.Plan, *review.Report) {
@@ -134,11 +133,7 @@ func TestRespectsNeighbours(t *testing.T) {
 func TestDemoFixes(t *testing.T) {
 	offered := 0
 	for _, name := range []string{"skarrow-hut", "heather-hives"} {
-		data, _ := demo.Files.ReadFile(name + ".zygonos.json")
-		p, err := plan.Read(data)
-		if err != nil {
-			t.Fatal(err)
-		}
+		p := sample.Demo(t, name)
 		for _, trailer := range p.TrailerIDs() {
 			for _, outing := range p.OutingIDs() {
 				q := review.Request{Outing: outing, Trailer: trailer}
@@ -172,8 +167,7 @@ func TestDemoFixes(t *testing.T) {
 }
 
 func TestOutingsAreJudged(t *testing.T) {
-	data, _ := demo.Files.ReadFile("skarrow-hut.zygonos.json")
-	p, _ := plan.Read(data)
+	p := sample.Demo(t, "skarrow-hut")
 	rep := study.Settled(context.Background(), p, review.Request{Outing: "boat-day"})
 	if len(rep.Outings) != 3 || rep.Outings[0].ID != "gravel-day" || rep.Outings[0].Outcome != finding.Fails {
 		t.Errorf("got %+v", rep.Outings)
@@ -181,8 +175,7 @@ func TestOutingsAreJudged(t *testing.T) {
 }
 
 func BenchmarkSettled(b *testing.B) {
-	data, _ := demo.Files.ReadFile("skarrow-hut.zygonos.json")
-	p, _ := plan.Read(data)
+	p := sample.Demo(b, "skarrow-hut")
 	b.ReportAllocs()
 	for b.Loop() {
 		study.Settled(context.Background(), p, review.Request{})

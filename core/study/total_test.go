@@ -7,11 +7,11 @@ import (
 	"strings"
 	"testing"
 
+	"zygonos/core/internal/sample"
 	"zygonos/core/lang/finding"
 	"zygonos/core/plan"
 	"zygonos/core/review"
 	"zygonos/core/study"
-	"zygonos/demo"
 )
 
 // Whatever single member is missing or odd in the demo plan, arrangements, rack
@@ -19,8 +19,11 @@ import (
 // figure that is no number.
 func TestStudiesAreTotal(t *testing.T) {
 	long(t)
-	data, _ := demo.Files.ReadFile("skarrow-hut.zygonos.json")
-	p, _ := plan.Read(data)
+	p := sample.Demo(t, "skarrow-hut")
+	data, err := plan.Write(p)
+	if err != nil {
+		t.Fatal(err)
+	}
 	var doc any
 	if err := json.Unmarshal(data, &doc); err != nil {
 		t.Fatal(err)

@@ -207,15 +207,21 @@ func ballWindow(r *rig.Rig, w *Window) finding.Finding {
 	case b.Ball.Nominal < 0.01*b.Mass.Nominal:
 		f.Outcome = finding.Fails
 		limit(w.Low)
-		f.Says = append(said.Say("{Ball load} %: the trailer will sway and lift the car's tail.", ball), said.Piece{Text: MoveForward})
+		f.Says = append(
+			said.Say("{Ball load} %: the trailer will sway and lift the car's tail.", ball),
+			said.Piece{Text: MoveForward})
 	case !lowHolds:
 		f.Outcome = finding.Fails
 		limit(w.Low)
-		f.Says = append(said.Say("{Ball load} %, %: under the window of % to %.", ball, pct, low, high), said.Piece{Text: MoveForward})
+		f.Says = append(
+			said.Say("{Ball load} %, %: under the window of % to %.", ball, pct, low, high),
+			said.Piece{Text: MoveForward})
 	case !highHolds:
 		f.Outcome = finding.Fails
 		limit(r.School.High * b.Mass.Nominal)
-		f.Says = append(said.Say("{Ball load} %, %: over the window of % to %.", ball, pct, low, high), said.Piece{Text: MoveBack})
+		f.Says = append(
+			said.Say("{Ball load} %, %: over the window of % to %.", ball, pct, low, high),
+			said.Piece{Text: MoveBack})
 	case state != nil:
 		f.Outcome = finding.Fails
 		word := "under"

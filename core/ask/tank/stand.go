@@ -45,7 +45,8 @@ func Check(r *rig.Rig) (out []finding.Finding) {
 // stand holds a leg's stress against what its material is used to. Without braces n legs sway as cantilevers from a stiff
 // top or foot; braced they bear along alone:
 //
-//	M = 0.8·m·g·h/n,  N = m·g·k·max(2/n, ½),  σ = N/A + M/W/(1 − N/N_cr),  N_cr = π²·E·I/(2h)², braced π²·E·I/h²
+//	M = 0.8·m·g·h/n,  N = m·g·k·max(2/n, ½),  σ = N/A + M/W/(1 − N/N_cr),
+//	N_cr = π²·E·I/(2h)², braced π²·E·I/h²
 //
 // k the factor of bumps.
 func stand(r *rig.Rig, it *rig.Item, t *plan.Tank) finding.Finding {

@@ -48,7 +48,8 @@ func (s *Setup) mast() (finding.Finding, bool) {
 		"Its height, width and wall, with a caliper.")
 	f.Figure = finding.Exactly(quantity.KindMass, worst/tipping.Gravity)
 	f.Says = said.Say(
-		"Not known whether the mast bears it: where it bends most its foot bears a moment as of % at one metre, and % along it. Tell its section.",
+		"Not known whether the mast bears it: where it bends most its foot bears a moment as of % at one metre, "+
+			"and % along it. Tell its section.",
 		said.Mass(worst/tipping.Gravity),
 		said.Mass(math.Max(0, along)/tipping.Gravity),
 	)

@@ -256,7 +256,8 @@ func (s *Setup) fuller() (share float64, needs []finding.Need) {
 	return 1, nil
 }
 
-// Keeps is the share of its rating that a winch surely lifts: on its last layer, on a full drum where not all of it is told.
+// Keeps is the share of its rating that a winch surely lifts: on its last layer, on a full drum where not all of it is
+// told.
 func (s *Setup) Keeps() float64 {
 	fuller, _ := s.fuller()
 	return s.layer() * fuller

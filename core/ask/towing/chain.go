@@ -235,7 +235,8 @@ func (l *link) judge(r *rig.Rig) finding.Finding {
 	case f.Tight == finding.GuessTooRough && !quantity.Exceeds(l.figure.High, *l.limit):
 		f.Says = append(
 			capital,
-			said.Say(": % of %, which may be only %. Weigh first.", shown(l.figure.Nominal), shown(*l.limit), shown(*l.least))...)
+			said.Say(": % of %, which may be only %. Weigh first.",
+				shown(l.figure.Nominal), shown(*l.limit), shown(*l.least))...)
 	case f.Tight == finding.GuessTooRough:
 		f.Says = append(
 			capital,

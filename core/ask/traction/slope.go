@@ -40,7 +40,8 @@ func (r *Rig) on(slope, along, pull float64) Loads {
 	cos := math.Cos(slope)
 	clear := r.OnBall * r.Axle // m·(L − x)
 	ball := (cos*clear - r.Trailer*along*r.TrailerUp + pull*r.Ball) / r.Axle
-	rear := (r.Car*cos*r.RearShare*r.Wheelbase + r.Car*along*r.CarUp + ball*(r.Wheelbase+r.Overhang) + pull*r.Ball) / r.Wheelbase
+	rear := (r.Car*cos*r.RearShare*r.Wheelbase + r.Car*along*r.CarUp + ball*(r.Wheelbase+r.Overhang) +
+		pull*r.Ball) / r.Wheelbase
 	return Loads{Front: r.Car*cos + ball - rear, Rear: rear, Ball: ball, Pull: pull}
 }
 
