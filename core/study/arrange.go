@@ -685,11 +685,15 @@ func (t *task) source() *plan.Plan {
 	return withLayout(t.plan, t.q.Trailer, t.q.Outing, t.own)
 }
 
-// placedOutcome is the worst of the checks on which places bear.
-func placedOutcome(rep *review.Report) finding.Outcome {
+// placedOutcome is the worst of the checks on which places bear; of what is not known yet what is essential counts,
+// and all of the kinds of checks that are named by the beginning of their codes, which count too.
+func placedOutcome(rep *review.Report, kinds ...string) finding.Outcome {
 	out := finding.Holds
 	for i := range rep.Findings {
 		f := &rep.Findings[i]
+		if !f.Compares && slices.ContainsFunc(kinds, func(k string) bool { return strings.HasPrefix(f.Code, k) }) {
+			out = finding.Worse(out, f.Outcome)
+		}
 		if f.Stage == "balance" && !f.Compares ||
 			strings.HasPrefix(f.Code, "towing.link.") && f.Essential && f.Outcome == finding.Fails {
 			if f.Outcome != finding.Unknown || f.Essential {

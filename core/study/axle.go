@@ -136,9 +136,12 @@ func PlaceAxle(ctx context.Context, p *plan.Plan, trailer string) *AxlePlace {
 	best := bestAxle(seesaws, moves, ends)
 	out.Best = &best
 	out.Says = axleSays(out, bound, moves, best)
+	if open := unjudged(bound); len(open) > 0 {
+		out.Says = slices.Concat(out.Says, said.Say(" Not counted, as it is not known yet: "), said.List(open...), said.Say("."))
+	}
 	if moves != nil && math.Abs(best-out.Now) > 1e-6 {
 		out.Fix = setAxles(p, trailer, best)
-		warned(p, trailer, out.Fix)
+		newWarner(p, trailer).warn(out.Fix, "")
 	}
 	if out.Nominal == nil {
 		out.Closes = closers(p, trailer, best, bound)
@@ -156,10 +159,11 @@ func PlaceAxle(ctx context.Context, p *plan.Plan, trailer string) *AxlePlace {
 // R·L/R_high − L and R·L/R_low − L.
 func drawbar(p *plan.Plan, trailer string) said.Sentence {
 	from, to := math.Inf(-1), math.Inf(1)
-	known := false
+	known, whole := false, true
 	for _, o := range p.OutingIDs() {
 		r := rig.Resolve(p, trailer, o)
 		if r == nil || r.Bears == nil || r.Layout == nil {
+			whole = false
 			continue
 		}
 		w := balance.Check(r).Window
@@ -180,8 +184,13 @@ func drawbar(p *plan.Plan, trailer string) said.Sentence {
 	if to < 0 {
 		word, least, most = "shorter", -to, -from
 	}
+	if !whole {
+		word += " brings every outing that can be judged in."
+	} else {
+		word += " brings every outing in."
+	}
 	return said.Say(
-		"With the axle fixed where it is: a {drawbar} % to % "+word+" brings every outing in.",
+		"With the axle fixed where it is: a {drawbar} % to % "+word,
 		said.Length(least),
 		said.Length(most),
 	)
@@ -379,12 +388,16 @@ func bestAxle(seesaws []*seesaw, moves *plan.AxleMoves, ends Interval) float64 {
 
 func axleSays(a *AxlePlace, bound []AxleRow, moves *plan.AxleMoves, best float64) said.Sentence {
 	at := said.Length(best)
+	all := "every outing lies in its window"
+	if len(unjudged(bound)) > 0 {
+		all = "every outing that can be judged lies in its window"
+	}
 	switch {
 	case a.Sure != nil && inside(a.Sure, best):
-		return said.Say("Axle at % from the {coupling}: every outing lies in its window, whatever the guesses.", at)
+		return said.Say("Axle at % from the {coupling}: "+all+", whatever the guesses.", at)
 	case a.Nominal != nil && inside(a.Nominal, best):
 		return said.Say(
-			"Axle at % from the {coupling}: every outing lies in its window by the stated weights; the guesses are too rough to be sure.",
+			"Axle at % from the {coupling}: "+all+" by the stated weights; the guesses are too rough to be sure.",
 			at,
 		)
 	case a.Nominal != nil && moves != nil:
@@ -398,6 +411,16 @@ func axleSays(a *AxlePlace, bound []AxleRow, moves *plan.AxleMoves, best float64
 		return said.Say("No place of the axle brings the ball into its window. Nearest: %.", at)
 	}
 	return said.Say("No one place suits all outings. The best compromise is % from the {coupling}.", at)
+}
+
+// unjudged names the outings of which too little is known: no place of the axle is told to suit them.
+func unjudged(bound []AxleRow) (names []said.Sentence) {
+	for i := range bound {
+		if bound[i].Outcome == finding.Unknown {
+			names = append(names, bound[i].Name)
+		}
+	}
+	return names
 }
 
 func inside(i *Interval, v float64) bool { return v >= i.From-1e-9 && v <= i.To+1e-9 }
@@ -417,36 +440,6 @@ func setAxles(p *plan.Plan, trailer string, at float64) *finding.Variant {
 		return nil
 	}
 	return &v
-}
-
-// warned adds to a variant's name which outings it would make fail that do not fail now,
-// by whatever check, and why.
-func warned(p *plan.Plan, trailer string, v *finding.Variant) {
-	if v == nil {
-		return
-	}
-	next, err := plan.Apply(p, v.Patch)
-	if err != nil || len(plan.Clean(next)) > 0 {
-		return
-	}
-	for _, o := range p.OutingIDs() {
-		q := review.Request{Outing: o, Trailer: trailer}
-		was := map[string]finding.Outcome{}
-		before := review.Again(p, q)
-		for i := range before.Findings {
-			was[before.Findings[i].Key()] = before.Findings[i].Outcome
-		}
-		after := review.Again(next, q)
-		for i := range after.Findings {
-			f := &after.Findings[i]
-			if f.Outcome != finding.Fails || f.Compares || was[f.Key()] == finding.Fails {
-				continue
-			}
-			v.Name = append(v.Name, said.Say(". Then % fails: ", said.Name(p.Outings[o].Name, "an outing"))...)
-			v.Name = append(v.Name, f.Says...)
-			break
-		}
-	}
 }
 
 // closers says what closes the gap where no one place suits all: a hole for each
@@ -479,7 +472,7 @@ func closers(p *plan.Plan, trailer string, best float64, rows []AxleRow) []findi
 		)
 	}
 	if settable && len(each.Patch) > 0 {
-		warned(p, trailer, &each)
+		newWarner(p, trailer).warn(&each, "")
 		out = append(out, each)
 	}
 	base := p

@@ -9,6 +9,7 @@ import (
 
 	"zygonos/core/ask/balance"
 	"zygonos/core/internal/sample"
+	"zygonos/core/lang/finding"
 	"zygonos/core/plan"
 	"zygonos/core/rig"
 	"zygonos/core/study"
@@ -53,6 +54,18 @@ func TestPlaceAxle(t *testing.T) {
 	near("hole", *h.Best, 2.45)
 	if h.Fix == nil || h.Fix.Patch[0].Path != "/outings/o/layouts/t/axleAt" {
 		t.Errorf("%+v", h.Fix)
+	}
+}
+
+// An outing of which a weight is missing binds nothing, and nothing is said of it.
+func TestAxleSaysWhatItDoesNotKnow(t *testing.T) {
+	p := sample.Plan(t, "/loads/dark", `{"order":2,"name":"Dark","kind":"other","size":{},"centre":{}}`,
+		"/outings/b", `{"order":2,"name":"Second day","vehicle":"car","layouts":{"t":{"placements":{"dark":{"on":"deck","at":{"back":0.3}}}}}}`)
+	a := study.PlaceAxle(context.Background(), p, "t")
+	says := a.Says.Text(p.Locale())
+	if a.Outcome != finding.Unknown || strings.Contains(says, "every outing lies") ||
+		!strings.Contains(says, "every outing that can be judged") || !strings.Contains(says, "not known yet: Second day.") {
+		t.Errorf("%s: %s", a.Outcome, says)
 	}
 }
 

@@ -33,13 +33,14 @@ func bringBack(p *plan.Plan, c *Candidate, outings []string) *finding.Variant {
 			failing = append(failing, o.ID)
 		}
 	}
-	for _, w := range backVariants(p, c, failing) {
-		slides, ok := holdsSlid(p, w.Patch, c.ID, failing, outings)
+	ways, codes := backVariants(p, c, failing)
+	for _, w := range ways {
+		slides, ok := holdsSlid(p, w.Patch, c.ID, failing, outings, codes)
 		if !ok {
 			continue
 		}
 		for _, other := range w.trips { // each trip is driven
-			more, holds := holdsSlid(p, other, c.ID, failing, outings)
+			more, holds := holdsSlid(p, other, c.ID, failing, outings, codes)
 			if ok = ok && holds; len(more) > 0 && len(slides) == 0 {
 				slides = []finding.Op{}
 			}
@@ -56,26 +57,43 @@ func bringBack(p *plan.Plan, c *Candidate, outings []string) *finding.Variant {
 	return nil
 }
 
-// holdsSlid reports whether nothing fails with a patch, as it is or with the failing outings'
+// holdsSlid reports whether nothing fails with a patch, what failed before is known, as it is or with the failing outings'
 // loads slid anew; slides are what does that, nil where it is not needed.
 func holdsSlid(
 	p *plan.Plan,
 	patch []finding.Op,
 	trailer string,
 	failing, outings []string,
+	codes map[string]bool,
 ) (slides []finding.Op, ok bool) {
 	patched, err := plan.Apply(p, patch)
 	if err != nil || len(plan.Clean(patched)) > 0 {
 		return nil, false
 	}
-	if judged(patched, trailer, outings).Outcome != finding.Fails {
+	if mends(patched, trailer, failing, outings, codes) {
 		return nil, true
 	}
 	if slides = slideAll(patched, trailer, failing); len(slides) == 0 {
 		return nil, false
 	}
 	slid, err := plan.Apply(patched, slides)
-	return slides, err == nil && judged(slid, trailer, outings).Outcome != finding.Fails
+	return slides, err == nil && mends(slid, trailer, failing, outings, codes)
+}
+
+// mends reports whether nothing fails any more, and what failed is known to hold: a car whose plate nobody
+// read brings nothing back.
+func mends(p *plan.Plan, trailer string, failing, outings []string, codes map[string]bool) bool {
+	if judged(p, trailer, outings).Outcome == finding.Fails {
+		return false
+	}
+	for _, o := range failing {
+		for _, f := range review.Again(p, review.Request{Outing: o, Trailer: trailer}).Findings {
+			if codes[f.Code] && f.Outcome == finding.Unknown {
+				return false
+			}
+		}
+	}
+	return true
 }
 
 // way is a variant that may bring a candidate back; where it takes several trips, the patches
@@ -113,8 +131,8 @@ type back struct {
 	out     []way
 }
 
-// backVariants lists the ways, the least trouble first.
-func backVariants(p *plan.Plan, c *Candidate, failing []string) []way {
+// backVariants lists the ways, the least trouble first, and the codes of what fails.
+func backVariants(p *plan.Plan, c *Candidate, failing []string) ([]way, map[string]bool) {
 	b := &back{
 		plan: p, of: c, trailer: p.Trailers[c.ID], path: "/trailers/" + c.ID, failing: failing,
 		rigs: map[string]*rig.Rig{}, codes: map[string]bool{},
@@ -136,7 +154,7 @@ func backVariants(p *plan.Plan, c *Candidate, failing []string) []way {
 	b.otherCars()
 	b.cheaper()
 	b.longer()
-	return b.out
+	return b.out, b.codes
 }
 
 func (b *back) add(ops []finding.Op, pattern string, parts ...said.Piece) {

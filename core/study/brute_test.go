@@ -119,6 +119,19 @@ func TestGrowths(t *testing.T) {
 	p := sample.Plan(t, "/loads/boat", boat, "/loads/quad", quad,
 		"/outings/b", `{"order":2,"name":"Boats","vehicle":"car","layouts":{"t":{"placements":{"boat":{"on":"deck","at":{"back":-0.8}}}}}}`,
 		"/outings/q", `{"order":3,"name":"Quad day","vehicle":"car","layouts":{"t":{"placements":{"quad":{"on":"deck","at":{"back":0.3}}}}}}`)
+	// weighed at both ends it is 180 + 120 kg: 390 with three tenths more, whatever its weight says
+	ends := sample.Plan(t, "/loads/quad", strings.Replace(quad, `"mass":`, `"ends":{"front":{"value":180,"plusMinus":0,"how":"weighed"},"rear":{"value":120,"plusMinus":0,"how":"weighed"},"frontAt":0.3,"rearAt":1.6},"mass":`, 1),
+		"/outings/q", `{"order":3,"name":"Quad day","vehicle":"car","layouts":{"t":{"placements":{"quad":{"on":"deck","at":{"back":0.3}}}}}}`)
+	for _, g := range study.Buy(context.Background(), ends, "t").Growth {
+		q, err := plan.Apply(ends, g.Patch)
+		if err != nil {
+			t.Fatal(err)
+		}
+		was, is := rig.Resolve(ends, "t", "q").Total().Nominal, rig.Resolve(q, "t", "q").Total().Nominal
+		if math.Abs(is-was-90) > 1e-9 || g.Name.Text(p.Locale()) != "the next bigger than Quad, 390 kg" {
+			t.Errorf("%s: %v more", g.Name.Text(p.Locale()), is-was)
+		}
+	}
 	got := map[string]string{}
 	for _, g := range study.Buy(context.Background(), p, "t").Growth {
 		got[g.Name.Text(p.Locale())] = g.Outing

@@ -187,6 +187,9 @@ func growths(p *plan.Plan, outings []string) []finding.Variant {
 	var out []finding.Variant
 	boat, machine := "", ""
 	weight := func(id string) float64 {
+		if e := p.Loads[id].Ends; e != nil && !e.One {
+			return float64(e.Front.Value + e.Rear.Value)
+		}
 		if m := p.Loads[id].Mass; m != nil {
 			return float64(m.Value)
 		}
@@ -252,6 +255,12 @@ func growths(p *plan.Plan, outings []string) []finding.Variant {
 				Path:  "/loads/" + machine + "/mass",
 				Value: plan.MassEstimate{Value: quantity.Mass(kg), How: plan.Typical},
 			},
+		}
+		if e := l.Ends; e != nil { // what its ends weigh counts before its weight
+			next := *e
+			next.Front.Value *= nextBigger
+			next.Rear.Value *= nextBigger
+			ops = append(ops, finding.Op{Op: "replace", Path: "/loads/" + machine + "/ends", Value: next})
 		}
 		if e := l.Size.Length; e != nil {
 			ops = append(

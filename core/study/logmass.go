@@ -61,6 +61,9 @@ func (o *LogBook) massesOf(p *plan.Plan, trailer string, all records.All) {
 			r := m.Range(p).Floats()
 			now = &r
 		}
+		if e := p.Loads[id].Ends; e != nil && !e.One {
+			continue // its ends were weighed: that counts before its weight
+		}
 		o.massOf(
 			"/loads/"+id+"/mass",
 			said.Name(p.Loads[id].Name, "A load"),

@@ -554,7 +554,7 @@ func (o *RackPlans) judge(
 	}
 	r, was := rig.Resolve(next, q.Trailer, q.Outing), rig.Resolve(p, q.Trailer, q.Outing)
 	rep := review.Again(next, q)
-	opt := RackPlan{Variant: v, Kind: kind, Home: []string{}, Outcome: finding.Holds}
+	opt := RackPlan{Variant: v, Kind: kind, Home: []string{}, Outcome: placedOutcome(rep, "rack.")}
 	for i := range home {
 		opt.Home = append(opt.Home, home[i].name)
 	}
@@ -562,8 +562,6 @@ func (o *RackPlans) judge(
 		if f := &rep.Findings[i]; f.Outcome == finding.Fails &&
 			(f.Code == rack.CodeRoom || f.Code == rack.CodeSupport) {
 			return // it cannot be built so, or the hulls do not fit what there is
-		} else if (f.Stage == rack.Stage || f.Stage == "balance") && !f.Compares && f.Outcome != finding.Unknown {
-			opt.Outcome = finding.Worse(opt.Outcome, f.Outcome)
 		}
 	}
 	if len(home) > 0 {

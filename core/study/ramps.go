@@ -126,12 +126,7 @@ func PlaceRamps(p *plan.Plan, q review.Request) *RampPlaces {
 		}
 		on, rep := rig.Resolve(next, q.Trailer, q.Outing), review.Again(next, q)
 		then := outline(on, rep)
-		opt := RampPlace{Variant: v, Kind: way.kind, Says: said.Say(way.says), Outcome: finding.Holds}
-		for i := range rep.Findings {
-			if f := &rep.Findings[i]; f.Stage == "balance" && !f.Compares && f.Outcome != finding.Unknown {
-				opt.Outcome = finding.Worse(opt.Outcome, f.Outcome)
-			}
-		}
+		opt := RampPlace{Variant: v, Kind: way.kind, Says: said.Say(way.says), Outcome: placedOutcome(rep)}
 		for i, name := range []string{"{Ball load}", "Beyond the tail", "Damping of snaking", "Turns before it touches"} {
 			opt.Figures = append(opt.Figures, Traded{said.Say(name), was[i], then[i]})
 		}

@@ -57,6 +57,23 @@ func TestPlaceRamps(t *testing.T) {
 	}
 }
 
+// Where the axle stands is nothing to where ramps lie, but without it no place is said to hold.
+func TestRampPlacesWithoutAnAxle(t *testing.T) {
+	p := hut(t)
+	trailer := p.Trailers["grey-flatbed"]
+	trailer.CouplingToAxle = nil
+	p.Trailers["grey-flatbed"] = trailer
+	a := study.PlaceRamps(p, review.Request{Outing: "two-seater-day"})
+	if len(a.Options) == 0 {
+		t.Fatal(a.Says.Text(p.Locale()))
+	}
+	for _, o := range a.Options {
+		if o.Outcome == finding.Holds {
+			t.Errorf("%s holds", o.Kind)
+		}
+	}
+}
+
 // Steep ramps are offered longer ones, a bare lip its pins; what is offered holds.
 func TestOntoRamp(t *testing.T) {
 	p := hut(t)

@@ -83,7 +83,7 @@ func notMust(f *finding.Finding) bool { return f.Code != fit.CodeMust }
 
 // addFixes looks for ways out, and tells for how many checks its time was up.
 func addFixes(ctx context.Context, p *plan.Plan, q review.Request, rep *review.Report) (left int) {
-	n := 0
+	n, others := 0, newWarner(p, q.Trailer)
 	for i := range rep.Findings {
 		f := &rep.Findings[i]
 		if f.Outcome != finding.Fails && f.Tight != finding.LittleRoom {
@@ -105,6 +105,7 @@ func addFixes(ctx context.Context, p *plan.Plan, q review.Request, rep *review.R
 				break
 			}
 			if fix, ok := tryFix(p, q, rep, f, v); ok {
+				others.warn(&fix.Variant, q.Outing)
 				f.Fixes = append(f.Fixes, fix)
 			}
 		}
@@ -149,7 +150,7 @@ func tryFix(
 			news = finding.Worse(news, a.Outcome)
 		case a.Key() == f.Key():
 			gone = false
-			better = a.Outcome.Rank() > b.Outcome.Rank()
+			better = a.Outcome.Rank() > b.Outcome.Rank() && a.Outcome != finding.Unknown // what is not known mends nothing
 			fix.Outcome, fix.Figure = a.Outcome, a.Figure
 		case a.Outcome.Rank() < b.Outcome.Rank():
 			return fix, false

@@ -1,6 +1,7 @@
 package study
 
 import (
+	"cmp"
 	"context"
 	"math"
 	"slices"
@@ -72,9 +73,12 @@ func Stretch(ctx context.Context, p *plan.Plan, q *begin.Asked) *Stretched {
 	add("Load beyond the tail", was.rear, now.rear)
 	add("Free corner dips under 100 kg", was.dip, now.dip)
 	add("Weakest member is used to", was.use, now.use)
-	for code, f := range now.worst {
-		if before, had := was.worst[code]; f.Outcome.Rank() < finding.Holds.Rank() &&
-			(!had || f.Outcome.Rank() < before.Outcome.Rank()) {
+	for key, f := range now.worst {
+		before, had := was.worst[key]
+		if !had { // the same check spoke of something else before
+			before, had = was.ofCode(f.Code)
+		}
+		if f.Outcome != finding.Holds && (!had || worse(&f, &before)) {
 			c := StretchCheck{Was: before.Outcome, Now: f}
 			c.Now.Work, c.Now.HasWork = nil, false
 			if !had {
@@ -83,21 +87,16 @@ func Stretch(ctx context.Context, p *plan.Plan, q *begin.Asked) *Stretched {
 			out.Worse = append(out.Worse, c)
 		}
 	}
-	slices.SortStableFunc(out.Worse, func(a, b StretchCheck) int {
-		if d := a.Now.Outcome.Rank() - b.Now.Outcome.Rank(); d != 0 {
-			return d
-		}
-		if a.Now.Code < b.Now.Code {
-			return -1
-		}
-		return 1
+	slices.SortFunc(out.Worse, func(a, b StretchCheck) int {
+		return cmp.Or(cmp.Compare(a.Now.Outcome.Rank(), b.Now.Outcome.Rank()), cmp.Compare(a.Now.Code, b.Now.Code),
+			cmp.Compare(a.Now.Subject, b.Now.Subject))
 	})
 	if axle := PlaceAxle(ctx, after, q.Trailer); len(axle.Says) > 0 {
 		out.Axle = axle.Says
 	}
 	fails := 0
 	for _, w := range out.Worse {
-		if w.Now.Outcome == finding.Fails {
+		if w.Now.Outcome == finding.Fails && w.Was != finding.Fails {
 			fails++
 		}
 	}
@@ -107,9 +106,11 @@ func Stretch(ctx context.Context, p *plan.Plan, q *begin.Asked) *Stretched {
 		if fails == 1 {
 			out.Says = said.Say("One check then fails that holds now.")
 		}
+	case over(ctx):
+		out.Says = notLooked
 	case len(out.Worse) > 0:
 		out.Says = said.Say(
-			"Nothing fails that holds now; % come out closer or open.",
+			"Nothing fails that holds now; % come out worse.",
 			said.Counted(len(out.Worse), "check", "checks"),
 		)
 	default:
@@ -126,17 +127,35 @@ func Stretch(ctx context.Context, p *plan.Plan, q *begin.Asked) *Stretched {
 			),
 		)
 	}
-	if over(ctx) {
+	if over(ctx) && fails > 0 {
 		out.Notes = append(out.Notes, notLooked)
 	}
 	out.Fix = &finding.Variant{Name: said.Say("stretch the frame"), Patch: ops}
 	return out
 }
 
+// worse reports whether a check comes out worse than another: by its outcome, or where both fail by what it lacks.
+func worse(a, b *finding.Finding) bool {
+	if a.Outcome != b.Outcome {
+		return a.Outcome.Rank() < b.Outcome.Rank()
+	}
+	return a.Outcome == finding.Fails && a.Margin != nil && b.Margin != nil && *a.Margin < *b.Margin-1e-9
+}
+
 // figures are those of a trailer over all outings.
 type figures struct {
 	payload, mass, long, wide, rear, dip, use *finding.Measure
-	worst                                     map[string]finding.Finding // by code
+	worst                                     map[string]finding.Finding // by code and what it is about
+}
+
+// ofCode is the worst check of a code, whatever it is about.
+func (f *figures) ofCode(code string) (out finding.Finding, ok bool) {
+	for _, g := range f.worst {
+		if g.Code == code && (!ok || worse(&g, &out)) {
+			out, ok = g, true
+		}
+	}
+	return out, ok
 }
 
 // overAll gathers them.
@@ -165,8 +184,9 @@ func overAll(ctx context.Context, p *plan.Plan, trailer string) (out figures) {
 				(out.payload == nil || f.Figure.Value < out.payload.Value) {
 				out.payload = f.Figure
 			}
-			if g, had := out.worst[f.Code]; !had || f.Outcome.Rank() < g.Outcome.Rank() {
-				out.worst[f.Code] = f
+			key := f.Code + "|" + f.Subject
+			if g, had := out.worst[key]; !had || worse(&f, &g) {
+				out.worst[key] = f
 			}
 		}
 		r := rig.Resolve(p, trailer, o)

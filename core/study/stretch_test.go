@@ -3,6 +3,7 @@ package study_test
 import (
 	"context"
 	"math"
+	"slices"
 	"testing"
 
 	"zygonos/core/begin"
@@ -16,7 +17,8 @@ import (
 // What a stretch says beforehand is what the stretched trailer says afterwards: payload, weight, and every check
 // that it calls worse.
 func TestStretchSaysWhatComes(t *testing.T) {
-	p := built(t)
+	p := built(t, "/loads/anvil", `{"order":2,"name":"Anvil","kind":"other","mass":{"value":190,"plusMinus":0,"how":"weighed"},"size":{"length":{"value":0.2,"how":"weighed"},"width":{"value":0.15,"how":"weighed"},"height":{"value":0.3,"how":"weighed"}},"centre":{}}`,
+		"/outings/o/layouts/t/placements/anvil", `{"on":"deck","at":{"back":1.85}}`, "/trailers/t/floor", `"boards"`)
 	ops, err := begin.Patch(p, &begin.Asked{What: "frame", Kind: "beam", Trailer: "t"})
 	if err != nil {
 		t.Fatal(err)
@@ -44,8 +46,21 @@ func TestStretchSaysWhatComes(t *testing.T) {
 			for _, f := range rep.Findings {
 				found = found || f.Code == w.Now.Code && f.Outcome == w.Now.Outcome
 			}
-			if !found || w.Now.Outcome.Rank() >= w.Was.Rank() {
+			if !found || w.Now.Outcome.Rank() > w.Was.Rank() {
 				t.Errorf("%+v: %s was %s, said to come to %s", q, w.Now.Code, w.Was, w.Now.Outcome)
+			}
+		}
+		first := review.Review(p, review.Request{Outing: "o", Trailer: "t"})
+		first.Settle()
+		was := map[string]finding.Outcome{}
+		for i := range first.Findings {
+			was[first.Findings[i].Key()] = first.Findings[i].Outcome
+		}
+		for i := range rep.Findings { // and whatever comes out worse is told
+			f := &rep.Findings[i]
+			told := slices.ContainsFunc(s.Worse, func(w study.StretchCheck) bool { return w.Now.Code == f.Code && w.Now.Subject == f.Subject })
+			if o, had := was[f.Key()]; had && f.Outcome.Rank() < o.Rank() && !told {
+				t.Errorf("%+v: %s of %s goes from %s to %s and is not told", q, f.Code, f.Subject, o, f.Outcome)
 			}
 		}
 		for _, f := range rep.Findings {

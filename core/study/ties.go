@@ -61,18 +61,17 @@ func PlanTies(ctx context.Context, p *plan.Plan, q review.Request) *TiePlan {
 	for id, s := range p.Straps {
 		t.left[id] = s.Count
 	}
-	loads := lashing.Loads(r)
+	loads := slices.DeleteFunc(lashing.Loads(r), func(l lashing.Load) bool { return l.Item.Shape == "heap" })
 	slices.SortStableFunc(loads, func(a, b lashing.Load) int { return cmp.Compare(b.Mass, a.Mass) })
+	t.keeps(loads)
+	unknown := weightless(r)
 	for i := range loads {
-		if loads[i].Item.Shape == "heap" {
-			continue
-		}
 		if over(ctx) {
 			t.sums = 0
 		}
 		out.Loads = append(out.Loads, t.hold(&loads[i]))
 	}
-	used := len(t.placed)
+	used := len(t.placed) - len(t.kept)
 	out.Variant = finding.Variant{Name: said.Say("tie down with % straps", said.Count(used)), Patch: t.patch(0)}
 	if t.missing == 0 {
 		out.Others = append(out.Others, t.others(p)...)
@@ -82,10 +81,28 @@ func PlanTies(ctx context.Context, p *plan.Plan, q review.Request) *TiePlan {
 		out.Says = said.Say("% of % loads are not held yet.", said.Count(t.missing), said.Count(len(out.Loads)))
 	case !stays(p, r, out.Variant):
 		out.Says = said.Say("% straps, but some share a ring and it gives: more rings.", said.Count(used))
+	case len(unknown) > 0 && used == 0:
+		out.Says = slices.Concat(said.Say("Not known: the weight of "), said.List(unknown...), said.Say("."))
+	case len(unknown) > 0:
+		out.Says = slices.Concat(
+			said.Say("% straps hold what has a weight. Not known: the weight of ", said.Count(used)),
+			said.List(unknown...),
+			said.Say("."),
+		)
 	default:
 		out.Says = said.Say("% straps hold all of it.", said.Count(used))
 	}
 	return out
+}
+
+// weightless names the loads of which no weight is known: no strap can be planned for them.
+func weightless(r *rig.Rig) (names []said.Sentence) {
+	for i := range r.Items {
+		if it := &r.Items[i]; !it.Part && it.Shape != "heap" && (it.Mass == nil || it.Mass.Nominal <= 0) {
+			names = append(names, said.Say("%", said.Name(it.Name, "a load")))
+		}
+	}
+	return names
 }
 
 // nothingToTie says why no straps are planned; nil where they are.
@@ -109,6 +126,7 @@ type tying struct {
 	placed  []plan.Lashing
 	mats    []finding.Op
 	sets    [][][]plan.Lashing // of each load that is held: the set, and others
+	kept    []plan.Lashing     // of what is not planned for: a heap's cover, a load without a weight
 	missing int
 }
 
@@ -161,6 +179,20 @@ func (t *tying) takesMat(l *lashing.Load) bool {
 	return l.Grip.Low < norms.MatGrip && pl.Grip == 0 && pl.On != plan.OnPart
 }
 
+// keeps leaves what is tied to nothing of these loads as it is, and its straps out of those that are left.
+func (t *tying) keeps(loads []lashing.Load) {
+	for _, id := range plan.Ordered(t.r.Layout.Lashings, func(x plan.Lashing) int { return x.Order }) {
+		x := t.r.Layout.Lashings[id]
+		_, on := t.r.Layout.Placements[x.Load]
+		if !on || slices.ContainsFunc(loads, func(l lashing.Load) bool { return l.Item.ID == x.Load }) {
+			continue
+		}
+		t.kept = append(t.kept, x)
+		t.left[x.Strap] = max(0, t.left[x.Strap]-1)
+	}
+	t.placed = append(t.placed, t.kept...)
+}
+
 // take uses up the straps of a set.
 func (t *tying) take(found [][]plan.Lashing) {
 	for _, x := range found[0] {
@@ -171,7 +203,7 @@ func (t *tying) take(found [][]plan.Lashing) {
 }
 
 // patch is the k-th set of each load, or its first where it has no other.
-func (t *tying) patch(k int) []finding.Op { return append(lashed(t.r, t.sets, k), t.mats...) }
+func (t *tying) patch(k int) []finding.Op { return append(lashed(t.r, t.kept, t.sets, k), t.mats...) }
 
 // others are further ways to tie all of it that hold as well.
 func (t *tying) others(p *plan.Plan) []finding.Variant {
@@ -197,14 +229,18 @@ func (t *tying) others(p *plan.Plan) []finding.Variant {
 	return out
 }
 
-// lashed is the patch that ties each load by the k-th of its sets, or the last there is.
-func lashed(r *rig.Rig, sets [][][]plan.Lashing, k int) []finding.Op {
+// lashed is the patch that ties each load by the k-th of its sets, or the last there is, beside what is kept.
+func lashed(r *rig.Rig, kept []plan.Lashing, sets [][][]plan.Lashing, k int) []finding.Op {
 	all := map[string]plan.Lashing{}
-	for _, s := range sets {
-		for _, x := range s[min(k, len(s)-1)] {
+	add := func(some []plan.Lashing) {
+		for _, x := range some {
 			x.Order = len(all) + 1
 			all[fmt.Sprintf("tie-%d", x.Order)] = x
 		}
+	}
+	add(kept)
+	for _, s := range sets {
+		add(s[min(k, len(s)-1)])
 	}
 	op := "add"
 	if r.Layout.Lashings != nil {
@@ -240,7 +276,7 @@ func stays(p *plan.Plan, r *rig.Rig, v finding.Variant) bool {
 	loads := lashing.Loads(on)
 	for i := range loads {
 		l := &loads[i]
-		if l.NoLines = true; len(l.Ties) > 0 && !lashing.Satisfied(on, l) {
+		if l.NoLines = true; l.Item.Shape != "heap" && len(l.Ties) > 0 && !lashing.Satisfied(on, l) {
 			return false
 		}
 	}

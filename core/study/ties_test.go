@@ -81,6 +81,10 @@ func TestTiesThatCannotBe(t *testing.T) {
 	strap := func(more string) []string {
 		return []string{"/straps", `{"s":{"order":1,"name":"Strap","kind":"ratchet","limit":1000,"count":6` + more + `}}`}
 	}
+	dark := []string{
+		"/loads/second", `{"order":2,"name":"Second","kind":"other","size":{},"centre":{}}`,
+		"/outings/o/layouts/t/placements/second", `{"on":"deck","at":{"back":1.5}}`,
+	}
 	for name, c := range map[string]struct {
 		sets []string
 		says string
@@ -91,12 +95,43 @@ func TestTiesThatCannotBe(t *testing.T) {
 		"all short":   {slices.Concat(rings, strap(`,"length":0.3`)), "loads are not held"},
 		"all retired": {slices.Concat(rings, strap(`,"retire":true`)), "loads are not held"},
 		"held":        {slices.Concat(rings, strap("")), "straps hold all"},
+		"no weight":   {slices.Concat(rings, strap(""), []string{"/loads/crate/mass", "-", "/loads/crate/kind", `"other"`}), "Not known: the weight of Crate."},
+		"one without": {slices.Concat(rings, strap(""), dark), "hold what has a weight. Not known: the weight of Second."},
 	} {
 		p := sample.Plan(t, c.sets...)
 		a := study.PlanTies(context.Background(), p, review.Request{Outing: "o", Trailer: "t"})
 		if says := a.Says.Text(p.Locale()); !strings.Contains(says, c.says) {
 			t.Errorf("%s: %q", name, says)
 		}
+	}
+}
+
+// What is tied over a heap stays where it is, and its strap is not used twice.
+func TestTiesKeepWhatIsNotPlanned(t *testing.T) {
+	p := sample.Plan(t, "/trailers/t/tiePoints", `{
+		"a":{"order":1,"kind":"ring-welded","rating":500,"at":{"back":0.1,"right":-0.65}},"b":{"order":2,"kind":"ring-welded","rating":500,"at":{"back":0.1,"right":0.65}},
+		"c":{"order":3,"kind":"ring-welded","rating":500,"at":{"back":2.4,"right":-0.65}},"d":{"order":4,"kind":"ring-welded","rating":500,"at":{"back":2.4,"right":0.65}},
+		"e":{"order":5,"kind":"ring-welded","rating":500,"at":{"back":1.2,"right":-0.65}},"f":{"order":6,"kind":"ring-welded","rating":500,"at":{"back":1.2,"right":0.65}},
+		"g":{"order":7,"kind":"ring-welded","rating":500,"at":{"back":2.2,"right":-0.65}},"h":{"order":8,"kind":"ring-welded","rating":500,"at":{"back":2.2,"right":0.65}}}`,
+		"/straps", `{"s":{"order":1,"name":"Strap","kind":"ratchet","limit":1000,"count":6}}`,
+		"/loads/heap", `{"order":2,"name":"Heap","kind":"heap","size":{"length":{"value":0.4,"how":"weighed"},"width":{"value":0.4,"how":"weighed"}},"centre":{},"mass":{"value":50,"plusMinus":0,"how":"weighed"},"bulk":{"material":"gravel","by":"mass"}}`,
+		"/outings/o/layouts/t/placements/heap", `{"on":"deck","at":{"back":2}}`,
+		"/outings/o/layouts/t/lashings", `{"x":{"order":1,"load":"heap","strap":"s","from":"g","to":"h","hold":{"back":0.2}},"y":{"order":2,"load":"crate","strap":"s","from":"a","to":"b","hold":{"back":0.5}}}`,
+	)
+	a := study.PlanTies(context.Background(), p, review.Request{Outing: "o", Trailer: "t"})
+	next, err := plan.Apply(p, a.Patch)
+	if err != nil {
+		t.Fatal(err)
+	}
+	over, straps := 0, 0
+	for _, x := range next.Outings["o"].Layouts["t"].Lashings {
+		straps++
+		if x.Load == "heap" {
+			over++
+		}
+	}
+	if over != 1 || straps != a.Loads[0].Straps+1 || straps > 6 || !strings.Contains(a.Says.Text(p.Locale()), "straps hold all") {
+		t.Errorf("%d over the heap, %d straps, %d for %s: %s", over, straps, a.Loads[0].Straps, a.Loads[0].Name, a.Says.Text(p.Locale()))
 	}
 }
 
