@@ -248,7 +248,7 @@ func (l *Ledger) judge(m *plan.MoneyPlan, spent, toCome Cents) {
 			l.Says,
 			said.Say(" % of the target of % are left.", said.Of(quantity.KindMoney, (-over).Money()), of)...)
 	}
-	if l.Open > 0 && l.Outcome == finding.Holds {
+	if l.Open > 0 && l.Outcome != finding.Fails {
 		l.Outcome = finding.Unknown
 		l.Says = append(l.Says, said.Say(" % without a sum.", said.Counted(l.Open, "line is", "lines are"))...)
 	}

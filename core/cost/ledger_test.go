@@ -63,6 +63,9 @@ func TestLedger(t *testing.T) {
 	if l := cost.LedgerOf(&plan.MoneyPlan{Target: money(2000)}, "t", planned, all); l.Outcome != finding.Unknown || l.Open != 1 {
 		t.Errorf("%s", l.Outcome)
 	}
+	if l := cost.LedgerOf(&plan.MoneyPlan{Target: money(850)}, "t", planned, all); l.Outcome != finding.Unknown || !strings.Contains(texts(l.Says), "leaves £3.50") {
+		t.Errorf("near it: %s %s", l.Outcome, texts(l.Says))
+	}
 	delete(all, "spend-9")
 	// nor one that follows from the plan and has no price
 	unpriced := append(planned, cost.Planned{Key: "bars", What: said.Say("Bars"), For: records.ForMaterial})

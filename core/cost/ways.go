@@ -230,6 +230,15 @@ func (o *Ways) even(sums map[string]waySum) {
 	b := &o.Rows[best]
 	o.Says = said.Say("Over % years and % uses the least is “%”: %.", said.Of(quantity.KindCount, o.Years),
 		said.Of(quantity.KindCount, math.Round(o.Years*o.Uses)), b.Name, said.Of(quantity.KindMoney, b.Whole.Value))
+	var open []said.Sentence
+	for i := range o.Rows {
+		if _, ok := sums[o.Rows[i].ID]; !ok {
+			open = append(open, said.Say("“%”", o.Rows[i].Name))
+		}
+	}
+	if len(open) > 0 {
+		o.Says = slices.Concat(o.Says, said.Say(" Not counted, as a price is missing: "), said.List(open...), said.Say("."))
+	}
 	near := slices.ContainsFunc(o.Rows, func(r WayRow) bool {
 		return r.ID != b.ID && r.Whole != nil && lowOf(r.Whole) < highOf(b.Whole)
 	})

@@ -71,9 +71,7 @@ func TaskOf(id string, o *Outline) (Task, bool) {
 		t = bay(t, o, wide, long)
 		if id == "bay-right" {
 			t = mirrored(t)
-			t.Name, t.Says = "Into a bay on the right", said.Say(
-				"Back it into the bay on the right, where the driver does not see.",
-			)
+			t.Name, t.Says = "Into a bay on the right", said.Say("Back it into the bay on the right.")
 		}
 	case "corner":
 		t.Name, t.Says = "Round a corner", said.Say("Back round the corner of a wall, to the left.")

@@ -269,7 +269,7 @@ func judged(p *plan.Plan, id string, outings []string) Candidate {
 			n.Holds++
 		}
 	}
-	if room := c.FitOut; c.Bill.Known && room != nil && room.Value > 0 {
+	if room := c.FitOut; c.Bill.Known && c.Bill.Open == 0 && room != nil && room.Value > 0 {
 		c.PerKg = finding.Exactly(quantity.KindRate, float64(c.Bill.Money)/room.Value)
 	}
 	return c
@@ -355,9 +355,9 @@ func intoWindowMove(p *plan.Plan, trailer, outing string) said.Sentence {
 }
 
 // markUnbeaten marks the candidates that no other beats on money, payload and
-// hours at once. Ones that fail, and ones without a price, are left out.
+// hours at once. Ones that fail, and ones of whose bill a price is missing, are left out.
 func markUnbeaten(cs []Candidate) {
-	in := func(c *Candidate) bool { return c.Outcome != finding.Fails && c.Bill.Known && c.FitOut != nil }
+	in := func(c *Candidate) bool { return c.Outcome != finding.Fails && c.Bill.Known && c.Bill.Open == 0 && c.FitOut != nil }
 	for i := range cs {
 		a := &cs[i]
 		if !in(a) {

@@ -40,7 +40,7 @@ func Book(ctx context.Context, p *plan.Plan, trailer, outing string, all records
 		known.Build = &v
 	}
 	bill := cost.Of(trailer, &t)
-	if bill.Known {
+	if bill.Known && bill.Open == 0 { // as with the ledger
 		v := float64(bill.Money)
 		known.Buy, known.BuyHours = &v, float64(bill.Hours)/3600
 	}

@@ -605,12 +605,18 @@ func budget(j *judge) {
 			said.Of(quantity.KindMoney, b.Risk),
 		)
 	}
-	if b.Open > 0 {
-		if j.s.Outcome == finding.Holds {
-			j.s.Outcome = finding.Tight
-		}
-		j.s.Says = append(j.s.Says, said.Say(" % must-buys have no price yet.", said.Count(b.Open))...)
+	if b.Open == 0 {
+		return
 	}
+	if j.s.Outcome != finding.Fails {
+		j.s.Outcome = finding.Unknown
+		for _, l := range b.Lines {
+			if l.Money == nil && (l.What == "buy" || l.What == "repair") {
+				j.asks(l.Path+"/price", said.Say("the price of %", said.Name(l.Name, "a must-buy")), "Ask where you buy it.")
+			}
+		}
+	}
+	j.s.Says = append(j.s.Says, said.Say(" % no price yet.", said.Counted(b.Open, "must-buy has", "must-buys have"))...)
 }
 
 func skills(j *judge) {

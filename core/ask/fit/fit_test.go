@@ -71,6 +71,8 @@ func TestWants(t *testing.T) {
 		{"budget", `{"order":1,"what":"budget","money":1000}`, "holds", "£900 of £1000", []string{"/trailers/t/deal", `{"price":900}`}},
 		{"over", `{"order":1,"what":"budget","money":1000}`, "fails", "£1050", []string{"/trailers/t/deal", `{"price":900,"office":150}`}},
 		{"at risk", `{"order":1,"what":"budget","money":1000}`, "tight", "£200 more", []string{"/trailers/t/deal", `{"price":900,"papersRisk":200}`, "/trailers/t/papers", `"missing"`}},
+		{"one without a price", `{"order":1,"what":"budget","money":1000}`, "unknown", "£900 of £1000 until on the road. 1 must-buy has no price yet.", []string{"/trailers/t/deal", `{"price":900,"buys":{"w":{"order":1,"name":"Wheel"}}}`}},
+		{"over without it", `{"order":1,"what":"budget","money":800}`, "fails", "1 must-buy has no price yet.", []string{"/trailers/t/deal", `{"price":900,"buys":{"w":{"order":1,"name":"Wheel"}}}`}},
 		{"no price", `{"order":1,"what":"budget","money":1000}`, "unknown", "price", nil},
 		{"skills", `{"order":1,"what":"skills","skills":{"bolt":true}}`, "fails", "welding", []string{"/trailers/t/comes", `"own"`}},
 		{"hours", `{"order":1,"what":"hours","hours":36000}`, "fails", "12 h", []string{"/trailers/t/deal", `{"hours":43200}`}},

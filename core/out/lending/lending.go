@@ -115,9 +115,9 @@ func (c *Card) before(r *rig.Rig) {
 func (c *Card) road(r *rig.Rig) {
 	c.add("On the road")
 	s := c.last()
-	most := 0.0
+	most, known := 0.0, false
 	if v, ok := towing.TyreSpeed(r); ok {
-		most = float64(v)
+		most, known = float64(v), true
 	}
 	if v := towing.RoadSpeed(r); v != nil && (most == 0 || float64(*v) < most) {
 		most = float64(*v)
@@ -132,6 +132,9 @@ func (c *Card) road(r *rig.Rig) {
 		)
 	} else {
 		s.Lines = append(s.Lines, said.Say("Keep to the rule for trailers; slower in wind and rain; it takes longer to stop."))
+	}
+	if !known {
+		s.Lines = append(s.Lines, said.Say("Its {tyre}s' own speed is not known: read the letter on their wall."))
 	}
 	s.Lines = append(
 		s.Lines,

@@ -38,11 +38,14 @@ func TestCard(t *testing.T) {
 	if tip := text(lending.Of(sample.Plan(t, "/trailers/t/tipping", "{}"), "t")); !strings.Contains(tip, "Prop it before") {
 		t.Error(tip)
 	}
+	if told := text(lending.Of(sample.Plan(t, "/trailers/t/tyreSpeed", "27"), "t")); strings.Contains(told, "speed is not known") {
+		t.Error(told)
+	}
 	if lending.Of(p, "none") != nil {
 		t.Error("a trailer that is not there")
 	}
 	bare := text(lending.Of(sample.Plan(t, "/trailers/t", `{"order":1,"name":"Bare"}`), "t"))
-	if !strings.Contains(bare, "Not known: read its plate") {
+	if !strings.Contains(bare, "Not known: read its plate") || !strings.Contains(bare, "speed is not known") {
 		t.Error(bare)
 	}
 }
