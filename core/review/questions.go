@@ -93,9 +93,13 @@ var Questions = []Question{
 	{Name: "deck", Stage: deck.Stage, Live: only(deck.Check)},
 	{Name: "access", Stage: access.Stage, Live: only(access.Check)},
 	{Name: "frame", Stage: frame.Stage, Live: func(r *rig.Rig, rep *Report) []finding.Finding {
-		fs, p := frame.Check(r)
-		rep.Frame = p
+		fs, draw := frame.Check(r)
+		rep.drawFrame = draw
 		return fs
+	}, Draw: func(_ *rig.Rig, rep *Report) {
+		if rep.drawFrame != nil && rep.shows(frame.Stage) {
+			rep.Frame = rep.drawFrame()
+		}
 	}, Rest: frame.Rest, Show: func(r *rig.Rig, rep *Report) { rep.Frame = frame.Whole(r) }, Ways: frame.Ways},
 	{Name: "power", Stage: power.Stage, Live: only(power.Check)},
 	{Name: "wiring", Stage: wiring.Stage, Live: only(wiring.Check), Rest: wiring.Rest},

@@ -32,6 +32,8 @@ import (
 type Request struct {
 	Outing  string `json:"outing"`
 	Trailer string `json:"trailer"`
+	// the stage on screen: what others alone show is not drawn until it rests; empty draws all
+	Stage string `json:"stage,omitempty"`
 }
 
 // Report is what the plan comes to for one outing on one trailer.
@@ -71,8 +73,13 @@ type Report struct {
 
 	Placed map[string]plan.Placement `json:"placed,omitempty"` // by the app, by their path
 
-	rig *rig.Rig
+	rig       *rig.Rig
+	stage     string                // on screen
+	drawFrame func() *frame.Picture // as it is judged live
 }
+
+// shows reports whether what one stage alone shows is drawn.
+func (rep *Report) shows(stage string) bool { return rep.stage == "" || rep.stage == stage }
 
 // Headline is the answer in a sentence.
 type Headline struct {
@@ -202,6 +209,7 @@ type OutingState struct {
 func Review(p *plan.Plan, q Request) *Report {
 	problems := Ready(p)
 	rep, r := verdict(p, Pick(p, q), true)
+	rep.stage = q.Stage
 	draw(rep, r)
 	if problems != nil {
 		rep.Problems = problems

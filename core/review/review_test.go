@@ -154,6 +154,30 @@ func TestFiveHundredHostileLoads(t *testing.T) {
 	}
 }
 
+// Whatever stage is on screen, the answers are the same; the frame's own drawings are made for its stage alone.
+func TestStageOnScreen(t *testing.T) {
+	p := sample.Demo(t, "ostrel-lock")
+	all := review.Review(p, review.Request{})
+	for _, stage := range review.Stages {
+		rep := review.Review(p, review.Request{Stage: stage})
+		if (rep.Frame != nil) != (stage == "frame") {
+			t.Errorf("%s: the frame is drawn: %t", stage, rep.Frame != nil)
+		}
+		if a, b := marshalled(t, rep.Findings), marshalled(t, all.Findings); a != b || rep.Headline.Outcome != all.Headline.Outcome {
+			t.Errorf("%s: other findings", stage)
+		}
+	}
+}
+
+func marshalled(t *testing.T, v any) string {
+	t.Helper()
+	text, err := json.Marshal(v)
+	if err != nil {
+		t.Fatal(err)
+	}
+	return string(text)
+}
+
 func BenchmarkReview(b *testing.B) {
 	p := sample.Demo(b, "skarrow-hut")
 	b.Run("demo", func(b *testing.B) {
@@ -167,6 +191,13 @@ func BenchmarkReview(b *testing.B) {
 		b.ReportAllocs()
 		for b.Loop() {
 			review.Review(full, review.Request{})
+		}
+	})
+	b.Run("every stage, Balance on screen", func(b *testing.B) {
+		full := sample.Demo(b, "ostrel-lock")
+		b.ReportAllocs()
+		for b.Loop() {
+			review.Review(full, review.Request{Stage: "balance"})
 		}
 	})
 	for _, n := range []int{10, 100, 1000} {

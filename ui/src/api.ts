@@ -147,6 +147,7 @@ export interface Asked {
   plan: Plan
   outing: string
   trailer: string
+  stage?: string // on screen: what others alone show is not drawn
   kept?: string // the id under which the plan is kept: its records count
 }
 

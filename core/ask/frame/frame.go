@@ -139,17 +139,19 @@ type judged struct {
 // quick are the cases that are solved while a hand moves.
 func quick(id string) bool { return id == "level" || id == "bump" }
 
-// Check judges a drawn frame laden and over bumps, and draws what its stage shows; nothing where none is
+// Check judges a drawn frame laden and over bumps, and gives what draws what its stage shows; nothing where none is
 // drawn.
-func Check(r *rig.Rig) ([]finding.Finding, *Picture) {
+func Check(r *rig.Rig) ([]finding.Finding, func() *Picture) {
 	if r.Drawn == nil {
 		return nil, nil
 	}
+	j := &judged{r: r}
+	draw := func() *Picture { return picture(j) }
 	if f, broken := whole(r); broken {
-		return []finding.Finding{f}, picture(&judged{r: r})
+		return []finding.Finding{f}, draw
 	}
-	j := judge(r, quick)
-	return j.findings(), picture(j)
+	j = judge(r, quick)
+	return j.findings(), draw
 }
 
 // Judge is what Check and Rest find, without the picture.

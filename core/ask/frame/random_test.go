@@ -72,7 +72,7 @@ func TestRandomFrames(t *testing.T) {
 			}
 			frame.Ways(g, &x)
 		}
-		if _, err := json.Marshal([]any{fs, picture, frame.Whole(g)}); err != nil { // no NaN, no infinity
+		if _, err := json.Marshal([]any{fs, picture(), frame.Whole(g)}); err != nil { // no NaN, no infinity
 			t.Errorf("%d: %v", n, err)
 		}
 	}

@@ -150,6 +150,7 @@ export interface Asking {
   key?: string;
   outing: string;
   plan: Plan;
+  stage?: string;
   today?: string;
   trailer: string;
   want?: string;
@@ -2011,6 +2012,7 @@ export interface Entering {
   key?: string;
   outing: string;
   plan: Plan;
+  stage?: string;
   today?: string;
   trailer: string;
   want?: string;
@@ -3492,6 +3494,7 @@ export interface Searching {
   key?: string;
   outing: string;
   plan: Plan;
+  stage?: string;
   today?: string;
   trailer: string;
   two?: boolean;

@@ -23,6 +23,7 @@ const props = defineProps<{ id: string; stage?: string; tab?: string }>()
 const workspace = useWorkspace()
 const router = useRouter()
 const stage = computed(() => stageOf(props.stage)?.id ?? 'balance')
+watch(stage, (s) => (workspace.stage = s), { immediate: true })
 /** The comparison takes the whole width: it has its checks in its own columns. */
 const wide = computed(() => stage.value === 'trailer' && trailerTab(workspace.plan, props.tab) === 'compare')
 const help = ref(false)

@@ -10,6 +10,7 @@ export interface Open {
   plan: ShallowRef<Plan | undefined>
   outing: Ref<string>
   trailer: Ref<string>
+  stage: Ref<string> // on screen
   sequence: Ref<number> // of the last change
   preview: ShallowRef<{ fix: Fix; plan: Plan } | undefined>
   report: ShallowRef<Report | undefined>
@@ -20,7 +21,7 @@ export interface Open {
 
 /** Asks for reports of what is open, and keeps the one on screen. */
 export function useReviewLoop(open: Open) {
-  const { id, plan, outing, trailer, sequence, preview, report, placed, failure, away } = open
+  const { id, plan, outing, trailer, stage, sequence, preview, report, placed, failure, away } = open
   const shown = ref(0) // sequence of the report on screen
   const settled = ref(false)
   const settledReport = shallowRef<Settled>()
@@ -54,7 +55,12 @@ export function useReviewLoop(open: Open) {
       const seq = sequence.value
       const [forPlan, forOuting, forTrailer] = [id.value, outing.value, trailer.value]
       try {
-        const answer = await api.review({ plan: asked, outing: forOuting, trailer: forTrailer }, want)
+        // at rest all is drawn, since the hand may go to another stage next
+        const on = want === 'live' ? stage.value : undefined
+        const answer = await api.review(
+          { plan: asked, outing: forOuting, trailer: forTrailer, stage: on },
+          want,
+        )
         if (id.value !== forPlan) continue
         failure.value = ''
         away.value = false

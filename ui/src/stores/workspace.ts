@@ -25,6 +25,7 @@ export const useWorkspace = defineStore('workspace', () => {
   const earlier = ref(0) // of a damaged plan: the version before it that is sound
   const outing = ref('')
   const trailer = ref('')
+  const stage = ref('') // on screen
   const selected = ref('') // path of the thing in hand
   const opened = ref('') // key of the finding whose working is open
   const preview = shallowRef<{ fix: Fix; plan: Plan }>()
@@ -36,7 +37,7 @@ export const useWorkspace = defineStore('workspace', () => {
 
   const sequence = ref(0)
   const review = useReviewLoop({
-    ...{ id, plan, outing, trailer, sequence, preview, report, placed, failure, away },
+    ...{ id, plan, outing, trailer, stage, sequence, preview, report, placed, failure, away },
   })
   const { shown, settled, settledReport, settledAt } = review
   const saving = useSavingLoop(id, plan, (next) => {
@@ -189,7 +190,22 @@ export const useWorkspace = defineStore('workspace', () => {
   }
 
   return {
-    ...{ id, plan, report, failure, earlier, away, outing, trailer, selected, opened, preview, locale, kept },
+    ...{
+      id,
+      plan,
+      report,
+      failure,
+      earlier,
+      away,
+      outing,
+      trailer,
+      stage,
+      selected,
+      opened,
+      preview,
+      locale,
+      kept,
+    },
     ...{ past: history.past, future: history.future, sequence, shown, settled, settledReport, settledAt },
     ...{ saveState, saveProblem, revision },
     ...{
