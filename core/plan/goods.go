@@ -154,11 +154,15 @@ var DefaultVolumeDoubts = map[How]float64{Weighed: 0.05, Learned: 0.05, Plate: 0
 
 // Range is the estimate with its doubt; a volume is never below nought.
 func (e *VolumeEstimate) Range() quantity.Range[float64] {
-	share, ok := DefaultVolumeDoubts[e.How]
+	return volumeDoubt(float64(e.Value), (*float64)(e.PlusMinus), e.Relative, e.How)
+}
+
+// volumeDoubt is a value with its doubt: as stated, else that of a volume of its provenance.
+func volumeDoubt(v float64, stated, relative *float64, how How) quantity.Range[float64] {
+	share, ok := DefaultVolumeDoubts[how]
 	if !ok {
 		share = DefaultVolumeDoubts[Guessed]
 	}
-	v := float64(e.Value)
-	d := plusMinus(v, (*float64)(e.PlusMinus), e.Relative, share)
+	d := plusMinus(v, stated, relative, share)
 	return quantity.Range[float64]{Nominal: v, Low: max(0, v-d), High: v + d}
 }

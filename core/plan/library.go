@@ -36,13 +36,7 @@ type DensityEstimate struct {
 // Range is the estimate with its doubt, that of a volume of the same provenance where none is
 // stated: the volume is what is known worst when a load is weighed.
 func (e *DensityEstimate) Range() quantity.Range[float64] {
-	share, ok := DefaultVolumeDoubts[e.How]
-	if !ok {
-		share = DefaultVolumeDoubts[Guessed]
-	}
-	v := float64(e.Value)
-	d := plusMinus(v, (*float64)(e.PlusMinus), e.Relative, share)
-	return quantity.Range[float64]{Nominal: v, Low: max(0, v-d), High: v + d}
+	return volumeDoubt(float64(e.Value), (*float64)(e.PlusMinus), e.Relative, e.How)
 }
 
 // BallMount is what carries the ball where it can be taken off the car: its own limits count

@@ -121,16 +121,7 @@ func Compare(ctx context.Context, p *plan.Plan, q review.Request, back bool) *Co
 	parallel.Each(len(trailers), func(i int) {
 		id := trailers[i]
 		if over(ctx) {
-			t := p.Trailers[id]
-			c := Candidate{
-				ID:      id,
-				Name:    t.Name,
-				Comes:   t.Comes,
-				Chosen:  p.Chosen == id,
-				Outings: []CandidateOuting{},
-				Wants:   []fit.State{},
-				Bill:    cost.Of(id, &t),
-			}
+			c := candidate(p, id)
 			c.Outcome, c.Worst = unlooked()
 			out.Candidates[i] = c
 			return
@@ -221,10 +212,10 @@ func slid(l plan.Layout, r *rig.Rig, ops []finding.Op) plan.Layout {
 	return l
 }
 
-// judged holds one trailer against every outing and want.
-func judged(p *plan.Plan, id string, outings []string) Candidate {
+// candidate is one trailer before it is judged.
+func candidate(p *plan.Plan, id string) Candidate {
 	t := p.Trailers[id]
-	c := Candidate{
+	return Candidate{
 		ID:      id,
 		Name:    t.Name,
 		Comes:   t.Comes,
@@ -233,6 +224,11 @@ func judged(p *plan.Plan, id string, outings []string) Candidate {
 		Wants:   []fit.State{},
 		Bill:    cost.Of(id, &t),
 	}
+}
+
+// judged holds one trailer against every outing and want.
+func judged(p *plan.Plan, id string, outings []string) Candidate {
+	c := candidate(p, id)
 	c.Bare, c.FitOut = towing.Sold(p, id)
 	states := map[string]finding.Outcome{}
 	says := map[string]said.Sentence{}

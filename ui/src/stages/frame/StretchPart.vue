@@ -77,7 +77,11 @@ const signed = (r: StretchRow) => {
         <button class="act-main" @click="go">Stretch it</button>
       </div>
       <ul>
-        <li v-for="w in found.worse" :key="w.now.code + w.now.subject" class="flex items-start gap-2 py-1 text-sm">
+        <li
+          v-for="w in found.worse"
+          :key="w.now.code + w.now.subject"
+          class="flex items-start gap-2 py-1 text-sm"
+        >
           <OutcomeMark :outcome="w.now.outcome" :size="16" class="mt-0.5" /><span>{{ say(w.now.says) }}</span>
         </li>
       </ul>
