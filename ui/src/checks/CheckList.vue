@@ -19,7 +19,7 @@ const all = ref(false)
 const open = ref(false)
 watch(
   () => props.stage,
-  () => (all.value = open.value = false),
+  () => (all.value = open.value = filling.value = false),
 )
 
 const findings = computed(() => workspace.report?.findings ?? [])
@@ -27,7 +27,7 @@ const own = computed(() => findings.value.filter((f) => f.stage === props.stage)
 const others = computed(() => findings.value.filter((f) => f.stage !== props.stage))
 const fails = computed(() => own.value.filter((f) => f.outcome === 'fails'))
 const unknown = computed(() => own.value.filter((f) => f.outcome === 'unknown'))
-const names = computed(() => unknown.value.map((f) => say(f.title)).join(', '))
+const names = computed(() => [...new Set(unknown.value.map((f) => say(f.title)))].join(', '))
 const needs = computed(() => {
   const all = unknown.value.flatMap((f) => f.needs ?? [])
   return all.filter((n, i) => all.findIndex((m) => m.path === n.path) === i)
@@ -70,6 +70,7 @@ const counted = computed(() =>
       <FindingCard v-for="f in fails" :key="keyOf(f)" :finding="f" />
       <article
         v-if="unknown.length || filling"
+        :key="stage"
         class="border-rule border-t py-2.5 first:border-t-0"
         data-unknown
         @focusin="filling = true"

@@ -24,8 +24,10 @@ function fieldOf(path: string) {
   return figureOf(`${path}/value`) ? { plain: `${path}/value`, kind: 'mass' as const } : {}
 }
 
-/** A field stays where it is while it is typed into, though it is told by then. */
+/** A field stays where it is while it is typed into, though it is told by then; what only leads elsewhere goes. */
 const seen = ref<Need[]>([])
+const told = (path: string, now: Need[]) =>
+  Object.keys(fieldOf(path)).length > 0 && !now.some((m) => m.path === path)
 watch(
   () => workspace.trailer,
   () => (seen.value = []),
@@ -33,7 +35,7 @@ watch(
 watch(
   () => [...(props.needs ?? []), ...(props.rough ?? [])],
   (now) =>
-    (seen.value = [...now, ...seen.value.filter((n) => !now.some((m) => m.path === n.path))].sort((a, b) =>
+    (seen.value = [...now, ...seen.value.filter((n) => told(n.path, now))].sort((a, b) =>
       a.path.localeCompare(b.path),
     )),
   { immediate: true },

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 // Ways to do a thing side by side: what each trades, to be previewed and taken.
-import { computed } from 'vue'
+import { computed, onMounted, useTemplateRef } from 'vue'
 import OutcomeMark from '@/checks/OutcomeMark.vue'
 import type { Fix, Op, Sentence, Traded } from '@/generated/types'
 import { useWorkspace } from '@/stores/workspace'
@@ -18,6 +18,14 @@ const props = defineProps<{ ways: Way[]; titles: Record<string, string>; stale: 
 const workspace = useWorkspace()
 const { say, nominal } = useWords()
 
+// What was asked for comes into sight with the heading that it was asked under.
+const table = useTemplateRef<HTMLElement>('table')
+onMounted(() => {
+  const plate = table.value?.closest('.plate')
+  const tall = (plate?.clientHeight ?? 0) > 0.7 * innerHeight
+  plate?.scrollIntoView({ block: tall ? 'start' : 'nearest' })
+})
+
 /** A way is offered as a fix is: previewed, applied, undone. */
 const fixOf = (w: Way) => w as Fix
 const previewed = (w: Way) => workspace.preview?.fix === fixOf(w)
@@ -29,7 +37,7 @@ const now = (name: string) => props.ways.map((w) => figure(w, name)?.was).find(B
 </script>
 
 <template>
-  <div class="mt-2 overflow-x-auto" tabindex="0" role="region" :aria-label="label">
+  <div ref="table" class="mt-2 overflow-x-auto" tabindex="0" role="region" :aria-label="label">
     <table class="w-full text-sm">
       <thead>
         <tr class="text-left align-bottom">

@@ -146,7 +146,7 @@ const scaleOf = (v: { min: number[]; max: number[] }, most: number) =>
       </div>
       <ul v-if="body.ways[0]?.room != null" class="mt-1" data-ways-out>
         <li v-for="(w, i) in body.ways.slice(0, 3)" :key="w.name">
-          <b v-if="!i">Best: </b>{{ w.name }},
+          <b v-if="!i">{{ 'Best: ' }}</b>{{ w.name }},
           <template v-if="(w.room ?? 0) >= 0">{{ print('length', w.room ?? 0) }} are left</template
           ><b v-else>{{ print('length', -(w.room ?? 0)) }} too large</b>
         </li>

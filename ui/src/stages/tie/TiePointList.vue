@@ -1,7 +1,7 @@
 <script setup lang="ts">
 // Where straps can be hooked on the trailer.
 import { PlusIcon, TrashIcon } from '@heroicons/vue/20/solid'
-import { computed, ref } from 'vue'
+import { computed, ref, useTemplateRef } from 'vue'
 import PlanFields from '@/fields/PlanFields.vue'
 import PlanQuantity from '@/fields/PlanQuantity.vue'
 import { where, type PlanField } from '@/fields/planField'
@@ -52,6 +52,13 @@ const takes = computed(() => {
   return Object.fromEntries(all.map((p) => [p.id, say(p.says)]))
 })
 const open = ref(!points.value.length) // at first; what is added is typed at once
+const part = useTemplateRef<{ $el: HTMLElement }>('part')
+/** Six rings at their usual places need no typing: they fold away, so that the straps come next. */
+async function six() {
+  await workspace.begin('rings', 'six rings')
+  open.value = false
+  part.value?.$el.querySelector('summary')?.focus({ preventScroll: true })
+}
 const next = () => (points.value.at(-1)?.[1].order ?? 0) + 1
 const add = () =>
   workspace.setAt(
@@ -62,7 +69,7 @@ const add = () =>
 </script>
 
 <template>
-  <FoldedPart v-if="trailer" class="plate shrink-0 px-3 py-1" data-tie-points :open="open">
+  <FoldedPart v-if="trailer" ref="part" class="plate shrink-0 px-3 py-1" data-tie-points :open="open">
     <template #heading
       ><b class="text-lg">Tie points: {{ points.length }}</b></template
     >
@@ -96,9 +103,7 @@ const add = () =>
     </div>
     <div class="mt-2 flex flex-wrap gap-2">
       <button class="act" @click="add"><PlusIcon class="size-5" />Tie point</button>
-      <button v-if="points.length < 6" class="act" @click="workspace.begin('rings', 'six rings')">
-        Six rings, three a side
-      </button>
+      <button v-if="points.length < 6" class="act" @click="six">Six rings, three a side</button>
     </div>
     <p class="text-soft mt-1 text-sm">
       A stake pocket is made for stakes. Without a plate the low end of what its kind takes is counted.

@@ -97,7 +97,7 @@ const choices = computed<{ level: NonNullable<Answer['level']>; name: string }[]
             <b class="text-right">{{ nominal(s.likely) }}</b>
             <span>
               <span v-for="(x, k) in s.says" :key="k" class="block first-letter:uppercase"
-                ><template v-if="k">or </template>{{ say(x) }}</span
+                >{{ k ? 'or ' : '' }}{{ say(x) }}</span
               >
               <span class="text-soft block text-sm">{{ say(s.do) }}</span>
             </span>

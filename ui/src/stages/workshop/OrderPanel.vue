@@ -136,7 +136,7 @@ function add(of?: WorkStep) {
           <div class="min-w-0 flex-1">
             <p :class="isDone(s) ? 'text-soft line-through' : 'font-semibold'">{{ say(s.says) }}</p>
             <p v-if="!isDone(s)" class="text-soft text-sm">
-              <span class="print:hidden">{{ s.why }} </span>{{ span(s.minutes)
+              <span class="print:hidden">{{ `${s.why} ` }}</span>{{ span(s.minutes)
               }}<template v-if="s.tool">, {{ s.tool }}</template
               ><template v-if="s.torque">, {{ nominal(s.torque) }}</template
               >.<template v-if="s.weighs"> Then it weighs {{ nominal(s.weighs) }}.</template>
