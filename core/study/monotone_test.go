@@ -1,0 +1,90 @@
+package study_test
+
+import (
+	"encoding/json"
+	"fmt"
+	"slices"
+	"strings"
+	"testing"
+
+	"zygonos/core/internal/sample"
+	"zygonos/core/lang/finding"
+	"zygonos/core/plan"
+	"zygonos/core/review"
+)
+
+// What is rated for less, or weighs more, makes no check better. The D value alone is by its definition of what car and
+// trailer may weigh, whatever they do; and a heavier chest at the front keeps the tail from tipping.
+func TestLessNeverHoldsBetter(t *testing.T) {
+	rated := []string{
+		"rating", "limit", "gross", "train", "towbraked", "towunbraked", "hitchtow", "hitchball",
+		"couplingball", "tyreindex", "breaking", "winchlifts", "pull",
+	}
+	fair := []string{"towing.link.hitch-d", "stance.yard"}
+	for _, demo := range []string{"skarrow-hut", "heather-hives", "ostrel-lock"} {
+		p := sample.Demo(t, demo)
+		text, err := json.Marshal(p)
+		if err != nil {
+			t.Fatal(err)
+		}
+		var doc any
+		if err := json.Unmarshal(text, &doc); err != nil {
+			t.Fatal(err)
+		}
+		tried := 0
+		for _, outing := range p.OutingIDs() {
+			was := outcomes(p, outing)
+			figures(doc, "", func(path string, v float64) {
+				field := strings.ToLower(path[strings.LastIndex(strings.TrimSuffix(path, "/value"), "/")+1:])
+				worse := 0.8 * v
+				switch {
+				case field == "tyreindex":
+					worse = v - 6
+				case strings.HasPrefix(path, "/loads/") && strings.HasSuffix(path, "/mass/value"):
+					worse = 1.3 * v
+				case !slices.ContainsFunc(rated, func(r string) bool { return strings.Contains(field, r) }):
+					return
+				}
+				q, err := plan.Apply(p, []finding.Op{{Op: "replace", Path: path, Value: worse}})
+				if err != nil || len(plan.Clean(q)) > 0 {
+					return
+				}
+				tried++
+				for key, is := range outcomes(q, outing) {
+					before, had := was[key]
+					if had && is.Outcome.Rank() > before.Outcome.Rank() && !slices.Contains(fair, is.Code) {
+						t.Errorf("%s, %s: %s from %v to %v: %s goes from %s to %s: %s", demo, outing, path, v, worse,
+							key, before.Outcome, is.Outcome, is.Says.Text(p.Locale()))
+					}
+				}
+			})
+		}
+		t.Logf("%s: %d figures", demo, tried)
+		if tried < 20 {
+			t.Errorf("%s: only %d figures were made worse", demo, tried)
+		}
+	}
+}
+
+// figures goes through the numbers of a document by their paths.
+func figures(v any, path string, each func(path string, v float64)) {
+	switch x := v.(type) {
+	case map[string]any:
+		for k, y := range x {
+			figures(y, path+"/"+k, each)
+		}
+	case float64:
+		each(path, x)
+	}
+}
+
+// outcomes are a plan's findings by what they are of and about.
+func outcomes(p *plan.Plan, outing string) map[string]finding.Finding {
+	rep := review.Review(p, review.Request{Outing: outing})
+	rep.Settle()
+	out := map[string]finding.Finding{}
+	for _, f := range rep.Findings {
+		out[fmt.Sprint(f.Code, " ", f.Subject)] = f
+	}
+	return out
+}
