@@ -18,7 +18,7 @@ export default defineConfig({
   testDir: '.',
   outputDir: '.out',
   fullyParallel: true,
-  workers: 2,
+  workers: 3, // a drive and what rests leave two cores time for a third
   retries: 0,
   timeout: 240_000, // a slow machine takes ten times as long as a quick one
   expect: { timeout: 60_000 },

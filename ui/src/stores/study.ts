@@ -1,11 +1,12 @@
 // A study of the open plan that is asked for only while it is on screen: one
 // request in flight, the latest wins, the older answer stays meanwhile.
 import { onScopeDispose, ref, shallowRef, watch } from 'vue'
-import type { Asked } from '@/api'
+import { Unreachable, type Asked } from '@/api'
 import { useRecords } from './records'
 import { useWorkspace } from './workspace'
 
 const restMs = 200 // of stillness before a study is asked for
+const backMs = 3000 // until one that found no server is asked for again
 
 export function useStudy<T>(
   ask: (asked: Asked) => Promise<T>,
@@ -40,18 +41,25 @@ export function useStudy<T>(
         if (!gone && tells) document.documentElement.dataset.study = String(seq)
       } catch (e) {
         failure.value = e instanceof Error ? e.message : String(e)
+        if (!(e instanceof Unreachable) || gone) continue
+        again(backMs) // the server may come back
+        break
       }
     }
     flying = false
   }
 
+  function again(ms: number) {
+    wanted = true
+    clearTimeout(timer)
+    timer = setTimeout(() => void fly(), ms)
+  }
+
   watch(
     () => [workspace.sequence, workspace.plan?.name !== undefined, also(), records && happened.version],
     (_, old) => {
-      wanted = true
       delete document.documentElement.dataset.study
-      clearTimeout(timer)
-      timer = setTimeout(() => void fly(), old ? restMs : 0)
+      again(old ? restMs : 0)
     },
     { immediate: true },
   )
