@@ -353,7 +353,9 @@ func intoWindowMove(p *plan.Plan, trailer, outing string) said.Sentence {
 // markUnbeaten marks the candidates that no other beats on money, payload and
 // hours at once. Ones that fail, and ones of whose bill a price is missing, are left out.
 func markUnbeaten(cs []Candidate) {
-	in := func(c *Candidate) bool { return c.Outcome != finding.Fails && c.Bill.Known && c.Bill.Open == 0 && c.FitOut != nil }
+	in := func(c *Candidate) bool {
+		return c.Outcome != finding.Fails && c.Bill.Known && c.Bill.Open == 0 && c.FitOut != nil
+	}
 	for i := range cs {
 		a := &cs[i]
 		if !in(a) {

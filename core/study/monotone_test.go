@@ -13,7 +13,7 @@ import (
 	"zygonos/core/review"
 )
 
-// What is rated for less, or weighs more, makes no check better. The D value alone is by its definition of what car and
+// What is rated for less, weighs more, is known worse, or goes faster or steeper, makes no check better. The D value alone is by its definition of what car and
 // trailer may weigh, whatever they do; and a heavier chest at the front keeps the tail from tipping.
 func TestLessNeverHoldsBetter(t *testing.T) {
 	rated := []string{
@@ -38,6 +38,10 @@ func TestLessNeverHoldsBetter(t *testing.T) {
 				field := strings.ToLower(path[strings.LastIndex(strings.TrimSuffix(path, "/value"), "/")+1:])
 				worse := 0.8 * v
 				switch {
+				case field == "plusminus":
+					worse = 3*v + 0.001
+				case field == "speed", field == "slope", field == "angle":
+					worse = 1.15 * v
 				case field == "tyreindex":
 					worse = v - 6
 				case strings.HasPrefix(path, "/loads/") && strings.HasSuffix(path, "/mass/value"):
