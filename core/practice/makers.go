@@ -742,7 +742,7 @@ func strapsCase(r *rand.Rand, level int, _ *plan.Plan) (made, bool) {
 				said.Mass(mass),
 			),
 			said.Say(
-				"One for the first 5 feet, two up to 10 where nothing stops it ahead; % each: %.",
+				"Where nothing stops it ahead: one up to 5 feet and 1,100 lb, two beyond that up to 10 feet. At % each it takes %.",
 				said.Mass(limit),
 				said.Count(right),
 			),
