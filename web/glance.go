@@ -12,6 +12,7 @@ import (
 	"zygonos/core/lang/scene"
 	"zygonos/core/plan"
 	"zygonos/core/review"
+	"zygonos/core/study"
 	"zygonos/demo"
 	"zygonos/store"
 )
@@ -38,7 +39,7 @@ func (s *server) glance(c fiber.Ctx) error {
 		return err
 	}
 	rep := review.Review(p, review.Request{})
-	g := Glance{Region: p.Region, Units: p.Units, Headline: rep.Headline}
+	g := Glance{Region: p.Region, Units: p.Units, Headline: study.Verdict(p, review.Request{})}
 	if len(rep.Views) > 0 {
 		g.View = &rep.Views[0]
 		g.View.Handles, g.View.Targets = nil, nil

@@ -644,7 +644,7 @@ func (a *Arranged) add(t *task, kind string, p *stow.Problem, found stow.Result)
 	if err != nil {
 		return
 	}
-	rep := review.Again(patched, t.q)
+	rep := atRest(patched, t.q)
 	o := Arrangement{
 		Variant: v,
 		Kind:    kind,

@@ -87,7 +87,7 @@ func mends(p *plan.Plan, trailer string, failing, outings []string, codes map[st
 		return false
 	}
 	for _, o := range failing {
-		for _, f := range review.Again(p, review.Request{Outing: o, Trailer: trailer}).Findings {
+		for _, f := range atRest(p, review.Request{Outing: o, Trailer: trailer}).Findings {
 			if codes[f.Code] && f.Outcome == finding.Unknown {
 				return false
 			}
@@ -139,7 +139,7 @@ func backVariants(p *plan.Plan, c *Candidate, failing []string) ([]way, map[stri
 	}
 	for _, o := range failing {
 		b.rigs[o] = rig.Resolve(p, c.ID, o)
-		for _, f := range review.Again(p, review.Request{Outing: o, Trailer: c.ID}).Findings {
+		for _, f := range atRest(p, review.Request{Outing: o, Trailer: c.ID}).Findings {
 			if f.Outcome == finding.Fails {
 				b.codes[f.Code] = true
 			}
@@ -178,7 +178,7 @@ func (b *back) mended() {
 		return
 	}
 	q := review.Request{Outing: b.failing[0], Trailer: b.of.ID}
-	rep := review.Again(b.plan, q)
+	rep := atRest(b.plan, q)
 	for i := range rep.Findings {
 		f := &rep.Findings[i]
 		if f.Outcome != finding.Fails {

@@ -233,7 +233,7 @@ func judged(p *plan.Plan, id string, outings []string) Candidate {
 	states := map[string]finding.Outcome{}
 	says := map[string]said.Sentence{}
 	for _, o := range outings {
-		rep := review.Again(p, review.Request{Outing: o, Trailer: id})
+		rep := atRest(p, review.Request{Outing: o, Trailer: id})
 		co := outingOf(p, rep, id, o)
 		c.Outings = append(c.Outings, co)
 		states[o], says[o] = co.Outcome, co.Says

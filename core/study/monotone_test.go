@@ -1,6 +1,7 @@
 package study_test
 
 import (
+	"context"
 	"encoding/json"
 	"fmt"
 	"slices"
@@ -11,6 +12,7 @@ import (
 	"zygonos/core/lang/finding"
 	"zygonos/core/plan"
 	"zygonos/core/review"
+	"zygonos/core/study"
 )
 
 // What is rated for less, weighs more, is known worse, or goes faster or steeper, makes no check better. The D value alone is by its definition of what car and
@@ -91,4 +93,46 @@ func outcomes(p *plan.Plan, outing string) map[string]finding.Finding {
 		out[fmt.Sprint(f.Code, " ", f.Subject)] = f
 	}
 	return out
+}
+
+// The list of plans, the comparison and the open plan say the same of an outing, also where only what is asked at rest
+// fails: here straps that the rule is content with, whose forces do not hold a top-heavy crate.
+func TestOneVerdictEverywhere(t *testing.T) {
+	tied := sample.Plan(t, "/trailers/t/tiePoints", `{
+		"a":{"order":1,"kind":"ring-welded","rating":500,"at":{"back":0.7,"right":-0.68}},"b":{"order":2,"kind":"ring-welded","rating":500,"at":{"back":0.7,"right":0.68}},
+		"c":{"order":3,"kind":"ring-welded","rating":500,"at":{"back":1.8,"right":-0.68}},"d":{"order":4,"kind":"ring-welded","rating":500,"at":{"back":1.8,"right":0.68}}}`,
+		"/trailers/t/floor", `"ply"`, "/trailers/t/deckHeight", `{"value":0.5,"how":"weighed"}`, "/region", `"na"`, "/trailers/t/chains", `2`, "/straps", `{"s":{"order":1,"name":"Strap","kind":"ratchet","limit":120,"count":6}}`,
+		"/outings/o/layouts/t/lashings", `{"x":{"order":1,"load":"crate","strap":"s","from":"a","to":"b","hold":{"back":0.1}},"y":{"order":2,"load":"crate","strap":"s","from":"c","to":"d","hold":{"back":0.9}}}`)
+	plans := map[string]*plan.Plan{"tied": tied}
+	for _, demo := range []string{"skarrow-hut", "heather-hives", "ostrel-lock"} {
+		plans[demo] = sample.Demo(t, demo)
+	}
+	atRest := 0
+	for name, p := range plans {
+		compared := study.Compare(context.Background(), p, review.Request{}, false)
+		for _, outing := range p.OutingIDs() {
+			q := review.Request{Outing: outing}
+			rep := study.Settled(context.Background(), p, q)
+			if got := study.Verdict(p, q); got.Outcome != rep.Headline.Outcome {
+				t.Errorf("%s, %s: %s, opened %s", name, outing, got.Outcome, rep.Headline.Outcome)
+			}
+			live := review.Review(p, q)
+			if live.Headline.Outcome != finding.Fails && rep.Headline.Outcome == finding.Fails {
+				atRest++
+			}
+			musts := slices.ContainsFunc(rep.Findings, func(f finding.Finding) bool { return f.Code == "job.must" && f.Outcome == finding.Fails })
+			for _, c := range compared.Candidates {
+				i := slices.IndexFunc(c.Outings, func(o study.CandidateOuting) bool { return o.ID == outing })
+				if c.ID != rep.Scope.Trailer || c.Outings[i].Laid || len(c.Outings[i].Move) > 0 || musts {
+					continue
+				}
+				if a, b := c.Outings[i].Outcome == finding.Fails, rep.Headline.Outcome == finding.Fails; a != b {
+					t.Errorf("%s, %s: compared it is %s, opened %s: %s", name, outing, c.Outings[i].Outcome, rep.Headline.Outcome, rep.Headline.Says.Text(p.Locale()))
+				}
+			}
+		}
+	}
+	if atRest == 0 {
+		t.Error("in no plan anything fails at rest alone")
+	}
 }

@@ -553,7 +553,7 @@ func (o *RackPlans) judge(
 		return
 	}
 	r, was := rig.Resolve(next, q.Trailer, q.Outing), rig.Resolve(p, q.Trailer, q.Outing)
-	rep := review.Again(next, q)
+	rep := atRest(next, q)
 	opt := RackPlan{Variant: v, Kind: kind, Home: []string{}, Outcome: placedOutcome(rep, "rack.")}
 	for i := range home {
 		opt.Home = append(opt.Home, home[i].name)

@@ -124,7 +124,7 @@ func PlaceRamps(p *plan.Plan, q review.Request) *RampPlaces {
 		if err != nil || len(plan.Clean(next)) > 0 {
 			continue
 		}
-		on, rep := rig.Resolve(next, q.Trailer, q.Outing), review.Again(next, q)
+		on, rep := rig.Resolve(next, q.Trailer, q.Outing), atRest(next, q)
 		then := outline(on, rep)
 		opt := RampPlace{Variant: v, Kind: way.kind, Says: said.Say(way.says), Outcome: placedOutcome(rep)}
 		for i, name := range []string{"{Ball load}", "Beyond the tail", "Damping of snaking", "Turns before it touches"} {

@@ -67,11 +67,23 @@ func missed(unmended, unjudged int) said.Sentence {
 	return slices.Concat(said.Say("The time was up. Not looked at: "), said.List(parts...), said.Say("."))
 }
 
-// whole is a plan's review with the balance of forces of what is tied down, and with what its guesses
-// may come to where that alone can change its outcome.
-func whole(p *plan.Plan, q review.Request) *review.Report {
+// Verdict is a plan's answer at rest, without ways out and what the screen shows beside it.
+func Verdict(p *plan.Plan, q review.Request) review.Headline {
+	review.Ready(p)
+	return whole(p, review.Pick(p, q)).Headline
+}
+
+// atRest is a plan's review with what is asked at rest alone: the balance of forces of what is tied down, every
+// case of a drawn frame.
+func atRest(p *plan.Plan, q review.Request) *review.Report {
 	rep := review.Again(p, q)
 	rep.Settle()
+	return rep
+}
+
+// whole is that with what its guesses may come to, where that alone can change its outcome.
+func whole(p *plan.Plan, q review.Request) *review.Report {
+	rep := atRest(p, q)
 	if rep.Headline.Outcome == finding.Holds || review.HeadlineOf(rep.Findings, notMust).Outcome == finding.Holds {
 		rep.Doubt()
 	}

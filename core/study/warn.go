@@ -26,7 +26,7 @@ func (w *warner) was(outing string) map[string]finding.Outcome {
 		return m
 	}
 	m := map[string]finding.Outcome{}
-	rep := review.Again(w.plan, review.Request{Outing: outing, Trailer: w.trailer})
+	rep := atRest(w.plan, review.Request{Outing: outing, Trailer: w.trailer})
 	for i := range rep.Findings {
 		m[rep.Findings[i].Key()] = rep.Findings[i].Outcome
 	}
@@ -50,7 +50,7 @@ func (w *warner) warn(v *finding.Variant, except string) {
 			continue
 		}
 		was := w.was(o)
-		after := review.Again(next, review.Request{Outing: o, Trailer: w.trailer})
+		after := atRest(next, review.Request{Outing: o, Trailer: w.trailer})
 		for i := range after.Findings {
 			f := &after.Findings[i]
 			if f.Outcome != finding.Fails || f.Compares || was[f.Key()] == finding.Fails {
