@@ -78,7 +78,7 @@ func randomRig(t testing.TB, r *rand.Rand) *plan.Plan {
 // can be built, hooked and placed, and nothing of the outing is lost.
 func TestOffered(t *testing.T) {
 	long(t)
-	n := 40
+	n := 24
 	if os.Getenv("DEEP") != "" {
 		n = 600
 	}
