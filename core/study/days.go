@@ -107,8 +107,10 @@ func LayDays(p *plan.Plan, trailer, outing string, all records.All, today string
 	for _, s := range d.Slots {
 		if day, known := weekdays[s.Day]; known && s.To > s.From {
 			week = append(week, schedule.Weekly{Day: day, From: s.From, To: s.To})
-			out.Weekly += s.To - s.From
 		}
+	}
+	for _, s := range schedule.Slots(from, week, nil, 7) { // what overlaps counts once
+		out.Weekly += s.To - s.From
 	}
 	if len(week) == 0 {
 		need("/slots", "when in the week there is time", "Such as Tuesday 19 to 21, Saturday 9 to 15.")
@@ -226,7 +228,9 @@ func (o *WorkDays) delivered(d *plan.Days, w *workshop.Work, tasks []schedule.Ta
 			)
 			continue
 		}
-		tasks[i].From = math.Max(tasks[i].From, day.Sub(from).Hours()+8) // by the morning
+		if !w.Steps[i].Done { // what is done waits for nothing
+			tasks[i].From = math.Max(tasks[i].From, day.Sub(from).Hours()+8) // by the morning
+		}
 	}
 }
 

@@ -76,6 +76,16 @@ func TestLayDays(t *testing.T) {
 	if slow.Pace == nil || *slow.Pace < 1.5 || !day(slow.Rows, "fit").Done || day(slow.Rows, "fit").From != "" || day(slow.Rows, "axle").Hours <= day(d.Rows, "axle").Hours {
 		t.Errorf("%+v", slow.Pace)
 	}
+	// a step that is done holds nothing up, though its delivery was told for later; what overlaps in the week counts once
+	fitted := records.All{"step-t-axle": all["step-t-fit"], "step-t-check-in": all["step-t-check-in"]}
+	early := study.LayDays(kit(t, "/trailers/t/days", comes), "t", "o", fitted, "2026-05-01", 100)
+	if early.Ready == "" || early.Ready[:10] >= "2026-08-15" {
+		t.Errorf("ready %s", early.Ready)
+	}
+	twice := strings.Replace(evenings, `"b":`, `"c":{"order":3,"day":"tue","from":20,"to":22},"b":`, 1)
+	if got := study.LayDays(kit(t, "/trailers/t/days", twice), "t", "o", nil, "2026-05-01", 100); got.Weekly != 9 {
+		t.Errorf("19 to 21 and 20 to 22 on Tuesday and six hours on Saturday: %v a week", got.Weekly)
+	}
 	for _, c := range []struct{ doc, says string }{
 		{`{}`, "laid into days"},
 		{strings.Replace(evenings, "2027-06-01", "2026-06-03", 1), "not ready in time"},
