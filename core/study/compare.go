@@ -400,6 +400,9 @@ func Tows(ctx context.Context, p *plan.Plan) []Tow {
 		with := behind(p, v)
 		for _, t := range trailers {
 			tow := Tow{Vehicle: v, Trailer: t}
+			if len(outings) == 0 {
+				tow.Outcome, tow.Says = finding.Unknown, said.Say("No outing to judge it by.")
+			}
 			for _, o := range outings {
 				if over(ctx) {
 					tow.Outcome, tow.Says = unlooked()

@@ -167,6 +167,11 @@ func TestBack(t *testing.T) {
 }
 
 func TestTows(t *testing.T) {
+	for _, x := range study.Tows(context.Background(), sample.Plan(t, "/outings", `{}`)) {
+		if x.Outcome != finding.Unknown || len(x.Says) == 0 {
+			t.Errorf("without an outing: %+v", x)
+		}
+	}
 	tows := study.Tows(context.Background(), heather(t))
 	if len(tows) != 12 {
 		t.Fatalf("%d pairs", len(tows))
