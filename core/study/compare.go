@@ -302,9 +302,10 @@ func outingOf(p *plan.Plan, rep *review.Report, trailer, outing string) Candidat
 		h := review.HeadlineOf(rep.Findings, notMust)
 		co.Outcome, co.Says = h.Outcome, h.Says
 	}
-	for i := range rep.Chain {
-		if rep.Chain[i].ID == "tyres" {
-			co.TyreUsed = rep.Chain[i].Share
+	for i := range rep.Chain { // all of them, or the side that bears more
+		l := &rep.Chain[i]
+		if strings.HasPrefix(l.ID, "tyres") && l.Share != nil && (co.TyreUsed == nil || l.Share.Value > co.TyreUsed.Value) {
+			co.TyreUsed = l.Share
 		}
 	}
 	for i := range rep.Findings {

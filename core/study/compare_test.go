@@ -166,6 +166,18 @@ func TestBack(t *testing.T) {
 	}
 }
 
+// A load to one side uses that side's tyre most, and that is what the table tells: of 630 kg on the wheels 400 stand
+// 0.3 m aside on a track of 1.6, so the one bears 315 + 75 of 500 kg.
+func TestTyresBySide(t *testing.T) {
+	p := sample.Plan(t, sample.Crate+"/at/right", `0.3`, sample.Crate+"/at/back", `0.75`)
+	r := rig.Resolve(p, "t", "o")
+	want := (r.Bears.OnAxle.Nominal/2 + 400*0.3/1.6) / 500
+	got := one(t, study.Compare(context.Background(), p, review.Request{}, false), "t").Outings[0].TyreUsed
+	if got == nil || math.Abs(got.Value-want) > 1e-9 {
+		t.Errorf("%+v, by hand %v", got, want)
+	}
+}
+
 func TestTows(t *testing.T) {
 	for _, x := range study.Tows(context.Background(), sample.Plan(t, "/outings", `{}`)) {
 		if x.Outcome != finding.Unknown || len(x.Says) == 0 {
