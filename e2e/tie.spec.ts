@@ -20,6 +20,26 @@ test('loads are tied down: planned, ticked on the card, loosened, compared', asy
   await expect(page.locator('[data-view="plan"] .strap')).not.toHaveCount(0)
   await accessible(page)
 
+  // While something changes, what was found at rest stands, marked; the next rest makes it anew.
+  const statics = page.locator('[data-code="tie.statics"]').first()
+  await expect(statics).toBeVisible()
+  let held: Promise<void> | undefined
+  let rest = () => {}
+  await page.route('**/api/review', async (route) => {
+    const asked = route.request().postDataJSON() as { want: string }
+    if (asked.want === 'settled') await (held ??= new Promise<void>((go) => (rest = go)))
+    await route.continue()
+  })
+  await canoe.getByRole('switch', { name: 'Mat under it' }).click()
+  await expect(statics).toHaveAttribute('data-follows', 'true')
+  await expect.poll(() => !!held).toBe(true)
+  rest()
+  await settled(page)
+  await page.unroute('**/api/review')
+  await expect(statics).not.toHaveAttribute('data-follows', 'true')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await settled(page)
+
   // The card tells each strap; a tick is kept on the day's page.
   await page.keyboard.press('0')
   await settled(page)

@@ -398,7 +398,9 @@ type Asking struct {
 	Key  string     `json:"key,omitempty"`  // of the finding whose working is opened
 	Back bool       `json:"back,omitempty"` // a comparison tells what would bring each failing candidate back
 	CSV  string     `json:"csv,omitempty"`  // a table to be read
-	Kept string     `json:"kept,omitempty"` // the id under which the plan is kept: its records count
+	// what the last rest found, for a live review: it stands until the next
+	Before []finding.Finding `json:"before,omitempty"`
+	Kept   string            `json:"kept,omitempty"` // the id under which the plan is kept: its records count
 	// the day on which it is asked, YYYY-MM-DD; the core has no clock
 	Today string `json:"today,omitempty"`
 }
@@ -432,7 +434,9 @@ func (s *server) review(c fiber.Ctx) error {
 		return err
 	}
 	if a.Want != "settled" {
-		return c.JSON(review.Review(a.Plan, a.Request))
+		rep := review.Review(a.Plan, a.Request)
+		rep.Follow(a.Before)
+		return c.JSON(rep)
 	}
 	return s.inTurn(s.lanes.settled, settledTime, func(ctx context.Context) error {
 		return c.JSON(departure.Settle(ctx, a.Plan, a.Request))

@@ -482,6 +482,9 @@ func (rep *Report) Settle() {
 	fs := rest(r)
 	roughly(r, fs, false, rest)
 	finding.Sense(fs)
+	for i := range fs {
+		fs[i].Rest = true
+	}
 	rep.Findings = append(rep.Findings, fs...)
 	rep.weigh()
 }

@@ -45,6 +45,7 @@ import type {
   Designing,
   Designs,
   Example,
+  Finding,
   Flooring,
   Glance,
   Import,
@@ -148,6 +149,7 @@ export interface Asked {
   outing: string
   trailer: string
   stage?: string // on screen: what others alone show is not drawn
+  before?: Finding[] // what the last rest found: it stands until the next
   kept?: string // the id under which the plan is kept: its records count
 }
 

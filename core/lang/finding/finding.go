@@ -186,6 +186,8 @@ type Finding struct {
 	Essential bool          `json:"essential,omitempty"` // one of the links a verdict cannot do without
 	Compares  bool          `json:"compares,omitempty"`  // it holds one arrangement against another and decides no stage
 	HasWork   bool          `json:"hasWork,omitempty"`
+	Rest      bool          `json:"rest,omitempty"`    // it is judged at rest, or its outcome is
+	Follows   bool          `json:"follows,omitempty"` // it is as at the last rest, what changed since is not in it
 
 	Work func() []Step `json:"-"` // the working, made only when it is opened
 }

@@ -30,8 +30,9 @@ const previewed = (x: Fix) => workspace.preview?.fix === x
     class="border-rule border-t py-2.5 first:border-t-0"
     :data-code="finding.code"
     :data-outcome="finding.outcome"
+    :data-follows="finding.follows"
   >
-    <div class="flex items-start gap-2">
+    <div class="flex items-start gap-2" :class="{ 'opacity-60': finding.follows }">
       <OutcomeMark :outcome="finding.outcome" class="mt-0.5" />
       <p class="min-w-0 flex-1 leading-snug first-letter:uppercase">{{ say(finding.says) }}</p>
     </div>

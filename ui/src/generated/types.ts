@@ -145,6 +145,7 @@ export interface Op {
 }
 export interface Asking {
   back?: boolean;
+  before?: Finding[];
   csv?: string;
   kept?: string;
   key?: string;
@@ -154,6 +155,46 @@ export interface Asking {
   today?: string;
   trailer: string;
   want?: string;
+}
+export interface Finding {
+  code: string;
+  compares?: boolean;
+  essential?: boolean;
+  figure?: Measure;
+  fixes?: Fix[];
+  follows?: boolean;
+  gate?: string;
+  hasWork?: boolean;
+  limit?: Measure;
+  margin?: number;
+  needs?: Need[];
+  outcome: string;
+  rest?: boolean;
+  says: Sentence;
+  scope: Scope;
+  source?: Source;
+  stage: string;
+  subject?: string;
+  tight?: string;
+  title: Sentence;
+}
+export interface Fix {
+  figure?: Measure;
+  name: Sentence;
+  outcome: string;
+  patch: Op[];
+}
+export interface Scope {
+  outing?: string;
+  school?: string;
+  state?: string;
+  trailer?: string;
+}
+export interface Source {
+  asOf: string;
+  clause?: string;
+  confidence: string;
+  title: string;
 }
 export interface Plan {
   ballMounts?: {
@@ -1482,12 +1523,6 @@ export interface AxleRow {
   says?: Sentence;
   sure?: Interval;
 }
-export interface Source {
-  asOf: string;
-  clause?: string;
-  confidence: string;
-  title: string;
-}
 export interface View {
   handles?: Handle[];
   id: string;
@@ -1608,38 +1643,6 @@ export interface Growth {
   outing: string;
   patch: Op[];
   says: Sentence;
-}
-export interface Finding {
-  code: string;
-  compares?: boolean;
-  essential?: boolean;
-  figure?: Measure;
-  fixes?: Fix[];
-  gate?: string;
-  hasWork?: boolean;
-  limit?: Measure;
-  margin?: number;
-  needs?: Need[];
-  outcome: string;
-  says: Sentence;
-  scope: Scope;
-  source?: Source;
-  stage: string;
-  subject?: string;
-  tight?: string;
-  title: Sentence;
-}
-export interface Fix {
-  figure?: Measure;
-  name: Sentence;
-  outcome: string;
-  patch: Op[];
-}
-export interface Scope {
-  outing?: string;
-  school?: string;
-  state?: string;
-  trailer?: string;
 }
 export interface Changes {
   before?: Measure;
@@ -2007,6 +2010,7 @@ export interface Share {
 }
 export interface Entering {
   back?: boolean;
+  before?: Finding[];
   csv?: string;
   kept?: string;
   key?: string;
@@ -3489,6 +3493,7 @@ export interface Narrowed {
 export interface Searching {
   answers: Answer[];
   back?: boolean;
+  before?: Finding[];
   csv?: string;
   kept?: string;
   key?: string;

@@ -55,10 +55,13 @@ export function useReviewLoop(open: Open) {
       const seq = sequence.value
       const [forPlan, forOuting, forTrailer] = [id.value, outing.value, trailer.value]
       try {
-        // at rest all is drawn, since the hand may go to another stage next
-        const on = want === 'live' ? stage.value : undefined
+        // at rest all is drawn, since the hand may go to another stage next; what is found then stands until the next rest
+        const live =
+          want === 'live'
+            ? { stage: stage.value, before: settledReport.value?.findings.filter((f) => f.rest) }
+            : {}
         const answer = await api.review(
-          { plan: asked, outing: forOuting, trailer: forTrailer, stage: on },
+          { plan: asked, outing: forOuting, trailer: forTrailer, ...live },
           want,
         )
         if (id.value !== forPlan) continue

@@ -1,0 +1,66 @@
+package review_test
+
+import (
+	"slices"
+	"testing"
+
+	"zygonos/core/internal/sample"
+	"zygonos/core/lang/finding"
+	"zygonos/core/review"
+)
+
+// Straps that the rule is content with hold live and fail at rest: while something is moved that stands, marked,
+// and the headline says so; of another outing, or made up, nothing follows.
+func TestFollow(t *testing.T) {
+	p := sample.Plan(t, "/trailers/t/tiePoints", `{
+		"a":{"order":1,"kind":"ring-welded","rating":500,"at":{"back":0.7,"right":-0.68}},"b":{"order":2,"kind":"ring-welded","rating":500,"at":{"back":0.7,"right":0.68}},
+		"c":{"order":3,"kind":"ring-welded","rating":500,"at":{"back":1.8,"right":-0.68}},"d":{"order":4,"kind":"ring-welded","rating":500,"at":{"back":1.8,"right":0.68}}}`,
+		"/trailers/t/floor", `"ply"`, "/trailers/t/deckHeight", `{"value":0.5,"how":"weighed"}`, "/region", `"na"`, "/trailers/t/chains", `2`,
+		"/straps", `{"s":{"order":1,"name":"Strap","kind":"ratchet","limit":120,"count":6}}`,
+		"/outings/o/layouts/t/lashings", `{"x":{"order":1,"load":"crate","strap":"s","from":"a","to":"b","hold":{"back":0.1}},"y":{"order":2,"load":"crate","strap":"s","from":"c","to":"d","hold":{"back":0.9}}}`)
+	rest := review.Review(p, review.Request{})
+	live := len(rest.Findings)
+	if rest.Headline.Outcome == finding.Fails {
+		t.Fatal("it fails live")
+	}
+	rest.Settle()
+	if rest.Headline.Outcome != finding.Fails || len(rest.Findings) == live {
+		t.Fatalf("%s at rest", rest.Headline.Outcome)
+	}
+	follows := func(rep *review.Report) (n int) {
+		for _, f := range rep.Findings {
+			if f.Follows {
+				n++
+			}
+		}
+		return n
+	}
+	next := review.Review(p, review.Request{})
+	next.Follow(slices.Concat(rest.Findings, rest.Findings)) // each once
+	if next.Headline.Outcome != finding.Fails || len(next.Findings) != len(rest.Findings) || follows(next) != len(rest.Findings)-live {
+		t.Errorf("%s with %d of %d findings, %d follow", next.Headline.Outcome, len(next.Findings), len(rest.Findings), follows(next))
+	}
+	// a check that holds live and was tight by a guess stays tight, with the live sentence
+	doubted := review.Review(p, review.Request{})
+	i := slices.IndexFunc(doubted.Findings, func(f finding.Finding) bool { return f.Outcome == finding.Holds })
+	before := doubted.Findings[i]
+	before.Outcome, before.Tight, before.Rest, before.Says = finding.Tight, finding.GuessTooRough, true, nil
+	doubted.Follow([]finding.Finding{before})
+	f := sample.Find(t, doubted.Findings, before.Code)
+	if f.Outcome != finding.Tight || !f.Follows || len(f.Says) == 0 {
+		t.Errorf("%+v", f)
+	}
+	other := rest.Findings[slices.IndexFunc(rest.Findings, func(f finding.Finding) bool { return f.Rest })]
+	for name, change := range map[string]func(f *finding.Finding){
+		"another outing": func(f *finding.Finding) { f.Scope.Outing = "x" }, "no stage": func(f *finding.Finding) { f.Stage = "x" },
+		"no outcome": func(f *finding.Finding) { f.Outcome = "x" }, "not of rest": func(f *finding.Finding) { f.Rest = false },
+	} {
+		rep, odd := review.Review(p, review.Request{}), other
+		change(&odd)
+		if rep.Follow([]finding.Finding{odd}); follows(rep) != 0 {
+			t.Errorf("%s follows", name)
+		}
+	}
+	none := review.Review(p, review.Request{Trailer: "none"})
+	none.Follow(rest.Findings)
+}
