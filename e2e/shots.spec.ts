@@ -57,6 +57,7 @@ test('racks', async ({ page }) => {
   await settled(page)
   await page.getByRole('button', { name: 'Plan racks' }).click()
   await page.getByRole('region', { name: 'Racks' }).last().waitFor()
+  await page.locator('main section').evaluateAll((all) => all.forEach((e) => e.scrollTo(0, 0)))
   await page.evaluate(() => document.fonts.ready)
   await page.screenshot({ path: file('racks') })
 })

@@ -58,7 +58,8 @@ const columnScale = computed(() => {
   if (!props.rearFirst || !rear.value) return scale.value
   const left = size.width.value - 24 - extent(rear.value)[0] * rearScale.value
   const across = Math.max(...column.value.map((v) => extent(v)[0]), 1)
-  return Math.max(30, Math.min(left / across, (size.height.value - 8) / extent(column.value[0]!)[1]))
+  const down = column.value.reduce((sum, v) => sum + extent(v)[1], 0.001)
+  return Math.max(30, Math.min(left / across, (size.height.value - 8) / down))
 })
 </script>
 

@@ -31,7 +31,7 @@ const racks = computed(() =>
 <template>
   <section class="relative flex flex-col gap-2 xl:overflow-auto" aria-label="Racks" tabindex="-1">
     <div class="plate shrink-0 overflow-hidden p-2 md:h-[26rem]">
-      <RigDrawing class="h-full" :only="['rear', 'side']" rear-first :others="others" />
+      <RigDrawing class="h-full" :only="['rear', 'side', 'plan']" rear-first :others="others" />
     </div>
     <OtherOutings v-if="several" class="no-print" @shapes="others = $event" />
     <ThingTray class="no-print" />
