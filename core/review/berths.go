@@ -19,6 +19,7 @@ const (
 	hullGap   = 0.10 // between hulls
 	sternOver = 1.0  // that a long thing may reach beyond the tail
 	bowRoom   = 0.3  // before it, to the coupling
+	wheelIn   = 0.1  // of a wheel's middle within the deck's side
 )
 
 // berth is a load to be placed.
@@ -30,6 +31,7 @@ type berth struct {
 	height        float64
 	mass          float64 // kg, with what is in it; 0: not known
 	x, y          float64 // its centre behind its front and right of its middle, m
+	bars          bool    // it stands on one track, and is wide at its bars alone
 }
 
 // row is what stands side by side, with all that rides on it.
@@ -113,7 +115,7 @@ func newYard(r *rig.Rig, ids []string) *yard {
 		b := r.Moves(i)
 		q := &berth{id: it.ID, shape: it.Shape, mass: b.Mass,
 			along: it.Length(), across: it.Right - it.Left, height: it.Top - it.Bottom,
-			x: b.X - it.Front, y: b.Y - (it.Left+it.Right)/2}
+			x: b.X - it.Front, y: b.Y - (it.Left+it.Right)/2, bars: it.OneTrack()}
 		if q.shape == "box" && q.across > r.DeckWidth() && q.along <= r.DeckWidth() { // it goes across
 			q.turn, q.along, q.across, q.x, q.y = 90, q.across, q.along, q.across/2-q.y, q.x-q.along/2
 		}
@@ -291,11 +293,30 @@ func (y *yard) heightOf(id string) float64 {
 	return 0
 }
 
+// gapOf is the room beside a load; machines on one track stand head to tail, their boxes in each other.
 func gapOf(q *berth) float64 {
-	if q.shape == "hull" {
+	switch {
+	case q.shape == "hull":
 		return hullGap
+	case q.bars:
+		return rig.HeadToTail(q.across) - q.across
 	}
 	return berthGap
+}
+
+// turnRound turns a load end for end.
+func (q *berth) turnRound() { q.turn, q.x, q.y = 180, q.along-q.x, -q.y }
+
+// headToTail reports whether a machine on one track has room beside those of a row: their wheels a little within
+// the deck, their bars within the road's width.
+func (w *row) headToTail(q *berth, deck, road float64) bool {
+	first := w.items[0]
+	if !first.bars || !q.bars || math.Abs(first.across-q.across) > 0.05 {
+		return false
+	}
+	apart := rig.HeadToTail(math.Max(first.across, q.across))
+	lines := float64(len(w.items)) * apart
+	return lines/2 <= deck/2-wheelIn+1e-9 && lines+q.across <= math.Max(deck, road)+1e-9
 }
 
 // inRows lays the loads in rows across the deck, or on top of another.
@@ -312,6 +333,15 @@ func (y *yard) inRows() {
 		placed := false
 		for _, w := range y.rows {
 			first := w.items[0]
+			if w.headToTail(q, wide, hullWide) {
+				if len(w.items)%2 == 1 {
+					q.turnRound()
+				}
+				w.across += gapOf(q) + q.across
+				w.items, w.along = append(w.items, q), math.Max(w.along, q.along)
+				placed = true
+				break
+			}
 			if first.shape == "wheels" || q.shape == "wheels" || (first.shape == "hull") != (q.shape == "hull") {
 				continue
 			}

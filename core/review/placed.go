@@ -139,7 +139,7 @@ func placed(r *rig.Rig) (f finding.Finding, owner, any bool) {
 func inOther(r *rig.Rig, it *rig.Item) bool {
 	for i := range r.Items {
 		o := &r.Items[i]
-		if o != it && it.Overlaps(o) && it.Front < o.Rear-1e-6 && o.Front < it.Rear-1e-6 {
+		if o != it && it.Overlaps(o) && it.Front < o.Rear-1e-6 && o.Front < it.Rear-1e-6 && !r.Interlock(it, o) {
 			return true
 		}
 	}
@@ -189,6 +189,7 @@ func instruction(r *rig.Rig) said.Sentence {
 			}
 			out = append(out, said.Say(", % to the "+side, said.Length(math.Abs(mid)))...)
 		}
+		out = append(out, r.Turned(it)...)
 	}
 	return out
 }

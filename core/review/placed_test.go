@@ -141,6 +141,7 @@ func TestNoRoomBeside(t *testing.T) {
 		{[]string{"quad", "canoe"}, finding.Unknown, "No room was found on the deck for canoe 2 beside the rest: plan a rack for it", 1},
 		{[]string{"quad", "quad", "quad"}, finding.Unknown, "No room was found on the deck for quad 3 beside the rest: place it yourself", 1},
 		{[]string{"canoe", "canoe"}, finding.Unknown, "", 2},
+		{[]string{"motorcycle", "motorcycle"}, finding.Unknown, "", 2},
 	} {
 		sets := []string{sample.Crate, "-", "/loads/crate", "-"}
 		for i, k := range c.kinds {
@@ -164,6 +165,33 @@ func TestNoRoomBeside(t *testing.T) {
 		if math.Abs(rep.Figures.Mass.Value-total) > 1e-6 {
 			t.Errorf("%v: %v kg", c.kinds, rep.Figures.Mass.Value)
 		}
+	}
+}
+
+// Two motorcycles 0.85 m wide at their bars and 0.45 m behind them stand head to tail, their middles 0.65 m apart:
+// 0.325 m to either side of the deck's. On a deck of 0.8 m their wheels would stand nearer than 0.1 m to its sides.
+func TestHeadToTail(t *testing.T) {
+	bike := func(order int) string {
+		return fmt.Sprintf(`{"order":%d,"name":"Bike %d","kind":"motorcycle","mass":{"value":118,"plusMinus":0,"how":"weighed"},"size":{},"centre":{}}`, order, order)
+	}
+	sets := []string{sample.Crate, "-", "/loads/crate", "-", "/loads/a", bike(1), "/loads/b", bike(2),
+		"/outings/o/layouts/t/placements/a", anywhere, "/outings/o/layouts/t/placements/b", anywhere}
+	p := sample.Plan(t, sets...)
+	rep := review.Review(p, review.Request{})
+	placed := p.Outings["o"].Layouts["t"].Placements
+	a, b := placed["a"], placed["b"]
+	if a.On != plan.OnDeck || b.On != plan.OnDeck || (a.Turn+180)%360 != b.Turn || a.At.Back != b.At.Back ||
+		math.Abs(math.Abs(float64(a.At.Right))-0.325) > 0.0051 || math.Abs(float64(a.At.Right+b.At.Right)) > 0.0101 {
+		t.Errorf("%+v, %+v", a, b)
+	}
+	r := rig.Resolve(p, "t", "o")
+	if !r.Interlock(&r.Items[0], &r.Items[1]) || strings.Contains(rep.Headline.Says.Text(p.Locale()), "No room") ||
+		!strings.Contains(rep.Headline.Says.Text(p.Locale()), "to the right, turned round") {
+		t.Error(rep.Headline.Says.Text(p.Locale()))
+	}
+	narrow := sample.Plan(t, append(sets, "/trailers/t/deckWidth/value", "0.8")...)
+	if says := review.Review(narrow, review.Request{}).Headline.Says.Text(p.Locale()); !strings.Contains(says, "No room was found on the deck for Bike ") {
+		t.Error(says)
 	}
 }
 

@@ -5,6 +5,7 @@ import (
 
 	"zygonos/core/facts/catalogue"
 	"zygonos/core/lang/quantity"
+	"zygonos/core/lang/said"
 	"zygonos/core/plan"
 )
 
@@ -52,6 +53,38 @@ func (i *Item) Footing() (corners [4][3]float64) {
 func (i *Item) OneTrack() bool {
 	w, ok := i.stands()
 	return ok && w.front <= oneTrack && w.rear <= oneTrack
+}
+
+// bodyWide is how wide a machine on one track is behind its bars, at seat and pegs, m (practice, C).
+const bodyWide = 0.45
+
+// HeadToTail is how far apart the middles of two machines on one track stand, each as wide at its bars, one of them
+// turned round: the bars of each beside the other's seat, (w + 0.45 m)/2.
+func HeadToTail(wide float64) float64 { return (wide + bodyWide) / 2 }
+
+// Interlock reports whether two machines on one track stand head to tail and no nearer than that: neither stands in
+// the other, though the boxes around them do.
+func (r *Rig) Interlock(a, b *Item) bool {
+	if r.Layout == nil || a == b || !a.OneTrack() || !b.OneTrack() ||
+		(r.Layout.Placements[a.ID].Turn+180)%360 != r.Layout.Placements[b.ID].Turn%360 {
+		return false
+	}
+	apart := math.Abs(a.Left+a.Right-b.Left-b.Right) / 2
+	return apart >= HeadToTail(math.Max(a.Right-a.Left, b.Right-b.Left))-0.01
+}
+
+// Turned says how a load stands that does not stand nose first; empty where it does.
+func (r *Rig) Turned(it *Item) said.Sentence {
+	if r.Layout == nil || it.Part {
+		return nil
+	}
+	switch r.Layout.Placements[it.ID].Turn {
+	case 90, 270:
+		return said.Say(", set across")
+	case 180:
+		return said.Say(", turned round")
+	}
+	return nil
 }
 
 // standing is how a machine stands on its wheels: what of it lies before the front and behind the

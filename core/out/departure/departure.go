@@ -61,7 +61,9 @@ func Of(r *rig.Rig, fs []finding.Finding, low, high, calm *float64) *Card {
 		// A must that fails is a matter of buying; whatever else fails stands against leaving.
 		// How it stands without the car is no reason not to leave.
 		fails := f.Outcome == finding.Fails && (f.Stage != "job" || f.Gate == finding.GateGo) && f.Stage != parked.Stage
-		if fails || f.Outcome == finding.Unknown && (f.Essential || f.Stage == lashing.Stage) {
+		// What the app placed is to be confirmed, and what found no room to be placed.
+		asked := f.Essential || f.Stage == lashing.Stage || f.Code == review.CodePlaced
+		if fails || f.Outcome == finding.Unknown && asked {
 			c.Gate = append(c.Gate, *f)
 		}
 		if f.Outcome == finding.Unknown {
@@ -127,6 +129,7 @@ func places(r *rig.Rig) []finding.Tick {
 			}
 			says = append(says, said.Say(", its middle % to the "+side, said.Length(math.Abs(mid)))...)
 		}
+		says = append(says, r.Turned(it)...)
 		out = append(out, finding.Tick{ID: "place-" + it.ID, Says: append(says, said.Piece{Text: "."})})
 	}
 	if a := r.Layout.AxleAt; a != nil {

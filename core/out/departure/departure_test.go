@@ -99,6 +99,18 @@ func TestGate(t *testing.T) {
 			t.Errorf("%s %s stands in the gate", f.Code, f.Outcome)
 		}
 	}
+	// what the app placed and nobody confirmed stands against leaving
+	left, err := plan.Apply(p, []finding.Op{{Op: "add", Path: "/outings/two-seater-day/layouts/grey-flatbed/placements/two-seater", Value: plan.Placement{On: plan.OnAny}}})
+	if err != nil {
+		t.Fatal(err)
+	}
+	unconfirmed := false
+	for _, f := range departure.Settle(context.Background(), left, review.Request{Outing: "two-seater-day"}).Card.Gate {
+		unconfirmed = unconfirmed || f.Code == review.CodePlaced
+	}
+	if !unconfirmed {
+		t.Error("a machine that nobody placed does not stand against leaving")
+	}
 	thin, err := plan.Apply(p, []finding.Op{{Op: "replace", Path: "/parts/boat-rack/rack/bar", Value: plan.Profile{Shape: "tube", Height: 0.016, Width: 0.016, Wall: 0.001, Material: "mild"}}})
 	if err != nil {
 		t.Fatal(err)
