@@ -17,6 +17,7 @@ import (
 const (
 	berthGap  = 0.02 // between boxes
 	hullGap   = 0.10 // between hulls
+	wheelsGap = 0.10 // between machines, for a hand and a strap
 	sternOver = 1.0  // that a long thing may reach beyond the tail
 	bowRoom   = 0.3  // before it, to the coupling
 	wheelIn   = 0.1  // of a wheel's middle within the deck's side
@@ -300,6 +301,8 @@ func gapOf(q *berth) float64 {
 		return hullGap
 	case q.bars:
 		return rig.HeadToTail(q.across) - q.across
+	case q.shape == "wheels":
+		return wheelsGap
 	}
 	return berthGap
 }
@@ -342,7 +345,8 @@ func (y *yard) inRows() {
 				placed = true
 				break
 			}
-			if first.shape == "wheels" || q.shape == "wheels" || (first.shape == "hull") != (q.shape == "hull") {
+			if first.bars || q.bars || (first.shape == "wheels") != (q.shape == "wheels") ||
+				(first.shape == "hull") != (q.shape == "hull") {
 				continue
 			}
 			if grown := w.across + gapOf(q) + q.across; grown <= limit+1e-9 && (long(q) || q.along <= w.along+0.3) {

@@ -181,7 +181,11 @@ func instruction(r *rig.Rig) said.Sentence {
 			d, where = -d, "before"
 		}
 		name := said.Name(it.Name, "the load")
-		out = append(out, said.Say("the front of % % "+where+" the {headboard}", name, said.Length(d))...)
+		if d < 0.005 {
+			out = append(out, said.Say("the front of % against the {headboard}", name)...)
+		} else {
+			out = append(out, said.Say("the front of % % "+where+" the {headboard}", name, said.Length(d))...)
+		}
 		if mid := (it.Left + it.Right) / 2; math.Abs(mid) > 0.02 {
 			side := "right"
 			if mid < 0 {

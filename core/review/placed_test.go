@@ -142,6 +142,7 @@ func TestNoRoomBeside(t *testing.T) {
 		{[]string{"quad", "quad", "quad"}, finding.Unknown, "No room was found on the deck for quad 3 beside the rest: place it yourself", 1},
 		{[]string{"canoe", "canoe"}, finding.Unknown, "", 2},
 		{[]string{"motorcycle", "motorcycle"}, finding.Unknown, "", 2},
+		{[]string{"mower-walk", "mower-walk"}, finding.Unknown, "", 2}, // 0.55 m each, 0.1 between them, on 1.4
 	} {
 		sets := []string{sample.Crate, "-", "/loads/crate", "-"}
 		for i, k := range c.kinds {

@@ -119,7 +119,10 @@ func places(r *rig.Rig) []finding.Tick {
 		name := said.Name(it.Name, "a thing")
 		d := it.Front - front
 		says := said.Say("%: its front % behind the {headboard}", name, said.Length(d))
-		if d < 0 {
+		switch {
+		case math.Abs(d) < 0.005:
+			says = said.Say("%: its front against the {headboard}", name)
+		case d < 0:
 			says = said.Say("%: its front % before the {headboard}", name, said.Length(-d))
 		}
 		if mid := (it.Left + it.Right) / 2; math.Abs(mid) > 0.005 {
