@@ -161,16 +161,22 @@ const mostTold = 2
 func instruction(r *rig.Rig) said.Sentence {
 	front, _ := r.Deck()
 	var out said.Sentence
+	var rides []said.Sentence
 	n := 0
 	for i := range r.Items {
 		it := &r.Items[i]
-		if it.Part || !r.Layout.Placements[it.ID].Auto || it.Carrier != "" {
+		if it.Part || !r.Layout.Placements[it.ID].Auto {
 			continue
 		}
 		if n++; n > mostTold {
 			return said.Say("Place the loads as they are drawn")
 		}
-		if n > 1 {
+		if pl := r.Layout.Placements[it.ID]; it.Carrier != "" {
+			under := said.Name(r.Plan.Loads[pl.ID].Name, "the other")
+			rides = append(rides, said.Say("% on %", said.Name(it.Name, "the load"), under))
+			continue
+		}
+		if len(out) > 0 {
 			out = append(out, said.Say(", ")...)
 		} else {
 			out = append(out, said.Say("Set ")...)
@@ -194,6 +200,13 @@ func instruction(r *rig.Rig) said.Sentence {
 			out = append(out, said.Say(", % to the "+side, said.Length(math.Abs(mid)))...)
 		}
 		out = append(out, r.Turned(it)...)
+	}
+	for _, ride := range rides {
+		begin := ", "
+		if len(out) == 0 {
+			begin = "Set "
+		}
+		out = append(append(out, said.Say(begin)...), ride...)
 	}
 	return out
 }

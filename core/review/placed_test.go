@@ -169,6 +169,16 @@ func TestNoRoomBeside(t *testing.T) {
 	}
 }
 
+// What the app puts on top of another is told with it.
+func TestRidesAreTold(t *testing.T) {
+	sofa := `{"order":%d,"name":"Sofa %d","kind":"sofa","mass":{"value":70,"plusMinus":0,"how":"weighed"},"size":{},"centre":{}}`
+	p := sample.Plan(t, sample.Crate, "-", "/loads/crate", "-", "/loads/a", fmt.Sprintf(sofa, 1, 1), "/loads/b", fmt.Sprintf(sofa, 2, 2),
+		"/outings/o/layouts/t/placements/a", anywhere, "/outings/o/layouts/t/placements/b", anywhere)
+	if says := review.Review(p, review.Request{}).Headline.Says.Text(p.Locale()); !strings.Contains(says, "Set the front of Sofa 1 ") || !strings.Contains(says, ", Sofa 2 on Sofa 1") {
+		t.Error(says)
+	}
+}
+
 // Two motorcycles 0.85 m wide at their bars and 0.45 m behind them stand head to tail, their middles 0.65 m apart:
 // 0.325 m to either side of the deck's. On a deck of 0.8 m their wheels would stand nearer than 0.1 m to its sides.
 func TestHeadToTail(t *testing.T) {
