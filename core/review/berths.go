@@ -340,6 +340,7 @@ func (y *yard) inRows() {
 				if len(w.items)%2 == 1 {
 					q.turnRound()
 				}
+				taken += math.Max(0, q.along-w.along)
 				w.across += gapOf(q) + q.across
 				w.items, w.along = append(w.items, q), math.Max(w.along, q.along)
 				placed = true

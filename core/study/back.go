@@ -64,7 +64,7 @@ func holdsSlid(
 	patch []finding.Op,
 	trailer string,
 	failing, outings []string,
-	codes map[string]bool,
+	codes map[string]int,
 ) (slides []finding.Op, ok bool) {
 	patched, err := plan.Apply(p, patch)
 	if err != nil || len(plan.Clean(patched)) > 0 {
@@ -80,17 +80,23 @@ func holdsSlid(
 	return slides, err == nil && mends(slid, trailer, failing, outings, codes)
 }
 
-// mends reports whether nothing fails any more, and what failed is known to hold: a car whose plate nobody
-// read brings nothing back.
-func mends(p *plan.Plan, trailer string, failing, outings []string, codes map[string]bool) bool {
+// mends reports whether nothing fails any more, and of what failed no more is unknown than before (codes): a car
+// whose plate nobody read brings nothing back.
+func mends(p *plan.Plan, trailer string, failing, outings []string, codes map[string]int) bool {
 	if judged(p, trailer, outings).Outcome == finding.Fails {
 		return false
 	}
+	unknown := map[string]int{}
 	for _, o := range failing {
 		for _, f := range atRest(p, review.Request{Outing: o, Trailer: trailer}).Findings {
-			if codes[f.Code] && f.Outcome == finding.Unknown {
-				return false
+			if f.Outcome == finding.Unknown {
+				unknown[f.Code]++
 			}
+		}
+	}
+	for code, before := range codes {
+		if unknown[code] > before {
+			return false
 		}
 	}
 	return true
@@ -127,23 +133,30 @@ type back struct {
 	path    string // of the trailer
 	failing []string
 	rigs    map[string]*rig.Rig // of the failing outings
-	codes   map[string]bool     // of what fails on any of them
+	codes   map[string]int      // of what fails on any of them, with how many of that kind are not known
 	out     []way
 }
 
-// backVariants lists the ways, the least trouble first, and the codes of what fails.
-func backVariants(p *plan.Plan, c *Candidate, failing []string) ([]way, map[string]bool) {
+// backVariants lists the ways, the least trouble first, and the codes of what fails with how many of each are not known.
+func backVariants(p *plan.Plan, c *Candidate, failing []string) ([]way, map[string]int) {
 	b := &back{
 		plan: p, of: c, trailer: p.Trailers[c.ID], path: "/trailers/" + c.ID, failing: failing,
-		rigs: map[string]*rig.Rig{}, codes: map[string]bool{},
+		rigs: map[string]*rig.Rig{}, codes: map[string]int{},
 	}
+	unknown := map[string]int{}
 	for _, o := range failing {
 		b.rigs[o] = rig.Resolve(p, c.ID, o)
 		for _, f := range atRest(p, review.Request{Outing: o, Trailer: c.ID}).Findings {
-			if f.Outcome == finding.Fails {
-				b.codes[f.Code] = true
+			switch f.Outcome {
+			case finding.Fails:
+				b.codes[f.Code] = 0
+			case finding.Unknown:
+				unknown[f.Code]++
 			}
 		}
+	}
+	for code := range b.codes {
+		b.codes[code] = unknown[code]
 	}
 	b.mended()
 	b.add(slideAll(p, c.ID, failing), "with all slid")
@@ -169,7 +182,10 @@ func (b *back) set(field string, value any) finding.Op {
 }
 
 func (b *back) fails(codes ...string) bool {
-	return slices.ContainsFunc(codes, func(code string) bool { return b.codes[code] })
+	return slices.ContainsFunc(codes, func(code string) bool {
+		_, fails := b.codes[code]
+		return fails
+	})
 }
 
 // mended takes the ways out of the one outing that fails: what mends it may mend all.
