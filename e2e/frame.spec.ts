@@ -94,6 +94,7 @@ test('a member is drilled, gripped by its end, and ticked off when it is cut', a
   await page.locator('[data-section-cut] li button', { hasText: 'R1' }).click()
   await studied(page)
   await expect(page.locator('[data-done]')).toContainText('R1')
+  await settled(page)
   await accessible(page)
 })
 

@@ -171,6 +171,9 @@ export async function saved(page: Page) {
 /** Holds what is in hand, a dialog or the stage, against WCAG; all of the page where it is asked for or has neither. */
 export async function accessible(page: Page, whole = false) {
   if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axeSource)
+  // what follows until the next rest is dimmed
+  const rests = () => document.documentElement.dataset.settled !== 'false'
+  await page.waitForFunction(rests, null, { timeout: 5000 }).catch(() => {})
   const violations = await page.evaluate(async (whole) => {
     const part = ['[role=dialog]', 'main section'].find((p) => !whole && document.querySelector(p))
     // one document, violations alone: a third of the time of the full report

@@ -434,6 +434,9 @@ func (s *server) review(c fiber.Ctx) error {
 		return err
 	}
 	if a.Want != "settled" {
+		if a.Before == nil { // nothing was found at rest yet that could stand: all is asked
+			a.Stage = ""
+		}
 		rep := review.Review(a.Plan, a.Request)
 		rep.Follow(a.Before)
 		return c.JSON(rep)

@@ -58,7 +58,7 @@ func (rep *Report) Doubt() {
 				unnamed = "what is wanted"
 			}
 			what := said.Say("the "+g.Says+" of %", said.Name(nameOf(r.Plan, g.Path), unnamed))
-			f.Outcome, f.Tight, f.Rest = finding.Tight, finding.GuessTooRough, true
+			f.Outcome, f.Tight, f.Doubted = finding.Tight, finding.GuessTooRough, true
 			f.Says = append(append(append(append(f.Says, said.Say(" But with ")...), what...),
 				said.Say(" at %: ", said.Of(g.Kind, end(g, k)))...), then...)
 			where := said.Say("Tape it.")

@@ -9,8 +9,8 @@ import (
 // mostFollow is how many findings of the last rest follow a live report.
 const mostFollow = 200
 
-// Follow lets what was found at the last rest stand until the next one, marked: what is judged at rest alone, and
-// that a check which holds live is tight by a guess. Without it a hand that moves something would see what
+// Follow lets what was found at the last rest stand until the next one, marked: what is judged at rest alone, what
+// the stage on screen left out, and that a check which holds live is tight by a guess. Without it a hand that moves something would see what
 // fails at rest come and go. Findings of another trailer or outing are passed over.
 func (rep *Report) Follow(before []finding.Finding) {
 	if rep.rig == nil {
@@ -22,16 +22,16 @@ func (rep *Report) Follow(before []finding.Finding) {
 	}
 	var more []finding.Finding
 	for _, b := range before[:min(len(before), mostFollow)] {
-		if !b.Rest || b.Scope.Trailer != rep.Scope.Trailer || b.Scope.Outing != rep.Scope.Outing ||
+		if !b.Rest && !b.Doubted || b.Scope.Trailer != rep.Scope.Trailer || b.Scope.Outing != rep.Scope.Outing ||
 			!slices.Contains(Stages, b.Stage) {
 			continue
 		}
 		i, live := at[b.Key()]
 		switch {
-		case live && i >= 0 && rep.Findings[i].Outcome == finding.Holds && b.Outcome == finding.Tight:
+		case live && i >= 0 && rep.Findings[i].Outcome == finding.Holds && b.Doubted && b.Outcome == finding.Tight:
 			f := &rep.Findings[i] // its figures are live, its doubt is of before
 			f.Outcome, f.Tight, f.Needs, f.Follows = b.Outcome, b.Tight, b.Needs, true
-		case !live && slices.Contains(outcomes, b.Outcome):
+		case !live && b.Rest && slices.Contains(outcomes, b.Outcome):
 			b.Follows, b.Fixes = true, nil
 			more = append(more, b)
 			at[b.Key()] = -1 // once

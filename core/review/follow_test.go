@@ -44,7 +44,7 @@ func TestFollow(t *testing.T) {
 	doubted := review.Review(p, review.Request{})
 	i := slices.IndexFunc(doubted.Findings, func(f finding.Finding) bool { return f.Outcome == finding.Holds })
 	before := doubted.Findings[i]
-	before.Outcome, before.Tight, before.Rest, before.Says = finding.Tight, finding.GuessTooRough, true, nil
+	before.Outcome, before.Tight, before.Doubted, before.Says = finding.Tight, finding.GuessTooRough, true, nil
 	doubted.Follow([]finding.Finding{before})
 	f := sample.Find(t, doubted.Findings, before.Code)
 	if f.Outcome != finding.Tight || !f.Follows || len(f.Says) == 0 {

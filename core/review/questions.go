@@ -47,6 +47,8 @@ import (
 type Question struct {
 	Name  string
 	Stage string // of its findings, where it breaks off
+	// it takes long, or hangs on little that a hand moves elsewhere: live it is asked where its stage is on screen alone
+	Slow bool
 
 	Live func(r *rig.Rig, rep *Report) []finding.Finding // each frame while a hand moves
 	Rest func(r *rig.Rig) []finding.Finding              // more of them, at rest
@@ -92,25 +94,25 @@ var Questions = []Question{
 	{Name: "launch", Stage: launch.Stage, Live: only(launch.Check)},
 	{Name: "deck", Stage: deck.Stage, Live: only(deck.Check)},
 	{Name: "access", Stage: access.Stage, Live: only(access.Check)},
-	{Name: "frame", Stage: frame.Stage, Live: func(r *rig.Rig, rep *Report) []finding.Finding {
+	{Name: "frame", Stage: frame.Stage, Slow: true, Live: func(r *rig.Rig, rep *Report) []finding.Finding {
 		fs, draw := frame.Check(r)
 		rep.drawFrame = draw
 		return fs
 	}, Draw: func(_ *rig.Rig, rep *Report) {
-		if rep.drawFrame != nil && rep.shows(frame.Stage) {
+		if rep.drawFrame != nil {
 			rep.Frame = rep.drawFrame()
 		}
 	}, Rest: frame.Rest, Show: func(r *rig.Rig, rep *Report) { rep.Frame = frame.Whole(r) }, Ways: frame.Ways},
-	{Name: "power", Stage: power.Stage, Live: only(power.Check)},
-	{Name: "wiring", Stage: wiring.Stage, Live: only(wiring.Check), Rest: wiring.Rest},
-	{Name: "tank", Stage: tank.Stage, Live: only(tank.Check)},
-	{Name: "workshop", Stage: workshop.Stage, Live: only(workshop.Check)},
-	{Name: "finish", Stage: finish.Stage, Live: only(finish.Check)},
-	{Name: "energy", Stage: energy.Stage, Live: only(energy.Check)},
-	{Name: "papers", Stage: papers.Stage, Live: only(papers.Check)},
-	{Name: "box", Stage: box.Stage, Live: only(box.Check)},
-	{Name: "pump", Stage: pump.Stage, Live: only(pump.Check)},
-	{Name: "tip", Stage: tip.Stage, Live: only(tip.Check), Ticks: tip.Ticks},
+	{Name: "power", Stage: power.Stage, Slow: true, Live: only(power.Check)},
+	{Name: "wiring", Stage: wiring.Stage, Slow: true, Live: only(wiring.Check), Rest: wiring.Rest},
+	{Name: "tank", Stage: tank.Stage, Slow: true, Live: only(tank.Check)},
+	{Name: "workshop", Stage: workshop.Stage, Slow: true, Live: only(workshop.Check)},
+	{Name: "finish", Stage: finish.Stage, Slow: true, Live: only(finish.Check)},
+	{Name: "energy", Stage: energy.Stage, Slow: true, Live: only(energy.Check)},
+	{Name: "papers", Stage: papers.Stage, Slow: true, Live: only(papers.Check)},
+	{Name: "box", Stage: box.Stage, Slow: true, Live: only(box.Check)},
+	{Name: "pump", Stage: pump.Stage, Slow: true, Live: only(pump.Check)},
+	{Name: "tip", Stage: tip.Stage, Slow: true, Live: only(tip.Check), Ticks: tip.Ticks},
 	{Name: "drawbar", Stage: rack.Stage, Live: only(drawbar.Check)},
 	{
 		Name:  "ramp",
@@ -171,7 +173,14 @@ func ask(r *rig.Rig, rep *Report) []finding.Finding {
 	var out []finding.Finding
 	for i := range Questions {
 		q := &Questions[i]
-		out = append(out, found(r, q.Stage, func(r *rig.Rig) []finding.Finding { return q.Live(r, rep) })...)
+		if q.Slow && !rep.shows(q.Stage) {
+			continue
+		}
+		fs := found(r, q.Stage, func(r *rig.Rig) []finding.Finding { return q.Live(r, rep) })
+		for k := range fs {
+			fs[k].Rest = fs[k].Rest || q.Slow
+		}
+		out = append(out, fs...)
 	}
 	return out
 }

@@ -32,7 +32,7 @@ import (
 type Request struct {
 	Outing  string `json:"outing"`
 	Trailer string `json:"trailer"`
-	// the stage on screen: what others alone show is not drawn until it rests; empty draws all
+	// the stage on screen: what is slow and of another is not asked or drawn until it rests (Follow); empty asks all
 	Stage string `json:"stage,omitempty"`
 }
 
@@ -78,7 +78,7 @@ type Report struct {
 	drawFrame func() *frame.Picture // as it is judged live
 }
 
-// shows reports whether what one stage alone shows is drawn.
+// shows reports whether a stage is on screen, or all of them are asked for.
 func (rep *Report) shows(stage string) bool { return rep.stage == "" || rep.stage == stage }
 
 // Headline is the answer in a sentence.
@@ -209,7 +209,6 @@ type OutingState struct {
 func Review(p *plan.Plan, q Request) *Report {
 	problems := Ready(p)
 	rep, r := verdict(p, Pick(p, q), true)
-	rep.stage = q.Stage
 	draw(rep, r)
 	if problems != nil {
 		rep.Problems = problems
@@ -264,6 +263,7 @@ func verdict(p *plan.Plan, q Request, detail bool) (*Report, *rig.Rig) {
 			Outing:  q.Outing,
 		}, Chain: []towing.Link{}, Findings: []finding.Finding{}, Views: []scene.View{},
 		Next: []Next{}, Things: []Thing{}, Problems: []plan.Problem{}, Questions: []plausible.Question{}, Wants: []fit.State{}, Fills: []towing.Fill{}, Racks: []rack.Built{},
+		stage: q.Stage,
 	}
 	r := rig.Resolve(p, q.Trailer, q.Outing)
 	if r == nil {

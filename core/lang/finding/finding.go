@@ -186,7 +186,8 @@ type Finding struct {
 	Essential bool          `json:"essential,omitempty"` // one of the links a verdict cannot do without
 	Compares  bool          `json:"compares,omitempty"`  // it holds one arrangement against another and decides no stage
 	HasWork   bool          `json:"hasWork,omitempty"`
-	Rest      bool          `json:"rest,omitempty"`    // it is judged at rest, or its outcome is
+	Rest      bool          `json:"rest,omitempty"`    // it is judged at rest alone, but where its stage is on screen
+	Doubted   bool          `json:"doubted,omitempty"` // it holds, but not with a guess at either end: found at rest
 	Follows   bool          `json:"follows,omitempty"` // it is as at the last rest, what changed since is not in it
 
 	Work func() []Step `json:"-"` // the working, made only when it is opened

@@ -32,7 +32,7 @@ const previewed = (x: Fix) => workspace.preview?.fix === x
     :data-outcome="finding.outcome"
     :data-follows="finding.follows"
   >
-    <div class="flex items-start gap-2" :class="{ 'opacity-60': finding.follows }">
+    <div class="flex items-start gap-2" :class="{ 'text-soft': finding.follows }">
       <OutcomeMark :outcome="finding.outcome" class="mt-0.5" />
       <p class="min-w-0 flex-1 leading-snug first-letter:uppercase">{{ say(finding.says) }}</p>
     </div>

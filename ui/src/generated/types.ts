@@ -159,6 +159,7 @@ export interface Asking {
 export interface Finding {
   code: string;
   compares?: boolean;
+  doubted?: boolean;
   essential?: boolean;
   figure?: Measure;
   fixes?: Fix[];

@@ -41,6 +41,15 @@ export function useReviewLoop(open: Open) {
     else rest = setTimeout(() => send('settled'), restMs)
   }
 
+  /** What the last rest found of an outing; undefined where none was there. */
+  function before(forOuting: string, forTrailer: string) {
+    const last = settledReport.value
+    if (last?.scope.outing !== forOuting || last.scope.trailer !== forTrailer) return undefined
+    return last.findings
+      .filter((f) => f.rest || f.doubted)
+      .map((f) => ({ ...f, fixes: undefined, source: undefined }))
+  }
+
   function send(want: 'live' | 'settled') {
     wanted = want
     if (!flying) void fly()
@@ -56,10 +65,7 @@ export function useReviewLoop(open: Open) {
       const [forPlan, forOuting, forTrailer] = [id.value, outing.value, trailer.value]
       try {
         // at rest all is drawn, since the hand may go to another stage next; what is found then stands until the next rest
-        const live =
-          want === 'live'
-            ? { stage: stage.value, before: settledReport.value?.findings.filter((f) => f.rest) }
-            : {}
+        const live = want === 'live' ? { stage: stage.value, before: before(forOuting, forTrailer) } : {}
         const answer = await api.review(
           { plan: asked, outing: forOuting, trailer: forTrailer, ...live },
           want,
