@@ -75,6 +75,7 @@ type Report struct {
 
 	rig       *rig.Rig
 	stage     string                // on screen
+	drawn     bool                  // it is for the screen
 	drawFrame func() *frame.Picture // as it is judged live
 }
 
@@ -330,13 +331,19 @@ func draw(rep *Report, r *rig.Rig) {
 	}
 	zones(rep, r)
 	rep.Things = things(r)
-	rep.Next = slices.DeleteFunc(
-		next(r, rep.Findings),
-		func(n Next) bool { return !n.Says.Finite() || !n.Where.Finite() },
-	)
+	rep.drawn = true
+	rep.findNext()
 	for i := range rep.Views {
 		rep.Views[i].Sense()
 	}
+}
+
+// findNext lists what to weigh or find next, by the findings that there are.
+func (rep *Report) findNext() {
+	rep.Next = slices.DeleteFunc(
+		next(rep.rig, rep.Findings),
+		func(n Next) bool { return !n.Says.Finite() || !n.Where.Finite() },
+	)
 }
 
 // things tells where each placed thing stands, from the front board, the tail
@@ -494,6 +501,9 @@ func (rep *Report) weigh() {
 	finding.Sort(rep.Findings)
 	rep.Stages = stages(rep.Findings, rep.rig)
 	rep.head()
+	if rep.drawn {
+		rep.findNext()
+	}
 }
 
 // Show adds what the screen shows at rest beside the answers.
