@@ -48,6 +48,7 @@ const doubt = computed(() => {
   return own === undefined ? '' : `± ${print('share', own)}`
 })
 
+/** A doubt that was typed keeps its share: ± 2 kg of 12 are ± 50 kg of 300; beside nought it is the usual one. */
 function typed(t: Typed) {
   // what is typed over what was learned is no longer learned
   const known = how.value === 'learned' ? (props.usual ?? 'guessed') : how.value
@@ -55,8 +56,11 @@ function typed(t: Typed) {
   if (t.plusMinus !== undefined) e.plusMinus = t.plusMinus
   else if (t.relative !== undefined) e.relative = t.relative
   else if (known !== how.value) return workspace.setAt(props.path, e, props.label, `type-${props.path}`)
-  else if (estimate.value?.plusMinus !== undefined) e.plusMinus = estimate.value.plusMinus
-  else if (estimate.value?.relative !== undefined) e.relative = estimate.value.relative
+  else if (estimate.value?.plusMinus !== undefined) {
+    const share = estimate.value.plusMinus / Math.abs(estimate.value.value)
+    if (share > 0 && t.value !== 0 && Number.isFinite(share)) e.plusMinus = share * Math.abs(t.value)
+    else if (share === 0) e.plusMinus = 0
+  } else if (estimate.value?.relative !== undefined) e.relative = estimate.value.relative
   workspace.setAt(props.path, e, props.label, `type-${props.path}`)
 }
 
