@@ -237,7 +237,7 @@ func (o *Ways) even(sums map[string]waySum) {
 		}
 	}
 	if len(open) > 0 {
-		o.Says = slices.Concat(o.Says, said.Say(" Not counted, as a price is missing: "), said.List(open...), said.Say("."))
+		o.Says = slices.Concat(o.Says, said.Say(" Left out because a price is missing: "), said.List(open...), said.Say("."))
 	}
 	near := slices.ContainsFunc(o.Rows, func(r WayRow) bool {
 		return r.ID != b.ID && r.Whole != nil && lowOf(r.Whole) < highOf(b.Whole)

@@ -10,8 +10,8 @@ import (
 const mostFollow = 200
 
 // Follow lets what was found at the last rest stand until the next one, marked: what is judged at rest alone, what
-// the stage on screen left out, and that a check which holds live is tight by a guess. Without it a hand that moves something would see what
-// fails at rest come and go. Findings of another trailer or outing are passed over.
+// the stage on screen left out, and that a check which holds live is tight by a guess. Without it a hand that moves
+// something would see what fails at rest come and go. Findings of another trailer or outing are passed over.
 func (rep *Report) Follow(before []finding.Finding) {
 	if rep.rig == nil {
 		return

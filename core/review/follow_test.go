@@ -12,12 +12,7 @@ import (
 // Straps that the rule is content with hold live and fail at rest: while something is moved that stands, marked,
 // and the headline says so; of another outing, or made up, nothing follows.
 func TestFollow(t *testing.T) {
-	p := sample.Plan(t, "/trailers/t/tiePoints", `{
-		"a":{"order":1,"kind":"ring-welded","rating":500,"at":{"back":0.7,"right":-0.68}},"b":{"order":2,"kind":"ring-welded","rating":500,"at":{"back":0.7,"right":0.68}},
-		"c":{"order":3,"kind":"ring-welded","rating":500,"at":{"back":1.8,"right":-0.68}},"d":{"order":4,"kind":"ring-welded","rating":500,"at":{"back":1.8,"right":0.68}}}`,
-		"/trailers/t/floor", `"ply"`, "/trailers/t/deckHeight", `{"value":0.5,"how":"weighed"}`, "/region", `"na"`, "/trailers/t/chains", `2`,
-		"/straps", `{"s":{"order":1,"name":"Strap","kind":"ratchet","limit":120,"count":6}}`,
-		"/outings/o/layouts/t/lashings", `{"x":{"order":1,"load":"crate","strap":"s","from":"a","to":"b","hold":{"back":0.1}},"y":{"order":2,"load":"crate","strap":"s","from":"c","to":"d","hold":{"back":0.9}}}`)
+	p := sample.Loose(t)
 	rest := review.Review(p, review.Request{})
 	live := len(rest.Findings)
 	if rest.Headline.Outcome == finding.Fails {

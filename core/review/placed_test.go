@@ -200,6 +200,11 @@ func TestHeadToTail(t *testing.T) {
 		!strings.Contains(rep.Headline.Says.Text(p.Locale()), "to the right, turned round") {
 		t.Error(rep.Headline.Says.Text(p.Locale()))
 	}
+	ahead := r.Items[1] // bars beside bars: 0.45·2.15 m farther on
+	ahead.Front, ahead.Rear = ahead.Front+0.97, ahead.Rear+0.97
+	if r.Interlock(&r.Items[0], &ahead) {
+		t.Error("bars stand in bars")
+	}
 	narrow := sample.Plan(t, append(sets, "/trailers/t/deckWidth/value", "0.8")...)
 	if says := review.Review(narrow, review.Request{}).Headline.Says.Text(p.Locale()); !strings.Contains(says, "No room was found on the deck for Bike ") {
 		t.Error(says)

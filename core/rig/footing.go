@@ -62,11 +62,15 @@ const bodyWide = 0.45
 // turned round: the bars of each beside the other's seat, (w + 0.45 m)/2.
 func HeadToTail(wide float64) float64 { return (wide + bodyWide) / 2 }
 
-// Interlock reports whether two machines on one track stand head to tail and no nearer than that: neither stands in
-// the other, though the boxes around them do.
+// Interlock reports whether two machines on one track stand head to tail and no nearer than that, their middles
+// within three tenths of a length along, so that no bars meet (practice, C): neither stands in the other, though the
+// boxes around them do.
 func (r *Rig) Interlock(a, b *Item) bool {
 	if r.Layout == nil || a == b || !a.OneTrack() || !b.OneTrack() ||
 		(r.Layout.Placements[a.ID].Turn+180)%360 != r.Layout.Placements[b.ID].Turn%360 {
+		return false
+	}
+	if math.Abs(a.Front+a.Rear-b.Front-b.Rear)/2 > 0.3*math.Min(a.Length(), b.Length()) {
 		return false
 	}
 	apart := math.Abs(a.Left+a.Right-b.Left-b.Right) / 2

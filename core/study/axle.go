@@ -137,7 +137,12 @@ func PlaceAxle(ctx context.Context, p *plan.Plan, trailer string) *AxlePlace {
 	out.Best = &best
 	out.Says = axleSays(out, bound, moves, best)
 	if open := unjudged(bound); len(open) > 0 {
-		out.Says = slices.Concat(out.Says, said.Say(" Not counted, as it is not known yet: "), said.List(open...), said.Say("."))
+		out.Says = slices.Concat(
+			out.Says,
+			said.Say(" Left out because something is still missing: "),
+			said.List(open...),
+			said.Say("."),
+		)
 	}
 	if moves != nil && math.Abs(best-out.Now) > 1e-6 {
 		out.Fix = setAxles(p, trailer, best)

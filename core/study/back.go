@@ -57,7 +57,7 @@ func bringBack(p *plan.Plan, c *Candidate, outings []string) *finding.Variant {
 	return nil
 }
 
-// holdsSlid reports whether nothing fails with a patch, what failed before is known, as it is or with the failing outings'
+// holdsSlid reports whether a patch mends all (mends), as it is or with the failing outings'
 // loads slid anew; slides are what does that, nil where it is not needed.
 func holdsSlid(
 	p *plan.Plan,
@@ -137,7 +137,8 @@ type back struct {
 	out     []way
 }
 
-// backVariants lists the ways, the least trouble first, and the codes of what fails with how many of each are not known.
+// backVariants lists the ways, the least trouble first, and the codes of what fails with how many of each are not
+// known.
 func backVariants(p *plan.Plan, c *Candidate, failing []string) ([]way, map[string]int) {
 	b := &back{
 		plan: p, of: c, trailer: p.Trailers[c.ID], path: "/trailers/" + c.ID, failing: failing,

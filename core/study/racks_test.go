@@ -94,6 +94,30 @@ func TestRacksThatCannotBe(t *testing.T) {
 	}
 }
 
+// A rack on bolts of which nothing is told is no way that holds.
+func TestKeptRackThatIsNotKnown(t *testing.T) {
+	at := "/outings/boat-day/layouts/grey-flatbed/placements/"
+	p, err := plan.Apply(sample.Demo(t, "skarrow-hut"), []finding.Op{
+		{Op: "add", Path: "/parts/boat-rack/rack/foot", Value: plan.FootBolted},
+		{Op: "remove", Path: at + "skiff"}, {Op: "remove", Path: at + "green-canoe"},
+	})
+	if err != nil {
+		t.Fatal(err)
+	}
+	kept := false
+	for _, o := range study.PlanRacks(context.Background(), p, review.Request{Outing: "boat-day"}).Options {
+		if o.Kind != "kept" {
+			continue
+		}
+		if kept = true; o.Outcome != finding.Unknown && o.Outcome != finding.Fails {
+			t.Errorf("%s", o.Outcome)
+		}
+	}
+	if !kept {
+		t.Error("the rack that is there is not offered")
+	}
+}
+
 // Bars that fail are offered the next section up and a mid post, judged.
 func TestStrongerBars(t *testing.T) {
 	p := sample.Demo(t, "skarrow-hut")

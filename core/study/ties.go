@@ -85,7 +85,7 @@ func PlanTies(ctx context.Context, p *plan.Plan, q review.Request) *TiePlan {
 		out.Says = slices.Concat(said.Say("Not known: the weight of "), said.List(unknown...), said.Say("."))
 	case len(unknown) > 0:
 		out.Says = slices.Concat(
-			said.Say("% straps hold what has a weight. Not known: the weight of ", said.Count(used)),
+			said.Say("% straps hold everything with a known weight. Not known: the weight of ", said.Count(used)),
 			said.List(unknown...),
 			said.Say("."),
 		)

@@ -96,7 +96,7 @@ func TestTiesThatCannotBe(t *testing.T) {
 		"all retired": {slices.Concat(rings, strap(`,"retire":true`)), "loads are not held"},
 		"held":        {slices.Concat(rings, strap("")), "straps hold all"},
 		"no weight":   {slices.Concat(rings, strap(""), []string{"/loads/crate/mass", "-", "/loads/crate/kind", `"other"`}), "Not known: the weight of Crate."},
-		"one without": {slices.Concat(rings, strap(""), dark), "hold what has a weight. Not known: the weight of Second."},
+		"one without": {slices.Concat(rings, strap(""), dark), "hold everything with a known weight. Not known: the weight of Second."},
 	} {
 		p := sample.Plan(t, c.sets...)
 		a := study.PlanTies(context.Background(), p, review.Request{Outing: "o", Trailer: "t"})

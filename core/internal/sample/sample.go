@@ -4,6 +4,7 @@ package sample
 
 import (
 	"encoding/json"
+	"fmt"
 	"testing"
 
 	"zygonos/core/lang/finding"
@@ -70,4 +71,22 @@ func Find(t testing.TB, fs []finding.Finding, code string) finding.Finding {
 	}
 	t.Fatalf("no finding %s", code)
 	return finding.Finding{}
+}
+
+// Loose is the sample in North America with its crate under two straps that the rule is content with (240 of 200 kg) and
+// that do not hold it by the balance of forces: what fails at rest alone.
+func Loose(t testing.TB) *plan.Plan {
+	t.Helper()
+	ring := func(back, right float64) string {
+		return fmt.Sprintf(`{"order":1,"kind":"ring-welded","rating":500,"at":{"back":%v,"right":%v}}`, back, right)
+	}
+	tie := func(from, to string, back float64) string {
+		return fmt.Sprintf(`{"order":1,"load":"crate","strap":"s","from":"%s","to":"%s","hold":{"back":%v}}`, from, to, back)
+	}
+	return Plan(t, "/region", `"na"`, "/trailers/t/chains", `2`, "/trailers/t/floor", `"ply"`,
+		"/trailers/t/deckHeight", `{"value":0.5,"how":"weighed"}`,
+		"/trailers/t/tiePoints", fmt.Sprintf(`{"a":%s,"b":%s,"c":%s,"d":%s}`, ring(0.7, -0.68), ring(0.7, 0.68), ring(1.8, -0.68), ring(1.8, 0.68)),
+		"/straps", `{"s":{"order":1,"name":"Strap","kind":"ratchet","limit":120,"count":6}}`,
+		"/outings/o/layouts/t/lashings", fmt.Sprintf(`{"x":%s,"y":%s}`, tie("a", "b", 0.1), tie("c", "d", 0.9)),
+	)
 }
