@@ -58,13 +58,13 @@ func (i *Item) OneTrack() bool {
 // bodyWide is how wide a machine on one track is behind its bars, at seat and pegs, m (practice, C).
 const bodyWide = 0.45
 
-// HeadToTail is how far apart the middles of two machines on one track stand, each as wide at its bars, one of them
-// turned round: the bars of each beside the other's seat, (w + 0.45 m)/2.
+// HeadToTail is how far apart the middles of two machines on one track stand, each as wide at its
+// bars, one of them turned round: the bars of each beside the other's seat, (w + 0.45 m)/2.
 func HeadToTail(wide float64) float64 { return (wide + bodyWide) / 2 }
 
-// Interlock reports whether two machines on one track stand head to tail and no nearer than that, their middles
-// within three tenths of a length along, so that no bars meet (practice, C): neither stands in the other, though the
-// boxes around them do.
+// Interlock reports whether two machines on one track stand head to tail and no nearer than that,
+// their middles within three tenths of a length along, so that no bars meet (practice, C): neither
+// stands in the other, though the boxes around them do.
 func (r *Rig) Interlock(a, b *Item) bool {
 	if r.Layout == nil || a == b || !a.OneTrack() || !b.OneTrack() ||
 		(r.Layout.Placements[a.ID].Turn+180)%360 != r.Layout.Placements[b.ID].Turn%360 {
