@@ -644,12 +644,12 @@ func (a *Arranged) add(t *task, kind string, p *stow.Problem, found stow.Result)
 	if err != nil {
 		return
 	}
-	rep := atRest(patched, t.q)
+	rep, comes := placed(patched, t.q)
 	o := Arrangement{
 		Variant: v,
 		Kind:    kind,
 		Proven:  found.Proven,
-		Outcome: placedOutcome(rep),
+		Outcome: comes,
 		Figures: traded(t, rep, patched),
 	}
 	for i := range a.Options {

@@ -83,7 +83,7 @@ func holdsSlid(
 // mends reports whether nothing fails any more, and of what failed no more is unknown than before (codes): a car
 // whose plate nobody read brings nothing back.
 func mends(p *plan.Plan, trailer string, failing, outings []string, codes map[string]int) bool {
-	if judged(p, trailer, outings).Outcome == finding.Fails {
+	if judged(p, trailer, outings, atRest).Outcome == finding.Fails {
 		return false
 	}
 	unknown := map[string]int{}

@@ -315,7 +315,7 @@ func grow(p *plan.Plan, trailer string, outings []string, v finding.Variant) (Gr
 		patched = slid
 	}
 	for _, o := range outings {
-		h := atRest(patched, review.Request{Outing: o, Trailer: trailer}).Headline
+		h := whole(patched, review.Request{Outing: o, Trailer: trailer}).Headline
 		if g.Outcome == "" || h.Outcome.Rank() < g.Outcome.Rank() {
 			g.Outing, g.Outcome, g.Says = o, h.Outcome, h.Says
 		}

@@ -126,7 +126,7 @@ func Compare(ctx context.Context, p *plan.Plan, q review.Request, back bool) *Co
 			out.Candidates[i] = c
 			return
 		}
-		c := judged(laid, id, outings)
+		c := judged(laid, id, outings, whole)
 		c.Lays = lays.patch[id]
 		for k := range c.Outings {
 			co := &c.Outings[k]
@@ -226,14 +226,20 @@ func candidate(p *plan.Plan, id string) Candidate {
 	}
 }
 
-// judged holds one trailer against every outing and want.
-func judged(p *plan.Plan, id string, outings []string) Candidate {
+// judged holds one trailer against every outing and want, each outing as far as ask looks: whole for what is shown,
+// atRest where it is only whether it fails.
+func judged(
+	p *plan.Plan,
+	id string,
+	outings []string,
+	ask func(*plan.Plan, review.Request) *review.Report,
+) Candidate {
 	c := candidate(p, id)
 	c.Bare, c.FitOut = towing.Sold(p, id)
 	states := map[string]finding.Outcome{}
 	says := map[string]said.Sentence{}
 	for _, o := range outings {
-		rep := atRest(p, review.Request{Outing: o, Trailer: id})
+		rep := ask(p, review.Request{Outing: o, Trailer: id})
 		co := outingOf(p, rep, id, o)
 		c.Outings = append(c.Outings, co)
 		states[o], says[o] = co.Outcome, co.Says
@@ -413,6 +419,9 @@ func Tows(ctx context.Context, p *plan.Plan) []Tow {
 				// What the load does to the trailer alone is not the car's affair.
 				car := func(f *finding.Finding) bool {
 					return f.Stage == "vehicle" || f.Code == balance.CodeWindow || f.Code == clearance.CodeCar
+				}
+				if review.HeadlineOf(rep.Findings, car).Outcome == finding.Holds {
+					rep.Doubt()
 				}
 				h := review.HeadlineOf(rep.Findings, car)
 				if tow.Outcome == "" || h.Outcome.Rank() < tow.Outcome.Rank() {

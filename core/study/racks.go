@@ -553,8 +553,8 @@ func (o *RackPlans) judge(
 		return
 	}
 	r, was := rig.Resolve(next, q.Trailer, q.Outing), rig.Resolve(p, q.Trailer, q.Outing)
-	rep := atRest(next, q)
-	opt := RackPlan{Variant: v, Kind: kind, Home: []string{}, Outcome: placedOutcome(rep, "rack.")}
+	rep, comes := placed(next, q, "rack.")
+	opt := RackPlan{Variant: v, Kind: kind, Home: []string{}, Outcome: comes}
 	for i := range home {
 		opt.Home = append(opt.Home, home[i].name)
 	}

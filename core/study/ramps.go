@@ -124,9 +124,10 @@ func PlaceRamps(p *plan.Plan, q review.Request) *RampPlaces {
 		if err != nil || len(plan.Clean(next)) > 0 {
 			continue
 		}
-		on, rep := rig.Resolve(next, q.Trailer, q.Outing), atRest(next, q)
+		on := rig.Resolve(next, q.Trailer, q.Outing)
+		rep, comes := placed(next, q)
 		then := outline(on, rep)
-		opt := RampPlace{Variant: v, Kind: way.kind, Says: said.Say(way.says), Outcome: placedOutcome(rep)}
+		opt := RampPlace{Variant: v, Kind: way.kind, Says: said.Say(way.says), Outcome: comes}
 		for i, name := range []string{"{Ball load}", "Beyond the tail", "Damping of snaking", "Turns before it touches"} {
 			opt.Figures = append(opt.Figures, Traded{said.Say(name), was[i], then[i]})
 		}

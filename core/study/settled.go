@@ -90,6 +90,16 @@ func whole(p *plan.Plan, q review.Request) *review.Report {
 	return rep
 }
 
+// placed is a variant's review and how it comes out by the checks on which places bear, with what its guesses may come
+// to where it would hold.
+func placed(p *plan.Plan, q review.Request, kinds ...string) (*review.Report, finding.Outcome) {
+	rep := atRest(p, q)
+	if placedOutcome(rep, kinds...) == finding.Holds {
+		rep.Doubt()
+	}
+	return rep, placedOutcome(rep, kinds...)
+}
+
 // notMust leaves out the musts, which are counted on their own.
 func notMust(f *finding.Finding) bool { return f.Code != fit.CodeMust }
 
