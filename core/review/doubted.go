@@ -1,6 +1,9 @@
 package review
 
 import (
+	"cmp"
+	"fmt"
+	"slices"
 	"strings"
 
 	"zygonos/core/lang/finding"
@@ -11,64 +14,162 @@ import (
 	"zygonos/core/sums/parallel"
 )
 
-// mostDoubted is how many guesses of a rig are looked at, the roughest first.
-const mostDoubted = 24
+const (
+	mostDoubted  = 24 // guesses of a rig that are looked at, the roughest first
+	mostTogether = 16 // sets of guesses that are looked at together
+	mostNamed    = 3  // guesses that a sentence names
+)
 
-// Doubt takes back that a check holds where it fails with one guess at either end of its doubt: it
-// is tight, says which guess and what then comes, and asks for it. Where a check counts a doubt itself
-// it does not hold then anyway; this is for all that a check takes as it is told. It asks all questions
-// twice for each guess, so that it is done at rest.
+// Doubt takes back that a check holds where it fails with one guess at either end of its doubt, or with
+// several at once, each at the end that is worse for it: it is tight, says which guesses and what then
+// comes, and asks for them. Where a check counts a doubt itself it does not hold then anyway; this is for
+// all that a check takes as it is told. It asks all questions twice for each guess, so that it is done at
+// rest. docs/method/estimates.md
 func (rep *Report) Doubt() {
-	r := rep.rig
-	if r == nil {
+	if rep.rig == nil {
 		return
 	}
-	within := inScope(r)
-	guesses := r.Plan.Guesses(within, plan.Rough)
-	if len(guesses) > mostDoubted {
-		guesses = guesses[:mostDoubted]
-	}
-	fails := make([]map[string]said.Sentence, 2*len(guesses)) // with each at its low and at its high end
-	parallel.Each(len(fails), func(k int) {
-		p := r.Plan.Clone()
-		fill(p)
-		g := p.Guesses(within, plan.Rough)[k/2]
-		g.Set(end(g, k))
-		other := rig.Resolve(p, r.Scope.Trailer, r.Scope.Outing)
-		if end(g, k) <= 0 || other == nil {
-			return
-		}
-		fails[k] = map[string]said.Sentence{}
-		for _, f := range all(other) {
-			if f.Outcome == finding.Fails {
-				fails[k][f.Key()] = f.Says
-			}
-		}
-	})
+	d := newDoubts(rep.rig)
+	alone := make([]answers, 2*len(d.guesses)) // with each at its low and at its high end
+	parallel.Each(len(alone), func(k int) { alone[k] = d.at([]int{k}) })
+	together := map[string]answers{} // by the ends that it takes
 	for i := range rep.Findings {
 		f := &rep.Findings[i]
-		for k := 0; k < len(fails) && f.Outcome == finding.Holds; k++ {
-			then, ok := fails[k][f.Key()]
-			if !ok {
-				continue
+		for k := 0; k < len(alone) && f.Outcome == finding.Holds; k++ {
+			d.takeBack(f, []int{k}, alone[k])
+		}
+		if f.Outcome != finding.Holds {
+			continue
+		}
+		for _, ends := range worseEnds(f, alone) {
+			key := fmt.Sprint(ends)
+			if together[key] == nil && len(together) < mostTogether {
+				together[key] = d.at(ends)
 			}
-			g := guesses[k/2]
-			unnamed := "it"
-			if strings.HasPrefix(g.Path, "/wants/") {
-				unnamed = "what is wanted"
+			if d.takeBack(f, ends, together[key]) {
+				break
 			}
-			what := said.Say("the "+g.Says+" of %", said.Name(nameOf(r.Plan, g.Path), unnamed))
-			f.Outcome, f.Tight, f.Doubted = finding.Tight, finding.GuessTooRough, true
-			f.Says = append(append(append(append(f.Says, said.Say(" But with ")...), what...),
-				said.Say(" at %: ", said.Of(g.Kind, end(g, k)))...), then...)
-			where := said.Say("Tape it.")
-			if g.Kind == quantity.KindMass {
-				where = said.Say("Weigh it.")
-			}
-			f.Needs = append(f.Needs, finding.Need{Path: g.Path, Says: what, Where: where})
 		}
 	}
 	rep.weigh()
+}
+
+// answers are the findings on a rig by their keys.
+type answers map[string]*finding.Finding
+
+// doubts are the guesses of a rig. The ends of the i-th are numbered 2i for the low one, 2i + 1 for the high one.
+type doubts struct {
+	rig     *rig.Rig
+	within  func(path string) bool
+	guesses []plan.Guess
+}
+
+func newDoubts(r *rig.Rig) *doubts {
+	d := &doubts{rig: r, within: inScope(r)}
+	d.guesses = r.Plan.Guesses(d.within, plan.Rough)
+	if len(d.guesses) > mostDoubted {
+		d.guesses = d.guesses[:mostDoubted]
+	}
+	return d
+}
+
+// at are the answers with guesses at ends; none where that is no rig.
+func (d *doubts) at(ends []int) answers {
+	out := answers{}
+	p := d.rig.Plan.Clone()
+	fill(p)
+	guesses := p.Guesses(d.within, plan.Rough) // of the clone: setting one leaves its path and range here as they are
+	for _, k := range ends {
+		if end(guesses[k/2], k) <= 0 {
+			return out
+		}
+		guesses[k/2].Set(end(guesses[k/2], k))
+	}
+	if r := rig.Resolve(p, d.rig.Scope.Trailer, d.rig.Scope.Outing); r != nil {
+		for _, f := range all(r) {
+			out[f.Key()] = &f
+		}
+	}
+	return out
+}
+
+// worseEnds are sets of ends that may together take what a check has left, where it has a margin: first the
+// fewest that do if each takes what it takes alone, then all that take anything.
+func worseEnds(f *finding.Finding, alone []answers) [][]int {
+	if f.Margin == nil {
+		return nil
+	}
+	type loss struct {
+		end   int
+		takes float64
+	}
+	var losses []loss
+	sum := 0.0
+	for low := 0; low < len(alone); low += 2 {
+		worst := loss{}
+		for k := low; k < low+2; k++ {
+			if g := alone[k][f.Key()]; g != nil && g.Margin != nil && *f.Margin-*g.Margin > worst.takes {
+				worst = loss{k, *f.Margin - *g.Margin}
+			}
+		}
+		if worst.takes > 1e-9 {
+			losses, sum = append(losses, worst), sum+worst.takes
+		}
+	}
+	if len(losses) < 2 || sum < likely**f.Margin {
+		return nil
+	}
+	slices.SortStableFunc(losses, func(a, b loss) int { return cmp.Compare(b.takes, a.takes) })
+	var ends []int
+	var sets [][]int
+	taken := 0.0
+	for i, l := range losses {
+		ends, taken = append(ends, l.end), taken+l.takes
+		if enough := taken >= *f.Margin; enough && len(sets) == 0 && i > 0 || i == len(losses)-1 {
+			sets = append(sets, slices.Sorted(slices.Values(ends)))
+		}
+	}
+	return sets
+}
+
+// likely is the share of a margin that guesses must take one by one for a look at them together: what they take is
+// not the same when others stand at their ends.
+const likely = 0.7
+
+// takeBack makes a check that holds tight where it fails with guesses at ends, and reports whether it did.
+func (d *doubts) takeBack(f *finding.Finding, ends []int, then answers) bool {
+	g := then[f.Key()]
+	if g == nil || g.Outcome != finding.Fails {
+		return false
+	}
+	f.Outcome, f.Tight, f.Doubted = finding.Tight, finding.GuessTooRough, true
+	var names []said.Sentence
+	for i, k := range ends {
+		g := d.guesses[k/2]
+		what := d.name(g)
+		if i < mostNamed {
+			names = append(names, append(slices.Clone(what), said.Say(" at %", said.Of(g.Kind, end(g, k)))...))
+		}
+		where := said.Say("Tape it.")
+		if g.Kind == quantity.KindMass {
+			where = said.Say("Weigh it.")
+		}
+		f.Needs = append(f.Needs, finding.Need{Path: g.Path, Says: what, Where: where})
+	}
+	if n := len(ends) - len(names); n > 0 {
+		names = append(names, said.Say("%", said.Counted(n, "guess more", "guesses more")))
+	}
+	f.Says = slices.Concat(f.Says, said.Say(" But with "), said.List(names...), said.Say(": "), g.Says)
+	return true
+}
+
+// name is what a guess is called in a sentence.
+func (d *doubts) name(g plan.Guess) said.Sentence {
+	unnamed := "it"
+	if strings.HasPrefix(g.Path, "/wants/") {
+		unnamed = "what is wanted"
+	}
+	return said.Say("the "+g.Says+" of %", said.Name(nameOf(d.rig.Plan, g.Path), unnamed))
 }
 
 // end is the k-th end to look at: even ones are low.

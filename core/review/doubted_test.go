@@ -1,10 +1,12 @@
 package review_test
 
 import (
+	"math/rand/v2"
 	"os"
 	"strings"
 	"testing"
 
+	"zygonos/core/ask/drawbar"
 	"zygonos/core/ask/ramp"
 	"zygonos/core/internal/sample"
 	"zygonos/core/lang/finding"
@@ -119,4 +121,106 @@ func find(t *testing.T, rep *review.Report, code string) *finding.Finding {
 	}
 	t.Fatalf("no %s", code)
 	return nil
+}
+
+// A drawbar that bends little enough with a place or a length guessed, and not with both as far off as they may be.
+func TestDoubtTogether(t *testing.T) {
+	q := review.Request{Outing: "washing-day"}
+	paths := []string{"/trailers/lock-trailer/couplingToDeck", "/loads/tank/size/length"}
+	of := func(times ...float64) *finding.Finding {
+		p := sample.Demo(t, "ostrel-lock")
+		for i, path := range paths {
+			p = estimated(p, path, times[i], 0.2)
+		}
+		rep := review.Review(p, q)
+		if times[0] == 1 && times[1] == 1 {
+			rep.Doubt()
+		}
+		return find(t, rep, drawbar.CodeBend)
+	}
+	for _, one := range [][]float64{{0.8, 1}, {1, 0.8}} {
+		if f := of(one...); f.Outcome == finding.Fails {
+			t.Errorf("%v: %s", one, f.Outcome)
+		}
+	}
+	if f := of(0.8, 0.8); f.Outcome != finding.Fails {
+		t.Errorf("both: %s", f.Outcome)
+	}
+	f := of(1, 1)
+	says := f.Says.Text(sample.Demo(t, "ostrel-lock").Locale())
+	if f.Outcome != finding.Tight || !f.Doubted || len(f.Needs) != 2 ||
+		!strings.Contains(says, "But with the distance from coupling head to deck of Lock trailer at 1040 mm and the length of Water tank at 800 mm: ") {
+		t.Errorf("%s: %q, needs %v", f.Outcome, says, f.Needs)
+	}
+}
+
+// No check holds on several guesses with which together it fails: four estimates of a plan at a time are made guesses,
+// and what then holds at rest is held against every corner of what they may come to.
+func TestGuessesTogether(t *testing.T) {
+	long(t)
+	rounds := 3
+	if os.Getenv("DEEP") != "" {
+		rounds = 200
+	}
+	src := rand.New(rand.NewPCG(28, 4))
+	held := 0
+	for _, name := range []string{"skarrow-hut", "ostrel-lock", "sample"} {
+		whole := sample.Plan(t)
+		if name != "sample" {
+			whole = sample.Demo(t, name)
+		}
+		outings := whole.OutingIDs()
+		for range rounds {
+			q := review.Request{Outing: outings[src.IntN(len(outings))]}
+			guessed := whole
+			var paths []string
+			all := whole.Guesses(func(string) bool { return true }, -1)
+			for _, i := range src.Perm(len(all)) {
+				g := all[i]
+				next, err := plan.Apply(guessed, []finding.Op{
+					{Op: "add", Path: g.Path + "/plusMinus", Value: 0.2 * g.Range.Nominal},
+					{Op: "add", Path: g.Path + "/relative", Value: 0.2},
+				})
+				if err == nil && plan.Clean(next) == nil {
+					guessed, paths = next, append(paths, g.Path)
+				}
+				if len(paths) == 4 {
+					break
+				}
+			}
+			rep := review.Review(guessed, q)
+			rep.Doubt()
+			holds := map[string]*finding.Finding{}
+			for i := range rep.Findings {
+				f := &rep.Findings[i]
+				if f.Outcome == finding.Holds && f.Margin != nil {
+					holds[f.Key()] = f
+				}
+			}
+			for corner := range 1 << len(paths) {
+				p := guessed
+				for i, path := range paths {
+					if times := 0.8 + 0.4*float64(corner>>i&1); p != nil {
+						p = estimated(p, path, times, 0.2)
+					}
+				}
+				if p == nil {
+					continue
+				}
+				for _, f := range review.Review(p, q).Findings {
+					g := holds[f.Key()]
+					if g == nil {
+						continue
+					}
+					if held++; f.Outcome == finding.Fails {
+						t.Errorf("%s, %s, %v, corner %b: %q holds, and fails: %q", name, q.Outing, paths, corner,
+							g.Says.Text(p.Locale()), f.Says.Text(p.Locale()))
+					}
+				}
+			}
+		}
+	}
+	if held < 1000*rounds {
+		t.Errorf("only %d were held against a corner", held)
+	}
 }
