@@ -7,22 +7,22 @@ type Finish struct {
 	Way   FinishWay `json:"way,omitempty" is:"way to keep off rust"`
 	Coats int       `json:"coats,omitempty" is:"number of coats, 0..8"`
 	// of the tin: what a litre covers once, m²; what a litre costs; how much a tin holds
-	Cover    *float64        `json:"cover,omitempty" is:"area that a litre covers, 1..40"`
-	PerLitre *quantity.Money `json:"perLitre,omitempty" is:"price of a litre"`
-	Tin      *float64        `json:"tin,omitempty" is:"litres of a tin, 0.05..50"`
+	Cover    *quantity.Cover     `json:"cover,omitempty" is:"area that a litre covers, 1..40"`
+	PerLitre *quantity.LitreCost `json:"perLitre,omitempty" is:"price of a litre"`
+	Tin      *quantity.Fuel      `json:"tin,omitempty" is:"content of a tin, 0.05..50"`
 	// hours after which the next coat may come, and before which it must; at twenty degrees
 	Recoat     *quantity.Time `json:"recoat,omitempty" is:"time to the next coat"`
 	RecoatMost *quantity.Time `json:"recoatMost,omitempty" is:"longest time to the next coat"`
 	// the zinc bath: price by weight, how far it is, what a drive costs by distance, days away
-	DipPerKg  *quantity.Money  `json:"dipPerKg,omitempty" is:"price of dipping by weight"`
-	DipFar    *quantity.Length `json:"dipFar,omitempty" is:"way to the bath, distance 0..2000000"`
-	DriveCost *quantity.Money  `json:"driveCost,omitempty" is:"cost of a drive by distance"` // a kilometre or mile
-	DipDays   *float64         `json:"dipDays,omitempty" is:"days at the bath, 0..90"`
+	DipPerKg  *quantity.Rate      `json:"dipPerKg,omitempty" is:"price of dipping by weight"`
+	DipFar    *quantity.Length    `json:"dipFar,omitempty" is:"way to the bath, distance 0..2000000"`
+	DriveCost *quantity.DriveCost `json:"driveCost,omitempty" is:"cost of a drive by distance, 0..1e7"`
+	DipDays   *float64            `json:"dipDays,omitempty" is:"days at the bath, 0..90"`
 	// the deck
-	DeckBy       DeckFinish      `json:"deckBy,omitempty" is:"deck's finish"`
-	DeckCoats    int             `json:"deckCoats,omitempty" is:"number of coats, 0..8"`
-	DeckCover    *float64        `json:"deckCover,omitempty" is:"area that a litre covers, 1..40"`
-	DeckPerLitre *quantity.Money `json:"deckPerLitre,omitempty" is:"price of a litre"`
+	DeckBy       DeckFinish          `json:"deckBy,omitempty" is:"deck's finish"`
+	DeckCoats    int                 `json:"deckCoats,omitempty" is:"number of coats, 0..8"`
+	DeckCover    *quantity.Cover     `json:"deckCover,omitempty" is:"area that a litre covers, 1..40"`
+	DeckPerLitre *quantity.LitreCost `json:"deckPerLitre,omitempty" is:"price of a litre"`
 	// how it stands outside: by the sea, salted roads; nothing told: outside inland
 	Salt    bool `json:"salt,omitempty"`
 	Indoors bool `json:"indoors,omitempty"`

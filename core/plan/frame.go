@@ -26,7 +26,7 @@ type Frame struct {
 	Bars map[string]BarStock `json:"bars,omitempty" is:"bar"`
 	Kerf *length             `json:"kerf,omitempty" is:"kerf of the saw, 0..0.02"`
 	// what steel costs by weight, where a section has no price of its own
-	PerKg *quantity.Money `json:"perKg,omitempty" is:"price of a kilogram of steel"`
+	PerKg *quantity.Rate `json:"perKg,omitempty" is:"price of steel by weight"`
 	// what comes home on or in the car: the longest bar, and how much at once
 	Carry     *length `json:"carry,omitempty" is:"longest bar that the car carries, >0..15"`
 	CarryMass *mass   `json:"carryMass,omitempty" is:"mass that the car carries at once, >0..2000"`

@@ -6,7 +6,7 @@ import "zygonos/core/lang/quantity"
 type Pump struct {
 	// by its label: the pressure that it gives without flow, the flow (l/min) that it gives without pressure
 	TopPressure *quantity.Pressure `json:"topPressure,omitempty" is:"top pressure of the pump, >0..5e7"`
-	OpenFlow    *float64           `json:"openFlow,omitempty" is:"open flow of the pump in litres a minute, >0..2000"`
+	OpenFlow    *quantity.Flow     `json:"openFlow,omitempty" is:"open flow of the pump, >0..2000"`
 	// points between, where a curve is there
 	Points map[string]PumpPoint `json:"points,omitempty" is:"point of the curve"`
 	// the pump over the lowest water, and what its label lets it draw up
@@ -23,9 +23,9 @@ type Pump struct {
 	NozzleUp  *length `json:"nozzleUp,omitempty" is:"height of the nozzle over the pump, -50..50"`
 	Nozzle    *length `json:"nozzle,omitempty" is:"bore of the nozzle, 0.0005..0.1"`
 	// what one place takes, litres; how many places there are; litres a minute of the tap that fills the tank
-	Litres *float64 `json:"litres,omitempty" is:"litres a place takes, >0..1e5"`
-	Places *int     `json:"places,omitempty" is:"number of places, 1..10000"`
-	Tap    *float64 `json:"tap,omitempty" is:"flow of the tap in litres a minute, >0..1000"`
+	Litres *quantity.Fuel `json:"litres,omitempty" is:"what a place takes, >0..1e5"`
+	Places *int           `json:"places,omitempty" is:"number of places, 1..10000"`
+	Tap    *quantity.Flow `json:"tap,omitempty" is:"flow of the tap, >0..1000"`
 	// what it draws while it runs
 	Amps *float64 `json:"amps,omitempty" is:"current in amperes, >0..1000"`
 	// minutes that it may run without a rest
@@ -38,6 +38,6 @@ type Pump struct {
 // PumpPoint is a point of a pump's curve.
 type PumpPoint struct {
 	Order    int               `json:"order"`
-	Flow     float64           `json:"flow" is:"flow in litres a minute, 0..2000"`
+	Flow     quantity.Flow     `json:"flow" is:"flow, 0..2000"`
 	Pressure quantity.Pressure `json:"pressure" is:"pressure at that flow, 0..5e7"`
 }

@@ -58,7 +58,7 @@ type Tipping struct {
 	Closed   *length            `json:"closed,omitempty" is:"length of the closed cylinder, 0.1..5"`
 	Open     *length            `json:"open,omitempty" is:"length of the open cylinder, 0.1..10"`
 	Pressure *quantity.Pressure `json:"pressure,omitempty" is:"pressure of the pack, >0..5e7"`
-	Flow     *float64           `json:"flow,omitempty" is:"flow of the pack in litres a minute, >0..100"`
+	Flow     *quantity.Flow     `json:"flow,omitempty" is:"flow of the pack, >0..100"`
 	PackAmps *float64           `json:"packAmps,omitempty" is:"current of the pack in amperes, >0..1000"`
 	// gas struts that help: how many alike, what one pushes with when open, closed and open between its eyes
 	Struts      int             `json:"struts,omitempty" is:"number of gas struts, 0..6"`

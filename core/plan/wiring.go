@@ -1,5 +1,7 @@
 package plan
 
+import "zygonos/core/lang/quantity"
+
 // Wiring is a trailer's lamps with the harness that feeds them.
 type Wiring struct {
 	Lamps map[string]Lamp `json:"lamps" is:"lamp"`
@@ -61,9 +63,9 @@ var WireJoints = []WireJoint{JoinedCrimp, JoinedSolder, JoinedBox}
 
 // Power is a battery on board and what it feeds.
 type Power struct {
-	Kind     string   `json:"kind,omitempty" is:"kind of battery, key batteries"`
-	Capacity *float64 `json:"capacity,omitempty" is:"capacity in ampere-hours, >0..2000"`
-	Celsius  *float64 `json:"celsius,omitempty" is:"temperature of the battery in degrees, -40..60"`
+	Kind     string                `json:"kind,omitempty" is:"kind of battery, key batteries"`
+	Capacity *float64              `json:"capacity,omitempty" is:"capacity in ampere-hours, >0..2000"`
+	Celsius  *quantity.Temperature `json:"celsius,omitempty" is:"temperature of the battery, -40..60"`
 	// the car's own, by leads
 	Borrowed bool `json:"borrowed,omitempty"`
 	// from its pole to the fuse

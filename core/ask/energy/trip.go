@@ -21,7 +21,7 @@ type Trip struct {
 	By     *finding.Measure `json:"by,omitempty"`    // the same by distance
 	Alone  *finding.Measure `json:"alone,omitempty"` // the car without the trailer, the same way
 	Shares []Share          `json:"shares"`
-	Drag   *finding.Measure `json:"drag,omitempty"` // C_d·A that the trailer adds, m², as a count
+	Drag   *finding.Measure `json:"drag,omitempty"` // C_d·A that the trailer adds, m²
 	Money  *finding.Measure `json:"money,omitempty"`
 	PerTon *finding.Measure `json:"perTon,omitempty"` // money for 1000 kg of load
 	CO2    *finding.Measure `json:"co2,omitempty"`    // kg
@@ -139,10 +139,7 @@ func Of(r *rig.Rig) *Trip {
 		}
 	}
 	drag := j.halves[0].drag
-	out.Drag = finding.Of(
-		quantity.KindCount,
-		span{Nominal: cents(drag.Nominal), Low: cents(drag.Low), High: cents(drag.High)},
-	)
+	out.Drag = finding.Of(quantity.KindArea, drag)
 	out.price(r, j, total)
 	out.comes(r, j)
 	out.Says = said.Say("% for %", said.Of(whole, total.Nominal), said.Of(quantity.KindDistance, s))
@@ -161,8 +158,6 @@ func Of(r *rig.Rig) *Trip {
 	}
 	return out
 }
-
-func cents(v float64) float64 { return math.Round(v*100) / 100 }
 
 // far is how long the whole drive is, m.
 func (j *job) far() float64 {

@@ -99,7 +99,7 @@ type Tin struct {
 	Name   string           `json:"name"`
 	Area   float64          `json:"area"` // m² of one coat
 	Coats  int              `json:"coats"`
-	Litres finding.Measure  `json:"litres"`         // as a count of litres
+	Litres finding.Measure  `json:"litres"`
 	Tins   int              `json:"tins,omitempty"` // of the size that is entered
 	Cost   *finding.Measure `json:"cost,omitempty"`
 }
@@ -108,12 +108,12 @@ type Tin struct {
 const waste = 1.1
 
 // of is the litres and the cost of so many coats on an area.
-func tinOf(name string, area float64, coats int, cover, price [2]float64, size *float64) Tin {
+func tinOf(name string, area float64, coats int, cover, price [2]float64, size *quantity.Fuel) Tin {
 	at := func(c float64) float64 { return area * float64(coats) / c * waste }
 	l := span{Low: at(cover[1]), High: at(cover[0]), Nominal: at((cover[0] + cover[1]) / 2)}
-	t := Tin{Name: name, Area: area, Coats: coats, Litres: *finding.Of(quantity.KindCount, l)}
+	t := Tin{Name: name, Area: area, Coats: coats, Litres: *finding.Of(quantity.KindFuel, l)}
 	if size != nil && *size > 0 {
-		t.Tins = int(math.Ceil(l.Nominal / *size - 1e-9))
+		t.Tins = int(math.Ceil(l.Nominal/float64(*size) - 1e-9))
 	}
 	if price[1] > 0 {
 		t.Cost = finding.Of(quantity.KindMoney, span{

@@ -1,8 +1,6 @@
 package finish
 
 import (
-	"math"
-
 	"zygonos/core/facts/norms"
 	"zygonos/core/lang/finding"
 	"zygonos/core/lang/quantity"
@@ -88,10 +86,10 @@ func hidden(r *rig.Rig, f *plan.Finish, a *Areas) (finding.Finding, bool) {
 		return x, false
 	}
 	x.Compares = true
-	x.Figure = finding.Exactly(quantity.KindCount, math.Round(a.Hidden*100)/100)
+	x.Figure = finding.Exactly(quantity.KindArea, a.Hidden)
 	x.Says = said.Say(
-		"% m² of faces lie on each other: prime them before they are joined, and under the deck before it is laid. Not where a weld comes.",
-		said.Of(quantity.KindCount, math.Round(a.Hidden*100)/100),
+		"% of faces lie on each other: prime them before they are joined, and under the deck before it is laid. Not where a weld comes.",
+		said.Of(quantity.KindArea, a.Hidden),
 	)
 	return x, true
 }

@@ -51,7 +51,7 @@ func dip(r *rig.Rig) *Dip {
 	area, zinc := parts.Galvanised(bars)
 	out := &Dip{
 		Dipped: r.Trailer.Frame.Dipped, Rows: []DipRow{},
-		Area: *finding.Exactly(quantity.KindCount, area), Zinc: *finding.Exactly(quantity.KindMass, zinc),
+		Area: *finding.Exactly(quantity.KindArea, area), Zinc: *finding.Exactly(quantity.KindMass, zinc),
 	}
 	for _, v := range parts.Volumes(bars, ends) {
 		b := &bars[v.Bar]

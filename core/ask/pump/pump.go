@@ -86,10 +86,10 @@ func lineOf(r *rig.Rig, p *plan.Pump) (l pipe.Line, need *finding.Need, err erro
 		points = append(points, pipe.Point{Pressure: float64(*p.TopPressure)})
 	}
 	if p.OpenFlow != nil {
-		points = append(points, pipe.Point{Flow: *p.OpenFlow * perMinute})
+		points = append(points, pipe.Point{Flow: float64(*p.OpenFlow) * perMinute})
 	}
 	for _, q := range p.Points {
-		points = append(points, pipe.Point{Flow: q.Flow * perMinute, Pressure: float64(q.Pressure)})
+		points = append(points, pipe.Point{Flow: float64(q.Flow) * perMinute, Pressure: float64(q.Pressure)})
 	}
 	switch {
 	case p.TopPressure == nil && len(p.Points) < 2:
@@ -179,7 +179,7 @@ func Check(r *rig.Rig) (out []finding.Finding) {
 	}
 	flow := run.Flow / perMinute
 	open := l.Curve.End() / perMinute
-	f.Figure = finding.Exactly(quantity.KindCount, math.Round(flow*10)/10)
+	f.Figure = finding.Exactly(quantity.KindFlow, flow)
 	switch {
 	case run.Flow == 0:
 		f.Outcome = finding.Fails
@@ -187,13 +187,13 @@ func Check(r *rig.Rig) (out []finding.Finding) {
 	case flow < trickle*open:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
-			"% l/min come out, of % that the pump gives freely. Top pressure and open flow never come together; hose and nozzle take the rest.",
-			count(flow),
-			count(open),
+			"% come out, of % that the pump gives freely. Top pressure and open flow never come together; hose and nozzle take the rest.",
+			said.Of(quantity.KindFlow, flow),
+			said.Of(quantity.KindFlow, open),
 		)
 	default:
-		f.Says = said.Say("% l/min come out at %. Top pressure and open flow on the label never come together.",
-			count(flow), said.Of(quantity.KindPressure, run.Pressure))
+		f.Says = said.Say("% come out at %. Top pressure and open flow on the label never come together.",
+			said.Of(quantity.KindFlow, flow), said.Of(quantity.KindPressure, run.Pressure))
 	}
 	out = append(out, f)
 	if g, is := suction(r, p, &l, run.Flow); is {
@@ -219,8 +219,6 @@ func Check(r *rig.Rig) (out []finding.Finding) {
 	}
 	return out
 }
-
-func count(v float64) said.Piece { return said.Of(quantity.KindCount, math.Round(v*10)/10) }
 
 // suction holds the height that the pump draws up, with its hose's losses, against what it can.
 func suction(r *rig.Rig, p *plan.Pump, l *pipe.Line, flow float64) (finding.Finding, bool) {
@@ -262,9 +260,9 @@ func empties(r *rig.Rig, p *plan.Pump, flow float64) (finding.Finding, bool) {
 		f.Says = append(
 			f.Says,
 			said.Say(
-				" It does % places of % l.",
-				said.Of(quantity.KindCount, math.Floor(m3/litre / *p.Litres + 1e-9)),
-				count(*p.Litres),
+				" It does % places of %.",
+				said.Of(quantity.KindCount, math.Floor(m3/litre/float64(*p.Litres)+1e-9)),
+				said.Of(quantity.KindFuel, float64(*p.Litres)),
 			)...)
 	}
 	if p.RunsFor != nil && *p.RunsFor < minutes {
@@ -309,7 +307,7 @@ func Show(r *rig.Rig) *Given {
 		minutes := m3 / run.Flow / 60
 		out.Empties = &minutes
 		if p.Litres != nil {
-			n := int(m3/litre / *p.Litres + 1e-9)
+			n := int(m3/litre/float64(*p.Litres) + 1e-9)
 			out.Places = &n
 		}
 	}

@@ -89,7 +89,7 @@ func TestChecks(t *testing.T) {
 func TestBattery(t *testing.T) {
 	amps := strings.Replace(washer, `"litres":20`, `"litres":20,"amps":7`, 1)
 	board := func(ah string) string {
-		return `{"lamps":{},"power":{"kind":"agm","capacity":` + ah + `}}`
+		return `{"lamps":{},"power":{"kind":"agm","celsius":20,"capacity":` + ah + `}}`
 	}
 	f := sample.Find(t, pump.Check(with(t, amps, "/trailers/t/wiring", board("60"))), pump.CodeBattery)
 	if f.Outcome != finding.Holds || math.Abs(f.Figure.Value-4.466*3600) > 30 || math.Abs(*f.Figure.Low-3.123*3600) > 30 {

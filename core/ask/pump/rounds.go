@@ -3,6 +3,7 @@ package pump
 import (
 	"math"
 
+	"zygonos/core/ask/power"
 	"zygonos/core/facts/norms"
 	"zygonos/core/lang/finding"
 	"zygonos/core/lang/quantity"
@@ -19,7 +20,7 @@ func rounds(r *rig.Rig, p *plan.Pump, flow float64) (finding.Finding, bool) {
 	if !known || !(m3 > 0) || !(flow > 0) || p.Litres == nil || p.Places == nil {
 		return f, false
 	}
-	each, n := *p.Litres*litre, *p.Places
+	each, n := float64(*p.Litres)*litre, *p.Places
 	fills := 0
 	if at := math.Floor(m3/each + 1e-9); at >= 1 {
 		fills = int(math.Ceil(float64(n)/at - 1e-9))
@@ -30,16 +31,16 @@ func rounds(r *rig.Rig, p *plan.Pump, flow float64) (finding.Finding, bool) {
 	pumping := whole / flow
 	f.Figure = finding.Exactly(quantity.KindCount, float64(fills))
 	f.Says = said.Say(
-		"% places take % l: % fills and % of pumping.",
+		"% places take %: % fills and % of pumping.",
 		said.Count(n),
-		count(whole/litre),
+		said.Of(quantity.KindFuel, whole/litre),
 		said.Count(fills),
 		said.Of(quantity.KindTime, pumping),
 	)
 	if p.Tap != nil {
 		f.Says = append(
 			f.Says,
-			said.Say(" At the tap a fill takes %.", said.Of(quantity.KindTime, m3/(*p.Tap*perMinute)))...)
+			said.Say(" At the tap a fill takes %.", said.Of(quantity.KindTime, m3/(float64(*p.Tap)*perMinute)))...)
 	}
 	return f, true
 }
@@ -62,10 +63,7 @@ func battery(r *rig.Rig, p *plan.Pump, flow float64) (finding.Finding, bool) {
 	if !ok {
 		return f, false
 	}
-	celsius := 20.0
-	if w.Power.Celsius != nil {
-		celsius = *w.Power.Celsius
-	}
+	celsius := power.Celsius(w.Power)
 	old := kind
 	old.Peukert += steeper
 	high := kind.Lasts(*w.Power.Capacity, *p.Amps, celsius) * 3600

@@ -41,7 +41,7 @@ func (s *Setup) Takes() (seconds, hours float64, ok bool) {
 			share, amps = s.onDrum(pull)/float64(*t.WinchLifts), *t.Amps
 		} else {
 			area := math.Pi / 4 * float64(*t.Bore) * float64(*t.Bore)
-			dt = way * area / (*t.Flow / 60000 * pumpLoss)
+			dt = way * area / (float64(*t.Flow) / 60000 * pumpLoss)
 			share, amps = pull/area/float64(*t.Pressure), *t.PackAmps
 		}
 		seconds += dt

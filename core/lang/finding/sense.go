@@ -13,6 +13,7 @@ var senseless = map[quantity.Kind]float64{
 	quantity.KindMass: 1e7, quantity.KindLength: 1e4, quantity.KindDistance: 1e9, quantity.KindSpeed: 1e4, quantity.KindShare: 1e5,
 	quantity.KindPressure: 1e10, quantity.KindVolume: 1e5, quantity.KindDensity: 1e6, quantity.KindAngle: 100, quantity.KindCount: 1e12,
 	quantity.KindMoney: 1e12, quantity.KindRate: 1e12, quantity.KindTime: 1e12, quantity.KindForce: 1e11, quantity.KindStress: 1e14, quantity.KindMoment: 1e12,
+	quantity.KindArea: 1e6, quantity.KindFlow: 1e9, quantity.KindFuel: 1e9,
 }
 
 func senses(k quantity.Kind, v *float64) bool {

@@ -71,6 +71,10 @@ var units = map[string][]unitDef{
 	"ft lb": {{KindMoment, newtonMetrePerLbFt}}, "ft-lb": {{KindMoment, newtonMetrePerLbFt}},
 	"£": {{KindMoney, 1}}, "€": {{KindMoney, 1}}, "$": {{KindMoney, 1}},
 	"kwh": {{KindEnergy, 1}}, "l/100 km": {{KindFuelUse, 1}}, "l/100km": {{KindFuelUse, 1}},
+	"/kg": {{KindRate, 1}}, "/lb": {{KindRate, 1 / kgPerPound}}, "/l": {{KindLitreCost, 1}}, "/gal": {{KindLitreCost, 1 / litrePerGal}},
+	"m²": {{KindArea, 1}}, "m2": {{KindArea, 1}}, "sq ft": {{KindArea, m2PerSqFoot}},
+	"l/min": {{KindFlow, 1}}, "gal/min": {{KindFlow, litrePerGal}}, "gpm": {{KindFlow, litrePerGal}},
+	"m²/l": {{KindCover, 1}}, "m2/l": {{KindCover, 1}}, "sq ft/gal": {{KindCover, m2PerSqFoot / litrePerGal}},
 	"/km": {{KindDriveCost, 1}}, "/mi": {{KindDriveCost, 1000 / metrePerMile}},
 	"kwh/100 km": {{KindPowerUse, 1}}, "kwh/100km": {{KindPowerUse, 1}}, "kwh/100 mi": {{KindPowerUse, 1000 / metrePerMile}},
 	"us ton": {{KindMass, 2000 * kgPerPound}}, "uk ton": {{KindMass, 2240 * kgPerPound}},
@@ -172,7 +176,8 @@ func (l Locale) one(k Kind, s string) (float64, error) {
 			return v, err
 		}
 	}
-	if k == KindMoney || k == KindDriveCost {
+	switch k {
+	case KindMoney, KindDriveCost, KindLitreCost, KindRate:
 		s = strings.TrimSpace(strings.TrimLeft(s, "£€$"))
 	}
 	m := numberUnit.FindStringSubmatch(s)
@@ -236,8 +241,9 @@ var kindWord = map[Kind]string{
 	KindPressure: "pressure", KindVolume: "volume", KindDensity: "density", KindAngle: "an angle", KindCount: "a count",
 	KindMoney: "money", KindRate: "money by weight", KindTime: "hours of work", KindForce: "a force",
 	KindStress: "a stress", KindMoment: "a moment", KindFrequency: "a frequency", KindVoltage: "a voltage", KindCurrent: "a current",
-	KindDriveCost: "money by distance",
-	KindFuel:      "fuel", KindEnergy: "energy", KindFuelUse: "fuel by distance", KindPowerUse: "energy by distance",
+	KindDriveCost: "money by distance", KindLitreCost: "money by the litre",
+	KindArea: "an area", KindFlow: "a flow", KindCover: "the area that a paint covers",
+	KindFuel: "an amount by the litre", KindEnergy: "energy", KindFuelUse: "fuel by distance", KindPowerUse: "energy by distance",
 }
 
 func hasKind(name string, k Kind) bool {
@@ -314,9 +320,25 @@ func (l Locale) own(k Kind) float64 {
 	case KindTime:
 		return 3600
 	case KindFuel:
-		if l.Region == NorthAmerica {
-			return pick(1, litrePerGal)
+		if l.gallons() {
+			return litrePerGal
 		}
+	case KindFlow:
+		if l.gallons() {
+			return litrePerGal
+		}
+	case KindLitreCost:
+		if l.gallons() {
+			return 1 / litrePerGal
+		}
+	case KindCover:
+		if l.gallons() {
+			return m2PerSqFoot / litrePerGal
+		}
+	case KindArea:
+		return pick(1, m2PerSqFoot)
+	case KindRate:
+		return pick(1, 1/kgPerPound)
 	case KindPowerUse, KindDriveCost:
 		return pick(1, 1000/metrePerMile)
 	case KindForce:

@@ -14,6 +14,7 @@ const (
 	paPerPSI     = 6894.757293168361
 	m3PerCuYard  = 0.764554857984
 	m3PerCuFoot  = 0.028316846592
+	m2PerSqFoot  = 0.09290304
 	litrePerGal  = 3.785411784 // US liquid gallon
 	litrePerGalU = 4.54609     // UK gallon
 	newtonPerLbf = 4.4482216152605
@@ -104,6 +105,27 @@ func (l Locale) Text(k Kind, v float64) string {
 			return l.money(v*metrePerMile/1000, true) + "/mi"
 		}
 		return l.money(v, true) + "/km"
+	case KindLitreCost:
+		if l.gallons() {
+			return l.money(v*litrePerGal, true) + "/gal"
+		}
+		return l.money(v, true) + "/l"
+	case KindArea:
+		unit := " m²"
+		if imperial {
+			unit, v = " sq ft", v/m2PerSqFoot
+		}
+		return number(v, areaDigits(v)) + unit
+	case KindFlow:
+		if l.gallons() {
+			return number(v/litrePerGal, smallDigits(v/litrePerGal)) + " gal/min"
+		}
+		return number(v, smallDigits(v)) + " l/min"
+	case KindCover:
+		if l.gallons() {
+			return number(v*litrePerGal/m2PerSqFoot, 0) + " sq ft/gal"
+		}
+		return number(v, smallDigits(v)) + " m²/l"
 	case KindTime:
 		if m := math.Abs(v) / 60; m < 59.5 && m >= 0.5 {
 			return number(v/60, 0) + " min"
@@ -128,8 +150,8 @@ func (l Locale) Text(k Kind, v float64) string {
 		}
 		return number(v/1000, 2) + " kN"
 	case KindFuel:
-		if gal := l.gallon(); gal > 0 && l.Region == NorthAmerica {
-			return number(v/gal, smallDigits(v/gal)) + " gal"
+		if l.gallons() {
+			return number(v/litrePerGal, smallDigits(v/litrePerGal)) + " gal"
 		}
 		return number(v, smallDigits(v)) + " l"
 	case KindEnergy:
@@ -178,6 +200,9 @@ func (l Locale) gallon() float64 {
 	return litrePerGalU
 }
 
+// gallons reports whether what is filled is told in gallons and not in litres.
+func (l Locale) gallons() bool { return l.Units == Imperial && l.Region == NorthAmerica }
+
 // perGallon is l/100 km times miles a gallon.
 func perGallon(gal float64) float64 { return gal * 1e5 / metrePerMile }
 
@@ -209,6 +234,16 @@ func (l Locale) Span(k Kind, r Range[float64]) string {
 
 func massDigits(v float64) int {
 	if math.Abs(v) < 9.95 {
+		return 1
+	}
+	return 0
+}
+
+func areaDigits(v float64) int {
+	switch a := math.Abs(v); {
+	case a < 0.995:
+		return 2
+	case a < 99.95:
 		return 1
 	}
 	return 0

@@ -42,6 +42,16 @@ type (
 	PowerUse float64 // kWh/100 km
 
 	DriveCost float64 // money/km
+	LitreCost float64 // money/l
+)
+
+// Rate is a price by weight, money/kg.
+type Rate float64
+
+// What flows and what a paint covers stand by the litre, as labels have it.
+type (
+	Flow  float64 // l/min
+	Cover float64 // m²/l
 )
 
 // Gravity is the standard acceleration of free fall, m/s² (ISO 80000-3).
@@ -75,12 +85,17 @@ const (
 	KindVoltage     Kind = "voltage"     // V
 	KindCurrent     Kind = "current"     // A
 
-	KindFuel     Kind = "fuel"     // l
+	KindFuel     Kind = "fuel"     // l, of what is bought and filled by it
 	KindEnergy   Kind = "energy"   // kWh
 	KindFuelUse  Kind = "fuelUse"  // l/100 km
 	KindPowerUse Kind = "powerUse" // kWh/100 km
 
 	KindDriveCost Kind = "driveCost" // money/km
+	KindLitreCost Kind = "litreCost" // money/l
+
+	KindArea  Kind = "area"  // m²
+	KindFlow  Kind = "flow"  // l/min
+	KindCover Kind = "cover" // m²/l
 )
 
 // System is the unit system in which quantities are printed, and in which a

@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import { useWorkspace } from '@/stores/workspace'
 import QuantityField from './QuantityField.vue'
 
-const props = defineProps<{ path: string; label: string; hint?: string }>()
+const props = defineProps<{ path: string; label: string; hint?: string | number }>()
 const workspace = useWorkspace()
 const value = computed(() => workspace.get(props.path) as number | undefined)
 </script>

@@ -14,7 +14,7 @@ import { figureOf } from './tables'
 const props = defineProps<{
   path: string
   label: string
-  hint?: string
+  hint?: string | number
   usual?: string
 }>()
 const workspace = useWorkspace()

@@ -14,6 +14,7 @@ const props = defineProps<{ base: string; fields: readonly PlanField[] }>()
 const workspace = useWorkspace()
 const path = (f: PlanField) => `${props.base}/${f.at}`
 const get = (f: PlanField) => workspace.get(path(f)) as string | number | undefined
+const words = (f: PlanField) => (typeof f.hint === 'string' ? f.hint : undefined)
 /** What is chosen; nought is a choice too. */
 const chosen = (f: PlanField) => {
   const value = get(f)
@@ -32,13 +33,13 @@ const set = (f: PlanField, value: unknown) => workspace.setAt(path(f), value, f.
       :hint="f.hint"
       :usual="f.how"
     />
-    <TextField v-else-if="f.text" :path="path(f)" :label="f.label" :hint="f.hint" />
+    <TextField v-else-if="f.text" :path="path(f)" :label="f.label" :hint="words(f)" />
     <CountField v-else-if="f.whole" :path="path(f)" :label="f.label" :hint="f.hint" />
     <ChoiceField
       v-else-if="f.ask"
       :label="f.label"
       :value="asked(f)"
-      :none="f.hint"
+      :none="words(f)"
       :options="[
         { value: 'yes', name: f.ask[0] },
         { value: 'no', name: f.ask[1] },
@@ -49,11 +50,17 @@ const set = (f: PlanField, value: unknown) => workspace.setAt(path(f), value, f.
       v-else-if="f.options"
       :label="f.label"
       :value="chosen(f)"
-      :none="f.hint"
+      :none="words(f)"
       :options="f.options"
       @chosen="set(f, $event === f.usual ? undefined : $event)"
     />
-    <PlanQuantity v-else-if="figureOf(path(f))" :path="path(f)" :label="f.label" :hint="f.hint" />
+    <PlanQuantity
+      v-else-if="figureOf(path(f))"
+      :path="path(f)"
+      :label="f.label"
+      :hint="f.hint"
+      :as="f.kind"
+    />
     <SwitchField v-else :label="f.label" :value="!!get(f)" @set="set(f, $event ? f.on : undefined)" />
   </template>
 </template>

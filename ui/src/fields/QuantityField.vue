@@ -11,7 +11,7 @@ const props = defineProps<{
   kind: Kind
   value?: number
   path?: string // of the field in the plan, to show the core's own word on it
-  hint?: string
+  hint?: string | number // a number is printed in the plan's units
   withDoubt?: boolean
   tight?: boolean
 }>()
@@ -22,6 +22,9 @@ const { locale, say } = useWords()
 const id = useId()
 
 const shown = computed(() => (props.value === undefined ? '' : print(locale.value, props.kind, props.value)))
+const hinted = computed(() =>
+  typeof props.hint === 'number' ? print(locale.value, props.kind, props.hint) : props.hint,
+)
 const text = ref(shown.value)
 const focused = ref(false)
 const wrong = ref('')
@@ -78,7 +81,7 @@ function leave() {
         :data-path="path"
         :aria-invalid="!!problem"
         :aria-describedby="`${id}-word`"
-        :placeholder="hint"
+        :placeholder="hinted"
         @focus="focused = true"
         @input="read"
         @blur="leave"

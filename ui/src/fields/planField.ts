@@ -1,9 +1,12 @@
 // A field told by its path below a base and its label: a figure or an estimate of the kind that the
 // core says (tables.ts), or a whole number, a text, a choice, a switch.
+import type { Kind } from '@/quantities'
+
 export interface PlanField {
   at: string
   label: string
-  hint?: string
+  hint?: string | number // a number is printed as the field's kind
+  kind?: Kind // where the core's does not say all
   how?: string // an estimate: how it is usually known
   whole?: true
   text?: true

@@ -461,21 +461,21 @@ export const fields: Record<string, string> = {
   "/trailers/*/empty/right/plusMinus": "figure mass",
   "/trailers/*/finish/air": "figure temperature",
   "/trailers/*/finish/coats": "figure count",
-  "/trailers/*/finish/cover": "figure count",
+  "/trailers/*/finish/cover": "figure cover",
   "/trailers/*/finish/deckCoats": "figure count",
-  "/trailers/*/finish/deckCover": "figure count",
-  "/trailers/*/finish/deckPerLitre": "figure money",
+  "/trailers/*/finish/deckCover": "figure cover",
+  "/trailers/*/finish/deckPerLitre": "figure litreCost",
   "/trailers/*/finish/dipDays": "figure count",
   "/trailers/*/finish/dipFar": "figure distance",
-  "/trailers/*/finish/dipPerKg": "figure money",
-  "/trailers/*/finish/driveCost": "figure money",
+  "/trailers/*/finish/dipPerKg": "figure rate",
+  "/trailers/*/finish/driveCost": "figure driveCost",
   "/trailers/*/finish/humid": "figure share",
   "/trailers/*/finish/least": "figure temperature",
-  "/trailers/*/finish/perLitre": "figure money",
+  "/trailers/*/finish/perLitre": "figure litreCost",
   "/trailers/*/finish/recoat": "figure time",
   "/trailers/*/finish/recoatMost": "figure time",
   "/trailers/*/finish/steel": "figure temperature",
-  "/trailers/*/finish/tin": "figure count",
+  "/trailers/*/finish/tin": "figure fuel",
   "/trailers/*/finish/wettest": "figure share",
   "/trailers/*/fitted/*/at/back": "figure length",
   "/trailers/*/fitted/*/at/right": "figure length",
@@ -530,7 +530,7 @@ export const fields: Record<string, string> = {
   "/trailers/*/frame/members/*/to/back": "figure length",
   "/trailers/*/frame/members/*/to/right": "figure length",
   "/trailers/*/frame/members/*/to/up": "figure length",
-  "/trailers/*/frame/perKg": "figure money",
+  "/trailers/*/frame/perKg": "figure rate",
   "/trailers/*/frame/springLength": "figure length",
   "/trailers/*/frame/springsApart": "figure length",
   "/trailers/*/frame/twistDip": "figure length",
@@ -581,15 +581,15 @@ export const fields: Record<string, string> = {
   "/trailers/*/pump/hoseLong": "figure length",
   "/trailers/*/pump/inBore": "figure length",
   "/trailers/*/pump/inLong": "figure length",
-  "/trailers/*/pump/litres": "figure count",
+  "/trailers/*/pump/litres": "figure fuel",
   "/trailers/*/pump/nozzle": "figure length",
   "/trailers/*/pump/nozzleUp": "figure length",
-  "/trailers/*/pump/openFlow": "figure count",
+  "/trailers/*/pump/openFlow": "figure flow",
   "/trailers/*/pump/places": "figure count",
-  "/trailers/*/pump/points/*/flow": "figure count",
+  "/trailers/*/pump/points/*/flow": "figure flow",
   "/trailers/*/pump/points/*/pressure": "figure pressure",
   "/trailers/*/pump/runsFor": "figure count",
-  "/trailers/*/pump/tap": "figure count",
+  "/trailers/*/pump/tap": "figure flow",
   "/trailers/*/pump/topPressure": "figure pressure",
   "/trailers/*/runningGear": "estimate mass",
   "/trailers/*/secondLink/aside": "figure length",
@@ -623,7 +623,7 @@ export const fields: Record<string, string> = {
   "/trailers/*/tipping/drum/back": "figure length",
   "/trailers/*/tipping/drum/up": "figure length",
   "/trailers/*/tipping/drumAcross": "figure length",
-  "/trailers/*/tipping/flow": "figure count",
+  "/trailers/*/tipping/flow": "figure flow",
   "/trailers/*/tipping/foot/back": "figure length",
   "/trailers/*/tipping/foot/up": "figure length",
   "/trailers/*/tipping/from": "figure length",
@@ -696,7 +696,7 @@ export const fields: Record<string, string> = {
   "/trailers/*/wiring/magnetOhms": "figure count",
   "/trailers/*/wiring/magnets": "figure count",
   "/trailers/*/wiring/power/capacity": "figure count",
-  "/trailers/*/wiring/power/celsius": "figure count",
+  "/trailers/*/wiring/power/celsius": "figure temperature",
   "/trailers/*/wiring/power/chargeLong": "figure length",
   "/trailers/*/wiring/power/chargeWire": "figure count",
   "/trailers/*/wiring/power/fuseAt": "figure length",
@@ -873,8 +873,20 @@ export const units: Record<string, Record<string, number>> = {
   "%": {
     "share": 0.01
   },
+  "/gal": {
+    "litreCost": 0.2641720523581484
+  },
+  "/kg": {
+    "rate": 1
+  },
   "/km": {
     "driveCost": 1
+  },
+  "/l": {
+    "litreCost": 1
+  },
+  "/lb": {
+    "rate": 2.2046226218487757
   },
   "/mi": {
     "driveCost": 0.621371192237334
@@ -927,6 +939,12 @@ export const units: Record<string, Record<string, number>> = {
   },
   "g": {
     "mass": 0.001
+  },
+  "gal/min": {
+    "flow": 3.785411784
+  },
+  "gpm": {
+    "flow": 3.785411784
   },
   "h": {
     "time": 3600
@@ -1004,6 +1022,9 @@ export const units: Record<string, Record<string, number>> = {
   "l/100km": {
     "fuelUse": 1
   },
+  "l/min": {
+    "flow": 1
+  },
   "lb": {
     "mass": 0.45359237
   },
@@ -1045,6 +1066,12 @@ export const units: Record<string, Record<string, number>> = {
   "m/s": {
     "speed": 1
   },
+  "m2": {
+    "area": 1
+  },
+  "m2/l": {
+    "cover": 1
+  },
   "m3": {
     "volume": 1
   },
@@ -1069,6 +1096,12 @@ export const units: Record<string, Record<string, number>> = {
   "mph": {
     "speed": 0.44704
   },
+  "m²": {
+    "area": 1
+  },
+  "m²/l": {
+    "cover": 1
+  },
   "m³": {
     "volume": 1
   },
@@ -1086,6 +1119,12 @@ export const units: Record<string, Record<string, number>> = {
   },
   "psi": {
     "pressure": 6894.757293168361
+  },
+  "sq ft": {
+    "area": 0.09290304
+  },
+  "sq ft/gal": {
+    "cover": 0.024542386747111157
   },
   "t": {
     "mass": 1000

@@ -30,6 +30,10 @@ export type Kind =
   | 'fuelUse'
   | 'powerUse'
   | 'driveCost'
+  | 'litreCost'
+  | 'area'
+  | 'flow'
+  | 'cover'
 
 export interface Locale {
   units: string
@@ -58,6 +62,8 @@ const mile = 1609.344
 const psi = 6894.757293168361
 const cuYard = 0.764554857984
 const cuFoot = 0.028316846592
+const sqFoot = 0.09290304
+const usGallon = 3.785411784
 const degree = Math.PI / 180
 const lbf = 4.4482216152605
 
@@ -74,6 +80,7 @@ function number(v: number, digits: number): string {
 }
 
 const massDigits = (v: number) => (Math.abs(v) < 9.95 ? 1 : 0)
+const areaDigits = (v: number) => (Math.abs(v) < 0.995 ? 2 : Math.abs(v) < 99.95 ? 1 : 0)
 const smallDigits = (v: number) => (Math.abs(v) < 9.95 && v !== Math.trunc(v) ? 1 : 0)
 
 /** Digits of a millimetre of what is measured with a caliper: walls, coats, play. */
@@ -107,7 +114,9 @@ function feetInches(inches: number): string {
 }
 
 /** The gallon, l, by which a car's thirst is told: of the US in North America, else of the UK. */
-const gallon = (l: Locale) => (l.region === 'na' ? 3.785411784 : 4.54609)
+const gallon = (l: Locale) => (l.region === 'na' ? usGallon : 4.54609)
+/** Whether what is filled is told in gallons and not in litres. */
+const gallons = (l: Locale) => l.units === 'imperial' && l.region === 'na'
 /** l/100 km times miles a gallon. */
 const perGallon = (l: Locale) => (gallon(l) * 1e5) / mile
 
@@ -151,6 +160,20 @@ export function print(l: Locale, k: string, v: number): string {
       return imperial ? money(l, v * pound, true) + '/lb' : money(l, v, true) + '/kg'
     case 'driveCost':
       return imperial ? money(l, (v * mile) / 1000, true) + '/mi' : money(l, v, true) + '/km'
+    case 'litreCost':
+      return gallons(l) ? money(l, v * usGallon, true) + '/gal' : money(l, v, true) + '/l'
+    case 'area': {
+      const [size, unit] = imperial ? [v / sqFoot, 'sq ft'] : [v, 'm²']
+      return number(size, areaDigits(size)) + ' ' + unit
+    }
+    case 'flow': {
+      const [size, unit] = gallons(l) ? [v / usGallon, 'gal/min'] : [v, 'l/min']
+      return number(size, smallDigits(size)) + ' ' + unit
+    }
+    case 'cover':
+      return gallons(l)
+        ? number((v * usGallon) / sqFoot, 0) + ' sq ft/gal'
+        : number(v, smallDigits(v)) + ' m²/l'
     case 'time': {
       const m = Math.abs(v) / 60
       if (m < 59.5 && m >= 0.5) return number(v / 60, 0) + ' min'
@@ -168,9 +191,8 @@ export function print(l: Locale, k: string, v: number): string {
       return number(size, Math.abs(size) < 99.95 ? 1 : 0) + ' ' + unit
     }
     case 'fuel': {
-      const gallons = imperial && l.region === 'na'
-      const f = gallons ? v / gallon(l) : v
-      return number(f, smallDigits(f)) + (gallons ? ' gal' : ' l')
+      const f = gallons(l) ? v / usGallon : v
+      return number(f, smallDigits(f)) + (gallons(l) ? ' gal' : ' l')
     }
     case 'energy':
       return number(v, smallDigits(v)) + ' kWh'
@@ -217,7 +239,14 @@ const kindWord: Record<Kind, string> = {
   ...{ mass: 'weight', length: 'a length', distance: 'a distance', speed: 'speed', share: 'a share' },
   ...{ pressure: 'pressure', volume: 'volume', density: 'density', angle: 'an angle', count: 'a count' },
   ...{ money: 'money', rate: 'money by weight', time: 'hours of work', force: 'a force', stress: 'a stress' },
-  ...{ fuel: 'fuel', energy: 'energy', fuelUse: 'fuel by distance', powerUse: 'energy by distance' },
+  ...{ litreCost: 'money by the litre', area: 'an area', flow: 'a flow' },
+  ...{ cover: 'the area that a paint covers' },
+  ...{
+    fuel: 'an amount by the litre',
+    energy: 'energy',
+    fuelUse: 'fuel by distance',
+    powerUse: 'energy by distance',
+  },
   ...{ driveCost: 'money by distance' },
   ...{ moment: 'a moment', frequency: 'a frequency', voltage: 'a voltage', current: 'a current' },
 }
@@ -281,7 +310,7 @@ function one(l: Locale, k: Kind, s: string): number {
     const v = feet(l, s)
     if (v !== undefined) return v
   }
-  if (k === 'money' || k === 'driveCost') s = s.replace(/^[£€$]+/, '').trim()
+  if (['money', 'driveCost', 'litreCost', 'rate'].includes(k)) s = s.replace(/^[£€$]+/, '').trim()
   const m = numberUnit.exec(s)
   if (!m) throw new ParseError(`“${s}” is not a number with a unit.`)
   const name = (m[2] ?? '').trim()
@@ -349,7 +378,16 @@ function own(l: Locale, k: Kind): number {
     case 'time':
       return 3600
     case 'fuel':
-      return l.region === 'na' ? pick(1, gallon(l)) : 1
+    case 'flow':
+      return gallons(l) ? usGallon : 1
+    case 'litreCost':
+      return gallons(l) ? 1 / usGallon : 1
+    case 'cover':
+      return gallons(l) ? sqFoot / usGallon : 1
+    case 'area':
+      return pick(1, sqFoot)
+    case 'rate':
+      return pick(1, 1 / pound)
     case 'powerUse':
     case 'driveCost':
       return pick(1, 1000 / mile)

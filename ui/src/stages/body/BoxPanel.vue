@@ -16,7 +16,7 @@ import { bodyWords, choices, useWords } from '@/words'
 import { groupsOfBox } from './boxFields'
 
 const workspace = useWorkspace()
-const { say, nominal, print } = useWords()
+const { say, nominal, print, locale } = useWords()
 const { data, failure } = useStudy(api.boxing)
 const chosen = ref('')
 const bodies = computed(() => data.value?.bodies ?? [])
@@ -68,6 +68,12 @@ function lead(e: PointerEvent) {
 const highOf = (v: { min: number[]; max: number[] }) => (v.max[1] ?? 1) - (v.min[1] ?? 0)
 const wideOf = (v: { min: number[]; max: number[] }) => (v.max[0] ?? 1) - (v.min[0] ?? 0)
 
+/** What it adds to the car's thirst, over a hundred of what the plan drives by. */
+const thirstier = computed(() => {
+  const [far, of] = locale.value.units === 'imperial' ? [1.609344, 'miles'] : [1, 'km']
+  return `${print('fuel', (body.value?.litres ?? 0) * far)} more on 100 ${of}`
+})
+
 const box = useTemplateRef<HTMLElement>('box')
 const size = useElementSize(box)
 const scaleOf = (v: { min: number[]; max: number[] }, most: number) =>
@@ -91,7 +97,7 @@ const scaleOf = (v: { min: number[]; max: number[] }, most: number) =>
       <div class="flex items-start gap-2">
         <h2 class="mr-auto text-lg leading-tight font-bold" role="status">
           {{ say([body.name]) }}<template v-if="body.mass">: {{ nominal(body.mass) }}</template
-          ><template v-if="body.litres">, about {{ body.litres.toFixed(1) }} l more on 100 km</template>
+          ><template v-if="body.litres">, about {{ thirstier }}</template>
         </h2>
         <button class="act size-11 shrink-0" aria-label="Leave it at home" @click="away">
           <TrashIcon class="size-5" />
@@ -179,7 +185,7 @@ const scaleOf = (v: { min: number[]; max: number[] }, most: number) =>
             <tr v-for="p in body.pieces" :key="p.name">
               <td class="py-0.5">{{ p.count }} {{ p.name }}</td>
               <td class="text-right">
-                {{ p.long ? print('length', p.long) : `${(p.area ?? 0).toFixed(2)} m²` }}
+                {{ p.long ? print('length', p.long) : print('area', p.area ?? 0) }}
               </td>
               <td class="pl-4 text-right">{{ nominal(p.mass) }}</td>
             </tr>

@@ -17,7 +17,7 @@ const { data, failure } = useStudy(api.pumping)
 const given = computed(() => data.value?.given)
 const base = computed(() => `/trailers/${workspace.trailer}/pump`)
 const pump = computed(() => workspace.plan?.trailers[workspace.trailer]?.pump)
-const litres = (v: number) => `${Math.round(v * 10) / 10} l/min`
+const litres = (v: number) => print('flow', v)
 const minutes = computed(() => given.value?.empties ?? undefined)
 
 const box = useTemplateRef<HTMLElement>('box')
@@ -33,21 +33,21 @@ const path = (of: 'gives' | 'takes') =>
 
 const fields = computed<PlanField[]>(() => [
   { at: 'topPressure', label: 'Label: top pressure' },
-  { at: 'openFlow', label: 'Label: open flow, l/min' },
+  { at: 'openFlow', label: 'Label: open flow' },
   { at: 'hoseLong', label: 'Hose, long' },
   { at: 'hoseBore', label: 'Its bore' },
   { at: 'nozzle', label: 'Nozzle’s bore', hint: 'open end' },
   { at: 'nozzleUp', label: 'Nozzle over the pump', hint: '0' },
   { at: 'above', label: 'Pump over the lowest water', hint: '0' },
-  { at: 'drawsUp', label: 'It draws up, by its label', hint: '6 m' },
+  { at: 'drawsUp', label: 'It draws up, by its label', hint: 6 },
   { at: 'inLong', label: 'Suction hose, long', hint: 'none' },
   { at: 'inBore', label: 'Its bore' },
   { at: 'couplings', label: 'Joints in the hose', whole: true, hint: '0' },
   { at: 'elbows', label: 'Elbows', whole: true, hint: '0' },
   { at: 'reel', label: 'The hose stays on its reel', on: true },
-  { at: 'litres', label: 'Litres a place takes' },
+  { at: 'litres', label: 'A place takes' },
   { at: 'places', label: 'Places', whole: true },
-  { at: 'tap', label: 'The tap fills, l/min' },
+  { at: 'tap', label: 'The tap fills' },
   { at: 'amps', label: 'Amperes while it runs' },
   { at: 'runsFor', label: 'Minutes it may run at once' },
   { at: 'frost', label: 'It stands in frost', on: true },

@@ -79,8 +79,8 @@ const high = computed(() => Math.max(0.3, ...(tank.value?.steps ?? []).map((s) =
     <template v-else>
       <h2 class="text-lg leading-tight font-bold" role="status">
         <template v-if="step"
-          >{{ print('share', step.fill) }} full: {{ Math.round(step.litres) }} l, {{ nominal(step.ball) }} on
-          the ball<template v-if="step.minutes !== undefined"
+          >{{ print('share', step.fill) }} full: {{ print('fuel', Math.round(step.litres)) }},
+          {{ nominal(step.ball) }} on the ball<template v-if="step.minutes !== undefined"
             >, {{ print('time', step.minutes * 60) }} of the pump</template
           ></template
         >

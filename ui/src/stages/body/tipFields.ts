@@ -101,7 +101,7 @@ export function groupsOf(t: Tipping | undefined): FieldGroup[] {
         },
         { at: 'tipping/closed', label: 'Closed, between its eyes' },
         { at: 'tipping/open', label: 'Open' },
-        { at: 'tipping/flow', label: 'Litres a minute' },
+        { at: 'tipping/flow', label: 'It gives' },
         { at: 'tipping/packAmps', label: 'Amperes at that pressure' },
       ],
     }),

@@ -11,12 +11,12 @@ import { useWorkspace } from '@/stores/workspace'
 import { choices, coatWords, deckWords, useWords } from '@/words'
 
 const workspace = useWorkspace()
-const { say, range } = useWords()
+const { say, range, print } = useWords()
 const { data, failure } = useStudy(api.finishing)
 const base = computed(() => `/trailers/${workspace.trailer}/finish`)
 const finish = computed(() => workspace.plan?.trailers[workspace.trailer]?.finish)
 const painted = computed(() => ['paint', 'liner', 'pregal'].includes(finish.value?.way ?? ''))
-const area = (v: number) => `${v.toFixed(1)} m²`
+const area = (v: number) => print('area', v)
 const choose = (w: CoatWay) => workspace.setAt(`${base.value}/way`, w.id, w.name)
 const chosen = computed(() => data.value?.ways.find((w) => w.chosen))
 </script>
@@ -72,7 +72,7 @@ const chosen = computed(() => data.value?.ways.find((w) => w.chosen))
     </div>
     <ul v-if="data?.tins?.length" class="mt-2" data-tins>
       <li v-for="t in data.tins" :key="t.name" class="first-letter:uppercase">
-        <b>{{ t.name }}:</b> {{ range(t.litres) }} l for {{ t.coats }} coats of {{ area(t.area)
+        <b>{{ t.name }}:</b> {{ range(t.litres) }} for {{ t.coats }} coats of {{ area(t.area)
         }}<template v-if="t.tins">, {{ t.tins }} {{ t.tins === 1 ? 'tin' : 'tins' }}</template
         ><template v-if="t.cost">, {{ range(t.cost) }}</template>
       </li>
@@ -88,24 +88,24 @@ const chosen = computed(() => data.value?.ways.find((w) => w.chosen))
           ...where(
             painted,
             { at: 'coats', label: 'Coats', whole: true, hint: 'usual' },
-            { at: 'cover', label: 'A litre covers, m²', hint: 'usual' },
-            { at: 'perLitre', label: 'A litre costs', hint: 'usual' },
-            { at: 'tin', label: 'Litres of a tin' },
+            { at: 'cover', label: 'The paint covers', hint: 'usual' },
+            { at: 'perLitre', label: 'The paint costs', hint: 'usual' },
+            { at: 'tin', label: 'A tin holds' },
             { at: 'recoat', label: 'Next coat after (20 °C)', hint: 'usual' },
             { at: 'recoatMost', label: 'and no later than' },
           ),
           ...where(
             finish?.way === 'dip',
-            { at: 'dipPerKg', label: 'Dipping, a kilogram', hint: 'usual' },
+            { at: 'dipPerKg', label: 'Dipping, by weight', hint: 'usual' },
             { at: 'dipFar', label: 'Way to the bath' },
-            { at: 'driveCost', label: 'A drive, each km' },
+            { at: 'driveCost', label: 'Driving, by distance' },
             { at: 'dipDays', label: 'Days away', hint: '4 to 15' },
           ),
           ...where(
             finish?.deckBy === 'oil' || finish?.deckBy === 'paint',
             { at: 'deckCoats', label: 'Coats on the deck', whole: true, hint: '2' },
-            { at: 'deckCover', label: 'A litre covers, m²', hint: 'usual' },
-            { at: 'deckPerLitre', label: 'A litre costs', hint: 'usual' },
+            { at: 'deckCover', label: 'On the deck it covers', hint: 'usual' },
+            { at: 'deckPerLitre', label: 'and costs', hint: 'usual' },
           ),
         ]"
       />

@@ -44,7 +44,7 @@ function typed(e: Event) {
           { at: 'air', label: 'Air' },
           { at: 'humid', label: 'Humidity' },
           { at: 'steel', label: 'The steel', hint: 'as the air' },
-          { at: 'least', label: 'Tin: warm at least', hint: '10 °C' },
+          { at: 'least', label: 'Tin: warm at least', hint: 10 },
           { at: 'wettest', label: 'Tin: wet at most', hint: '85 %' },
         ]"
       />

@@ -33,7 +33,7 @@ const arrived: PlanField[] = [
   { at: 'wall', label: 'Wall by the gauge', hint: 'as drawn' },
 ]
 const saw: PlanField[] = [
-  { at: 'kerf', label: 'The saw takes', hint: '2.5 mm' },
+  { at: 'kerf', label: 'The saw takes', hint: 0.0025 },
   { at: 'carry', label: 'Longest bar that the car carries' },
   { at: 'carryMass', label: 'Carried at once' },
 ]

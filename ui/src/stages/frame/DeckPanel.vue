@@ -33,7 +33,7 @@ const scaleOf = (long: number) => Math.min(260, Math.max(60, (size.width.value |
 const what = computed<PlanField[]>(() => [
   { at: 'floor', label: 'Floor', options: choices(floorWords) },
   ...where(boards.value || sheets.value, { at: 'floorThick', label: 'Thickness' }),
-  ...where(boards.value, { at: 'boardWide', label: 'Width of a board', hint: '120 mm' }),
+  ...where(boards.value, { at: 'boardWide', label: 'Width of a board', hint: 0.12 }),
   ...where(
     boards.value,
     {
@@ -51,8 +51,8 @@ const what = computed<PlanField[]>(() => [
   ),
   ...where(
     sheets.value,
-    { at: 'decking/sheetLong', label: 'A sheet is long', hint: '2440 mm' },
-    { at: 'decking/sheetWide', label: 'and wide', hint: '1220 mm' },
+    { at: 'decking/sheetLong', label: 'A sheet is long', hint: 2.44 },
+    { at: 'decking/sheetWide', label: 'and wide', hint: 1.22 },
     { at: 'decking/price', label: 'A sheet costs' },
     {
       at: 'decking/grain',
@@ -68,7 +68,7 @@ const wooden = computed(() => boards.value || trailer.value?.floor === 'ply')
 const steel = { shape: 'bar', height: 0.05, width: 0.008, material: 's235' }
 const painted: [string, string] = ['painted', 'bare']
 const faces = computed<PlanField[]>(() => [
-  { at: 'decking/proud', label: 'It stands over the steel by', hint: '2 mm' },
+  { at: 'decking/proud', label: 'It stands over the steel by', hint: 0.002 },
   {
     at: 'decking/tread',
     label: 'One walks on',
@@ -85,7 +85,7 @@ const faces = computed<PlanField[]>(() => [
   ...where(trailer.value?.decking?.forkPlate, {
     at: 'decking/forkThick',
     label: 'and is thick',
-    hint: '3 mm',
+    hint: 0.003,
   }),
 ])
 const bearers = computed(() =>

@@ -106,7 +106,7 @@ const take = (d: Design) => workspace.edit(d.patch, 'take a frame that was found
       <div class="mt-3 w-56">
         <PlanFields
           :base="`/trailers/${workspace.trailer}/frame`"
-          :fields="[{ at: 'perKg', label: 'A kilogram of steel costs' }]"
+          :fields="[{ at: 'perKg', label: 'Steel costs, by weight' }]"
         />
       </div>
     </template>

@@ -45,8 +45,8 @@ async function drill() {
       </div>
       <p v-if="failure" class="text-fails mt-1 font-semibold" role="alert">{{ failure }}</p>
       <p class="mt-1">
-        Zinc over {{ dip.area.value.toFixed(1) }} m² weighs about <b>{{ nominal(dip.zinc) }}</b>. Into the
-        bath go {{ nominal(dip.long) }} by {{ nominal(dip.wide) }} by {{ nominal(dip.deep) }}.
+        Zinc over {{ nominal(dip.area) }} weighs about <b>{{ nominal(dip.zinc) }}</b>. Into the bath go
+        {{ nominal(dip.long) }} by {{ nominal(dip.wide) }} by {{ nominal(dip.deep) }}.
       </p>
       <ul class="divide-rule mt-2 divide-y">
         <li v-for="r in needy" :key="r.path" class="flex items-start gap-2 py-2">

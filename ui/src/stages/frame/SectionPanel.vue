@@ -77,7 +77,7 @@ function slotted() {
 }
 const axle = computed<PlanField[]>(() => [
   { at: 'suspension', label: 'The axle hangs on', options: choices(springWords), hint: 'leaf springs' },
-  { at: 'frame/springLength', label: 'Spring, from eye to slipper', hint: '650 mm' },
+  { at: 'frame/springLength', label: 'Spring, from eye to slipper', hint: 0.65 },
   { at: 'frame/springsApart', label: 'Springs or brackets apart', hint: 'as the rails' },
   { at: 'frame/axleSeat', label: 'Rails’ underside over the axle’s middle', hint: 'spring and pads' },
   { at: 'frame/axleDrop', label: 'Hubs above the axle’s tube', hint: 'straight axle: 0' },
@@ -132,7 +132,7 @@ const axle = computed<PlanField[]>(() => [
         label="and long"
         kind="length"
         :value="long"
-        hint="60 mm"
+        :hint="0.06"
         @typed="long = $event.value"
         @cleared="long = undefined"
       />

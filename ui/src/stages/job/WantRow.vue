@@ -52,12 +52,12 @@ const title = computed(() => (props.state ? say(props.state.title) : wantWords[p
         <EstimateField
           :path="path('size/length')"
           :label="want.what === 'sheet' ? 'Sheet’s length' : 'Bay’s length'"
-          :hint="want.what === 'sheet' ? '2440 mm' : 'tape'"
+          :hint="want.what === 'sheet' ? 2.44 : 'tape'"
         />
         <EstimateField
           :path="path('size/width')"
           :label="want.what === 'sheet' ? 'Sheet’s width' : 'Bay’s width, at the door'"
-          :hint="want.what === 'sheet' ? '1220 mm' : 'tape'"
+          :hint="want.what === 'sheet' ? 1.22 : 'tape'"
         />
         <EstimateField
           v-if="want.what === 'storage'"
@@ -67,8 +67,8 @@ const title = computed(() => (props.state ? say(props.state.title) : wantWords[p
         />
       </template>
       <template v-if="want.what === 'alone'">
-        <PlanQuantity :path="path('mass')" label="One person lifts" hint="40 kg" />
-        <PlanQuantity :path="path('height')" label="as high as" hint="1400 mm" />
+        <PlanQuantity :path="path('mass')" label="One person lifts" :hint="40" />
+        <PlanQuantity :path="path('height')" label="as high as" :hint="1.4" />
       </template>
       <template v-if="want.what === 'road'">
         <PlanQuantity :path="path('speed')" label="Speed" />

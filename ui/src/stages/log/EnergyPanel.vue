@@ -34,8 +34,10 @@ const carFields = computed<PlanField[]>(() => [
     { at: 'draws', label: 'Alone it draws' },
     { at: 'battery', label: 'A full battery' },
   ),
-  { at: 'at', label: 'That is at', hint: '90 km/h' },
-  { at: 'price', label: electric.value ? 'A kilowatt-hour costs' : 'A litre costs' },
+  { at: 'at', label: 'That is at', hint: 25 },
+  electric.value
+    ? { at: 'price', label: 'A kilowatt-hour costs' }
+    : { at: 'price', label: 'Fuel costs', kind: 'litreCost' },
   ...where(thirst.value?.factor !== undefined, { at: 'factor', label: 'Factor of the trips' }),
 ])
 </script>
@@ -71,8 +73,7 @@ const carFields = computed<PlanField[]>(() => [
         </li>
       </ul>
       <p v-if="data.trip.drag" class="text-soft text-sm">
-        Trailer and load add {{ range(data.trip.drag) }} m² of drag: what stands out of the car’s outline
-        counts.
+        Trailer and load add {{ range(data.trip.drag) }} of drag: what stands out of the car’s outline counts.
       </p>
       <p v-if="data.split?.length" class="mt-2">{{ say(data.split) }}</p>
       <p v-if="data.learned" class="mt-2" data-factor>
@@ -119,7 +120,7 @@ const carFields = computed<PlanField[]>(() => [
           :base="outingPath"
           :fields="[
             { at: 'distance', label: 'Distance, one way' },
-            { at: 'speed', label: 'Speed', hint: '80 km/h' },
+            { at: 'speed', label: 'Speed', hint: 80 / 3.6 },
           ]"
         />
         <ChoiceField

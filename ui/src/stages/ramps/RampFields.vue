@@ -29,7 +29,7 @@ const edges = computed<PlanField[]>(() => [
   { at: 'lip', label: 'Lies on the tail by' },
   ...where(ramp.value?.held === 'strip', { at: 'play', label: 'Play behind the strip' }),
   { at: 'gap', label: 'Between treads' },
-  { at: 'step', label: 'Step at its ends', hint: '20 mm' },
+  { at: 'step', label: 'Step at its ends', hint: 0.02 },
 ])
 const own: PlanField[] = [
   { at: 'sides', label: 'Sides of one ramp', whole: true },

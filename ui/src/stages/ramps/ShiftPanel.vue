@@ -22,7 +22,7 @@ const loads = computed(() =>
 const ways = computed(() => workspace.report?.ways ?? [])
 const lifted = computed(() => ['jacks', 'hoist', 'forks'].includes(shift.value?.with ?? ''))
 const fields = computed<PlanField[]>(() => [
-  { at: 'planks', label: 'Planks or ramps, length', hint: '2.4 m' },
+  { at: 'planks', label: 'Planks or ramps, length', hint: 2.4 },
   ...where(!lifted.value, { at: 'people', label: 'People there', whole: true, hint: '1' }),
   ...where(lifted.value, { at: 'takes', label: 'Jack, hoist or fork takes' }),
   { at: 'unhitched', label: 'Unhitched', on: true },

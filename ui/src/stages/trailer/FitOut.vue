@@ -16,7 +16,10 @@ import LatchFields from './LatchFields.vue'
 
 const workspace = useWorkspace()
 const reference = useReference()
-const { print, nominal } = useWords()
+const { print, nominal, locale } = useWords()
+const imperial = computed(() => locale.value.units === 'imperial')
+/** What weighs by its area is told by the square foot or metre. */
+const per = (f: Fitting) => (f.perArea && imperial.value ? 0.09290304 : 1)
 const trailer = computed(() => workspace.plan?.trailers[workspace.trailer])
 const fitted = computed(() =>
   Object.keys(trailer.value?.fitted ?? {})
@@ -63,7 +66,8 @@ function remove(id: string) {
             >
               <span class="first-letter:uppercase">{{ f.name }}</span>
               <span class="text-soft text-sm whitespace-nowrap"
-                >{{ print('mass', f.low) }} – {{ print('mass', f.high) }}{{ f.perArea ? ' a m²' : '' }}</span
+                >{{ print('mass', f.low * per(f)) }} – {{ print('mass', f.high * per(f))
+                }}{{ f.perArea ? ` a ${imperial ? 'square foot' : 'm²'}` : '' }}</span
               >
             </button>
           </MenuItem>

@@ -20,7 +20,7 @@ const hub = computed<PlanField[]>(() => [
     options: (reference.data?.bearings ?? []).map((b) => ({ value: b.id, name: b.name })),
     hint: 'not read',
   },
-  { at: 'arm', label: 'Wheel’s middle to that bearing', hint: '60 mm' },
+  { at: 'arm', label: 'Wheel’s middle to that bearing', hint: 0.06 },
   { at: 'studs', label: 'Wheel bolts', whole: true },
   { at: 'circle', label: 'Across their circle' },
 ])

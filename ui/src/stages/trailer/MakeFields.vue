@@ -26,7 +26,7 @@ const fields = computed<PlanField[]>(() => [
   ),
   ...where(
     trailer.value?.floor === 'boards',
-    { at: 'boardWide', label: 'Width of a board', hint: '120 mm' },
+    { at: 'boardWide', label: 'Width of a board', hint: 0.12 },
     {
       at: 'floorGrade',
       label: 'Their grade',

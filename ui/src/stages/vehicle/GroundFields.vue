@@ -22,7 +22,7 @@ const ground = computed<PlanField[]>(() => [
 ])
 const car = computed<PlanField[]>(() => [
   { at: 'drive', label: 'Which wheels drive', options: choices(driveWheelWords) },
-  { at: 'centreUp', label: 'Its centre above the ground', hint: '550 mm' },
+  { at: 'centreUp', label: 'Its centre above the ground', hint: 0.55 },
   { at: 'rearOnly', label: 'Only its rear wheels brake', on: true },
 ])
 const most = computed(() => workspace.report?.findings.find((f) => f.code === 'traction.most'))

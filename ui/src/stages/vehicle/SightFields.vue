@@ -5,10 +5,10 @@ import type { PlanField } from '@/fields/planField'
 
 defineProps<{ id: string }>()
 const fields: PlanField[] = [
-  { at: 'mirrorOut', label: 'Mirror’s outer edge from the middle', hint: 'usual 1 m' },
-  { at: 'eyeAhead', label: 'Driver’s eye before the ball', hint: '2.8 m' },
-  { at: 'eyeUp', label: 'Eye above the ground', hint: '1.25 m' },
-  { at: 'sillUp', label: 'Rear window’s lower edge', hint: '1 m' },
+  { at: 'mirrorOut', label: 'Mirror’s outer edge from the middle', hint: 1 },
+  { at: 'eyeAhead', label: 'Driver’s eye before the ball', hint: 2.8 },
+  { at: 'eyeUp', label: 'Eye above the ground', hint: 1.25 },
+  { at: 'sillUp', label: 'Rear window’s lower edge', hint: 1 },
 ]
 </script>
 

@@ -38,7 +38,7 @@ const harness = computed<PlanField[]>(() => [
   ...where(
     trailer.value?.wiring?.foldAt !== undefined,
     { at: 'foldTurn', label: 'It turns by', hint: '180°' },
-    { at: 'foldOff', label: 'The cable runs off its axis', hint: '50 mm' },
+    { at: 'foldOff', label: 'The cable runs off its axis', hint: 0.05 },
   ),
   { at: 'earthFrame', label: 'Earth through the frame', on: true },
   { at: 'bundled', label: 'All in one bundle', on: true },

@@ -42,7 +42,7 @@ const fields = computed<PlanField[]>(() => [
     hint: 'not entered',
   },
   { at: 'power/capacity', label: 'Its capacity, A·h' },
-  { at: 'power/celsius', label: 'It is as cold as, °C', hint: '25' },
+  { at: 'power/celsius', label: 'It is as cold as', hint: 25 },
   { at: 'power/borrowed', label: 'The car’s own, by leads', on: true },
   { at: 'power/fuseAt', label: 'From its pole to the fuse' },
   ...where(

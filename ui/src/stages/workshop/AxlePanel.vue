@@ -35,7 +35,7 @@ const two = computed(() => reference.axlesOf(workspace.plan?.trailers[workspace.
             { at: 'left', label: 'Coupling to the left spindle' },
             { at: 'right', label: 'to the right spindle' },
             { at: 'apart', label: 'Those places, apart' },
-            { at: 'tape', label: 'A reading may be off by', hint: '1 mm' },
+            { at: 'tape', label: 'A reading may be off by', hint: 0.001 },
             { at: 'railLeft', label: 'Left rail to hub face' },
             { at: 'railRight', label: 'Right rail to hub face' },
             { at: 'hangers', label: 'Hangers, apart' },

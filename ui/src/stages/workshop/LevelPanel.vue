@@ -35,7 +35,7 @@ const corners = () => workspace.begin('stands', 'four stands')
           :base="base"
           :fields="[
             { at: 'by', label: 'Read with', options: choices(levelWords), usual: 'laser' },
-            { at: 'doubt', label: 'A height may be off by', hint: '1 mm' },
+            { at: 'doubt', label: 'A height may be off by', hint: 0.001 },
           ]"
         />
       </div>

@@ -35,7 +35,7 @@ const triangle = computed(() => drawn.value?.triangle)
             { at: 'right', label: 'Right side' },
             { at: 'fromFL', label: 'Front left to rear right' },
             { at: 'fromFR', label: 'Front right to rear left' },
-            { at: 'tape', label: 'A reading may be off by', hint: '1 mm' },
+            { at: 'tape', label: 'A reading may be off by', hint: 0.001 },
           ]"
         />
       </div>
