@@ -33,7 +33,7 @@ test('square, level and the axle, as they are taped', async ({ page, lock }) => 
   await expect(page.locator('[data-code="workshop.level"]')).toContainText('rear right')
 
   await page.getByRole('tab', { name: 'Axle' }).click()
-  await put('Coupling to the left spindle', '2630')
+  await put('Coupling head to the left spindle', '2630')
   await put('to the right spindle', '2615')
   await put('Those places, apart', '1500')
   await expect(page.locator('[data-code="workshop.axle"]')).toHaveAttribute('data-outcome', 'tight')

@@ -55,9 +55,10 @@ type Candidate struct {
 	Bill     cost.Bill         `json:"bill"`
 	PerKg    *finding.Measure  `json:"perKg,omitempty"` // money to the road per kg of payload after fit-out
 	Unbeaten bool              `json:"unbeaten,omitempty"`
-	Back     *finding.Variant  `json:"back,omitempty"` // the one thing that would bring it back
-	Lays     []finding.Op      `json:"lays,omitempty"` // places that were assumed, to be taken over when it is chosen
-	View     *scene.View       `json:"view,omitempty"` // from the side, with the outing asked for
+	Back     *finding.Variant  `json:"back,omitempty"`   // the one thing that would bring it back
+	Looked   bool              `json:"looked,omitempty"` // that was looked for
+	Lays     []finding.Op      `json:"lays,omitempty"`   // places that were assumed, to be taken over when it is chosen
+	View     *scene.View       `json:"view,omitempty"`   // from the side, with the outing asked for
 }
 
 // Count is how many hold of how many.
@@ -142,7 +143,7 @@ func Compare(ctx context.Context, p *plan.Plan, q review.Request, back bool) *Co
 			c.View = &v
 		}
 		if back && len(trailers) <= mostBrought && c.Outcome == finding.Fails && !over(ctx) {
-			c.Back = bringBack(laid, &c, outings)
+			c.Back, c.Looked = bringBack(laid, &c, outings), true
 		}
 		out.Candidates[i] = c
 	})

@@ -37,13 +37,13 @@ export function measure(l: Locale, m: Measure | undefined | null): string {
   return m ? unbroken(printRange(l, m.kind, m.value, m.low, m.high)) : 'Not known'
 }
 
-/** The measure's nominal value alone. */
 /** From its low to its high end, where they are printed differently. */
 export function spread(l: Locale, m: Measure): string {
   const [low, high] = [m.low ?? m.value, m.high ?? m.value].map((v) => unbroken(print(l, m.kind, v)))
   return low === high ? low! : `${low} to ${high}`
 }
 
+/** The measure's nominal value alone. */
 export function nominal(l: Locale, m: Measure | undefined | null): string {
   return m ? unbroken(print(l, m.kind, m.value)) : 'Not known'
 }

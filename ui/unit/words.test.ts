@@ -106,6 +106,22 @@ test('a first run without an answer is a plan all the same', () => {
   expect(on).toEqual(Array(6).fill('any'))
 })
 
+test('a first run keeps every load and the doubt of its weight as it was typed', () => {
+  const plan = firstPlan({
+    region: 'eu',
+    units: 'metric',
+    loads: [
+      { name: 'hives', count: 15, weight: 60, weightShare: 0.1 },
+      { name: 'chairs', count: 25, weight: 4, weightDoubt: 1 },
+    ],
+    counts: 'unsure',
+    brakes: '',
+  })
+  expect(Object.keys(plan.loads)).toHaveLength(40)
+  expect(plan.loads['load-1']!.mass).toMatchObject({ value: 60, relative: 0.1 })
+  expect(plan.loads['load-40']!.mass).toMatchObject({ value: 4, plusMinus: 1 })
+})
+
 test('the strangers’ answers make the plans that the core is tested with', () => {
   const strangers = JSON.parse(readFileSync('core/study/testdata/strangers.json', 'utf8')) as {
     name: string

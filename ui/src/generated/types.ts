@@ -1688,6 +1688,7 @@ export interface Candidate {
   fitOut?: Measure;
   id: string;
   lays?: Op[];
+  looked?: boolean;
   musts: Count;
   name: string;
   outcome: string;

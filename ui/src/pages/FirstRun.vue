@@ -15,7 +15,7 @@ import type { Plan, Report } from '@/generated/types'
 import BrandMark from '@/parts/BrandMark.vue'
 import RigSketch from '@/parts/RigSketch.vue'
 import { capital } from '@/kinds'
-import { print as printed, type Kind, type Locale } from '@/quantities'
+import { print as printed, type Kind, type Locale, type Typed } from '@/quantities'
 import { sentence, term } from '@/said'
 import { uuid } from '@/stores/patch'
 import { useReference } from '@/stores/reference'
@@ -96,8 +96,20 @@ function choose(region: string) {
   a.units = region === 'na' ? 'imperial' : 'metric'
 }
 
+function weighed(l: LoadAnswer, t: Typed) {
+  l.weight = t.value
+  l.weightDoubt = t.plusMinus
+  l.weightShare = t.relative
+}
+
 function next() {
   mark.value = ''
+  failure.value = ''
+  const many = a.loads.reduce((n, l) => n + l.count, 0)
+  if (step.value === 1 && many > mostLoads) {
+    failure.value = `How many: ${many} are too many to begin with, ${mostLoads} at most. Things that lie together count as one load.`
+    return
+  }
   if (step.value < steps.value.length - 1) step.value++
   else void finish()
 }
@@ -182,7 +194,7 @@ async function finish() {
               label="How many"
               kind="count"
               :value="l.count"
-              @typed="l.count = Math.min(mostLoads, Math.max(1, Math.round($event.value)))"
+              @typed="l.count = Math.max(1, Math.round($event.value))"
               @cleared="l.count = 1"
             />
             <QuantityField
@@ -191,7 +203,7 @@ async function finish() {
               with-doubt
               :value="l.weight"
               :hint="kindOf(l) && typical(l)"
-              @typed="((l.weight = $event.value), (l.weightDoubt = $event.plusMinus))"
+              @typed="weighed(l, $event)"
               @cleared="l.weight = undefined"
             />
             <div

@@ -7,7 +7,8 @@ export interface LoadAnswer {
   kind?: string
   count: number
   weight?: number
-  weightDoubt?: number
+  weightDoubt?: number // of what was typed: ± so much …
+  weightShare?: number // … or a share
 }
 
 export interface Answers {
@@ -28,7 +29,7 @@ export interface Answers {
   scale?: number
 }
 
-export const mostLoads = 20
+export const mostLoads = 100
 const taped = (v: number | undefined) => (v === undefined ? undefined : { value: v, how: 'weighed' })
 
 /** What a plan is called that nobody named. */
@@ -49,7 +50,7 @@ export function firstPlan(a: Answers, materials: Material[] = []): Plan {
         ...(l.kind === 'heap' ? { bulk: bulkOf(l.name, l.weight !== undefined, materials) } : {}),
         ...(l.weight === undefined
           ? {}
-          : { mass: { value: l.weight, plusMinus: l.weightDoubt, how: 'guessed' } }),
+          : { mass: { value: l.weight, plusMinus: l.weightDoubt, relative: l.weightShare, how: 'guessed' } }),
         size: {},
         centre: {},
       }

@@ -1,21 +1,24 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { stages } from '@/stages/registry'
+import { useWords } from '@/words'
 import DialogShell from './DialogShell.vue'
 
 defineProps<{ open: boolean }>()
 const emit = defineEmits<{ closed: [] }>()
-const keys = [
+const { print } = useWords()
+const keys = computed(() => [
   ['Tab, Enter', 'go to a thing of a drawing, take it in hand'],
-  ['← →', 'move the thing in hand along the deck, 10 mm'],
+  ['← →', `move the thing in hand along the deck, ${print('length', 0.01)}`],
   ['↑ ↓', 'move it across, in the view from above'],
-  ['Shift + arrow', 'the same, 100 mm'],
+  ['Shift + arrow', `the same, ${print('length', 0.1)}`],
   [stages.length > 9 ? '1 to 9, 0' : `1 to ${stages.length}`, 'the stages'],
   ['U', 'the other units'],
   ['Ctrl Z, Ctrl Y', 'undo, redo'],
   ['Ctrl S', 'save now'],
   ['Esc', 'leave a preview'],
   ['?', 'this list'],
-]
+])
 </script>
 
 <template>

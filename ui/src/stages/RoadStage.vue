@@ -2,8 +2,9 @@
 // Road: the gate, then the departure card to tick by the trailer. It prints on one side.
 import { DevicePhoneMobileIcon, PlusIcon, PrinterIcon } from '@heroicons/vue/20/solid'
 import { computed, ref } from 'vue'
-import { api } from '@/api'
+import { api, today } from '@/api'
 import OutcomeMark from '@/checks/OutcomeMark.vue'
+import { useDays } from '@/days'
 import RigDrawing from '@/drawing/RigDrawing.vue'
 import ChoiceField from '@/fields/ChoiceField.vue'
 import { download } from '@/download'
@@ -16,6 +17,7 @@ import ReadingsPanel from './road/ReadingsPanel.vue'
 
 const workspace = useWorkspace()
 const { say, nominal } = useWords()
+const { day } = useDays()
 const card = computed(() => workspace.settledReport?.card)
 const outing = computed(() => workspace.plan?.outings[workspace.outing])
 const trailer = computed(() => workspace.plan?.trailers[workspace.trailer])
@@ -25,16 +27,11 @@ const pages = computed(() =>
 )
 const chosen = ref('')
 const page = computed(() => pages.value.find(([id]) => id === chosen.value) ?? pages.value[0])
-const options = computed(() => pages.value.map(([value, p]) => ({ value, name: p.on })))
+const options = computed(() => pages.value.map(([value, p]) => ({ value, name: day(p.on) })))
 const ticked = (id: string) => !!page.value?.[1].ticks?.[id]
 const all = computed(() => card.value?.sections.flatMap((s) => s.ticks) ?? [])
 const done = computed(() => all.value.filter((t) => ticked(t.id)).length)
 
-function today(): string {
-  const d = new Date()
-  const two = (n: number) => String(n).padStart(2, '0')
-  return `${d.getFullYear()}-${two(d.getMonth() + 1)}-${two(d.getDate())}`
-}
 function begin() {
   const id = newId('departure')
   const order = (pages.value[0]?.[1].order ?? 0) + 1

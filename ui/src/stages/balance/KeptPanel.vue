@@ -31,7 +31,11 @@ const rows = computed<Row[]>(() => {
       ['Frame’s members', a.frame.mass, b.frame.mass],
       ['Their metres cost', a.frame.cost, b.frame.cost],
       ['Frame’s height', a.frame.deep, b.frame.deep],
-      ['Corner dips under 100 kg', a.frame.twist?.corner, workspace.settledReport?.frame?.twist?.corner],
+      [
+        `Corner dips under ${print('mass', 100)}`,
+        a.frame.twist?.corner,
+        workspace.settledReport?.frame?.twist?.corner,
+      ],
     ]
     for (const [name, x, y] of of)
       if (x && y && Math.abs(x.value - y.value) > 1e-6) out.push({ name, a: x, b: y })

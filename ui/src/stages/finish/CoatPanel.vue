@@ -91,7 +91,7 @@ const chosen = computed(() => data.value?.ways.find((w) => w.chosen))
             { at: 'cover', label: 'The paint covers', hint: 'usual' },
             { at: 'perLitre', label: 'The paint costs', hint: 'usual' },
             { at: 'tin', label: 'A tin holds' },
-            { at: 'recoat', label: 'Next coat after (20 °C)', hint: 'usual' },
+            { at: 'recoat', label: `Next coat after, at ${print('temperature', 20)}`, hint: 'usual' },
             { at: 'recoatMost', label: 'and no later than' },
           ),
           ...where(

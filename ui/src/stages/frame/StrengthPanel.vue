@@ -65,7 +65,7 @@ const bar = (share: number) => `${Math.min(100, Math.round(share * 100))}%`
         </ul>
       </section>
       <section v-if="gains.length" class="mt-4" data-gain>
-        <h2 class="text-lg font-bold">What one kilogram more brings</h2>
+        <h2 class="text-lg font-bold">What {{ print('mass', 1) }} more brings</h2>
         <ul class="divide-rule divide-y">
           <li v-for="m in gains" :key="m.path" class="py-1.5">
             <button class="font-semibold underline" @click="workspace.selected = m.path">

@@ -23,7 +23,7 @@ const loans = computed(() =>
 const out = computed(() => loans.value.filter(([, r]) => !r.loan!.back))
 const late = computed(() => out.value.some(([, r]) => r.loan!.until && r.loan!.until < today()))
 const open = ref('')
-const addresses = ref<string[]>([])
+const addresses = ref<Record<string, string[]>>({}) // by loan
 function lend() {
   const id = newId('loan')
   records.change(id, {
@@ -41,8 +41,8 @@ async function show(id: string) {
 }
 async function where(id: string) {
   const pairing = await api.pair(page(id)).catch(() => undefined)
-  addresses.value = (pairing?.addresses ?? []).map((a) => a + page(id))
-  if (!addresses.value.length) addresses.value = [location.origin + page(id)]
+  const at = pairing?.addresses.length ? pairing.addresses : [location.origin]
+  addresses.value = { ...addresses.value, [id]: at.map((a) => a + page(id)) }
 }
 </script>
 
@@ -100,7 +100,7 @@ async function where(id: string) {
           </template>
         </template>
         <template #after>
-          <p v-for="a in addresses" :key="a" class="mt-1 text-sm break-all select-all">{{ a }}</p>
+          <p v-for="a in addresses[id]" :key="a" class="mt-1 text-sm break-all select-all">{{ a }}</p>
         </template>
       </RecordRow>
     </ul>

@@ -26,7 +26,11 @@ async function fetchShapes() {
   }
   emit('shapes', shapes)
 }
-watch([on, () => workspace.outing, () => workspace.trailer], fetchShapes)
+// What is written in the plan while it is on screen is drawn at the next rest.
+watch(
+  [on, () => workspace.outing, () => workspace.trailer, () => on.value && workspace.settledReport],
+  fetchShapes,
+)
 </script>
 
 <template>

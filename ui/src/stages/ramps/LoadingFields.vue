@@ -128,7 +128,7 @@ const tail = computed(() => workspace.plan?.trailers[workspace.trailer]?.deckLen
         @set="set('props', $event ? { back: tail - 0.1, gap: 0.02 } : undefined, 'props')"
       />
       <template v-if="loading.props">
-        <PlanQuantity :path="path('props/back')" label="Props behind headboard" />
+        <PlanQuantity :path="path('props/back')" label="Props behind the front board" />
         <PlanQuantity :path="path('props/gap')" label="Air under them" />
       </template>
     </div>

@@ -20,7 +20,7 @@ const winch = computed(
 const first = computed<PlanField[]>(() => [
   { at: 'pull', label: 'Rated pull, first layer' },
   { at: 'wheels', label: 'The machine', options: choices(wheelWords(term)), usual: 'hard' },
-  { at: 'back', label: 'Drum behind headboard' },
+  { at: 'back', label: 'Drum behind the front board' },
   { at: 'up', label: 'Line over the deck' },
   { at: 'block', label: 'Block at the machine', on: true },
 ])

@@ -29,7 +29,7 @@ const kinds = computed(() =>
 const place = (pid: string): PlanField[] => [
   { at: 'kind', label: pid.replaceAll('-', ' '), options: kinds.value },
   { at: 'rating', label: 'Takes, from its plate' },
-  { at: 'at/back', label: 'Behind headboard' },
+  { at: 'at/back', label: 'Behind the front board' },
 ]
 const bolted: PlanField[] = [
   { at: 'fastening', label: 'I know its bolts', on: { bolt: 0.008, in: 'member' } },

@@ -140,7 +140,7 @@ const gap = (o: CandidateOuting) => o.gap && o.near
             <span v-if="c.back" class="mt-1 block font-semibold" data-back
               >Back in: {{ say(c.back.name) }}</span
             >
-            <span v-else-if="c.outcome === 'fails'" class="text-soft mt-1 block"
+            <span v-else-if="c.outcome === 'fails' && c.looked" class="text-soft mt-1 block"
               >No single change brings it back.</span
             >
           </td>
@@ -219,18 +219,24 @@ const gap = (o: CandidateOuting) => o.gap && o.near
         <tr>
           <th scope="row" class="row-head">{{ term('Tyre') }}s and ball</th>
           <td v-for="c in candidates" :key="c.id" class="cell" :class="{ 'bg-wash': c.chosen }">
-            <span v-if="c.outings[0]?.tyreUsed" class="block"
+            <span v-if="c.outings.some((x) => x.tyreUsed)" class="block"
               >{{ print('share', Math.max(...c.outings.map((x) => x.tyreUsed?.value ?? 0))) }} of the
               {{ term('tyre') }}s</span
             >
-            <span v-else class="text-unknown block">{{ term('Tyre') }}s not known</span>
+            <span v-if="!c.outings.every((x) => x.tyreUsed)" class="text-unknown block"
+              >{{ term('Tyre') }}s not known<template v-if="c.outings.some((x) => x.tyreUsed)">
+                on every outing</template
+              ></span
+            >
             <span v-if="c.outings.some((x) => x.tyreSpeed === 'fails')" class="text-fails block font-semibold"
               >{{ term('Tyre') }}s too slow</span
             >
             <span v-if="c.outings.some((x) => x.ballSize === 'fails')" class="text-fails block font-semibold"
               >Ball does not match</span
             >
-            <span v-else-if="c.outings.some((x) => x.ballSize === 'holds')" class="text-soft block"
+            <span
+              v-else-if="c.outings.length && c.outings.every((x) => x.ballSize === 'holds')"
+              class="text-soft block"
               >ball matches</span
             >
             <span v-else class="text-unknown block">ball size not known</span>

@@ -19,20 +19,29 @@ import SellerDialog from './SellerDialog.vue'
 const props = defineProps<{ id: string }>()
 const workspace = useWorkspace()
 const router = useRouter()
-const { data: fast, failure } = useStudy<Comparison>(
+const {
+  data: fast,
+  failure,
+  shown: fastOf,
+} = useStudy<Comparison>(
   (asked) => api.compare(asked, false),
   () => workspace.outing,
   false,
 )
 /** What would bring failing ones back takes many reviews more, and follows. */
-const { data: slow } = useStudy<Comparison>(
+const { data: slow, shown: slowOf } = useStudy<Comparison>(
   (asked) => api.compare(asked, true),
   () => workspace.outing,
 )
 const data = computed<Comparison | undefined>(() => {
   if (!fast.value) return slow.value
-  const backs = new Map(slow.value?.candidates.map((c) => [c.id, c.back]))
-  return { ...fast.value, candidates: fast.value.candidates.map((c) => ({ ...c, back: backs.get(c.id) })) }
+  const slower = new Map(slow.value?.candidates.map((c) => [c.id, c]))
+  const fresh = slowOf.value === fastOf.value
+  const candidates = fast.value.candidates.map((c) => {
+    const { back, looked } = slower.get(c.id) ?? {}
+    return { ...c, back, looked: fresh && looked }
+  })
+  return { ...fast.value, candidates }
 })
 const view = useStorage(`compare-${props.id}`, {
   sort: 'order',

@@ -15,7 +15,10 @@ import InspectionList from './InspectionList.vue'
 
 const workspace = useWorkspace()
 const reference = useReference()
-const { print } = useWords()
+const { print, term } = useWords()
+/** What is bought or mended, in the region's word. */
+const thing = (of: string) =>
+  term(of) !== of ? term(of) : of.replace(/^(.*)s$/, (_, one) => `${term(one)}s`)
 const trailer = computed(() => workspace.plan?.trailers[workspace.trailer])
 const path = (field: string) => `/trailers/${workspace.trailer}/${field}`
 const { data } = useStudy<Comparison>((asked) => api.compare(asked, false))
@@ -98,13 +101,13 @@ const lineWords: Record<string, string> = {
     v-if="trailer"
     :path="path('deal/buys')"
     title="Must-buys before the road"
-    :usual="reference.data?.mustBuys ?? []"
+    :usual="(reference.data?.mustBuys ?? []).map(thing)"
   />
   <BillLines
     v-if="trailer && (trailer.comes === 'used' || trailer.comes === 'frame' || trailer.deal?.repairs)"
     :path="path('deal/repairs')"
     title="Repairs"
-    :usual="['bearings', 'tyres', 'lights', 'floor', 'rust', 'brakes', 'coupling']"
+    :usual="['bearings', 'tyres', 'lights', 'floor', 'rust', 'brakes', 'coupling'].map(thing)"
   />
   <InspectionList v-if="trailer && (trailer.comes === 'used' || trailer.comes === 'frame')" />
 </template>

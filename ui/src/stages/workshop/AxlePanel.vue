@@ -32,7 +32,7 @@ const two = computed(() => reference.axlesOf(workspace.plan?.trailers[workspace.
         <PlanFields
           :base="base"
           :fields="[
-            { at: 'left', label: 'Coupling to the left spindle' },
+            { at: 'left', label: `${term('Coupling')} to the left spindle` },
             { at: 'right', label: 'to the right spindle' },
             { at: 'apart', label: 'Those places, apart' },
             { at: 'tape', label: 'A reading may be off by', hint: 0.001 },
@@ -50,7 +50,7 @@ const two = computed(() => reference.axlesOf(workspace.plan?.trailers[workspace.
         <PlanFields
           :base="base"
           :fields="[
-            { at: 'secondLeft', label: 'Coupling to its left spindle' },
+            { at: 'secondLeft', label: `${term('Coupling')} to its left spindle` },
             { at: 'secondRight', label: 'to its right spindle' },
           ]"
         />

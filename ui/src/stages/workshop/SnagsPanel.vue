@@ -2,6 +2,7 @@
 // What is still to be put right, with who and when.
 import { CheckIcon, PlusIcon, TrashIcon } from '@heroicons/vue/20/solid'
 import { ref } from 'vue'
+import { useDays } from '@/days'
 import DateField from '@/fields/DateField.vue'
 import PlanFields from '@/fields/PlanFields.vue'
 import type { SnagRow } from '@/generated/types'
@@ -17,6 +18,7 @@ import { useLists } from './lists'
 const workspace = useWorkspace()
 const records = useRecords()
 const { say } = useWords()
+const { day } = useDays()
 const { lists, failure } = useLists()
 const open = ref('')
 const snag = (r: SnagRow) => records.all[r.record]?.snag
@@ -26,7 +28,7 @@ function add() {
   open.value = id
 }
 const line = (r: SnagRow) =>
-  [snag(r)?.who, snag(r)?.due && `by ${snag(r)!.due}`, r.stops && !r.done && 'before it is driven']
+  [snag(r)?.who, snag(r)?.due && `by ${day(snag(r)!.due!)}`, r.stops && !r.done && 'before it is driven']
     .filter(Boolean)
     .join(', ')
 </script>
