@@ -49,12 +49,16 @@ func Normal(p Prior, readings []Reading, spread float64) Learned {
 		return math.IsNaN(r.Value) || math.IsInf(r.Value, 0) || !(r.Doubt >= 0)
 	})
 	out := Learned{Used: []string{}, Out: []string{}}
+	all := beliefOf(p)
+	for _, r := range in {
+		all = all.with(r, spread, 1)
+	}
 	for len(in) > leastOthers {
 		worst, far := -1, outlierAt
 		for i, r := range in {
-			rest := slices.Delete(slices.Clone(in), i, i+1)
-			m, s := posterior(p, rest, spread)
-			if z := math.Abs(r.Value-m) / math.Sqrt(s*s+spread*spread+r.Doubt*r.Doubt); z > far {
+			rest := all.with(r, spread, -1)
+			s := math.Sqrt(1/rest.weight + spread*spread + r.Doubt*r.Doubt)
+			if z := math.Abs(r.Value-rest.mean()) / s; z > far {
 				worst, far = i, z
 			}
 		}
@@ -62,9 +66,10 @@ func Normal(p Prior, readings []Reading, spread float64) Learned {
 			break
 		}
 		out.Out = append(out.Out, in[worst].ID)
+		all = all.with(in[worst], spread, -1)
 		in = slices.Delete(in, worst, worst+1)
 	}
-	out.Mean, out.SD = posterior(p, in, spread)
+	out.Mean, out.SD = all.mean(), math.Sqrt(1/all.weight)
 	out.Low, out.High = out.Mean-band90*out.SD, out.Mean+band90*out.SD
 	for _, r := range in {
 		out.Used = append(out.Used, r.ID)
@@ -72,12 +77,19 @@ func Normal(p Prior, readings []Reading, spread float64) Learned {
 	return out
 }
 
-func posterior(p Prior, readings []Reading, spread float64) (mean, sd float64) {
-	s0 := math.Max(p.sd(), 1e-9)
-	weight, sum := 1/(s0*s0), p.mean()/(s0*s0)
-	for _, r := range readings {
-		v := math.Max(spread*spread+r.Doubt*r.Doubt, 1e-18)
-		weight, sum = weight+1/v, sum+r.Value/v
-	}
-	return sum / weight, math.Sqrt(1 / weight)
+// belief is a normal one as its sums: of the weights 1/s², and of them times the figures. least is the variance of the
+// surest reading: one that is ten thousand times surer than the prior says no more than that.
+type belief struct{ weight, sum, least float64 }
+
+func beliefOf(p Prior) belief {
+	s := math.Max(p.sd(), 1e-9)
+	return belief{1 / (s * s), p.mean() / (s * s), 1e-8 * s * s}
+}
+
+func (b belief) mean() float64 { return b.sum / b.weight }
+
+// with is the belief with a reading counted so many times more: −1 takes it out again.
+func (b belief) with(r Reading, spread, times float64) belief {
+	w := times / math.Max(spread*spread+r.Doubt*r.Doubt, b.least)
+	return belief{b.weight + w, b.sum + w*r.Value, b.least}
 }

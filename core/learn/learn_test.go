@@ -66,8 +66,27 @@ func TestOutlier(t *testing.T) {
 	if two := learn.Normal(p, in[1:3], 60); len(two.Out) != 0 {
 		t.Errorf("%+v", two)
 	}
+	sure := []learn.Reading{{"a", 1620, 0}, {"b", 1620, 0}, {"c", 700, 0}}
+	if l := learn.Normal(p, sure, 0); !slices.Equal(l.Out, []string{"c"}) || math.Abs(l.Mean-1620) > 0.01 || !(l.SD > 0) {
+		t.Errorf("without a doubt: %+v", l)
+	}
 	slices.Reverse(in)
 	if again := learn.Normal(p, in, 60); math.Abs(again.Mean-l.Mean) > 1e-9 {
 		t.Errorf("another order: %v and %v", again.Mean, l.Mean)
+	}
+}
+
+// Ten thousand slips, a twentieth of them of another material, are sorted out while one waits.
+func TestManySlips(t *testing.T) {
+	var in []learn.Reading
+	for i := range 10000 {
+		v := 1600.0
+		if i%20 == 0 {
+			v = 600
+		}
+		in = append(in, learn.Reading{ID: strconv.Itoa(i), Value: v, Doubt: 40})
+	}
+	if l := learn.Normal(learn.Prior{Low: 1100, High: 1900}, in, 60); len(l.Out) != 500 || math.Abs(l.Mean-1600) > 1 {
+		t.Errorf("%d left out, %v", len(l.Out), l.Mean)
 	}
 }
