@@ -2,6 +2,7 @@
 package core_test
 
 import (
+	"go/ast"
 	"go/parser"
 	"go/token"
 	"io/fs"
@@ -103,5 +104,64 @@ func TestCodesAreListed(t *testing.T) {
 	})
 	if err != nil || count < 100 {
 		t.Errorf("%d codes, %v", count, err)
+	}
+}
+
+// written is a figure in a unit of its own, or a unit behind a figure of the sentence; brackets hold those that the plan's
+// units replace.
+var (
+	written  = regexp.MustCompile(`[0-9%] ?(mm|cm|m|km|kg|km/h|°C|K|bar|l|l/min|kN|N|m²|cm²|m³)([^\w²³/]|$)`)
+	brackets = regexp.MustCompile(`\[[^]]*\]`)
+)
+
+// A sentence leaves its units to the plan: no pattern of said.Say, nor of the tables that become sentences, writes them out. A
+// figure told in both systems stays.
+func TestSentencesLeaveUnitsToThePlan(t *testing.T) {
+	patterns := 0
+	err := filepath.WalkDir(".", func(path string, d fs.DirEntry, err error) error {
+		if err != nil || d.IsDir() || filepath.Ext(path) != ".go" || strings.HasSuffix(path, "_test.go") {
+			return err
+		}
+		table := strings.HasPrefix(filepath.ToSlash(path), "facts/ailments/") || path == filepath.Join("facts", "norms", "wear.go")
+		set := token.NewFileSet()
+		file, err := parser.ParseFile(set, path, nil, parser.SkipObjectResolution)
+		if err != nil {
+			return err
+		}
+		look := func(e ast.Expr) {
+			lit, ok := e.(*ast.BasicLit)
+			if !ok || lit.Kind != token.STRING {
+				return
+			}
+			says, err := strconv.Unquote(lit.Value)
+			if err != nil {
+				return
+			}
+			patterns++
+			bare := brackets.ReplaceAllString(says, "")
+			if written.MatchString(bare) && !strings.Contains(bare, " mph ") && !strings.Contains(bare, " in is ") {
+				t.Errorf("%s: a unit of its own in %q", set.Position(lit.Pos()), says)
+			}
+		}
+		ast.Inspect(file, func(n ast.Node) bool {
+			switch n := n.(type) {
+			case *ast.CallExpr:
+				if f, ok := n.Fun.(*ast.SelectorExpr); ok && f.Sel.Name == "Say" && len(n.Args) > 0 {
+					look(n.Args[0])
+				}
+			case *ast.BasicLit:
+				if table {
+					look(n)
+				}
+			}
+			return true
+		})
+		return nil
+	})
+	if err != nil {
+		t.Fatal(err)
+	}
+	if patterns < 1500 {
+		t.Errorf("only %d patterns were looked at", patterns)
 	}
 }

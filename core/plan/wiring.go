@@ -80,6 +80,14 @@ type Power struct {
 	Uses       map[string]PowerUse `json:"uses,omitempty" is:"use"`
 }
 
+// Warmth is how warm the battery is, °C: as told, else as warm as its capacity is stated for.
+func (p *Power) Warmth() float64 {
+	if p.Celsius != nil {
+		return float64(*p.Celsius)
+	}
+	return 25
+}
+
 // PowerUse is something that a battery on board feeds.
 type PowerUse struct {
 	Order   int      `json:"order"`

@@ -61,7 +61,7 @@ func TaskOf(id string, o *Outline) (Task, bool) {
 	}
 	switch id {
 	case "straight":
-		t.Name, t.Says = "Straight back", said.Say("30 m straight back between two kerbs.")
+		t.Name, t.Says = "Straight back", said.Say("[30 m] straight back between two kerbs.")
 		wall(-45, 2.2, 15, 2.6)
 		wall(-45, -2.6, 15, -2.2)
 		t.Goal.X, t.Par = -30-long, 32
@@ -85,7 +85,7 @@ func TaskOf(id string, o *Outline) (Task, bool) {
 		t.Ideal = append(t.Ideal, [2]float64{-10.75 - long, 12})
 	case "water":
 		t.Name, t.Says = "Down a ramp to the water", said.Say(
-			"Back down the slip, 4 m wide, until the axle is at the water’s edge.",
+			"Back down the slip, [4 m] wide, until the axle is at the water’s edge.",
 		)
 		wall(-40, 2, -6, 2.4)
 		wall(-40, -2.4, -6, -2)

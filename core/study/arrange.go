@@ -667,12 +667,11 @@ func (a *Arranged) add(t *task, kind string, p *stow.Problem, found stow.Result)
 		o.Says = said.Say("{Ball load} in the middle of what all allows, wheels even.")
 	case found.Proven:
 		o.Says = said.Say(
-			"Weight close to the middle, so it swings least. Proven: none on the grid is better by a step of % kg·m².",
-			said.Count(int(math.Ceil(p.Steps.Own))),
+			"Weight close to the middle, so it swings least. Proven: none on the grid is better.",
 		)
 	default:
-		o.Says = said.Say("Weight close to the middle. Not proven: another may be better by % kg·m² at most.",
-			said.Count(int(math.Ceil(float64(found.Cost-found.Bound+1)*p.Steps.Own))))
+		o.Says = said.Say("Weight close to the middle. Not proven: another may swing less by % of it at most.",
+			said.Share(float64(found.Cost-found.Bound+1)/math.Max(1, float64(found.Cost+1))))
 	}
 	a.Options = append(a.Options, o)
 }

@@ -2,7 +2,6 @@ package study
 
 import (
 	"cmp"
-	"fmt"
 	"maps"
 	"math"
 	"slices"
@@ -170,7 +169,7 @@ func tripOf(p *plan.Plan, known *rates, id string, rec *records.Happened, today 
 	case t.HubLeft != nil && t.HubRight != nil && math.Abs(float64(*t.HubLeft-*t.HubRight)) > hubsApart:
 		row.Warns = said.Say(
 			"One hub was % hotter than the other: look at its brake and bearing before the next trip.",
-			said.Piece{Text: fmt.Sprintf("%.0f K", math.Abs(float64(*t.HubLeft-*t.HubRight)))},
+			said.Of(quantity.KindDifference, math.Abs(float64(*t.HubLeft-*t.HubRight))),
 		)
 	case valueOf(t.HubLeft) > hubHot || valueOf(t.HubRight) > hubHot:
 		row.Warns = said.Say(
@@ -178,7 +177,7 @@ func tripOf(p *plan.Plan, known *rates, id string, rec *records.Happened, today 
 			said.Of(quantity.KindTemperature, hubHot),
 		)
 	case t.Nuts:
-		row.Warns = said.Say("Wheel nuts gave: tighten them by the plate, and look again after 50 km.")
+		row.Warns = said.Say("Wheel nuts gave: tighten them by the plate, and look again after [50 km].")
 	case t.Slack:
 		row.Warns = said.Say("A strap was slack: stop sooner next time, and look where the load settled.")
 	}

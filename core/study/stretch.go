@@ -71,7 +71,7 @@ func Stretch(ctx context.Context, p *plan.Plan, q *begin.Asked) *Stretched {
 	add("Length over all", was.long, now.long)
 	add("Width over all", was.wide, now.wide)
 	add("Load beyond the tail", was.rear, now.rear)
-	add("Free corner dips under 100 kg", was.dip, now.dip)
+	add("Free corner dips under [100 kg]", was.dip, now.dip)
 	add("Weakest member is used to", was.use, now.use)
 	for key, f := range now.worst {
 		before, had := was.worst[key]

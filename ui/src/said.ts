@@ -21,7 +21,7 @@ export const keyOf = (f: Finding) =>
     .join('|')
 
 /** Keeps a number and its unit on one line. */
-export const unbroken = (s: string) => s.replace(/(\d['"]?) (?=[a-z%m0-9])/g, '$1\u00a0')
+export const unbroken = (s: string) => s.replace(/(\d['"]?) (?=[a-z%°0-9])/g, '$1\u00a0')
 
 export function part(terms: Terms, l: Locale, p: Piece): string {
   if (p.value !== undefined) return unbroken(printRange(l, p.kind ?? 'count', p.value, p.low, p.high))

@@ -250,7 +250,7 @@ func (w *CoatWay) cost(a *Areas, c *norms.Coat, f *plan.Finish) {
 		low, high := norms.ZincRate(f.Indoors, f.Salt)
 		thin := norms.Zinc(0.002) / 7140
 		w.Says = said.Say(
-			"Zinc lasts % to % years on 2 mm steel. Vents first; nothing is welded after. Away for one to two weeks.",
+			"Zinc lasts % to % years on steel of [2 mm]. Vents first; nothing is welded after. Away for one to two weeks.",
 			years10(thin/high),
 			years10(thin/low),
 		)

@@ -126,16 +126,16 @@ func dew(r *rig.Rig, f *plan.Finish, _ *Areas) (finding.Finding, bool) {
 		x.Outcome = finding.Fails
 		x.Says = append(
 			x.Says,
-			said.Say("less than 3 K over it: water you cannot see lies on it. Wait, or warm it.")...)
+			said.Say("less than [3 K] over it: water you cannot see lies on it. Wait, or warm it.")...)
 	case guessed:
 		x.Outcome, x.Tight = finding.Tight, finding.GuessTooRough
 		x.Says = append(
 			x.Says,
 			said.Say(
-				"3 K over it, if it is as warm as the air. In the morning it is colder: hold a thermometer to it.",
+				"[3 K] over it, if it is as warm as the air. In the morning it is colder: hold a thermometer to it.",
 			)...)
 	default:
-		x.Says = append(x.Says, said.Say("3 K over it or more.")...)
+		x.Says = append(x.Says, said.Say("[3 K] over it or more.")...)
 	}
 	return x, true
 }

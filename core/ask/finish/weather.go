@@ -183,7 +183,7 @@ func judged(hours []ForecastHour, f *plan.Finish) []ForecastHour {
 		case h.Humid > most+1e-9:
 			h.Why = said.Say("wetter than %", said.Share(most))
 		case !ok || h.Air < dew+norms.OverDew:
-			h.Why = said.Say("dew: less than % over the dew point", said.Piece{Text: "3 K"})
+			h.Why = said.Say("dew: less than [3 K] over the dew point")
 		default:
 			h.Good = true
 		}

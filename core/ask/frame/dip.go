@@ -102,10 +102,10 @@ func dip(r *rig.Rig) *Dip {
 			break
 		}
 		out.Laps = append(out.Laps, said.Say(
-			"% and % lie on each other over % cm²: drill through one of them there, or leave the weld open on one side.",
+			"% and % lie on each other over %: drill through one of them there, or leave the weld open on one side.",
 			said.Name(bars[l.A].Member.Name, "a member"),
 			said.Name(bars[l.B].Member.Name, "a member"),
-			said.Count(int(math.Round(l.Area*1e4))),
+			said.Of(quantity.KindArea, l.Area),
 		))
 	}
 	long, wide, deep := reach(bars)

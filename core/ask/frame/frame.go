@@ -297,7 +297,7 @@ func whole(r *rig.Rig) (f finding.Finding, broken bool) {
 			said.Say(" touch nothing else. Move their ends to what they should meet.")...)
 		f.Needs = []finding.Need{{
 			Path: f.Subject + "/members/" + d.Bars[d.Loose[0]].ID + "/from/back", Says: said.Say("where it meets the frame"),
-			Where: said.Say("Its end must come within 6 mm of the other member's face."),
+			Where: said.Say("Its end must come within [6 mm] of the other member's face."),
 		}}
 		return f, true
 	case len(d.Noses) == 0:

@@ -86,14 +86,6 @@ func New(r *rig.Rig) *Board {
 	return b
 }
 
-// Celsius is how warm a battery is, °C: as told, else as warm as its capacity is stated for.
-func Celsius(p *plan.Power) float64 {
-	if p.Celsius != nil {
-		return float64(*p.Celsius)
-	}
-	return 25
-}
-
 // brief is how much more than its ampacity a use's cable bears.
 func brief(u *plan.PowerUse) float64 {
 	times := 1
@@ -126,7 +118,7 @@ func (b *Board) use(id string, u plan.PowerUse) Use {
 		if u.Times != nil {
 			times = *u.Times
 		}
-		if lasts := b.kind.Lasts(*b.p.Capacity, amps, Celsius(b.p)); lasts > 0 {
+		if lasts := b.kind.Lasts(*b.p.Capacity, amps, b.p.Warmth()); lasts > 0 {
 			out.Hours = *u.Minutes / 60 * float64(times) / lasts * b.kind.Usable * *b.p.Capacity
 		}
 	}
@@ -410,7 +402,7 @@ func (b *Board) charge() (finding.Finding, bool) {
 	if b.p.Borrowed || b.p.ChargeLong == nil || b.p.ChargeWire == nil {
 		return f, false
 	}
-	if Celsius(b.p) < b.kind.Deepest {
+	if b.p.Warmth() < b.kind.Deepest {
 		f.Outcome, f.Gate = finding.Fails, finding.GateGo
 		f.Says = said.Say(
 			"A " + b.kind.Name + " battery must not be charged in such cold: it is ruined. Take the charging wire off, or one that heats itself.",

@@ -3,7 +3,6 @@ package pump
 import (
 	"math"
 
-	"zygonos/core/ask/power"
 	"zygonos/core/facts/norms"
 	"zygonos/core/lang/finding"
 	"zygonos/core/lang/quantity"
@@ -63,7 +62,7 @@ func battery(r *rig.Rig, p *plan.Pump, flow float64) (finding.Finding, bool) {
 	if !ok {
 		return f, false
 	}
-	celsius := power.Celsius(w.Power)
+	celsius := w.Power.Warmth()
 	old := kind
 	old.Peukert += steeper
 	high := kind.Lasts(*w.Power.Capacity, *p.Amps, celsius) * 3600

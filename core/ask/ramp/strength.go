@@ -288,7 +288,7 @@ func (s *Setup) cut() (finding.Finding, bool) {
 			{
 				Path:  "/parts/" + s.RampID + "/ramp/width",
 				Says:  said.Say("the width of one ramp"),
-				Where: said.Say("The widest {tyre} and 60 mm."),
+				Where: said.Say("The widest {tyre} and [60 mm]."),
 			},
 		}
 	}

@@ -202,7 +202,7 @@ func tail(r *rig.Rig) []finding.Finding {
 		f := base(r, CodeTail, "Lamps and plate at the tail", it.Path)
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
-			"% hangs % behind the tail, as low as the lamps: look from 10 m behind; lamps and {number plate} onto it where it hides them.",
+			"% hangs % behind the tail, as low as the lamps: look from [10 m] behind; lamps and {number plate} onto it where it hides them.",
 			said.Name(it.Name, "A part"),
 			said.Length(it.Rear-rear),
 		)

@@ -395,7 +395,7 @@ func tandem(r *rig.Rig) (finding.Finding, bool) {
 	high, _ := statics.Tandem(m, moment, g.Rate, at, 0.05)
 	low, _ := statics.Tandem(m, moment, g.Rate, at, -0.05)
 	f.Says = said.Say(
-		"No equaliser: front axle %, rear %, ball %. Ball 50 mm high % and %, low % and %. Even with the ball at %.",
+		"No equaliser: front axle %, rear %, ball %. Ball [50 mm] high % and %, low % and %. Even with the ball at %.",
 		said.Mass(
 			first.Nominal,
 		),

@@ -174,9 +174,9 @@ func (h *Harness) drops() []finding.Finding {
 	case earth > bears:
 		g.Outcome = finding.Fails
 		g.Says = said.Say(
-			"The earth carries % with everything on, and its wire of % mm² bears %. Take a thicker one.",
+			"The earth carries % with everything on, and its wire of % bears %. Take a thicker one.",
 			amperes(earth),
-			number(h.wire),
+			said.Piece{Text: norms.SectionText(h.wire)},
 			amperes(bears),
 		)
 	case h.w.Fuse != nil && amps > *h.w.Fuse:
@@ -195,8 +195,8 @@ func (h *Harness) drops() []finding.Finding {
 	case h.w.Fuse != nil && *h.w.Fuse > bears:
 		g.Outcome, g.Tight = finding.Tight, finding.LittleRoom
 		g.Subject = "/trailers/" + h.r.Scope.Trailer + "/wiring/fuse"
-		g.Says = said.Say("The fuse of % is larger than a wire of % mm² bears, %: in a short the wire burns first.",
-			amperes(*h.w.Fuse), number(h.wire), amperes(bears))
+		g.Says = said.Say("The fuse of % is larger than a wire of % bears, %: in a short the wire burns first.",
+			amperes(*h.w.Fuse), said.Piece{Text: norms.SectionText(h.wire)}, amperes(bears))
 	default:
 		g.Says = said.Say("The earth carries % with everything on, pole % at most %; the wires bear %.",
 			amperes(earth), said.Piece{Text: h.poles[max(0, pole)].Number}, amperes(amps), amperes(bears))

@@ -240,7 +240,7 @@ func boltRows(d *rig.Drawn, joints []joint) (rows []BoltRow, odd []said.Sentence
 		}
 		if !j.lap { // an end on a face: through a cleat and a wall
 			row.grip = cleat + wallOf(&d.Bars[otherOf(j)])
-			row.Head = "Through a cleat of 6 mm: nuts inside the cleat, heads on the smooth side."
+			row.Head = "Through its cleat: nuts inside the cleat, heads on the smooth side."
 		}
 		row.grade, known = norms.BoltOf(m.BoltGrade)
 		long, ok := t.BoltLength(row.grip)

@@ -20,7 +20,7 @@ func procedures(r *rig.Rig) []Procedure {
 			"Hang the weight that is given on the spanner where it is given: a spring scale, or a full can on a loop.",
 			"Turn slowly; stop as soon as it holds the weight.",
 		},
-		Check: "Draw a line over nut and bolt. After the first loads, and after 50 km, the line still meets.",
+		Check: "Draw a line over nut and bolt. After the first loads and the first drive the line still meets.",
 	}, {
 		Name: "The wrench never clicks, or the nut is stiff",
 		Does: []string{

@@ -340,7 +340,7 @@ func gearSteps(l *list) {
 	l.add(
 		WorkStep{
 			ID:      "wheels",
-			Says:    said.Say("Wheels on, nuts by the axle’s plate, crosswise; again after 50 km."),
+			Says:    said.Say("Wheels on, nuts by the axle’s plate, crosswise; again after [50 km]."),
 			after:   l.last("axle-tight"),
 			Tool:    "wrench",
 			Minutes: [2]float64{15, 30},

@@ -45,8 +45,8 @@ type HandsAt struct {
 var toolsOf = map[string][]string{
 	"saw":     {"Saw for metal or wood, with a stop for the length", "File and deburring tool"},
 	"welder":  {"Welder, leads, clamps", "Mask, gloves, leather, extinguisher", "Angle grinder"},
-	"tape":    {"Steel tape, 5 m", "Square, 3-4-5 stick", "Marker and scriber"},
-	"level":   {"Level, 1 m, or a water hose", "Stands or trestles, four"},
+	"tape":    {"Steel tape", "Square, 3-4-5 stick", "Marker and scriber"},
+	"level":   {"Level as long as an arm, or a water hose", "Stands or trestles, four"},
 	"brush":   {"Brushes, wire brush"},
 	"pliers":  {"Crimping pliers, side cutter, stripper"},
 	"meter":   {"Test lamp or meter"},

@@ -18,9 +18,9 @@ type Fitting struct {
 
 // Fittings lists what is fitted to trailers; typical figures, confidence C.
 var Fittings = []Fitting{
-	{ID: "floor-ply", Name: "plywood floor, 12 to 18 mm", Low: 7, High: 12, PerArea: true, Height: 0.02, Where: "deck", Hours: 3, Open: true},
+	{ID: "floor-ply", Name: "plywood floor, 12 to 18 mm (1/2 to 3/4 in)", Low: 7, High: 12, PerArea: true, Height: 0.02, Where: "deck", Hours: 3, Open: true},
 	{ID: "floor-boards", Name: "boarded floor", Low: 10, High: 16, PerArea: true, Height: 0.03, Where: "deck", Hours: 4, Open: true},
-	{ID: "floor-plate", Name: "steel floor, 2 to 3 mm", Low: 16, High: 24, PerArea: true, Height: 0.005, Where: "deck", Hours: 4, Open: true},
+	{ID: "floor-plate", Name: "steel floor, 2 to 3 mm (14 to 11 gauge)", Low: 16, High: 24, PerArea: true, Height: 0.005, Where: "deck", Hours: 4, Open: true},
 	{ID: "floor-mesh", Name: "expanded metal floor", Low: 6, High: 14, PerArea: true, Height: 0.005, Where: "deck", Hours: 3, Open: true},
 	{ID: "sides", Name: "side boards, four", Low: 20, High: 60, Length: 2.4, Width: 1.25, Height: 0.35, Where: "deck", Hours: 5, Open: true},
 	{

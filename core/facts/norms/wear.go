@@ -29,7 +29,7 @@ var Wearings = []Wearing{
 	{"bearings", "Wheel bearings", 12, 15_000e3, 0, 1, 0, "Grease, feel for play; at once after the hubs were under water.", ""},
 	{"tyres", "{Tyre}s", 72, 0, 0, 0, 0, "Out at six to seven years by the date code, ten at most; before that at the wear mark, a cut or a bulge.", ""},
 	{TreadID, "{Tyre} tread", 6, 5_000e3, 0, 0, 0, "Measure the shallowest groove of each and write down the least.", ""},
-	{"nuts", "Wheel nuts", 12, 5_000e3, 0, 0, 0, "Tighten by the plate; again 50 km after a wheel was off.", ""},
+	{"nuts", "Wheel nuts", 12, 5_000e3, 0, 0, 0, "Tighten by the plate; again [50 km] after a wheel was off.", ""},
 	{"brakes", "Brakes", 12, 5_000e3, 0, 3, 0, "Adjust, look at linings, rods and cables.", "brakes"},
 	{"coupling", "{Coupling}", 12, 10_000e3, 0, 0, 0, "Clean, grease, look at its wear mark; the head locks with a pull upward.", ""},
 	{"springs", "Springs, shackles, slippers", 12, 10_000e3, 0, 6, 0, "Look for cracks and worn bolts; grease what rubs.", "leaf"},

@@ -72,6 +72,7 @@ var units = map[string][]unitDef{
 	"£": {{KindMoney, 1}}, "€": {{KindMoney, 1}}, "$": {{KindMoney, 1}},
 	"kwh": {{KindEnergy, 1}}, "l/100 km": {{KindFuelUse, 1}}, "l/100km": {{KindFuelUse, 1}},
 	"/kg": {{KindRate, 1}}, "/lb": {{KindRate, 1 / kgPerPound}}, "/l": {{KindLitreCost, 1}}, "/gal": {{KindLitreCost, 1 / litrePerGal}},
+	"k":  {{KindDifference, 1}},
 	"m²": {{KindArea, 1}}, "m2": {{KindArea, 1}}, "sq ft": {{KindArea, m2PerSqFoot}},
 	"l/min": {{KindFlow, 1}}, "gal/min": {{KindFlow, litrePerGal}}, "gpm": {{KindFlow, litrePerGal}},
 	"m²/l": {{KindCover, 1}}, "m2/l": {{KindCover, 1}}, "sq ft/gal": {{KindCover, m2PerSqFoot / litrePerGal}},
@@ -242,7 +243,7 @@ var kindWord = map[Kind]string{
 	KindMoney: "money", KindRate: "money by weight", KindTime: "hours of work", KindForce: "a force",
 	KindStress: "a stress", KindMoment: "a moment", KindFrequency: "a frequency", KindVoltage: "a voltage", KindCurrent: "a current",
 	KindDriveCost: "money by distance", KindLitreCost: "money by the litre",
-	KindArea: "an area", KindFlow: "a flow", KindCover: "the area that a paint covers",
+	KindDifference: "a difference of temperatures", KindArea: "an area", KindFlow: "a flow", KindCover: "the area that a paint covers",
 	KindFuel: "an amount by the litre", KindEnergy: "energy", KindFuelUse: "fuel by distance", KindPowerUse: "energy by distance",
 }
 
@@ -335,6 +336,8 @@ func (l Locale) own(k Kind) float64 {
 		if l.gallons() {
 			return m2PerSqFoot / litrePerGal
 		}
+	case KindDifference:
+		return pick(1, 5.0/9)
 	case KindArea:
 		return pick(1, m2PerSqFoot)
 	case KindRate:

@@ -64,6 +64,11 @@ func (l Locale) Text(k Kind, v float64) string {
 			return number(v*9/5+32, 0) + " °F"
 		}
 		return number(v, 0) + " °C"
+	case KindDifference:
+		if imperial {
+			return number(v*9/5, 0) + " °F"
+		}
+		return number(v, 0) + " K"
 	case KindDistance:
 		if imperial {
 			return number(v/metrePerMile, smallDigits(v/metrePerMile)) + " mi"
@@ -111,6 +116,12 @@ func (l Locale) Text(k Kind, v float64) string {
 		}
 		return l.money(v, true) + "/l"
 	case KindArea:
+		if v != 0 && math.Abs(v) < 0.0995 {
+			if imperial {
+				return number(v/(metrePerInch*metrePerInch), 0) + " sq in"
+			}
+			return number(v*1e4, 0) + " cm²"
+		}
 		unit := " m²"
 		if imperial {
 			unit, v = " sq ft", v/m2PerSqFoot

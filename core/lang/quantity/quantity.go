@@ -82,6 +82,7 @@ const (
 	KindFrequency Kind = "frequency" // Hz
 
 	KindTemperature Kind = "temperature" // °C
+	KindDifference  Kind = "difference"  // K, of temperatures
 	KindVoltage     Kind = "voltage"     // V
 	KindCurrent     Kind = "current"     // A
 

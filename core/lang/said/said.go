@@ -95,9 +95,12 @@ func List(parts ...Sentence) Sentence {
 }
 
 // Say builds a sentence from a pattern: each % takes the next part, {word}
-// names a term of the table; {Word} prints it with a capital.
+// names a term of the table; {Word} prints it with a capital. A figure that is
+// always the same stands in square brackets in its metric unit, and is printed
+// in the plan's.
 //
 //	Say("{Ball load} %, under the window", Mass(31))
+//	Say("Tighten the nuts again after [50 km].")
 func Say(pattern string, parts ...Piece) Sentence {
 	s := make(Sentence, 0, 1+2*(strings.Count(pattern, "%")+strings.Count(pattern, "{")))
 	text := func(t string) {
@@ -106,7 +109,7 @@ func Say(pattern string, parts ...Piece) Sentence {
 		}
 	}
 	for {
-		i := strings.IndexAny(pattern, "%{")
+		i := strings.IndexAny(pattern, "%{[")
 		if i < 0 {
 			text(pattern)
 			return s
@@ -119,14 +122,42 @@ func Say(pattern string, parts ...Piece) Sentence {
 			pattern = pattern[i+1:]
 			continue
 		}
-		j := strings.IndexByte(pattern[i:], '}')
+		end := map[byte]byte{'{': '}', '[': ']'}[pattern[i]]
+		j := strings.IndexByte(pattern[i:], end)
 		if j < 0 {
 			text(pattern[i:])
 			return s
 		}
-		s = append(s, Piece{Term: pattern[i+1 : i+j]})
+		if inside := pattern[i+1 : i+j]; pattern[i] == '{' {
+			s = append(s, Piece{Term: inside})
+		} else {
+			s = append(s, fixed(inside))
+		}
 		pattern = pattern[i+j+1:]
 	}
+}
+
+// units are those in which a figure that is always the same is written, by what they measure.
+var units = map[string]quantity.Kind{
+	"mm": quantity.KindLength, "m": quantity.KindLength, "km": quantity.KindDistance,
+	"kg": quantity.KindMass, "K": quantity.KindDifference,
+}
+
+// fixed is a figure with its unit, "50 km"; what is none stands as it is.
+func fixed(figure string) Piece {
+	number, unit, _ := strings.Cut(figure, " ")
+	v, err := strconv.ParseFloat(number, 64)
+	kind, known := units[unit]
+	if err != nil || !known {
+		return Piece{Text: figure}
+	}
+	switch unit {
+	case "mm":
+		v /= 1000
+	case "km":
+		v *= 1000
+	}
+	return Of(kind, v)
 }
 
 // Text renders the sentence for one locale.

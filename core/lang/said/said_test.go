@@ -46,3 +46,22 @@ func ExampleSay() {
 	fmt.Println(s.Text(quantity.Locale{Units: quantity.Imperial, Region: quantity.UK}))
 	// Output: slide gravel box forward by 6 1/4"
 }
+
+// A figure that is always the same is printed in the plan's units; what is none stands as it is.
+func TestFixedFigures(t *testing.T) {
+	us := quantity.Locale{Units: quantity.Imperial, Region: quantity.NorthAmerica}
+	uk := quantity.Locale{Units: quantity.Metric, Region: quantity.UK}
+	for _, c := range []struct{ pattern, metric, imperial string }{
+		{"again after [50 km].", "again after 50 km.", "again after 31 mi."},
+		{"by over [3 mm]?", "by over 3 mm?", "by over 0.118\"?"},
+		{"under [100 kg] of % and [10 m]", "under 100 kg of x and 10 m", "under 220 lb of x and 32' 9 3/4\""},
+		{"less than [3 K]", "less than 3 K", "less than 5 °F"},
+		{"as [it is]", "as it is", "as it is"},
+		{"open [50 km", "open [50 km", "open [50 km"},
+	} {
+		s := said.Say(c.pattern, said.Piece{Text: "x"})
+		if a, b := s.Text(uk), s.Text(us); a != c.metric || b != c.imperial {
+			t.Errorf("%q: %q, %q", c.pattern, a, b)
+		}
+	}
+}

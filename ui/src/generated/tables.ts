@@ -967,6 +967,9 @@ export const units: Record<string, Record<string, number>> = {
   "inches": {
     "length": 0.0254
   },
+  "k": {
+    "difference": 1
+  },
   "kg": {
     "mass": 1
   },

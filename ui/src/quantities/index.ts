@@ -32,6 +32,7 @@ export type Kind =
   | 'driveCost'
   | 'litreCost'
   | 'area'
+  | 'difference'
   | 'flow'
   | 'cover'
 
@@ -138,6 +139,8 @@ export function print(l: Locale, k: string, v: number): string {
       return Math.abs(v) < 9.9995 ? number(v * 1000, fineDigits(v)) + ' mm' : number(v, 2) + ' m'
     case 'temperature':
       return imperial ? number((v * 9) / 5 + 32, 0) + ' °F' : number(v, 0) + ' °C'
+    case 'difference':
+      return imperial ? number((v * 9) / 5, 0) + ' °F' : number(v, 0) + ' K'
     case 'distance': {
       const d = imperial ? v / mile : v / 1000
       return number(d, smallDigits(d)) + (imperial ? ' mi' : ' km')
@@ -163,6 +166,8 @@ export function print(l: Locale, k: string, v: number): string {
     case 'litreCost':
       return gallons(l) ? money(l, v * usGallon, true) + '/gal' : money(l, v, true) + '/l'
     case 'area': {
+      if (v !== 0 && Math.abs(v) < 0.0995)
+        return imperial ? number(v / (inch * inch), 0) + ' sq in' : number(v * 1e4, 0) + ' cm²'
       const [size, unit] = imperial ? [v / sqFoot, 'sq ft'] : [v, 'm²']
       return number(size, areaDigits(size)) + ' ' + unit
     }
@@ -239,7 +244,7 @@ const kindWord: Record<Kind, string> = {
   ...{ mass: 'weight', length: 'a length', distance: 'a distance', speed: 'speed', share: 'a share' },
   ...{ pressure: 'pressure', volume: 'volume', density: 'density', angle: 'an angle', count: 'a count' },
   ...{ money: 'money', rate: 'money by weight', time: 'hours of work', force: 'a force', stress: 'a stress' },
-  ...{ litreCost: 'money by the litre', area: 'an area', flow: 'a flow' },
+  ...{ litreCost: 'money by the litre', difference: 'a difference of temperatures', area: 'an area', flow: 'a flow' },
   ...{ cover: 'the area that a paint covers' },
   ...{
     fuel: 'an amount by the litre',
@@ -384,6 +389,8 @@ function own(l: Locale, k: Kind): number {
       return gallons(l) ? 1 / usGallon : 1
     case 'cover':
       return gallons(l) ? sqFoot / usGallon : 1
+    case 'difference':
+      return pick(1, 5 / 9)
     case 'area':
       return pick(1, sqFoot)
     case 'rate':

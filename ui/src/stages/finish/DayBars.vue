@@ -21,6 +21,12 @@ const scale = computed(() => {
   const last = ends.reduce((a, b) => (b > a ? b : a), props.days.ready ?? props.days.from)
   return scaleUtc([wall(props.days.from), wall(last)], [8, wide.value - 8]).nice()
 })
+/** A sentence as far as its words have room beside its bar. */
+function short(s: string) {
+  if (s.length <= 60) return s
+  const cut = s.slice(0, 59)
+  return cut.slice(0, cut.lastIndexOf(' ')).replace(/[,;:]$/, '') + ' …'
+}
 const x = (s: string) => scale.value(wall(s))
 </script>
 
@@ -34,7 +40,7 @@ const x = (s: string) => scale.value(wall(s))
           y="11"
           :text-anchor="x(r.from!) > wide * 0.6 ? 'end' : 'start'"
         >
-          {{ say(r.says).slice(0, 60) }}
+          {{ short(say(r.says)) }}
         </text>
         <path v-if="r.late" class="late" :d="`M${x(r.to!)} 21H${x(r.late)}`" />
         <rect

@@ -96,7 +96,7 @@ function remove() {
         class="w-56"
         label="Member in hand"
         :value="id || undefined"
-        none="Select one in the drawing or here"
+        none="Take one"
         :options="members.map(([value, m]) => ({ value, name: m.name || 'unnamed' }))"
         @chosen="workspace.selected = $event ? `${base}/${$event}` : ''"
       />

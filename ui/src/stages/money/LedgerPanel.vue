@@ -91,7 +91,7 @@ async function table() {
       />
     </div>
     <p v-if="ledger && whole > 0" class="text-soft text-sm">
-      Dark is spent, light is to come<template v-if="ledger.target">, the red line is the target</template>.
+      Full is spent, pale is to come<template v-if="ledger.target">, the red line is the target</template>.
       <template v-if="ledger.running.value"
         >Trips and upkeep, {{ nominal(ledger.running) }}, stand apart. </template
       ><template v-if="ledger.worth.value"
