@@ -244,7 +244,12 @@ const kindWord: Record<Kind, string> = {
   ...{ mass: 'weight', length: 'a length', distance: 'a distance', speed: 'speed', share: 'a share' },
   ...{ pressure: 'pressure', volume: 'volume', density: 'density', angle: 'an angle', count: 'a count' },
   ...{ money: 'money', rate: 'money by weight', time: 'hours of work', force: 'a force', stress: 'a stress' },
-  ...{ litreCost: 'money by the litre', difference: 'a difference of temperatures', area: 'an area', flow: 'a flow' },
+  ...{
+    litreCost: 'money by the litre',
+    difference: 'a difference of temperatures',
+    area: 'an area',
+    flow: 'a flow',
+  },
   ...{ cover: 'the area that a paint covers' },
   ...{
     fuel: 'an amount by the litre',
