@@ -122,7 +122,10 @@ func Say(pattern string, parts ...Piece) Sentence {
 			pattern = pattern[i+1:]
 			continue
 		}
-		end := map[byte]byte{'{': '}', '[': ']'}[pattern[i]]
+		end := byte('}')
+		if pattern[i] == '[' {
+			end = ']'
+		}
 		j := strings.IndexByte(pattern[i:], end)
 		if j < 0 {
 			text(pattern[i:])
