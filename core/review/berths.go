@@ -53,6 +53,7 @@ type yard struct {
 	fixed []*rig.Item        // what stands there already
 	over  map[string]string  // what goes on top of another load, and which
 	inset map[string]float64 // of its front behind that load's, m
+	aloft map[string]bool    // what is drawn over all else
 }
 
 // berths finds places as a sensible person would: machines nose first, hulls side by side on
@@ -102,7 +103,7 @@ func berths(p *plan.Plan, trailer, outing string, ids []string) map[string]plan.
 
 // newYard takes the loads to be placed from a rig, heaviest first, and lays them in rows.
 func newYard(r *rig.Rig, ids []string) *yard {
-	y := &yard{r: r, over: map[string]string{}, inset: map[string]float64{}}
+	y := &yard{r: r, over: map[string]string{}, inset: map[string]float64{}, aloft: map[string]bool{}}
 	y.front, _ = r.Deck()
 	for i := range r.Items {
 		it := &r.Items[i]
@@ -184,7 +185,7 @@ func (y *yard) weigh() {
 				if foot, x := y.root(q.id); foot == c.id {
 					w.mass, w.moment = w.mass+q.mass, w.moment+q.mass*(w.inset(c)+x+q.x)
 					across += q.mass * (left + c.across/2 + q.y)
-					if _, drawn := y.inset[q.id]; !drawn { // what is drawn over all stands in nothing's way
+					if !y.aloft[q.id] { // what is drawn over all stands in nothing's way
 						w.height, w.reach = math.Max(
 							w.height,
 							y.topOf(q.id),
@@ -205,8 +206,9 @@ func (y *yard) weigh() {
 }
 
 // leaveOut takes out the row that goes first: hulls, for they go on a rack, then the lightest.
-// It is drawn over the highest load, so that its weight and height are counted. Without such a
-// load nothing is taken out.
+// It is drawn over another, so that its weight and height are counted: a box over the lowest stack
+// of boxes that takes it, anything else over the highest load. Without such a load nothing is taken
+// out.
 func (y *yard) leaveOut() bool {
 	if len(y.rows) == 0 {
 		return false
@@ -222,7 +224,11 @@ func (y *yard) leaveOut() bool {
 	})
 	rows := slices.DeleteFunc(slices.Clone(y.rows), func(w *row) bool { return w == worst })
 	for _, q := range worst.items {
-		on, along := y.highest(rows)
+		on, along := y.lowest(q, rows)
+		if on == "" {
+			on, along = y.highest(rows)
+			y.aloft[q.id] = true
+		}
 		if on == "" {
 			return false
 		}
@@ -230,6 +236,32 @@ func (y *yard) leaveOut() bool {
 	}
 	y.rows = rows
 	return true
+}
+
+// lowest is the topmost of the lowest stack of boxes no smaller than a box at its foot, and its length, m; empty where
+// there is none.
+func (y *yard) lowest(q *berth, rows []*row) (id string, along float64) {
+	if q.shape != "box" || len(y.aloft) > 0 { // nothing grows up into what is drawn over all
+		return "", 0
+	}
+	least := math.Inf(1)
+	for _, w := range rows {
+		for _, c := range w.items {
+			if c.shape != "box" || c.along < q.along-1e-9 || c.across < q.across-1e-9 {
+				continue
+			}
+			top, of, long := c.height, c.id, c.along
+			for _, r := range y.all {
+				if foot, _ := y.root(r.id); foot == c.id && r.id != c.id && y.topOf(r.id) > top {
+					top, of, long = y.topOf(r.id), r.id, r.along
+				}
+			}
+			if top < least-1e-9 {
+				least, id, along = top, of, long
+			}
+		}
+	}
+	return id, along
 }
 
 // highest is the load whose top is over all others: of the rows, of what rides on them and of

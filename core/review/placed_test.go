@@ -285,3 +285,25 @@ func TestRidersWeigh(t *testing.T) {
 		t.Errorf("the ball bears %v", got)
 	}
 }
+
+// Crates that find no room are drawn over the others evenly, no tower on what else stands there.
+func TestLeftOutInLayers(t *testing.T) {
+	loads, places := obj{}, obj{}
+	for i := range 20 {
+		id := fmt.Sprint("l", i)
+		loads[id] = obj{"order": i, "name": id, "mass": exact(18), "centre": obj{},
+			"size": obj{"length": exact(0.8), "width": exact(0.6), "height": exact(0.3)}}
+		places[id] = obj{"on": "any", "at": obj{"back": 0}}
+	}
+	p := sample.Plan(t, "/loads", js(loads), "/outings/o/layouts/t/placements", js(places))
+	review.Ready(p)
+	r := rig.Resolve(p, "t", "o")
+	top := 0.0
+	for i := range r.Items {
+		top = max(top, r.Items[i].Top-r.DeckHeight())
+	}
+	// three rows of two stand on the deck of 2.5 m by 1.4 m: 20 crates on six feet are four layers
+	if top > 4*0.3+1e-6 {
+		t.Errorf("%v m high", top)
+	}
+}

@@ -4,7 +4,7 @@ import { expect, test } from 'vitest'
 import { keyOf, sentence, term, unbroken } from '@/said'
 import { figureOf, stageOfPath } from '@/fields/tables'
 import { at, newId, put, uuid } from '@/stores/patch'
-import type { Material } from '@/generated/types'
+import type { LoadKind, Material } from '@/generated/types'
 import { firstPlan, type Answers } from '@/pages/firstPlan'
 
 const terms = { 'ball load': { na: 'tongue weight', uk: 'noseweight' } }
@@ -120,6 +120,26 @@ test('a first run keeps every load and the doubt of its weight as it was typed',
   expect(Object.keys(plan.loads)).toHaveLength(40)
   expect(plan.loads['load-1']!.mass).toMatchObject({ value: 60, relative: 0.1 })
   expect(plan.loads['load-40']!.mass).toMatchObject({ value: 4, plusMinus: 1 })
+})
+
+test('several of what lies together are one load', () => {
+  const kinds = [{ id: 'bags', pack: true }, { id: 'hive' }] as LoadKind[]
+  const answers: Answers = {
+    region: 'na',
+    units: 'imperial',
+    loads: [
+      { name: 'bags of topsoil', kind: 'bags', count: 20, weight: 18, weightDoubt: 1 },
+      { name: 'hives', kind: 'hive', count: 2, weight: 40 },
+      { name: 'gravel', kind: 'heap', count: 3, weight: 100, weightShare: 0.1 },
+    ],
+    counts: 'unsure',
+    brakes: '',
+  }
+  const loads = Object.values(firstPlan(answers, [], kinds).loads)
+  expect(loads.map((l) => l.name)).toEqual(['20 bags of topsoil', 'hive 1', 'hive 2', 'gravel'])
+  expect(loads[0]!.mass).toMatchObject({ value: 360, plusMinus: 20 })
+  expect(loads[3]!.mass).toMatchObject({ value: 300, relative: 0.1 })
+  expect(loads[3]!.bulk).toEqual({ material: 'gravel', by: 'mass' })
 })
 
 test('the strangers’ answers make the plans that the core is tested with', () => {

@@ -17,6 +17,7 @@ type LoadKind struct {
 	Words  string `json:"words,omitempty"` // everyday words that it goes by, of all regions
 	From   string `json:"from"`            // where its figures come from
 	Note   string `json:"note,omitempty"`  // a caution of its own
+	Pack   bool   `json:"pack,omitempty"`  // several of it are one load: bags, boards, sheets
 
 	CentreLow  float64  `json:"centreLow,omitempty"`  // behind the front, share of the length …
 	CentreHigh float64  `json:"centreHigh,omitempty"` // … from and to

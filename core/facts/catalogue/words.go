@@ -5,7 +5,7 @@ package catalogue
 func called(kinds []LoadKind) []LoadKind {
 	for i := range kinds {
 		k := &kinds[i]
-		k.Words, k.Note, k.From = everyday[k.ID], notes[k.ID], fromPractice
+		k.Words, k.Note, k.Pack, k.From = everyday[k.ID], notes[k.ID], packs[k.ID], fromPractice
 		switch {
 		case k.Shape == "hull" || k.Shape == "wheels":
 			k.From = fromMakers
@@ -32,6 +32,13 @@ var origins = map[string]string{
 	"ladder": fromMakers, "scaffold": fromMakers, "outboard": fromMakers, "appliance": fromMakers, "fridge": fromMakers,
 	"hot-tub": fromMakers, "piano": fromMakers, "splitter": fromMakers, "chipper": fromMakers, "cultivator": fromMakers,
 	"snow-machine": fromMakers, "tools": fromPractice, "doors": fromPractice, "gas": fromMakers,
+}
+
+// packs are the kinds whose usual size and weight are those of several that lie together: twenty bags are one load.
+var packs = map[string]bool{
+	"sheets": true, "timber": true, "plasterboard": true, "bricks": true, "slabs": true, "posts": true, "pipes": true,
+	"roofing": true, "fence-panels": true, "cement": true, "feed": true, "bags": true, "garden-bags": true, "firewood": true,
+	"plants": true, "boxes": true, "rubbish": true, "camping": true, "bicycles": true, "doors": true,
 }
 
 // notes are cautions that go with a kind.
@@ -129,7 +136,7 @@ var everyday = map[string]string{
 	"tank":                    "water tank, water, liquid, fluid, fuel tank, drum, barrel, keg, spray tank, ibc, tote, cubic tank, container",
 	"straw":                   "hay, hay bale, straw bale, bales, silage",
 	"feed":                    "animal feed, grain, seed, horse feed, fertiliser, fertilizer, pellets",
-	"bags":                    "sandbags, cement bags, potting mix, salt bags, coal, bag, sack, sacks",
+	"bags":                    "sandbags, cement bags, potting mix, salt bags, coal, bag, sack, sacks, topsoil, compost, potting soil, mulch, gravel, bark, sacks",
 	"garden-bags":             "garden waste, green waste, leaves, branches, brush, hedge cuttings, grass clippings",
 	"firewood":                "logs, fire wood, kindling, wood",
 	"plants":                  "tree, trees, shrub, bush, pot, potted plant",

@@ -2877,6 +2877,7 @@ export interface LoadKind {
   low: number;
   name: string;
   note?: string;
+  pack?: boolean;
   rolls?: Rolls;
   shape: string;
   width: number;

@@ -20,7 +20,7 @@ import { sentence, term } from '@/said'
 import { uuid } from '@/stores/patch'
 import { useReference } from '@/stores/reference'
 import { localeKey } from '@/words'
-import { firstPlan, mostLoads, planName, type Answers, type LoadAnswer } from './firstPlan'
+import { firstPlan, mostLoads, planName, together, type Answers, type LoadAnswer } from './firstPlan'
 
 useTitle('New plan · Zygonos')
 const router = useRouter()
@@ -66,7 +66,7 @@ const nameId = useId()
 const mark = ref('')
 const failure = ref('')
 const report = shallowRef<Report>()
-const plan = computed<Plan>(() => firstPlan(a, reference.data?.materials))
+const plan = computed<Plan>(() => firstPlan(a, reference.data?.materials, reference.data?.loads))
 
 watchDebounced(
   plan,
@@ -96,6 +96,7 @@ function choose(region: string) {
   a.units = region === 'na' ? 'imperial' : 'metric'
 }
 
+const packed = (l: LoadAnswer) => together(l, reference.data?.loads ?? [])
 function weighed(l: LoadAnswer, t: Typed) {
   l.weight = t.value
   l.weightDoubt = t.plusMinus
@@ -105,7 +106,7 @@ function weighed(l: LoadAnswer, t: Typed) {
 function next() {
   mark.value = ''
   failure.value = ''
-  const many = a.loads.reduce((n, l) => n + l.count, 0)
+  const many = a.loads.reduce((n, l) => n + (packed(l) ? 1 : l.count), 0)
   if (step.value === 1 && many > mostLoads) {
     failure.value = `How many: ${many} are too many to begin with, ${mostLoads} at most. Things that lie together count as one load.`
     return
@@ -214,7 +215,9 @@ async function finish() {
                 <b>{{ capital(kindOf(l)!.name) }}</b>
                 <span class="text-soft">
                   · typical {{ print('length', kindOf(l)!.length) }} long,
-                  {{ print('length', kindOf(l)!.width) }} wide
+                  {{ print('length', kindOf(l)!.width) }} wide<template v-if="l.count > 1 && packed(l)"
+                    >; all {{ l.count }} are one load</template
+                  >
                 </span>
                 <button
                   type="button"

@@ -1,5 +1,5 @@
 // Puts the answers of a first run into a plan.
-import type { Load, Material, Placement, Plan } from '@/generated/types'
+import type { Load, LoadKind, Material, Placement, Plan } from '@/generated/types'
 import { bulkOf, capital, single } from '@/kinds'
 
 export interface LoadAnswer {
@@ -32,25 +32,45 @@ export interface Answers {
 export const mostLoads = 100
 const taped = (v: number | undefined) => (v === undefined ? undefined : { value: v, how: 'weighed' })
 
+/** A name within another: its capital goes, but for one written in capitals. */
+const small = (s: string) => (/^\p{Lu}\p{Ll}/u.test(s) ? s.charAt(0).toLowerCase() + s.slice(1) : s)
+
+/** Whether several of a thing are one load: bags, boards, sheets, and loose material. */
+export const together = (l: LoadAnswer, kinds: LoadKind[]) =>
+  l.kind === 'heap' || !!kinds.find((k) => k.id === l.kind)?.pack
+
+/** The doubt of so many alike: what one is off, all are. */
+const doubtOf = (l: LoadAnswer, times: number) => ({
+  plusMinus: l.weightDoubt === undefined ? undefined : l.weightDoubt * times,
+  relative: l.weightShare,
+})
+
 /** What a plan is called that nobody named. */
 export const planName = (a: Answers) => `${capital(a.loads[0]?.name.trim() || 'load')} on the trailer`
 
-/** The plan of the answers; the loads are left to the app to place. */
-export function firstPlan(a: Answers, materials: Material[] = []): Plan {
+/** The plan of the answers; the loads are left to the app to place. Several of what lies together are one load. */
+export function firstPlan(a: Answers, materials: Material[] = [], kinds: LoadKind[] = []): Plan {
   const loads: Record<string, Load> = {}
   const placements: Record<string, Placement> = {}
   for (const l of a.loads) {
     const name = l.name.trim() || 'Load'
-    for (let i = 0; i < l.count && Object.keys(loads).length < mostLoads; i++) {
+    const pack = l.count > 1 && together(l, kinds)
+    for (let i = 0; i < (pack ? 1 : l.count) && Object.keys(loads).length < mostLoads; i++) {
       const n = Object.keys(loads).length + 1
+      const times = pack ? l.count : 1
+      const weight = l.weight === undefined ? undefined : l.weight * times
       loads[`load-${n}`] = {
         order: n,
-        name: l.count > 1 ? `${single(name)} ${i + 1}` : name,
+        name: pack
+          ? l.kind === 'heap'
+            ? name
+            : `${l.count} ${name}`
+          : l.count > 1
+            ? `${single(name)} ${i + 1}`
+            : name,
         ...(l.kind ? { kind: l.kind } : {}),
         ...(l.kind === 'heap' ? { bulk: bulkOf(l.name, l.weight !== undefined, materials) } : {}),
-        ...(l.weight === undefined
-          ? {}
-          : { mass: { value: l.weight, plusMinus: l.weightDoubt, relative: l.weightShare, how: 'guessed' } }),
+        ...(weight === undefined ? {} : { mass: { value: weight, ...doubtOf(l, times), how: 'guessed' } }),
         size: {},
         centre: {},
       }
