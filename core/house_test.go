@@ -165,3 +165,50 @@ func TestSentencesLeaveUnitsToThePlan(t *testing.T) {
 		t.Errorf("only %d patterns were looked at", patterns)
 	}
 }
+
+// local are words that differ by region, outside of the braces that let the plan's region choose.
+var (
+	local  = regexp.MustCompile(`(?i)\b(coupling|mudguards?|weighbridge|tyres?|tires?|fenders?|jockey wheel|drawbar|number plate)\b`)
+	braces = regexp.MustCompile(`\{[^}]*\}`)
+)
+
+// A sentence leaves its words to the plan's region too.
+func TestSentencesLeaveWordsToTheRegion(t *testing.T) {
+	err := filepath.WalkDir(".", func(path string, d fs.DirEntry, err error) error {
+		if err != nil || d.IsDir() || filepath.Ext(path) != ".go" || strings.HasSuffix(path, "_test.go") {
+			return err
+		}
+		set := token.NewFileSet()
+		file, err := parser.ParseFile(set, path, nil, parser.SkipObjectResolution)
+		if err != nil {
+			return err
+		}
+		ast.Inspect(file, func(n ast.Node) bool {
+			call, ok := n.(*ast.CallExpr)
+			if !ok || len(call.Args) == 0 {
+				return true
+			}
+			if f, ok := call.Fun.(*ast.SelectorExpr); !ok || f.Sel.Name != "Say" {
+				return true
+			}
+			ast.Inspect(call.Args[0], func(n ast.Node) bool {
+				if _, inner := n.(*ast.CallExpr); inner {
+					return false
+				}
+				if lit, ok := n.(*ast.BasicLit); ok && lit.Kind == token.STRING {
+					if says, err := strconv.Unquote(lit.Value); err == nil {
+						if word := local.FindString(braces.ReplaceAllString(says, "")); word != "" {
+							t.Errorf("%s: %q without braces in %q", set.Position(lit.Pos()), word, says)
+						}
+					}
+				}
+				return true
+			})
+			return true
+		})
+		return nil
+	})
+	if err != nil {
+		t.Fatal(err)
+	}
+}

@@ -278,7 +278,7 @@ func (o *Ways) jobs(m *plan.MoneyPlan, known Known, root string) {
 			need(
 				root+"/perDistance",
 				"what driving costs by distance",
-				"Fuel, tyres, wear: a third more than the fuel alone.",
+				"Fuel, {tyre}s, wear: a third more than the fuel alone.",
 			)
 		}
 		if len(row.Needs) > 0 {

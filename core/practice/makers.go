@@ -966,7 +966,7 @@ func sellerCase(r *rand.Rand, _ int, _ *plan.Plan) (made, bool) {
 		},
 		{
 			"/trailers/t/couplingToAxle",
-			"How far is it from the coupling to the axle?",
+			"How far is it from the {coupling} to the axle?",
 			"Without that nobody knows what presses on the ball.",
 		},
 	}
@@ -999,7 +999,7 @@ func sellerCase(r *rand.Rand, _ int, _ *plan.Plan) (made, bool) {
 	facts := map[string]said.Sentence{
 		"/trailers/t/label":          said.Say("Its plate: % in all.", said.Mass(t.gross)),
 		"/trailers/t/empty":          said.Say("Empty it weighs %.", said.Mass(t.empty)),
-		"/trailers/t/couplingToAxle": said.Say("From the coupling to the axle: %.", said.Length(t.axle)),
+		"/trailers/t/couplingToAxle": said.Say("From the {coupling} to the axle: %.", said.Length(t.axle)),
 	}
 	for _, a := range asks {
 		if a.path != gone.path {

@@ -572,7 +572,7 @@ func (o *RackPlans) judge(
 			said.Count(len(home)),
 		)
 	} else {
-		opt.Says = said.Say(map[string]string{"wide": "Lowest, but broad.", "tall": "Within the mudguards, but high.", "deck": "Heaviest hull low, the others over it.", "edge": "On edge in cradles: narrow, each lifted and turned.", "kept": "The rack that there is: nothing to cut."}[kind])
+		opt.Says = said.Say(map[string]string{"wide": "Lowest, but broad.", "tall": "Within the {mudguard}s, but high.", "deck": "Heaviest hull low, the others over it.", "edge": "On edge in cradles: narrow, each lifted and turned.", "kept": "The rack that there is: nothing to cut."}[kind])
 	}
 	mass := func(r *rig.Rig) *finding.Measure {
 		sum := 0.0

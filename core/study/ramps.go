@@ -96,7 +96,7 @@ func PlaceRamps(p *plan.Plan, q review.Request) *RampPlaces {
 		fits             bool
 	}{
 		{"upright", "Ramps upright at the tail", "Quick to drop; they catch the wind and hide what follows.", rampThick, wide, long, plan.Spot{Back: quantity.Length(deck)}, true},
-		{"drawbar", "Ramps flat on the drawbar", "In the way of coupling, jockey wheel and tailgate.", long, wide, rampThick, plan.Spot{Back: quantity.Length(-long)}, r.DeckFront.Nominal > long+0.25},
+		{"drawbar", "Ramps flat on the {drawbar}", "In the way of {coupling}, {jockey wheel} and tailgate.", long, wide, rampThick, plan.Spot{Back: quantity.Length(-long)}, r.DeckFront.Nominal > long+0.25},
 		{"under", "Ramps under the deck", "Out of the way; brackets, mud, and less air under the tail.", long, wide, rampThick, plan.Spot{Back: quantity.Length(max(0, deck-long)), Up: -underDeck - rampThick}, long <= deck},
 		{"deck", "Ramps flat on the deck", "Between the machine's wheels; tie them down too.", long, wide, rampThick, plan.Spot{Back: quantity.Length(max(0, round10(deck-long)))}, true},
 	} {

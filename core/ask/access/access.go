@@ -98,7 +98,7 @@ func tyreWide(r *rig.Rig) float64 {
 
 // guard holds a mudguard's radius against tyre and travel, and its width against the tyre's.
 func guard(r *rig.Rig, a *plan.Access) (finding.Finding, bool) {
-	f := base(r, CodeGuard, "Room under the mudguard", "guardRadius")
+	f := base(r, CodeGuard, "Room under the {mudguard}", "guardRadius")
 	if a.GuardRadius == nil {
 		if a.GuardWide == nil && a.GuardSkirt == nil && !a.Stood {
 			return f, false
@@ -178,7 +178,7 @@ func wheelOff(r *rig.Rig, a *plan.Access) (finding.Finding, bool) {
 
 // stood judges a mudguard that people stand on: one on its outer edge, stepping on, over the brackets.
 func stood(r *rig.Rig, a *plan.Access) (finding.Finding, bool) {
-	f := base(r, CodeStood, "Standing on the mudguard", "stood")
+	f := base(r, CodeStood, "Standing on the {mudguard}", "stood")
 	if !a.Stood {
 		return f, false
 	}
@@ -190,12 +190,12 @@ func stood(r *rig.Rig, a *plan.Access) (finding.Finding, bool) {
 		return f, true
 	}
 	if a.GuardWide == nil {
-		return need("guardWide", "the width of the mudguard", "Measure it.")
+		return need("guardWide", "the width of the {mudguard}", "Measure it.")
 	}
 	if a.Brackets < 1 || a.Bracket == (plan.Profile{}) {
 		return need(
 			"bracket",
-			"what the mudguard is held by",
+			"what the {mudguard} is held by",
 			"Measure its brackets; a plastic or thin tin guard bears nobody.",
 		)
 	}

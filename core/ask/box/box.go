@@ -129,7 +129,7 @@ func (b *Body) weighs() finding.Finding {
 	case label == nil:
 		return unknown(root+"/label", "what the trailer may weigh or carry", "On its plate or in its papers.")
 	case empty == nil && label.Counts != plan.CountsPayload:
-		return unknown(root+"/empty", "the empty trailer's weight", "On a weighbridge, or on its plate.")
+		return unknown(root+"/empty", "the empty trailer's weight", "On a {weighbridge}, or on its plate.")
 	}
 	may := float64(label.Value)
 	if label.Counts != plan.CountsPayload { // where it is not sure, the less

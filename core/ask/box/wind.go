@@ -60,7 +60,7 @@ func (b *Body) wind() (finding.Finding, bool) {
 			f,
 			"high",
 			"the track and the empty weight, against wind",
-			"From tyre to tyre; on a weighbridge.",
+			"From {tyre} to {tyre}; on a {weighbridge}.",
 		)
 		path := "/trailers/" + b.r.Scope.Trailer
 		f.Needs[0].Path = path + "/track"

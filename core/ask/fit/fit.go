@@ -181,7 +181,7 @@ func Stored(r *rig.Rig) (b Box, needs []finding.Need) {
 		b.Width = max(b.Width, float64(t.DeckWidth.Value))
 	}
 	if t.WidthOverAll == nil && t.Track == nil {
-		need("/widthOverAll", "the width over wheels and mudguards", "Tape it.")
+		need("/widthOverAll", "the width over wheels and {mudguard}s", "Tape it.")
 	}
 	if t.DeckHeight == nil {
 		need("/deckHeight", "the deck's height", "Tape it from the ground.")

@@ -273,7 +273,7 @@ func whole(r *rig.Rig) (f finding.Finding, broken bool) {
 		}}
 		return f, true
 	case r.DeckFront == nil || r.Axle == nil:
-		f.Says = said.Say("Where coupling and axle stand is not known, so the frame is not loaded.")
+		f.Says = said.Say("Where {coupling} and axle stand is not known, so the frame is not loaded.")
 		f.Needs = append(f.Needs, r.Needs...)
 		if r.DeckFront == nil {
 			f.Needs = append(f.Needs, finding.Need{

@@ -37,11 +37,11 @@ type Folder struct {
 
 // PaperRow is a paper, or a thing to do against theft.
 type PaperRow struct {
-	Record string `json:"record"`
-	When   string `json:"when,omitempty"`
-	Says   string `json:"says"`
-	Where  string `json:"where,omitempty"`
-	Done   bool   `json:"done,omitempty"`
+	Record string        `json:"record"`
+	When   string        `json:"when,omitempty"`
+	Says   said.Sentence `json:"says"`
+	Where  said.Sentence `json:"where,omitempty"`
+	Done   bool          `json:"done,omitempty"`
 }
 
 // TextLine is a line of a plate or label.
@@ -97,7 +97,7 @@ func Open(r *rig.Rig, all records.All) *Folder {
 	kind := kindOf(t)
 	out.Kind = string(kind)
 	row := func(id, when, says, where string) PaperRow {
-		x := PaperRow{Record: recordOf(r.Scope.Trailer, id), When: when, Says: says, Where: where}
+		x := PaperRow{Record: recordOf(r.Scope.Trailer, id), When: when, Says: said.Say(says), Where: said.Say(where)}
 		if rec := all[x.Record]; rec != nil && rec.Paper != nil {
 			x.Done = rec.Paper.Done
 		}
@@ -351,7 +351,7 @@ func materialsOf(r *rig.Rig) (ids []string) {
 func theftOf(r *rig.Rig) (out [][3]string) {
 	add := func(id, says, why string) { out = append(out, [3]string{id, says, why}) }
 	t := r.Trailer
-	add("lock-coupling", "A lock in the coupling, also while it stands alone", "A ball and a pin are all it takes.")
+	add("lock-coupling", "A lock in the {coupling}, also while it stands alone", "A ball and a pin are all it takes.")
 	add("wheel-clamp", "A clamp or a chain through a wheel and the frame", "Wheels come off with one spanner.")
 	if r.Bears != nil && t.WheelDiameter != nil {
 		add("wheel-nuts", "One locking nut on each wheel", "So that the wheels stay too.")
@@ -362,7 +362,7 @@ func theftOf(r *rig.Rig) (out [][3]string) {
 		case "spare":
 			add("spare", "The spare wheel locked to its bracket", "It hangs on a wing nut.")
 		case "jockey":
-			add("jockey", "The jockey wheel’s clamp with a bolt through", "It is pulled out by hand.")
+			add("jockey", "The {jockey wheel}’s clamp with a bolt through", "It is pulled out by hand.")
 		}
 	}
 	if t.Tipping != nil {

@@ -383,7 +383,7 @@ func (s *Setup) tip(at *Step) finding.Finding {
 	case at.Ball < 0:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
-			"It lifts the car by % as it comes on: handbrake, gear, coupling latched. Props take that.",
+			"It lifts the car by % as it comes on: handbrake, gear, {coupling} latched. Props take that.",
 			said.Mass(-at.Ball),
 		)
 	default:

@@ -242,7 +242,7 @@ func (s *Setup) Card(steps []Step) (on, off []CardLine) {
 				),
 			)
 		} else {
-			add("stand", false, said.Say("Hitched, coupling latched and pinned; car in gear, handbrake on, wheels chocked."))
+			add("stand", false, said.Say("Hitched, {coupling} latched and pinned; car in gear, handbrake on, wheels chocked."))
 		}
 		if p := l.Props; p != nil {
 			add(

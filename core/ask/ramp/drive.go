@@ -311,7 +311,7 @@ func (s *Setup) leastThat(clear, lo, hi float64, set func(*Setup, float64)) floa
 // raises says what raises the coupling.
 func (s *Setup) raises() string {
 	if s.Loading.Unhitched {
-		return "wind the jockey wheel down"
+		return "wind the {jockey wheel} down"
 	}
 	return "blocks under the car's wheels"
 }

@@ -327,10 +327,10 @@ func steps(r *rig.Rig, s *Rig, m *Model, mode Mode, v float64) []finding.Step {
 				), length("o", "rear axle to ball", "stated or usual", s.Overhang),
 				angle(
 					"D_f",
-					"car's front tyres, angle per g",
+					"car's front {tyre}s, angle per g",
 					frontBand,
 				), angle("U", "understeer, angle per g", underBand),
-				length("σ", "lag of the tyres' side force", "typical", m.Lag),
+				length("σ", "lag of the {tyre}s' side force", "typical", m.Lag),
 				{
 					Symbol:  "V",
 					Says:    said.Say("speed"),

@@ -140,7 +140,7 @@ func missing(r *rig.Rig, t *plan.Tipping) finding.Finding {
 	return need(
 		f,
 		root+"/couplingToDeck",
-		"distance from coupling to deck",
+		"distance from {coupling} to deck",
 		"Tape from the ball's middle to the front edge of the deck.",
 	)
 }

@@ -105,7 +105,7 @@ func Show(r *rig.Rig) *Tipped {
 	}
 	if known {
 		zero := 0.0
-		out.Curves = append(out.Curves, TipCurve{"At the coupling, the load stuck", scene.Curve{
+		out.Curves = append(out.Curves, TipCurve{"At the ball, the load stuck", scene.Curve{
 			Kind: quantity.KindMass, Values: ball, Limit: &zero, Above: true, Worst: worst(ball, true),
 		}})
 	}

@@ -54,7 +54,7 @@ func (s *Setup) balance() (finding.Finding, bool) {
 	case least >= 0 && lowest < 0:
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 		f.Says = said.Say(
-			"With the load stuck at the stop the ball still bears %, but by the guesses the coupling may lift the car's tail with %. Weigh bed and load.",
+			"With the load stuck at the stop the ball still bears %, but by the guesses the {coupling} may lift the car's tail with %. Weigh bed and load.",
 			said.Mass(least),
 			said.Mass(-lowest),
 		)
@@ -63,14 +63,14 @@ func (s *Setup) balance() (finding.Finding, bool) {
 	case s.t.Unhitched:
 		f.Outcome = finding.Fails
 		f.Says = said.Say(
-			"With the load stuck, at % the trailer goes over to the rear: % lift at the coupling. Tip hitched, or with props under the tail.",
+			"With the load stuck, at % the trailer goes over to the rear: % lift at the {coupling}. Tip hitched, or with props under the tail.",
 			said.Of(quantity.KindAngle, at),
 			said.Mass(-least),
 		)
 	default:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
-			"With the load stuck, at % the coupling lifts the car's tail with %. Hitched alone, latch and pin looked at, parking brake on, wheels chocked.",
+			"With the load stuck, at % the {coupling} lifts the car's tail with %. Hitched alone, latch and pin looked at, parking brake on, wheels chocked.",
 			said.Of(quantity.KindAngle, at),
 			said.Mass(-least),
 		)

@@ -81,7 +81,7 @@ func hitchD(r *rig.Rig) *link {
 		return []finding.Step{
 			{
 				Symbol:  "D",
-				Says:    said.Say("what the coupling must take"),
+				Says:    said.Say("what the {coupling} must take"),
 				Formula: formula,
 				Result:  finding.Of(quantity.KindForce, d),
 				Source:  &dSource,

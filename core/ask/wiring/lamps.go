@@ -95,7 +95,7 @@ func decides(r *rig.Rig, rule *norms.LampRule) *finding.Need {
 			"On its plate or in its papers; of one that is built, what it is built for.",
 		)
 	case rule.WideOver > 0 && t.WidthOverAll == nil && (t.Track == nil || over(r, rule.WideOver-guards)):
-		return need("widthOverAll", "the width over all", "Tape it over tyres or mudguards.")
+		return need("widthOverAll", "the width over all", "Tape it over {tyre}s or {mudguard}s.")
 	case rule.LongOver > 0 && t.DeckLength == nil:
 		return need("deckLength", "the length of the deck", "Tape it.")
 	case rule.LongOver > 0 && r.DeckFront == nil:

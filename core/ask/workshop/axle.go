@@ -30,8 +30,8 @@ func axle(r *rig.Rig, a *plan.AxleTaped) (out []finding.Finding) {
 				r,
 				f,
 				"axle/left",
-				"the lengths from the coupling to both spindles, and how far those places are apart",
-				"A wire hooked in the coupling's middle, to the same place of both spindles; without slack.",
+				"the lengths from the {coupling} to both spindles, and how far those places are apart",
+				"A wire hooked in the {coupling}'s middle, to the same place of both spindles; without slack.",
 			),
 		)
 	}

@@ -88,7 +88,7 @@ func OrderAxle(r *rig.Rig, over ...*rig.Rig) *AxleOrder {
 		}
 	}
 	if t.Track == nil {
-		need("/track", "the track", "Between the tyres’ middles.")
+		need("/track", "the track", "Between the {tyre}s’ middles.")
 	} else {
 		offset, known := 0.0, t.Workshop != nil && t.Workshop.WheelOffset != nil
 		if known {
@@ -119,7 +119,7 @@ func OrderAxle(r *rig.Rig, over ...*rig.Rig) *AxleOrder {
 		line("Drop", said.Sentence{said.Length(*f.AxleDrop)})
 	}
 	line("Brakes", said.Say(map[plan.Brakes]string{
-		plan.BrakesNone: "none", plan.BrakesOverrun: "overrun, to suit the coupling", plan.BrakesElectric: "electric, 12 V",
+		plan.BrakesNone: "none", plan.BrakesOverrun: "overrun, to suit the {coupling}", plan.BrakesElectric: "electric, 12 V",
 		plan.BrakesFitted: "braked", "": "not entered",
 	}[t.Brakes]))
 	if g := t.Gear; g != nil && g.Studs > 0 && g.Circle != nil {

@@ -176,7 +176,7 @@ func axleView(r *rig.Rig) *scene.View {
 	left := survey.Vec{X: x.Behind + half*sn, Y: -half * cs}
 	right := survey.Vec{X: x.Behind - half*sn, Y: half * cs}
 	coupling := survey.Vec{}
-	v := &scene.View{ID: "axle", Title: said.Say("The axle from above, the coupling on top"), Shapes: []scene.Shape{
+	v := &scene.View{ID: "axle", Title: said.Say("The axle from above, the {coupling} on top"), Shapes: []scene.Shape{
 		line("ground", coupling, left), line("ground", coupling, right), line("drawbar", left, right),
 		scene.Disc("ball", 0, 0, 0.06),
 	}}

@@ -318,7 +318,7 @@ func gearSteps(l *list) {
 	l.add(
 		WorkStep{
 			ID:      "align",
-			Says:    said.Say("Align it from the coupling to both spindles."),
+			Says:    said.Say("Align it from the {coupling} to both spindles."),
 			Tool:    "tape",
 			after:   l.last("axle"),
 			gate:    CodeAxle,
@@ -350,7 +350,7 @@ func gearSteps(l *list) {
 	l.add(
 		WorkStep{
 			ID:      "coupling",
-			Says:    said.Say("Bolt the coupling on with its own bolts and locking nuts."),
+			Says:    said.Say("Bolt the {coupling} on with its own bolts and locking nuts."),
 			after:   ends,
 			Tool:    "spanners",
 			Minutes: [2]float64{20, 45},
@@ -529,7 +529,7 @@ func endSteps(l *list) {
 	l.add(
 		WorkStep{
 			ID:      "weigh-built",
-			Says:    said.Say("Weigh it: whole, and at the coupling."),
+			Says:    said.Say("Weigh it: whole, and at the {coupling}."),
 			after:   []string{"paint"},
 			Minutes: [2]float64{30, 90},
 			Why:     "From here on the plan reckons with what was built.",

@@ -84,13 +84,13 @@ func (c *Card) carries(r *rig.Rig) {
 func (c *Card) hitch(r *rig.Rig) {
 	c.add(
 		"Hitch it up",
-		"Wheels chocked. Lower the coupling on the ball, let its lock close, lift at the handle: the car’s tail must rise with it.",
+		"Wheels chocked. Lower the {coupling} on the ball, let its lock close, lift at the handle: the car’s tail must rise with it.",
 	)
 	s := c.last()
 	if n := r.Trailer.Chains; n != nil && *n > 0 {
 		s.Lines = append(
 			s.Lines,
-			said.Say("{Chains}: crossed under the coupling, to the hitch, short of the ground, with room to turn."),
+			said.Say("{Chains}: crossed under the {coupling}, to the hitch, short of the ground, with room to turn."),
 		)
 	} else {
 		s.Lines = append(s.Lines, said.Say("Breakaway cable or secondary link: to the hitch, not around the ball’s neck unless its leaflet says so."))

@@ -2201,9 +2201,9 @@ export interface PlateDraft {
 export interface PaperRow {
   done?: boolean;
   record: string;
-  says: string;
+  says: Sentence;
   when?: string;
-  where?: string;
+  where?: Sentence;
 }
 export interface Glance {
   headline: Headline;

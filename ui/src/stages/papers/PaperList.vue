@@ -57,14 +57,14 @@ const heading = (i: number) => {
           <button
             class="act size-11 shrink-0"
             :aria-pressed="done(r)"
-            :aria-label="`${r.says}: ${done(r) ? 'there' : 'open'}`"
+            :aria-label="`${say(r.says)}: ${done(r) ? 'there' : 'open'}`"
             @click="tick(r)"
           >
             <CheckIcon v-if="done(r)" class="size-6" />
           </button>
           <div class="min-w-0 flex-1">
-            <p :class="done(r) ? 'text-soft' : 'font-semibold'">{{ r.says }}.</p>
-            <p class="text-soft text-sm">{{ r.where }}</p>
+            <p :class="done(r) ? 'text-soft' : 'font-semibold'">{{ say(r.says) }}.</p>
+            <p class="text-soft text-sm">{{ r.where ? say(r.where) : '' }}</p>
             <FoldedPart class="no-print">
               <template #heading><span class="text-soft text-sm">number, day, note, photo</span></template>
               <div class="mt-1 grid max-w-2xl grid-cols-2 items-end gap-x-4 gap-y-3">
@@ -77,7 +77,7 @@ const heading = (i: number) => {
                 />
                 <DateField :path="`/records/${r.record}/on`" label="On" />
               </div>
-              <PhotoStrip class="mt-2" :record="r.record" :of="r.says" />
+              <PhotoStrip class="mt-2" :record="r.record" :of="say(r.says)" />
             </FoldedPart>
           </div>
         </div>
