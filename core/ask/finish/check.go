@@ -132,10 +132,11 @@ func dew(r *rig.Rig, f *plan.Finish, _ *Areas) (finding.Finding, bool) {
 		x.Says = append(
 			x.Says,
 			said.Say(
-				"[3 K] over it, if it is as warm as the air. In the morning it is colder: hold a thermometer to it.",
+				"% over it, if it is as warm as the air. In the morning it is colder: hold a thermometer to it.",
+				said.Of(quantity.KindDifference, over),
 			)...)
 	default:
-		x.Says = append(x.Says, said.Say("[3 K] over it or more.")...)
+		x.Says = append(x.Says, said.Say("% over it.", said.Of(quantity.KindDifference, over))...)
 	}
 	return x, true
 }

@@ -119,7 +119,7 @@ func TestChecks(t *testing.T) {
 		{`{"way":"dip"}`, steel, finish.CodeWay, finding.Tight, "vents"},
 		{`{"way":"dip"}`, []string{"/trailers/t/frame", bars("al6061")}, finish.CodeWay, finding.Fails, "bath"},
 		{`{"way":"bare"}`, []string{"/trailers/t/frame", bars("al6061")}, finish.CodeWay, finding.Holds, "suits"},
-		{`{"air":15,"humid":0.8,"steel":16}`, nil, finish.CodeDew, finding.Holds, "3 K over it or more"},
+		{`{"air":15,"humid":0.8,"steel":16}`, nil, finish.CodeDew, finding.Holds, "4 K over it."},
 		{`{"air":15,"humid":0.8,"steel":14}`, nil, finish.CodeDew, finding.Fails, "cannot see"}, // 2.4 K over 11.6
 		{`{"air":15,"humid":0.8}`, nil, finish.CodeDew, finding.Tight, "as warm as the air"},
 		{`{"air":15}`, nil, finish.CodeDew, finding.Unknown, "humidity"},
