@@ -4,6 +4,7 @@ import (
 	"cmp"
 	"context"
 	"fmt"
+	"maps"
 	"math"
 	"slices"
 	"strings"
@@ -34,12 +35,15 @@ type TiedSo struct {
 	Straps int           `json:"straps"`
 	Holds  bool          `json:"holds"`
 	Says   said.Sentence `json:"says"`
+
+	short bool // there were too few straps to try every number
 }
 
 // Limits of the search.
 const (
 	mostTies       = 6   // of one load
 	mostSums       = 400 // sets of an outing that are held against statics
+	mostLacking    = 100 // sets that are held against statics to tell how many straps one load lacks
 	mostCandidates = 12  // ways for a strap that are tried for one load
 	mostOthers     = 2   // other sets of as many straps that are shown
 	mostBeyond     = 40  // sets that are held against statics for them, of one load
@@ -57,20 +61,16 @@ func PlanTies(ctx context.Context, p *plan.Plan, q review.Request) *TiePlan {
 	if out.Says = nothingToTie(p, r); out.Says != nil {
 		return out
 	}
-	t := tying{r: r, left: map[string]int{}, sums: mostSums}
-	for id, s := range p.Straps {
-		t.left[id] = s.Count
-	}
 	loads := slices.DeleteFunc(lashing.Loads(r), func(l lashing.Load) bool { return l.Item.Shape == "heap" })
 	slices.SortStableFunc(loads, func(a, b lashing.Load) int { return cmp.Compare(b.Mass, a.Mass) })
-	t.keeps(loads)
-	unknown := weightless(r)
-	for i := range loads {
-		if over(ctx) {
-			t.sums = 0
+	t, rows := tieAll(ctx, r, loads, false)
+	if slices.ContainsFunc(rows, func(x TiedSo) bool { return x.short }) {
+		if mats, with := tieAll(ctx, r, loads, true); mats.missing <= t.missing {
+			t, rows = mats, with
 		}
-		out.Loads = append(out.Loads, t.hold(&loads[i]))
 	}
+	out.Loads = append(out.Loads, rows...)
+	unknown := weightless(r)
 	used := len(t.placed) - len(t.kept)
 	out.Variant = finding.Variant{Name: said.Say("tie down with % straps", said.Count(used)), Patch: t.patch(0)}
 	if t.missing == 0 {
@@ -78,6 +78,7 @@ func PlanTies(ctx context.Context, p *plan.Plan, q review.Request) *TiePlan {
 	}
 	switch {
 	case t.missing > 0:
+		t.lacks(ctx, loads, out.Loads)
 		out.Says = said.Say("% of % loads are not held yet.", said.Count(t.missing), said.Count(len(out.Loads)))
 	case !stays(p, r, out.Variant):
 		out.Says = said.Say("% straps, but some share a ring and it gives: more rings.", said.Count(used))
@@ -93,6 +94,22 @@ func PlanTies(ctx context.Context, p *plan.Plan, q review.Request) *TiePlan {
 		out.Says = said.Say("% straps hold all of it.", said.Count(used))
 	}
 	return out
+}
+
+// tieAll ties one load after the other; sparing takes an anti-slip mat wherever it saves a strap.
+func tieAll(ctx context.Context, r *rig.Rig, loads []lashing.Load, sparing bool) (t *tying, rows []TiedSo) {
+	t = &tying{r: r, left: map[string]int{}, sums: mostSums, sparing: sparing}
+	for id, s := range r.Plan.Straps {
+		t.left[id] = s.Count
+	}
+	t.keeps(loads)
+	for i := range loads {
+		if over(ctx) {
+			t.sums = 0
+		}
+		rows = append(rows, t.hold(&loads[i]))
+	}
+	return t, rows
 }
 
 // weightless names the loads of which no weight is known: no strap can be planned for them.
@@ -128,48 +145,128 @@ type tying struct {
 	sets    [][][]plan.Lashing // of each load that is held: the set, and others
 	kept    []plan.Lashing     // of what is not planned for: a heap's cover, a load without a weight
 	missing int
+	sparing bool // of straps: a mat wherever it saves one
 }
 
-// hold finds a set for a load: as practice has it, else without lines at bow and stern, else with an
-// anti-slip mat under it.
-func (t *tying) hold(l *lashing.Load) TiedSo {
-	found, enough := tieDown(t.r, l, t.left, t.placed, &t.sums)
-	how := "% straps."
-	if found == nil && l.Item.Shape == "hull" { // held, if not as practice has it
+// held is a set for a load, with others, and how it holds.
+type held struct {
+	sets    [][]plan.Lashing
+	mat     bool // on an anti-slip mat
+	noLines bool // a hull without lines at bow and stern
+	enough  bool // there were straps for every number that was to be tried
+}
+
+// set finds a set for a load: as practice has it, else without lines at bow and stern, else with an
+// anti-slip mat under it; sparing also with the mat where that takes fewer.
+func (t *tying) set(l *lashing.Load, left map[string]int, sums *int) (h held) {
+	h.sets, h.enough = tieDown(t.r, l, left, t.placed, sums)
+	if h.sets == nil && l.Item.Shape == "hull" { // held, if not as practice has it
 		on := *l
 		on.NoLines = true
-		if found, _ = tieDown(t.r, &on, t.left, t.placed, &t.sums); found != nil {
-			how, enough = "% straps; none left, or no ring, for lines at bow and stern.", true
+		if found, _ := tieDown(t.r, &on, left, t.placed, sums); found != nil {
+			return held{sets: found, noLines: true, enough: true}
 		}
 	}
-	if found == nil && t.sums > 0 && t.takesMat(l) {
+	if (h.sets == nil || t.sparing) && *sums > 0 && t.takesMat(l) {
 		on := *l
 		on.Grip = norms.Grip{Low: norms.MatGrip, High: norms.MatGrip}
-		if found, enough = tieDown(t.r, &on, t.left, t.placed, &t.sums); found != nil {
-			how = "% straps and an anti-slip mat under it."
-			t.mats = append(t.mats, finding.Op{Op: "add", Path: l.Item.PlacePath + "/mat", Value: true})
+		found, enough := tieDown(t.r, &on, left, t.placed, sums)
+		if h.sets == nil || found != nil && len(found[0]) < len(h.sets[0]) {
+			h = held{sets: found, mat: found != nil, enough: enough}
 		}
 	}
-	row := TiedSo{Name: l.Item.Name, Holds: found != nil}
-	if found != nil {
-		t.take(found)
-		row.Straps = len(found[0])
-		row.Says = said.Say(how, said.Count(row.Straps))
+	return h
+}
+
+// hold ties a load down with the straps that are left.
+func (t *tying) hold(l *lashing.Load) TiedSo {
+	h := t.set(l, t.left, &t.sums)
+	row := TiedSo{Name: l.Item.Name, Holds: h.sets != nil}
+	if h.sets != nil {
+		if h.mat {
+			t.mats = append(t.mats, finding.Op{Op: "add", Path: l.Item.PlacePath + "/mat", Value: true})
+		}
+		t.take(h.sets)
+		row.Straps = len(h.sets[0])
+		how := "%."
+		switch {
+		case h.mat:
+			how = "% and an anti-slip mat under it."
+		case h.noLines:
+			how = "%; none left, or no ring, for lines at bow and stern."
+		}
+		row.Says = said.Say(how, said.Counted(row.Straps, "strap", "straps"))
 		return row
 	}
 	t.missing++
 	switch {
-	case !enough:
+	case !h.enough:
 		row.Says = said.Say("Not enough straps are left for it.")
 	case t.sums <= 0:
 		row.Says = said.Say("The search ended before a set was found: tie it by hand, or add rings.")
 	default:
-		row.Says = said.Say(
-			"No set of up to % straps holds it from these tie points: more rings, a mat, or stronger straps.",
-			said.Count(mostTies),
-		)
+		row.Says = noSet()
 	}
+	row.short = !h.enough
 	return row
+}
+
+// noSet says that no number of straps helps.
+func noSet() said.Sentence {
+	return said.Say(
+		"No set of up to % straps holds it from these tie points: more rings, a mat, or stronger straps.",
+		said.Count(mostTies),
+	)
+}
+
+// lacks says for each load that found too few straps how many more of the strongest kind would hold it, beside all
+// that is tied by then: the least number, as each smaller one was tried.
+func (t *tying) lacks(ctx context.Context, loads []lashing.Load, rows []TiedSo) {
+	all := map[string]int{}
+	for id := range t.r.Plan.Straps {
+		all[id] = 1
+	}
+	usable := strongest(t.r.Plan, all)
+	for i := range rows {
+		switch {
+		case !rows[i].short || over(ctx):
+			continue
+		case len(usable) == 0:
+			rows[i].Says = said.Say("None of the straps has a limit that is known and may still be used.")
+			continue
+		}
+		best := usable[0]
+		more, sums := maps.Clone(t.left), mostLacking
+		for k := 1; k <= mostTies && sums > 0; k++ {
+			more[best]++
+			h := t.set(&loads[i], more, &sums)
+			if h.sets == nil {
+				if k == mostTies && sums > 0 {
+					rows[i].Says = noSet()
+				}
+				continue
+			}
+			name := said.Name(t.r.Plan.Straps[best].Name, "the strongest kind")
+			how := "Not enough straps are left for it: % more of % would hold it."
+			switch {
+			case h.mat:
+				how = "Not enough straps are left for it: % more of % would hold it, with an anti-slip mat under it."
+			case h.noLines:
+				how = "Not enough straps are left for it: % more of % would hold it, without lines at bow and stern."
+			}
+			rows[i].Says = said.Say(how, said.Count(k), name)
+			t.placed, t.left = append(t.placed, h.sets[0]...), without(more, h.sets[0])
+			break
+		}
+	}
+}
+
+// without is what is left of straps after a set took its own.
+func without(left map[string]int, set []plan.Lashing) map[string]int {
+	for _, x := range set {
+		left[x.Strap]--
+	}
+	return left
 }
 
 // takesMat reports whether a mat under a load may help: it stands on the deck or another load, and
@@ -195,9 +292,7 @@ func (t *tying) keeps(loads []lashing.Load) {
 
 // take uses up the straps of a set.
 func (t *tying) take(found [][]plan.Lashing) {
-	for _, x := range found[0] {
-		t.left[x.Strap]--
-	}
+	without(t.left, found[0])
 	t.placed = append(t.placed, found[0]...)
 	t.sets = append(t.sets, found)
 }

@@ -2,6 +2,7 @@ package study_test
 
 import (
 	"context"
+	"fmt"
 	"slices"
 	"strings"
 	"testing"
@@ -103,6 +104,76 @@ func TestTiesThatCannotBe(t *testing.T) {
 		if says := a.Says.Text(p.Locale()); !strings.Contains(says, c.says) {
 			t.Errorf("%s: %q", name, says)
 		}
+	}
+}
+
+// What is told to be lacking is what is lacking: with so many straps more all is held, with one less of them not;
+// and where no number holds a load, none is named.
+func TestStrapsLacking(t *testing.T) {
+	second := `{"order":2,"name":"Second","kind":"other","mass":{"value":150,"plusMinus":0,"how":"weighed"},"size":{"length":{"value":0.5,"how":"weighed"},"width":{"value":0.5,"how":"weighed"},"height":{"value":0.5,"how":"weighed"}},"centre":{}}`
+	told := 0
+	for _, limit := range []int{40, 200, 500, 1500} {
+		for has := range 4 {
+			for _, two := range []bool{false, true} {
+				with := func(count int) (lacks int, a *study.TiePlan) {
+					sets := []string{"/trailers/t/tiePoints", `{}`, "/straps", fmt.Sprintf(
+						`{"s":{"order":1,"name":"Strap","kind":"ratchet","limit":%d,"count":%d}}`, limit, count)}
+					for i, at := range [][2]string{{"0.1", "0.65"}, {"1.2", "0.65"}, {"1.6", "0.65"}, {"2.4", "0.65"}} {
+						for _, side := range []string{"-", ""} {
+							sets = append(sets, fmt.Sprintf("/trailers/t/tiePoints/r%d%s", i, side), fmt.Sprintf(
+								`{"order":1,"kind":"ring-welded","rating":500,"at":{"back":%s,"right":%s%s}}`, at[0], side, at[1]))
+						}
+					}
+					if two {
+						sets = append(sets, "/loads/second", second, "/outings/o/layouts/t/placements/second", `{"on":"deck","at":{"back":1.9}}`)
+					}
+					p, q := sample.Plan(t, sets...), review.Request{Outing: "o", Trailer: "t"}
+					a = study.PlanTies(context.Background(), p, q)
+					if next, err := plan.Apply(p, a.Patch); err != nil {
+						t.Error(err)
+					} else if strings.Contains(a.Says.Text(p.Locale()), "hold all of it") {
+						for _, f := range study.Settled(context.Background(), next, q).Findings {
+							if f.Stage == "tie" && f.Outcome == finding.Fails {
+								t.Errorf("%d straps of %d kg: %s", count, limit, f.Says.Text(p.Locale()))
+							}
+						}
+					}
+					for _, l := range a.Loads {
+						if says := l.Says.Text(p.Locale()); strings.Contains(says, "more of Strap would hold it") {
+							n := 0
+							if _, err := fmt.Sscanf(says, "Not enough straps are left for it: %d more", &n); err != nil || l.Holds {
+								t.Errorf("%q: %v", says, err)
+							}
+							lacks += n
+						} else if strings.Contains(says, "Not enough") {
+							t.Errorf("%d straps of %d kg: %s", count, limit, says)
+						}
+					}
+					return lacks, a
+				}
+				held := func(a *study.TiePlan) bool {
+					return !slices.ContainsFunc(a.Loads, func(l study.TiedSo) bool { return !l.Holds })
+				}
+				lacks, a := with(has)
+				if lacks == 0 {
+					continue
+				}
+				told++
+				what := fmt.Sprintf("%d straps of %d kg, two loads %v, %d lacking", has, limit, two, lacks)
+				if _, a := with(has + lacks - 1); held(a) {
+					t.Errorf("%s: one less holds as well", what)
+				}
+				never := slices.ContainsFunc(a.Loads, func(l study.TiedSo) bool {
+					return strings.HasPrefix(l.Says.Text(quantity.Locale{}), "No set")
+				})
+				if _, a := with(has + lacks); held(a) == never {
+					t.Errorf("%s: so many more and held is %v: %+v", what, held(a), a.Loads)
+				}
+			}
+		}
+	}
+	if told < 8 {
+		t.Errorf("only %d were told", told)
 	}
 }
 
