@@ -136,7 +136,7 @@ var everyday = map[string]string{
 	"tank":                    "water tank, water, liquid, fluid, fuel tank, drum, barrel, keg, spray tank, ibc, tote, cubic tank, container",
 	"straw":                   "hay, hay bale, straw bale, bales, silage",
 	"feed":                    "animal feed, grain, seed, horse feed, fertiliser, fertilizer, pellets",
-	"bags":                    "sandbags, cement bags, potting mix, salt bags, coal, bag, sack, sacks, topsoil, compost, potting soil, mulch, gravel, bark, sacks",
+	"bags":                    "sandbags, cement bags, potting mix, salt bags, coal, bag, sack, sacks, topsoil, compost, potting soil, mulch, gravel, bark",
 	"garden-bags":             "garden waste, green waste, leaves, branches, brush, hedge cuttings, grass clippings",
 	"firewood":                "logs, fire wood, kindling, wood",
 	"plants":                  "tree, trees, shrub, bush, pot, potted plant",
