@@ -109,6 +109,8 @@ type Rolling struct {
 	FrontTyre  *length `json:"frontTyre,omitempty" is:"front {tyre}'s width, >0..1"` // width
 	// of what hangs before the front wheels above the ground; nil: the belly
 	Nose *length `json:"nose,omitempty" is:"nose's height, 0..3"`
+	// of what hangs behind the rear wheels above the ground; nil: the belly
+	Tail *length `json:"tail,omitempty" is:"tail's height, 0..3"`
 }
 
 // Hull is where a boat may be held, from its bow. What is nil is taken from the

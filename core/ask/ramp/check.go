@@ -259,8 +259,30 @@ func (s *Setup) angle(steps []Step) finding.Finding {
 	return f
 }
 
+// clearance judges what is left under the machine. An end whose height nobody told is taken as low as the belly: where
+// it touches for that alone, whether it does is not known.
 func (s *Setup) clearance(at *Step) finding.Finding {
 	f := s.base(CodeClear, "Under the belly")
+	ends := s.lowEnds(at)
+	if ends != nil {
+		free := s.freed(ends...)
+		steps := free.Course(stepsLive)
+		then := free.clearance(&steps[WorstOf(steps).Clearance])
+		what := "an end"
+		if len(ends) == 1 {
+			what = [2]string{"what hangs before its wheels", "what hangs behind its wheels"}[ends[0]]
+		}
+		then.Outcome, then.Tight = finding.Worse(then.Outcome, finding.Tight), finding.GuessTooRough
+		for _, k := range ends {
+			then.Needs = append(then.Needs, *s.Untold[k])
+		}
+		how := " But % as low as its belly would strike by %: tape its height."
+		if at.Clearance >= 0 {
+			how = " But % as low as its belly would leave %: tape its height."
+		}
+		then.Says = append(then.Says, said.Say(how, said.Piece{Text: what}, said.Length(math.Abs(at.Clearance)))...)
+		return then
+	}
 	f.Source = norms.Practice("30 mm left")
 	margin := (at.Clearance - clearLeast) / clearLeast
 	f.Figure, f.Limit, f.Margin = finding.Exactly(
@@ -319,6 +341,33 @@ func (s *Setup) clearance(at *Step) finding.Finding {
 	}
 	usual(&f, s.Rough)
 	return f
+}
+
+// lowEnds are those whose untold height alone takes the clearance at the worst step: the fewest that, taken out of the
+// way, let the rest clear, else not strike; nil where nothing is taken so or the rest strikes.
+func (s *Setup) lowEnds(at *Step) []int {
+	for _, least := range []float64{clearLeast, 0} {
+		if at.Clearance >= least {
+			return nil
+		}
+		for _, some := range [][]int{{0}, {1}, {0, 1}} {
+			told := slices.ContainsFunc(some, func(k int) bool { return s.Untold[k] == nil })
+			if !told && s.freed(some...).leastClearance(stepsLive) >= least {
+				return some
+			}
+		}
+	}
+	return nil
+}
+
+// freed is the drive with ends of the machine out of the way.
+func (s *Setup) freed(ends ...int) *Setup {
+	t := *s
+	for _, k := range ends {
+		*[2]*float64{&t.Body.Nose, &t.Body.Tail}[k] = math.Inf(1)
+	}
+	t.Untold = [2]*finding.Need{}
+	return &t
 }
 
 func (s *Setup) tip(at *Step) finding.Finding {

@@ -55,9 +55,10 @@ type Setup struct {
 	Bare      float64  // ball load without machine and with half of the ramps hung at the tail, kg
 	Way       Way
 	Winch     Point
-	Rough     []finding.Need // taken from its kind
-	Tilts     bool           // the bed itself is the ramp, Top its pivot
-	Level     Path           // of a bed that tilts, once it has dropped level
+	Rough     []finding.Need   // taken from its kind
+	Untold    [2]*finding.Need // the heights of nose and tail, as it goes up, where they are taken as low as the belly
+	Tilts     bool             // the bed itself is the ramp, Top its pivot
+	Level     Path             // of a bed that tilts, once it has dropped level
 }
 
 // pathLeft and pathRight are how far the path reaches beyond foot and headboard, m.
@@ -209,8 +210,23 @@ func (s *Setup) body(missing *[]finding.Need) bool {
 	length := it.Length()
 	b.Before, b.Behind = front, length-front-b.Base
 	b.Nose, b.Tail = b.Belly, b.Belly
-	if roll.Nose != nil {
-		b.Nose = float64(*roll.Nose)
+	for k, end := range [2]struct {
+		told        *quantity.Length
+		at          *float64
+		hangs       float64
+		field, says string
+	}{
+		{roll.Nose, &b.Nose, b.Before, "nose", "the height of what hangs before its front wheels"},
+		{roll.Tail, &b.Tail, b.Behind, "tail", "the height of what hangs behind its rear wheels"},
+	} {
+		switch {
+		case end.told != nil:
+			*end.at = float64(*end.told)
+		case end.hangs > 0:
+			s.Untold[k] = &finding.Need{
+				Path: it.Path + "/rolling/" + end.field, Says: said.Say(end.says), Where: said.Say("Tape it from level ground."),
+			}
+		}
 	}
 	if b.Base > 0 && b.Behind < 0 || b.Base > length {
 		b.Behind = 0
@@ -224,6 +240,7 @@ func (s *Setup) body(missing *[]finding.Need) bool {
 	if s.Backward { // what goes up first is its rear
 		b.Before, b.Behind, b.Nose, b.Tail = b.Behind, b.Before, b.Tail, b.Nose
 		b.FrontR, b.RearR = b.RearR, b.FrontR
+		s.Untold[0], s.Untold[1] = s.Untold[1], s.Untold[0]
 		b.CentreAhead = b.Base - b.CentreAhead
 	}
 	s.fronts(roll, typical)

@@ -47,6 +47,7 @@ export const fields: Record<string, string> = {
   "/loads/*/rolling/frontTyre": "figure length",
   "/loads/*/rolling/frontWheel": "figure length",
   "/loads/*/rolling/nose": "figure length",
+  "/loads/*/rolling/tail": "figure length",
   "/loads/*/rolling/track": "estimate length",
   "/loads/*/rolling/tyre": "figure length",
   "/loads/*/rolling/wheel": "figure length",

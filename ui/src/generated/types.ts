@@ -357,6 +357,7 @@ export interface Rolling {
   frontTyre?: number;
   frontWheel?: number;
   nose?: number;
+  tail?: number;
   track?: LengthEstimate;
   tyre?: number;
   wheel?: number;

@@ -32,9 +32,6 @@ export interface Answers {
 export const mostLoads = 100
 const taped = (v: number | undefined) => (v === undefined ? undefined : { value: v, how: 'weighed' })
 
-/** A name within another: its capital goes, but for one written in capitals. */
-const small = (s: string) => (/^\p{Lu}\p{Ll}/u.test(s) ? s.charAt(0).toLowerCase() + s.slice(1) : s)
-
 /** Whether several of a thing are one load: bags, boards, sheets, and loose material. */
 export const together = (l: LoadAnswer, kinds: LoadKind[]) =>
   l.kind === 'heap' || !!kinds.find((k) => k.id === l.kind)?.pack

@@ -50,6 +50,7 @@ const wheels = computed<PlanField[]>(() => [
   { at: 'frontTrack', label: 'Front track, if another' },
   { at: 'frontTyre', label: `Front ${term('tyre')}s’ width` },
   { at: 'nose', label: 'Under its nose' },
+  { at: 'tail', label: 'Under its tail' },
 ])
 const ground = computed<PlanField[]>(() => [
   { at: 'fall', label: 'Ground falls away by', hint: '0°' },
