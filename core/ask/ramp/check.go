@@ -260,7 +260,7 @@ func (s *Setup) angle(steps []Step) finding.Finding {
 }
 
 // clearance judges what is left under the machine. An end whose height nobody told is taken as low as the belly: where
-// it touches for that alone, whether it does is not known.
+// that alone takes what is left, the rest is judged and the end's height asked for.
 func (s *Setup) clearance(at *Step) finding.Finding {
 	f := s.base(CodeClear, "Under the belly")
 	ends := s.lowEnds(at)
@@ -343,21 +343,28 @@ func (s *Setup) clearance(at *Step) finding.Finding {
 	return f
 }
 
-// lowEnds are those whose untold height alone takes the clearance at the worst step: the fewest that, taken out of the
-// way, let the rest clear, else not strike; nil where nothing is taken so or the rest strikes.
+// lowEnds are those whose untold height takes what the rest would leave: the fewest that do; nil where enough is left or
+// the rest is no better.
 func (s *Setup) lowEnds(at *Step) []int {
-	for _, least := range []float64{clearLeast, 0} {
-		if at.Clearance >= least {
-			return nil
-		}
-		for _, some := range [][]int{{0}, {1}, {0, 1}} {
-			told := slices.ContainsFunc(some, func(k int) bool { return s.Untold[k] == nil })
-			if !told && s.freed(some...).leastClearance(stepsLive) >= least {
-				return some
-			}
+	var untold []int
+	for k, need := range s.Untold {
+		if need != nil {
+			untold = append(untold, k)
 		}
 	}
-	return nil
+	if len(untold) == 0 || at.Clearance >= clearLeast {
+		return nil
+	}
+	most := s.freed(untold...).leastClearance(stepsLive)
+	if most < at.Clearance+1e-3 {
+		return nil
+	}
+	for _, k := range untold {
+		if s.freed(k).leastClearance(stepsLive) > most-1e-3 {
+			return []int{k}
+		}
+	}
+	return untold
 }
 
 // freed is the drive with ends of the machine out of the way.
