@@ -187,6 +187,33 @@ func TestCreateWhole(t *testing.T) {
 
 // A plan takes as many records and photos as is told and no more; what is there can still be changed, and
 // nothing is lost.
+// What a write does may take longer than it would wait for its turn; meanwhile another is told to wait.
+func TestSlowWrite(t *testing.T) {
+	s, _ := open(t)
+	ctx := t.Context()
+	if err := s.CreateWhole(ctx, "p", save("s", `{}`), []store.Record{{ID: "r", Kind: "snag", Document: []byte(`{}`), Revision: 1}}, nil); err != nil {
+		t.Fatal(err)
+	}
+	s.SetTurn(5 * time.Millisecond)
+	change := func(slow func()) error {
+		_, err := s.ChangeRecords(ctx, "p", []store.RecordChange{{ID: "r", Make: func([]byte) (string, []byte, error) {
+			slow()
+			return "snag", []byte(`{"changed":1}`), nil
+		}}})
+		return err
+	}
+	var other error
+	err := change(func() {
+		other = change(func() {}) // gives up after its turn, so that this one has outlasted it
+	})
+	if err != nil || !errors.Is(other, store.ErrBusy) {
+		t.Errorf("the slow one: %v; the other: %v", err, other)
+	}
+	if all, err := s.Records(ctx, "p"); err != nil || len(all) != 1 || string(all[0].Document) != `{"changed":1}` {
+		t.Errorf("%+v %v", all, err)
+	}
+}
+
 func TestFull(t *testing.T) {
 	s, _ := open(t)
 	ctx := t.Context()

@@ -31,9 +31,10 @@ type Store struct {
 	db    *sql.DB // the one that writes
 	reads *sql.DB
 	now   func() time.Time
+	turn  time.Duration // that a write waits for its turn
 }
 
-// patience is how long a write waits for its turn and for another program's lock.
+// patience is how long a write waits for another program's lock, and half of how long for its turn.
 const patience = 3 * time.Second
 
 // Open opens the database at path, making it where there is none. An existing
@@ -66,7 +67,7 @@ func Open(ctx context.Context, path string) (*Store, error) {
 	if err := errors.Join(f.Chmod(0o600), f.Close()); err != nil {
 		return nil, reason(err)
 	}
-	s := &Store{now: time.Now}
+	s := &Store{now: time.Now, turn: 2 * patience}
 	pragmas := []string{
 		fmt.Sprintf("busy_timeout(%d)", patience.Milliseconds()),
 		"foreign_keys(1)",
@@ -207,19 +208,25 @@ func restamp(ctx context.Context, tx *sql.Tx, table, field string) error {
 // Close closes the database.
 func (s *Store) Close() error { return errors.Join(s.reads.Close(), s.db.Close()) }
 
-// write runs one transaction, when its turn comes; ErrBusy where that takes too long.
+// write runs one transaction, when its turn comes; ErrBusy where that takes too long. Its own work may take as long as
+// the caller has: a large archive on a slow card.
 func (s *Store) write(ctx context.Context, f func(*sql.Tx) error) error {
-	own, cancel := context.WithTimeout(ctx, 2*patience)
+	turn, cancel := context.WithTimeout(ctx, s.turn)
 	defer cancel()
-	tx, err := s.db.BeginTx(own, nil)
+	conn, err := s.db.Conn(turn)
 	if err != nil {
 		return waited(ctx, err)
 	}
+	defer conn.Close()
+	tx, err := conn.BeginTx(ctx, nil)
+	if err != nil {
+		return reason(err)
+	}
 	defer tx.Rollback() //nolint:errcheck // after a commit it does nothing
 	if err := f(tx); err != nil {
-		return waited(ctx, err)
+		return reason(err)
 	}
-	return waited(ctx, tx.Commit())
+	return reason(tx.Commit())
 }
 
 // Setting gives a setting, or "" where there is none.
