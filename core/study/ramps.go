@@ -189,10 +189,11 @@ func ontoRamp(r *rig.Rig, f *finding.Finding) []finding.Way {
 			)
 		}
 	case ramp.CodeClear:
-		if l := s.Shortest(f.Limit.Value); l > float64(s.Ramp.Length) {
+		told := s.Told()
+		if l := told.Shortest(f.Limit.Value); l > float64(s.Ramp.Length) {
 			out = append(out, longer(l))
 		}
-		if up := s.LeastRaise(f.Limit.Value); up > 0 {
+		if up := told.LeastRaise(f.Limit.Value); up > 0 {
 			out = append(
 				out,
 				one(

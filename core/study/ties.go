@@ -72,26 +72,27 @@ func PlanTies(ctx context.Context, p *plan.Plan, q review.Request) *TiePlan {
 	out.Loads = append(out.Loads, rows...)
 	unknown := weightless(r)
 	used := len(t.placed) - len(t.kept)
-	out.Variant = finding.Variant{Name: said.Say("tie down with % straps", said.Count(used)), Patch: t.patch(0)}
+	out.Variant = finding.Variant{Name: said.Say("tie down with %", said.Counted(used, "strap", "straps")), Patch: t.patch(0)}
 	if t.missing == 0 {
 		out.Others = append(out.Others, t.others(p)...)
 	}
+	holding := said.Counted(used, "strap holds", "straps hold")
 	switch {
 	case t.missing > 0:
 		t.lacks(ctx, loads, out.Loads)
 		out.Says = said.Say("% of % loads are not held yet.", said.Count(t.missing), said.Count(len(out.Loads)))
 	case !stays(p, r, out.Variant):
-		out.Says = said.Say("% straps, but some share a ring and it gives: more rings.", said.Count(used))
+		out.Says = said.Say("%, but some share a ring and it gives: more rings.", said.Counted(used, "strap", "straps"))
 	case len(unknown) > 0 && used == 0:
 		out.Says = slices.Concat(said.Say("Not known: the weight of "), said.List(unknown...), said.Say("."))
 	case len(unknown) > 0:
 		out.Says = slices.Concat(
-			said.Say("% straps hold everything with a known weight. Not known: the weight of ", said.Count(used)),
+			said.Say("% everything with a known weight. Not known: the weight of ", holding),
 			said.List(unknown...),
 			said.Say("."),
 		)
 	default:
-		out.Says = said.Say("% straps hold all of it.", said.Count(used))
+		out.Says = said.Say("% all of it.", holding)
 	}
 	return out
 }

@@ -259,30 +259,39 @@ func (s *Setup) angle(steps []Step) finding.Finding {
 	return f
 }
 
-// clearance judges what is left under the machine. An end whose height nobody told is taken as low as the belly: where
-// that alone takes what is left, the rest is judged and the end's height asked for.
+// clearance judges what is left under the machine, an end whose height nobody told as low as the belly. Where too little
+// is left so, the rest is judged, and the end's height asked for if it takes more.
 func (s *Setup) clearance(at *Step) finding.Finding {
-	f := s.base(CodeClear, "Under the belly")
-	ends := s.lowEnds(at)
-	if ends != nil {
-		free := s.freed(ends...)
-		steps := free.Course(stepsLive)
-		then := free.clearance(&steps[WorstOf(steps).Clearance])
-		what := "an end"
-		if len(ends) == 1 {
-			what = [2]string{"what hangs before its wheels", "what hangs behind its wheels"}[ends[0]]
-		}
-		then.Outcome, then.Tight = finding.Worse(then.Outcome, finding.Tight), finding.GuessTooRough
-		for _, k := range ends {
-			then.Needs = append(then.Needs, *s.Untold[k])
-		}
-		how := " But % as low as its belly would strike by %: tape its height."
-		if at.Clearance >= 0 {
-			how = " But % as low as its belly would leave %: tape its height."
-		}
-		then.Says = append(then.Says, said.Say(how, said.Piece{Text: what}, said.Length(math.Abs(at.Clearance)))...)
-		return then
+	told := s.Told()
+	if told == s || at.Clearance >= clearLeast {
+		return s.under(at)
 	}
+	steps := told.Course(stepsLive)
+	rest := &steps[WorstOf(steps).Clearance]
+	f := told.under(rest)
+	ends := s.lowEnds(at, rest)
+	if len(ends) == 0 {
+		return f
+	}
+	f.Outcome, f.Tight = finding.Worse(f.Outcome, finding.Tight), finding.GuessTooRough
+	what := "what hangs in front of and behind its wheels"
+	if len(ends) == 1 {
+		what = ends[0].hangs
+	}
+	for _, end := range ends {
+		f.Needs = append(f.Needs, end.Need)
+	}
+	how := " If % is as low as its belly, it strikes by %: tape its height."
+	if at.Clearance >= 0 {
+		how = " If % is as low as its belly, only % is left: tape its height."
+	}
+	f.Says = slices.Concat(f.Says, said.Say(how, said.Piece{Text: what}, said.Length(math.Abs(at.Clearance))))
+	return f
+}
+
+// under judges what is left under the machine at a step.
+func (s *Setup) under(at *Step) finding.Finding {
+	f := s.base(CodeClear, "Under the belly")
 	f.Source = norms.Practice("30 mm left")
 	margin := (at.Clearance - clearLeast) / clearLeast
 	f.Figure, f.Limit, f.Margin = finding.Exactly(
@@ -343,28 +352,35 @@ func (s *Setup) clearance(at *Step) finding.Finding {
 	return f
 }
 
-// lowEnds are those whose untold height takes what the rest would leave: the fewest that do; nil where enough is left or
-// the rest is no better.
-func (s *Setup) lowEnds(at *Step) []int {
-	var untold []int
-	for k, need := range s.Untold {
-		if need != nil {
-			untold = append(untold, k)
-		}
-	}
-	if len(untold) == 0 || at.Clearance >= clearLeast {
+// lowEnds are the fewest ends of untold height that take what the rest would leave; none where it leaves no more.
+func (s *Setup) lowEnds(at, rest *Step) (ends []*overhang) {
+	if rest.Clearance <= at.Clearance {
 		return nil
 	}
-	most := s.freed(untold...).leastClearance(stepsLive)
-	if most < at.Clearance+1e-3 {
-		return nil
+	for k, end := range s.untold {
+		if end == nil {
+			continue
+		}
+		if s.freed(k).leastClearance(stepsLive) > rest.Clearance-1e-3 {
+			return []*overhang{end}
+		}
+		ends = append(ends, end)
 	}
-	for _, k := range untold {
-		if s.freed(k).leastClearance(stepsLive) > most-1e-3 {
-			return []int{k}
+	return ends
+}
+
+// Told is the drive as far as it is told: without the ends of the machine of which nobody told the height.
+func (s *Setup) Told() *Setup {
+	var ends []int
+	for k, end := range s.untold {
+		if end != nil {
+			ends = append(ends, k)
 		}
 	}
-	return untold
+	if len(ends) == 0 {
+		return s
+	}
+	return s.freed(ends...)
 }
 
 // freed is the drive with ends of the machine out of the way.
@@ -372,8 +388,8 @@ func (s *Setup) freed(ends ...int) *Setup {
 	t := *s
 	for _, k := range ends {
 		*[2]*float64{&t.Body.Nose, &t.Body.Tail}[k] = math.Inf(1)
+		t.untold[k] = nil
 	}
-	t.Untold = [2]*finding.Need{}
 	return &t
 }
 

@@ -55,10 +55,10 @@ type Setup struct {
 	Bare      float64  // ball load without machine and with half of the ramps hung at the tail, kg
 	Way       Way
 	Winch     Point
-	Rough     []finding.Need   // taken from its kind
-	Untold    [2]*finding.Need // the heights of nose and tail, as it goes up, where they are taken as low as the belly
-	Tilts     bool             // the bed itself is the ramp, Top its pivot
-	Level     Path             // of a bed that tilts, once it has dropped level
+	Rough     []finding.Need // taken from its kind
+	untold    [2]*overhang   // nose and tail, as it goes up, where they are taken as low as the belly
+	Tilts     bool           // the bed itself is the ramp, Top its pivot
+	Level     Path           // of a bed that tilts, once it has dropped level
 }
 
 // pathLeft and pathRight are how far the path reaches beyond foot and headboard, m.
@@ -139,6 +139,12 @@ func Prepare(r *rig.Rig) (s *Setup, missing []finding.Need, fails said.Sentence)
 	return s, nil, nil
 }
 
+// overhang is an end of the machine whose height nobody told.
+type overhang struct {
+	hangs string
+	finding.Need
+}
+
 // body takes the machine's wheels and centre; nose first unless it stands turned.
 func (s *Setup) body(missing *[]finding.Need) bool {
 	it, load := s.Item, s.Item.Load
@@ -214,18 +220,20 @@ func (s *Setup) body(missing *[]finding.Need) bool {
 		told        *quantity.Length
 		at          *float64
 		hangs       float64
-		field, says string
+		field, what string
 	}{
-		{roll.Nose, &b.Nose, b.Before, "nose", "the height of what hangs before its front wheels"},
-		{roll.Tail, &b.Tail, b.Behind, "tail", "the height of what hangs behind its rear wheels"},
+		{roll.Nose, &b.Nose, b.Before, "nose", "what hangs in front of its front wheels"},
+		{roll.Tail, &b.Tail, b.Behind, "tail", "what hangs behind its rear wheels"},
 	} {
 		switch {
 		case end.told != nil:
 			*end.at = float64(*end.told)
 		case end.hangs > 0:
-			s.Untold[k] = &finding.Need{
-				Path: it.Path + "/rolling/" + end.field, Says: said.Say(end.says), Where: said.Say("Tape it from level ground."),
-			}
+			s.untold[k] = &overhang{end.what, finding.Need{
+				Path:  it.Path + "/rolling/" + end.field,
+				Says:  said.Say("the height of " + end.what),
+				Where: said.Say("Tape it from level ground."),
+			}}
 		}
 	}
 	if b.Base > 0 && b.Behind < 0 || b.Base > length {
@@ -240,7 +248,7 @@ func (s *Setup) body(missing *[]finding.Need) bool {
 	if s.Backward { // what goes up first is its rear
 		b.Before, b.Behind, b.Nose, b.Tail = b.Behind, b.Before, b.Tail, b.Nose
 		b.FrontR, b.RearR = b.RearR, b.FrontR
-		s.Untold[0], s.Untold[1] = s.Untold[1], s.Untold[0]
+		s.untold[0], s.untold[1] = s.untold[1], s.untold[0]
 		b.CentreAhead = b.Base - b.CentreAhead
 	}
 	s.fronts(roll, typical)
