@@ -158,7 +158,16 @@ test('everything may be skipped; what is missing is named', async ({ page }) => 
   await page.goto('/new')
   await page.getByRole('button', { name: 'North America' }).click()
   await page.getByRole('button', { name: 'Next' }).click()
-  for (let i = 0; i < 5; i++) await page.getByRole('button', { name: 'I do not know: skip' }).click()
+  await expect(page.locator('form')).toHaveAttribute('data-step', '1')
+  await page.getByLabel('How many').fill('101')
+  await page.getByRole('button', { name: 'Next' }).click()
+  await expect(page.getByRole('alert')).toContainText('How many: 101 are too many to begin with, 100 at most.')
+  await page.getByLabel('How many').fill('1')
+  for (let i = 2; i < 6; i++) {
+    await page.getByRole('button', { name: 'I do not know: skip' }).click()
+    await expect(page.locator('form')).toHaveAttribute('data-step', `${i}`)
+  }
+  await page.getByRole('button', { name: 'I do not know: skip' }).click()
   await settled(page)
   await expect(page.locator('[data-headline]')).toContainText('Nothing fails yet: 0 of')
   const side = page.getByRole('complementary', { name: 'Checks' })

@@ -482,6 +482,26 @@ func beginning(c fiber.Ctx) error {
 	return c.JSON(patch)
 }
 
+// FirstPlan is the plan of a first run, and how it stands.
+type FirstPlan struct {
+	Plan   *plan.Plan     `json:"plan"`
+	Report *review.Report `json:"report"`
+}
+
+// first makes a plan of a first run's answers, as far as they are given.
+func first(c fiber.Ctx) error {
+	var a begin.FirstAnswers
+	if err := strictly(c.Body(), &a); err != nil {
+		return err
+	}
+	made, err := begin.First(&a)
+	if err != nil {
+		return fiber.NewError(fiber.StatusUnprocessableEntity, err.Error())
+	}
+	judged, _ := begin.First(&a) // another: a review puts the loads in their places
+	return c.JSON(FirstPlan{made, review.Review(judged, review.Request{})})
+}
+
 // stretched says what a stretch makes of a trailer, before it is made.
 func (s *server) stretched(c fiber.Ctx) error {
 	var b Beginning

@@ -16,6 +16,7 @@ import (
 	"zygonos/core/ask/tip"
 	"zygonos/core/ask/wiring"
 	"zygonos/core/ask/workshop"
+	"zygonos/core/begin"
 	"zygonos/core/lang/finding"
 	"zygonos/core/out/departure"
 	"zygonos/core/out/tables"
@@ -139,6 +140,8 @@ func init() { // a table that handlers name and that names handlers
 			Asking{}, departure.Settled{}, 0, "", on((*server).review)},
 		{"POST", "/stretched", "What a stretch makes of a trailer",
 			Beginning{}, study.Stretched{}, 0, "", on((*server).stretched)},
+		{"POST", "/first", "The plan of a first run’s answers, and how it stands",
+			begin.FirstAnswers{}, FirstPlan{}, 0, "", at(first)},
 		{"POST", "/begin", "What a thing that is added begins as",
 			Beginning{}, []finding.Op{}, 0, "", at(beginning)},
 		{"POST", "/working", "The working behind a finding", Asking{}, []finding.Step{}, 0, "", at(working)},

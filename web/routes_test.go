@@ -71,6 +71,7 @@ func TestRoutesTellTheTruth(t *testing.T) {
 		"/library/offers":    `{"plan":` + doc + `}`,
 		"/faults":            `{"answers":[{"switch":"tail","lamp":"x","level":"off"}],"outing":"boat-day","trailer":"grey-flatbed","plan":` + doc + `}`,
 		"/stretched":         `{"what":"stretch","kind":"wider","by":0.2,"trailer":"grey-flatbed","outing":"boat-day","plan":` + doc + `}`,
+		"/first":             `{"region":"uk","units":"metric","loads":[{"name":"bricks","kind":"bricks","count":200,"weight":3}],"label":500}`,
 		"/begin":             `{"what":"fitting","kind":"spare","id":"x","trailer":"grey-flatbed","outing":"boat-day","plan":` + doc + `}`,
 	}
 	var picture bytes.Buffer

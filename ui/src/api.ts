@@ -5,6 +5,8 @@ import type {
   Powering,
   Boxing,
   Filling,
+  FirstAnswers,
+  FirstPlan,
   Taping,
   WorkLists,
   Drives,
@@ -202,6 +204,7 @@ export const api = {
   history: (id: string) => json<Revision[]>('GET', `/plans/${id}/revisions`),
   revision: (id: string, n: number) => json<StoredPlan>('GET', `/plans/${id}/revisions/${n}`),
   review: (asked: Asked, want: 'live' | 'settled') => json<Settled>('POST', '/review', { ...asked, want }),
+  first: (answers: FirstAnswers) => json<FirstPlan>('POST', '/first', answers),
   begin: (
     asked: Asked,
     thing: { what: string; kind?: string; id?: string; by?: number; at?: number; of?: string },

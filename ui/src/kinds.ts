@@ -11,10 +11,6 @@ function stem(w: string): string {
   return w.endsWith('s') ? w.slice(0, -1) : w
 }
 
-/** One of several that were named together: "fishing hulls" are each a fishing hull. */
-export const single = (text: string) =>
-  text.replace(/\p{L}+$/u, (w) => (/[^s]s$/i.test(w) ? w.slice(0, stem(w.toLowerCase()).length) : w))
-
 /** The words of a text, without case, accents, numbers and plurals. */
 export function wordsOf(text: string): string[] {
   return text

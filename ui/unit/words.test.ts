@@ -1,11 +1,8 @@
 // The interface's own small sums: sentences, patches, ids.
-import { readFileSync } from 'node:fs'
 import { expect, test } from 'vitest'
 import { keyOf, sentence, term, unbroken } from '@/said'
 import { figureOf, stageOfPath } from '@/fields/tables'
 import { at, newId, put, uuid } from '@/stores/patch'
-import type { LoadKind, Material } from '@/generated/types'
-import { firstPlan, type Answers } from '@/pages/firstPlan'
 
 const terms = { 'ball load': { na: 'tongue weight', uk: 'noseweight' } }
 const uk = { units: 'metric', region: 'uk' }
@@ -77,79 +74,4 @@ test('a figure is known by its path', () => {
   expect(figureOf('/towVehicles/c/ballSize')).toEqual({ form: 'figure', kind: 'length' })
   expect(figureOf('/trailers/t/name')).toBeUndefined()
   expect(figureOf('/trailers/t/deckLength/value/x')).toBeUndefined()
-})
-
-test('a first run without an answer is a plan all the same', () => {
-  const plan = firstPlan(
-    {
-      region: 'nz',
-      units: 'metric',
-      loads: [
-        { name: '  ', count: 3 },
-        { name: 'Crushed stone', count: 1, kind: 'heap', weight: 300 },
-        { name: 'fishing hulls', count: 2 },
-      ],
-      counts: 'unsure',
-      brakes: '',
-    },
-    [
-      { id: 'gravel', name: 'gravel' } as Material,
-      { id: 'crushed-stone', name: 'crushed stone' } as Material,
-    ],
-  )
-  expect(plan.loads['load-4']!.bulk).toEqual({ material: 'crushed-stone', by: 'mass' })
-  expect(plan.loads['load-6']!.name).toBe('fishing hull 2')
-  expect(Object.keys(plan.loads)).toHaveLength(6)
-  expect(plan.loads['load-2']!.name).toBe('Load 2')
-  expect(JSON.stringify(plan)).not.toContain('null')
-  const on = Object.values(plan.outings.first!.layouts.trailer!.placements).map((p) => p.on)
-  expect(on).toEqual(Array(6).fill('any'))
-})
-
-test('a first run keeps every load and the doubt of its weight as it was typed', () => {
-  const plan = firstPlan({
-    region: 'eu',
-    units: 'metric',
-    loads: [
-      { name: 'hives', count: 15, weight: 60, weightShare: 0.1 },
-      { name: 'chairs', count: 25, weight: 4, weightDoubt: 1 },
-    ],
-    counts: 'unsure',
-    brakes: '',
-  })
-  expect(Object.keys(plan.loads)).toHaveLength(40)
-  expect(plan.loads['load-1']!.mass).toMatchObject({ value: 60, relative: 0.1 })
-  expect(plan.loads['load-40']!.mass).toMatchObject({ value: 4, plusMinus: 1 })
-})
-
-test('several of what lies together are one load', () => {
-  const kinds = [{ id: 'bags', pack: true }, { id: 'hive' }] as LoadKind[]
-  const answers: Answers = {
-    region: 'na',
-    units: 'imperial',
-    loads: [
-      { name: 'bags of topsoil', kind: 'bags', count: 20, weight: 18, weightDoubt: 1 },
-      { name: 'hives', kind: 'hive', count: 2, weight: 40 },
-      { name: 'gravel', kind: 'heap', count: 3, weight: 100, weightShare: 0.1 },
-    ],
-    counts: 'unsure',
-    brakes: '',
-  }
-  const loads = Object.values(firstPlan(answers, [], kinds).loads)
-  expect(loads.map((l) => l.name)).toEqual(['20 bags of topsoil', 'hive 1', 'hive 2', 'gravel'])
-  expect(loads[0]!.mass).toMatchObject({ value: 360, plusMinus: 20 })
-  expect(loads[3]!.mass).toMatchObject({ value: 300, relative: 0.1 })
-  expect(loads[3]!.bulk).toEqual({ material: 'gravel', by: 'mass' })
-})
-
-test('the strangers’ answers make the plans that the core is tested with', () => {
-  const strangers = JSON.parse(readFileSync('core/study/testdata/strangers.json', 'utf8')) as {
-    name: string
-    answers: Answers
-    plan: unknown
-  }[]
-  expect(strangers).toHaveLength(10)
-  const materials = [{ id: 'gravel', name: 'gravel' } as Material]
-  for (const s of strangers)
-    expect(JSON.parse(JSON.stringify(firstPlan(s.answers, materials))), s.name).toEqual(s.plan)
 })

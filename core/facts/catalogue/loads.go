@@ -18,6 +18,7 @@ type LoadKind struct {
 	From   string `json:"from"`            // where its figures come from
 	Note   string `json:"note,omitempty"`  // a caution of its own
 	Pack   bool   `json:"pack,omitempty"`  // several of it are one load: bags, boards, sheets
+	Rises  string `json:"rises,omitempty"` // what hangs lowest under it and can be set higher
 
 	CentreLow  float64  `json:"centreLow,omitempty"`  // behind the front, share of the length …
 	CentreHigh float64  `json:"centreHigh,omitempty"` // … from and to

@@ -6,6 +6,7 @@ func called(kinds []LoadKind) []LoadKind {
 	for i := range kinds {
 		k := &kinds[i]
 		k.Words, k.Note, k.Pack, k.From = everyday[k.ID], notes[k.ID], packs[k.ID], fromPractice
+		k.Rises = rises[k.ID]
 		switch {
 		case k.Shape == "hull" || k.Shape == "wheels":
 			k.From = fromMakers
@@ -36,9 +37,15 @@ var origins = map[string]string{
 
 // packs are the kinds whose usual size and weight are those of several that lie together: twenty bags are one load.
 var packs = map[string]bool{
+	"heap":   true,
 	"sheets": true, "timber": true, "plasterboard": true, "bricks": true, "slabs": true, "posts": true, "pipes": true,
 	"roofing": true, "fence-panels": true, "cement": true, "feed": true, "bags": true, "garden-bags": true, "firewood": true,
 	"plants": true, "boxes": true, "rubbish": true, "camping": true, "bicycles": true, "doors": true,
+}
+
+// rises are what hangs lowest under a machine and is set higher by a lever or pins.
+var rises = map[string]string{
+	"ride-on": "mower deck", "zero-turn": "mower deck", "mower-walk": "mower deck", "mower-walk-wide": "mower deck",
 }
 
 // notes are cautions that go with a kind.

@@ -32,6 +32,8 @@ export interface Carried {
   Example?: Example;
   Filling?: Filling;
   Finishing?: Finishing;
+  FirstAnswers?: FirstAnswers;
+  FirstPlan?: FirstPlan;
   Flooring?: Flooring;
   Folder?: Folder;
   Glance?: Glance;
@@ -2130,6 +2132,480 @@ export interface LineError {
   line: number;
   says: string;
 }
+export interface FirstAnswers {
+  axle?: number;
+  ball?: number;
+  brakes?: string;
+  counts?: string;
+  deck?: number;
+  front?: number;
+  kind?: string;
+  label?: number;
+  loads: FirstLoad[];
+  name?: string;
+  region: string;
+  scale?: number;
+  tow?: number;
+  units: string;
+  width?: number;
+}
+export interface FirstLoad {
+  count: number;
+  kind?: string;
+  material?: string;
+  name: string;
+  plusMinus?: number;
+  relative?: number;
+  weight?: number;
+}
+export interface FirstPlan {
+  plan: Plan;
+  report: Report;
+}
+export interface Report {
+  bare?: Measure;
+  chain: Link[];
+  drive?: DriveOn;
+  emptyWay?: string;
+  figures: Figures;
+  fills: Fill[];
+  findings: Finding[];
+  fitOut?: Measure;
+  frame?: Picture;
+  headline: Headline;
+  labels?: LabelReading[];
+  loaders?: Loaders;
+  next: Next[];
+  notLooked?: Sentence;
+  outings?: OutingState[];
+  payload?: Payload;
+  placed?: {
+    [k: string]: Placement;
+  };
+  problems: Problem[];
+  questions: Question[];
+  racks: Built[];
+  schools?: HullSupport[];
+  scope: Scope;
+  settled: boolean;
+  stages: StageState[];
+  sway?: Chart;
+  swing?: Swing;
+  things: Thing[];
+  tieSays?: Sentence;
+  tied?: Tied[];
+  views: View[];
+  wants: State[];
+  ways?: Way[];
+  without?: Other[];
+}
+export interface Link {
+  essential: boolean;
+  figure?: Measure;
+  id: string;
+  key: string;
+  limit?: Measure;
+  name: Sentence;
+  outcome: string;
+  reads: string;
+  share?: Measure;
+  stage: string;
+  weakest?: boolean;
+}
+export interface DriveOn {
+  ball: Curve;
+  clear: Curve;
+  line?: Curve;
+  machine: Shape[];
+  off: CardLine[];
+  on: CardLine[];
+  steps: DriveStep[];
+  view: View;
+  why: Sentence;
+  worst: number;
+}
+export interface Curve {
+  above: boolean;
+  kind: string;
+  limit?: number;
+  values: number[];
+  worst: number;
+}
+export interface CardLine {
+  care?: boolean;
+  id: string;
+  says: Sentence;
+}
+export interface DriveStep {
+  pitch: number;
+  x: number;
+  z: number;
+}
+export interface Figures {
+  axle?: Measure;
+  ball?: Measure;
+  cargo?: Measure;
+  left?: Measure;
+  mass?: Measure;
+  right?: Measure;
+  share?: Measure;
+  window?: Window;
+}
+export interface Window {
+  capped?: string;
+  high: number;
+  highShare: number;
+  low: number;
+  lowShare: number;
+}
+export interface Fill {
+  allowed: Measure;
+  by: Sentence;
+  dry: FillLine;
+  level: Measure;
+  load: string;
+  mass: Measure;
+  name: string;
+  open: boolean;
+  side: number;
+  spills: number;
+  volume: Measure;
+  wet: FillLine;
+}
+export interface FillLine {
+  depth: number;
+  full: boolean;
+  trips: number;
+  volume: number;
+}
+export interface Picture {
+  bent?: Bent;
+  cases?: CaseUse[];
+  cost?: Measure;
+  cracks?: Crack[];
+  deep: Measure;
+  dip?: Dip;
+  empty?: Bit[];
+  lighter?: Lighter[];
+  mass: Measure;
+  members: MemberUse[];
+  pieces: PieceRow[];
+  twist?: Twist;
+  views: View[];
+  wearUnknown?: string[];
+  whole: boolean;
+}
+export interface Bent {
+  case: Sentence;
+  times: number;
+  views: {
+    [k: string]: Shape[];
+  };
+}
+export interface CaseUse {
+  lifts?: boolean;
+  member: string;
+  name: string;
+  says: Sentence;
+  use: Measure;
+}
+export interface Crack {
+  at: Measure;
+  class: Measure;
+  detail: string;
+  name: string;
+  path: string;
+  range: Measure;
+  share: Measure;
+}
+export interface Dip {
+  area: Measure;
+  deep: Measure;
+  dipped: boolean;
+  laps?: Sentence[];
+  long: Measure;
+  rows: DipRow[];
+  wide: Measure;
+  zinc: Measure;
+}
+export interface DipRow {
+  bursts?: boolean;
+  mark: string;
+  name: string;
+  path: string;
+  says: Sentence;
+  small?: boolean;
+  stands?: boolean;
+  wants: Measure;
+}
+export interface Bit {
+  at: number;
+  how: string;
+  mass: Measure;
+  name: string;
+  path: string;
+}
+export interface Lighter {
+  patch: Op[];
+  saves: Measure;
+  says: Sentence;
+  use: Measure;
+}
+export interface MemberUse {
+  at?: Measure;
+  bends?: Measure;
+  case?: Sentence;
+  ends?: EndForce[];
+  gain?: Gain;
+  length: Measure;
+  mass: Measure;
+  name: string;
+  path: string;
+  says: Sentence;
+  taped?: boolean;
+  use?: Measure;
+}
+export interface EndForce {
+  force: Measure;
+  moment: Measure;
+}
+export interface Gain {
+  twist: Measure;
+  use: Measure;
+}
+export interface PieceRow {
+  count: number;
+  /**
+   * @minItems 2
+   * @maxItems 2
+   */
+  ends: [Sentence, Sentence];
+  holes?: number;
+  length: Measure;
+  marks: string[];
+  mass: Measure;
+  members: string[];
+  says: Sentence;
+}
+export interface Twist {
+  bounces?: Measure;
+  corner: Measure;
+  degrees: Measure;
+  swings?: Measure;
+}
+export interface Headline {
+  checked: number;
+  code?: string;
+  of: number;
+  outcome: string;
+  says: Sentence;
+}
+export interface LabelReading {
+  counts: string;
+  left: number;
+  load: number;
+  mark: number;
+  meant: boolean;
+  over: boolean;
+  own: number;
+}
+export interface Loaders {
+  machines: string[];
+  ramps: string[];
+}
+export interface Next {
+  path: string;
+  says: Sentence;
+  where?: Sentence;
+}
+export interface OutingState {
+  id: string;
+  outcome: string;
+}
+export interface Payload {
+  at: number;
+  by: string;
+  from: number;
+  mass: Measure;
+}
+export interface Problem {
+  path: string;
+  says: Sentence;
+}
+export interface Question {
+  code: string;
+  fix?: Variant;
+  path: string;
+  says: Sentence;
+}
+export interface Built {
+  cost?: Measure;
+  foam: Measure;
+  mass: Measure;
+  name: string;
+  part: string;
+  pieces: Cut[];
+}
+export interface Cut {
+  cost?: Measure;
+  count: number;
+  holes: number;
+  length: Measure;
+  mass: Measure;
+  name: string;
+  section: Sentence;
+}
+export interface HullSupport {
+  id: string;
+  later: string;
+  name: string;
+  rows: SupportRow[];
+  slides: string;
+  takes: Sentence;
+}
+export interface SupportRow {
+  bears: Measure;
+  beyond: Measure;
+  hull: string;
+  pressure: Measure;
+  span: Measure;
+  strapped: Measure;
+}
+export interface StageState {
+  id: string;
+  least?: Sentence;
+  outcome: string;
+}
+export interface Chart {
+  compare: Sample;
+  curve: Sample[];
+  diverges?: number;
+  inertia: number;
+  little?: Bound;
+  now: Sample;
+  says: Sentence;
+  slow: number;
+  speed: number;
+}
+export interface Sample {
+  damping: number;
+  high: number;
+  low: number;
+  speed: number;
+}
+export interface Bound {
+  high?: number;
+  low?: number;
+  value?: number;
+}
+export interface Swing {
+  car: Shape[];
+  left: Touch;
+  longer?: Longer;
+  max: Point;
+  min: Point;
+  most: number;
+  right: Touch;
+  trailer: Shape[];
+  wanted: number;
+}
+export interface Touch {
+  angle?: number;
+  by?: string;
+  on?: string;
+}
+export interface Longer {
+  answers: number;
+  ball: number;
+  bends?: number;
+  by: number;
+}
+export interface Thing {
+  back: number;
+  carriers: Carrier[];
+  mass?: Measure;
+  name: string;
+  onDeck: boolean;
+  part?: boolean;
+  path: string;
+  place: string;
+  right: number;
+  tapes: Tape[];
+}
+export interface Carrier {
+  id?: string;
+  name: string;
+  on: string;
+  slot?: string;
+}
+export interface Tape {
+  from: string;
+  offset: number;
+  sign: number;
+}
+export interface Tied {
+  bars?: GBar[];
+  grip: number;
+  load: string;
+  name: string;
+  points: PointOf[];
+  schools: SchoolVerdict[];
+  straps: TiedStrap[];
+  weak?: string;
+}
+export interface GBar {
+  asked: number;
+  direction: string;
+  gives: string;
+  has: number;
+  holds: boolean;
+  known: boolean;
+}
+export interface PointOf {
+  id: string;
+  name: string;
+  says: Sentence;
+}
+export interface SchoolVerdict {
+  bound: string;
+  chosen?: boolean;
+  count?: number;
+  has: Measure;
+  holds: boolean;
+  id: string;
+  least?: number;
+  name: string;
+  needs: Measure;
+  says: string;
+  source: string;
+}
+export interface TiedStrap {
+  eased?: boolean;
+  floor: Measure;
+  limit: Measure;
+  long: Measure;
+  name: string;
+  over: boolean;
+  path: string;
+  pull: Measure;
+  weak: string;
+}
+export interface Way {
+  care: string;
+  force: Measure;
+  name: string;
+  people?: number;
+  with: string;
+}
+export interface Other {
+  id: string;
+  mass?: Measure;
+  name: string;
+  outcome?: string;
+  path?: string;
+  says: Sentence;
+  trips?: number;
+}
 export interface Flooring {
   laid?: Laid;
 }
@@ -2211,13 +2687,6 @@ export interface Glance {
   region: string;
   units: string;
   view?: View;
-}
-export interface Headline {
-  checked: number;
-  code?: string;
-  of: number;
-  outcome: string;
-  says: Sentence;
 }
 export interface Happened {
   built?: BuiltRecord;
@@ -2879,6 +3348,7 @@ export interface LoadKind {
   name: string;
   note?: string;
   pack?: boolean;
+  rises?: string;
   rolls?: Rolls;
   shape: string;
   width: number;
@@ -3013,443 +3483,6 @@ export interface Tread {
   id: string;
   low: number;
   name: string;
-}
-export interface Report {
-  bare?: Measure;
-  chain: Link[];
-  drive?: DriveOn;
-  emptyWay?: string;
-  figures: Figures;
-  fills: Fill[];
-  findings: Finding[];
-  fitOut?: Measure;
-  frame?: Picture;
-  headline: Headline;
-  labels?: LabelReading[];
-  loaders?: Loaders;
-  next: Next[];
-  notLooked?: Sentence;
-  outings?: OutingState[];
-  payload?: Payload;
-  placed?: {
-    [k: string]: Placement;
-  };
-  problems: Problem[];
-  questions: Question[];
-  racks: Built[];
-  schools?: HullSupport[];
-  scope: Scope;
-  settled: boolean;
-  stages: StageState[];
-  sway?: Chart;
-  swing?: Swing;
-  things: Thing[];
-  tieSays?: Sentence;
-  tied?: Tied[];
-  views: View[];
-  wants: State[];
-  ways?: Way[];
-  without?: Other[];
-}
-export interface Link {
-  essential: boolean;
-  figure?: Measure;
-  id: string;
-  key: string;
-  limit?: Measure;
-  name: Sentence;
-  outcome: string;
-  reads: string;
-  share?: Measure;
-  stage: string;
-  weakest?: boolean;
-}
-export interface DriveOn {
-  ball: Curve;
-  clear: Curve;
-  line?: Curve;
-  machine: Shape[];
-  off: CardLine[];
-  on: CardLine[];
-  steps: DriveStep[];
-  view: View;
-  why: Sentence;
-  worst: number;
-}
-export interface Curve {
-  above: boolean;
-  kind: string;
-  limit?: number;
-  values: number[];
-  worst: number;
-}
-export interface CardLine {
-  care?: boolean;
-  id: string;
-  says: Sentence;
-}
-export interface DriveStep {
-  pitch: number;
-  x: number;
-  z: number;
-}
-export interface Figures {
-  axle?: Measure;
-  ball?: Measure;
-  cargo?: Measure;
-  left?: Measure;
-  mass?: Measure;
-  right?: Measure;
-  share?: Measure;
-  window?: Window;
-}
-export interface Window {
-  capped?: string;
-  high: number;
-  highShare: number;
-  low: number;
-  lowShare: number;
-}
-export interface Fill {
-  allowed: Measure;
-  by: Sentence;
-  dry: FillLine;
-  level: Measure;
-  load: string;
-  mass: Measure;
-  name: string;
-  open: boolean;
-  side: number;
-  spills: number;
-  volume: Measure;
-  wet: FillLine;
-}
-export interface FillLine {
-  depth: number;
-  full: boolean;
-  trips: number;
-  volume: number;
-}
-export interface Picture {
-  bent?: Bent;
-  cases?: CaseUse[];
-  cost?: Measure;
-  cracks?: Crack[];
-  deep: Measure;
-  dip?: Dip;
-  empty?: Bit[];
-  lighter?: Lighter[];
-  mass: Measure;
-  members: MemberUse[];
-  pieces: PieceRow[];
-  twist?: Twist;
-  views: View[];
-  wearUnknown?: string[];
-  whole: boolean;
-}
-export interface Bent {
-  case: Sentence;
-  times: number;
-  views: {
-    [k: string]: Shape[];
-  };
-}
-export interface CaseUse {
-  lifts?: boolean;
-  member: string;
-  name: string;
-  says: Sentence;
-  use: Measure;
-}
-export interface Crack {
-  at: Measure;
-  class: Measure;
-  detail: string;
-  name: string;
-  path: string;
-  range: Measure;
-  share: Measure;
-}
-export interface Dip {
-  area: Measure;
-  deep: Measure;
-  dipped: boolean;
-  laps?: Sentence[];
-  long: Measure;
-  rows: DipRow[];
-  wide: Measure;
-  zinc: Measure;
-}
-export interface DipRow {
-  bursts?: boolean;
-  mark: string;
-  name: string;
-  path: string;
-  says: Sentence;
-  small?: boolean;
-  stands?: boolean;
-  wants: Measure;
-}
-export interface Bit {
-  at: number;
-  how: string;
-  mass: Measure;
-  name: string;
-  path: string;
-}
-export interface Lighter {
-  patch: Op[];
-  saves: Measure;
-  says: Sentence;
-  use: Measure;
-}
-export interface MemberUse {
-  at?: Measure;
-  bends?: Measure;
-  case?: Sentence;
-  ends?: EndForce[];
-  gain?: Gain;
-  length: Measure;
-  mass: Measure;
-  name: string;
-  path: string;
-  says: Sentence;
-  taped?: boolean;
-  use?: Measure;
-}
-export interface EndForce {
-  force: Measure;
-  moment: Measure;
-}
-export interface Gain {
-  twist: Measure;
-  use: Measure;
-}
-export interface PieceRow {
-  count: number;
-  /**
-   * @minItems 2
-   * @maxItems 2
-   */
-  ends: [Sentence, Sentence];
-  holes?: number;
-  length: Measure;
-  marks: string[];
-  mass: Measure;
-  members: string[];
-  says: Sentence;
-}
-export interface Twist {
-  bounces?: Measure;
-  corner: Measure;
-  degrees: Measure;
-  swings?: Measure;
-}
-export interface LabelReading {
-  counts: string;
-  left: number;
-  load: number;
-  mark: number;
-  meant: boolean;
-  over: boolean;
-  own: number;
-}
-export interface Loaders {
-  machines: string[];
-  ramps: string[];
-}
-export interface Next {
-  path: string;
-  says: Sentence;
-  where?: Sentence;
-}
-export interface OutingState {
-  id: string;
-  outcome: string;
-}
-export interface Payload {
-  at: number;
-  by: string;
-  from: number;
-  mass: Measure;
-}
-export interface Problem {
-  path: string;
-  says: Sentence;
-}
-export interface Question {
-  code: string;
-  fix?: Variant;
-  path: string;
-  says: Sentence;
-}
-export interface Built {
-  cost?: Measure;
-  foam: Measure;
-  mass: Measure;
-  name: string;
-  part: string;
-  pieces: Cut[];
-}
-export interface Cut {
-  cost?: Measure;
-  count: number;
-  holes: number;
-  length: Measure;
-  mass: Measure;
-  name: string;
-  section: Sentence;
-}
-export interface HullSupport {
-  id: string;
-  later: string;
-  name: string;
-  rows: SupportRow[];
-  slides: string;
-  takes: Sentence;
-}
-export interface SupportRow {
-  bears: Measure;
-  beyond: Measure;
-  hull: string;
-  pressure: Measure;
-  span: Measure;
-  strapped: Measure;
-}
-export interface StageState {
-  id: string;
-  least?: Sentence;
-  outcome: string;
-}
-export interface Chart {
-  compare: Sample;
-  curve: Sample[];
-  diverges?: number;
-  inertia: number;
-  little?: Bound;
-  now: Sample;
-  says: Sentence;
-  slow: number;
-  speed: number;
-}
-export interface Sample {
-  damping: number;
-  high: number;
-  low: number;
-  speed: number;
-}
-export interface Bound {
-  high?: number;
-  low?: number;
-  value?: number;
-}
-export interface Swing {
-  car: Shape[];
-  left: Touch;
-  longer?: Longer;
-  max: Point;
-  min: Point;
-  most: number;
-  right: Touch;
-  trailer: Shape[];
-  wanted: number;
-}
-export interface Touch {
-  angle?: number;
-  by?: string;
-  on?: string;
-}
-export interface Longer {
-  answers: number;
-  ball: number;
-  bends?: number;
-  by: number;
-}
-export interface Thing {
-  back: number;
-  carriers: Carrier[];
-  mass?: Measure;
-  name: string;
-  onDeck: boolean;
-  part?: boolean;
-  path: string;
-  place: string;
-  right: number;
-  tapes: Tape[];
-}
-export interface Carrier {
-  id?: string;
-  name: string;
-  on: string;
-  slot?: string;
-}
-export interface Tape {
-  from: string;
-  offset: number;
-  sign: number;
-}
-export interface Tied {
-  bars?: GBar[];
-  grip: number;
-  load: string;
-  name: string;
-  points: PointOf[];
-  schools: SchoolVerdict[];
-  straps: TiedStrap[];
-  weak?: string;
-}
-export interface GBar {
-  asked: number;
-  direction: string;
-  gives: string;
-  has: number;
-  holds: boolean;
-  known: boolean;
-}
-export interface PointOf {
-  id: string;
-  name: string;
-  says: Sentence;
-}
-export interface SchoolVerdict {
-  bound: string;
-  chosen?: boolean;
-  count?: number;
-  has: Measure;
-  holds: boolean;
-  id: string;
-  least?: number;
-  name: string;
-  needs: Measure;
-  says: string;
-  source: string;
-}
-export interface TiedStrap {
-  eased?: boolean;
-  floor: Measure;
-  limit: Measure;
-  long: Measure;
-  name: string;
-  over: boolean;
-  path: string;
-  pull: Measure;
-  weak: string;
-}
-export interface Way {
-  care: string;
-  force: Measure;
-  name: string;
-  people?: number;
-  with: string;
-}
-export interface Other {
-  id: string;
-  mass?: Measure;
-  name: string;
-  outcome?: string;
-  path?: string;
-  says: Sentence;
-  trips?: number;
 }
 export interface Revision {
   label: string;

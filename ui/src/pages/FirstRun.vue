@@ -5,29 +5,28 @@ import { PlusIcon, TrashIcon } from '@heroicons/vue/20/solid'
 import { useTitle, watchDebounced } from '@vueuse/core'
 import { computed, provide, reactive, ref, shallowRef, useId } from 'vue'
 import { useRouter } from 'vue-router'
-import { api } from '@/api'
+import { api, ApiError } from '@/api'
 import OutcomeMark from '@/checks/OutcomeMark.vue'
 import ChoiceField from '@/fields/ChoiceField.vue'
 import LikeField from '@/fields/LikeField.vue'
 import NameField from '@/fields/NameField.vue'
 import QuantityField from '@/fields/QuantityField.vue'
-import type { Plan, Report } from '@/generated/types'
+import type { FirstAnswers, FirstLoad, FirstPlan, Report } from '@/generated/types'
 import BrandMark from '@/parts/BrandMark.vue'
 import RigSketch from '@/parts/RigSketch.vue'
-import { capital } from '@/kinds'
+import { bulkOf, capital } from '@/kinds'
 import { print as printed, type Kind, type Locale, type Typed } from '@/quantities'
 import { sentence, term } from '@/said'
 import { uuid } from '@/stores/patch'
 import { useReference } from '@/stores/reference'
 import { localeKey } from '@/words'
-import { firstPlan, mostLoads, planName, together, type Answers, type LoadAnswer } from './firstPlan'
 
 useTitle('New plan · Zygonos')
 const router = useRouter()
 const reference = useReference()
 const rules = computed(() => reference.data?.ruleSets ?? [])
 
-const a = reactive<Answers>({
+const a = reactive<FirstAnswers>({
   region: 'uk',
   units: 'metric',
   loads: [{ name: '', count: 1 }],
@@ -47,8 +46,8 @@ const kinds = computed(() => [
     more: `empty ${print('mass', t.low)} to ${print('mass', t.high)}`,
   })),
 ])
-const kindOf = (l: LoadAnswer) => reference.data?.loads.find((k) => k.id === l.kind)
-const typical = (l: LoadAnswer) => {
+const kindOf = (l: FirstLoad) => reference.data?.loads.find((k) => k.id === l.kind)
+const typical = (l: FirstLoad) => {
   const k = kindOf(l)
   return k && `${print('mass', k.low)} to ${print('mass', k.high)}`
 }
@@ -65,17 +64,26 @@ const step = ref(0)
 const nameId = useId()
 const mark = ref('')
 const failure = ref('')
-const report = shallowRef<Report>()
-const plan = computed<Plan>(() => firstPlan(a, reference.data?.materials, reference.data?.loads))
+const made = shallowRef<FirstPlan>()
+const report = computed(() => made.value?.report)
+/** The answers, with the material that a heap's name says. */
+const answers = computed<FirstAnswers>(() => ({
+  ...a,
+  loads: a.loads.map((l) =>
+    l.kind === 'heap'
+      ? { ...l, material: bulkOf(l.name, true, reference.data?.materials ?? []).material }
+      : l,
+  ),
+}))
 
 watchDebounced(
-  plan,
-  async (p) => {
+  answers,
+  async (told) => {
     if (step.value === 0) return
     try {
-      report.value = await api.review({ plan: p, outing: '', trailer: '' }, 'live')
+      made.value = await api.first(told)
     } catch {
-      report.value = undefined
+      made.value = undefined
     }
   },
   { debounce: 120 },
@@ -96,34 +104,33 @@ function choose(region: string) {
   a.units = region === 'na' ? 'imperial' : 'metric'
 }
 
-const packed = (l: LoadAnswer) => together(l, reference.data?.loads ?? [])
-function weighed(l: LoadAnswer, t: Typed) {
+function weighed(l: FirstLoad, t: Typed) {
   l.weight = t.value
-  l.weightDoubt = t.plusMinus
-  l.weightShare = t.relative
+  l.plusMinus = t.plusMinus
+  l.relative = t.relative
 }
 
-function next() {
+async function next() {
   mark.value = ''
   failure.value = ''
-  const many = a.loads.reduce((n, l) => n + (packed(l) ? 1 : l.count), 0)
-  if (step.value === 1 && many > mostLoads) {
-    failure.value = `How many: ${many} are too many to begin with, ${mostLoads} at most. Things that lie together count as one load.`
-    return
+  const last = step.value === steps.value.length - 1
+  try {
+    const { plan } = (made.value = await api.first(answers.value))
+    if (last) await keep(plan)
+  } catch (e) {
+    // answers that make no plan are said here; a server that is away only where it is needed
+    if (last || (e instanceof ApiError && e.status === 422)) {
+      failure.value = e instanceof Error ? e.message : String(e)
+      return
+    }
   }
-  if (step.value < steps.value.length - 1) step.value++
-  else void finish()
+  if (!last) step.value++
 }
 
-async function finish() {
-  failure.value = ''
+async function keep(plan: FirstPlan['plan']) {
   const id = uuid()
-  try {
-    await api.create(id, { saveId: uuid(), sitting: '', plan: plan.value })
-    await router.push(`/plan/${id}/balance`)
-  } catch (e) {
-    failure.value = e instanceof Error ? e.message : String(e)
-  }
+  await api.create(id, { saveId: uuid(), sitting: '', plan })
+  await router.push(`/plan/${id}/balance`)
 }
 </script>
 
@@ -215,7 +222,7 @@ async function finish() {
                 <b>{{ capital(kindOf(l)!.name) }}</b>
                 <span class="text-soft">
                   · typical {{ print('length', kindOf(l)!.length) }} long,
-                  {{ print('length', kindOf(l)!.width) }} wide<template v-if="l.count > 1 && packed(l)"
+                  {{ print('length', kindOf(l)!.width) }} wide<template v-if="l.count > 1 && kindOf(l)!.pack"
                     >; all {{ l.count }} are one load</template
                   >
                 </span>
@@ -368,7 +375,7 @@ async function finish() {
           </p>
           <div class="border-rule mt-2 border-t pt-3">
             <label :for="nameId" class="text-soft mb-0.5 block text-sm">Name of the plan</label>
-            <input :id="nameId" v-model="a.name" class="box" maxlength="200" :placeholder="planName(a)" />
+            <input :id="nameId" v-model="a.name" class="box" maxlength="200" :placeholder="made?.plan.name" />
           </div>
         </div>
 
