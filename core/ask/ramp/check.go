@@ -342,6 +342,10 @@ func (s *Setup) under(at *Step) finding.Finding {
 					". Neither longer ramps nor a raised {coupling} clear it: planks under its wheels over the crest.",
 				)...)
 		}
+		if k, _ := catalogue.LoadOf(s.Item.Load.Kind); k.Rises != "" {
+			f.Says = append(f.Says, said.Say(" Set its % as high as it goes and tape what is left under it.",
+				said.Piece{Text: k.Rises})...)
+		}
 	default:
 		f.Says = append(
 			append(said.Say("% under it at least, ", said.Length(at.Clearance)), place...),

@@ -3,6 +3,7 @@ package ramp
 import (
 	"math"
 
+	"zygonos/core/facts/catalogue"
 	"zygonos/core/lang/finding"
 	"zygonos/core/lang/quantity"
 	"zygonos/core/lang/said"
@@ -66,6 +67,10 @@ func DriveOf(r *rig.Rig) *DriveOn {
 	}
 	steps := s.Course(shownSteps)
 	w := WorstOf(steps)
+	if t := s.Told(); t != s && steps[w.Clearance].Clearance < clearLeast { // as the check judges it
+		s, steps = t, t.Course(shownSteps)
+		w = WorstOf(steps)
+	}
 	d.Machine = s.machine()
 	zero, clear := 0.0, clearLeast
 	if s.Loading.Unhitched {
@@ -187,21 +192,31 @@ func (p Path) ground(u float64) float64 {
 	return 0
 }
 
-// machine draws it about its rear wheels' middle, nose to the left.
+// machine draws it about its rear wheels' middle, nose to the left; an end that is out of the way,
+// its height not told, is dashed down to the belly.
 func (s *Setup) machine() []scene.Shape {
 	b := s.Body
 	at := func(a, h float64) scene.Point { return scene.Point{-a, -(h - b.RearR)} }
 	height := s.Item.Top - s.Item.Bottom
 	mid := b.Belly + 0.45*(height-b.Belly)
-	out := []scene.Shape{{Form: scene.Polygon, Class: "load", Points: []scene.Point{
-		at(
-			-b.Behind,
-			b.Tail,
-		), at(-b.Behind, mid), at(0.1*b.Base, mid), at(0.15*b.Base, height), at(0.75*b.Base, height), at(0.85*b.Base, mid),
-		at(
-			b.Base+b.Before,
-			0.9*mid,
-		), at(b.Base+b.Before, b.Nose), at(b.Base, b.Nose), at(b.Base, b.Belly), at(0, b.Belly), at(0, b.Tail)}}}
+	tip, rear := b.Base+b.Before, -b.Behind
+	var dashed []scene.Shape
+	low := func(told, wheels, end float64) float64 {
+		if !math.IsInf(told, 1) {
+			return told
+		}
+		shown := (b.Belly + mid) / 2
+		dashed = append(dashed, scene.Shape{Form: scene.Polyline, Class: "untold", Points: []scene.Point{
+			at(end, shown), at(end, b.Belly), at(wheels, b.Belly),
+		}})
+		return shown
+	}
+	nose, tail := low(b.Nose, b.Base, tip), low(b.Tail, 0, rear)
+	out := append(dashed, scene.Shape{Form: scene.Polygon, Class: "load", Points: []scene.Point{
+		at(rear, tail), at(rear, mid), at(0.1*b.Base, mid), at(0.15*b.Base, height), at(0.75*b.Base, height),
+		at(0.85*b.Base, mid), at(tip, 0.9*mid), at(tip, nose), at(b.Base, nose), at(b.Base, b.Belly), at(0, b.Belly),
+		at(0, tail),
+	}})
 	for _, w := range []struct{ a, r float64 }{{0, b.RearR}, {b.Base, b.FrontR}} {
 		c := at(w.a, w.r)
 		out = append(out, scene.Disc("wheel", c[0], c[1], w.r), scene.Disc("hub", c[0], c[1], 0.45*w.r))
@@ -277,6 +292,9 @@ func (s *Setup) Card(steps []Step) (on, off []CardLine) {
 		)
 	}
 	start(add)
+	if k, _ := catalogue.LoadOf(s.Item.Load.Kind); k.Rises != "" {
+		add("rises", false, said.Say("Its % up as high as it goes, blades off.", said.Piece{Text: k.Rises}))
+	}
 	if s.Way == ByLine {
 		add(
 			"line",

@@ -1,6 +1,7 @@
 package ramp_test
 
 import (
+	"encoding/json"
 	"math"
 	"math/rand"
 	"strings"
@@ -49,6 +50,13 @@ func TestTailNotTold(t *testing.T) {
 		}
 		if c.need != "" && (len(f.Needs) != 1 || f.Needs[0].Path != c.need) {
 			t.Errorf("%s: %+v", name, f.Needs)
+		}
+		d := ramp.DriveOf(resolved(t, append(append([]string{}, low...), c.sets...)...))
+		if got := d.Clear.Values[d.Clear.Worst]; math.Abs(got-f.Figure.Value) > 2e-3 {
+			t.Errorf("%s: drawn with %.4f under it, judged with %.4f", name, got, f.Figure.Value)
+		}
+		if _, err := json.Marshal(d); err != nil {
+			t.Error(name, err)
 		}
 		if c.need == "" && len(f.Needs) > 0 {
 			t.Errorf("%s asks for %+v", name, f.Needs)
