@@ -147,7 +147,7 @@ func (l *FirstLoad) called(n int) string {
 	name := strings.TrimSpace(l.Name)
 	switch {
 	case name == "" && l.together() && l.count() > 1:
-		return fmt.Sprintf("Load of %d", l.count())
+		return fmt.Sprintf("%d things", l.count())
 	case name == "":
 		name = "Load"
 	}
@@ -155,7 +155,7 @@ func (l *FirstLoad) called(n int) string {
 	case l.count() == 1 || l.Kind == "heap":
 		return name
 	case l.together():
-		return fmt.Sprintf("Load of %d %s", l.count(), small(name))
+		return fmt.Sprintf("%d %s", l.count(), small(name))
 	default:
 		return fmt.Sprintf("%s %d", single(name), n)
 	}

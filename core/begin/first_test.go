@@ -92,7 +92,7 @@ func TestFirstAlike(t *testing.T) {
 		name             string
 		value, plusMinus float64
 	}{
-		"load-1": {"Load of 20 bags of topsoil", 360, 20},
+		"load-1": {"20 bags of topsoil", 360, 20},
 		"load-2": {"hive 1", 40, 3},
 		"load-3": {"hive 2", 40, 3},
 		"load-4": {"gravel", 300, -1},
@@ -122,7 +122,7 @@ func TestFirstNames(t *testing.T) {
 		}
 	}
 	for told, want := range map[string]string{
-		"Bags": "Load of 3 bags", "BMX bikes": "Load of 3 BMX bikes", "": "Load of 3", "2x4s": "Load of 3 2x4s",
+		"Bags": "3 bags", "BMX bikes": "3 BMX bikes", "": "3 things", "2x4s": "3 2x4s",
 	} {
 		if got := made(t, begin.FirstLoad{Name: told, Kind: "timber", Count: 3}).Loads["load-1"].Name; got != want {
 			t.Errorf("%q: %q, not %q", told, got, want)
@@ -199,5 +199,5 @@ func ExampleFirst() {
 	fmt.Println(l.Name, l.Mass.Value)
 	// Output:
 	// Sheets of plywood on the trailer
-	// Load of 6 sheets of plywood 114 kg
+	// 6 sheets of plywood 114 kg
 }

@@ -4,6 +4,7 @@
 package said
 
 import (
+	"cmp"
 	"strconv"
 	"strings"
 	"unicode"
@@ -97,13 +98,20 @@ func List(parts ...Sentence) Sentence {
 // Say builds a sentence from a pattern: each % takes the next part, {word}
 // names a term of the table; {Word} prints it with a capital. A figure that is
 // always the same stands in square brackets in its metric unit, and is printed
-// in the plan's.
+// in the plan's. A verb behind the name of several things is in the plural.
 //
 //	Say("{Ball load} %, under the window", Mass(31))
 //	Say("Tighten the nuts again after [50 km].")
 func Say(pattern string, parts ...Piece) Sentence {
 	s := make(Sentence, 0, 1+2*(strings.Count(pattern, "%")+strings.Count(pattern, "{")))
 	text := func(t string) {
+		if n := len(s); n > 0 && s[n-1].Name != "" {
+			before := ""
+			if n > 1 {
+				before = cmp.Or(s[n-2].Text, "a figure")
+			}
+			t = agree(before, s[n-1].Name, t)
+		}
 		if t != "" {
 			s = append(s, Piece{Text: t})
 		}

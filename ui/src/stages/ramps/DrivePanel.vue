@@ -6,6 +6,7 @@ import { PauseIcon, PlayIcon } from '@heroicons/vue/20/solid'
 import { computed, ref, useTemplateRef, watch } from 'vue'
 import '@/drawing/drawing.css'
 import SceneShape from '@/drawing/SceneShape.vue'
+import NeedFields from '@/fields/NeedFields.vue'
 import { useWorkspace } from '@/stores/workspace'
 import { useWords } from '@/words'
 import DriveCurve from './DriveCurve.vue'
@@ -13,6 +14,8 @@ import DriveCurve from './DriveCurve.vue'
 const workspace = useWorkspace()
 const { say, term } = useWords()
 const drive = computed(() => workspace.settledReport?.drive)
+/** Why there is no drive to be seen, and what would show it. */
+const untold = computed(() => workspace.settledReport?.findings.find((f) => f.code === 'ramp.setup'))
 const at = ref(0)
 const last = computed(() => Math.max(0, (drive.value?.steps.length ?? 1) - 1))
 watch(
@@ -64,7 +67,10 @@ const places = computed(() => {
 
 <template>
   <div class="plate shrink-0 p-3" data-drive :data-step="Math.round(at)">
-    <p v-if="!drive" class="text-soft">Not known yet: see what is still to be told, at the right.</p>
+    <template v-if="!drive">
+      <p class="font-bold" data-untold>{{ untold ? say(untold.says) : 'Not known yet.' }}</p>
+      <NeedFields :needs="untold?.needs" />
+    </template>
     <template v-else>
       <div ref="frame" class="overflow-hidden">
         <svg
