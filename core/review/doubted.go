@@ -66,11 +66,16 @@ type doubts struct {
 
 func newDoubts(r *rig.Rig) *doubts {
 	d := &doubts{rig: r, within: inScope(r)}
-	d.guesses = r.Plan.Guesses(d.within, plan.Rough)
+	d.guesses = d.of(r.Plan)
 	if len(d.guesses) > mostDoubted {
 		d.guesses = d.guesses[:mostDoubted]
 	}
 	return d
+}
+
+// of are the guesses of a plan, first what its machines' kinds tell.
+func (d *doubts) of(p *plan.Plan) []plan.Guess {
+	return append(rig.UsualRolling(p, d.within), p.Guesses(d.within, plan.Rough)...)
 }
 
 // at are the answers with guesses at ends; none where that is no rig.
@@ -78,7 +83,7 @@ func (d *doubts) at(ends []int) answers {
 	out := answers{}
 	p := d.rig.Plan.Clone()
 	fill(p)
-	guesses := p.Guesses(d.within, plan.Rough) // of the clone: setting one leaves its path and range here as they are
+	guesses := d.of(p) // of the clone: setting one leaves its path and range here as they are
 	for _, k := range ends {
 		if end(guesses[k/2], k) <= 0 {
 			return out

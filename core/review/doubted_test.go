@@ -12,6 +12,7 @@ import (
 	"zygonos/core/lang/finding"
 	"zygonos/core/plan"
 	"zygonos/core/review"
+	"zygonos/core/rig"
 )
 
 // No check holds on a guess with which it fails: every estimate of the demos is made a guess within
@@ -110,6 +111,60 @@ func TestDoubtIsSaid(t *testing.T) {
 		!strings.Contains(says, "But with the weight of") || len(f.Needs) != 1 || f.Needs[0].Path != "/loads/two-seater/mass" {
 		t.Errorf("%s, then %s: %q %+v", before, f.Outcome, says, f.Needs)
 	}
+}
+
+// What a machine's kind tells is a guess too: nothing holds at rest that fails with one of its untaped lengths at an end of
+// what is usual.
+func TestUsualMachineIsAGuess(t *testing.T) {
+	taken, looked := 0, 0
+	for kind, rating := range map[string]int{"utv": 900, "zero-turn": 400, "machine-other": 500} {
+		p, _ := demoDoc(t)
+		q := review.Request{Outing: "two-seater-day"}
+		p, err := plan.Apply(p, []finding.Op{
+			{Op: "remove", Path: "/loads/two-seater/rolling"},
+			{Op: "replace", Path: "/loads/two-seater/kind", Value: kind},
+			{Op: "replace", Path: "/parts/ramps/ramp/rating", Value: rating},
+			{Op: "add", Path: "/parts/ramps/ramp/counts", Value: "vehicle"},
+		})
+		if err != nil {
+			t.Fatal(err)
+		}
+		rep := review.Review(p.Clone(), q)
+		rep.Doubt()
+		all := func(string) bool { return true }
+		for k := range rig.UsualRolling(p.Clone(), all) {
+			for end := range 2 {
+				at := p.Clone()
+				g := rig.UsualRolling(at, all)[k]
+				g.Set([]float64{g.Range.Low, g.Range.High}[end])
+				then := review.Review(at, q)
+				for i := range rep.Findings {
+					f := &rep.Findings[i]
+					looked++
+					if f.Outcome == finding.Holds && outcomeOf(then, f.Key()) == finding.Fails {
+						t.Errorf("%s: %s holds, and fails with %s %v", kind, f.Code, g.Path, g.Range)
+					}
+				}
+			}
+		}
+		for i := range rep.Findings {
+			if f := &rep.Findings[i]; f.Doubted && strings.Contains(f.Needs[len(f.Needs)-1].Path, "/rolling/") {
+				taken++
+			}
+		}
+	}
+	if looked < 300 || taken == 0 {
+		t.Errorf("%d looked at, %d taken back", looked, taken)
+	}
+}
+
+func outcomeOf(rep *review.Report, key string) finding.Outcome {
+	for i := range rep.Findings {
+		if rep.Findings[i].Key() == key {
+			return rep.Findings[i].Outcome
+		}
+	}
+	return ""
 }
 
 func find(t *testing.T, rep *review.Report, code string) *finding.Finding {

@@ -555,3 +555,11 @@ func movingPair(a, b, d, l float64) float64 {
 	e := b * d / (a + b)
 	return max(alone, (a+b)/l*(l-e)/2*(l-e)/2)
 }
+
+func BenchmarkCheck(b *testing.B) {
+	t := &testing.T{}
+	r := resolved(t)
+	for b.Loop() {
+		ramp.Check(r)
+	}
+}
