@@ -4,6 +4,7 @@ import (
 	"slices"
 	"strings"
 
+	"zygonos/core/facts/catalogue"
 	"zygonos/core/lang/finding"
 	"zygonos/core/lang/said"
 	"zygonos/core/plan"
@@ -59,9 +60,14 @@ func (s *Setup) milder(out []finding.Finding) []finding.Finding {
 				if ends[0].to < 0 {
 					at = guesses[0].Range.Low
 				}
-				how = said.Say(" At a "+guesses[0].Says+" of %, as it may be, it would not: tape it.", said.Length(at))
+				tape := said.Say("tape it.")
+				if k, _ := catalogue.LoadOf(s.Item.Load.Kind); k.Rises != "" && ends[0].field == "clearance" {
+					tape = said.Say("set its % as high as it goes and tape it.", said.Piece{Text: k.Rises})
+				}
+				how = said.Say(" At a "+guesses[0].Says+" of %, as it may be, it would not: ", said.Length(at))
+				how = append(how, tape...)
 			}
-			f.Says = slices.Concat(said.Say("Roughly: "), f.Says, how)
+			f.Says = slices.Concat(said.Say("Roughly: "), f.Says.First(), how) // ways out once it is taped
 			for _, g := range guesses {
 				f.Needs = append(f.Needs, finding.Need{
 					Path: g.Path, Says: said.Say("the machine's " + g.Says),

@@ -30,7 +30,7 @@ func TestFailsOnUsualFigures(t *testing.T) {
 		needs                     int // at least
 	}{
 		"usual":           {"", `1.8`, "tight", "Roughly: It hangs by 5.8 mm", 1},
-		"how it says so":  {"", `1.8`, "tight", "At a ground clearance of 120 mm, as it may be, it would not: tape it.", 1},
+		"how it says so":  {"", `1.8`, "tight", "At a ground clearance of 120 mm, as it may be, it would not: set its mower deck as high as it goes and tape it.", 1},
 		"taped":           {taped, `1.8`, "tight", "At a wheelbase of 1063 mm, as it may be", 1},
 		"all taped":       {taped + `,"wheelbase":{"value":1.25,"how":"weighed"},"frontAxle":{"value":0.3,"how":"weighed"}`, `1.8`, "fails", "It hangs by 5.8 mm", 0},
 		"taped, far off":  {taped, `1.2`, "fails", "It hangs by 50 mm", 0},

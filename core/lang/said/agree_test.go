@@ -32,3 +32,16 @@ func TestVerbsAgree(t *testing.T) {
 		}
 	}
 }
+
+func TestFirstSentence(t *testing.T) {
+	l := quantity.Locale{Units: quantity.Metric, Region: quantity.UK}
+	for want, says := range map[string]said.Sentence{
+		"It hangs by 2 mm.": said.Say("It hangs by %. Longer ramps.", said.Length(0.002)),
+		"Only one.":         said.Say("Only one."),
+		"Weigh it.":         append(said.Say("Weigh it"), said.Say(". Then % again. And on.", said.Mass(3.0))...),
+	} {
+		if got := says.First().Text(l); got != want {
+			t.Errorf("%q, not %q", got, want)
+		}
+	}
+}

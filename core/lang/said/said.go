@@ -5,6 +5,7 @@ package said
 
 import (
 	"cmp"
+	"slices"
 	"strconv"
 	"strings"
 	"unicode"
@@ -78,6 +79,16 @@ func (s Sentence) Finite() bool {
 		}
 	}
 	return true
+}
+
+// First is the first of several sentences, with its full stop.
+func (s Sentence) First() Sentence {
+	for i, p := range s {
+		if k := strings.Index(p.Text, ". "); k >= 0 {
+			return append(slices.Clone(s[:i]), Piece{Text: p.Text[:k+1]})
+		}
+	}
+	return s
 }
 
 // List reads several sentences as one: a, b and c.
