@@ -17,6 +17,7 @@ type Guess struct {
 	Kind  quantity.Kind
 	Range quantity.Range[float64]
 	Set   func(v float64) // in the plan that it was found in
+	Taken bool            // from the kind of the thing: nobody told it
 }
 
 // Rough is the doubt, as a share of a weight or a volume, over which an estimate is a guess: more than a maker's
@@ -40,11 +41,16 @@ func (p *Plan) Guesses(within func(path string) bool, share float64) []Guess {
 		}
 		return !(g.Range.Nominal > 0) || g.Range.Width()/2 <= least*(1+1e-9)
 	})
+	Roughest(out)
+	return out
+}
+
+// Roughest sorts guesses by their doubt as a share of their value, the roughest first.
+func Roughest(all []Guess) {
 	rough := func(g Guess) float64 { return g.Range.Width() / g.Range.Nominal }
-	slices.SortStableFunc(out, func(a, b Guess) int {
+	slices.SortStableFunc(all, func(a, b Guess) int {
 		return cmp.Or(cmp.Compare(rough(b), rough(a)), strings.Compare(a.Path, b.Path))
 	})
-	return out
 }
 
 func (p *Plan) guesses(v reflect.Value, path string, within func(string) bool, out *[]Guess) {

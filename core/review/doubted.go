@@ -3,9 +3,11 @@ package review
 import (
 	"cmp"
 	"fmt"
+	"maps"
 	"slices"
 	"strings"
 
+	"zygonos/core/facts/catalogue"
 	"zygonos/core/lang/finding"
 	"zygonos/core/lang/quantity"
 	"zygonos/core/lang/said"
@@ -18,13 +20,15 @@ const (
 	mostDoubted  = 24 // guesses of a rig that are looked at, the roughest first
 	mostTogether = 16 // sets of guesses that are looked at together
 	mostNamed    = 3  // guesses that a sentence names
+	mostSoftened = 3  // lengths that nobody told, of a check that fails on them
 )
 
 // Doubt takes back that a check holds where it fails with one guess at either end of its doubt, or with
 // several at once, each at the end that is worse for it: it is tight, says which guesses and what then
 // comes, and asks for them. Where a check counts a doubt itself it does not hold then anyway; this is for
-// all that a check takes as it is told. It asks all questions twice for each guess, so that it is done at
-// rest. docs/method/estimates.md
+// all that a check takes as it is told. And it takes back that a check fails where it does so on lengths that
+// nobody told, its loads' kinds' usual ones, and not with other ones that are usual too. It asks all questions
+// twice for each guess, so that it is done at rest. docs/method/estimates.md
 func (rep *Report) Doubt() {
 	if rep.rig == nil {
 		return
@@ -35,6 +39,10 @@ func (rep *Report) Doubt() {
 	together := map[string]answers{} // by the ends that it takes
 	for i := range rep.Findings {
 		f := &rep.Findings[i]
+		if f.Outcome == finding.Fails {
+			d.soften(f, alone)
+			continue
+		}
 		for k := 0; k < len(alone) && f.Outcome == finding.Holds; k++ {
 			d.takeBack(f, []int{k}, alone[k])
 		}
@@ -52,6 +60,13 @@ func (rep *Report) Doubt() {
 		}
 	}
 	rep.weigh()
+}
+
+// DoubtIf does so where that alone can change an outcome: one that holds, and one that fails on what nobody told.
+func (rep *Report) DoubtIf(o finding.Outcome) {
+	if o == finding.Holds || o == finding.Fails && rep.rig != nil && len(rig.Taken(rep.rig.Plan, inScope(rep.rig))) > 0 {
+		rep.Doubt()
+	}
 }
 
 // answers are the findings on a rig by their keys.
@@ -73,9 +88,11 @@ func newDoubts(r *rig.Rig) *doubts {
 	return d
 }
 
-// of are the guesses of a plan, first what its machines' kinds tell.
+// of are the guesses of a plan, with what its loads' kinds tell, the roughest first.
 func (d *doubts) of(p *plan.Plan) []plan.Guess {
-	return append(rig.UsualRolling(p, d.within), p.Guesses(d.within, plan.Rough)...)
+	all := append(p.Guesses(d.within, plan.Rough), rig.Taken(p, d.within)...)
+	plan.Roughest(all)
+	return all
 }
 
 // at are the answers with guesses at ends; none where that is no rig.
@@ -147,7 +164,76 @@ func (d *doubts) takeBack(f *finding.Finding, ends []int, then answers) bool {
 	if g == nil || g.Outcome != finding.Fails {
 		return false
 	}
-	f.Outcome, f.Tight, f.Doubted = finding.Tight, finding.GuessTooRough, true
+	f.Says = slices.Concat(f.Says, said.Say(" But with "), d.ask(f, ends), said.Say(": "), g.Says)
+	f.Doubted = true
+	return true
+}
+
+// soften makes a check that fails tight where it does not with lengths that nobody told at other ends of what is
+// usual for their kinds: one of them, or two or three of one thing that it hangs on.
+func (d *doubts) soften(f *finding.Finding, alone []answers) {
+	hangs := map[string][]int{} // on these guesses, by their thing
+	for k := range alone {
+		if !d.guesses[k/2].Taken {
+			continue
+		}
+		if d.takeUp(f, []int{k}, alone[k]) {
+			return
+		}
+		thing := strings.Join(strings.Split(d.guesses[k/2].Path, "/")[:3], "/")
+		g := alone[k][f.Key()]
+		if on := hangs[thing]; g != nil && !alike(g.Figure, f.Figure) && !slices.Contains(on, k/2) && len(on) < mostSoftened {
+			hangs[thing] = append(on, k/2)
+		}
+	}
+	for _, thing := range slices.Sorted(maps.Keys(hangs)) {
+		sets := corners(hangs[thing])
+		then := make([]answers, len(sets))
+		parallel.Each(len(sets), func(i int) { then[i] = d.at(sets[i]) })
+		for i := range sets {
+			if d.takeUp(f, sets[i], then[i]) {
+				return
+			}
+		}
+	}
+}
+
+// corners are the sets of ends of two and more of some guesses, the smallest first.
+func corners(guesses []int) (sets [][]int) {
+	all := [][]int{nil}
+	for _, g := range guesses {
+		for _, set := range slices.Clone(all) {
+			all = append(all, append(slices.Clone(set), 2*g), append(slices.Clone(set), 2*g+1))
+		}
+	}
+	for _, set := range all {
+		if len(set) > 1 {
+			sets = append(sets, set)
+		}
+	}
+	slices.SortStableFunc(sets, func(a, b []int) int { return cmp.Compare(len(a), len(b)) })
+	return sets
+}
+
+// takeUp makes a check that fails tight where it holds, or is tight, with guesses at ends, and reports whether it did.
+// The ways out follow once they are taped.
+func (d *doubts) takeUp(f *finding.Finding, ends []int, then answers) bool {
+	g := then[f.Key()]
+	if g == nil || g.Outcome != finding.Holds && g.Outcome != finding.Tight {
+		return false
+	}
+	says := f.Says.First()
+	if len(says) == 0 || says[0].Text != rough {
+		says = append(said.Say(rough), says...)
+	}
+	f.Says = slices.Concat(says, said.Say(" With "), d.ask(f, ends), said.Say(", as it may be: "), g.Says.First())
+	f.Softened = true
+	return true
+}
+
+// ask makes a check tight by guesses, asks for them, and names them at their ends.
+func (d *doubts) ask(f *finding.Finding, ends []int) said.Sentence {
+	f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 	var names []said.Sentence
 	for i, k := range ends {
 		g := d.guesses[k/2]
@@ -155,17 +241,29 @@ func (d *doubts) takeBack(f *finding.Finding, ends []int, then answers) bool {
 		if i < mostNamed {
 			names = append(names, append(slices.Clone(what), said.Say(" at %", said.Of(g.Kind, end(g, k)))...))
 		}
-		where := said.Say("Tape it.")
-		if g.Kind == quantity.KindMass {
-			where = said.Say("Weigh it.")
-		}
-		f.Needs = append(f.Needs, finding.Need{Path: g.Path, Says: what, Where: where})
+		f.Needs = append(f.Needs, finding.Need{Path: g.Path, Says: what, Where: d.where(g)})
 	}
 	if n := len(ends) - len(names); n > 0 {
 		names = append(names, said.Say("%", said.Counted(n, "guess more", "guesses more")))
 	}
-	f.Says = slices.Concat(f.Says, said.Say(" But with "), said.List(names...), said.Say(": "), g.Says)
-	return true
+	return said.List(names...)
+}
+
+// where tells how a guess is replaced.
+func (d *doubts) where(g plan.Guess) said.Sentence {
+	part := strings.Split(g.Path, "/")
+	if strings.HasSuffix(g.Path, "/rolling/clearance") && part[1] == "loads" {
+		if k, _ := catalogue.LoadOf(d.rig.Plan.Loads[part[2]].Kind); k.Rises != "" {
+			return said.Say("Set its % as high as it goes, then tape it.", said.Piece{Text: k.Rises})
+		}
+	}
+	switch {
+	case g.Kind == quantity.KindMass:
+		return said.Say("Weigh it.")
+	case g.Taken:
+		return said.Say("Tape it; its kind's usual figure is taken.")
+	}
+	return said.Say("Tape it.")
 }
 
 // name is what a guess is called in a sentence.

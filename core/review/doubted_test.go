@@ -132,10 +132,10 @@ func TestUsualMachineIsAGuess(t *testing.T) {
 		rep := review.Review(p.Clone(), q)
 		rep.Doubt()
 		all := func(string) bool { return true }
-		for k := range rig.UsualRolling(p.Clone(), all) {
+		for k := range rig.Taken(p.Clone(), all) {
 			for end := range 2 {
 				at := p.Clone()
-				g := rig.UsualRolling(at, all)[k]
+				g := rig.Taken(at, all)[k]
 				g.Set([]float64{g.Range.Low, g.Range.High}[end])
 				then := review.Review(at, q)
 				for i := range rep.Findings {

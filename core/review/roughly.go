@@ -67,7 +67,9 @@ func roughly(r *rig.Rig, fs []finding.Finding, detail bool, ask func(*rig.Rig) [
 		if f.Outcome == finding.Holds || f.Outcome == finding.Fails && mildest[i] != "" {
 			f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 		}
-		f.Says = append(said.Say(rough), f.Says...)
+		if len(f.Says) == 0 || f.Says[0].Text != rough { // a machine's own figures may be usual ones too
+			f.Says = append(said.Say(rough), f.Says...)
+		}
 		if needs[i] == nil {
 			needs[i] = r.Usual
 		}

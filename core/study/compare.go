@@ -421,9 +421,7 @@ func Tows(ctx context.Context, p *plan.Plan) []Tow {
 				car := func(f *finding.Finding) bool {
 					return f.Stage == "vehicle" || f.Code == balance.CodeWindow || f.Code == clearance.CodeCar
 				}
-				if review.HeadlineOf(rep.Findings, car).Outcome == finding.Holds {
-					rep.Doubt()
-				}
+				rep.DoubtIf(review.HeadlineOf(rep.Findings, car).Outcome)
 				h := review.HeadlineOf(rep.Findings, car)
 				if tow.Outcome == "" || h.Outcome.Rank() < tow.Outcome.Rank() {
 					tow.Outcome, tow.Says, tow.Code = h.Outcome, h.Says, h.Code

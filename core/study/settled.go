@@ -84,19 +84,24 @@ func atRest(p *plan.Plan, q review.Request) *review.Report {
 // whole is that with what its guesses may come to, where that alone can change its outcome.
 func whole(p *plan.Plan, q review.Request) *review.Report {
 	rep := atRest(p, q)
-	if rep.Headline.Outcome == finding.Holds || review.HeadlineOf(rep.Findings, notMust).Outcome == finding.Holds {
+	if itHolds(rep) {
 		rep.Doubt()
+	} else {
+		rep.DoubtIf(rep.Headline.Outcome)
 	}
 	return rep
+}
+
+// itHolds reports whether a rig holds, with its musts or without.
+func itHolds(rep *review.Report) bool {
+	return rep.Headline.Outcome == finding.Holds || review.HeadlineOf(rep.Findings, notMust).Outcome == finding.Holds
 }
 
 // placed is a variant's review and how it comes out by the checks on which places bear, with what its guesses may come
 // to where it would hold.
 func placed(p *plan.Plan, q review.Request, kinds ...string) (*review.Report, finding.Outcome) {
 	rep := atRest(p, q)
-	if placedOutcome(rep, kinds...) == finding.Holds {
-		rep.Doubt()
-	}
+	rep.DoubtIf(placedOutcome(rep, kinds...))
 	return rep, placedOutcome(rep, kinds...)
 }
 
@@ -108,7 +113,7 @@ func addFixes(ctx context.Context, p *plan.Plan, q review.Request, rep *review.R
 	n, others := 0, newWarner(p, q.Trailer)
 	for i := range rep.Findings {
 		f := &rep.Findings[i]
-		if f.Outcome != finding.Fails && f.Tight != finding.LittleRoom {
+		if f.Outcome != finding.Fails && f.Tight != finding.LittleRoom && !f.Softened {
 			continue
 		}
 		if n++; n > maxFixed {
@@ -135,6 +140,14 @@ func addFixes(ctx context.Context, p *plan.Plan, q review.Request, rep *review.R
 	return left
 }
 
+// told is how a check comes out as it is told, without other lengths than are usual.
+func told(f *finding.Finding) finding.Outcome {
+	if f.Softened {
+		return finding.Fails
+	}
+	return f.Outcome
+}
+
 // tryFix judges the plan with the variant. It is a fix when the finding comes to
 // a better outcome and no other check comes to a worse one.
 func tryFix(
@@ -151,7 +164,10 @@ func tryFix(
 	if problems := plan.Clean(patched); len(problems) > 0 {
 		return finding.Fix{}, false
 	}
-	after := whole(patched, q)
+	after := atRest(patched, q) // as it is told, like that before
+	if itHolds(after) {
+		after.Doubt()
+	}
 	was := map[string]*finding.Finding{}
 	for i := range before.Findings {
 		was[before.Findings[i].Key()] = &before.Findings[i]
@@ -172,9 +188,9 @@ func tryFix(
 			news = finding.Worse(news, a.Outcome)
 		case a.Key() == f.Key():
 			gone = false
-			better = a.Outcome.Rank() > b.Outcome.Rank() && a.Outcome != finding.Unknown // what is not known mends nothing
+			better = a.Outcome.Rank() > told(b).Rank() && a.Outcome != finding.Unknown // what is not known mends nothing
 			fix.Outcome, fix.Figure = a.Outcome, a.Figure
-		case a.Outcome.Rank() < b.Outcome.Rank():
+		case a.Outcome.Rank() < told(b).Rank():
 			return fix, false
 		case a.Outcome == finding.Fails && a.Margin != nil && b.Margin != nil && *a.Margin < *b.Margin-1e-9:
 			return fix, false

@@ -134,11 +134,6 @@ func Check(r *rig.Rig) []finding.Finding {
 	case s == nil:
 		return out
 	}
-	return append(out, s.milder(s.judge())...)
-}
-
-// judge is what is asked of one drive.
-func (s *Setup) judge() (out []finding.Finding) {
 	steps := s.Course(stepsLive)
 	w := WorstOf(steps)
 	out = append(out, s.angle(steps), s.clearance(&steps[w.Clearance]), s.tip(&steps[w.Ball]))

@@ -188,7 +188,9 @@ type Finding struct {
 	HasWork   bool          `json:"hasWork,omitempty"`
 	Rest      bool          `json:"rest,omitempty"`    // it is judged at rest alone, but where its stage is on screen
 	Doubted   bool          `json:"doubted,omitempty"` // it holds, but not with a guess at either end: found at rest
-	Follows   bool          `json:"follows,omitempty"` // it is as at the last rest, what changed since is not in it
+	// it fails, but not with other lengths than those that its kinds tell and nobody else: found at rest
+	Softened bool `json:"softened,omitempty"`
+	Follows  bool `json:"follows,omitempty"` // it is as at the last rest, what changed since is not in it
 
 	Work func() []Step `json:"-"` // the working, made only when it is opened
 }

@@ -175,6 +175,7 @@ export interface Finding {
   rest?: boolean;
   says: Sentence;
   scope: Scope;
+  softened?: boolean;
   source?: Source;
   stage: string;
   subject?: string;
