@@ -161,7 +161,9 @@ test('everything may be skipped; what is missing is named', async ({ page }) => 
   await expect(page.locator('form')).toHaveAttribute('data-step', '1')
   await page.getByLabel('How many').fill('101')
   await page.getByRole('button', { name: 'Next' }).click()
-  await expect(page.getByRole('alert')).toContainText('How many: 101 are too many to begin with, 100 at most.')
+  await expect(page.getByRole('alert')).toContainText(
+    'How many: 101 are too many to begin with, 100 at most.',
+  )
   await page.getByLabel('How many').fill('1')
   for (let i = 2; i < 6; i++) {
     await page.getByRole('button', { name: 'I do not know: skip' }).click()

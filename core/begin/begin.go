@@ -11,6 +11,7 @@ import (
 	"zygonos/core/facts/catalogue"
 	"zygonos/core/lang/finding"
 	"zygonos/core/lang/quantity"
+	"zygonos/core/lang/said"
 	"zygonos/core/plan"
 )
 
@@ -32,6 +33,9 @@ type Asked struct {
 type Refusal string
 
 func (r Refusal) Error() string { return string(r) }
+
+// refused is a Refusal in the words of the plan's region.
+func refused(p *plan.Plan, says string) error { return Refusal(said.Say(says).Text(p.Locale())) }
 
 // Usual lengths of a deck that nobody taped, m (confidence C).
 const (
@@ -131,7 +135,7 @@ func fitting(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 	}
 	doubt := quantity.Mass(tenths(float64(f.High-f.Low) / 2 * area))
 	part := plan.Part{
-		Order: next(p), Name: f.Name, Kind: f.ID,
+		Order: next(p), Name: said.Say(f.Name).Text(p.Locale()), Kind: f.ID,
 		Mass: &plan.MassEstimate{
 			Value:     quantity.Mass(tenths(float64(f.Low+f.High) / 2 * area)),
 			PlusMinus: &doubt,

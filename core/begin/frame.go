@@ -7,6 +7,7 @@ import (
 	"zygonos/core/facts/catalogue"
 	"zygonos/core/lang/finding"
 	"zygonos/core/lang/quantity"
+	"zygonos/core/lang/said"
 	"zygonos/core/plan"
 	"zygonos/core/sums/section"
 )
@@ -71,6 +72,7 @@ type Ladder struct {
 	Cross             int // how many cross members; two at least
 	Rail, Rung, Beam  plan.Profile
 	long, wide, front float64
+	drawbar           string // what the region calls it
 }
 
 // NewLadder is what a frame of a kind begins with on a trailer: sections the lightest usual ones that bear by
@@ -78,13 +80,13 @@ type Ladder struct {
 func NewLadder(p *plan.Plan, trailer, kind string) (*Ladder, error) {
 	t := p.Trailers[trailer]
 	if t.CouplingToDeck == nil {
-		return nil, Refusal(
-			"Fill in first how far behind the coupling the deck begins: the drawbar follows from it.",
+		return nil, refused(
+			p, "Fill in first how far behind the {coupling} the deck begins: the {drawbar} follows from it.",
 		)
 	}
-	l := &Ladder{Kind: kind, front: float64(t.CouplingToDeck.Value)}
+	l := &Ladder{Kind: kind, front: float64(t.CouplingToDeck.Value), drawbar: said.Term("Drawbar", p.Region)}
 	if l.front < 0.2 {
-		return nil, Refusal("The deck begins at the coupling itself: there is no room for a drawbar.")
+		return nil, refused(p, "The deck begins at the {coupling} itself: there is no room for a {drawbar}.")
 	}
 	long, wide := deck(p, trailer)
 	l.long, l.wide = float64(long), float64(wide)
@@ -137,7 +139,7 @@ func (l *Ladder) Members() map[string]plan.Member {
 	nose, back := -l.front+headRoom, at(n/2)
 	for i, side := range sides {
 		sign := float64(2*i - 1)
-		name := "Drawbar, " + side
+		name := l.drawbar + ", " + side
 		switch l.Kind {
 		case "a-frame":
 			under := -float64(l.Rail.Height)
@@ -152,7 +154,7 @@ func (l *Ladder) Members() map[string]plan.Member {
 		under := -float64(l.Rung.Height)
 		put(
 			"drawbar",
-			"Drawbar",
+			l.drawbar,
 			plan.RoleDrawbar,
 			l.Beam,
 			[3]float64{nose, 0, under},

@@ -26,7 +26,7 @@ func seat(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 		long = axleTube
 	}
 	if t.CouplingToAxle == nil || t.CouplingToDeck == nil {
-		return nil, Refusal("Where the axle stands is not known: enter how far it stands behind the coupling.")
+		return nil, refused(p, "Where the axle stands is not known: enter how far it stands behind the {coupling}.")
 	}
 	if t.AxleCount() > 1 && t.AxleGap == nil {
 		return nil, Refusal("Enter how far the axles stand apart.")

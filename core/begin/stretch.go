@@ -73,7 +73,7 @@ func stretch(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 			err = grow("couplingToAxle", t.CouplingToAxle, by)
 		}
 	default:
-		return nil, Refusal("A frame is made longer, wider, or its drawbar longer.")
+		return nil, refused(p, "A frame is made longer, wider, or its {drawbar} longer.")
 	}
 	if err != nil {
 		return nil, err

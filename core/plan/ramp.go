@@ -88,7 +88,7 @@ type Loading struct {
 	// of the ground behind the trailer, away from it, rad
 	Fall float64 `json:"fall,omitempty" is:"ground's slope, angle -0.5..0.5"`
 	// the ground at the foot lies so much lower
-	Kerb length `json:"kerb,omitempty" is:"kerb, -1..1"`
+	Kerb length `json:"kerb,omitempty" is:"{kerb}, -1..1"`
 	// the coupling over its height level, by the jockey wheel
 	Raised length `json:"raised,omitempty" is:"raised {coupling}, -0.6..0.6"`
 	// height of a deck that is lowered to load; 0: as it stands

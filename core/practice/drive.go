@@ -61,7 +61,7 @@ func TaskOf(id string, o *Outline) (Task, bool) {
 	}
 	switch id {
 	case "straight":
-		t.Name, t.Says = "Straight back", said.Say("[30 m] straight back between two kerbs.")
+		t.Name, t.Says = "Straight back", said.Say("[30 m] straight back between two {kerb}s.")
 		wall(-45, 2.2, 15, 2.6)
 		wall(-45, -2.6, 15, -2.2)
 		t.Goal.X, t.Par = -30-long, 32
@@ -107,7 +107,7 @@ func TaskOf(id string, o *Outline) (Task, bool) {
 			{-24 - long, 2.6},
 		}
 	case "turn":
-		t.Name, t.Says = "Turn round in the road", said.Say("Turn car and trailer round between the kerbs.")
+		t.Name, t.Says = "Turn round in the road", said.Say("Turn car and trailer round between the {kerb}s.")
 		wall(-40, 5.5, 40, 5.9)
 		wall(-40, -5.9, 40, -5.5)
 		t.Goal = Area{Pose: Pose{-long, 0, math.Pi}, Along: 30, Across: 5.5, Turned: 15 * math.Pi / 180}

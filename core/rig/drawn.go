@@ -198,7 +198,7 @@ func (r *Rig) bits() (out []bit) {
 		}
 		low, high := float64(f.Low)*times, float64(f.High)*times
 		out = append(out, bit{
-			path: r.trailerPath("/fitted"), name: f.Name, how: plan.Typical, at: at,
+			path: r.trailerPath("/fitted"), name: said.Say(f.Name).Text(r.Plan.Locale()), how: plan.Typical, at: at,
 			mass: span{Nominal: (low + high) / 2, Low: low, High: high},
 		})
 	}

@@ -14,6 +14,10 @@ export function term(terms: Terms, key: string, region: string): string {
   return capital ? word.charAt(0).toUpperCase() + word.slice(1) : word
 }
 
+/** A text with its words in braces in the region's. */
+export const worded = (terms: Terms, region: string, text: string) =>
+  text.replace(/\{([^}]+)\}/g, (_, key: string) => term(terms, key, region))
+
 /** Identifies a finding across reports, as the core's Finding.Key does. */
 export const keyOf = (f: Finding) =>
   [f.code, f.scope.trailer, f.scope.outing, f.scope.state, f.scope.school, f.subject]

@@ -2,7 +2,7 @@
 import { computed, inject, type ComputedRef, type InjectionKey } from 'vue'
 import type { Measure, Sentence } from '@/generated/types'
 import { print, type Locale } from '@/quantities'
-import { measure, nominal, sentence, spread, term, unbroken } from '@/said'
+import { measure, nominal, sentence, spread, term, unbroken, worded } from '@/said'
 import { useReference } from '@/stores/reference'
 import { useWorkspace } from '@/stores/workspace'
 
@@ -19,6 +19,7 @@ export function useWords() {
     locale,
     say: (s: Sentence | undefined | null) => sentence(terms.value, locale.value, s),
     term: (key: string) => term(terms.value, key, locale.value.region),
+    worded: (text: string) => worded(terms.value, locale.value.region, text),
     measure: (m: Measure | undefined | null) => measure(locale.value, m),
     nominal: (m: Measure | undefined | null) => nominal(locale.value, m),
     range: (m: Measure) => spread(locale.value, m),

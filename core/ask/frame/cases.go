@@ -68,7 +68,7 @@ func cases(m *model) []loadCase {
 		}
 	} else if len(m.axles) > 1 {
 		out = append(out, loadCase{
-			id: "kerb", name: said.Say("one wheel % up on a kerb", said.Length(lifted)), why: practice,
+			id: "kerb", name: said.Say("one wheel % up on a {kerb}", said.Length(lifted)), why: practice,
 			load: func(l *loader, all []body, high bool) bool {
 				l.c.Moves = append(l.c.Moves, frame3d.Move{Support: l.wheels[0][1], Dir: frame3d.Z, By: lifted})
 				return l.weigh(all, still(1), high)

@@ -315,7 +315,7 @@ func angles(r *rig.Rig) (finding.Finding, bool) {
 		steepDrive,
 	)
 	f.Says = said.Say(
-		"The tail scrapes on a ramp over %, the {coupling} on a crest over %. Tail % up, % with the car on a kerb.",
+		"The tail scrapes on a ramp over %, the {coupling} on a crest over %. Tail % up, % with the car on a {kerb}.",
 		said.Of(
 			quantity.KindAngle,
 			depart,

@@ -21,7 +21,7 @@ func licence(r *rig.Rig) (finding.Finding, bool) {
 		Scope:    r.Scope,
 		Compares: true,
 		Subject:  "/trailers/" + r.Scope.Trailer + "/label",
-		Title:    said.Say("Driving licence"),
+		Title:    said.Say("Driving {licence}"),
 	}
 	if r.Outing == nil || r.Vehicle == nil {
 		return f, false
@@ -29,12 +29,12 @@ func licence(r *rig.Rig) (finding.Finding, bool) {
 	l := norms.LicenceOf(r.Plan.Region)
 	if l == nil {
 		f.Outcome, f.Source = finding.Unknown, norms.Practice("licences are by state or country")
-		f.Says = said.Say("Which licence this pair takes is for your state or country to say: ask before you tow.")
+		f.Says = said.Say("Which {licence} this pair takes is for your state or country to say: ask before you tow.")
 		f.Needs = []finding.Need{
 			{
 				Path:  "/region",
-				Says:  said.Say("what your licence lets you tow"),
-				Where: said.Say("Ask the licence office."),
+				Says:  said.Say("what your {licence} lets you tow"),
+				Where: said.Say("Ask the {licence} office."),
 			},
 		}
 		return f, true
@@ -43,7 +43,7 @@ func licence(r *rig.Rig) (finding.Finding, bool) {
 	trailer := permissibleGross(r)
 	if trailer == nil || !l.TrailerAlone && r.Vehicle.Gross == nil {
 		f.Outcome, f.Says = finding.Unknown, said.Say(
-			"Which licence it takes is not known: that reads the permissible masses on the plates.",
+			"Which {licence} it takes is not known: that reads the permissible masses on the plates.",
 		)
 		if trailer == nil {
 			f.Needs = append(
@@ -78,7 +78,7 @@ func licence(r *rig.Rig) (finding.Finding, bool) {
 			float64(l.Light),
 		)
 		f.Says = said.Say(
-			"A category B licence tows a trailer of up to % permissible mass; this one has %.",
+			"A category B {licence} tows a trailer of up to % permissible mass; this one has %.",
 			said.Mass(float64(l.Light)),
 			said.Mass(*trailer),
 		)
@@ -102,7 +102,7 @@ func licence(r *rig.Rig) (finding.Finding, bool) {
 			f.Says = said.Say("It takes BE: car and trailer together % permissible, B96 ends at %.", said.Mass(both), said.Mass(float64(l.More)))
 		}
 	}
-	f.Says = append(f.Says, said.Say(" General figures: your own licence and its date decide.")...)
+	f.Says = append(f.Says, said.Say(" General figures: your own {licence} and its date decide.")...)
 	return f, true
 }
 

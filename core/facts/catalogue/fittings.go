@@ -16,7 +16,7 @@ type Fitting struct {
 	Open    bool    `json:"open,omitempty"` // a frame that others stand in and under
 }
 
-// Fittings lists what is fitted to trailers; typical figures, confidence C.
+// Fittings lists what is fitted to trailers; typical figures, confidence C. Words in braces are the region's.
 var Fittings = []Fitting{
 	{ID: "floor-ply", Name: "plywood floor, 12 to 18 mm (1/2 to 3/4 in)", Low: 7, High: 12, PerArea: true, Height: 0.02, Where: "deck", Hours: 3, Open: true},
 	{ID: "floor-boards", Name: "boarded floor", Low: 10, High: 16, PerArea: true, Height: 0.03, Where: "deck", Hours: 4, Open: true},
@@ -28,11 +28,11 @@ var Fittings = []Fitting{
 		Length: 2.4, Width: 0.03, Height: 0.35, Where: "deck", Hours: 1,
 	},
 	{
-		ID: "drawbar-slide", Name: "coupling bar that slides out", Low: 8, High: 30,
+		ID: "drawbar-slide", Name: "{coupling} bar that slides out", Low: 8, High: 30,
 		Length: 1.2, Width: 0.06, Height: 0.08, Where: "drawbar", Hours: 3,
 	},
 	{ID: "spare", Name: "spare wheel", Low: 10, High: 22, Length: 0.55, Width: 0.55, Height: 0.2, Where: "drawbar", Hours: 0.5},
-	{ID: "jockey", Name: "jockey wheel or jack", Low: 5, High: 12, Length: 0.2, Width: 0.2, Height: 0.6, Where: "drawbar", Hours: 0.5},
+	{ID: "jockey", Name: "{jockey wheel} or jack", Low: 5, High: 12, Length: 0.2, Width: 0.2, Height: 0.6, Where: "drawbar", Hours: 0.5},
 	{ID: "toolbox", Name: "toolbox, filled", Low: 15, High: 50, Length: 0.5, Width: 0.9, Height: 0.4, Where: "drawbar", Hours: 1.5},
 	{ID: "ramps", Name: "pair of ramps", Low: 12, High: 40, Length: 1.8, Width: 0.6, Height: 0.12, Where: "deck", Hours: 1},
 	{ID: "ramp-gate", Name: "ramp gate, upright at the tail", Low: 35, High: 90, Length: 0.1, Width: 1.2, Height: 1.2, Where: "tail", Hours: 4},
@@ -40,7 +40,7 @@ var Fittings = []Fitting{
 	{ID: "deck-fold", Name: "folding half of the deck", Low: 30, High: 80, Length: 1.2, Width: 1.2, Height: 0.1, Where: "deck", Hours: 3, Open: true},
 	{ID: "reel", Name: "hose reel", Low: 8, High: 30, Length: 0.5, Width: 0.5, Height: 0.5, Where: "drawbar", Hours: 1},
 	{ID: "rack", Name: "boat or board rack", Low: 20, High: 60, Length: 1.6, Width: 1.3, Height: 1.1, Where: "deck", Hours: 10, Open: true},
-	{ID: "mudguards", Name: "pair of mudguards", Low: 3, High: 10, Length: 0.9, Width: 1.7, Height: 0.35, Where: "deck", Hours: 1.5, Open: true},
+	{ID: "mudguards", Name: "pair of {mudguard}s", Low: 3, High: 10, Length: 0.9, Width: 1.7, Height: 0.35, Where: "deck", Hours: 1.5, Open: true},
 	{ID: "winch", Name: "winch on its post", Low: 8, High: 25, Length: 0.3, Width: 0.3, Height: 0.5, Where: "drawbar", Hours: 1},
 }
 
@@ -76,7 +76,7 @@ var AnchorKinds = []AnchorKind{
 }
 
 // MustBuys are what a trailer commonly still needs before it is on the road.
-var MustBuys = []string{"floor", "paint", "jockey wheel", "spare wheel", "straps", "lights", "wiring plug", "number plate", "racks", "mudguards", "wheel lock"}
+var MustBuys = []string{"floor", "paint", "{jockey wheel}", "spare wheel", "straps", "lights", "wiring plug", "{number plate}", "racks", "{mudguard}s", "wheel lock"}
 
 // Inspection is a point to look at on a used trailer.
 type Inspection struct {
@@ -86,14 +86,14 @@ type Inspection struct {
 	Repair string `json:"repair"` // and what mends it where it can be mended
 }
 
-// Inspections lists what to look at before a used trailer is bought.
+// Inspections lists what to look at before a used trailer is bought. Words in braces are the region's.
 var Inspections = []Inspection{
 	{"identity", "Identity plate and frame number against the papers.", "They differ, or the number is ground off.", "none"},
-	{"drawbar-root", "Frame where the drawbar joins it: rust, cracks, bends; knock it.", "A crack, or rust that flakes in layers.", "weld by a professional"},
+	{"drawbar-root", "Frame where the {drawbar} joins it: rust, cracks, bends; knock it.", "A crack, or rust that flakes in layers.", "weld by a professional"},
 	{"hangers", "Spring hangers and axle mounts: cracks, elongated holes.", "A crack in the frame at a hanger.", "new hangers"},
-	{"coupling", "Coupling: wear mark, latch springs back, size stamped.", "Lifts off the ball when the latch is closed.", "new coupling"},
+	{"coupling", "{Coupling}: wear mark, latch springs back, size stamped.", "Lifts off the ball when the latch is closed.", "new {coupling}"},
 	{"bearings", "Jack up a wheel on firm ground, rock and spin it: play, grinding.", "The wheel wobbles or the hub is blue from heat.", "bearing kit"},
-	{"tyres", "Tyre age code (week and year), cracks, pressure, same size.", "Older than six years or cracked to the cord.", "new tyres"},
+	{"tyres", "{Tyre} age code (week and year), cracks, pressure, same size.", "Older than six years or cracked to the cord.", "new {tyre}s"},
 	{"floor", "Floor: probe with a screwdriver at edges and bolts.", "Soft right through to the cross-members.", "new floor"},
 	{"wiring", "All lamps, earth to the frame, plug's pins.", "Burnt insulation.", "new wiring"},
 	{"brakes", "Brakes, where fitted: overrun moves freely, handbrake holds.", "Seized shaft or drums.", "brake overhaul"},

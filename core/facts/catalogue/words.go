@@ -58,7 +58,7 @@ var notes = map[string]string{
 	"hot-tub":   "Drained: a full one weighs as much as a small car.",
 	"fridge":    "Upright, and left to stand before it is switched on.",
 	"excavator": "Bucket down, chained at its own points.",
-	"car-small": "A trailer made for cars; mind its brakes, the ball load and your licence.",
+	"car-small": "A trailer made for cars; mind its brakes, the {ball load} and your {licence}.",
 }
 
 // everyday are the words that people have for the kinds, of all regions; a general word stands

@@ -61,11 +61,11 @@ var Papers = []Paper{
 	{"register", "Registration and {number plate}", "The state’s motor vehicle office, with title or statement, bill of sale, weight.", "office", na, nil, 0},
 	{"register-eu", "Registration: nearly everywhere above 750 kg, in many countries below too", "The registration office, with proof of insurance.", "office", eu, nil, 0},
 	{"register-au", "Registration and {number plate}", "The state’s transport office.", "office", au, nil, 0},
-	{"register-nz", "Registration and licence", "An agent, with the entry certificate of an inspector.", "office", nz, nil, 0},
+	{"register-nz", "Registration and {licence}", "An agent, with the entry certificate of an inspector.", "office", nz, nil, 0},
 	{"car-number", "The towing car’s number on the trailer’s rear: no registration of its own up to 3,500 kg behind a car", "A plate maker, with the car’s papers.", "road", uk, nil, 0},
 	{"maker-plate", "Maker’s plate with gross and axle loads", "Riveted where it is seen; under Plate.", "road", nil, []PaperKind{PaperBuilt}, 0},
 	{"insurance", "Insurance: the car’s often covers what hangs on it, not the trailer itself nor what stands alone", "Your insurer, in writing.", "road", nil, nil, 0},
-	{"licence", "Your licence covers this car with this trailer", "Under Tow vehicle.", "road", nil, nil, 0},
+	{"licence", "Your {licence} covers this car with this trailer", "Under Tow vehicle.", "road", nil, nil, 0},
 }
 
 // PapersOf are those of a region and kind for a gross, kg, in the order in which they are asked for.

@@ -24,6 +24,8 @@ var Terms = map[string]map[quantity.Region]string{
 	"tyre":         words("tire", "tyre", "tyre", "tyre", "tyre"),
 	"lashing":      words("tie-down", "lashing", "lashing", "tie-down", "tie-down"),
 	"curb weight":  words("curb weight", "kerb weight", "mass in running order", "kerb mass", "kerb mass"),
+	"licence":      words("license", "licence", "licence", "licence", "licence"),
+	"kerb":         words("curb", "kerb", "kerb", "kerb", "kerb"),
 	"headboard":    words("front board", "front board", "front board", "front board", "front board"),
 	"car tailgate": words("car tailgate", "car tailgate", "car tailgate", "car tailgate", "car tailgate"),
 	"breakaway": words(

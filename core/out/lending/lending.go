@@ -75,7 +75,7 @@ func (c *Card) carries(r *rig.Rig) {
 			"Heavy things low and over the axle, a little more before it; tie all down. Weigh the ball: bathroom scale and a plank.",
 		),
 		said.Say(
-			"Your car has limits of its own, towed weight, {ball load} and licence: its papers tell them, the lower counts.",
+			"Your car has limits of its own, towed weight, {ball load} and {licence}: its papers tell them, the lower counts.",
 		),
 	)
 }

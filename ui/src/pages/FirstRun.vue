@@ -16,7 +16,7 @@ import BrandMark from '@/parts/BrandMark.vue'
 import RigSketch from '@/parts/RigSketch.vue'
 import { bulkOf, capital } from '@/kinds'
 import { print as printed, type Kind, type Locale, type Typed } from '@/quantities'
-import { sentence, term } from '@/said'
+import { sentence, term, worded } from '@/said'
 import { uuid } from '@/stores/patch'
 import { useReference } from '@/stores/reference'
 import { localeKey } from '@/words'
@@ -233,7 +233,9 @@ async function keep(plan: FirstPlan['plan']) {
                 >
                   Not this
                 </button>
-                <span v-if="kindOf(l)!.note" class="mt-1 block">{{ kindOf(l)!.note }}</span>
+                <span v-if="kindOf(l)!.note" class="mt-1 block">{{
+                  worded(reference.data?.terms ?? {}, a.region, kindOf(l)!.note!)
+                }}</span>
               </p>
               <LikeField
                 v-else-if="l.name.trim()"

@@ -44,7 +44,7 @@ const size = (l: Load, side: 'length' | 'width' | 'height') => {
   const k = kindOf(l)
   return k ? `typical ${print('length', k[side])}` : undefined
 }
-const { print, nominal } = useWords()
+const { print, nominal, worded } = useWords()
 /** What a thing placed on this outing comes to. */
 const weightOf = (id: string) =>
   workspace.report?.things.find((t) => t.path === `/loads/${id}`)?.mass ?? undefined
@@ -205,7 +205,7 @@ function addOuting() {
         />
         <KindField :value="l.kind" :path="`/loads/${id}/kind`" @chosen="takeKind(id, $event)" />
         <p v-if="kindOf(l)" class="text-soft text-sm md:col-span-2" data-kind-from>
-          <b v-if="kindOf(l)!.note" class="text-ink">{{ kindOf(l)!.note }}</b>
+          <b v-if="kindOf(l)!.note" class="text-ink">{{ worded(kindOf(l)!.note!) }}</b>
           Typical figures: {{ kindOf(l)!.from }}.
         </p>
         <LikeField

@@ -54,7 +54,7 @@ const wheels = computed<PlanField[]>(() => [
 ])
 const ground = computed<PlanField[]>(() => [
   { at: 'fall', label: 'Ground falls away by', hint: '0°' },
-  { at: 'kerb', label: 'Foot lies lower by', hint: 'a kerb' },
+  { at: 'kerb', label: 'Foot lies lower by', hint: `a ${term('kerb')}` },
   { at: 'deck', label: 'Deck lowered to', hint: 'as it stands' },
   { at: 'raised', label: `${term('Coupling')} raised by` },
   { at: 'unhitched', label: 'Unhitched', on: true },

@@ -16,7 +16,7 @@ import LatchFields from './LatchFields.vue'
 
 const workspace = useWorkspace()
 const reference = useReference()
-const { print, nominal, locale } = useWords()
+const { print, nominal, locale, worded } = useWords()
 const imperial = computed(() => locale.value.units === 'imperial')
 /** What weighs by its area is told by the square foot or metre. */
 const per = (f: Fitting) => (f.perArea && imperial.value ? 0.09290304 : 1)
@@ -34,7 +34,7 @@ const undo = [
 ]
 const payload = computed(() => ({ bare: workspace.report?.bare, fitOut: workspace.report?.fitOut }))
 
-const add = (f: Fitting) => workspace.begin('fitting', `fit ${f.name}`, f.id)
+const add = (f: Fitting) => workspace.begin('fitting', `fit ${worded(f.name)}`, f.id)
 function remove(id: string) {
   const used = Object.entries(workspace.plan?.trailers ?? {}).some(
     ([t, x]) => t !== workspace.trailer && x.fitted?.[id],
@@ -64,7 +64,7 @@ function remove(id: string) {
               :class="active && 'bg-wash'"
               @click="add(f)"
             >
-              <span class="first-letter:uppercase">{{ f.name }}</span>
+              <span class="first-letter:uppercase">{{ worded(f.name) }}</span>
               <span class="text-soft text-sm whitespace-nowrap"
                 >{{ print('mass', f.low * per(f)) }} – {{ print('mass', f.high * per(f))
                 }}{{ f.perArea ? ` a ${imperial ? 'square foot' : 'm²'}` : '' }}</span

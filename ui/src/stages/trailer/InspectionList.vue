@@ -4,11 +4,13 @@ import { RadioGroup, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue'
 import { computed } from 'vue'
 import { useReference } from '@/stores/reference'
 import { useWorkspace } from '@/stores/workspace'
-import { seenWords } from '@/words'
+import { seenWords, useWords } from '@/words'
 
 defineProps<{ bare?: boolean }>() // within a part that has its heading
 const workspace = useWorkspace()
 const reference = useReference()
+const { worded } = useWords()
+const small = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
 const base = computed(() => `/trailers/${workspace.trailer}/deal/inspected`)
 const seen = (id: string) => (workspace.get(`${base.value}/${id}`) as string | undefined) ?? ''
 const options = Object.entries(seenWords)
@@ -26,13 +28,13 @@ const options = Object.entries(seenWords)
       @update:model-value="(v: string) => workspace.setAt(`${base}/${i.id}`, v, 'what was seen')"
     >
       <div class="min-w-60 flex-1">
-        <RadioGroupLabel class="leading-snug">{{ i.look }}</RadioGroupLabel>
-        <p v-if="seen(i.id) === 'bad'" class="text-fails text-sm font-semibold">{{ i.bad }}</p>
+        <RadioGroupLabel class="leading-snug">{{ worded(i.look) }}</RadioGroupLabel>
+        <p v-if="seen(i.id) === 'bad'" class="text-fails text-sm font-semibold">{{ worded(i.bad) }}</p>
         <p v-else-if="seen(i.id) === 'worn'" class="text-tight text-sm font-semibold">
-          Add the repair: {{ i.repair }}.
+          Add the repair: {{ worded(i.repair) }}.
         </p>
         <p v-else class="text-soft text-sm">
-          {{ bare ? 'Bad: ' : 'Walk away if: ' }}{{ i.bad.charAt(0).toLowerCase() + i.bad.slice(1) }}
+          {{ bare ? 'Bad: ' : 'Walk away if: ' }}{{ small(worded(i.bad)) }}
         </p>
       </div>
       <div class="flex gap-1">

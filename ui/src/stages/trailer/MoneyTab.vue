@@ -15,10 +15,7 @@ import InspectionList from './InspectionList.vue'
 
 const workspace = useWorkspace()
 const reference = useReference()
-const { print, term } = useWords()
-/** What is bought or mended, in the region's word. */
-const thing = (of: string) =>
-  term(of) !== of ? term(of) : of.replace(/^(.*)s$/, (_, one) => `${term(one)}s`)
+const { print, worded } = useWords()
 const trailer = computed(() => workspace.plan?.trailers[workspace.trailer])
 const path = (field: string) => `/trailers/${workspace.trailer}/${field}`
 const { data } = useStudy<Comparison>((asked) => api.compare(asked, false))
@@ -101,13 +98,13 @@ const lineWords: Record<string, string> = {
     v-if="trailer"
     :path="path('deal/buys')"
     title="Must-buys before the road"
-    :usual="(reference.data?.mustBuys ?? []).map(thing)"
+    :usual="(reference.data?.mustBuys ?? []).map(worded)"
   />
   <BillLines
     v-if="trailer && (trailer.comes === 'used' || trailer.comes === 'frame' || trailer.deal?.repairs)"
     :path="path('deal/repairs')"
     title="Repairs"
-    :usual="['bearings', 'tyres', 'lights', 'floor', 'rust', 'brakes', 'coupling'].map(thing)"
+    :usual="['bearings', '{tyre}s', 'lights', 'floor', 'rust', 'brakes', '{coupling}'].map(worded)"
   />
   <InspectionList v-if="trailer && (trailer.comes === 'used' || trailer.comes === 'frame')" />
 </template>
