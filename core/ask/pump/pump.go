@@ -40,6 +40,9 @@ const (
 	perMinute = 1.0 / 60000 // l/min in m³/s
 )
 
+// halves is the next half metre that no jet reaches.
+func halves(v float64) float64 { return math.Ceil(2*v) / 2 }
+
 // Given is what comes out.
 type Given struct {
 	Litres   float64         `json:"litres"` // a minute
@@ -298,10 +301,8 @@ func Show(r *rig.Rig) *Given {
 	m := func(k quantity.Kind, v float64) finding.Measure { return *finding.Exactly(k, v) }
 	out := &Given{
 		Litres: run.Flow / perMinute, Pressure: m(quantity.KindPressure, run.Pressure), Nozzle: m(quantity.KindPressure, run.Nozzle),
-		Far: m(
-			quantity.KindLength,
-			far,
-		), High: m(quantity.KindLength, high), Ways: []OtherHose{}, Curve: []PumpCurve{},
+		Far: m(quantity.KindLength, halves(far)), High: m(quantity.KindLength, halves(high)),
+		Ways: []OtherHose{}, Curve: []PumpCurve{},
 	}
 	if m3, ok := volume(r); ok && run.Flow > 0 {
 		minutes := m3 / run.Flow / 60

@@ -157,7 +157,7 @@ const items = [
         <ArrowUturnRightIcon class="size-5" />
       </button>
       <button
-        class="act w-12 px-0"
+        class="act w-14 px-0"
         :aria-label="imperial ? 'Units: lb in. Change' : 'Units: kg mm. Change'"
         @click="workspace.setAt('/units', imperial ? 'metric' : 'imperial', 'change units')"
       >
