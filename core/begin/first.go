@@ -2,7 +2,6 @@ package begin
 
 import (
 	"fmt"
-	"math"
 	"slices"
 	"strings"
 	"unicode"
@@ -102,7 +101,8 @@ func firstLoads(told []FirstLoad) (map[string]plan.Load, error) {
 		if l := &told[i]; l.Count > mostAlike {
 			return nil, Refusal(fmt.Sprintf("How many: %d is more than %d, the most that are counted.",
 				l.Count, mostAlike))
-		} else if l.Weight != nil && math.IsInf(float64(l.mass().Value), 0) {
+		} else if m := l.mass(); m != nil &&
+			!(quantity.Finite(float64(m.Value)) && (m.PlusMinus == nil || quantity.Finite(float64(*m.PlusMinus)))) {
 			return nil, Refusal("Weight of each: nothing weighs so much.")
 		}
 		many += told[i].loads()

@@ -161,6 +161,7 @@ func TestFirstRefuses(t *testing.T) {
 		"too many to begin with":     {{Name: "a", Count: 60}, {Name: "b", Count: 60}},
 		"more than 100000":           {{Name: "a", Count: math.MaxInt}, {Name: "b", Count: math.MaxInt}},
 		"Weight of each":             {{Name: "bricks", Kind: "bricks", Count: 10, Weight: (*quantity.Mass)(&huge)}},
+		"Weight of each: ":           {{Name: "bricks", Kind: "bricks", Count: 10, Weight: kg(3), PlusMinus: (*quantity.Mass)(&huge)}},
 	} {
 		var no begin.Refusal
 		if _, err := begin.First(&begin.FirstAnswers{Loads: loads}); !errors.As(err, &no) ||

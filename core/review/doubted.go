@@ -216,7 +216,7 @@ func corners(guesses []int) (sets [][]int) {
 }
 
 // takeUp makes a check that fails tight where it holds, or is tight, with guesses at ends, and reports whether it did.
-// The ways out follow once they are taped.
+// Of what it said the figure stays; the tape comes before ways out.
 func (d *doubts) takeUp(f *finding.Finding, ends []int, then answers) bool {
 	g := then[f.Key()]
 	if g == nil || g.Outcome != finding.Holds && g.Outcome != finding.Tight {

@@ -76,15 +76,14 @@ const answers = computed<FirstAnswers>(() => ({
   ),
 }))
 
+let asked = 0
 watchDebounced(
   answers,
   async (told) => {
     if (step.value === 0) return
-    try {
-      made.value = await api.first(told)
-    } catch {
-      made.value = undefined
-    }
+    const mine = ++asked
+    const got = await api.first(told).catch(() => undefined)
+    if (mine === asked) made.value = got // a later answer is not overtaken
   },
   { debounce: 120 },
 )
@@ -115,6 +114,7 @@ async function next() {
   failure.value = ''
   const last = step.value === steps.value.length - 1
   try {
+    asked++
     const { plan } = (made.value = await api.first(answers.value))
     if (last) await keep(plan)
   } catch (e) {
