@@ -20,6 +20,9 @@ type span = quantity.Range[float64]
 // Reserve is the share of a rating that counts as little room.
 const Reserve = 0.05
 
+// mostNamed is how many missing figures a sentence names.
+const mostNamed = 3
+
 // Codes of the findings made here. A link's code is "towing.link." and its id.
 const (
 	CodeLink      = "towing.link."
@@ -188,7 +191,11 @@ func (l *link) judge(r *rig.Rig) finding.Finding {
 		return f
 	case l.figure == nil:
 		f.Outcome, f.Needs = finding.Unknown, l.needs
-		f.Says = append(capital, said.Say(": the weight on it is not known yet.")...)
+		without := said.Say(": the weight on it is not known yet.")
+		if n := len(l.needs); n > 0 && n <= mostNamed {
+			without = slices.Concat(said.Say(": not known without "), finding.Takes(l.needs), said.Say("."))
+		}
+		f.Says = append(capital, without...)
 		return f
 	}
 	f.Outcome, f.Tight = finding.Under(*l.figure, *l.limit, Reserve)

@@ -47,6 +47,11 @@ const kinds = computed(() => [
   })),
 ])
 const kindOf = (l: FirstLoad) => reference.data?.loads.find((k) => k.id === l.kind)
+/** What was typed behind the weight, as it is kept. */
+const doubtOf = (l: FirstLoad) =>
+  l.plusMinus !== undefined
+    ? `±\u00a0${print('mass', l.plusMinus)}`
+    : l.relative !== undefined && `±\u00a0${print('share', l.relative)}`
 const typical = (l: FirstLoad) => {
   const k = kindOf(l)
   return k && `${print('mass', k.low)} to ${print('mass', k.high)}`
@@ -214,6 +219,9 @@ async function keep(plan: FirstPlan['plan']) {
               @typed="weighed(l, $event)"
               @cleared="l.weight = undefined"
             />
+            <p v-if="doubtOf(l)" class="text-soft col-span-full -mt-2 text-sm" data-doubt>
+              Each {{ doubtOf(l) }}.
+            </p>
             <div
               v-if="kindOf(l) || l.name.trim() || a.loads.length > 1"
               class="col-span-full flex flex-wrap items-end gap-2"
