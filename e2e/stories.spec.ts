@@ -351,11 +351,12 @@ test('a machine on ramps with a winch', async ({ page }) => {
   await hand.button('Tell of the winch')
   await hand.fill('Rated pull, first layer', '900 kg')
   await settled(page)
-  // what is still missing is asked beside the checks
-  const checks = page.getByRole('complementary', { name: 'Checks' })
-  await hand.click(checks.getByText('Fill in what is missing'))
-  await hand.fill("The deck's height", '520 mm', checks)
+  // what is still missing is asked where the drive will be shown
+  const drive = page.locator('[data-drive]')
+  await expect(drive).toContainText("it takes the deck's height")
+  await hand.fill("The deck's height", '520 mm', drive)
   await settled(page)
+  await expect(drive.locator('svg')).not.toHaveCount(0)
   await expect(check(page, 'ramp.winch')).not.toHaveAttribute('data-outcome', 'unknown')
   await expect(page.locator('[data-loading-card]')).toContainText('Only then release')
   await tieDown(hand, '500 kg', '4 m')
