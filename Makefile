@@ -107,8 +107,8 @@ FUZZ := $(shell grep -rHo --include='*_test.go' 'func Fuzz[A-Za-z]*' core web st
 deep: $(BIN) $(DEPS) browser
 	KEYS=1 DARK=1 OTHER=1 WIDE=390 PRINT=1 npx playwright test -c e2e stories
 	DEEP=1 go test ./core/study -run 'TestOffered|TestEveryReportEncodes' -v -timeout 90m
-	DEEP=1 go test ./core/review -run TestGuesses -v -timeout 60m
-	DEEP=1 go test ./core/practice -run Makers -timeout 60m
+	DEEP=1 go test ./core/review -run 'TestGuesses|AtRandom|AnyUsual' -v -timeout 60m
+	DEEP=1 go test ./core/practice -run Makers -timeout 180m
 	DEEP=1 go test ./store -run Anywhere -v
 	DEEP=1 go test ./cmd/zygonos -run Deep -v -timeout 60m
 	DEEP=1 go test ./web -run Soak -v -timeout 60m

@@ -1,6 +1,9 @@
 package review_test
 
-import "testing"
+import (
+	"os"
+	"testing"
+)
 
 // long marks a test that make quick leaves out; it runs beside others.
 func long(t *testing.T) {
@@ -9,4 +12,12 @@ func long(t *testing.T) {
 		t.Skip("a long one")
 	}
 	t.Parallel()
+}
+
+// often is how many times a thing at random is tried: ten times as many in a deep run.
+func often(n int) int {
+	if os.Getenv("DEEP") != "" {
+		return 10 * n
+	}
+	return n
 }

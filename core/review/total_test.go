@@ -187,7 +187,7 @@ func TestTotalAtRandom(t *testing.T) {
 	long(t)
 	p, paths := demoDoc(t)
 	r := rand.New(rand.NewPCG(11, 12))
-	for range 150 {
+	for range often(60) {
 		q := p
 		for range 1 + r.IntN(12) {
 			if cut, err := plan.Apply(q, []finding.Op{{Op: "remove", Path: paths[r.IntN(len(paths))]}}); err == nil {
