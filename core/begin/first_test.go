@@ -21,7 +21,8 @@ func m(v float64) *quantity.Length { l := quantity.Length(v); return &l }
 func made(t *testing.T, loads ...begin.FirstLoad) *plan.Plan {
 	t.Helper()
 	p, err := begin.First(&begin.FirstAnswers{
-		Region: quantity.NewZealand, Units: quantity.Metric, Loads: loads, Kind: "kit", Axle: m(2.4), Front: m(1), Deck: m(2.4), Width: m(1.3),
+		Region: quantity.NewZealand, Units: quantity.Metric, Loads: loads,
+		Kind: "kit", Axle: m(2.4), Front: m(1), Deck: m(2.4), Width: m(1.3),
 	})
 	if err != nil {
 		t.Fatal(err)

@@ -17,7 +17,8 @@ import (
 )
 
 const (
-	mostDoubted  = 24 // guesses of a rig that are looked at, the roughest first
+	mostDoubted  = 24 // guesses of a rig that are looked at, the roughest first …
+	leastTaken   = 8  // … and of what its loads' kinds tell as many as are left of these, but so many in any case
 	mostTogether = 16 // sets of guesses that are looked at together
 	mostNamed    = 3  // guesses that a sentence names
 	mostSoftened = 3  // lengths that nobody told, of a check that fails on them
@@ -82,17 +83,15 @@ type doubts struct {
 func newDoubts(r *rig.Rig) *doubts {
 	d := &doubts{rig: r, within: inScope(r)}
 	d.guesses = d.of(r.Plan)
-	if len(d.guesses) > mostDoubted {
-		d.guesses = d.guesses[:mostDoubted]
-	}
 	return d
 }
 
-// of are the guesses of a plan, with what its loads' kinds tell, the roughest first.
+// of are the guesses of a plan that are looked at: what somebody told first, then what its loads' kinds tell.
 func (d *doubts) of(p *plan.Plan) []plan.Guess {
-	all := append(p.Guesses(d.within, plan.Rough), rig.Taken(p, d.within)...)
-	plan.Roughest(all)
-	return all
+	told, taken := p.Guesses(d.within, plan.Rough), rig.Taken(p, d.within)
+	told = told[:min(len(told), mostDoubted)]
+	plan.Roughest(taken)
+	return append(told, taken[:min(len(taken), max(leastTaken, mostDoubted-len(told)))]...)
 }
 
 // at are the answers with guesses at ends; none where that is no rig.

@@ -10,8 +10,9 @@ import (
 const mostFollow = 200
 
 // Follow lets what was found at the last rest stand until the next one, marked: what is judged at rest alone, what
-// the stage on screen left out, and that a check which holds or fails live is tight by a guess. Without it a hand that moves
-// something would see what fails at rest come and go. Findings of another trailer or outing are passed over.
+// the stage on screen left out, and that a check which holds or fails live is tight by a guess. Without it a hand
+// that moves something would see what fails at rest come and go. Findings of another trailer or outing are passed
+// over.
 func (rep *Report) Follow(before []finding.Finding) {
 	if rep.rig == nil {
 		return
@@ -22,8 +23,8 @@ func (rep *Report) Follow(before []finding.Finding) {
 	}
 	var more []finding.Finding
 	for _, b := range before[:min(len(before), mostFollow)] {
-		if !b.Rest && !b.Doubted && !b.Softened || b.Scope.Trailer != rep.Scope.Trailer || b.Scope.Outing != rep.Scope.Outing ||
-			!slices.Contains(Stages, b.Stage) {
+		if !b.Rest && !b.Doubted && !b.Softened || b.Scope.Trailer != rep.Scope.Trailer ||
+			b.Scope.Outing != rep.Scope.Outing || !slices.Contains(Stages, b.Stage) {
 			continue
 		}
 		i, live := at[b.Key()]

@@ -557,8 +557,7 @@ func movingPair(a, b, d, l float64) float64 {
 }
 
 func BenchmarkCheck(b *testing.B) {
-	t := &testing.T{}
-	r := resolved(t)
+	r := rig.Resolve(onRamps(b), "t", "o")
 	for b.Loop() {
 		ramp.Check(r)
 	}

@@ -27,7 +27,7 @@ func agree(before, name, after string) string {
 	if plural == "" && slices.Contains(verbs, verb) {
 		plural = strings.TrimSuffix(verb, "s")
 	}
-	if plural == "" || !strings.HasPrefix(after, " ") || !Several(name) {
+	if plural == "" || !strings.HasPrefix(after, " ") || !severalThings(name) {
 		return after
 	}
 	if before != "" && !slices.ContainsFunc(subjects, func(s string) bool { return strings.HasSuffix(before, s) }) {
@@ -39,9 +39,9 @@ func agree(before, name, after string) string {
 	return " " + plural + word[len(verb):] + " " + rest
 }
 
-// Several reports whether a name is of several things, by its ending: "hives", "20 bags of topsoil", not "gas",
+// severalThings reports whether a name is of several things, by its ending: "hives", "20 bags of topsoil", not "gas",
 // "canvas" or "chassis". Such a word may be of one; then the verb is wrong, and nothing else.
-func Several(name string) bool {
+func severalThings(name string) bool {
 	head, _, _ := strings.Cut(strings.ToLower(strings.TrimSpace(name)), " of ")
 	head, _, _ = strings.Cut(head, " (")
 	word := head[strings.LastIndex(head, " ")+1:]

@@ -114,7 +114,14 @@ function weighed(l: FirstLoad, t: Typed) {
   l.relative = t.relative
 }
 
+let going = false // a second press waits for the first
 async function next() {
+  if (going) return
+  going = true
+  await on().finally(() => (going = false))
+}
+
+async function on() {
   mark.value = ''
   failure.value = ''
   const last = step.value === steps.value.length - 1
