@@ -45,6 +45,7 @@ const (
 	mostSums       = 400 // sets of an outing that are held against statics
 	mostLacking    = 100 // sets that are held against statics to tell how many straps one load lacks
 	mostCandidates = 12  // ways for a strap that are tried for one load
+	ringsOfCorner  = 2   // rings that are tried for one corner of a load
 	mostOthers     = 2   // other sets of as many straps that are shown
 	mostBeyond     = 40  // sets that are held against statics for them, of one load
 	tiltLeast      = 0.15
@@ -81,8 +82,6 @@ func PlanTies(ctx context.Context, p *plan.Plan, q review.Request) *TiePlan {
 	case t.missing > 0:
 		t.lacks(ctx, loads, out.Loads)
 		out.Says = said.Say("% of % loads are not held yet.", said.Count(t.missing), said.Count(len(out.Loads)))
-	case !stays(p, r, out.Variant):
-		out.Says = said.Say("%, but some share a ring and it gives: more rings.", said.Counted(used, "strap", "straps"))
 	case len(unknown) > 0 && used == 0:
 		out.Says = slices.Concat(said.Say("Not known: the weight of "), said.List(unknown...), said.Say("."))
 	case len(unknown) > 0:
@@ -91,6 +90,8 @@ func PlanTies(ctx context.Context, p *plan.Plan, q review.Request) *TiePlan {
 			said.List(unknown...),
 			said.Say("."),
 		)
+	case len(out.Loads) == 0:
+		out.Says = said.Say("No strap holds loose material: a net or tarpaulin over it, boarded off.")
 	default:
 		out.Says = said.Say("% all of it.", holding)
 	}
@@ -144,36 +145,45 @@ type tying struct {
 	placed  []plan.Lashing
 	mats    []finding.Op
 	sets    [][][]plan.Lashing // of each load that is held: the set, and others
-	kept    []plan.Lashing     // of what is not planned for: a heap's cover, a load without a weight
+	tied    []tiedLoad
+	kept    []plan.Lashing // of what is not planned for: a heap's cover, a load without a weight
 	missing int
 	sparing bool // of straps: a mat wherever it saves one
+}
+
+// tiedLoad is a load that a set holds.
+type tiedLoad struct {
+	load *lashing.Load // as it is held: on a mat, without lines
+	set  []plan.Lashing
 }
 
 // held is a set for a load, with others, and how it holds.
 type held struct {
 	sets    [][]plan.Lashing
-	mat     bool // on an anti-slip mat
-	noLines bool // a hull without lines at bow and stern
-	enough  bool // there were straps for every number that was to be tried
+	load    *lashing.Load // as they hold it
+	mat     bool          // on an anti-slip mat
+	noLines bool          // a hull without lines at bow and stern
+	enough  bool          // there were straps for every number that was to be tried
 }
 
 // set finds a set for a load: as practice has it, else without lines at bow and stern, else with an
 // anti-slip mat under it; sparing also with the mat where that takes fewer.
 func (t *tying) set(l *lashing.Load, left map[string]int, sums *int) (h held) {
-	h.sets, h.enough = tieDown(t.r, l, left, t.placed, sums)
+	h.load = l
+	h.sets, h.enough = t.tieDown(l, left, sums)
 	if h.sets == nil && l.Item.Shape == "hull" { // held, if not as practice has it
 		on := *l
 		on.NoLines = true
-		if found, _ := tieDown(t.r, &on, left, t.placed, sums); found != nil {
-			return held{sets: found, noLines: true, enough: true}
+		if found, _ := t.tieDown(&on, left, sums); found != nil {
+			return held{sets: found, load: &on, noLines: true, enough: true}
 		}
 	}
 	if (h.sets == nil || t.sparing) && *sums > 0 && t.takesMat(l) {
 		on := *l
 		on.Grip = norms.Grip{Low: norms.MatGrip, High: norms.MatGrip}
-		found, enough := tieDown(t.r, &on, left, t.placed, sums)
+		found, enough := t.tieDown(&on, left, sums)
 		if h.sets == nil || found != nil && len(found[0]) < len(h.sets[0]) {
-			h = held{sets: found, mat: found != nil, enough: enough}
+			h = held{sets: found, load: &on, mat: found != nil, enough: enough}
 		}
 	}
 	return h
@@ -187,7 +197,7 @@ func (t *tying) hold(l *lashing.Load) TiedSo {
 		if h.mat {
 			t.mats = append(t.mats, finding.Op{Op: "add", Path: l.Item.PlacePath + "/mat", Value: true})
 		}
-		t.take(h.sets)
+		t.take(h)
 		row.Straps = len(h.sets[0])
 		how := "%."
 		switch {
@@ -256,18 +266,11 @@ func (t *tying) lacks(ctx context.Context, loads []lashing.Load, rows []TiedSo) 
 				how = "Not enough straps are left for it: % more of % would hold it, without lines at bow and stern."
 			}
 			rows[i].Says = said.Say(how, said.Count(k), name)
-			t.placed, t.left = append(t.placed, h.sets[0]...), without(more, h.sets[0])
+			t.left = more
+			t.take(h)
 			break
 		}
 	}
-}
-
-// without is what is left of straps after a set took its own.
-func without(left map[string]int, set []plan.Lashing) map[string]int {
-	for _, x := range set {
-		left[x.Strap]--
-	}
-	return left
 }
 
 // takesMat reports whether a mat under a load may help: it stands on the deck or another load, and
@@ -292,10 +295,13 @@ func (t *tying) keeps(loads []lashing.Load) {
 }
 
 // take uses up the straps of a set.
-func (t *tying) take(found [][]plan.Lashing) {
-	without(t.left, found[0])
-	t.placed = append(t.placed, found[0]...)
-	t.sets = append(t.sets, found)
+func (t *tying) take(h held) {
+	for _, x := range h.sets[0] {
+		t.left[x.Strap]--
+	}
+	t.placed = append(t.placed, h.sets[0]...)
+	t.tied = append(t.tied, tiedLoad{h.load, h.sets[0]})
+	t.sets = append(t.sets, h.sets)
 }
 
 // patch is the k-th set of each load, or its first where it has no other.
@@ -390,49 +396,46 @@ func onRacks(r *rig.Rig) bool {
 }
 
 // tieDown gives the fewest lashings that hold a load, and other sets of as many; nil where
-// none do. Tie points that are taken come in only where the free ones do not hold it. enough
-// is false where straps ran out first. sums is how many sets may still be held against
-// statics.
-func tieDown(
-	r *rig.Rig,
-	l *lashing.Load,
-	left map[string]int,
-	placed []plan.Lashing,
-	sums *int,
-) (sets [][]plan.Lashing, enough bool) {
-	all, taken := waysFor(r, l), map[string]bool{}
-	for _, x := range placed {
+// none do. A corner's second ring comes in only where its first does not hold it, tie points that are
+// taken only where the free ones do not. enough is false where straps ran out first. sums is how
+// many sets may still be held against statics.
+func (t *tying) tieDown(l *lashing.Load, left map[string]int, sums *int) (sets [][]plan.Lashing, enough bool) {
+	r, taken := t.r, map[string]bool{}
+	for _, x := range t.placed {
 		taken[x.From], taken[x.To] = true, x.To != ""
 	}
-	free := slices.DeleteFunc(
-		slices.Clone(all),
-		func(x plan.Lashing) bool { return taken[x.From] || x.To != "" && taken[x.To] },
-	)
+	free := func(ways []plan.Lashing) []plan.Lashing {
+		return slices.DeleteFunc(
+			slices.Clone(ways),
+			func(x plan.Lashing) bool { return taken[x.From] || x.To != "" && taken[x.To] },
+		)
+	}
 	straps := strongest(r.Plan, left)
-	for _, ways := range [][]plan.Lashing{free, all} {
+	tried := 0
+	usual := waysFor(r, l, 1)
+	all := waysFor(r, l, ringsOfCorner)
+	for _, ways := range [][]plan.Lashing{free(usual), free(all), all} {
+		if len(ways) == tried { // as those before: each list holds the one before it
+			continue
+		}
+		tried, enough = len(ways), true
 		for n := 1; n <= min(mostTies, len(ways)) && sets == nil; n++ {
 			if n > len(straps) {
-				return nil, false
+				enough = false
+				break
 			}
-			sets = ofNumber(r, l, ways, straps[:n], placed, sums)
+			sets = t.ofNumber(l, ways, straps[:n], sums)
 		}
-		if sets != nil || len(free) == len(all) {
-			break
+		if sets != nil {
+			return sets, true
 		}
 	}
-	return sets, true
+	return nil, enough || tried == 0
 }
 
 // ofNumber gives a set of as many ways as there are straps that holds a load, and up to
 // mostOthers more; nil where none does.
-func ofNumber(
-	r *rig.Rig,
-	l *lashing.Load,
-	ways []plan.Lashing,
-	straps []string,
-	placed []plan.Lashing,
-	sums *int,
-) (sets [][]plan.Lashing) {
+func (t *tying) ofNumber(l *lashing.Load, ways []plan.Lashing, straps []string, sums *int) (sets [][]plan.Lashing) {
 	n := len(straps)
 	pick, beyond := make([]int, n), mostBeyond
 	var try func(from, k int) bool
@@ -447,7 +450,7 @@ func ofNumber(
 			if sets != nil {
 				budget = &beyond
 			}
-			if holds(r, l, set, placed, budget) {
+			if t.holds(l, set, budget) {
 				sets = append(sets, set)
 			}
 			return len(sets) > mostOthers || *budget <= 0
@@ -500,14 +503,38 @@ func strongest(p *plan.Plan, left map[string]int) []string {
 	return out
 }
 
-// holds reports whether a set of lashings holds a load, rules first, then every direction.
-func holds(r *rig.Rig, l *lashing.Load, set, placed []plan.Lashing, sums *int) bool {
-	with := lashing.With(r, l, set, placed)
-	if with == nil || !lashing.ByRule(r, with) || *sums <= 0 {
+// holds reports whether a set of lashings holds a load, rules first, then every direction, and leaves
+// held what was tied before and shares a ring with it.
+func (t *tying) holds(l *lashing.Load, set []plan.Lashing, sums *int) bool {
+	with := lashing.With(t.r, l, set, t.placed)
+	if with == nil || !lashing.ByRule(t.r, with) || *sums <= 0 {
 		return false
 	}
 	*sums--
-	return lashing.ByStatics(with)
+	return lashing.ByStatics(with) && t.leaves(set, sums)
+}
+
+// leaves reports whether each load that was tied before and shares a ring with a set stays held.
+func (t *tying) leaves(set []plan.Lashing, sums *int) bool {
+	ends := map[string]bool{}
+	for _, x := range set {
+		ends[x.From], ends[x.To] = true, x.To != ""
+	}
+	shares := func(x plan.Lashing) bool { return ends[x.From] || x.To != "" && ends[x.To] }
+	for _, before := range t.tied {
+		if !slices.ContainsFunc(before.set, shares) {
+			continue
+		}
+		others := slices.DeleteFunc(
+			slices.Concat(t.placed, set),
+			func(x plan.Lashing) bool { return x.Load == before.load.Item.ID },
+		)
+		*sums--
+		if with := lashing.With(t.r, before.load, before.set, others); with == nil || !lashing.Satisfied(t.r, with) {
+			return false
+		}
+	}
+	return true
 }
 
 // lines are a hull's at bow and stern, each down to the tie point nearest below that pulls
@@ -549,8 +576,9 @@ func lines(r *rig.Rig, l *lashing.Load) []plan.Lashing {
 }
 
 // waysFor lists ways for a strap on a load: machines from corner to tie point ahead or
-// behind; others over the load between tie points that stand opposite, hulls so first.
-func waysFor(r *rig.Rig, l *lashing.Load) []plan.Lashing {
+// behind, as many of them as rings says; others over the load between tie points that stand
+// opposite, hulls so first.
+func waysFor(r *rig.Rig, l *lashing.Load, rings int) []plan.Lashing {
 	it := l.Item
 	front, _ := r.Deck()
 	points := plan.Ordered(r.Trailer.TiePoints, func(t plan.TiePoint) int { return t.Order })
@@ -610,8 +638,13 @@ func waysFor(r *rig.Rig, l *lashing.Load) []plan.Lashing {
 				wide, up, fore, aft = 0.15, 0.65*(it.Top-it.Bottom), 0.25*it.Length(), 0.7*it.Length()
 			}
 		}
+		var others []plan.Lashing
 		for _, c := range []struct{ back, right, way float64 }{{fore, -wide, -1}, {fore, wide, -1}, {aft, -wide, 1}, {aft, wide, 1}} {
-			best, score := "", 0.0
+			type ring struct {
+				id    string
+				score float64
+			}
+			var near []ring
 			for _, id := range points {
 				at := r.Trailer.TiePoints[id].At
 				dx, dy := front+float64(at.Back)-(it.Front+c.back), float64(at.Right)-(it.Left+it.Right)/2-c.right
@@ -624,14 +657,19 @@ func waysFor(r *rig.Rig, l *lashing.Load) []plan.Lashing {
 					continue
 				}
 				// Down and outward alike hold best.
-				if s := math.Min(dx*c.way/n, 0.8) + math.Min(math.Abs(dz)/n, 0.7) + 0.3*math.Abs(dy)/n; s > score {
-					best, score = id, s
+				s := math.Min(dx*c.way/n, 0.8) + math.Min(math.Abs(dz)/n, 0.7) + 0.3*math.Abs(dy)/n
+				near = append(near, ring{id, s})
+			}
+			slices.SortStableFunc(near, func(a, b ring) int { return cmp.Compare(b.score, a.score) })
+			for i, x := range near[:min(len(near), rings)] {
+				if way := corner(it, x.id, c.back, c.right, up); i == 0 {
+					out = append(out, way)
+				} else {
+					others = append(others, way)
 				}
 			}
-			if best != "" {
-				out = append(out, corner(it, best, c.back, c.right, up))
-			}
 		}
+		out = append(out, others...)
 	}
 	if it.Shape == "wheels" {
 		corners()

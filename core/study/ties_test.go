@@ -3,6 +3,8 @@ package study_test
 import (
 	"context"
 	"fmt"
+	"math/rand/v2"
+	"os"
 	"slices"
 	"strings"
 	"testing"
@@ -86,6 +88,7 @@ func TestTiesThatCannotBe(t *testing.T) {
 		"/loads/second", `{"order":2,"name":"Second","kind":"other","size":{},"centre":{}}`,
 		"/outings/o/layouts/t/placements/second", `{"on":"deck","at":{"back":1.5}}`,
 	}
+	heap := []string{"/loads/crate", `{"order":1,"name":"Heap","kind":"heap","size":{},"centre":{},"mass":{"value":50,"plusMinus":0,"how":"weighed"},"bulk":{"material":"gravel","by":"mass"}}`}
 	for name, c := range map[string]struct {
 		sets []string
 		says string
@@ -97,6 +100,7 @@ func TestTiesThatCannotBe(t *testing.T) {
 		"all retired": {slices.Concat(rings, strap(`,"retire":true`)), "loads are not held"},
 		"held":        {slices.Concat(rings, strap("")), "straps hold all"},
 		"no weight":   {slices.Concat(rings, strap(""), []string{"/loads/crate/mass", "-", "/loads/crate/kind", `"other"`}), "Not known: the weight of Crate."},
+		"a heap":      {slices.Concat(rings, strap(""), heap), "No strap holds loose material"},
 		"one without": {slices.Concat(rings, strap(""), dark), "hold everything with a known weight. Not known: the weight of Second."},
 	} {
 		p := sample.Plan(t, c.sets...)
@@ -203,6 +207,69 @@ func TestTiesKeepWhatIsNotPlanned(t *testing.T) {
 	}
 	if over != 1 || straps != a.Loads[0].Straps+1 || straps > 6 || !strings.Contains(a.Says.Text(p.Locale()), "straps hold all") {
 		t.Errorf("%d over the heap, %d straps, %d for %s: %s", over, straps, a.Loads[0].Straps, a.Loads[0].Name, a.Says.Text(p.Locale()))
+	}
+}
+
+// Several loads share few rings: whatever is said to be held is held with all others tied, the ring's strength
+// shared, and what is offered "Do it" for all breaks nothing that was tied before.
+func TestTiesShareRings(t *testing.T) {
+	rng := rand.New(rand.NewPCG(3, 9))
+	times := 150
+	if os.Getenv("DEEP") != "" {
+		times = 3000
+	}
+	held, shared, missing := 0, 0, 0
+	for n := range times {
+		sets := []string{"/trailers/t/tiePoints", `{}`, "/straps", fmt.Sprintf(
+			`{"s":{"order":1,"name":"Strap","kind":"ratchet","limit":%d,"count":16}}`, 400+rng.IntN(1600))}
+		rating := 150 + rng.IntN(500)
+		for i := range 2 + rng.IntN(2) {
+			for _, side := range []string{"-", ""} {
+				sets = append(sets, fmt.Sprintf("/trailers/t/tiePoints/r%d%s", i, side), fmt.Sprintf(
+					`{"order":1,"kind":"ring-welded","rating":%d,"at":{"back":%.2f,"right":%s0.65}}`, rating, 0.1+float64(i)*(0.6+rng.Float64()), side))
+			}
+		}
+		at := 0.05
+		for i := range 2 + rng.IntN(3) {
+			long := 0.4 + 0.5*rng.Float64()
+			kind := []string{"other", "mower-walk", "generator"}[rng.IntN(3)]
+			sets = append(sets, fmt.Sprintf("/loads/more%d", i), fmt.Sprintf(
+				`{"order":%d,"name":"Load %d","kind":%q,"mass":{"value":%d,"plusMinus":0,"how":"weighed"},"size":{"length":{"value":%.2f,"how":"weighed"},"width":{"value":0.6,"how":"weighed"},"height":{"value":0.6,"how":"weighed"}},"centre":{}}`,
+				i+2, i, kind, 40+rng.IntN(200), long),
+				fmt.Sprintf("/outings/o/layouts/t/placements/more%d", i), fmt.Sprintf(`{"on":"deck","at":{"back":%.2f}}`, at))
+			at += long + 0.05
+		}
+		sets = append(sets, "/outings/o/layouts/t/placements/crate", "-")
+		p, q := sample.Plan(t, sets...), review.Request{Outing: "o", Trailer: "t"}
+		a := study.PlanTies(context.Background(), p, q)
+		for _, v := range append([]finding.Variant{a.Variant}, a.Others...) {
+			next, err := plan.Apply(p, v.Patch)
+			if err != nil {
+				t.Fatal(err)
+			}
+			uses := map[string]int{}
+			for _, x := range next.Outings["o"].Layouts["t"].Lashings {
+				for _, end := range []string{x.From, x.To} {
+					if uses[end]++; end != "" && uses[end] == 2 {
+						shared++
+					}
+				}
+			}
+			r := rig.Resolve(next, "t", "o")
+			for _, l := range lashing.Loads(r) {
+				l.NoLines = true
+				row := a.Loads[slices.IndexFunc(a.Loads, func(x study.TiedSo) bool { return x.Name == l.Item.Name })]
+				if row.Holds && !lashing.Satisfied(r, &l) {
+					t.Errorf("%d: %s is said to be held and is not: %s", n, l.Item.Name, a.Says.Text(p.Locale()))
+				}
+				if held++; !row.Holds {
+					missing++
+				}
+			}
+		}
+	}
+	if t.Logf("%d loads, %d not held, %d rings shared", held, missing, shared); held < 300 || shared < 100 || missing > held*9/10 {
+		t.Errorf("%d loads, %d not held, %d rings shared", held, missing, shared)
 	}
 }
 
