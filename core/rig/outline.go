@@ -1,6 +1,8 @@
 package rig
 
 import (
+	"slices"
+
 	"zygonos/core/facts/silhouette"
 	"zygonos/core/lang/scene"
 )
@@ -47,6 +49,21 @@ func (i *Item) outline(side bool) []scene.Shape {
 		}
 		return scene.Point{a + u*(b-a), -(i.Bottom + p[1]*h)}
 	})
+}
+
+// Profile draws a load as it is seen from its left, without wheels: at places shares of its length
+// behind its front and of its height above its underside.
+func (i *Item) Profile(at func(scene.Point) scene.Point) []scene.Shape {
+	f := i.figure()
+	if f == nil {
+		return nil
+	}
+	body := slices.DeleteFunc(slices.Clone(f.Side), func(s silhouette.Stroke) bool { return s.Tone == silhouette.Wheel })
+	out := i.paint(body, i.Top-i.Bottom, at)
+	for k := range out {
+		out[k].Thing = ""
+	}
+	return out
 }
 
 // plan draws the item from above.

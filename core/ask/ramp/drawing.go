@@ -192,30 +192,45 @@ func (p Path) ground(u float64) float64 {
 	return 0
 }
 
-// machine draws it about its rear wheels' middle, nose to the left; an end that is out of the way,
-// its height not told, is dashed down to the belly.
+// machine draws it about its rear wheels' middle, nose to the left: what it looks like, lifted off the
+// contour that is judged, and that contour. An end that is out of the way, its height not told, is
+// dashed down to the belly.
 func (s *Setup) machine() []scene.Shape {
 	b := s.Body
 	at := func(a, h float64) scene.Point { return scene.Point{-a, -(h - b.RearR)} }
 	height := s.Item.Top - s.Item.Bottom
 	mid := b.Belly + 0.45*(height-b.Belly)
 	tip, rear := b.Base+b.Before, -b.Behind
-	var dashed []scene.Shape
+	var out []scene.Shape
 	low := func(told, wheels, end float64) float64 {
 		if !math.IsInf(told, 1) {
 			return told
 		}
 		shown := (b.Belly + mid) / 2
-		dashed = append(dashed, scene.Shape{Form: scene.Polyline, Class: "untold", Points: []scene.Point{
+		out = append(out, scene.Shape{Form: scene.Polyline, Class: "untold", Points: []scene.Point{
 			at(end, shown), at(end, b.Belly), at(wheels, b.Belly),
 		}})
 		return shown
 	}
 	nose, tail := low(b.Nose, b.Base, tip), low(b.Tail, 0, rear)
-	out := append(dashed, scene.Shape{Form: scene.Polygon, Class: "load", Points: []scene.Point{
-		at(rear, tail), at(rear, mid), at(0.1*b.Base, mid), at(0.15*b.Base, height), at(0.75*b.Base, height),
-		at(0.85*b.Base, mid), at(tip, 0.9*mid), at(tip, nose), at(b.Base, nose), at(b.Base, b.Belly), at(0, b.Belly),
-		at(0, tail),
+	under := func(a float64) float64 {
+		switch {
+		case a > b.Base:
+			return nose
+		case a < 0:
+			return tail
+		}
+		return b.Belly
+	}
+	out = append(out, s.Item.Profile(func(p scene.Point) scene.Point {
+		a := tip + p[0]*(rear-tip)
+		if s.Backward {
+			a = rear + p[0]*(tip-rear)
+		}
+		return at(a, max(p[1]*height, under(a)))
+	})...)
+	out = append(out, scene.Shape{Form: scene.Polyline, Class: "load-line", Points: []scene.Point{
+		at(tip, nose), at(b.Base, nose), at(b.Base, b.Belly), at(0, b.Belly), at(0, tail), at(rear, tail),
 	}})
 	for _, w := range []struct{ a, r float64 }{{0, b.RearR}, {b.Base, b.FrontR}} {
 		c := at(w.a, w.r)
