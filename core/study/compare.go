@@ -346,16 +346,27 @@ func slideAllBy(d float64) said.Sentence {
 	return said.Say("with all slid % back", said.Length(d))
 }
 
-// intoWindowMove says how the ball load comes into its window, or that no move
-// on the deck does it.
+// mostTried is how many moves are tried to bring the ball load of a candidate into its window.
+const mostTried = 8
+
+// intoWindowMove says how the ball load comes into its window: the first of the moves on the deck, the least
+// effort first, that brings it there.
 func intoWindowMove(p *plan.Plan, trailer, outing string) said.Sentence {
 	r := rig.Resolve(p, trailer, outing)
-	if w := balance.Check(r).Window; w != nil && r.Bears != nil {
-		if c, ok := moveAxle(r, (w.Low+w.High)/2/r.Bears.Mass.Nominal); ok {
-			return c.Name
+	if w := balance.Check(r).Window; w != nil && r.Bears != nil && w.High >= w.Low {
+		target := (w.Low + w.High) / 2
+		ways := toTarget(r, target)
+		if c, ok := moveAxle(r, target/r.Bears.Mass.Nominal); ok {
+			ways = append(ways, c)
+		}
+		slices.SortStableFunc(ways, func(a, b finding.Way) int { return cmp.Compare(a.Effort, b.Effort) })
+		for _, c := range ways[:min(len(ways), mostTried)] {
+			if next, err := plan.Apply(p, c.Patch); err == nil && !balance.Misses(rig.Resolve(next, trailer, outing)) {
+				return c.Name
+			}
 		}
 	}
-	return said.Say("no move on this deck does it")
+	return said.Say("no move was found that does it")
 }
 
 // markUnbeaten marks the candidates that no other beats on money, payload and

@@ -30,6 +30,34 @@ func one(t *testing.T, c *study.Comparison, id string) study.Candidate {
 	return study.Candidate{}
 }
 
+// What does it is tried. Deck from 1.5 m: crate 400 kg with its middle at 3.5 m, sack 100 kg at 2.2 m: the ball bears
+// 20 − 160 + 12 = −128 kg; there are 100 mm to slide in. Changed places, at 2.0 and 3.3 m: 20 + 80 − 32 = 68 kg, in the
+// window of 37.5 to 75. An axle that may go 100 mm back is moved where that does it and not named where it does not: crate
+// alone at 3.0 m −60 kg; R = 570 − (230·2.5 + 400·3)/L = 570 − 1775/2.6 < 0.
+func TestMoveIntoWindow(t *testing.T) {
+	says := func(sets ...string) string {
+		p := sample.Plan(t, sets...)
+		c := study.Compare(context.Background(), p, review.Request{}, false)
+		return one(t, c, "t").Outings[0].Move.Text(p.Locale())
+	}
+	sack := `{"order":2,"name":"Sack","mass":{"value":100,"plusMinus":0,"how":"weighed"},"size":{"length":{"value":1.4,"plusMinus":0,"how":"weighed"},"width":{"value":0.8,"how":"weighed"}},"centre":{"back":{"value":0.7,"plusMinus":0,"how":"weighed"}}}`
+	at := "/outings/o/layouts/t/placements/"
+	two := []string{"/trailers/t/couplingToDeck/value", `1.5`, "/loads/sack", sack, at + "sack", `{"on":"deck","at":{"back":0}}`, sample.Crate + "/at/back", `1.5`}
+	if got := says(two...); !strings.Contains(got, "change places") {
+		t.Errorf("two that may change places: %q", got)
+	}
+	if got := says(append(two, sample.Crate+"/pinned", `true`, at+"sack/pinned", `true`)...); got != "no move was found that does it" {
+		t.Errorf("two that are pinned: %q", got)
+	}
+	far := []string{sample.Crate + "/pinned", `true`, sample.Crate + "/at/back", `1.5`, "/trailers/t/axleMoves", `{"min":2.4,"max":2.6,"pitch":0}`}
+	if got := says(far...); got != "no move was found that does it" {
+		t.Errorf("an axle that cannot go far enough: %q", got)
+	}
+	if got := says(append(far, "/trailers/t/axleMoves/max", `3.5`)...); !strings.Contains(got, "move the axle") {
+		t.Errorf("an axle that can: %q", got)
+	}
+}
+
 // The crate at 1.2 m: x = 2.7, ball 20 − 400·0.2/2.5 = −12 kg. The window of 5 to
 // 15 % of 650 kg, capped at 75, has its middle at 53.75: the crate must go
 // (−12 − 53.75)·2.5/400 = −0.4109 m, to 410 mm forward.

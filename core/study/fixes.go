@@ -132,15 +132,20 @@ func setPlace(it *rig.Item, field string, was, goal float64) []finding.Op {
 
 // moveAxle sets the axle so that the ball bears the share s: with the terms'
 // moments about the ball S = Σ pβ and the masses standing clear of the axle
-// N = Σ p(d − α), s·m = N − S/L, so L = S/(N − s·m). Rounded to the hanger's holes.
+// N = Σ p(d − α), s·m = N − S/L, so L = S/(N − s·m). The rig is resolved with its axle a little
+// aside, so that what moves with it is told apart. Rounded to the hanger's holes.
 func moveAxle(r *rig.Rig, s float64) (finding.Way, bool) {
 	moves := r.Trailer.AxleMoves
 	if moves == nil {
 		return finding.Way{}, false
 	}
+	aside := rig.Resolve(asideAxle(r.Plan, r.Scope.Trailer, r.Scope.Outing), r.Scope.Trailer, r.Scope.Outing)
+	if aside == nil || aside.Bears == nil {
+		return finding.Way{}, false
+	}
 	var moment, clear float64
-	for i := range r.Beam.Terms {
-		t := &r.Beam.Terms[i]
+	for i := range aside.Beam.Terms {
+		t := &aside.Beam.Terms[i]
 		moment += t.Amount.Nominal * t.Arm.Nominal
 		clear += t.Amount.Nominal * (t.InMass - t.OnAxle.Nominal)
 	}
