@@ -459,7 +459,9 @@ func (d *designer) describe(t try, why [roles]*finding.Finding) *Design {
 // judged whole.
 func (d *designer) choose(out *Designs, found []*Design, keys []try) {
 	var order []int
+	holding := false
 	for i, f := range found {
+		holding = holding || f != nil
 		if f != nil && d.cuttable(f) {
 			order = append(order, i)
 		}
@@ -479,9 +481,13 @@ func (d *designer) choose(out *Designs, found []*Design, keys []try) {
 	}
 	take(func(int) bool { return true })
 	if len(chosen) == 0 {
-		out.Says = said.Say("No frame of these sections holds. Carry less, or enter larger sections.")
-		if out.Stopped {
+		switch {
+		case out.Stopped:
 			out.Says = said.Say("None was found before the time was up.")
+		case holding:
+			out.Says = said.Say("Frames of these sections hold, but none comes out of the bars at hand. Enter more bars, or look for the lightest.")
+		default:
+			out.Says = said.Say("No frame of these sections was found that holds. Carry less, or enter larger sections.")
 		}
 		return
 	}
