@@ -564,7 +564,8 @@ func (t *task) impossible(found stow.Result) said.Sentence {
 		)
 	case found.Proven:
 		return said.Say(
-			"No arrangement without overlap brings the ball into its window and keeps every rating. Leave something, or stack it.",
+			"No arrangement on a % grid without overlap brings the ball into its window and keeps every rating. Leave something, or stack it.",
+			said.Length(max(arrangeGrid, found.Grid)),
 		)
 	}
 	return said.Say(
