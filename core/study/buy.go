@@ -28,6 +28,7 @@ type Buying struct {
 	Holds   int               `json:"holds"` // of the checks of the gate
 	Of      int               `json:"of"`
 	Growth  []Growth          `json:"growth"`
+	Moved   []Named           `json:"moved"` // outings judged with their loads moved into the window, and how
 }
 
 // Growth is the plan with a bit more of what it carries.
@@ -55,14 +56,19 @@ var gateBuy = []string{
 // each check at its worst, then the same with more to carry.
 func Buy(ctx context.Context, p *plan.Plan, trailer string) *Buying {
 	review.Ready(p)
-	out := &Buying{Trailer: trailer, Open: []finding.Finding{}, Growth: []Growth{}}
+	out := &Buying{Trailer: trailer, Open: []finding.Finding{}, Growth: []Growth{}, Moved: []Named{}}
 	t, ok := p.Trailers[trailer]
 	if !ok {
 		out.Outcome, out.Says = finding.Unknown, said.Say("No trailer is chosen.")
 		return out
 	}
 	outings := p.OutingIDs()
-	laid, _ := layAll(ctx, p, []string{trailer}, outings)
+	laid, lays := layAll(ctx, p, []string{trailer}, outings)
+	for _, o := range outings {
+		if says := lays.moved[[2]string{trailer, o}]; says != nil && !lays.assumed[[2]string{trailer, o}] {
+			out.Moved = append(out.Moved, Named{ID: o, Name: says})
+		}
+	}
 	worst := map[string]finding.Finding{}
 	var order []string
 	for _, o := range append(slices.Clone(outings), noOuting(outings)...) {

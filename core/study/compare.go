@@ -133,8 +133,8 @@ func Compare(ctx context.Context, p *plan.Plan, q review.Request, back bool) *Co
 			co := &c.Outings[k]
 			at := [2]string{id, co.ID}
 			co.Laid = lays.assumed[at]
-			if d := lays.slid[at]; d != 0 && !co.Laid {
-				co.Move = slideAllBy(d)
+			if says := lays.moved[at]; says != nil && !co.Laid {
+				co.Move = says
 			}
 		}
 		if r := rig.Resolve(laid, id, q.Outing); r != nil {
@@ -162,19 +162,20 @@ const mostBrought = 60
 
 // laying is what it takes to have every load on every trailer in its place.
 type laying struct {
-	patch   map[string][]finding.Op // by trailer
-	assumed map[[2]string]bool      // trailer and outing whose places were taken from elsewhere
-	slid    map[[2]string]float64   // how far all was slid into the ball window, m
+	patch   map[string][]finding.Op     // by trailer
+	assumed map[[2]string]bool          // trailer and outing whose places were taken from elsewhere
+	moved   map[[2]string]said.Sentence // how what was laid was moved into the ball window
 }
 
-// layAll puts every outing's loads on every trailer: the places, then the slides
-// into the ball window, also of places that the owner gave but that miss it. The
-// plan that it gives is p with the patches applied. Where a trailer stands is its own; how its load is slid is not
-// what it is judged by.
+// layAll puts every outing's loads on every trailer: the places, then the moves
+// into the ball window, also of places that the owner gave but that miss it: all slid
+// alike, or else the first move on the deck that does it. The plan that it gives is p with
+// the patches applied. Where a trailer stands is its own; how its load stands is not what it
+// is judged by.
 func layAll(ctx context.Context, p *plan.Plan, trailers, outings []string) (*plan.Plan, laying) {
-	l := laying{map[string][]finding.Op{}, map[[2]string]bool{}, map[[2]string]float64{}}
+	l := laying{map[string][]finding.Op{}, map[[2]string]bool{}, map[[2]string]said.Sentence{}}
 	for _, t := range trailers {
-		var places, slides []finding.Op
+		var places, moves []finding.Op
 		for _, o := range outings {
 			if over(ctx) {
 				break
@@ -190,13 +191,19 @@ func layAll(ctx context.Context, p *plan.Plan, trailers, outings []string) (*pla
 			if r == nil || !l.assumed[at] && !balance.Misses(r) {
 				continue
 			}
-			if d, ops, reached := Shift(r); reached && math.Abs(d) > 0.005 {
-				slides = append(slides, ops...)
-				l.slid[at] = d
-				p = withLayout(p, t, o, slid(layout, r, ops))
+			if d, ops, reached := Shift(r); reached {
+				if math.Abs(d) > 0.005 {
+					moves = append(moves, ops...)
+					l.moved[at] = slideAllBy(d)
+					p = withLayout(p, t, o, slid(layout, r, ops))
+				}
+			} else if v, next := intoWindowMove(p, t, o, onDeckAlone); v != nil {
+				moves = append(moves, v.Patch...)
+				l.moved[at] = slices.Concat(said.Say("with this done: "), v.Name)
+				p = next
 			}
 		}
-		l.patch[t] = append(places, slides...)
+		l.patch[t] = append(places, moves...)
 	}
 	return p, l
 }
@@ -321,7 +328,10 @@ func outingOf(p *plan.Plan, rep *review.Report, trailer, outing string) Candidat
 		case balance.CodeWindow:
 			co.Ball, co.BallState = f.Figure, f.Outcome
 			if f.Outcome == finding.Fails {
-				co.Move = intoWindowMove(p, trailer, outing)
+				co.Move = said.Say("no move was found that does it")
+				if v, _ := intoWindowMove(p, trailer, outing, withAxle); v != nil {
+					co.Move = v.Name
+				}
 			}
 		case towing.CodeTyreSpeed:
 			co.TyreSpeed = f.Outcome
@@ -349,24 +359,40 @@ func slideAllBy(d float64) said.Sentence {
 // mostTried is how many moves are tried to bring the ball load of a candidate into its window.
 const mostTried = 8
 
-// intoWindowMove says how the ball load comes into its window: the first of the moves on the deck, the least
-// effort first, that brings it there.
-func intoWindowMove(p *plan.Plan, trailer, outing string) said.Sentence {
+// How the ball load is brought into its window.
+type moving bool
+
+const (
+	onDeckAlone moving = false
+	withAxle    moving = true // where the axle may be moved, too
+)
+
+// intoWindowMove is the first of the moves, the least effort first, that brings the ball load into its window, with
+// the plan after it; nil where none of those tried does.
+func intoWindowMove(p *plan.Plan, trailer, outing string, how moving) (*finding.Variant, *plan.Plan) {
 	r := rig.Resolve(p, trailer, outing)
-	if w := balance.Check(r).Window; w != nil && r.Bears != nil && w.High >= w.Low {
-		target := (w.Low + w.High) / 2
-		ways := toTarget(r, target)
-		if c, ok := moveAxle(r, target/r.Bears.Mass.Nominal); ok {
-			ways = append(ways, c)
-		}
-		slices.SortStableFunc(ways, func(a, b finding.Way) int { return cmp.Compare(a.Effort, b.Effort) })
-		for _, c := range ways[:min(len(ways), mostTried)] {
-			if next, err := plan.Apply(p, c.Patch); err == nil && !balance.Misses(rig.Resolve(next, trailer, outing)) {
-				return c.Name
-			}
+	w := balance.Check(r).Window
+	if w == nil || r.Bears == nil || r.Layout == nil || w.High < w.Low {
+		return nil, nil
+	}
+	target := (w.Low + w.High) / 2
+	ways := toTarget(r, target)
+	if c, ok := moveAxle(r, target/r.Bears.Mass.Nominal); ok {
+		ways = append(ways, c)
+	}
+	if how == onDeckAlone {
+		ways = slices.DeleteFunc(ways, func(c finding.Way) bool {
+			return slices.ContainsFunc(c.Patch, func(op finding.Op) bool { return op.Path == r.AxlePath })
+		})
+	}
+	slices.SortStableFunc(ways, func(a, b finding.Way) int { return cmp.Compare(a.Effort, b.Effort) })
+	for _, c := range ways[:min(len(ways), mostTried)] {
+		next, err := plan.Apply(p, c.Patch)
+		if err == nil && len(plan.Clean(next)) == 0 && !balance.Misses(rig.Resolve(next, trailer, outing)) {
+			return &c.Variant, next
 		}
 	}
-	return said.Say("no move was found that does it")
+	return nil, nil
 }
 
 // markUnbeaten marks the candidates that no other beats on money, payload and

@@ -4,9 +4,11 @@ import (
 	"context"
 	"math"
 	"reflect"
+	"slices"
 	"strings"
 	"testing"
 
+	"zygonos/core/ask/balance"
 	"zygonos/core/internal/sample"
 	"zygonos/core/lang/finding"
 	"zygonos/core/plan"
@@ -48,6 +50,16 @@ func TestMoveIntoWindow(t *testing.T) {
 	}
 	if got := says(append(two, sample.Crate+"/pinned", `true`, at+"sack/pinned", `true`)...); got != "no move was found that does it" {
 		t.Errorf("two that are pinned: %q", got)
+	}
+	// Before buying it is the trailer that is judged: moved where that can be done, and told; against it where not.
+	misses := func(b *study.Buying) bool {
+		return slices.ContainsFunc(b.Open, func(f finding.Finding) bool { return f.Code == balance.CodeWindow })
+	}
+	if b := study.Buy(context.Background(), sample.Plan(t, two...), "t"); misses(b) || len(b.Moved) != 1 || b.Moved[0].ID != "o" {
+		t.Errorf("before buying, two that may change places: %+v", b.Moved)
+	}
+	if b := study.Buy(context.Background(), sample.Plan(t, append(two, sample.Crate+"/pinned", `true`, at+"sack/pinned", `true`)...), "t"); !misses(b) || len(b.Moved) > 0 {
+		t.Errorf("before buying, two that are pinned: %+v", b.Moved)
 	}
 	far := []string{sample.Crate + "/pinned", `true`, sample.Crate + "/at/back", `1.5`, "/trailers/t/axleMoves", `{"min":2.4,"max":2.6,"pitch":0}`}
 	if got := says(far...); got != "no move was found that does it" {

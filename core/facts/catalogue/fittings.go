@@ -28,7 +28,7 @@ var Fittings = []Fitting{
 		Length: 2.4, Width: 0.03, Height: 0.35, Where: "deck", Hours: 1,
 	},
 	{
-		ID: "drawbar-slide", Name: "{coupling} bar that slides out", Low: 8, High: 30,
+		ID: "drawbar-slide", Name: "{drawbar} that slides out", Low: 8, High: 30,
 		Length: 1.2, Width: 0.06, Height: 0.08, Where: "drawbar", Hours: 3,
 	},
 	{ID: "spare", Name: "spare wheel", Low: 10, High: 22, Length: 0.55, Width: 0.55, Height: 0.2, Where: "drawbar", Hours: 0.5},

@@ -1636,6 +1636,7 @@ export interface ShownWay {
 export interface Buying {
   growth: Growth[];
   holds: number;
+  moved: Named[];
   of: number;
   open: Finding[];
   outcome: string;
@@ -1648,6 +1649,11 @@ export interface Growth {
   outing: string;
   patch: Op[];
   says: Sentence;
+}
+export interface Named {
+  id: string;
+  name: Sentence;
+  wish?: boolean;
 }
 export interface Changes {
   before?: Measure;
@@ -1754,11 +1760,6 @@ export interface State {
   title: Sentence;
   what: string;
   wish: boolean;
-}
-export interface Named {
-  id: string;
-  name: Sentence;
-  wish?: boolean;
 }
 export interface CutGate {
   holds: number;

@@ -14,7 +14,7 @@ import { outcomeWord, useWords } from '@/words'
 const props = defineProps<{ id: string }>()
 const workspace = useWorkspace()
 const router = useRouter()
-const { say } = useWords()
+const { say, term } = useWords()
 const { data, failure } = useStudy<Buying>(
   (asked) => api.buy(asked),
   () => workspace.trailer,
@@ -31,6 +31,11 @@ const go = (path: string) => router.push(`/plan/${props.id}/${stageOfPath(path)}
     <p v-if="data" class="flex items-center gap-2 text-xl leading-tight font-bold">
       <OutcomeMark :outcome="data.outcome" :size="28" />{{ say(data.says) }}
     </p>
+    <ul v-if="data?.moved.length" class="text-soft mt-2 text-sm" data-moved>
+      <li v-for="m in data.moved" :key="m.id">
+        {{ outing(m.id) ?? 'Outing' }}, {{ say(m.name) }}, so that the {{ term('ball load') }} is right.
+      </li>
+    </ul>
     <template v-if="fails.length">
       <h2 class="mt-4 text-lg font-bold">Against it</h2>
       <ul>
