@@ -233,9 +233,9 @@ func newSeesaw(p *plan.Plan, trailer, outing string, ends Interval) (*seesaw, Ax
 	low, high := s.margins(now.Axle.Nominal, false)
 	sureLow, sureHigh := s.margins(now.Axle.Nominal, true)
 	switch {
-	case low < -1e-9 || high < -1e-9:
+	case low < -1e-9 || high < -1e-9 && !balance.Heavy(now):
 		row.Outcome = finding.Fails
-	case sureLow < -1e-9 || sureHigh < -1e-9:
+	case high < -1e-9 || sureLow < -1e-9 || sureHigh < -1e-9:
 		row.Outcome = finding.Tight
 	default:
 		row.Outcome = finding.Holds

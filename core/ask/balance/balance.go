@@ -217,8 +217,15 @@ func ballWindow(r *rig.Rig, w *Window) finding.Finding {
 			said.Say("{Ball load} %, %: under the window of % to %.", ball, pct, low, high),
 			said.Piece{Text: MoveForward})
 	case !highHolds:
-		f.Outcome = finding.Fails
 		limit(r.School.High * b.Mass.Nominal)
+		if most, _ := borne(r, b.Ball.Nominal); Heavy(r) {
+			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+			f.Says = append(
+				said.Say("{Ball load} %, %: over the usual % to %, within its limit of %.", ball, pct, low, high, said.Mass(most)),
+				said.Piece{Text: MoveBack})
+			break
+		}
+		f.Outcome = finding.Fails
 		f.Says = append(
 			said.Say("{Ball load} %, %: over the window of % to %.", ball, pct, low, high),
 			said.Piece{Text: MoveBack})
@@ -229,6 +236,9 @@ func ballWindow(r *rig.Rig, w *Window) finding.Finding {
 		if stateShare > r.School.High {
 			word = "over"
 			limit(r.School.High * b.Mass.Nominal)
+			if _, ok := borne(r, stateShare*b.Mass.Nominal); ok {
+				f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+			}
 		}
 		f.Says = append(
 			append(said.Say("Full, the {ball load} is %. Without ", pct), state...),
@@ -262,6 +272,27 @@ func ballWindow(r *rig.Rig, w *Window) finding.Finding {
 		f.Says = said.Say("{Ball load} %, %: inside the window of % to %.", ball, pct, low, high)
 	}
 	return f
+}
+
+// Heavy reports whether the nominal ball load lies over its window and within every limit on it that is
+// known.
+func Heavy(r *rig.Rig) bool {
+	if r.Bears == nil || r.Bears.Share == nil || !quantity.Exceeds(r.Bears.Share.Nominal, r.School.High) {
+		return false
+	}
+	_, ok := borne(r, r.Bears.Ball.Nominal)
+	return ok
+}
+
+// borne reports whether a ball load lies within every limit on it that is known, one at least, and the
+// least of them: over a window that is practice it is then heavy and no more.
+func borne(r *rig.Rig, ball float64) (least float64, ok bool) {
+	limits := BallLimits(r)
+	least = math.Inf(1)
+	for _, c := range limits {
+		least = math.Min(least, c.Limit)
+	}
+	return least, len(limits) > 0 && !quantity.Exceeds(ball, least)
 }
 
 // absentName names what a group of terms stands for.

@@ -43,7 +43,11 @@ func TestBallWindow(t *testing.T) {
 	}{
 		{"inside 5 to 15 %", nil, finding.Holds, "", "Noseweight 60 kg, 9.2 %: inside the window of 5 % to 15 %."},
 		{"under 10 to 15 %", []string{school, `"ten-fifteen"`}, finding.Fails, "", "Noseweight 60 kg, 9.2 %: under the window of 10 % to 15 %. Move weight forward."},
-		{"over 5 to 7 %", []string{school, `"five-seven"`}, finding.Fails, "", "Noseweight 60 kg, 9.2 %: over the window of 5 % to 7 %. Move weight back."},
+		// 60 kg of the 75 that the car bears: heavier than is usual, and no limit is broken
+		{"over 5 to 7 %, under the limit", []string{school, `"five-seven"`}, finding.Tight, finding.LittleRoom, "Noseweight 60 kg, 9.2 %: over the usual 5 % to 7 %, within its limit of 75 kg. Move weight back."},
+		{"over 5 to 7 %, at the limit", []string{school, `"five-seven"`, "/towVehicles/car/ballLimit", `60`}, finding.Tight, finding.LittleRoom, "Noseweight 60 kg, 9.2 %: over the usual 5 % to 7 %, within its limit of 60 kg. Move weight back."},
+		{"over 5 to 7 % and the limit", []string{school, `"five-seven"`, "/towVehicles/car/ballLimit", `59`}, finding.Fails, "", "Noseweight 60 kg, 9.2 %: over the window of 5 % to 7 %. Move weight back."},
+		{"over 5 to 7 %, no limit known", []string{school, `"five-seven"`, "/towVehicles/car/ballLimit", "-", "/towVehicles/car/hitchBall", "-"}, finding.Fails, "", "Noseweight 60 kg, 9.2 %: over the window of 5 % to 7 %. Move weight back."},
 		// 60 − 160·0.155 = 35.2 kg, 5.42 %: inside by less than a twentieth of the window's ten
 		// points, and placing it within 10 mm (1.6 kg) does not take it out.
 		{"just inside below", []string{crateBack, `0.905`}, finding.Tight, finding.LittleRoom, "Noseweight 35 kg, 5.4 %: just inside the window of 5 % to 15 %."},
@@ -293,7 +297,9 @@ func TestStates(t *testing.T) {
 		{[]string{at, `{"on":"deck","at":{"back":1.5},"optional":true}`}, "holds", "inside"},
 		{[]string{at, `{"on":"deck","at":{"back":2.0},"optional":true}`}, "fails", "Noseweight 30 kg, 4 %: under"},
 		// At x = 0.25 behind the board it adds 100·1.25/2.5 = 50: full 110 of 750, 14.7 %.
-		{[]string{at, `{"on":"deck","at":{"back":0}}`, sample.Crate + "/optional", `true`, "/towVehicles/car/ballLimit", `200`, "/towVehicles/car/hitchBall", `200`}, "fails", "Without Crate it is 20 %: over"}, // 70 of 350
+		{[]string{at, `{"on":"deck","at":{"back":0}}`, sample.Crate + "/optional", `true`, "/towVehicles/car/ballLimit", `200`, "/towVehicles/car/hitchBall", `200`}, "tight", "Without Crate it is 20 %: over"}, // 70 of 350
+		// 110 kg when full, and 20 % of it all is 150 at most: over a limit of 149 it is not told to be borne
+		{[]string{at, `{"on":"deck","at":{"back":0}}`, sample.Crate + "/optional", `true`, "/towVehicles/car/ballLimit", `149`, "/towVehicles/car/hitchBall", `200`}, "fails", "Without Crate it is 20 %: over"},
 	} {
 		p := sample.Plan(t, append(append([]string{}, second...), c.placements...)...)
 		f := sample.Find(t, balance.Check(rig.Resolve(p, "t", "o")).Findings, balance.CodeWindow)
