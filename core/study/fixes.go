@@ -8,6 +8,7 @@ import (
 	"strings"
 
 	"zygonos/core/ask/balance"
+	"zygonos/core/ask/clearance"
 	"zygonos/core/ask/rack"
 	"zygonos/core/ask/ramp"
 	"zygonos/core/ask/towing"
@@ -47,6 +48,8 @@ func candidates(p *plan.Plan, q review.Request, f *finding.Finding) []finding.Va
 		f.Code == ramp.CodeWinch,
 		f.Code == ramp.CodeHold:
 		found = ontoRamp(r, f)
+	case f.Code == clearance.CodeCar:
+		found = awayFromCar(r, f)
 	case f.Code == balance.CodeOffDeck:
 		found = ontoDeck(r, f.Subject)
 	case isLink && f.Figure != nil && f.Limit != nil:
@@ -229,6 +232,28 @@ func ontoDeck(r *rig.Rig, path string) []finding.Way {
 		}, 0)}
 	}
 	return nil
+}
+
+// awayFromCar slides what comes nearest to the car back, as far as leaves room or until it is clear; or all loads.
+func awayFromCar(r *rig.Rig, f *finding.Finding) []finding.Way {
+	it := clearance.Measure(r).By
+	if it == nil || it.Part || it.Pinned || f.Figure == nil || f.Limit == nil {
+		return nil
+	}
+	_, to := r.Free(it)
+	at, gap := float64(it.At.Back), f.Figure.Value
+	var out []finding.Way
+	for _, leaves := range []float64{f.Limit.Value, 0.01} {
+		goal := math.Ceil((at+leaves-gap)*100-1e-6) / 100
+		if leaves <= gap || goal > to+1e-9 {
+			continue
+		}
+		out = append(out, wayOut(finding.Variant{
+			Name:  said.Say("slide % % back", said.Name(it.Name, "the load"), said.Length(goal-at)),
+			Patch: setPlace(it, "back", at, goal),
+		}, goal-at))
+	}
+	return append(out, slideTogether(r, f.Limit.Value-gap)...)
 }
 
 // lighten takes off what a rating is over by: from a load that can be divided,

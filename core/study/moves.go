@@ -49,6 +49,19 @@ func movers(r *rig.Rig) (roots []int, rides []bool) {
 // together slides all loads of the deck alike: Δ = (R_ball − target)·L/Σm, until the first of
 // them meets the deck's edge or what does not move.
 func together(r *rig.Rig, target float64) []finding.Way {
+	roots, _ := movers(r)
+	sum := 0.0
+	for _, i := range roots {
+		sum += r.Moves(i).Mass
+	}
+	if !(sum > 0) {
+		return nil
+	}
+	return slideTogether(r, (r.Bears.Ball.Nominal-target)*r.Axle.Nominal/sum)
+}
+
+// slideTogether slides all loads of the deck alike by d, m, to the rear, or as far as they go.
+func slideTogether(r *rig.Rig, d float64) []finding.Way {
 	roots, rides := movers(r)
 	if len(roots) < 2 {
 		return nil
@@ -72,7 +85,6 @@ func together(r *rig.Rig, target float64) []finding.Way {
 			}
 		}
 	}
-	d := (r.Bears.Ball.Nominal - target) * r.Axle.Nominal / sum
 	d = math.Round(min(max(d, least), most)*100) / 100
 	if d < least-1e-9 {
 		d += 0.01

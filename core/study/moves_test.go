@@ -3,10 +3,12 @@ package study_test
 import (
 	"context"
 	"math"
+	"slices"
 	"strings"
 	"testing"
 
 	"zygonos/core/ask/balance"
+	"zygonos/core/ask/clearance"
 	"zygonos/core/internal/sample"
 	"zygonos/core/lang/finding"
 	"zygonos/core/plan"
@@ -90,5 +92,29 @@ func TestMoveAndAxle(t *testing.T) {
 	after := sample.Find(t, study.Settled(context.Background(), next, review.Request{}).Findings, balance.CodeWindow)
 	if after.Outcome != both.Outcome || after.Figure.Value != both.Figure.Value || after.Outcome == finding.Fails {
 		t.Errorf("%s at %v, offered %s at %v", after.Outcome, after.Figure.Value, both.Outcome, both.Figure.Value)
+	}
+}
+
+// The tailgate reaches 1.2 m beyond a bumper 0.2 m before the ball, to 1.0 m behind it, over 0.5 m: the crate at the front
+// board, whose front is there, is 100 mm too near when it stands 100 mm before the board. 400 mm back leaves 300 mm.
+func TestAwayFromTheCar(t *testing.T) {
+	p := sample.Plan(t, "/loads/crate/mass/value", `100`, sample.Crate+"/at/back", `0`, "/trailers/t/couplingToDeck/value", `0.9`,
+		"/trailers/t/deckHeight", `{"value":0.5,"how":"weighed"}`, "/towVehicles/car/ballBehind", `0.2`,
+		"/towVehicles/car/gateReach", `1.2`, "/towVehicles/car/gateHeight", `0.9`, "/trailers/t/drawbar", `{"beams":1}`)
+	f := sample.Find(t, study.Settled(context.Background(), p, review.Request{}).Findings, clearance.CodeCar)
+	if f.Outcome != finding.Fails || math.Abs(f.Figure.Value+0.1) > 1e-9 {
+		t.Fatalf("%s %v", f.Outcome, f.Figure)
+	}
+	var got []string
+	for _, fix := range f.Fixes {
+		got = append(got, fix.Name.Text(p.Locale())+" "+string(fix.Outcome))
+	}
+	if want := []string{"slide Crate 110 mm back tight", "slide Crate 400 mm back holds"}; !slices.Equal(got, want) {
+		t.Errorf("got %q, want %q", got, want)
+	}
+	p = sample.Plan(t, "/loads/crate/mass/value", `100`, sample.Crate+"/at/back", `0`, sample.Crate+"/pinned", `true`, "/trailers/t/couplingToDeck/value", `0.9`,
+		"/towVehicles/car/ballBehind", `0.2`, "/towVehicles/car/gateReach", `1.2`)
+	if f := sample.Find(t, study.Settled(context.Background(), p, review.Request{}).Findings, clearance.CodeCar); f.Outcome != finding.Fails || len(f.Fixes) > 0 {
+		t.Errorf("pinned: %s %+v", f.Outcome, f.Fixes)
 	}
 }

@@ -184,7 +184,7 @@ func ballWindow(r *rig.Rig, w *Window) finding.Finding {
 	}
 	highHolds := !quantity.Exceeds(share.Nominal, r.School.High)
 	highSure := !quantity.Exceeds(share.High, r.School.High)
-	state, stateShare := worstState(r)
+	state, stateShare, stateBall := worstState(r)
 	f.Figure = finding.Of(quantity.KindMass, b.Ball)
 	f.HasWork, f.Work = true, func() []finding.Step { return steps(r, w) }
 	ball, pct := said.Mass(b.Ball.Nominal), said.Share(share.Nominal)
@@ -236,7 +236,7 @@ func ballWindow(r *rig.Rig, w *Window) finding.Finding {
 		if stateShare > r.School.High {
 			word = "over"
 			limit(r.School.High * b.Mass.Nominal)
-			if _, ok := borne(r, stateShare*b.Mass.Nominal); ok {
+			if _, ok := borne(r, stateBall); ok {
 				f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 			}
 		}
@@ -307,22 +307,22 @@ func absentName(r *rig.Rig, group string) said.Sentence {
 }
 
 // worstState names what is left at home where a partial state, by the nominal
-// figures, misses the window, and the share that it comes to; nil where every
-// state is inside. The full state is judged on its own.
-func worstState(r *rig.Rig) (said.Sentence, float64) {
+// figures, misses the window, the share that it comes to, and the most that the ball
+// bears in any state, kg; nil where every state is inside. The full state is judged on its own.
+func worstState(r *rig.Rig) (absent said.Sentence, share, most float64) {
 	if !r.Beam.Optional() {
-		return nil, 0
+		return nil, 0, 0
 	}
 	states := r.Beam.States()
 	s, ok := states.Solve()
 	if !ok || s.Share == nil {
-		return nil, 0
+		return nil, 0, 0
 	}
 	high := quantity.Exceeds(s.Share.High, r.School.High)
 	low := s.Share.Low < r.School.Low-1e-9 &&
 		!(r.School.Floor > 0 && states.AtLeastEither(r.School.Low, float64(r.School.Floor)) >= -1e-9)
 	if !high && !low {
-		return nil, 0
+		return nil, 0, 0
 	}
 	worst, greatest := s.Share.Low, false
 	if high && (!low || s.Share.High-r.School.High > r.School.Low-s.Share.Low) {
@@ -336,9 +336,9 @@ func worstState(r *rig.Rig) (said.Sentence, float64) {
 		out = append(out, absentName(r, id)...)
 	}
 	if out == nil {
-		return nil, 0
+		return nil, 0, 0
 	}
-	return out, worst
+	return out, worst, s.Ball.High
 }
 
 // weighFirst names the guess that widens the range most and the mass at which
