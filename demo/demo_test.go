@@ -28,7 +28,7 @@ func TestStory(t *testing.T) {
 		// clay that nobody raked level brings the rails close to their limit
 		{"ostrel-lock", "clay-day", "lock-trailer", finding.Tight, "frame.strength", finding.Tight},
 		{"ostrel-lock", "rubble-day", "lock-trailer", finding.Fails, "frame.strength", finding.Fails},
-		{"ostrel-lock", "washing-day", "lock-trailer", finding.Fails, "frame.strength", finding.Tight},
+		{"ostrel-lock", "washing-day", "lock-trailer", finding.Tight, "frame.strength", finding.Tight},
 		{"ostrel-lock", "dumper-day", "lock-trailer", finding.Tight, "ramp.angle", finding.Tight},
 	} {
 		data, err := demo.Files.ReadFile(c.plan + ".zygonos.json")
