@@ -5,11 +5,12 @@ const letter = 7.2 // usual width
 const tall = 15
 const apart = 2
 
-/** The text as it fits its room, which is in metres. */
+/** The text as it fits its room, which is in metres; nothing where less than half of it would. */
 export function fitted(text: string, room: number | undefined, scale: number): string {
   const fits = room ? Math.floor((room * scale) / letter) : Infinity
   const letters = [...text]
-  return letters.length <= fits ? text : letters.slice(0, Math.max(1, fits - 1)).join('') + '…'
+  if (letters.length <= fits) return text
+  return 2 * (fits - 1) < letters.length ? '' : letters.slice(0, fits - 1).join('') + '…'
 }
 
 /** How far a text is moved from its place, and where a line from there to it ends. */
@@ -53,8 +54,9 @@ export function layOut(view: View, scale: number, say: (s: Shape) => string): Ma
     }
   const out = new Map<Shape, Shift>()
   for (const s of view.shapes) {
-    if (s.form !== 'text') continue
-    const width = [...say(s)].length * letter
+    const text = s.form === 'text' ? say(s) : ''
+    if (!text) continue
+    const width = [...text].length * letter
     const [u, v] = px(s.points[0]!)
     const left = s.anchor === 'middle' ? u - width / 2 : s.anchor === 'end' ? u - width : u
     // Beside its point a text may stand on the other side too.
