@@ -216,6 +216,23 @@ func crowded(f *finding.Finding) bool {
 	return len(f.Fixes) == 0 || len(f.Fixes[0].Patch) < len(f.Needs) // what found room can be confirmed
 }
 
+// heavyAsPlaced tells of a ball load over the usual that the app moved its loads as far back as they go.
+func (rep *Report) heavyAsPlaced(many bool) {
+	for i := range rep.Findings {
+		f := &rep.Findings[i]
+		if f.Code != balance.CodeWindow || f.Outcome != finding.Tight || len(f.Says) == 0 {
+			continue
+		}
+		says := slices.Clone(f.Says)
+		if last := &says[len(says)-1]; last.Text == balance.MoveBack {
+			if last.Text = " It lies as far back as it goes."; many {
+				last.Text = " They lie as far back as they go."
+			}
+			f.Says = says
+		}
+	}
+}
+
 // head is the headline; of a rig on which its owner placed nothing it is what to do, and a
 // failure of the ball load says how far the loads were moved.
 func (rep *Report) head() {
@@ -256,6 +273,7 @@ func (rep *Report) head() {
 	if b == nil || b.Share == nil {
 		return // what it comes to is not known: no place is better than another
 	}
+	rep.heavyAsPlaced(len(f.Needs) > 1)
 	says := append(instruction(r),
 		said.Say(": {ball load} %, %.", said.Mass(b.Ball.Nominal), said.Share(b.Share.Nominal))...)
 	if rep.isRough(balance.CodeWindow) {

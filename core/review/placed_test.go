@@ -7,6 +7,7 @@ import (
 	"strings"
 	"testing"
 
+	"zygonos/core/ask/balance"
 	"zygonos/core/internal/sample"
 	"zygonos/core/lang/finding"
 	"zygonos/core/lang/quantity"
@@ -56,6 +57,22 @@ func TestPlacedByTheApp(t *testing.T) {
 	fails := review.Review(sample.Plan(t, sample.Crate, anywhere, "/loads/crate/mass/value", `20`, "/trailers/t/empty/ball/mass", `2`, "/trailers/t/couplingToDeck/value", `2.2`), review.Request{})
 	if says := fails.Headline.Says.Text(p.Locale()); fails.Headline.Outcome != finding.Fails || !strings.Contains(says, "Even as far forward as it goes: ") || !strings.Contains(says, "The axle stands too far forward") {
 		t.Errorf("%s %s", fails.Headline.Outcome, says)
+	}
+}
+
+// A crate of 20 kg, its middle 0.5 m behind the axle at most, leaves 50 − 20·0.5/2.5 = 46 kg of 300: 15.3 %, of the 75 that
+// the car bears. It cannot be moved on, and is not told to be.
+func TestPlacedHeavyBall(t *testing.T) {
+	sets := []string{sample.Crate, anywhere, "/loads/crate/mass/value", `20`, "/trailers/t/empty/ball/mass", `50`}
+	p := sample.Plan(t, sets...)
+	rep := review.Review(p, review.Request{})
+	f := sample.Find(t, rep.Findings, balance.CodeWindow)
+	if says := f.Says.Text(p.Locale()); f.Outcome != finding.Tight || !strings.Contains(says, "15.3 %") || !strings.HasSuffix(says, "It lies as far back as it goes.") {
+		t.Errorf("%s %q", f.Outcome, says)
+	}
+	owned := review.Review(sample.Plan(t, append(sets[2:], sample.Crate+"/at/back", `1.5`)...), review.Request{})
+	if says := sample.Find(t, owned.Findings, balance.CodeWindow).Says.Text(p.Locale()); !strings.HasSuffix(says, "Move weight back.") {
+		t.Errorf("placed by its owner: %q", says)
 	}
 }
 
