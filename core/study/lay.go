@@ -184,7 +184,7 @@ func Shift(r *rig.Rig) (d float64, patch []finding.Op, reached bool) {
 	ball, k := r.Bears.Ball.Nominal, group/r.Axle.Nominal
 	d = round10(min(max((ball-(w.Low+w.High)/2)/k, lo), hi))
 	after := ball - d*k
-	reached = after >= w.Low-0.5 && after <= w.High+0.5
+	reached = after >= w.Low-1e-9 && after <= w.High+1e-9
 	for _, it := range free {
 		patch = append(
 			patch,

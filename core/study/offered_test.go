@@ -8,6 +8,7 @@ import (
 	"os"
 	"testing"
 
+	"zygonos/core/ask/balance"
 	"zygonos/core/ask/lashing"
 	"zygonos/core/ask/rack"
 	"zygonos/core/internal/sample"
@@ -91,8 +92,9 @@ func TestOffered(t *testing.T) {
 		offeredRacks(t, what, p, counts)
 		offeredFixes(t, what, p, counts)
 		offeredPlaces(t, what, p, counts)
+		offeredLays(t, what, p, counts)
 	}
-	for _, what := range []string{"tied loads", "racks", "fixes", "arrangements", "axles"} {
+	for _, what := range []string{"tied loads", "racks", "fixes", "arrangements", "axles", "moved candidates"} {
 		if counts[what] < n/20 {
 			t.Errorf("only %d %s were offered: the test tests too little", counts[what], what)
 		}
@@ -229,5 +231,22 @@ func offeredPlaces(t *testing.T, what string, p *plan.Plan, counts map[string]in
 				}
 			}
 		}
+	}
+}
+
+// A candidate whose load is moved into the window comes out, moved so in the plan, as the comparison has it, and
+// its ball is in the window.
+func offeredLays(t *testing.T, what string, p *plan.Plan, counts map[string]int) {
+	c := study.Compare(context.Background(), clone(t, p), review.Request{}, false).Candidates[0]
+	if len(c.Lays) == 0 {
+		return
+	}
+	counts["moved candidates"]++
+	next := applied(t, what+", laid", p, finding.Variant{Patch: c.Lays})
+	if r := rig.Resolve(next, "t", "o"); balance.Misses(r) {
+		t.Errorf("%s: moved into the window, and the ball bears %v kg", what, r.Bears.Ball.Nominal)
+	}
+	if rep := study.Settled(context.Background(), next, review.Request{}); rep.Headline.Outcome != c.Outings[0].Outcome {
+		t.Errorf("%s: told %s, it is %s: %s", what, c.Outings[0].Outcome, rep.Headline.Outcome, rep.Headline.Says.Text(p.Locale()))
 	}
 }

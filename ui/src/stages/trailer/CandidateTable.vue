@@ -141,7 +141,7 @@ const gap = (o: CandidateOuting) => o.gap && o.near
               >Back in: {{ say(c.back.name) }}</span
             >
             <span v-else-if="c.outcome === 'fails' && c.looked" class="text-soft mt-1 block"
-              >No single change brings it back.</span
+              >No single change was found that brings it back.</span
             >
           </td>
         </tr>
