@@ -355,7 +355,7 @@ func Ticks(r *rig.Rig) []finding.Tick {
 		}
 		says := said.Say("%: latched; pull at it.", said.Name(it.Name, "a part"))
 		if l.Second {
-			says = said.Say("%: latched and its second lock in; pull at it.", said.Name(it.Name, "a part"))
+			says = said.Say("%: latched, the second lock in; pull to try.", said.Name(it.Name, "a part"))
 		}
 		out = append(out, finding.Tick{Under: finding.UnderWalk, ID: "latch-" + it.ID, Says: says})
 	}

@@ -118,19 +118,19 @@ func places(r *rig.Rig) []finding.Tick {
 		it := &r.Items[i]
 		name := said.Name(it.Name, "a thing")
 		d := it.Front - front
-		says := said.Say("%: its front % behind the {headboard}", name, said.Length(d))
+		says := said.Say("%: front % behind the {headboard}", name, said.Length(d))
 		switch {
 		case math.Abs(d) < 0.005:
-			says = said.Say("%: its front against the {headboard}", name)
+			says = said.Say("%: front against the {headboard}", name)
 		case d < 0:
-			says = said.Say("%: its front % before the {headboard}", name, said.Length(-d))
+			says = said.Say("%: front % before the {headboard}", name, said.Length(-d))
 		}
 		if mid := (it.Left + it.Right) / 2; math.Abs(mid) > 0.005 {
 			side := "right"
 			if mid < 0 {
 				side = "left"
 			}
-			says = append(says, said.Say(", its middle % to the "+side, said.Length(math.Abs(mid)))...)
+			says = append(says, said.Say(", middle % to the "+side, said.Length(math.Abs(mid)))...)
 		}
 		says = append(says, r.Turned(it)...)
 		out = append(out, finding.Tick{ID: "place-" + it.ID, Says: append(says, said.Piece{Text: "."})})
@@ -295,7 +295,7 @@ func loose(r *rig.Rig) []finding.Tick {
 					},
 				)
 			} else if u == "" {
-				out = append(out, finding.Tick{ID: "part-" + it.ID, Says: said.Say("%: held so that it cannot lift off.", name)})
+				out = append(out, finding.Tick{ID: "part-" + it.ID, Says: said.Say("%: held so that nothing can lift off.", name)})
 			}
 			continue
 		}

@@ -33,7 +33,7 @@ func TestCard(t *testing.T) {
 	low, high := 50.0, 70.0
 	c := departure.Of(rig.Resolve(p, "t", "o"), nil, &low, &high, nil)
 	got := text(c, p)
-	for _, want := range []string{"Crate: its front 750 mm behind the front board", "should show about 60 kg (50 kg to 70 kg is right)", "Ball of 50 mm", "Chains crossed", "Breakaway cable to the car", "After 10 km to 20 km", "Level when hitched: the coupling head near 450 mm"} {
+	for _, want := range []string{"Crate: front 750 mm behind the front board", "should show about 60 kg (50 kg to 70 kg is right)", "Ball of 50 mm", "Chains crossed", "Breakaway cable to the car", "After 10 km to 20 km", "Level when hitched: the coupling head near 450 mm"} {
 		if !strings.Contains(got, want) {
 			t.Errorf("the card does not say %q:\n%s", want, got)
 		}
