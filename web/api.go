@@ -89,6 +89,7 @@ type Reference struct {
 	Linings     []norms.Lining                      `json:"linings"`
 	Signs       []Ailment                           `json:"signs"`
 	Causes      []Ailment                           `json:"causes"`
+	Driver      float64                             `json:"driver"` // of a machine, where nobody told, kg
 }
 
 // Ailment is a sign or a cause by its words.
@@ -148,6 +149,7 @@ func reference(c fiber.Ctx) error {
 			norms.Linings,
 			signs(),
 			causes(),
+			rig.UsualDriver.Nominal,
 		},
 	)
 }

@@ -267,6 +267,9 @@ func (d *doubts) where(g plan.Guess) said.Sentence {
 
 // name is what a guess is called in a sentence.
 func (d *doubts) name(g plan.Guess) said.Sentence {
+	if strings.HasSuffix(g.Path, "/loading/driver") {
+		return said.Say("the driver's weight")
+	}
 	unnamed := "it"
 	if strings.HasPrefix(g.Path, "/wants/") {
 		unnamed = "what is wanted"

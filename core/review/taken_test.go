@@ -107,6 +107,31 @@ func TestFailsOnAnyUsual(t *testing.T) {
 	}
 }
 
+// A driver of 50 to 130 kg, usually 90, on a machine of 300 and ramps of a rating. What is over it with the usual one and
+// not with a light one asks for the weight; so does what holds with the usual one and not with a heavy one.
+func TestDriverIsAGuess(t *testing.T) {
+	for rating, c := range map[string][2]string{
+		"340": {"fails", "However it is read, 390 kg on ramps rated 340 kg."},
+		"370": {"tight", "Roughly: However it is read, 390 kg on ramps rated 370 kg. With the driver's weight at 50 kg, as it may be: 350 kg on ramps rated 370 kg."},
+		"420": {"tight", "390 kg on ramps rated 420 kg."},
+		"500": {"holds", "390 kg on ramps rated 500 kg."},
+	} {
+		p := mowing(t, "", `2`, "/parts/ramps/ramp/rating", rating)
+		f := find(t, atRest(p), ramp.CodeRating)
+		if says := f.Says.Text(p.Locale()); string(f.Outcome) != c[0] || says != c[1] {
+			t.Errorf("%s: %s %q", rating, f.Outcome, says)
+		}
+		if f.Softened && (len(f.Needs) != 1 || f.Needs[0].Path != "/outings/o/layouts/t/loading/driver") {
+			t.Errorf("%s asks for %+v", rating, f.Needs)
+		}
+	}
+	// told it is no guess
+	p := mowing(t, "", `2`, "/parts/ramps/ramp/rating", "370", "/outings/o/layouts/t/loading/driver", `{"value":90,"plusMinus":0,"how":"weighed"}`)
+	if f := find(t, atRest(p), ramp.CodeRating); f.Outcome != finding.Fails {
+		t.Errorf("told: %s", f.Outcome)
+	}
+}
+
 func num(v float64) string { return strconv.FormatFloat(v, 'g', -1, 64) }
 
 // A shed of no told width, usually 1.8 m, reaches 275 mm beyond the sides of a deck of 1.25 m; 305 mm are allowed. A tenth

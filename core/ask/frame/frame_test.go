@@ -439,7 +439,7 @@ func TestCracks(t *testing.T) {
 // A machine of 300 kg comes on over the tail: 0.6·300·1.2 = 216 kg stand 1 m behind the axle, so the ball loses
 // 216·1/2.5 kg of what the empty trailer puts on it, and gets it back from the props.
 func TestOnTail(t *testing.T) {
-	machine := []string{"/outings/o/layouts/t/loading", `{"machine":"crate"}`, "/loads/crate/mass/value", "300"}
+	machine := []string{"/outings/o/layouts/t/loading", `{"machine":"crate","driver":{"value":0,"plusMinus":0,"how":"weighed"}}`, "/loads/crate/mass/value", "300"}
 	empty := resolve(t, doc(usual), "/outings/o/layouts/t/placements/crate", "-")
 	r := resolve(t, doc(usual), machine...)
 	got := frame.ReactionsOf(r, "tail")
@@ -452,11 +452,15 @@ func TestOnTail(t *testing.T) {
 	if want := frame.Reactions(empty)[0] - 273.6*1/2.5; math.Abs(ridden[0]-want) > 1e-6*math.Abs(want) {
 		t.Errorf("with its driver the ball bears %v, want %v", ridden[0], want)
 	}
+	untold := frame.ReactionsOf(resolve(t, doc(usual), append(machine, "/outings/o/layouts/t/loading", `{"machine":"crate"}`)...), "tail")
+	if want := frame.Reactions(empty)[0] - 0.6*(300+90)*1.2*1/2.5; math.Abs(untold[0]-want) > 1e-6*math.Abs(want) {
+		t.Errorf("with a driver of no told weight the ball bears %v, want %v", untold[0], want)
+	}
 	drawn := frame.ReactionsOf(resolve(t, doc(usual), append(machine, "/outings/o/layouts/t/loading", driver+`,"drive":"winch"}`)...), "tail")
 	if math.Abs(drawn[0]-got[0]) > 1e-9 {
 		t.Errorf("drawn on the ball bears %v, want %v", drawn[0], got[0])
 	}
-	with := frame.ReactionsOf(resolve(t, doc(usual), append(machine, "/outings/o/layouts/t/loading", `{"machine":"crate","props":{}}`)...), "tail")
+	with := frame.ReactionsOf(resolve(t, doc(usual), append(machine, "/outings/o/layouts/t/loading", `{"machine":"crate","driver":{"value":0,"plusMinus":0,"how":"weighed"},"props":{}}`)...), "tail")
 	if len(with) != 5 || with[0] <= got[0] || with[3] <= 0 || with[4] <= 0 {
 		t.Errorf("on props %v, without %v", with, got)
 	}

@@ -10,6 +10,7 @@ import (
 	"zygonos/core/lang/quantity"
 	"zygonos/core/lang/said"
 	"zygonos/core/plan"
+	"zygonos/core/rig"
 	"zygonos/core/sums/frame3d"
 )
 
@@ -43,10 +44,8 @@ func onTail(m *model) (loadCase, bool) {
 	if !found {
 		return loadCase{}, false
 	}
-	if d := lay.Loading.Driver; d != nil && lay.Loading.Drive != plan.DriveWinch {
-		s := d.Range(m.r.Plan).Floats()
-		mass = quantity.Range[float64]{Nominal: mass.Nominal + s.Nominal, Low: mass.Low + s.Low, High: mass.High + s.High}
-	}
+	s := rig.Driver(m.r.Plan, lay.Loading)
+	mass = quantity.Range[float64]{Nominal: mass.Nominal + s.Nominal, Low: mass.Low + s.Low, High: mass.High + s.High}
 	if w := load.Rolling; w != nil && w.Track != nil {
 		half = float64(w.Track.Value) / 2
 	}

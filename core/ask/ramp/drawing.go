@@ -241,6 +241,18 @@ func (s *Setup) machine() []scene.Shape {
 	return append(out, scene.Disc("centre", c[0], c[1], 0.035))
 }
 
+// driven is how it is driven on, by whether its driver rides on it, astride or within it.
+func (s *Setup) driven() said.Sentence {
+	kind, _ := catalogue.LoadOf(s.Item.Load.Kind)
+	switch {
+	case kind.Walked:
+		return said.Say("Walk it up slowly and straight under its own drive, with a hand on the brake; never stand where it would roll.")
+	case s.Item.OneTrack():
+		return said.Say("Helmet on; slowly and straight, without stopping on the ramp; feet find a second ramp or a step beside it.")
+	}
+	return said.Say("Helmet and belt on; drive up slowly and straight, without stopping on the ramp.")
+}
+
 // Mark tells where it stops: front wheels before the headboard's face.
 func (s *Setup) Mark() said.Sentence {
 	front, _ := s.Rig.Deck()
@@ -321,7 +333,7 @@ func (s *Setup) Card(steps []Step) (on, off []CardLine) {
 		)
 		add("clear", true, said.Say("Stand aside of the line, a damper on it; nobody behind % on the ramp.", name))
 	} else {
-		add("drive", false, said.Say("Helmet and belt on; drive up slowly and straight, without stopping on the ramp."))
+		add("drive", false, s.driven())
 		add("clear", true, said.Say("Nobody beside or behind the ramp."))
 	}
 	add("mark", false, s.Mark())

@@ -212,7 +212,7 @@ func onRamps(t testing.TB, more ...string) *plan.Plan {
 		sample.Crate + "/at/back", `0.3`,
 		"/parts/ramps", `{"order":1,"name":"Ramps","mass":{"value":30,"plusMinus":0,"how":"weighed"},"size":{"length":{"value":0.2,"how":"weighed"}},"centre":{"back":{"value":0.1,"how":"weighed"}},"ramp":{"length":2,"width":0.3,"rating":400,"counts":"vehicle","per":"pair","held":"pins","lip":0.08}}`,
 		"/outings/o/layouts/t/parts", `{"ramps":{"at":{"back":2.3}}}`,
-		"/outings/o/layouts/t/loading", `{"machine":"crate","ramp":"ramps"}`}
+		"/outings/o/layouts/t/loading", `{"machine":"crate","ramp":"ramps","driver":{"value":0,"plusMinus":0,"how":"weighed"}}`}
 	return sample.Plan(t, append(sets, more...)...)
 }
 

@@ -32,6 +32,27 @@ func TestRatings(t *testing.T) {
 	near(t, "one ramp bears all", full.Figure.Value, 300, 1e-9)
 }
 
+// Who drives a machine on rides on it, told or not: 300 kg and a usual 90 on ramps rated 400 leave under a tenth. On foot,
+// or by a line, the machine comes alone.
+func TestDriverOfNoToldWeight(t *testing.T) {
+	const loading = "/outings/o/layouts/t/loading"
+	for name, c := range map[string]struct {
+		sets    []string
+		want    float64
+		outcome finding.Outcome
+	}{
+		"told":     {[]string{loading + "/driver/value", `70`}, 370, finding.Tight},
+		"not told": {[]string{loading + "/driver", "-"}, 390, finding.Tight},
+		"drawn":    {[]string{loading + "/driver", "-", loading + "/drive", `"winch"`}, 300, finding.Holds},
+		"on foot":  {[]string{loading + "/driver", "-", "/loads/crate/kind", `"dumper"`}, 300, finding.Holds},
+	} {
+		f := sample.Find(t, ramp.Check(resolved(t, c.sets...)), ramp.CodeRating)
+		if near(t, name, f.Figure.Value, c.want, 1e-9); f.Outcome != c.outcome {
+			t.Errorf("%s: %s", name, f.Outcome)
+		}
+	}
+}
+
 // The shortest ramp that clears does, and one 100 mm shorter does not.
 func TestShortest(t *testing.T) {
 	sets := []string{"/loads/crate/rolling/clearance/value", `0.1`}

@@ -42,7 +42,7 @@ type Setup struct {
 
 	Springs   float64 // kg/m, of all; 0 where they are not known
 	Mass      float64 // of the machine with what rides on it, kg
-	Driver    float64 // kg
+	Driver    float64 // who rides on it, kg
 	All       float64 // both
 	Backward  bool    // it stands tail first
 	Axle      float64 // behind the ball, m
@@ -124,9 +124,7 @@ func Prepare(r *rig.Rig) (s *Setup, missing []finding.Need, fails said.Sentence)
 	s.Axle = r.Axle.Nominal
 	s.Springs, _ = r.SpringRate()
 	s.Mass = s.whole.Mass
-	if l.Driver != nil && l.Drive != plan.DriveWinch {
-		s.Driver = float64(l.Driver.Value)
-	}
+	s.Driver = rig.Driver(r.Plan, l).Nominal
 	s.All = s.Mass + s.Driver
 	s.Way = map[plan.Drive]Way{plan.DriveRear: OneAxleRear, plan.DriveFront: OneAxleFront, plan.DriveWinch: ByLine}[l.Drive]
 	if s.Backward && (s.Way == OneAxleRear || s.Way == OneAxleFront) {

@@ -76,7 +76,7 @@ func (s *Setup) width() (finding.Finding, bool) {
 		}
 	}
 	f.Says = append(f.Says, said.Say(" Set the ramps % apart, middle to middle.", said.Length(s.Apart()))...)
-	if left < 0.3 {
+	if left < 0.3 && s.Driver > 0 {
 		f.Says = append(f.Says, said.Say(" The driver steps off over the front.")...)
 	}
 	usual(&f, s.RoughTrack)

@@ -13,12 +13,13 @@ type LoadKind struct {
 	Length length `json:"length"`
 	Width  length `json:"width"`
 	Height length `json:"height"`
-	Shape  string `json:"shape"`           // box, hull, wheels, heap: how it is drawn
-	Words  string `json:"words,omitempty"` // everyday words that it goes by, of all regions
-	From   string `json:"from"`            // where its figures come from
-	Note   string `json:"note,omitempty"`  // a caution of its own
-	Pack   bool   `json:"pack,omitempty"`  // several of it are one load: bags, boards, sheets
-	Rises  string `json:"rises,omitempty"` // what hangs lowest under it and can be set higher
+	Shape  string `json:"shape"`            // box, hull, wheels, heap: how it is drawn
+	Words  string `json:"words,omitempty"`  // everyday words that it goes by, of all regions
+	From   string `json:"from"`             // where its figures come from
+	Note   string `json:"note,omitempty"`   // a caution of its own
+	Pack   bool   `json:"pack,omitempty"`   // several of it are one load: bags, boards, sheets
+	Rises  string `json:"rises,omitempty"`  // what hangs lowest under it and can be set higher
+	Walked bool   `json:"walked,omitempty"` // its driver walks with it
 
 	CentreLow  float64  `json:"centreLow,omitempty"`  // behind the front, share of the length …
 	CentreHigh float64  `json:"centreHigh,omitempty"` // … from and to

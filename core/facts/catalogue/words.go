@@ -6,7 +6,7 @@ func called(kinds []LoadKind) []LoadKind {
 	for i := range kinds {
 		k := &kinds[i]
 		k.Words, k.Note, k.Pack, k.From = everyday[k.ID], notes[k.ID], packs[k.ID], fromPractice
-		k.Rises = rises[k.ID]
+		k.Rises, k.Walked = rises[k.ID], walked[k.ID]
 		switch {
 		case k.Shape == "hull" || k.Shape == "wheels":
 			k.From = fromMakers
@@ -47,6 +47,9 @@ var packs = map[string]bool{
 var rises = map[string]string{
 	"ride-on": "mower deck", "zero-turn": "mower deck", "mower-walk": "mower deck", "mower-walk-wide": "mower deck",
 }
+
+// walked are the machines that one drives on foot.
+var walked = map[string]bool{"mower-walk": true, "mower-walk-wide": true, "dumper": true}
 
 // notes are cautions that go with a kind.
 var notes = map[string]string{

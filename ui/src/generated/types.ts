@@ -3203,6 +3203,7 @@ export interface Reference {
   doubts: {
     [k: string]: number;
   };
+  driver: number;
   fittings: Fitting[];
   fluids: Substance[];
   grounds: Ground[];
@@ -3353,6 +3354,7 @@ export interface LoadKind {
   rises?: string;
   rolls?: Rolls;
   shape: string;
+  walked?: boolean;
   width: number;
   words?: string;
 }

@@ -39,8 +39,12 @@ function begin() {
 }
 const addRamps = () => workspace.begin('ramps', 'add ramps')
 const machine = computed(() => workspace.plan?.loads[loading.value?.machine ?? ''])
+const kind = computed(() => reference.data?.loads.find((k) => k.id === machine.value?.kind))
+const usualDriver = computed(() =>
+  kind.value?.walked ? 'on foot' : `usual ${print('mass', reference.data?.driver ?? 0)}`,
+)
 const usualWheel = computed(() => {
-  const rolls = reference.data?.loads.find((k) => k.id === machine.value?.kind)?.rolls
+  const rolls = kind.value?.rolls
   return rolls ? `typical ${print('length', rolls.wheel)}` : undefined
 })
 const wheels = computed<PlanField[]>(() => [
@@ -116,6 +120,7 @@ const tail = computed(() => workspace.plan?.trailers[workspace.trailer]?.deckLen
         class="col-span-2 sm:col-span-1"
         :path="path('driver')"
         label="Driver"
+        :hint="usualDriver"
       />
       <PlanFields :base="`${base}/loading`" :fields="ground" />
       <PlanQuantity
