@@ -233,16 +233,26 @@ func suction(r *rig.Rig, p *plan.Pump, l *pipe.Line, flow float64) (finding.Find
 	if p.DrawsUp != nil {
 		most = math.Min(most, float64(*p.DrawsUp))
 	}
-	up := float64(*p.Above)
-	if len(l.Hoses) > 1 {
+	up, says := float64(*p.Above), "It draws % up, its hose's losses among them; % is what it can."
+	hose := len(l.Hoses) > 1
+	if hose {
 		up += l.Hoses[0].Loss(flow) / (pipe.Density * 9.80665)
+	} else {
+		says = "It draws % up, and what its suction hose takes; % is what it can. Tell how long and how wide that hose is."
 	}
 	f.AtMost(quantity.KindLength, up, most)
-	f.Says = said.Say(
-		"It draws % up, its hose's losses among them; % is what it can.",
-		said.Length(up),
-		said.Length(most),
-	)
+	f.Says = said.Say(says, said.Length(up), said.Length(most))
+	if !hose && f.Outcome != finding.Fails {
+		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
+		if p.InLong == nil {
+			f.Needs = append(f.Needs, finding.Need{Path: base(r, "", "", "inLong").Subject,
+				Says: said.Say("the length of the suction hose"), Where: said.Say("From the water to the pump.")})
+		}
+		if p.InBore == nil {
+			f.Needs = append(f.Needs, finding.Need{Path: base(r, "", "", "inBore").Subject,
+				Says: said.Say("the bore of the suction hose"), Where: said.Say("On its wall; ¾ in is 19 mm.")})
+		}
+	}
 	if f.Outcome == finding.Fails {
 		f.Says = append(f.Says, said.Say(" It runs dry and breaks: nearer to the water, a wider suction hose.")...)
 	}

@@ -64,6 +64,8 @@ func TestChecks(t *testing.T) {
 		{`"nozzleUp":0.7`, `"nozzleUp":45`, pump.CodePoint, finding.Fails, "Nothing comes out"},
 		{`"openFlow":17`, `"openFlow":17,"points":{"p":{"order":1,"flow":5,"pressure":500000}}`, pump.CodePoint, finding.Fails, "does not fall"},
 		{`"above":0.3`, `"above":3`, pump.CodeSuction, finding.Holds, "draws"},
+		{`"above":0.3`, `"above":0.4`, pump.CodeSuction, finding.Holds, "its hose's losses among them"},
+		{`"inBore":0.019`, `"inBore":null`, pump.CodeSuction, finding.Tight, "and what its suction hose takes"},
 		{`"above":0.3`, `"above":7`, pump.CodeSuction, finding.Fails, "runs dry"},
 		{`"above":0.3`, `"above":3,"drawsUp":2.5`, pump.CodeSuction, finding.Fails, "runs dry"},
 		{"", "", pump.CodeEmpties, finding.Holds, "15 places"},

@@ -98,6 +98,16 @@ func brakes(r *rig.Rig) []finding.Finding {
 		f.Needs = []finding.Need{
 			{Path: tp + "/label", Says: said.Say("trailer's {gross}"), Where: said.Say("Read the plate.")},
 		}
+	case rules.BrakesPlated && t.Label == nil && (rules.BrakesRead != norms.ReadsWheels || t.OnWheels == nil):
+		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
+		f.Says = said.Say(
+			"% as it is laden, and no brakes are asked for up to %; but what its plate permits counts: read it.",
+			mass,
+			said.Mass(low),
+		)
+		f.Needs = []finding.Need{
+			{Path: tp + "/label", Says: said.Say("trailer's {gross}"), Where: said.Say("Read the plate.")},
+		}
 	default:
 		f.Outcome, f.Says = finding.Holds, said.Say("%: no brakes asked for up to %.", mass, said.Mass(low))
 	}

@@ -346,7 +346,11 @@ func TestGuessesDoNotHold(t *testing.T) {
 		sets       []string
 		want       finding.Outcome
 	}{
-		{"brakes, a little doubt", towing.CodeBrakes, crate("100"), finding.Holds},
+		{"brakes, a little doubt", towing.CodeBrakes, append(crate("100"), "/region", `"nz"`), finding.Holds},
+		// what the plate permits counts in the UK, what it weighs in New Zealand
+		{"brakes, no plate", towing.CodeBrakes, crate("0"), finding.Tight},
+		{"brakes, a plate", towing.CodeBrakes, append(crate("100"), "/trailers/t/label", `{"value":700,"counts":"gross"}`), finding.Holds},
+		{"brakes, a plate for the wheels", towing.CodeBrakes, append(crate("100"), "/trailers/t/onWheels", `700`), finding.Holds},
 		{"brakes, more than they allow", towing.CodeBrakes, crate("200"), finding.Tight},
 		{"brakes, the label counts the load", towing.CodeBrakes, []string{"/trailers/t/label", `{"value":520,"counts":"payload"}`}, finding.Fails},
 		{"brakes, the label may count the load", towing.CodeBrakes, []string{"/trailers/t/label", `{"value":520,"counts":"unsure"}`}, finding.Tight},

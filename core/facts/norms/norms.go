@@ -76,6 +76,7 @@ type RuleSet struct {
 	BrakesLow      mass            `json:"brakesLow"`   // where states differ: the least …
 	BrakesHigh     mass            `json:"brakesHigh"`  // … and the greatest figure
 	BrakesRead     Reads           `json:"brakesRead"`
+	BrakesPlated   bool            `json:"brakesPlated,omitempty"` // they count what the plate permits, whatever is on
 	BrakesSource   finding.Source  `json:"brakesSource"`
 	HalfKerb       bool            `json:"halfKerb"` // unbraked: at most half the car's kerb mass
 	KerbSource     finding.Source  `json:"kerbSource"`
@@ -104,20 +105,20 @@ var RuleSets = []RuleSet{
 		LinkSource: source("State and province codes; 49 CFR 393.43 and 393.70 as reference", "", "B"),
 		Differs:    "States and provinces differ: check yours."},
 	{Region: quantity.UK, Name: "United Kingdom", School: "five-seven", TowReads: ReadsTotal,
-		BrakesAbove: 750, BrakesLow: 750, BrakesHigh: 750, BrakesRead: ReadsWheels,
+		BrakesAbove: 750, BrakesLow: 750, BrakesHigh: 750, BrakesRead: ReadsWheels, BrakesPlated: true,
 		BrakesSource: source("Road Vehicles (Construction and Use) Regulations 1986", "reg. 15, 16", "A"),
 		HalfKerb:     true, KerbSource: source("Road Vehicles (Construction and Use) Regulations 1986", "reg. 87", "A"),
 		ChainsNeeded: 1, ChainsUnbraked: true, LinkStrength: Practice("each breaks at the laden trailer's mass or more"),
 		LinkSource: source("Road Vehicles (Construction and Use) Regulations 1986", "reg. 86A, 86B", "A")},
 	{Region: quantity.EU, Name: "EU, typical", School: "four-seven", TowReads: ReadsWheels,
-		BrakesAbove: 750, BrakesLow: 750, BrakesHigh: 750, BrakesRead: ReadsWheels,
+		BrakesAbove: 750, BrakesLow: 750, BrakesHigh: 750, BrakesRead: ReadsWheels, BrakesPlated: true,
 		BrakesSource: source("UN Regulation 13; Regulation (EU) 2018/858", "categories O1, O2", "A"),
 		HalfKerb:     true, KerbSource: source("Regulation (EU) 2021/535", "Annex XIII", "B"),
 		ChainsNeeded: 1, ChainsUnbraked: true, LinkStrength: Practice("each breaks at the laden trailer's mass or more"),
 		LinkSource: source("UN Regulation 13", "5.2.2.9", "A"),
 		Differs:    "Countries differ: check yours."},
 	{Region: quantity.Australia, Name: "Australia", School: "about-ten", TowReads: ReadsTotal,
-		BrakesAbove: 750, BrakesLow: 750, BrakesHigh: 750, BrakesRead: ReadsWheels,
+		BrakesAbove: 750, BrakesLow: 750, BrakesHigh: 750, BrakesRead: ReadsWheels, BrakesPlated: true,
 		BrakesSource:   source("Vehicle Standards Bulletin 1", "brakes", "A"),
 		BreakawayAbove: kg(2000), ChainsNeeded: 1, TwoChainsAbove: kg(2500),
 		LinkStrength: found("ADR 62", "each chain at least the ATM", "B"),

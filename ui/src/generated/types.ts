@@ -3408,6 +3408,7 @@ export interface RuleSet {
   brakesAbove: number;
   brakesHigh: number;
   brakesLow: number;
+  brakesPlated?: boolean;
   brakesRead: string;
   brakesSource: Source;
   breakawayAbove?: number;
