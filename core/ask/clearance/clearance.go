@@ -135,8 +135,12 @@ func BodyWidth(r *rig.Rig) *float64 {
 	return &w
 }
 
-// tyreWidth is a usual trailer tyre's, m.
-const tyreWidth = 0.17
+// tyreWidth is a usual trailer tyre's, m; wheelsBeside is what wheels and mudguards on both sides of a deck
+// add to it at most (practice, C).
+const (
+	tyreWidth    = 0.17
+	wheelsBeside = 0.6
+)
 
 // Check judges one rig.
 func Check(r *rig.Rig) (Reach, []finding.Finding) {
@@ -171,7 +175,7 @@ func Check(r *rig.Rig) (Reach, []finding.Finding) {
 		out = append(out, rear(base, rules, *m.Rear))
 	}
 	if m.Width != nil {
-		out = append(out, width(base, rules, &m)...)
+		out = append(out, width(r, base, rules, &m)...)
 	}
 	if m.Gap != nil {
 		f := base(CodeCar, "Gap to the car", *m.Gap, 0)
@@ -200,6 +204,9 @@ func Check(r *rig.Rig) (Reach, []finding.Finding) {
 			)
 		default:
 			f.Says = said.Say("% from % to the car, straight ahead.", said.Length(*m.Gap), what)
+			if r.Vehicle.GateReach == nil {
+				f.Says = said.Say("% from % to the car, straight ahead, its {car tailgate} shut.", said.Length(*m.Gap), what)
+			}
 		}
 		margin := (*m.Gap - gapReserve) / gapReserve
 		f.Margin = &margin
@@ -241,6 +248,7 @@ func rear(
 }
 
 func width(
+	r *rig.Rig,
 	base func(string, string, float64, float64) finding.Finding,
 	rules *norms.RoadRules,
 	m *Reach,
@@ -257,6 +265,14 @@ func width(
 		)
 	default:
 		f.Says = said.Say("The trailer is % wide; % is allowed.", said.Length(*m.Body), said.Length(limit))
+		if t := r.Trailer; t.WidthOverAll == nil && t.Track == nil && *m.Body+wheelsBeside > limit {
+			f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
+			f.Says = said.Say("The deck is % wide; % is allowed, and wheels beside it may stand farther out: tape them.",
+				said.Length(*m.Body), said.Length(limit))
+			f.Needs = []finding.Need{{
+				Path: f.Subject + "/widthOverAll", Says: said.Say("the width over wheels and {mudguard}s"), Where: said.Say("Tape it."),
+			}}
+		}
 	}
 	if rules.WidthAlso != "" {
 		f.Says = append(f.Says, said.Piece{Text: " (" + rules.WidthAlso + ".)"})

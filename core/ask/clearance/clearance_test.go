@@ -59,6 +59,10 @@ func TestCheck(t *testing.T) {
 		{clearance.CodeSide, "tight", "flag", []string{"/loads/crate/size/width/value", `2.0`, "/region", `"na"`}}, // 115 of 101.6
 		{clearance.CodeWidth, "fails", "2550 mm", []string{"/trailers/t/widthOverAll", `{"value":2.6,"how":"weighed"}`}},
 		{clearance.CodeWidth, "holds", "1770 mm", nil},
+		{clearance.CodeWidth, "holds", "1400 mm wide", []string{"/trailers/t/track", "-"}},
+		{clearance.CodeWidth, "tight", "wheels beside it", []string{"/trailers/t/track", "-", "/trailers/t/deckWidth/value", `2.0`}},
+		{clearance.CodeWidth, "holds", "2000 mm wide", []string{"/trailers/t/deckWidth/value", `2.0`}},
+		{clearance.CodeCar, "holds", "tailgate shut", nil},
 		{clearance.CodeCar, "fails", "into the car", []string{sample.Crate + "/at/back", `-1.3`}},
 		{clearance.CodeCar, "tight", "Only 250 mm", []string{sample.Crate + "/at/back", `-0.9`}},
 	} {

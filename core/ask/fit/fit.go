@@ -182,6 +182,8 @@ func Stored(r *rig.Rig) (b Box, needs []finding.Need) {
 	}
 	if t.WidthOverAll == nil && t.Track == nil {
 		need("/widthOverAll", "the width over wheels and {mudguard}s", "Tape it.")
+	} else if t.WidthOverAll == nil && t.DeckWidth == nil {
+		need("/deckWidth", "the deck's width", "Tape it over its sides.")
 	}
 	if t.DeckHeight == nil {
 		need("/deckHeight", "the deck's height", "Tape it from the ground.")

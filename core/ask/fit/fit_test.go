@@ -33,6 +33,8 @@ func TestWants(t *testing.T) {
 		{"not on its edge", bay("4", "1", "2"), "fails", "770 mm too wide", h},
 		{"folded", bay("2", "1.8", "1.5"), "holds", "fits", with("/trailers/t/folded", `{"length":{"value":1.9,"how":"maker"},"width":{"value":1.7,"how":"maker"},"height":{"value":0.7,"how":"maker"}}`)},
 		{"height not known", bay("4", "2", "2"), "unknown", "deck's height", nil},
+		{"deck's width not told", bay("4", "2", "2.2"), "unknown", "deck's width", with("/trailers/t/deckWidth", "-")},
+		{"deck's width not told, width over all is", bay("4", "2", "2.2"), "holds", "fits", with("/trailers/t/deckWidth", "-", "/trailers/t/widthOverAll", `{"value":1.8,"how":"weighed"}`)},
 		{"bay not told", `{"order":1,"what":"storage"}`, "unknown", "bay's length", h},
 		{"rack taken off", bay("3.7", "1.8", "1"), "holds", "fits", with("/parts/r", rack+`pins"}`, "/trailers/t/fitted", `{"r":{"at":{"back":0}}}`)},
 
