@@ -10,8 +10,8 @@ import (
 	"zygonos/core/review"
 )
 
-// What nobody knows any longer never makes a check hold that did not: of cars and trailers, and of what loads are
-// like, every figure is taken away in turn. Left out is what is a thing of its own, and so gone with its weight or its
+// What nobody knows any longer never makes a check hold that did not: of cars and trailers, outings, straps, ramps and
+// racks, and of what loads are like, every figure is taken away in turn. Left out is what is a thing of its own, and so gone with its weight or its
 // force: what is fitted, members of the frame, lamps, lashings; a drawbar that is to be longer; what is weighed better
 // than to its usual doubt.
 func TestKnowingLessNeverHoldsMore(t *testing.T) {
@@ -63,6 +63,14 @@ func known(path string) bool {
 	case len(part) < 4:
 		return false
 	case part[1] == "trailers", part[1] == "towVehicles":
+		return true
+	case part[1] == "outings": // ground that nobody told of is level; without a car only the trailer is judged
+		last := part[len(part)-1]
+		return len(part) == 4 && last != "layouts" && last != "vehicle" ||
+			len(part) > 6 && part[5] == "loading" && last != "fall" && last != "kerb"
+	case part[1] == "parts":
+		return len(part) > 4 && part[3] != "size" // which says where it lies
+	case part[1] == "straps":
 		return true
 	}
 	return part[1] == "loads" && (part[3] == "size" || part[3] == "centre" || part[3] == "rolling")

@@ -53,6 +53,31 @@ func TestDriverOfNoToldWeight(t *testing.T) {
 	}
 }
 
+// Tyres of 200 mm on a track of 0.9 m: a ramp of 260 mm takes them with 30 mm to either side; 1100 mm over both, one ramp of
+// full width 1160.
+func TestRampWidths(t *testing.T) {
+	const part = "/parts/ramps/ramp"
+	for name, c := range map[string]struct {
+		sets    []string
+		outcome finding.Outcome
+		says    string
+	}{
+		"wide enough":       {[]string{part + "/width", `0.26`}, finding.Holds, ""},
+		"narrow":            {[]string{part + "/width", `0.25`}, finding.Tight, "leave little"},
+		"not told":          {[]string{part + "/width", "-"}, finding.Tight, "How wide is one ramp? It takes 260 mm."},
+		"whole, wide":       {[]string{part + "/kind", `"full"`, part + "/width", `1.16`}, finding.Holds, ""},
+		"whole, little":     {[]string{part + "/kind", `"full"`, part + "/width", `1.15`}, finding.Tight, "the ramp 1150 mm"},
+		"whole, too narrow": {[]string{part + "/kind", `"full"`, part + "/width", `1.09`}, finding.Fails, "Over its tyres it is 1100 mm wide, the ramp 1090 mm."},
+		"whole, not told":   {[]string{part + "/kind", `"full"`, part + "/width", "-"}, finding.Holds, ""},
+	} {
+		p := onRamps(t, c.sets...)
+		f := sample.Find(t, ramp.Check(rig.Resolve(p, "t", "o")), ramp.CodeWidth)
+		if says := f.Says.Text(p.Locale()); f.Outcome != c.outcome || !strings.Contains(says, c.says) {
+			t.Errorf("%s: %s %q", name, f.Outcome, says)
+		}
+	}
+}
+
 // The shortest ramp that clears does, and one 100 mm shorter does not.
 func TestShortest(t *testing.T) {
 	sets := []string{"/loads/crate/rolling/clearance/value", `0.1`}

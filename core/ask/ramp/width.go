@@ -56,7 +56,21 @@ func (s *Setup) width() (finding.Finding, bool) {
 	default:
 		f.Says = said.Say("% beside each {tyre}.", said.Length(left))
 	}
-	if w := float64(s.Ramp.Width); w > 0 && s.Ramp.Kind != plan.RampFull && s.Ramp.Kind != plan.RampGate {
+	whole := s.Ramp.Kind == plan.RampFull || s.Ramp.Kind == plan.RampGate
+	switch w := float64(s.Ramp.Width); {
+	case whole && w > 0 && quantity.Exceeds(wide+2*besideTyre, w):
+		f.Outcome, f.Tight = finding.Worse(f.Outcome, finding.Tight), finding.LittleRoom
+		if quantity.Exceeds(wide, w) {
+			f.Outcome, f.Tight = finding.Fails, ""
+		}
+		f.Says = append(f.Says, said.Say(" Over its {tyre}s it is % wide, the ramp %.", said.Length(wide), said.Length(w))...)
+	case !whole && w <= 0 && f.Outcome != finding.Fails:
+		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
+		f.Says = append(f.Says, said.Say(" How wide is one ramp? It takes %.", said.Length(outer-inner+2*besideTyre))...)
+		f.Needs = []finding.Need{{
+			Path: "/parts/" + s.RampID + "/ramp/width", Says: said.Say("the width of one ramp"), Where: said.Say("Tape its tread."),
+		}}
+	case !whole && w > 0:
 		off := max(math.Abs(s.Track-s.Apart()), math.Abs(s.FrontTrack-s.Apart())) / 2
 		switch need := outer - inner; {
 		case off > w/2:
@@ -68,7 +82,7 @@ func (s *Setup) width() (finding.Finding, bool) {
 					said.Length(w),
 					said.Length(need),
 				)...)
-		case w < need+2*besideTyre:
+		case quantity.Exceeds(need+2*besideTyre, w):
 			f.Outcome, f.Tight = finding.Worse(f.Outcome, finding.Tight), finding.LittleRoom
 			f.Says = append(
 				f.Says,
@@ -90,7 +104,7 @@ func usual(f *finding.Finding, on []finding.Need) {
 	}
 	f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 	f.Says = append(f.Says, said.Say(" Its own figures are usual ones: tape them.")...)
-	f.Needs = on
+	f.Needs = append(f.Needs, on...)
 }
 
 // small judges gaps between treads and the step at the foot against the smallest wheel.
