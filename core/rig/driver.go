@@ -26,6 +26,16 @@ func Driver(p *plan.Plan, l *plan.Loading) quantity.Range[float64] {
 	return quantity.Range[float64]{}
 }
 
+// LoadingOf is how a machine gets on in place of the one that is told, and as that one does. A driver who is
+// told rides on it too, but for one that is driven on foot.
+func LoadingOf(p *plan.Plan, l *plan.Loading, machine string) *plan.Loading {
+	next := *l
+	if next.Machine = machine; !rides(p, &next) {
+		next.Driver = nil
+	}
+	return &next
+}
+
 // rides reports whether who drives a machine rides on it.
 func rides(p *plan.Plan, l *plan.Loading) bool {
 	load, ok := p.Loads[l.Machine]

@@ -157,6 +157,9 @@ func outline(r *rig.Rig, rep *review.Report) [4]*finding.Measure {
 // ontoRamp mends how a machine gets on: longer ramps, the coupling raised, hitched, props,
 // a block, filled steps, pins.
 func ontoRamp(r *rig.Rig, f *finding.Finding) []finding.Way {
+	if id, other := strings.CutPrefix(f.Subject, "/loads/"); other && r.Layout != nil && r.Layout.Loading != nil {
+		r = ramp.Of(r, id)
+	}
 	s, missing, fails := ramp.Prepare(r)
 	if s == nil || len(missing) > 0 || s.Tilts && fails != nil {
 		return nil

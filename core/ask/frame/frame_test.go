@@ -456,6 +456,14 @@ func TestOnTail(t *testing.T) {
 	if want := frame.Reactions(empty)[0] - 0.6*(300+90)*1.2*1/2.5; math.Abs(untold[0]-want) > 1e-6*math.Abs(want) {
 		t.Errorf("with a driver of no told weight the ball bears %v, want %v", untold[0], want)
 	}
+	// The heavier of two that roll on, the other standing where it does: 0.6·500·1.2 = 360 kg.
+	second := append(machine, "/loads/b", `{"order":2,"name":"Second","kind":"quad","mass":{"value":500,"plusMinus":0,"how":"weighed"},
+		"size":{"length":{"value":1.8,"how":"weighed"},"width":{"value":1.1,"how":"weighed"},"height":{"value":1,"how":"weighed"}},"centre":{}}`,
+		"/outings/o/layouts/t/placements/b", `{"on":"deck","at":{"back":0.2}}`)
+	heavier := frame.ReactionsOf(resolve(t, doc(usual), second...), "tail")
+	if want := frame.Reactions(resolve(t, doc(usual), machine...))[0] - 360*1/2.5; math.Abs(heavier[0]-want) > 1e-6*math.Abs(want) {
+		t.Errorf("with two machines the ball bears %v, want %v", heavier[0], want)
+	}
 	drawn := frame.ReactionsOf(resolve(t, doc(usual), append(machine, "/outings/o/layouts/t/loading", driver+`,"drive":"winch"}`)...), "tail")
 	if math.Abs(drawn[0]-got[0]) > 1e-9 {
 		t.Errorf("drawn on the ball bears %v, want %v", drawn[0], got[0])

@@ -21,31 +21,32 @@ const (
 	mostTies  = 12  // tie points that are pulled, one after the other
 )
 
-// onTail is a machine whose heavier axle stands on the tail's edge as it is driven on, the rest of the deck
-// empty, with the props where they stand; false where nothing rolls on.
+// onTail is a machine, the heaviest with its driver of those that roll on, whose heavier axle stands on the tail's
+// edge as it is driven on, the rest of the deck empty, with the props where they stand; false where nothing rolls on.
 func onTail(m *model) (loadCase, bool) {
 	lay := m.r.Layout
 	if lay == nil || lay.Loading == nil {
 		return loadCase{}, false
 	}
-	load, ok := m.r.Plan.Loads[lay.Loading.Machine]
-	if !ok {
-		return loadCase{}, false
-	}
 	var mass quantity.Range[float64]
-	half := 0.4 * m.r.DeckWidth()
-	found := false
+	var machine *rig.Item
 	for i := range m.r.Items {
-		if it := &m.r.Items[i]; it.ID == lay.Loading.Machine && !it.Part && it.Mass != nil {
-			mass, found = *it.Mass, true
-			half = math.Min(half, (it.Right-it.Left)/2)
+		it := &m.r.Items[i]
+		told := it.ID == lay.Loading.Machine
+		if it.Part || it.Mass == nil || !told && (it.Shape != "wheels" || !it.OnDeck) {
+			continue
+		}
+		s := rig.Driver(m.r.Plan, rig.LoadingOf(m.r.Plan, lay.Loading, it.ID))
+		if sum := it.Mass.Nominal + s.Nominal; machine == nil || sum > mass.Nominal {
+			machine = it
+			mass = quantity.Range[float64]{Nominal: sum, Low: it.Mass.Low + s.Low, High: it.Mass.High + s.High}
 		}
 	}
-	if !found {
+	if machine == nil {
 		return loadCase{}, false
 	}
-	s := rig.Driver(m.r.Plan, lay.Loading)
-	mass = quantity.Range[float64]{Nominal: mass.Nominal + s.Nominal, Low: mass.Low + s.Low, High: mass.High + s.High}
+	half := math.Min(0.4*m.r.DeckWidth(), (machine.Right-machine.Left)/2)
+	load := m.r.Plan.Loads[machine.ID]
 	if w := load.Rolling; w != nil && w.Track != nil {
 		half = float64(w.Track.Value) / 2
 	}
@@ -58,7 +59,7 @@ func onTail(m *model) (loadCase, bool) {
 			}
 			rest := slices.DeleteFunc(
 				slices.Clone(all),
-				func(o body) bool { return o.path == "/loads/"+lay.Loading.Machine },
+				func(o body) bool { return o.path == machine.Path },
 			)
 			ok := l.weigh(rest, still(1), high)
 			force := vec{Z: -m * heavyAxle * rolls * quantity.Gravity / 2}

@@ -110,8 +110,8 @@ func unplanned(r *rig.Rig) (f finding.Finding, ok bool) {
 	return f, false
 }
 
-// Check judges how a machine gets on; where none does, what a person at the tail does
-// to the empty trailer.
+// Check judges how each machine gets on, the one that is told first, the others over the same ramps; where
+// none does, what a person at the tail does to the empty trailer.
 func Check(r *rig.Rig) []finding.Finding {
 	var out []finding.Finding
 	if f, ok := person(r); ok {
@@ -120,23 +120,63 @@ func Check(r *rig.Rig) []finding.Finding {
 	if f, ok := unplanned(r); ok {
 		return append(out, f)
 	}
+	out = append(out, getsOn(r)...)
+	if r.Layout == nil || r.Layout.Loading == nil {
+		return out
+	}
+	for i := range r.Items {
+		if it := &r.Items[i]; it.Shape == "wheels" && !it.Part && it.OnDeck && it.ID != r.Layout.Loading.Machine {
+			out = append(out, another(r, it)...)
+		}
+	}
+	return out
+}
+
+// Of is a rig on which a machine gets on, in place of the one that is told and as that one does.
+func Of(r *rig.Rig, machine string) *rig.Rig {
+	next, layout := *r, *r.Layout
+	layout.Loading = rig.LoadingOf(r.Plan, r.Layout.Loading, machine)
+	next.Layout = &layout
+	return &next
+}
+
+// another is what does not hold of a further machine, named; or that all does.
+func another(r *rig.Rig, it *rig.Item) (out []finding.Finding) {
+	name := said.Name(it.Name, "the machine")
+	for _, f := range getsOn(Of(r, it.ID)) {
+		if f.Outcome == finding.Holds || f.Code == CodeLift || f.Code == CodeCut {
+			continue
+		}
+		f.Subject, f.Says = it.Path, append(said.Say("%: ", name), f.Says...)
+		out = append(out, f)
+	}
+	if len(out) == 0 {
+		f := base(r, CodeSetup, "Getting it on")
+		f.Subject, f.Says = it.Path, said.Say("% gets on as well, over the same ramps.", name)
+		out = append(out, f)
+	}
+	return out
+}
+
+// getsOn judges how the machine that is told gets on.
+func getsOn(r *rig.Rig) []finding.Finding {
 	s, missing, fails := Prepare(r)
 	switch {
 	case len(missing) > 0:
 		f := base(r, CodeSetup, "Getting it on")
 		f.Outcome, f.Needs = finding.Unknown, missing
 		f.Says = slices.Concat(said.Say("Not known yet: it takes "), finding.Takes(missing), said.Say("."))
-		return append(out, f)
+		return []finding.Finding{f}
 	case fails != nil:
 		f := base(r, CodeSetup, "Getting it on")
 		f.Outcome, f.Says = finding.Fails, fails
-		return append(out, f)
+		return []finding.Finding{f}
 	case s == nil:
-		return out
+		return nil
 	}
 	steps := s.Course(stepsLive)
 	w := WorstOf(steps)
-	out = append(out, s.angle(steps), s.clearance(&steps[w.Clearance]), s.tip(&steps[w.Ball]))
+	out := []finding.Finding{s.angle(steps), s.clearance(&steps[w.Clearance]), s.tip(&steps[w.Ball])}
 	for _, check := range []func() (finding.Finding, bool){
 		func() (finding.Finding, bool) { return s.car(&steps[w.Ball]) },
 		func() (finding.Finding, bool) { return s.props(steps, w.Prop) },

@@ -78,6 +78,56 @@ func TestRampWidths(t *testing.T) {
 	}
 }
 
+// Two machines get on over the same ramps, and the card tells how the first does: the second is judged too. What stands
+// behind a machine gets on after it and is not on yet.
+func TestAnotherMachine(t *testing.T) {
+	second := func(kg, back string) []string {
+		return []string{"/loads/b", `{"order":2,"name":"Second","kind":"quad","mass":{"value":` + kg + `,"plusMinus":0,"how":"weighed"},
+			"size":{"length":{"value":1.9,"how":"weighed"},"width":{"value":1.1,"how":"weighed"},"height":{"value":1.1,"how":"weighed"}},
+			"centre":{"back":{"value":1.0,"how":"weighed"},"up":{"value":0.5,"how":"weighed"}},
+			"rolling":{"frontAxle":{"value":0.35,"how":"weighed"},"wheelbase":{"value":1.2,"how":"weighed"},"track":{"value":0.9,"how":"weighed"},"clearance":{"value":0.25,"how":"weighed"},"wheel":0.56,"tyre":0.2,"nose":0.4,"tail":0.4}}`,
+			"/outings/o/layouts/t/placements/b", `{"on":"deck","at":{"back":` + back + `}}`, "/trailers/t/deckLength/value", `4.5`, "/trailers/t/couplingToAxle/value", `3.4`}
+	}
+	of := func(fs []finding.Finding, code string) *finding.Finding {
+		for i := range fs {
+			if fs[i].Code == code && fs[i].Subject == "/loads/b" {
+				return &fs[i]
+			}
+		}
+		return nil
+	}
+	heavy := onRamps(t, second("450", "2.3")...)
+	fs := ramp.Check(rig.Resolve(heavy, "t", "o"))
+	if f := of(fs, ramp.CodeRating); f == nil || f.Outcome != finding.Fails ||
+		f.Says.Text(heavy.Locale()) != "Second: However it is read, 450 kg on ramps rated 400 kg." {
+		t.Errorf("%+v", f)
+	}
+	if f := sample.Find(t, fs, ramp.CodeRating); f.Outcome != finding.Holds || f.Subject == "/loads/b" {
+		t.Errorf("the first: %s %s", f.Outcome, f.Subject)
+	}
+	light := ramp.Check(rig.Resolve(onRamps(t, second("200", "2.3")...), "t", "o"))
+	for _, f := range light {
+		if f.Subject == "/loads/b" && f.Outcome == finding.Fails {
+			t.Errorf("light: %s", f.Says.Text(heavy.Locale()))
+		}
+	}
+	// The first at 0.3 m gets on before the second at 2.3, which is not on yet: it tips the rig as it does alone.
+	alone := sample.Find(t, ramp.Check(resolved(t, "/trailers/t/deckLength/value", `4.5`, "/trailers/t/couplingToAxle/value", `3.4`)), ramp.CodeTip)
+	if with := sample.Find(t, fs, ramp.CodeTip); math.Abs(with.Figure.Value-alone.Figure.Value) > 1e-9 {
+		t.Errorf("least at the coupling %v, alone %v", with.Figure.Value, alone.Figure.Value)
+	}
+	// Told the other way round, the second finds the first on, and the same figures come for the first.
+	turned := ramp.Check(ramp.Of(rig.Resolve(heavy, "t", "o"), "b"))
+	if f := sample.Find(t, turned, ramp.CodeRating); f.Outcome != finding.Fails {
+		t.Errorf("told as the first: %s", f.Outcome)
+	}
+	for i := range turned {
+		if turned[i].Code == ramp.CodeTip && turned[i].Subject == "/loads/crate" && math.Abs(turned[i].Figure.Value-alone.Figure.Value) > 1e-9 {
+			t.Errorf("told as the other: %v, alone %v", turned[i].Figure.Value, alone.Figure.Value)
+		}
+	}
+}
+
 // The shortest ramp that clears does, and one 100 mm shorter does not.
 func TestShortest(t *testing.T) {
 	sets := []string{"/loads/crate/rolling/clearance/value", `0.1`}
