@@ -1,12 +1,12 @@
 // The pictures of docs/screenshots, from the demo plans; run by make shots.
 import { join } from 'node:path'
-import { settled, studied, test } from './rig'
+import { expect, saved, settled, studied, test } from './rig'
 
 const file = (name: string) => join(import.meta.dirname, '../docs/screenshots', `${name}.png`)
 
 test('plans', async ({ page }) => {
   await page.goto('/')
-  await page.locator('[data-plans]').waitFor()
+  await expect(page.locator('[data-plan] svg.drawing')).toHaveCount(3)
   await page.screenshot({ path: file('plans') })
 })
 
@@ -76,6 +76,8 @@ for (const stage of ['ramps', 'tie', 'road'] as const) {
     }
     if (stage === 'road') await page.keyboard.press('0')
     await settled(page)
+    await saved(page)
+    await page.evaluate(() => (document.activeElement as HTMLElement).blur())
     await page.evaluate(() => document.fonts.ready)
     await page.screenshot({ path: file(stage) })
   })
