@@ -2,6 +2,7 @@ package towing
 
 import (
 	"math"
+	"slices"
 
 	"zygonos/core/facts/norms"
 	"zygonos/core/lang/finding"
@@ -217,12 +218,12 @@ func legalMass(r *rig.Rig) *span {
 }
 
 // ballSize holds the ball against the coupling: another diameter fails, 50 mm
-// and 2 in are not the same.
+// and 2 in are not the same. Where nobody read either it is asked where balls of several sizes
+// are in use.
 func ballSize(r *rig.Rig) (finding.Finding, bool) {
-	if r.Vehicle == nil || r.Vehicle.BallSize == nil || r.Trailer.CouplingSize == nil {
+	if r.Vehicle == nil {
 		return finding.Finding{}, false
 	}
-	ball, cup := float64(*r.Vehicle.BallSize), float64(*r.Trailer.CouplingSize)
 	f := finding.Finding{
 		Code:    CodeBallSize,
 		Stage:   "vehicle",
@@ -230,14 +231,27 @@ func ballSize(r *rig.Rig) (finding.Finding, bool) {
 		Gate:    finding.GateGo,
 		Subject: r.VehiclePath("ballSize"),
 		Title:   said.Say("Ball size"),
-		Figure: finding.Exactly(
-			quantity.KindLength,
-			ball,
-		),
-		Limit:   finding.Exactly(quantity.KindLength, cup),
 		Outcome: finding.Holds,
 		Source:  &norms.BallSource,
 	}
+	if r.Vehicle.BallSize == nil {
+		f.Needs = append(f.Needs, finding.Need{
+			Path: f.Subject, Says: said.Say("the ball's size"), Where: said.Say("It is stamped on top of the ball."),
+		})
+	}
+	if r.Trailer.CouplingSize == nil {
+		f.Needs = append(f.Needs, finding.Need{
+			Path: "/trailers/" + r.Scope.Trailer + "/couplingSize", Says: said.Say("the ball that the {coupling} is made for"),
+			Where: said.Say("It is stamped on the {coupling}."),
+		})
+	}
+	if n := len(f.Needs); n > 0 {
+		f.Outcome, f.Says = finding.Unknown, slices.Concat(
+			said.Say("Whether ball and {coupling} match is not known: it takes "), finding.Takes(f.Needs), said.Say("."))
+		return f, n == 1 || r.Rules.BallsDiffer
+	}
+	ball, cup := float64(*r.Vehicle.BallSize), float64(*r.Trailer.CouplingSize)
+	f.Figure, f.Limit = finding.Exactly(quantity.KindLength, ball), finding.Exactly(quantity.KindLength, cup)
 	f.Says = said.Say("Ball and {coupling} are both %.", norms.BallName(*r.Vehicle.BallSize))
 	if math.Abs(ball-cup) > 0.0003 {
 		f.Outcome = finding.Fails

@@ -3,6 +3,7 @@ package towing_test
 import (
 	"fmt"
 	"math"
+	"slices"
 	"strings"
 	"testing"
 
@@ -329,6 +330,37 @@ func TestLicence(t *testing.T) {
 		f := sample.Find(t, towing.Check(rig.Resolve(p, "t", "o")).Findings, towing.CodeLicence)
 		if says := f.Says.Text(quantity.Locale{Units: quantity.Metric, Region: p.Region}); f.Outcome != c.outcome || !strings.Contains(says, c.says) || !f.Compares {
 			t.Errorf("%s %s: %s %q", c.region, c.label, f.Outcome, says)
+		}
+	}
+}
+
+// A ball of which one side alone is read is asked for; of which neither is, where balls of several sizes are in use.
+func TestBallSizeNotRead(t *testing.T) {
+	const ball, cup = "/towVehicles/car/ballSize", "/trailers/t/couplingSize"
+	for _, c := range []struct {
+		sets    []string
+		outcome finding.Outcome
+		needs   []string
+	}{
+		{nil, finding.Holds, nil},
+		{[]string{ball, `0.0508`}, finding.Fails, nil},
+		{[]string{ball, "-"}, finding.Unknown, []string{ball}},
+		{[]string{cup, "-"}, finding.Unknown, []string{cup}},
+		{[]string{ball, "-", cup, "-"}, "", nil},
+		{[]string{ball, "-", cup, "-", "/region", `"na"`}, finding.Unknown, []string{ball, cup}},
+	} {
+		var got finding.Finding
+		for _, f := range check(t, c.sets...).Findings {
+			if f.Code == towing.CodeBallSize {
+				got = f
+			}
+		}
+		var needs []string
+		for _, n := range got.Needs {
+			needs = append(needs, n.Path)
+		}
+		if got.Outcome != c.outcome || !slices.Equal(needs, c.needs) {
+			t.Errorf("%v: %q, asks for %v", c.sets, got.Outcome, needs)
 		}
 	}
 }

@@ -85,8 +85,9 @@ type RuleSet struct {
 	TwoChainsAbove *mass           `json:"twoChainsAbove,omitempty"`
 	ChainsUnbraked bool            `json:"chainsUnbraked"` // only asked of unbraked trailers
 	LinkSource     finding.Source  `json:"linkSource"`
-	LinkStrength   *finding.Source `json:"linkStrength"`      // each breaks at the laden trailer's mass or more
-	Differs        string          `json:"differs,omitempty"` // where the owner must look further
+	LinkStrength   *finding.Source `json:"linkStrength"`          // each breaks at the laden trailer's mass or more
+	BallsDiffer    bool            `json:"ballsDiffer,omitempty"` // balls of several sizes are in common use
+	Differs        string          `json:"differs,omitempty"`     // where the owner must look further
 }
 
 func kg(v mass) *mass { return &v }
@@ -98,7 +99,7 @@ func found(title, clause, confidence string) *finding.Source {
 
 // RuleSets lists the rule sets in the order in which they are offered.
 var RuleSets = []RuleSet{
-	{Region: quantity.NorthAmerica, Name: "North America", School: "ten-fifteen", TowReads: ReadsTotal,
+	{Region: quantity.NorthAmerica, Name: "North America", School: "ten-fifteen", TowReads: ReadsTotal, BallsDiffer: true,
 		BrakesAbove: 3000 * pound, BrakesLow: 1000 * pound, BrakesHigh: 4500 * pound, BrakesRead: ReadsTotal,
 		BrakesSource: source("State and province codes; 49 CFR 393.42 as reference", "often 3,000 lb gross", "C"),
 		ChainsNeeded: 2, LinkStrength: found("49 CFR 393.70(d); SAE J684", "breaks at the gross weight or more", "B"),
@@ -123,7 +124,7 @@ var RuleSets = []RuleSet{
 		BreakawayAbove: kg(2000), ChainsNeeded: 1, TwoChainsAbove: kg(2500),
 		LinkStrength: found("ADR 62", "each chain at least the ATM", "B"),
 		LinkSource:   source("Vehicle Standards Bulletin 1; ADR 62", "", "A")},
-	{Region: quantity.NewZealand, Name: "New Zealand", School: "about-ten", TowReads: ReadsTotal,
+	{Region: quantity.NewZealand, Name: "New Zealand", School: "about-ten", TowReads: ReadsTotal, BallsDiffer: true,
 		BrakesAbove: 2000, BrakesLow: 2000, BrakesHigh: 2000, BrakesRead: ReadsTotal,
 		BrakesSource:   source("Land Transport Rule: Light-vehicle Brakes 2002", "light trailers", "B"),
 		BreakawayAbove: kg(2500), ChainsNeeded: 1, TwoChainsAbove: kg(2000), // crossed; above 2,500 kg beside the breakaway

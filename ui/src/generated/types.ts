@@ -3405,6 +3405,7 @@ export interface RearMark {
   over: number;
 }
 export interface RuleSet {
+  ballsDiffer?: boolean;
   brakesAbove: number;
   brakesHigh: number;
   brakesLow: number;
