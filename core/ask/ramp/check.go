@@ -120,13 +120,14 @@ func Check(r *rig.Rig) []finding.Finding {
 	if f, ok := unplanned(r); ok {
 		return append(out, f)
 	}
-	out = append(out, getsOn(r)...)
+	first := getsOn(r)
+	out = append(out, first...)
 	if r.Layout == nil || r.Layout.Loading == nil {
 		return out
 	}
 	for i := range r.Items {
 		if it := &r.Items[i]; it.Shape == "wheels" && !it.Part && it.OnDeck && it.ID != r.Layout.Loading.Machine {
-			out = append(out, another(r, it)...)
+			out = append(out, another(r, it, first)...)
 		}
 	}
 	return out
@@ -140,17 +141,25 @@ func Of(r *rig.Rig, machine string) *rig.Rig {
 	return &next
 }
 
-// another is what does not hold of a further machine, named; or that all does.
-func another(r *rig.Rig, it *rig.Item) (out []finding.Finding) {
-	name := said.Name(it.Name, "the machine")
+// another is what comes out worse with a further machine than with the first, named; or that all holds.
+func another(r *rig.Rig, it *rig.Item, first []finding.Finding) (out []finding.Finding) {
+	was := map[string]finding.Outcome{}
+	for i := range first {
+		was[first[i].Code] = first[i].Outcome
+	}
+	name, worst := said.Name(it.Name, "the machine"), finding.Holds
 	for _, f := range getsOn(Of(r, it.ID)) {
-		if f.Outcome == finding.Holds || f.Code == CodeLift || f.Code == CodeCut {
+		if f.Code == CodeLift || f.Code == CodeCut {
+			continue
+		}
+		worst = finding.Worse(worst, f.Outcome)
+		if had, ok := was[f.Code]; f.Outcome == finding.Holds || ok && f.Outcome.Rank() >= had.Rank() {
 			continue
 		}
 		f.Subject, f.Says = it.Path, append(said.Say("%: ", name), f.Says...)
 		out = append(out, f)
 	}
-	if len(out) == 0 {
+	if worst == finding.Holds {
 		f := base(r, CodeSetup, "Getting it on")
 		f.Subject, f.Says = it.Path, said.Say("% gets on as well, over the same ramps.", name)
 		out = append(out, f)
