@@ -42,6 +42,7 @@ const (
 	CodeTreads    = "ramp.treads" // … and their treads' strength
 	CodeSmall     = "ramp.small-wheels"
 	CodeHome      = "ramp.home"
+	CodeTravel    = "ramp.travel"
 )
 
 // stepsLive is how many even steps the checks take, beside the events.
@@ -120,6 +121,9 @@ func Check(r *rig.Rig) []finding.Finding {
 	if f, ok := unplanned(r); ok {
 		return append(out, f)
 	}
+	if f, ok := travels(r); ok {
+		out = append(out, f)
+	}
 	first := getsOn(r)
 	out = append(out, first...)
 	if r.Layout == nil || r.Layout.Loading == nil {
@@ -131,6 +135,33 @@ func Check(r *rig.Rig) []finding.Finding {
 		}
 	}
 	return out
+}
+
+// travels asks where the ramps are on the road, where they are not on the trailer: their weight counts nowhere.
+func travels(r *rig.Rig) (finding.Finding, bool) {
+	if r.Layout == nil || r.Layout.Loading == nil || r.Layout.Loading.Ramp == "" {
+		return finding.Finding{}, false
+	}
+	id := r.Layout.Loading.Ramp
+	part, ok := r.Plan.Parts[id]
+	_, on := r.Layout.Parts[id]
+	_, fitted := r.Trailer.Fitted[id]
+	if !ok || on || fitted || part.Ramp != nil && part.Ramp.Kind == plan.RampGate {
+		return finding.Finding{}, false
+	}
+	f := base(r, CodeTravel, "Where the ramps travel")
+	f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
+	name := said.Name(part.Name, "The ramps")
+	f.Says = said.Say("% are not on the trailer: place them, or count their weight with the gear in the car.", name)
+	if part.Mass != nil {
+		f.Says = said.Say("% of % are not on the trailer: place them, or count them with the gear in the car.",
+			name, said.Mass(float64(part.Mass.Value)))
+	}
+	f.Needs = []finding.Need{{
+		Path: r.LayoutPath("/parts/" + id), Says: said.Say("where the ramps travel"),
+		Where: said.Say("Compare places for them under Ramps; in the car they are gear."),
+	}}
+	return f, true
 }
 
 // Of is a rig on which a machine gets on, in place of the one that is told and as that one does.

@@ -136,6 +136,30 @@ func TestAnotherMachine(t *testing.T) {
 	}
 }
 
+// Ramps that are neither on the trailer nor a part of it weigh nowhere: it is asked where they travel.
+func TestRampsTravelSomewhere(t *testing.T) {
+	for name, c := range map[string]struct {
+		sets []string
+		asks bool
+	}{
+		"on this outing": {nil, false},
+		"nowhere":        {[]string{"/outings/o/layouts/t/parts", "-"}, true},
+		"fitted":         {[]string{"/outings/o/layouts/t/parts", "-", "/trailers/t/fitted", `{"ramps":{"at":{"back":2.3}}}`}, false},
+		"a tailgate":     {[]string{"/outings/o/layouts/t/parts", "-", "/parts/ramps/ramp/kind", `"gate"`}, false},
+	} {
+		p := onRamps(t, c.sets...)
+		asks := false
+		for _, f := range ramp.Check(rig.Resolve(p, "t", "o")) {
+			if f.Code == ramp.CodeTravel {
+				asks = f.Outcome == finding.Tight && strings.Contains(f.Says.Text(p.Locale()), "Ramps of 30 kg are not on the trailer")
+			}
+		}
+		if asks != c.asks {
+			t.Errorf("%s: asks %v", name, asks)
+		}
+	}
+}
+
 // The shortest ramp that clears does, and one 100 mm shorter does not.
 func TestShortest(t *testing.T) {
 	sets := []string{"/loads/crate/rolling/clearance/value", `0.1`}
