@@ -41,7 +41,7 @@ const addRamps = () => workspace.begin('ramps', 'add ramps')
 const machine = computed(() => workspace.plan?.loads[loading.value?.machine ?? ''])
 const kind = computed(() => reference.data?.loads.find((k) => k.id === machine.value?.kind))
 const usualDriver = computed(() =>
-  kind.value?.walked ? 'on foot' : `usual ${print('mass', reference.data?.driver ?? 0)}`,
+  kind.value?.walked ? 'on foot' : `≈ ${print('mass', reference.data?.driver ?? 0)}`,
 )
 const usualWheel = computed(() => {
   const rolls = kind.value?.rolls
