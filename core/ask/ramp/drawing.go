@@ -1,7 +1,9 @@
 package ramp
 
 import (
+	"cmp"
 	"math"
+	"slices"
 
 	"zygonos/core/facts/catalogue"
 	"zygonos/core/lang/finding"
@@ -318,7 +320,11 @@ func (s *Setup) Card(steps []Step) (on, off []CardLine) {
 			),
 		)
 	}
+	before, after := s.others()
 	start(add)
+	for _, o := range before {
+		add("first-"+o.Item.ID, false, append(said.Say("First %. ", said.Name(o.Item.Name, "a machine")), o.Mark()...))
+	}
 	if k, _ := catalogue.LoadOf(s.Item.Load.Kind); k.Rises != "" {
 		add("rises", false, said.Say("Its % up as high as it goes, blades off.", said.Piece{Text: k.Rises}))
 	}
@@ -342,8 +348,14 @@ func (s *Setup) Card(steps []Step) (on, off []CardLine) {
 	} else {
 		add("brake", false, said.Say("Parking brake on, in gear; then tie it down, before the ramps go away."))
 	}
+	for _, o := range after {
+		add("then-"+o.Item.ID, false, append(said.Say("Then %. ", said.Name(o.Item.Name, "a machine")), o.Mark()...))
+	}
 	add("stow", false, said.Say("Ramps and props stowed and locked; {jockey wheel} up."))
 	start(back)
+	for _, o := range slices.Backward(after) {
+		back("first-"+o.Item.ID, false, said.Say("First % down, likewise.", said.Name(o.Item.Name, "a machine")))
+	}
 	if s.Way == ByLine {
 		back(
 			"line",
@@ -355,6 +367,31 @@ func (s *Setup) Card(steps []Step) (on, off []CardLine) {
 	} else {
 		back("drive", false, said.Say("Lashings off with the brake on; drive down slowly and straight, in low gear."))
 	}
+	for _, o := range slices.Backward(before) {
+		back("then-"+o.Item.ID, false, said.Say("Then % down, likewise.", said.Name(o.Item.Name, "a machine")))
+	}
 	back("stow", false, said.Say("Ramps and props stowed; look under and behind before you drive off."))
 	return on, off
+}
+
+// others are the further machines that get on: those that stand in front of this one before it, the rest after it.
+func (s *Setup) others() (before, after []*Setup) {
+	for i := range s.Rig.Items {
+		it := &s.Rig.Items[i]
+		if it.Shape != "wheels" || it.Part || !it.OnDeck || it.ID == s.Item.ID {
+			continue
+		}
+		o, missing, fails := Prepare(Of(s.Rig, it.ID))
+		switch {
+		case o == nil || len(missing) > 0 || fails != nil: // its check says so
+		case it.Front < s.Item.Front:
+			before = append(before, o)
+		default:
+			after = append(after, o)
+		}
+	}
+	along := func(a, b *Setup) int { return cmp.Compare(a.Item.Front, b.Item.Front) }
+	slices.SortStableFunc(before, along)
+	slices.SortStableFunc(after, along)
+	return before, after
 }

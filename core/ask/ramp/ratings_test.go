@@ -124,6 +124,23 @@ func TestAnotherMachine(t *testing.T) {
 	if with := sample.Find(t, fs, ramp.CodeTip); math.Abs(with.Figure.Value-alone.Figure.Value) > 1e-9 {
 		t.Errorf("least at the coupling %v, alone %v", with.Figure.Value, alone.Figure.Value)
 	}
+	// On the card it comes after the first, whose place is in front, and goes off before it.
+	lines := func(all []ramp.CardLine) (out []string) {
+		for _, l := range all {
+			if strings.Contains(l.ID, "-b") || l.ID == "drive" {
+				out = append(out, l.Says.Text(heavy.Locale()))
+			}
+		}
+		return out
+	}
+	s, _, _ := ramp.Prepare(rig.Resolve(heavy, "t", "o"))
+	on, off := s.Card(s.Course(20))
+	if got := lines(on); len(got) != 2 || !strings.HasPrefix(got[1], "Then Second. Stop with the front wheels' middle 2650 mm") {
+		t.Errorf("to load: %q", got)
+	}
+	if got := lines(off); len(got) != 2 || got[0] != "First Second down, likewise." {
+		t.Errorf("to unload: %q", got)
+	}
 	// Told the other way round, the second finds the first on, and the same figures come for the first.
 	turned := ramp.Check(ramp.Of(rig.Resolve(heavy, "t", "o"), "b"))
 	if f := sample.Find(t, turned, ramp.CodeRating); f.Outcome != finding.Fails {
