@@ -94,6 +94,7 @@ type Loading struct {
 	// height of a deck that is lowered to load; 0: as it stands
 	Deck      length        `json:"deck,omitempty" is:"lowered deck's height, 0..2"`
 	Unhitched bool          `json:"unhitched,omitempty"`
+	RampInCar bool          `json:"rampInCar,omitempty"`                           // the ramps travel in the car, counted with its gear
 	Driver    *MassEstimate `json:"driver,omitempty" is:"driver's weight, 0..1e5"` // who drives it on
 	Drive     Drive         `json:"drive,omitempty" is:"drive"`                    // empty: all wheels
 	Props     *Props        `json:"props,omitempty"`

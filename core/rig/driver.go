@@ -26,6 +26,16 @@ func Driver(p *plan.Plan, l *plan.Loading) quantity.Range[float64] {
 	return quantity.Range[float64]{}
 }
 
+// Machines are what stands on the deck on its wheels.
+func (r *Rig) Machines() (out []*Item) {
+	for i := range r.Items {
+		if it := &r.Items[i]; it.Shape == "wheels" && !it.Part && it.OnDeck {
+			out = append(out, it)
+		}
+	}
+	return out
+}
+
 // LoadingOf is how a machine gets on in place of the one that is told, and as that one does. A driver who is
 // told rides on it too, but for one that is driven on foot.
 func LoadingOf(p *plan.Plan, l *plan.Loading, machine string) *plan.Loading {

@@ -485,7 +485,9 @@ func (d *designer) choose(out *Designs, found []*Design, keys []try) {
 		case out.Stopped:
 			out.Says = said.Say("None was found before the time was up.")
 		case holding:
-			out.Says = said.Say("Frames of these sections hold, but none comes out of the bars at hand. Enter more bars, or look for the lightest.")
+			out.Says = said.Say(
+				"Frames of these sections hold, but none comes out of the bars at hand. Enter more bars, or look for the lightest.",
+			)
 		default:
 			out.Says = said.Say("No frame of these sections was found that holds. Carry less, or enter larger sections.")
 		}

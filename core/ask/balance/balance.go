@@ -185,6 +185,7 @@ func ballWindow(r *rig.Rig, w *Window) finding.Finding {
 	highHolds := !quantity.Exceeds(share.Nominal, r.School.High)
 	highSure := !quantity.Exceeds(share.High, r.School.High)
 	state, stateShare, stateBall := worstState(r)
+	_, stateBorne := borne(r, stateBall)
 	f.Figure = finding.Of(quantity.KindMass, b.Ball)
 	f.HasWork, f.Work = true, func() []finding.Step { return steps(r, w) }
 	ball, pct := said.Mass(b.Ball.Nominal), said.Share(share.Nominal)
@@ -216,15 +217,22 @@ func ballWindow(r *rig.Rig, w *Window) finding.Finding {
 		f.Says = append(
 			said.Say("{Ball load} %, %: under the window of % to %.", ball, pct, low, high),
 			said.Piece{Text: MoveForward})
-	case !highHolds:
+	case Heavy(r) && (state == nil || stateShare > r.School.High && stateBorne):
 		limit(r.School.High * b.Mass.Nominal)
-		if most, _ := borne(r, b.Ball.Nominal); Heavy(r) {
-			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+		most, _ := borne(r, b.Ball.Nominal)
+		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+		f.Says = append(
+			said.Say("{Ball load} %, %: over the usual % to %, within its limit of %.", ball, pct, low, high, said.Mass(most)),
+			said.Piece{Text: MoveBack})
+		if !lowSure { // what is too light at the other end matters more
+			f.Tight = finding.GuessTooRough
 			f.Says = append(
-				said.Say("{Ball load} %, %: over the usual % to %, within its limit of %.", ball, pct, low, high, said.Mass(most)),
-				said.Piece{Text: MoveBack})
-			break
+				said.Say("{Ball load} %, %: over the usual % to %, but the guesses allow % to %. ",
+					ball, pct, low, high, said.Share(share.Low), said.Share(share.High)),
+				weighFirst(r, r.School.Low, true)...)
 		}
+	case !highHolds && !Heavy(r):
+		limit(r.School.High * b.Mass.Nominal)
 		f.Outcome = finding.Fails
 		f.Says = append(
 			said.Say("{Ball load} %, %: over the window of % to %.", ball, pct, low, high),
@@ -236,7 +244,7 @@ func ballWindow(r *rig.Rig, w *Window) finding.Finding {
 		if stateShare > r.School.High {
 			word = "over"
 			limit(r.School.High * b.Mass.Nominal)
-			if _, ok := borne(r, stateBall); ok {
+			if stateBorne {
 				f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 			}
 		}
@@ -324,8 +332,8 @@ func worstState(r *rig.Rig) (absent said.Sentence, share, most float64) {
 	if !high && !low {
 		return nil, 0, 0
 	}
-	worst, greatest := s.Share.Low, false
-	if high && (!low || s.Share.High-r.School.High > r.School.Low-s.Share.Low) {
+	worst, greatest := s.Share.Low, false // under it fails whatever the limits
+	if !low {
 		worst, greatest = s.Share.High, true
 	}
 	var out said.Sentence

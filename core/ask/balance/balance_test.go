@@ -53,6 +53,9 @@ func TestBallWindow(t *testing.T) {
 		{"just inside below", []string{crateBack, `0.905`}, finding.Tight, finding.LittleRoom, "Noseweight 35 kg, 5.4 %: just inside the window of 5 % to 15 %."},
 		// 60 − 160·0.165 = 33.6 kg, 5.17 %: placing it within 10 mm may take it out.
 		{"placing decides", []string{crateBack, `0.915`}, finding.Tight, finding.GuessTooRough, "Noseweight 34 kg, 5.2 %, but the guesses allow 4.9 % to 5.4 %. Next: find where the weight of Crate lies: weigh both its ends."},
+		// the crate's middle within 0.25 m and its place within 10 mm, ±41.6 kg: 18.4 to 101.6 of 650
+		{"over 5 to 7 %, and it may be under", []string{school, `"five-seven"`, "/loads/crate/centre/back", `{"value":0.5,"plusMinus":0.25,"how":"guessed"}`}, finding.Tight, finding.GuessTooRough,
+			"Noseweight 60 kg, 9.2 %: over the usual 5 % to 7 %, but the guesses allow 2.8 % to 15.6 %. Next: find where the weight of Crate lies: weigh both its ends."},
 		// 60 − 160·0.4 = −4 kg
 		{"lifts the car", []string{crateBack, `1.15`}, finding.Fails, "", "Noseweight −4 kg: the trailer will sway and lift the car's tail. Move weight forward."},
 		// 60 + 160·0.24 = 98.4 kg, 15.14 %
@@ -298,6 +301,12 @@ func TestStates(t *testing.T) {
 		{[]string{at, `{"on":"deck","at":{"back":2.0},"optional":true}`}, "fails", "Noseweight 30 kg, 4 %: under"},
 		// At x = 0.25 behind the board it adds 100·1.25/2.5 = 50: full 110 of 750, 14.7 %.
 		{[]string{at, `{"on":"deck","at":{"back":0}}`, sample.Crate + "/optional", `true`, "/towVehicles/car/ballLimit", `200`, "/towVehicles/car/hitchBall", `200`}, "tight", "Without Crate it is 20 %: over"}, // 70 of 350
+		// Heavy when full, 20 + 400·0.6/2.5 − 30 = 86 kg of 750, hides no state that is too light: without the crate −10 of 350.
+		{[]string{at, `{"on":"deck","at":{"back":2.0}}`, sample.Crate + "/optional", `true`, sample.Crate + "/at/back", `0.4`, school, `"five-seven"`,
+			"/towVehicles/car/ballLimit", `200`, "/towVehicles/car/hitchBall", `200`}, "fails", "Full, the noseweight is 11.5 %. Without Crate it is −2.9 %: under"},
+		// nor one over a limit: 86 kg when full of the 90 allowed, 20 + 96 = 116 without the second
+		{[]string{at, `{"on":"deck","at":{"back":2.0},"optional":true}`, sample.Crate + "/at/back", `0.4`, school, `"five-seven"`,
+			"/towVehicles/car/ballLimit", `90`, "/towVehicles/car/hitchBall", `200`}, "fails", "Without Second it is 17.8 %: over"},
 		// 110 kg when full are the most of any state: over a limit of 109
 		{[]string{at, `{"on":"deck","at":{"back":0}}`, sample.Crate + "/optional", `true`, "/towVehicles/car/ballLimit", `109`, "/towVehicles/car/hitchBall", `200`}, "fails", "Without Crate it is 20 %: over"},
 	} {

@@ -205,7 +205,7 @@ func Check(r *rig.Rig) (Reach, []finding.Finding) {
 		default:
 			f.Says = said.Say("% from % to the car, straight ahead.", said.Length(*m.Gap), what)
 			if r.Vehicle.GateReach == nil {
-				f.Says = said.Say("% from % to the car, straight ahead, its {car tailgate} shut.", said.Length(*m.Gap), what)
+				f.Says = said.Say("% from % to the car, straight ahead, the {car tailgate} shut.", said.Length(*m.Gap), what)
 			}
 		}
 		margin := (*m.Gap - gapReserve) / gapReserve

@@ -30,10 +30,14 @@ func onTail(m *model) (loadCase, bool) {
 	}
 	var mass quantity.Range[float64]
 	var machine *rig.Item
-	for i := range m.r.Items {
-		it := &m.r.Items[i]
-		told := it.ID == lay.Loading.Machine
-		if it.Part || it.Mass == nil || !told && (it.Shape != "wheels" || !it.OnDeck) {
+	machines := m.r.Machines()
+	for i := range m.r.Items { // the one that is told, whatever it is
+		if it := &m.r.Items[i]; it.ID == lay.Loading.Machine && !it.Part {
+			machines = append(machines, it)
+		}
+	}
+	for _, it := range machines {
+		if it.Mass == nil {
 			continue
 		}
 		s := rig.Driver(m.r.Plan, rig.LoadingOf(m.r.Plan, lay.Loading, it.ID))

@@ -244,13 +244,15 @@ func suction(r *rig.Rig, p *plan.Pump, l *pipe.Line, flow float64) (finding.Find
 	f.Says = said.Say(says, said.Length(up), said.Length(most))
 	if !hose && f.Outcome != finding.Fails {
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
+		need := func(field, says, where string) {
+			path := "/trailers/" + r.Scope.Trailer + "/pump/" + field
+			f.Needs = append(f.Needs, finding.Need{Path: path, Says: said.Say(says), Where: said.Say(where)})
+		}
 		if p.InLong == nil {
-			f.Needs = append(f.Needs, finding.Need{Path: base(r, "", "", "inLong").Subject,
-				Says: said.Say("the length of the suction hose"), Where: said.Say("From the water to the pump.")})
+			need("inLong", "the length of the suction hose", "From the water to the pump.")
 		}
 		if p.InBore == nil {
-			f.Needs = append(f.Needs, finding.Need{Path: base(r, "", "", "inBore").Subject,
-				Says: said.Say("the bore of the suction hose"), Where: said.Say("On its wall; ¾ in is 19 mm.")})
+			need("inBore", "the bore of the suction hose", "On its wall; ¾ in is 19 mm.")
 		}
 	}
 	if f.Outcome == finding.Fails {

@@ -129,8 +129,8 @@ func Check(r *rig.Rig) []finding.Finding {
 	if r.Layout == nil || r.Layout.Loading == nil {
 		return out
 	}
-	for i := range r.Items {
-		if it := &r.Items[i]; it.Shape == "wheels" && !it.Part && it.OnDeck && it.ID != r.Layout.Loading.Machine {
+	for _, it := range r.Machines() {
+		if it.ID != r.Layout.Loading.Machine {
 			out = append(out, another(r, it, first)...)
 		}
 	}
@@ -139,7 +139,7 @@ func Check(r *rig.Rig) []finding.Finding {
 
 // travels asks where the ramps are on the road, where they are not on the trailer: their weight counts nowhere.
 func travels(r *rig.Rig) (finding.Finding, bool) {
-	if r.Layout == nil || r.Layout.Loading == nil || r.Layout.Loading.Ramp == "" {
+	if r.Layout == nil || r.Layout.Loading == nil || r.Layout.Loading.Ramp == "" || r.Layout.Loading.RampInCar {
 		return finding.Finding{}, false
 	}
 	id := r.Layout.Loading.Ramp
@@ -152,13 +152,13 @@ func travels(r *rig.Rig) (finding.Finding, bool) {
 	f := base(r, CodeTravel, "Where the ramps travel")
 	f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 	name := said.Name(part.Name, "The ramps")
-	f.Says = said.Say("% are not on the trailer: place them, or count their weight with the gear in the car.", name)
+	f.Says = said.Say("% are not on the trailer: place them, or say that they go in the car and count them with its gear.", name)
 	if part.Mass != nil {
-		f.Says = said.Say("% of % are not on the trailer: place them, or count them with the gear in the car.",
+		f.Says = said.Say("% of % are not on the trailer: place them, or say that they go in the car and count them with its gear.",
 			name, said.Mass(float64(part.Mass.Value)))
 	}
 	f.Needs = []finding.Need{{
-		Path: r.LayoutPath("/parts/" + id), Says: said.Say("where the ramps travel"),
+		Path: r.LayoutPath("/loading/rampInCar"), Says: said.Say("where the ramps travel"),
 		Where: said.Say("Compare places for them under Ramps; in the car they are gear."),
 	}}
 	return f, true

@@ -248,9 +248,13 @@ func (s *Setup) driven() said.Sentence {
 	kind, _ := catalogue.LoadOf(s.Item.Load.Kind)
 	switch {
 	case kind.Walked:
-		return said.Say("Walk it up slowly and straight under its own drive, with a hand on the brake; never stand where it would roll.")
+		return said.Say(
+			"Walk it up slowly and straight under its own drive, a hand on the brake; never stand where it would roll.",
+		)
 	case s.Item.OneTrack():
-		return said.Say("Helmet on; slowly and straight, without stopping on the ramp; feet find a second ramp or a step beside it.")
+		return said.Say(
+			"Helmet on; slowly and straight, without stopping on the ramp; feet on a second ramp or a step beside it.",
+		)
 	}
 	return said.Say("Helmet and belt on; drive up slowly and straight, without stopping on the ramp.")
 }
@@ -376,9 +380,8 @@ func (s *Setup) Card(steps []Step) (on, off []CardLine) {
 
 // others are the further machines that get on: those that stand in front of this one before it, the rest after it.
 func (s *Setup) others() (before, after []*Setup) {
-	for i := range s.Rig.Items {
-		it := &s.Rig.Items[i]
-		if it.Shape != "wheels" || it.Part || !it.OnDeck || it.ID == s.Item.ID {
+	for _, it := range s.Rig.Machines() {
+		if it.ID == s.Item.ID {
 			continue
 		}
 		o, missing, fails := Prepare(Of(s.Rig, it.ID))

@@ -124,6 +124,11 @@ func TestAnotherMachine(t *testing.T) {
 	if with := sample.Find(t, fs, ramp.CodeTip); math.Abs(with.Figure.Value-alone.Figure.Value) > 1e-9 {
 		t.Errorf("least at the coupling %v, alone %v", with.Figure.Value, alone.Figure.Value)
 	}
+	// What is no machine may be flat and lie there already: behind the axle it stays on.
+	box := append(second("100", "2.3"), "/loads/b/kind", `"sheets"`, "/loads/b/rolling", "-")
+	if f := sample.Find(t, ramp.Check(rig.Resolve(onRamps(t, box...), "t", "o")), ramp.CodeTip); !(f.Figure.Value < alone.Figure.Value-1) {
+		t.Errorf("with sheets behind the axle %v, alone %v", f.Figure.Value, alone.Figure.Value)
+	}
 	// On the card it comes after the first, whose place is in front, and goes off before it.
 	lines := func(all []ramp.CardLine) (out []string) {
 		for _, l := range all {
@@ -162,6 +167,7 @@ func TestRampsTravelSomewhere(t *testing.T) {
 		"on this outing": {nil, false},
 		"nowhere":        {[]string{"/outings/o/layouts/t/parts", "-"}, true},
 		"fitted":         {[]string{"/outings/o/layouts/t/parts", "-", "/trailers/t/fitted", `{"ramps":{"at":{"back":2.3}}}`}, false},
+		"in the car":     {[]string{"/outings/o/layouts/t/parts", "-", "/outings/o/layouts/t/loading/rampInCar", `true`}, false},
 		"a tailgate":     {[]string{"/outings/o/layouts/t/parts", "-", "/parts/ramps/ramp/kind", `"gate"`}, false},
 	} {
 		p := onRamps(t, c.sets...)

@@ -360,8 +360,8 @@ func (s *Setup) tilt() said.Sentence {
 	return nil
 }
 
-// bare takes the machine off the ball, with what stands in its way behind it and so gets on
-// later, and the ramps from where they travel to the tail's edge, where half of them hangs.
+// bare takes the machine off the ball, with machines that stand in its way behind it and so get
+// on later, and what else lies there where that lifts the ball; and the ramps from where they travel to the tail's edge, where half of them hangs.
 func (s *Setup) bare(machine int) {
 	r := s.Rig
 	take := func(b rig.Body) float64 { return b.Mass * (s.Axle - b.X) / s.Axle }
@@ -370,7 +370,9 @@ func (s *Setup) bare(machine int) {
 	for i := range r.Items {
 		it := &r.Items[i]
 		if !it.Part && it.OnDeck && it.Mass != nil && it.Front >= m.Rear-1e-6 && it.Left < m.Right && m.Left < it.Right {
-			s.Bare -= take(r.Moves(i))
+			if on := take(r.Moves(i)); it.Shape == "wheels" || on > 0 { // what is flat may lie there already
+				s.Bare -= on
+			}
 		}
 		if it.Part && it.ID == s.RampID && it.Mass != nil {
 			s.Bare -= take(r.Moves(i))

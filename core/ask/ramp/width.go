@@ -68,7 +68,9 @@ func (s *Setup) width() (finding.Finding, bool) {
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 		f.Says = append(f.Says, said.Say(" How wide is one ramp? It takes %.", said.Length(outer-inner+2*besideTyre))...)
 		f.Needs = []finding.Need{{
-			Path: "/parts/" + s.RampID + "/ramp/width", Says: said.Say("the width of one ramp"), Where: said.Say("Tape its tread."),
+			Path:  "/parts/" + s.RampID + "/ramp/width",
+			Says:  said.Say("the width of one ramp"),
+			Where: said.Say("Tape its tread."),
 		}}
 	case !whole && w > 0:
 		off := max(math.Abs(s.Track-s.Apart()), math.Abs(s.FrontTrack-s.Apart())) / 2

@@ -493,6 +493,7 @@ export interface Loading {
   props?: Props;
   raised?: number;
   ramp?: string;
+  rampInCar?: boolean;
   unhitched?: boolean;
   winch?: Winch;
 }

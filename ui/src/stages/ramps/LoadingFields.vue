@@ -62,6 +62,7 @@ const ground = computed<PlanField[]>(() => [
   { at: 'deck', label: 'Deck lowered to', hint: 'as it stands' },
   { at: 'raised', label: `${term('Coupling')} raised by` },
   { at: 'unhitched', label: 'Unhitched', on: true },
+  { at: 'rampInCar', label: 'Ramps go in the car', on: true },
 ])
 const tail = computed(() => workspace.plan?.trailers[workspace.trailer]?.deckLength?.value ?? 2.4)
 </script>
