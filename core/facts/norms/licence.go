@@ -26,11 +26,7 @@ var Licences = map[quantity.Region]Licence{
 	quantity.UK: {
 		Light:        3500,
 		TrailerAlone: true,
-		Source: source(
-			"Motor Vehicles (Driving Licences) Regulations, as amended in December 2021",
-			"category B",
-			"B",
-		),
+		Source:       source("Motor Vehicles (Driving Licences) Regulations, as amended in December 2021", "category B", "B"),
 	},
 }
 

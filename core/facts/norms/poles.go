@@ -37,11 +37,7 @@ var PolesSource = source("ISO 1724, ISO 11446, SAE J1239, SAE J2863, AS 4177.5",
 // Poles are the contacts of each plug (figures A for ISO 1724, ISO 11446 and 4-flat, B for the others).
 var Poles = map[string][]Pole{
 	"flat-4": {
-		{
-			"1",
-			FeedEarth,
-			"white",
-		}, {"2", FeedTail, "brown"}, {"3", FeedStopLeft, "yellow"}, {"4", FeedStopRight, "green"},
+		{"1", FeedEarth, "white"}, {"2", FeedTail, "brown"}, {"3", FeedStopLeft, "yellow"}, {"4", FeedStopRight, "green"},
 	},
 	"blade-7": {
 		{"1", FeedEarth, "white"}, {"2", FeedBrake, "blue"}, {"3", FeedTail, ""}, {"4", FeedSupply, ""},
@@ -57,28 +53,16 @@ var Poles = map[string][]Pole{
 	},
 	"pin-13": {
 		{"1", FeedLeft, "yellow"}, {"2", FeedFog, "blue"}, {"3", FeedEarth, "white"}, {"4", FeedRight, "green"},
-		{
-			"5",
-			FeedTailRight,
-			"brown",
-		}, {"6", FeedStop, "red"}, {"7", FeedTailLeft, "black"}, {"8", FeedReverse, "pink"},
+		{"5", FeedTailRight, "brown"}, {"6", FeedStop, "red"}, {"7", FeedTailLeft, "black"}, {"8", FeedReverse, "pink"},
 		{"9", FeedSupply, "orange"}, {"10", FeedCharge, "grey"}, {"11", FeedReturn, "white"}, {"12", FeedNone, ""},
 		{"13", FeedReturn, "white"},
 	},
 	"flat-7": {
-		{
-			"1",
-			FeedLeft,
-			"yellow",
-		}, {"2", FeedReverse, "black"}, {"3", FeedEarth, "white"}, {"4", FeedRight, "green"},
+		{"1", FeedLeft, "yellow"}, {"2", FeedReverse, "black"}, {"3", FeedEarth, "white"}, {"4", FeedRight, "green"},
 		{"5", FeedBrake, "blue"}, {"6", FeedStop, "red"}, {"7", FeedTail, "brown"},
 	},
 	"pin-12": {
-		{
-			"1",
-			FeedLeft,
-			"yellow",
-		}, {"2", FeedReverse, "black"}, {"3", FeedEarth, "white"}, {"4", FeedRight, "green"},
+		{"1", FeedLeft, "yellow"}, {"2", FeedReverse, "black"}, {"3", FeedEarth, "white"}, {"4", FeedRight, "green"},
 		{"5", FeedBrake, "blue"}, {"6", FeedStop, "red"}, {"7", FeedTail, "brown"}, {"9", FeedSupply, ""},
 	},
 }

@@ -8,21 +8,21 @@ type Sliding struct {
 
 // sliding by materials (catalogue.Materials).
 var sliding = map[string]Sliding{
-	"gravel": {
-		30,
-		40,
-		45,
-	}, "crushed-stone": {30, 40, 45}, "sand": {33, 38, 55}, "topsoil": {38, 45, 55}, "clay": {45, 60, 70},
-	"compost": {
-		40,
-		50,
-		55,
-	}, "bark": {40, 50, 55}, "chips": {40, 50, 55}, "firewood-dry": {28, 35, 38}, "firewood-fresh": {28, 35, 38},
-	"straw": {
-		30,
-		45,
-		50,
-	}, "green-waste": {40, 55, 60}, "clear-out": {30, 45, 50}, "rubble": {35, 42, 48}, "asphalt": {35, 45, 50},
+	"gravel":         {30, 40, 45},
+	"crushed-stone":  {30, 40, 45},
+	"sand":           {33, 38, 55},
+	"topsoil":        {38, 45, 55},
+	"clay":           {45, 60, 70},
+	"compost":        {40, 50, 55},
+	"bark":           {40, 50, 55},
+	"chips":          {40, 50, 55},
+	"firewood-dry":   {28, 35, 38},
+	"firewood-fresh": {28, 35, 38},
+	"straw":          {30, 45, 50},
+	"green-waste":    {40, 55, 60},
+	"clear-out":      {30, 45, 50},
+	"rubble":         {35, 42, 48},
+	"asphalt":        {35, 45, 50},
 }
 
 // anything is what slides of which no more is known, degrees.

@@ -16,24 +16,11 @@ type TieSchool struct {
 
 // TieSchools lists them.
 var TieSchools = []TieSchool{
-	{
-		"na",
-		"North American rules",
-		"binds commercial carriers; a private owner takes it as good practice",
-		"49 CFR 393.100–136",
-	},
-	{
-		"en",
-		"European standard",
-		"the yardstick of roadside checks; written for heavier vehicles, light ones may see more",
-		"EN 12195-1:2010",
-	},
-	{
-		"au",
-		"Australian and New Zealand guides",
-		"the load must not come off, whoever drives",
-		"load restraint guides, 0.8/0.5/0.5/0.2 g",
-	},
+	{"na", "North American rules", "binds commercial carriers; a private owner takes it as good practice", "49 CFR 393.100–136"},
+	{"en", "European standard", "the yardstick of roadside checks; written for heavier vehicles, light ones may see more",
+		"EN 12195-1:2010"},
+	{"au", "Australian and New Zealand guides", "the load must not come off, whoever drives",
+		"load restraint guides, 0.8/0.5/0.5/0.2 g"},
 }
 
 // TieSchoolOf is the one of a plan: its own, or its region's usual.
@@ -209,8 +196,13 @@ const MatGrip = 0.6
 
 // TieHold is how much a tie point of a kind takes, kg, where it has no plate (practice, C).
 var TieHold = map[string]Grip{
-	"ring-welded": {
-		400,
-		800,
-	}, "ring-bolted": {300, 600}, "ring-ply": {60, 150}, "eye-bolt": {150, 400}, "track": {200, 400}, "receiver": {500, 1500}, "chain": {300, 700}, "rail": {80, 200}, "pocket": {0, 60},
+	"ring-welded": {400, 800},
+	"ring-bolted": {300, 600},
+	"ring-ply":    {60, 150},
+	"eye-bolt":    {150, 400},
+	"track":       {200, 400},
+	"receiver":    {500, 1500},
+	"chain":       {300, 700},
+	"rail":        {80, 200},
+	"pocket":      {0, 60},
 }

@@ -8,10 +8,7 @@ import (
 // Ampacity is what a single thin-wall copper wire in free air bears at 30 °C, A, by its section in mm² (practice,
 // C); in a bundle half of it (0.5 to 0.7, C).
 var ampacity = [][2]float64{
-	{
-		0.5,
-		11,
-	}, {0.75, 14}, {1, 16}, {1.5, 21}, {2.5, 29}, {4, 39}, {6, 50}, {10, 70}, {16, 94}, {25, 124}, {35, 155},
+	{0.5, 11}, {0.75, 14}, {1, 16}, {1.5, 21}, {2.5, 29}, {4, 39}, {6, 50}, {10, 70}, {16, 94}, {25, 124}, {35, 155},
 }
 
 // Bundle is what a wire in a bundle bears of that.
@@ -55,10 +52,7 @@ var gauges = []struct {
 	number string
 	mm2    float64
 }{
-	{
-		"18",
-		0.82,
-	}, {"16", 1.31}, {"14", 2.08}, {"12", 3.31}, {"10", 5.26}, {"8", 8.37}, {"6", 13.3}, {"4", 21.2}, {"2", 33.6},
+	{"18", 0.82}, {"16", 1.31}, {"14", 2.08}, {"12", 3.31}, {"10", 5.26}, {"8", 8.37}, {"6", 13.3}, {"4", 21.2}, {"2", 33.6},
 }
 
 // Gauge is the American gauge that is as thick as a section (mm²) or thicker, within a twentieth; empty where the
