@@ -15,8 +15,22 @@ const (
 	lampIn     = 0.10 // from the trailer's side
 	lampHeight = 0.60 // over the ground
 	fogIn      = 0.25
-	plateUp    = 0.50
+
+	wheelBeside = 0.30 // farther from wheels beside the deck it is not: 0.4 m are asked for in general
+	plateUp     = 0.50
 )
+
+// along is where the pairs of a rule begin on the sides, behind the front board, m: at both ends where it wants them
+// there, else evenly.
+func along(r *norms.LampRule, tail float64) (out []float64) {
+	if r.Ends {
+		return []float64{0, tail}
+	}
+	for n := r.Least / 2; len(out) < n; {
+		out = append(out, tail*float64(len(out)+1)/float64(n+1))
+	}
+	return out
+}
 
 // lamps are those that the region asks for in general, at the tail and along the sides; every one can be moved.
 func lamps(p *plan.Plan, q *Asked) ([]finding.Op, error) {
@@ -45,6 +59,7 @@ func lamps(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 	if t.WidthOverAll != nil {
 		broad = math.Max(broad, float64(t.WidthOverAll.Value))
 	}
+	half = math.Max(half, broad/2-wheelBeside)
 	out := map[string]plan.Lamp{}
 	put := func(what plan.LampUse, id string, back, right, up float64) {
 		out[string(what)+id] = plan.Lamp{
@@ -69,11 +84,8 @@ func lamps(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 			put(what, "", tail, fog, lampHeight)
 		case plan.LampReverse:
 			put(what, "", tail, -fog, lampHeight)
-		case plan.LampSideReflector:
-			put(what, "-left", tail/2, -half, lampHeight)
-			put(what, "-right", tail/2, half, lampHeight)
-		case plan.LampMarker:
-			for i, at := range [2]float64{tail / 3, 2 * tail / 3} {
+		case plan.LampSideReflector, plan.LampMarker:
+			for i, at := range along(&r, tail) {
 				put(what, "-left-"+strconv.Itoa(i+1), at, -half, lampHeight)
 				put(what, "-right-"+strconv.Itoa(i+1), at, half, lampHeight)
 			}

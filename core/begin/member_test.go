@@ -4,6 +4,7 @@ import (
 	"math"
 	"testing"
 
+	"zygonos/core/ask/wiring"
 	"zygonos/core/begin"
 	"zygonos/core/facts/norms"
 	"zygonos/core/internal/sample"
@@ -11,6 +12,7 @@ import (
 	"zygonos/core/lang/quantity"
 	"zygonos/core/parts"
 	"zygonos/core/plan"
+	"zygonos/core/rig"
 )
 
 // A member added stands 150 mm behind the one in hand or as far as asked; mirrored twice it is where it was;
@@ -176,6 +178,11 @@ func TestLamps(t *testing.T) {
 		for _, r := range rules {
 			if r.Asks(750, 2.2, 7) && have[r.What] < r.Least {
 				t.Errorf("%s: %d of %d %s", region, have[r.What], r.Least, r.What)
+			}
+		}
+		for _, f := range wiring.Check(rig.Resolve(p, "t", "o")) {
+			if (f.Code == wiring.CodeLamps || f.Code == wiring.CodePlaces) && f.Outcome != finding.Holds {
+				t.Errorf("%s: %s %s", region, f.Outcome, f.Says.Text(p.Locale()))
 			}
 		}
 	}

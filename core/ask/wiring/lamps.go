@@ -17,10 +17,6 @@ func asked(r *rig.Rig, w *plan.Wiring) finding.Finding {
 	f := base(r, CodeLamps, "Lamps that are asked for")
 	rules, source := norms.LampRules(r.Plan.Region)
 	f.Source = &source
-	have := map[string]int{}
-	for _, l := range w.Lamps {
-		have[string(l.What)]++
-	}
 	gross := 0.0
 	if r.Trailer.Label != nil {
 		gross = float64(r.Trailer.Label.Value)
@@ -28,44 +24,71 @@ func asked(r *rig.Rig, w *plan.Wiring) finding.Finding {
 	var missing []said.Sentence
 	wide, long := overAll(r)
 	var open *finding.Need // what decides whether one more is asked for
-	for _, rule := range rules {
-		if !rule.Asks(gross, wide, long) {
-			if n := decides(r, &rule); n != nil && open == nil && have[rule.What] < rule.Least {
-				open = n
-			}
-			continue
-		}
-		if n := rule.Least - have[rule.What]; n > 0 {
-			missing = append(
-				missing,
-				said.Say(
-					"%",
-					said.Counted(n, useWord[plan.LampUse(rule.What)], useWord[plan.LampUse(rule.What)]+"s"),
-				),
-			)
+	for i := range rules {
+		rule := &rules[i]
+		lacks := lacking(r, w, rule)
+		switch {
+		case lacks == nil:
+		case rule.Asks(gross, wide, long):
+			missing = append(missing, lacks)
+		case open == nil:
+			open = decides(r, rule)
 		}
 	}
-	f.Figure, f.Limit = finding.Exactly(
-		quantity.KindCount,
-		float64(len(missing)),
-	), finding.Exactly(
-		quantity.KindCount,
-		0.0,
-	)
-	if len(missing) > 0 {
+	f.Figure = finding.Exactly(quantity.KindCount, float64(len(missing)))
+	f.Limit = finding.Exactly(quantity.KindCount, 0.0)
+	switch {
+	case len(missing) > 0:
 		f.Outcome = finding.Fails
 		f.Says = slices.Concat(said.Say("Missing: "), said.List(missing...), said.Say(". Check your local code."))
-		return f
-	}
-	if open != nil {
+	case open != nil:
 		f.Outcome, f.Figure, f.Limit, f.Needs = finding.Unknown, nil, nil, []finding.Need{*open}
-		f.Says = append(
-			said.Say("Whether more lamps are asked for hangs on "),
-			append(open.Says, said.Say(".")...)...)
-		return f
+		f.Says = slices.Concat(said.Say("Whether more lamps are asked for hangs on "), open.Says, said.Say("."))
+	default:
+		f.Says = said.Say("Every lamp and reflector that is asked for in general is there. Check your local code.")
 	}
-	f.Says = said.Say("Every lamp and reflector that is asked for in general is there. Check your local code.")
 	return f
+}
+
+// lacking is what a rule wants that is not there: how many, or where those that are stand on one side or at one
+// end alone; nil where nothing is.
+func lacking(r *rig.Rig, w *plan.Wiring, rule *norms.LampRule) said.Sentence {
+	word, middle := useWord[plan.LampUse(rule.What)], r.DeckLength()/2
+	var at [2][2]int // on the left and the right, in front and at the rear
+	n := 0
+	for _, l := range w.Lamps {
+		if string(l.What) != rule.What {
+			continue
+		}
+		n++
+		side, end := 0, 0
+		if l.Right > 0 {
+			side = 1
+		}
+		if float64(l.Back) > middle {
+			end = 1
+		}
+		if l.Right != 0 {
+			at[side][end]++
+		}
+	}
+	if n < rule.Least {
+		return said.Say("%", said.Counted(rule.Least-n, word, word+"s"))
+	}
+	if rule.Least%2 > 0 {
+		return nil
+	}
+	for side, where := range [2]string{" on the left", " on the right"} {
+		if short := rule.Least/2 - at[side][0] - at[side][1]; short > 0 {
+			return said.Say("%"+where, said.Counted(short, word, word+"s"))
+		}
+		for end, half := range [2]string{" in front", " at the rear"} {
+			if rule.Ends && at[side][end] == 0 {
+				return said.Say("%"+half+where, said.Counted(1, word, word+"s"))
+			}
+		}
+	}
+	return nil
 }
 
 // guards is by how much mudguards may stand out over the tyres together, and head what lies before the ball, m
@@ -133,12 +156,14 @@ func places(r *rig.Rig, w *plan.Wiring) (finding.Finding, bool) {
 	f := base(r, CodePlaces, "Places of the lamps")
 	rules, source := norms.LampRules(r.Plan.Region)
 	f.Source = &source
-	half := r.DeckWidth() / 2
-	if t := r.Trailer.Track; t != nil {
-		half = math.Max(half, float64(t.Value)/2)
+	wide, _ := overAll(r)
+	half := wide / 2
+	beside := 0.0 // what mudguards may stand out where the width over all is not told
+	if r.Trailer.WidthOverAll == nil {
+		beside = guards / 2
 	}
 	any := false
-	var open *finding.Finding // the first lamp whose height is not known; one that fails comes before it
+	var open *finding.Finding // the first lamp of which something is not known; one that fails comes before it
 	subject := f.Subject
 	for _, id := range plan.Ordered(w.Lamps, func(l plan.Lamp) int { return l.Order }) {
 		l := w.Lamps[id]
@@ -151,7 +176,7 @@ func places(r *rig.Rig, w *plan.Wiring) (finding.Finding, bool) {
 		name := said.Name(nameOf(&l), "A lamp")
 		f.Subject = "/trailers/" + r.Scope.Trailer + "/wiring/lamps/" + id
 		h := float64(l.Height)
-		if rule.High > 0 {
+		if rule.High > 0 || rule.Low > 0 {
 			any = true
 			switch {
 			case h == 0 && open == nil:
@@ -167,11 +192,15 @@ func places(r *rig.Rig, w *plan.Wiring) (finding.Finding, bool) {
 				}
 				open = &g
 			case h == 0:
-			case h < rule.Low-1e-9 || h > rule.High+1e-9:
+			case h < rule.Low-1e-9 || rule.High > 0 && h > rule.High+1e-9:
 				f.Outcome = finding.Fails
 				f.Figure = finding.Exactly(quantity.KindLength, h)
 				f.Says = said.Say("% is % over the ground; % to % is asked for in general. Check your local code.",
 					name, said.Length(h), said.Length(rule.Low), said.Length(rule.High))
+				if rule.High == 0 {
+					f.Says = said.Say("% is % over the ground; % at least is asked for in general. Check your local code.",
+						name, said.Length(h), said.Length(rule.Low))
+				}
 				return f, true
 			}
 		}
@@ -185,6 +214,17 @@ func places(r *rig.Rig, w *plan.Wiring) (finding.Finding, bool) {
 				said.Length(rule.Edge),
 			)
 			return f, true
+		} else if rule.Edge > 0 && in+beside > rule.Edge+1e-9 && open == nil {
+			g := f
+			g.Outcome, g.Tight, g.Figure = finding.Tight, finding.GuessTooRough, finding.Exactly(quantity.KindLength, in)
+			g.Says = said.Say(
+				"% is % in from the deck or {tyre}s; from the trailer's side % is asked for at most. Tape the width over all.",
+				name, said.Length(in), said.Length(rule.Edge))
+			g.Needs = []finding.Need{{
+				Path: "/trailers/" + r.Scope.Trailer + "/widthOverAll", Says: said.Say("the width over all"),
+				Where: said.Say("Tape it over {tyre}s or {mudguard}s."),
+			}}
+			open = &g
 		}
 		apart := rule.Apart
 		if 2*half < 1.3 {

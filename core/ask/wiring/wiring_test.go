@@ -83,8 +83,12 @@ func TestBroadAndLong(t *testing.T) {
 	for i, what := range strings.Fields("tail tail stop stop turn turn plate fog triangle triangle side-reflector side-reflector front-reflector front-reflector rear-reflector rear-reflector reverse") {
 		all += fmt.Sprintf(`"l%d":{"order":%d,"what":%q,"back":2.5,"right":%v,"height":0.6},`, i, i+1, what, 0.6-1.2*float64(i%2))
 	}
-	more := func(whats string) string {
+	more := func(region, whats string) string {
 		s := all
+		if region == "na" { // amber in front, red at the rear
+			whats += " side-reflector side-reflector marker marker"
+			s += `"r1":{"order":60,"what":"marker","back":2.5,"right":0.6,"height":0.6},"r2":{"order":61,"what":"marker","back":2.5,"right":-0.6,"height":0.6},`
+		}
 		for i, what := range strings.Fields(whats) {
 			s += fmt.Sprintf(`"m%d":{"order":%d,"what":%q,"back":0,"right":%v,"height":0.6},`, i, 30+i, what, 0.6-1.2*float64(i%2))
 		}
@@ -110,9 +114,82 @@ func TestBroadAndLong(t *testing.T) {
 		{"na", "", width("2.032"), finding.Fails},
 		{"na", "outline outline outline outline ident ident ident", width("2.032"), finding.Holds},
 	} {
-		r := with(t, "pin-13", more(c.lamps), append([]string{"/region", `"` + c.region + `"`, "/trailers/t/track", `{"value":1.3,"how":"weighed"}`}, c.sets...)...)
+		r := with(t, "pin-13", more(c.region, c.lamps), append([]string{"/region", `"` + c.region + `"`, "/trailers/t/track", `{"value":1.3,"how":"weighed"}`}, c.sets...)...)
 		if f := sample.Find(t, wiring.Check(r), wiring.CodeLamps); f.Outcome != c.want {
 			t.Errorf("%s %q %v: %s %s", c.region, c.lamps, c.sets, f.Outcome, f.Says.Text(quantity.Locale{}))
+		}
+	}
+}
+
+// A pair is one on each side; in North America side reflectors and side markers stand in front and at the rear of each
+// side. The tail lamp may be 400 mm from the outermost, over tyres or mudguards.
+func TestLampsOnBothSides(t *testing.T) {
+	for _, region := range []string{"uk", "na"} {
+		lamps := map[string]string{}
+		put := func(id, what string, back, right float64) {
+			lamps[id] = fmt.Sprintf(`{"order":%d,"what":%q,"back":%v,"right":%v,"height":0.6}`, len(lamps)+1, what, back, right)
+		}
+		for _, what := range strings.Fields("tail stop turn triangle rear-reflector front-reflector front") {
+			put("l-"+what, what, 2.5, -0.65)
+			put("r-"+what, what, 2.5, 0.65)
+		}
+		for _, what := range strings.Fields("side-reflector marker") {
+			for i, back := range []float64{0, 2.5} {
+				put(fmt.Sprintf("l-%s-%d", what, i), what, back, -0.7)
+				put(fmt.Sprintf("r-%s-%d", what, i), what, back, 0.7)
+			}
+		}
+		put("plate", "plate", 2.5, 0)
+		put("fog", "fog", 2.5, 0.3)
+		lampsOf := func() string {
+			out := []string{}
+			for id, l := range lamps {
+				out = append(out, fmt.Sprintf("%q:%s", id, l))
+			}
+			return `"lamps":{` + strings.Join(out, ",") + "}"
+		}
+		find := func(code string, sets ...string) finding.Finding {
+			return sample.Find(t, wiring.Check(with(t, "pin-13", lampsOf(), append([]string{"/region", `"` + region + `"`}, sets...)...)), code)
+		}
+		if f := find(wiring.CodeLamps); f.Outcome != finding.Holds {
+			t.Errorf("%s: %s", region, f.Says.Text(quantity.Locale{}))
+		}
+		at := func(id, field string) string { return "/trailers/t/wiring/lamps/" + id + "/" + field }
+		for _, c := range []struct{ path, value, says string }{
+			{at("l-tail", "right"), "0.6", "1 tail lamp on the left"},
+			{at("r-stop", "right"), "-0.6", "1 stop lamp on the right"},
+			{at("r-turn", "right"), "0", "1 turn lamp on the right"},
+		} {
+			if f := find(wiring.CodeLamps, c.path, c.value); f.Outcome != finding.Fails || !strings.Contains(f.Says.Text(quantity.Locale{}), c.says) {
+				t.Errorf("%s %s: %s %s", region, c.path, f.Outcome, f.Says.Text(quantity.Locale{}))
+			}
+		}
+		ends := map[string]finding.Outcome{"uk": finding.Holds, "na": finding.Fails}[region]
+		if f := find(wiring.CodeLamps, at("l-marker-0", "back"), "2.4"); f.Outcome != ends {
+			t.Errorf("%s, no marker in front on the left: %s %s", region, f.Outcome, f.Says.Text(quantity.Locale{}))
+		}
+	}
+	// Track 1.6 and a tyre of 0.165: 0.8825 m to each side; 0.5 from the middle is 0.3825 in, with a mudguard more.
+	pair := func(right float64) string {
+		return fmt.Sprintf(`"lamps":{"a":{"order":1,"what":"tail","back":2.5,"right":%v,"height":0.6},"b":{"order":2,"what":"tail","back":2.5,"right":%v,"height":0.6}}`,
+			-right, right)
+	}
+	wide := func(m string) []string {
+		return []string{"/trailers/t/widthOverAll", `{"value":` + m + `,"how":"weighed"}`}
+	}
+	for _, c := range []struct {
+		right float64
+		sets  []string
+		want  finding.Outcome
+	}{
+		{0.55, nil, finding.Holds},
+		{0.5, nil, finding.Tight},
+		{0.47, nil, finding.Fails}, // 0.4125 from the tyres alone
+		{0.5, wide("1.8"), finding.Holds},
+		{0.5, wide("1.81"), finding.Fails},
+	} {
+		if f := sample.Find(t, wiring.Check(with(t, "pin-7", pair(c.right), c.sets...)), wiring.CodePlaces); f.Outcome != c.want {
+			t.Errorf("tail lamps %v from the middle %v: %s %s", c.right, c.sets, f.Outcome, f.Says.Text(quantity.Locale{}))
 		}
 	}
 }

@@ -8,7 +8,8 @@ import (
 // LampRule is what a region asks of a kind of lamp, as general figures: the local code rules.
 type LampRule struct {
 	What      string  // of plan.LampUses
-	Least     int     // how many at least
+	Least     int     // how many at least; an even number half on each side
+	Ends      bool    // on each side one in the front half and one in the rear half
 	Over      float64 // kg of gross weight over which it is asked; nought: always
 	WideOver  float64 // m of width over all, the same
 	LongOver  float64 // m of length over all, the same
@@ -44,14 +45,15 @@ var (
 		{What: "outline", Least: 2, WideOver: 2.1},
 		{What: "marker", Least: 4, LongOver: 6},
 	}
-	// american are 49 CFR 393.11's and FMVSS 108's (B).
+	// american are 49 CFR 393.11's and FMVSS 108's (B): side reflectors and side markers amber in front, red at the rear.
 	american = []LampRule{
 		{What: "tail", Least: 2, Low: 15 * Inch, High: 72 * Inch},
 		{What: "stop", Least: 2, Low: 15 * Inch, High: 72 * Inch},
 		{What: "turn", Least: 2, Low: 15 * Inch, High: 83 * Inch},
 		{What: "plate", Least: 1},
 		{What: "rear-reflector", Least: 2, Low: 15 * Inch, High: 60 * Inch},
-		{What: "side-reflector", Least: 2, Low: 15 * Inch, High: 60 * Inch},
+		{What: "side-reflector", Least: 4, Ends: true, Low: 15 * Inch, High: 60 * Inch},
+		{What: "marker", Least: 4, Ends: true, Low: 15 * Inch},
 		{What: "outline", Least: 4, WideOver: 80*Inch - 1e-6}, // clearance lamps, from 80 in on
 		{What: "ident", Least: 3, WideOver: 80*Inch - 1e-6},
 	}
@@ -67,17 +69,9 @@ var (
 
 // Where the rules come from.
 var (
-	uneceSource    = source("UN R48", "places of lamps, general figures: check your local code", "B")
-	americanSource = source(
-		"49 CFR 393.11, FMVSS 108",
-		"places of lamps, general figures: check your state's code",
-		"B",
-	)
-	australianSource = source(
-		"VSB 1 and national rules",
-		"places of lamps, general figures: check your local code",
-		"C",
-	)
+	uneceSource      = source("UN R48", "places of lamps, general figures: check your local code", "B")
+	americanSource   = source("49 CFR 393.11, FMVSS 108", "places of lamps, general figures: check your state's code", "B")
+	australianSource = source("VSB 1 and national rules", "places of lamps, general figures: check your local code", "C")
 )
 
 // LampRules are a region's.
