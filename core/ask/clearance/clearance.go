@@ -16,6 +16,7 @@ const (
 	CodeRear  = "clearance.rear"
 	CodeSide  = "clearance.side"
 	CodeWidth = "clearance.width"
+	CodeLong  = "clearance.length"
 	CodeCar   = "clearance.car"
 )
 
@@ -114,23 +115,20 @@ func RoadWidth(r *rig.Rig) float64 {
 	return wide
 }
 
-// BodyWidth is the trailer's width over all: stated, or the wider of the deck
-// and the wheels; nil where neither is known.
+// BodyWidth is the trailer's width over all: as stated, or over the wheels, and no less than its
+// deck; nil where none of them is known.
 func BodyWidth(r *rig.Rig) *float64 {
-	t := r.Trailer
-	if t.WidthOverAll != nil {
-		w := float64(t.WidthOverAll.Value)
-		return &w
-	}
-	if t.DeckWidth == nil && t.Track == nil {
+	t, w := r.Trailer, 0.0
+	switch {
+	case t.WidthOverAll != nil:
+		w = float64(t.WidthOverAll.Value)
+	case t.Track != nil:
+		w = float64(t.Track.Value) + tyreWidth
+	case t.DeckWidth == nil:
 		return nil
 	}
-	w := 0.0
 	if t.DeckWidth != nil {
-		w = float64(t.DeckWidth.Value)
-	}
-	if t.Track != nil {
-		w = max(w, float64(t.Track.Value)+tyreWidth)
+		w = max(w, float64(t.DeckWidth.Value))
 	}
 	return &w
 }
@@ -176,6 +174,9 @@ func Check(r *rig.Rig) (Reach, []finding.Finding) {
 	}
 	if m.Width != nil {
 		out = append(out, width(r, base, rules, &m)...)
+	}
+	if f, ok := length(r, base, rules); ok {
+		out = append(out, f)
 	}
 	if m.Gap != nil {
 		f := base(CodeCar, "Gap to the car", *m.Gap, 0)
@@ -245,6 +246,31 @@ func rear(
 		f.Says = append(f.Says, said.Piece{Text: " " + rules.RearDiffer})
 	}
 	return f
+}
+
+// length holds the trailer's own against the region's limit, without its drawbar or with it; what is loaded counts
+// beyond the tail. ok is false where the region has none or the deck is not taped.
+func length(
+	r *rig.Rig,
+	base func(string, string, float64, float64) finding.Finding,
+	rules *norms.RoadRules,
+) (f finding.Finding, ok bool) {
+	says := "The trailer is % long without its {drawbar}; % is allowed behind a car."
+	limit, long := rules.BodyLength, r.DeckLength()
+	if limit == nil {
+		limit, says = rules.AllLength, "The trailer is % long with its {drawbar}; % is allowed."
+		_, long = r.Deck()
+		long += couplingAhead
+	}
+	if limit == nil || r.Trailer.DeckLength == nil || rules.BodyLength == nil && r.DeckFront == nil {
+		return f, false
+	}
+	f = base(CodeLong, "Length of the trailer", long, float64(*limit))
+	f.Says = said.Say(says, said.Length(long), said.Length(float64(*limit)))
+	if quantity.Exceeds(long, float64(*limit)) {
+		f.Outcome = finding.Fails
+	}
+	return f, true
 }
 
 func width(

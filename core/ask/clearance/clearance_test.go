@@ -29,6 +29,7 @@ func TestMeasure(t *testing.T) {
 		// A low bow goes under a tailgate that opens at 1.4 m.
 		{"low bow", []string{"/towVehicles/car/ballBehind", `0.2`, "/towVehicles/car/gateReach", `0.6`, "/towVehicles/car/gateHeight", `1.4`, sample.Crate + "/at/back", `-0.4`}, 0, 0, 1.77, 3.6, 0.8},
 		{"width stated", []string{"/trailers/t/widthOverAll", `{"value":1.9,"how":"weighed"}`}, 0, 0, 1.9, 3.6, 1.15},
+		{"deck wider than the width stated", []string{"/trailers/t/widthOverAll", `{"value":1.2,"how":"weighed"}`}, 0, 0, 1.4, 3.6, 1.15},
 	} {
 		m := clearance.Measure(rig.Resolve(sample.Plan(t, c.sets...), "t", "o"))
 		for _, v := range []struct {
@@ -62,6 +63,10 @@ func TestCheck(t *testing.T) {
 		{clearance.CodeWidth, "holds", "1400 mm wide", []string{"/trailers/t/track", "-"}},
 		{clearance.CodeWidth, "tight", "wheels beside it", []string{"/trailers/t/track", "-", "/trailers/t/deckWidth/value", `2.0`}},
 		{clearance.CodeWidth, "holds", "2000 mm wide", []string{"/trailers/t/deckWidth/value", `2.0`}},
+		{clearance.CodeLong, "holds", "2500 mm long without its drawbar; 7000 mm", nil},
+		{clearance.CodeLong, "fails", "7100 mm", []string{"/trailers/t/deckLength/value", `7.1`}},
+		{clearance.CodeLong, "holds", "3600 mm long with its drawbar; 12 m", []string{"/region", `"eu"`}}, // 1.0 + 2.5 + 0.1
+		{clearance.CodeLong, "fails", "12.1 m", []string{"/region", `"eu"`, "/trailers/t/deckLength/value", `11.0`}},
 		{clearance.CodeCar, "holds", "tailgate shut", nil},
 		{clearance.CodeCar, "fails", "into the car", []string{sample.Crate + "/at/back", `-1.3`}},
 		{clearance.CodeCar, "tight", "Only 250 mm", []string{sample.Crate + "/at/back", `-0.9`}},

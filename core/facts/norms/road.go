@@ -11,6 +11,8 @@ type RoadRules struct {
 	Width      quantity.Length  `json:"width"`                // over all, m
 	WidthAlso  string           `json:"widthAlso,omitempty"`  // what else to know
 	LoadWidth  *quantity.Length `json:"loadWidth,omitempty"`  // over all with a load that sticks out
+	BodyLength *quantity.Length `json:"bodyLength,omitempty"` // of the trailer without its drawbar, behind a car
+	AllLength  *quantity.Length `json:"allLength,omitempty"`  // of the trailer with it
 	SideLimit  *quantity.Length `json:"sideLimit,omitempty"`  // load beyond each side
 	SideFlag   *quantity.Length `json:"sideFlag,omitempty"`   // beyond which it is flagged
 	RearMarks  []RearMark       `json:"rearMarks"`            // least first
@@ -47,30 +49,26 @@ var Roads = map[quantity.Region]RoadRules{
 			{2, "Fit an end marker board, lit by night."},
 			{3.05, "Tell the police beforehand."},
 		},
-		SizeSource: source("Road Vehicles (Construction and Use) Regulations 1986", "reg. 8, 82; Sch. 12", "A"),
-		Open: mph(
-			50,
-		), Motorway: mph(60), SpeedFrom: source("Road Traffic Regulation Act 1984", "Sch. 6", "A")},
+		BodyLength: metres(7),
+		SizeSource: source("Road Vehicles (Construction and Use) Regulations 1986", "reg. 7, 8, 82; Sch. 12", "A"),
+		Open:       mph(50), Motorway: mph(60), SpeedFrom: source("Road Traffic Regulation Act 1984", "Sch. 6", "A")},
 	quantity.EU: {
-		Width: 2.55, RearMarks: []RearMark{{1, "Flag or panel; a red lamp by night."}},
+		Width: 2.55, AllLength: metres(12), RearMarks: []RearMark{{1, "Flag or panel; a red lamp by night."}},
 		RearDiffer: "Countries limit it to 1.5 to 3 m: check yours.",
 		SizeSource: source("Directive 96/53/EC; national road codes", "Annex I", "B"),
-		Open: kmh(
-			80,
-		), Motorway: kmh(80), SpeedSays: "Often 80 km/h, by country.", SpeedFrom: source("National road codes", "speed with a trailer", "B")},
+		Open:       kmh(80), Motorway: kmh(80), SpeedSays: "Often 80 km/h, by country.",
+		SpeedFrom: source("National road codes", "speed with a trailer", "B")},
 	quantity.Australia: {
 		Width: 2.5, LoadWidth: metres(2.5), SideLimit: metres(0.15),
-		RearMarks: []RearMark{
-			{1.2, "Flag of 300 mm or more; a red lamp by night."},
-		}, RearDiffer: "States limit it: check yours.",
+		RearMarks:  []RearMark{{1.2, "Flag of 300 mm or more; a red lamp by night."}},
+		RearDiffer: "States limit it: check yours.",
 		SizeSource: source("Vehicle Standards Bulletin 1; national load rules", "dimensions", "B"),
 		SpeedSays:  "States set it.", SpeedFrom: source("State road rules", "speed with a trailer", "C")},
 	quantity.NewZealand: {
-		Width: 2.55, LoadWidth: metres(2.55), RearMarks: []RearMark{{1, "Flag of 400 × 300 mm or more; a lamp by night."}},
+		Width: 2.55, LoadWidth: metres(2.55),
+		RearMarks:  []RearMark{{1, "Flag of 400 × 300 mm or more; a lamp by night."}},
 		SizeSource: source("Land Transport Rule: Vehicle Dimensions and Mass 2016", "", "B"),
-		Open: kmh(
-			90,
-		), Motorway: kmh(90), SpeedFrom: source("Land Transport (Road User) Rule 2004", "5.4", "A")},
+		Open:       kmh(90), Motorway: kmh(90), SpeedFrom: source("Land Transport (Road User) Rule 2004", "5.4", "A")},
 }
 
 // RoadOf gives a region's road rules; an unknown region has the UK's.
