@@ -141,6 +141,7 @@ type link struct {
 	act             string         // what to do when it is over
 	kind            quantity.Kind  // of figure and limit; empty is a mass
 	bare            said.Sentence  // what is said where the thing has no rating to be read
+	note            said.Sentence  // what else is said of a known rating
 	steps           func() []finding.Step
 	source          *finding.Source
 	// An unclear rating has another reading; where the two come to different
@@ -260,7 +261,20 @@ func (l *link) judge(r *rig.Rig) finding.Finding {
 	default:
 		f.Says = append(capital, said.Say(": % of %.", shown(l.figure.Nominal), shown(*l.limit))...)
 	}
+	f.Says = append(f.Says, l.note...)
 	return f
+}
+
+// tyreNote says why the tyres count for less than a wall says.
+func tyreNote(r *rig.Rig) (out said.Sentence) {
+	if r.CarTyres() {
+		out = said.Say(" These are car {tyre}s: on a trailer the load on their wall is divided by 1.1.")
+	}
+	if least, most, ok := r.TyresDiffer(); ok {
+		out = append(out, said.Say(" One {tyre}'s load is told as % and as %: the lesser counts.",
+			said.Mass(least), said.Mass(most))...)
+	}
+	return out
 }
 
 // outcomeOf judges one reading of an unclear rating.
@@ -383,7 +397,7 @@ func links(r *rig.Rig) []*link {
 		)
 	}
 	tyre, field, tyreSource := r.TyreLimit()
-	tyrePath := tp + field
+	tyrePath, tyreNote := tp+field, tyreNote(r)
 	wall := said.Say("Read the {tyre}'s wall: “max load”, or the load index before the speed letter.")
 	times := func(v *float64, n int) *float64 {
 		if v == nil {
@@ -408,6 +422,7 @@ func links(r *rig.Rig) []*link {
 		act:    lighten,
 		steps:  beamSteps,
 		source: tyreSource,
+		note:   tyreNote,
 	}
 	if heavy != nil { // the heavier axle's bear most
 		tyres.name, tyres.limit, tyres.figure, tyres.axles = said.Say(
@@ -438,6 +453,7 @@ func links(r *rig.Rig) []*link {
 				act:    "Move weight across.",
 				steps:  beamSteps,
 				source: tyreSource,
+				note:   tyreNote,
 			}
 			if b := r.Bears.OnAxle; heavy != nil && b.Nominal > 0 && b.Low > 0 { // as uneven on each axle
 				most := span{

@@ -204,7 +204,7 @@ func TestTyreText(t *testing.T) {
 func TestHeapedFill(t *testing.T) {
 	_, res := checked(t, "/loads/crate/mass", "-", "/loads/crate/size", `{}`, "/loads/crate/centre", `{}`, sample.Crate+"/at/back", `0`,
 		"/loads/crate/bulk", `{"material":"sand","by":"volume","volume":{"value":1,"plusMinus":0,"how":"weighed"},"wet":"wet"}`,
-		"/trailers/t/label/value", `5000`, "/trailers/t/axleRating", `5000`, "/trailers/t/tyreRating", `5000`, "/trailers/t/couplingRating", `5000`,
+		"/trailers/t/label/value", `5000`, "/trailers/t/axleRating", `5000`, "/trailers/t/tyreRating", `5000`, "/trailers/t/tyreIndex", "-", "/trailers/t/couplingRating", `5000`,
 		"/towVehicles/car/towUnbraked", `5000`, "/towVehicles/car/kerb/value", `9000`, "/towVehicles/car/gross", `20000`, "/towVehicles/car/train", `30000`,
 		"/towVehicles/car/hitchTow", `5000`, "/towVehicles/car/ballRating", `5000`, "/towVehicles/car/ballLimit", `900`, "/towVehicles/car/hitchBall", `900`, "/towVehicles/car/rearLimit", `9000`)
 	f := res.Fills[0]

@@ -8,16 +8,18 @@ import (
 	"zygonos/core/rig"
 )
 
-// TyreSpeed is the greatest speed of the trailer's tyres, m/s, as printed
-// plainly or by its speed symbol.
+// TyreSpeed is the greatest speed of the trailer's tyres, m/s: as printed plainly, by its speed symbol
+// or by the wall's text the least, where they differ.
 func TyreSpeed(r *rig.Rig) (v quantity.Speed, ok bool) {
 	if s := r.Trailer.TyreSpeed; s != nil {
-		return *s, true
+		v, ok = *s, true
 	}
-	if s := r.Trailer.TyreSymbol; s != "" {
-		return norms.TyreSpeed(s)
+	for _, symbol := range []string{r.Trailer.TyreSymbol, r.Tyre().Symbol} {
+		if s, has := norms.TyreSpeed(symbol); has && (!ok || s < v) {
+			v, ok = s, true
+		}
 	}
-	return norms.TyreSpeed(r.Tyre().Symbol)
+	return v, ok
 }
 
 func tyreSpeed(r *rig.Rig) (finding.Finding, bool) {

@@ -55,14 +55,25 @@ type Tyre struct {
 	Load     *mass            // plain "max load"
 	Diameter *quantity.Length // over all, from width, aspect and rim
 	Width    *quantity.Length // of a metric size, as it stands first
+	Car      bool             // made for cars: P before the size, or no ST or LT and a letter of 160 km/h or more
 }
+
+// On a trailer a car's tyre counts for less in North America: its load divided by this (49 CFR 571.110, S4.2.2.2; 571.120,
+// S5.1.2). Sizes without a letter before them are told apart by their speed, as practice (C).
+const (
+	CarTyreLess = 1.10
+	carSpeed    = 160 / 3.6 // m/s
+)
+
+// CarTyreSource is where that comes from.
+var CarTyreSource = source("49 CFR 571.110", "S4.2.2.2: car tyres on a trailer, their load divided by 1.10", "A")
 
 var (
 	tyreSize = regexp.MustCompile(
-		`^(?:ST|LT|P|T)?(\d{2,3}(?:\.\d+)?)(?:[/X](\d{1,3}(?:\.\d+)?))?\s*(?:-|Z?R|B|D)\s*(\d{1,2}(?:\.\d+)?)\s*(?:LT|C\b)?`,
+		`^(ST|LT|P|T)?\s?(\d{2,3}(?:\.\d+)?)(?:[/X](\d{1,3}(?:\.\d+)?))?\s*(?:-|Z?R|B|D)\s*(\d{1,2}(?:\.\d+)?)\s*(LT|C\b)?`,
 	)
 	tyreOld    = regexp.MustCompile(`^\d\.\d{1,2}\s*(?:/\d{1,3}\.?\d*)?\s*(?:-|R|X)\s*\d{1,2}\s*(?:C\b)?`)
-	tyreRating = regexp.MustCompile(`\b(\d{2,3})(?:/\d{2,3})?\s?([A-Z])(?:$|[\s,;)])`)
+	tyreRating = regexp.MustCompile(`\b(\d{2,3})(/\d{2,3})?\s?([A-Z])(?:$|[\s,;)])`)
 	tyreLoad   = regexp.MustCompile(`(\d[\d,.]*)\s*(KG|LBS?)\b`)
 )
 
@@ -71,12 +82,15 @@ var (
 // gives an empty Tyre.
 func ReadTyre(text string) Tyre {
 	var t Tyre
+	var prefix string
+	metric, light := false, false
 	s := strings.ToUpper(strings.Join(strings.Fields(text), " "))
 	if m := tyreSize.FindStringSubmatch(s); m != nil {
-		t.Diameter = overAll(m[1], m[2], m[3])
-		if w, err := strconv.ParseFloat(m[1], 64); err == nil && w >= 100 && w <= 400 {
-			t.Width = new(quantity.Length(w / 1000))
+		t.Diameter = overAll(m[2], m[3], m[4])
+		if w, err := strconv.ParseFloat(m[2], 64); err == nil && w >= 100 && w <= 400 {
+			t.Width, metric = new(quantity.Length(w/1000)), true
 		}
+		prefix, light = m[1], m[5] != ""
 		if strings.Contains(m[0], "ZR") {
 			t.Symbol = "ZR"
 		}
@@ -87,8 +101,8 @@ func ReadTyre(text string) Tyre {
 	for _, m := range tyreRating.FindAllStringSubmatch(s, -1) {
 		n, _ := strconv.Atoi(m[1])
 		if _, known := TyreLoad(n); known {
-			if _, ok := speedSymbols[m[2]]; ok {
-				t.Index, t.Symbol = &n, m[2]
+			if _, ok := speedSymbols[m[3]]; ok {
+				t.Index, t.Symbol, light = &n, m[3], light || m[2] != ""
 				break
 			}
 		}
@@ -102,6 +116,8 @@ func ReadTyre(text string) Tyre {
 			t.Load = &kg
 		}
 	}
+	fast, ok := TyreSpeed(t.Symbol)
+	t.Car = metric && !light && (prefix == "P" || prefix == "" && ok && fast > carSpeed-1e-9)
 	return t
 }
 

@@ -50,6 +50,20 @@ func TestReadTyre(t *testing.T) {
 	}
 }
 
+// Which are made for cars: P before the size, or none and a car's speed; not those of light lorries and trailers.
+func TestCarTyres(t *testing.T) {
+	for text, car := range map[string]bool{
+		"P205/75R15 97S": true, "P 205/75R15": true, "P205/75R15": true, "205/75R15 97S": true, "155/80 r13 84t": true,
+		"225/45 ZR17 (94Y)": true, "145/80 R13 79N": false, "185/65R14 94N": false, "195/70 R14 C 104/102R": false,
+		"ST205/75R15 107S": false, "ST 205/75R15 107S": false, "LT235/75R15 104/101S": false, "235/75R15LT 104S": false, "145/80 R13": false,
+		"195/70R15 104/102R": false, "4.80-8 71M": false, "20.5x8.0-10 98M": false, "": false,
+	} {
+		if got := norms.ReadTyre(text).Car; got != car {
+			t.Errorf("%q: car's %v", text, got)
+		}
+	}
+}
+
 func TestTyreSpeed(t *testing.T) {
 	for symbol, kmh := range map[string]float64{"J": 100, "M": 130, "n": 140, "H": 210, " L ": 120, "W": 270, "y": 300, "ZR": 240} {
 		if v, ok := norms.TyreSpeed(symbol); !ok || math.Abs(float64(v)-kmh/3.6) > 1e-9 {
