@@ -293,8 +293,10 @@ type Trailer struct {
 	// ball diameter that it takes
 	CouplingSize *length `json:"couplingSize,omitempty" is:"{coupling} size, 0.02..0.12"`
 	Brakes       Brakes  `json:"brakes,omitempty" is:"brakes"`
-	Breakaway    *bool   `json:"breakaway,omitempty"`
-	Chains       *int    `json:"chains,omitempty" is:"number of chains, 0..8"`
+	// how many of several axles have them
+	BrakedAxles *int  `json:"brakedAxles,omitempty" is:"number of axles with brakes, 1..3"`
+	Breakaway   *bool `json:"breakaway,omitempty"`
+	Chains      *int  `json:"chains,omitempty" is:"number of chains, 0..8"`
 	// axle, springs and wheels: moves with the axle
 	RunningGear *MassEstimate `json:"runningGear,omitempty" is:"weight of axle and wheels"`
 	AxleMoves   *AxleMoves    `json:"axleMoves,omitempty" is:"axle's range, own"`

@@ -250,8 +250,23 @@ func (b *back) tyres() {
 		return
 	}
 	for _, kg := range []float64{400, 450, 500, 600, 750} {
-		b.add([]finding.Op{b.set("tyreRating", kg)}, "with {tyre}s for % each", said.Mass(kg))
+		b.add(b.otherTyres(kg), "with {tyre}s for % each", said.Mass(kg))
 	}
+}
+
+// otherTyres fits tyres for a mass, kg, as fast as those that are on: what the wall of these says goes with them.
+func (b *back) otherTyres(kg float64) []finding.Op {
+	ops := []finding.Op{b.set("tyreRating", kg)}
+	if v, ok := towing.TyreSpeed(b.rigs[b.failing[0]]); ok {
+		ops = append(ops, b.set("tyreSpeed", float64(v)))
+	}
+	if b.trailer.TyreIndex != nil {
+		ops = append(ops, finding.Op{Op: "remove", Path: b.path + "/tyreIndex"})
+	}
+	if b.trailer.TyreText != "" {
+		ops = append(ops, finding.Op{Op: "remove", Path: b.path + "/tyreText"})
+	}
+	return ops
 }
 
 // hitched mends what does not go together at the hitch: plug, ball, brakes.
@@ -279,8 +294,15 @@ func (b *back) hitched() {
 	}
 	asks := b.fails(towing.CodeBrakes, towing.CodeLink+"tow", towing.CodeLink+"half-kerb")
 	if b.trailer.Brakes == plan.BrakesNone && asks {
-		ops := []finding.Op{b.set("brakes", plan.BrakesFitted), b.set("breakaway", true)}
-		b.add(ops, "with brakes and a {breakaway}")
+		kind, says := plan.BrakesFitted, "with brakes and a {breakaway}"
+		if norms.Of(b.plan.Region).OverrunTo != nil {
+			kind, says = plan.BrakesElectric, "with electric brakes and a {breakaway}"
+		}
+		ops := []finding.Op{b.set("brakes", kind), b.set("breakaway", true)}
+		if n := b.trailer.AxleCount(); n > 1 {
+			ops, says = append(ops, b.set("brakedAxles", n)), says+", every axle braked"
+		}
+		b.add(ops, says)
 	}
 }
 

@@ -78,9 +78,13 @@ func brakes(r *rig.Rig) []finding.Finding {
 	return append(out, holds(w, path, base, amps, told))
 }
 
-// drawn is what all magnets draw at 12 V, A, and whether their number is told; brakes without a magnet are none.
+// drawn is what all magnets draw at 12 V, A, and whether their number is told, as such or by the axles that have
+// brakes; brakes without a magnet are none.
 func drawn(t *plan.Trailer, w *plan.Wiring) (amps float64, told bool) {
 	n := 2 * t.AxleCount()
+	if b := t.BrakedAxles; b != nil && *b > 0 {
+		n, told = min(n, 2**b), true
+	}
 	if w.Magnets != nil && *w.Magnets > 0 {
 		n, told = *w.Magnets, true
 	}

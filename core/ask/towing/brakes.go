@@ -12,142 +12,174 @@ import (
 	"zygonos/core/rig"
 )
 
-// brakes tells whether the rule set asks for brakes, a breakaway device and
-// how many chains. The mass that it reads is the plate's where one is known
+// brakes tells whether the rule set asks for brakes, on how many axles and of which kind, for a
+// breakaway device and how many chains. The mass that each reads is the plate's where one is known
 // and the laden trailer's where it is not.
 func brakes(r *rig.Rig) []finding.Finding {
-	rules, t, tp := r.Rules, r.Trailer, "/trailers/"+r.Scope.Trailer
-	check := said.Piece{Text: " Check your local code."}
-	base := func(code string, field string, title said.Sentence, source *finding.Source) finding.Finding {
-		return finding.Finding{
-			Code:    code,
-			Stage:   "trailer",
-			Scope:   r.Scope,
-			Gate:    finding.GateGo,
-			Subject: tp + field,
-			Title:   title,
-			Source:  source,
-		}
-	}
-	f := base(CodeBrakes, "/brakes", said.Say("Brakes"), &rules.BrakesSource)
-	m := legalMass(r)
+	f := lawful(r, CodeBrakes, "/brakes", said.Say("Brakes"), &r.Rules.BrakesSource)
+	m := legalMass(r, r.Rules.BrakesRead)
 	if m == nil {
 		f.Outcome = finding.Unknown
-		f.Needs = []finding.Need{
-			{Path: tp + "/label", Says: said.Say("trailer's {gross}"), Where: said.Say("Read the plate.")},
-		}
+		f.Needs = []finding.Need{grossNeed(r)}
 		f.Says = said.Say("Whether brakes are needed is not known: it takes the trailer's {gross}.")
 		return []finding.Finding{f}
 	}
-	f.Figure, f.Limit = finding.Of(
-		quantity.KindMass,
-		*m,
-	), finding.Exactly(
-		quantity.KindMass,
-		rules.BrakesAbove,
-	)
+	fitted := r.Trailer.Brakes != "" && r.Trailer.Brakes != plan.BrakesNone
+	f.Figure = finding.Of(quantity.KindMass, *m)
+	f.Limit = finding.Exactly(quantity.KindMass, r.Rules.BrakesAbove)
+	if fitted {
+		fittedBrakes(r, &f, m)
+	} else {
+		noBrakes(r, &f, m)
+	}
+	f.Says = append(f.Says, said.Piece{Text: " Check your local code."})
+	out := []finding.Finding{f}
+	if b, ok := breakaway(r, m, fitted); ok {
+		out = append(out, b)
+	}
+	if c, ok := chains(r, fitted); ok {
+		out = append(out, c)
+	}
+	return out
+}
+
+// lawful is a finding of what the rule set asks of the trailer.
+func lawful(r *rig.Rig, code, field string, title said.Sentence, source *finding.Source) finding.Finding {
+	return finding.Finding{
+		Code: code, Stage: "trailer", Scope: r.Scope, Gate: finding.GateGo,
+		Subject: "/trailers/" + r.Scope.Trailer + field, Title: title, Source: source,
+	}
+}
+
+func grossNeed(r *rig.Rig) finding.Need {
+	return finding.Need{
+		Path: "/trailers/" + r.Scope.Trailer + "/label", Says: said.Say("trailer's {gross}"), Where: said.Say("Read the plate."),
+	}
+}
+
+// noBrakes judges a trailer that has none, or of which nobody told.
+func noBrakes(r *rig.Rig, f *finding.Finding, m *span) {
+	rules, t := r.Rules, r.Trailer
 	low, high := float64(rules.BrakesLow), float64(rules.BrakesHigh)
-	over := quantity.Exceeds(m.Nominal, high)
-	differs := !over && quantity.Exceeds(m.Nominal, low)
-	mass, limit := said.Mass(m.Nominal), said.Mass(float64(rules.BrakesAbove))
-	fitted := t.Brakes != "" && t.Brakes != plan.BrakesNone
+	mass := said.Mass(m.Nominal)
+	need := func(says, where string) []finding.Need {
+		return []finding.Need{{Path: f.Subject, Says: said.Say(says), Where: said.Say(where)}}
+	}
+	rough := func(says said.Sentence) {
+		f.Outcome, f.Tight, f.Says, f.Needs = finding.Tight, finding.GuessTooRough, says, []finding.Need{grossNeed(r)}
+	}
 	switch {
-	case over && t.Brakes == plan.BrakesNone:
-		f.Outcome, f.Says = finding.Fails, said.Say(
-			"% without brakes: they are asked for above %. Fit brakes or carry less.",
-			mass,
-			said.Mass(high),
-		)
-	case over && t.Brakes == "":
-		f.Outcome, f.Says = finding.Unknown, said.Say(
-			"% needs brakes: has this trailer any? Look behind a wheel and at the {coupling}.",
-			mass,
-		)
-		f.Needs = []finding.Need{
-			{
-				Path:  tp + "/brakes",
-				Says:  said.Say("the trailer's brakes"),
-				Where: said.Say("Look behind a wheel and at the {coupling}."),
-			},
-		}
-	case differs && !fitted:
+	case quantity.Exceeds(m.Nominal, high) && t.Brakes == plan.BrakesNone:
+		f.Outcome = finding.Fails
+		f.Says = said.Say("% without brakes: they are asked for above %. Fit brakes or carry less.", mass, said.Mass(high))
+	case quantity.Exceeds(m.Nominal, high):
 		f.Outcome = finding.Unknown
-		f.Says = said.Say(
-			"%: brakes are asked for above % to %, often %. Your state or province decides.",
-			mass,
-			said.Mass(low),
-			said.Mass(high),
-			limit,
-		)
-		f.Needs = []finding.Need{
-			{
-				Path:  tp + "/brakes",
-				Says:  said.Say("your state's figure for brakes"),
-				Where: said.Say("Ask the vehicle office."),
-			},
-		}
-	case fitted:
-		f.Outcome, f.Says = finding.Holds, said.Say("Brakes are fitted. They are asked for above %.", limit)
+		f.Says = said.Say("% needs brakes: has this trailer any? Look behind a wheel and at the {coupling}.", mass)
+		f.Needs = need("the trailer's brakes", "Look behind a wheel and at the {coupling}.")
+	case quantity.Exceeds(m.Nominal, low):
+		f.Outcome = finding.Unknown
+		f.Says = said.Say("%: brakes are asked for above % to %, often %. Your state or province decides.",
+			mass, said.Mass(low), said.Mass(high), said.Mass(float64(rules.BrakesAbove)))
+		f.Needs = need("your state's figure for brakes", "Ask the vehicle office.")
 	case quantity.Exceeds(m.High, low):
-		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
-		f.Says = said.Say(
-			"%, but it may be %: brakes are asked for above %. Weigh it, or read the plate.",
-			mass,
-			said.Mass(m.High),
-			said.Mass(low),
-		)
-		f.Needs = []finding.Need{
-			{Path: tp + "/label", Says: said.Say("trailer's {gross}"), Where: said.Say("Read the plate.")},
-		}
+		rough(said.Say("%, but it may be %: brakes are asked for above %. Weigh it, or read the plate.",
+			mass, said.Mass(m.High), said.Mass(low)))
 	case rules.BrakesPlated && t.Label == nil && (rules.BrakesRead != norms.ReadsWheels || t.OnWheels == nil):
-		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
-		f.Says = said.Say(
-			"% as it is laden, and no brakes are asked for up to %; but what its plate permits counts: read it.",
-			mass,
-			said.Mass(low),
-		)
-		f.Needs = []finding.Need{
-			{Path: tp + "/label", Says: said.Say("trailer's {gross}"), Where: said.Say("Read the plate.")},
-		}
+		rough(said.Say("% as it is laden, and no brakes are asked for up to %; but what its plate permits counts: read it.",
+			mass, said.Mass(low)))
 	default:
 		f.Outcome, f.Says = finding.Holds, said.Say("%: no brakes asked for up to %.", mass, said.Mass(low))
 	}
-	f.Says = append(f.Says, check)
-	out := []finding.Finding{f}
+}
 
-	b := base(CodeBreakaway, "/breakaway", said.Say("{Breakaway}"), &rules.LinkSource)
+// fittedBrakes judges brakes that are there: whether their kind is enough for the mass, and whether they are on
+// as many axles as that asks for. What fails comes before what is not known, and that before what may be.
+func fittedBrakes(r *rig.Rig, f *finding.Finding, m *span) {
+	rules, t, tp := r.Rules, r.Trailer, "/trailers/"+r.Scope.Trailer
+	f.Outcome = finding.Holds
+	f.Says = said.Say("Brakes are fitted. They are asked for above %.", said.Mass(float64(rules.BrakesAbove)))
+	worst := func(o finding.Outcome, limit float64, path string, says said.Sentence, needs ...finding.Need) {
+		if o.Rank() >= f.Outcome.Rank() {
+			return
+		}
+		f.Outcome, f.Tight, f.Says, f.Needs, f.Subject = o, "", says, needs, path
+		f.Limit = finding.Exactly(quantity.KindMass, limit)
+		if o == finding.Tight {
+			f.Tight = finding.GuessTooRough
+		}
+	}
+	// over is how a trailer fares that has less than is asked for above a limit.
+	over := func(limit float64) finding.Outcome {
+		if quantity.Exceeds(m.Nominal, limit) {
+			return finding.Fails
+		}
+		return finding.Tight
+	}
+	if to := rules.OverrunTo; to != nil && quantity.Exceeds(m.High, float64(*to)) {
+		limit := float64(*to)
+		switch t.Brakes {
+		case plan.BrakesOverrun:
+			worst(over(limit), limit, tp+"/brakes", said.Say(
+				"%: overrun brakes are enough up to %. Fit brakes that the driver works, or carry less.",
+				said.Mass(m.High), said.Mass(limit)))
+		case plan.BrakesFitted:
+			worst(finding.Unknown, limit, tp+"/brakes", said.Say(
+				"%: overrun brakes are enough up to %. What kind are these?", said.Mass(m.High), said.Mass(limit)),
+				finding.Need{Path: tp + "/brakes", Says: said.Say("the kind of brakes"),
+					Where: said.Say("Look at the {coupling}: overrun brakes slide in it, electric ones have a wire to each wheel.")})
+		}
+	}
+	n := t.AxleCount()
+	if all := rules.AllBrakedAbove; all != nil && n > 1 && quantity.Exceeds(m.High, float64(*all)) {
+		limit := float64(*all)
+		switch b := t.BrakedAxles; {
+		case b == nil:
+			worst(finding.Unknown, limit, tp+"/brakedAxles", said.Say(
+				"%: above % every wheel is braked. How many of the % axles have brakes?",
+				said.Mass(m.High), said.Mass(limit), said.Count(n)),
+				finding.Need{Path: tp + "/brakedAxles", Says: said.Say("how many axles have brakes"),
+					Where: said.Say("Look behind a wheel of each.")})
+		case *b < n:
+			worst(over(limit), limit, tp+"/brakedAxles", said.Say(
+				"%: above % every wheel is braked, and % of % axles are. Fit brakes to the others or carry less.",
+				said.Mass(m.High), said.Mass(limit), said.Count(*b), said.Count(n)))
+		}
+	}
+}
+
+// breakaway judges the device that brakes a trailer that comes loose; ok is false where none is asked for.
+func breakaway(r *rig.Rig, m *span, fitted bool) (f finding.Finding, ok bool) {
+	f = lawful(r, CodeBreakaway, "/breakaway", said.Say("{Breakaway}"), &r.Rules.LinkSource)
 	needed, maybe := fitted, fitted
-	if above := rules.BreakawayAbove; above != nil {
+	if above := r.Rules.BreakawayAbove; above != nil {
 		needed, maybe = quantity.Exceeds(m.Nominal, float64(*above)), quantity.Exceeds(m.High, float64(*above))
 	}
+	has := r.Trailer.Breakaway
 	switch {
 	case !maybe:
-	case t.Breakaway == nil:
-		b.Outcome, b.Says = finding.Unknown, said.Say("A {breakaway} is asked for: is one fitted?")
-		b.Needs = []finding.Need{
-			{
-				Path:  tp + "/breakaway",
-				Says:  said.Say("the {breakaway}"),
-				Where: said.Say("Look at the {coupling}."),
-			},
-		}
-		out = append(out, b)
-	case !*t.Breakaway && !needed:
-		b.Outcome, b.Tight = finding.Tight, finding.GuessTooRough
-		b.Says = said.Say("It may weigh %: then a {breakaway} is asked for, and none is fitted.", said.Mass(m.High))
-		out = append(out, b)
-	case !*t.Breakaway:
-		b.Outcome, b.Says = finding.Fails, said.Say("A {breakaway} is asked for and none is fitted. Fit one.")
-		out = append(out, b)
+		return f, false
+	case has == nil:
+		f.Outcome, f.Says = finding.Unknown, said.Say("A {breakaway} is asked for: is one fitted?")
+		f.Needs = []finding.Need{{Path: f.Subject, Says: said.Say("the {breakaway}"), Where: said.Say("Look at the {coupling}.")}}
+	case *has:
+		f.Outcome, f.Says = finding.Holds, said.Say("The {breakaway} is fitted.")
+	case needed:
+		f.Outcome, f.Says = finding.Fails, said.Say("A {breakaway} is asked for and none is fitted. Fit one.")
 	default:
-		b.Outcome, b.Says = finding.Holds, said.Say("The {breakaway} is fitted.")
-		out = append(out, b)
+		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
+		f.Says = said.Say("It may weigh %: then a {breakaway} is asked for, and none is fitted.", said.Mass(m.High))
 	}
+	return f, true
+}
 
-	c := base(CodeChains, "/chains", said.Say("{Chains}"), &rules.LinkSource)
+// chains judges how many there are against what the whole laden trailer asks for; ok is false where none is.
+func chains(r *rig.Rig, fitted bool) (f finding.Finding, ok bool) {
+	rules := r.Rules
+	f = lawful(r, CodeChains, "/chains", said.Say("{Chains}"), &rules.LinkSource)
+	m := legalMass(r, norms.ReadsTotal)
 	want := rules.ChainsNeeded
 	most := want // of what it may weigh
-	if above := rules.TwoChainsAbove; above != nil {
+	if above := rules.TwoChainsAbove; above != nil && m != nil {
 		if quantity.Exceeds(m.Nominal, float64(*above)) {
 			want = 2
 		}
@@ -156,46 +188,40 @@ func brakes(r *rig.Rig) []finding.Finding {
 		}
 	}
 	if rules.ChainsUnbraked && fitted {
-		want, most = 0, 0 // the breakaway cable takes its place
+		most = 0 // the breakaway cable takes their place
 	}
+	has := r.Trailer.Chains
 	switch {
 	case most == 0:
-		return out
-	case t.Chains == nil:
-		c.Outcome, c.Says = finding.Unknown, said.Say(
-			"{Chains}: % asked for. How many are there?",
-			said.Count(want),
-		)
-		c.Needs = []finding.Need{
-			{Path: tp + "/chains", Says: said.Say("{chains}"), Where: said.Say("Look at the {coupling}.")},
-		}
-	case *t.Chains < want:
-		c.Outcome, c.Says = finding.Fails, said.Say(
-			"{Chains}: % asked for, % fitted.",
-			said.Count(want),
-			said.Count(*t.Chains),
-		)
+		return f, false
+	case has == nil:
+		f.Outcome, f.Says = finding.Unknown, said.Say("{Chains}: % asked for. How many are there?", said.Count(want))
+		f.Needs = []finding.Need{{Path: f.Subject, Says: said.Say("{chains}"), Where: said.Say("Look at the {coupling}.")}}
+	case *has < want:
+		f.Outcome = finding.Fails
+		f.Says = said.Say("{Chains}: % asked for, % fitted.", said.Count(want), said.Count(*has))
+	case *has < most:
+		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
+		f.Says = said.Say("{Chains}: % fitted, % asked for. It may weigh %: then % are.",
+			said.Count(*has), said.Count(want), said.Mass(m.High), said.Count(most))
+	case rules.TwoChainsAbove != nil && m == nil && *has < 2:
+		f.Outcome, f.Needs = finding.Unknown, []finding.Need{grossNeed(r)}
+		f.Says = said.Say("{Chains}: % fitted. Above % two are asked for: it takes the trailer's {gross}.",
+			said.Count(*has), said.Mass(float64(*rules.TwoChainsAbove)))
 	default:
-		c.Outcome, c.Says = finding.Holds, said.Say(
-			"{Chains}: % fitted, % asked for.",
-			said.Count(*t.Chains),
-			said.Count(want),
-		)
-		if *t.Chains < most {
-			c.Outcome, c.Tight = finding.Tight, finding.GuessTooRough
-			c.Says = append(c.Says, said.Say(" It may weigh %: then % are.", said.Mass(m.High), said.Count(most))...)
-		}
+		f.Outcome = finding.Holds
+		f.Says = said.Say("{Chains}: % fitted, % asked for.", said.Count(*has), said.Count(want))
 	}
-	return append(out, c)
+	return f, true
 }
 
-// legalMass is the mass that the rules on brakes read: the plate's gross where it is known as such,
+// legalMass is the mass that the rules on brakes and chains read: the plate's gross where it is known as such,
 // the load's and the trailer's own together where the label counts the load alone; else what the rig
 // weighs, or what its axles bear, at most the higher reading of a label that is unclear.
-func legalMass(r *rig.Rig) *span {
+func legalMass(r *rig.Rig, reads norms.Reads) *span {
 	t := r.Trailer
 	exactly := func(v quantity.Mass) *span { return &span{Nominal: float64(v), Low: float64(v), High: float64(v)} }
-	if r.Rules.BrakesRead == norms.ReadsWheels && t.OnWheels != nil {
+	if reads == norms.ReadsWheels && t.OnWheels != nil {
 		return exactly(*t.OnWheels)
 	}
 	var permissible *span // with the empty trailer, where the label does not count that, or may not
@@ -208,7 +234,7 @@ func legalMass(r *rig.Rig) *span {
 		}
 	}
 	laden := r.Total()
-	if r.Rules.BrakesRead == norms.ReadsWheels && r.Bears != nil {
+	if reads == norms.ReadsWheels && r.Bears != nil {
 		laden = &r.Bears.OnAxle
 	}
 	if laden == nil || permissible == nil {

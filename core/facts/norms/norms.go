@@ -78,7 +78,9 @@ type RuleSet struct {
 	BrakesRead     Reads           `json:"brakesRead"`
 	BrakesPlated   bool            `json:"brakesPlated,omitempty"` // they count what the plate permits, whatever is on
 	BrakesSource   finding.Source  `json:"brakesSource"`
-	HalfKerb       bool            `json:"halfKerb"` // unbraked: at most half the car's kerb mass
+	AllBrakedAbove *mass           `json:"allBrakedAbove,omitempty"` // from here on every axle is braked
+	OverrunTo      *mass           `json:"overrunTo,omitempty"`      // up to which overrun brakes are enough
+	HalfKerb       bool            `json:"halfKerb"`                 // unbraked: at most half the car's kerb mass
 	KerbSource     finding.Source  `json:"kerbSource"`
 	BreakawayAbove *mass           `json:"breakawayAbove,omitempty"` // nil: every braked trailer
 	ChainsNeeded   int             `json:"chainsNeeded"`             // on an ordinary light trailer; 0: by country
@@ -121,12 +123,14 @@ var RuleSets = []RuleSet{
 	{Region: quantity.Australia, Name: "Australia", School: "about-ten", TowReads: ReadsTotal,
 		BrakesAbove: 750, BrakesLow: 750, BrakesHigh: 750, BrakesRead: ReadsWheels, BrakesPlated: true,
 		BrakesSource:   source("Vehicle Standards Bulletin 1", "brakes", "A"),
+		AllBrakedAbove: kg(2000), OverrunTo: kg(2000), // by what stands on the wheels; chains by the whole
 		BreakawayAbove: kg(2000), ChainsNeeded: 1, TwoChainsAbove: kg(2500),
 		LinkStrength: found("ADR 62", "each chain at least the ATM", "B"),
 		LinkSource:   source("Vehicle Standards Bulletin 1; ADR 62", "", "A")},
 	{Region: quantity.NewZealand, Name: "New Zealand", School: "about-ten", TowReads: ReadsTotal, BallsDiffer: true,
 		BrakesAbove: 2000, BrakesLow: 2000, BrakesHigh: 2000, BrakesRead: ReadsTotal,
 		BrakesSource:   source("Land Transport Rule: Light-vehicle Brakes 2002", "light trailers", "B"),
+		AllBrakedAbove: kg(2500),
 		BreakawayAbove: kg(2500), ChainsNeeded: 1, TwoChainsAbove: kg(2000), // crossed; above 2,500 kg beside the breakaway
 		LinkStrength: Practice("each breaks at the laden trailer's mass or more"),
 		LinkSource:   source("Land Transport Rule: Light-vehicle Brakes 2002", "by mass and brakes", "B")},

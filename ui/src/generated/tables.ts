@@ -374,6 +374,7 @@ export const fields: Record<string, string> = {
   "/trailers/*/axleRating": "figure mass",
   "/trailers/*/axles": "figure count",
   "/trailers/*/boardWide": "figure length",
+  "/trailers/*/brakedAxles": "figure count",
   "/trailers/*/chains": "figure count",
   "/trailers/*/couplingBall": "figure mass",
   "/trailers/*/couplingHeight": "figure length",

@@ -839,6 +839,7 @@ export interface Trailer {
   axleRating?: number;
   axles?: number;
   boardWide?: number;
+  brakedAxles?: number;
   brakes?: string;
   breakaway?: boolean;
   chains?: number;
@@ -3388,6 +3389,8 @@ export interface Plug {
   name: string;
 }
 export interface RoadRules {
+  allLength?: number;
+  bodyLength?: number;
   loadWidth?: number;
   motorway?: number;
   open?: number;
@@ -3406,6 +3409,7 @@ export interface RearMark {
   over: number;
 }
 export interface RuleSet {
+  allBrakedAbove?: number;
   ballsDiffer?: boolean;
   brakesAbove: number;
   brakesHigh: number;
@@ -3422,6 +3426,7 @@ export interface RuleSet {
   linkSource: Source;
   linkStrength: Source;
   name: string;
+  overrunTo?: number;
   region: string;
   school: string;
   towReads: string;

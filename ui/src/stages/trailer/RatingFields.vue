@@ -14,6 +14,7 @@ const reference = useReference()
 const { term } = useWords()
 const trailer = computed(() => workspace.plan?.trailers[workspace.trailer])
 const base = computed(() => `/trailers/${workspace.trailer}`)
+const axles = computed(() => reference.axlesOf(trailer.value))
 const counts = computed(() => [
   { value: 'unsure', name: 'Not sure', more: 'Both ways are worked out.' },
   { value: 'gross', name: 'Trailer and load together', more: `The ${term('gross')}.` },
@@ -40,7 +41,7 @@ const plates = computed<PlanField[]>(() => [
     label: term('On wheels'),
     hint: 'plate',
   }),
-  reference.axlesOf(trailer.value) > 1
+  axles.value > 1
     ? { at: 'axleRating', label: 'Axle rating, all axles', hint: 'add up their plates' }
     : { at: 'axleRating', label: 'Axle rating', hint: 'on the axle' },
   { at: 'springRating', label: 'Springs, both sides', hint: 'if marked' },
@@ -66,6 +67,11 @@ const plates = computed<PlanField[]>(() => [
     options: (reference.data?.ballSizes ?? []).map((b) => ({ value: b.diameter, name: b.name })),
   },
   { at: 'brakes', label: 'Brakes', options: choices(brakeWords) },
+  ...where(axles.value > 1 && !['', 'none'].includes(trailer.value?.brakes ?? ''), {
+    at: 'brakedAxles',
+    label: 'Axles with brakes',
+    options: numbers(1, 2, 3).slice(0, axles.value),
+  }),
 ])
 const more = computed<PlanField[]>(() => [
   { at: 'breakaway', label: term('Breakaway'), ask: ['Yes', 'No'] },
