@@ -8,6 +8,9 @@ type TiePoint struct {
 	At     Spot   `json:"at"`
 	Rating *mass  `json:"rating,omitempty" is:"tie point's rating"` // working load limit
 
+	// of an eye bolt: a collar under the eye bears on what it is screwed to
+	Shoulder *bool `json:"shoulder,omitempty"`
+
 	Fastening *Fastening `json:"fastening,omitempty"` // where it has no plate
 }
 

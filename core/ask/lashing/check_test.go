@@ -149,8 +149,16 @@ func TestRuns(t *testing.T) {
 		t.Errorf("%s %v", l.Ties[0].Weak, l.Ties[0].Limit)
 	}
 	// An eye bolt pulled 45° or more off its shank keeps 30 %.
-	l = lashing.Loads(tied(t, "/trailers/t/tiePoints/fl", `{"order":1,"kind":"eye-bolt","rating":500,"at":{"back":0.1,"right":-1.5}}`))[0]
-	near(t, "eye bolt", l.Ties[0].Limit, 150, 1e-6)
+	eye := func(more string) *lashing.Load {
+		return &lashing.Loads(tied(t, "/trailers/t/tiePoints/fl", `{"order":1,"kind":"eye-bolt","rating":500,"at":{"back":0.1,"right":-1.5}`+more+"}"))[0]
+	}
+	near(t, "eye bolt", eye(`,"shoulder":true`).Ties[0].Limit, 150, 1e-6)
+	// Without a shoulder it takes no strap that leans; where nobody looked that is asked.
+	for more, path := range map[string]string{"": "/tiePoints/fl/shoulder", `,"shoulder":false`: "/from"} {
+		if l := eye(more); len(l.Broken) == 0 || !strings.HasSuffix(l.Broken[0].Path, path) {
+			t.Errorf("eye bolt %s: %+v %+v", more, l.Ties, l.Broken)
+		}
+	}
 	side, above, hooks := lashing.Layer(tied(t))
 	straps := 0
 	for _, s := range append(side, above...) {

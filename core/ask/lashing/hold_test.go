@@ -17,7 +17,7 @@ import (
 // 0.9·800·A_s/1.25; half of it as a working limit. Plywood of 12 mm, washer of 40: punching 6861 N,
 // bending 3016 N, bearing 4372 N at the low end; a third. Plate of 3 mm: 2π·235·3²/4, over 1.5.
 func TestHoldOf(t *testing.T) {
-	rating := quantity.Mass(500)
+	rating, yes, no := quantity.Mass(500), true, false
 	m8 := func(in plan.FixedIn, thick quantity.Length, grade string) *plan.Fastening {
 		return &plan.Fastening{Bolt: 0.008, Grade: grade, In: in, Thick: thick, Washer: 0.04}
 	}
@@ -28,17 +28,21 @@ func TestHoldOf(t *testing.T) {
 		gives     string
 		guess     bool
 	}{
-		"plate":            {plan.TiePoint{Kind: "ring-welded", Rating: &rating}, 1, 500, 500, "its plate", false},
-		"eye bolt, aside":  {plan.TiePoint{Kind: "eye-bolt", Rating: &rating}, math.Pi / 4, 150, 150, "its plate", false},
-		"eye bolt, upward": {plan.TiePoint{Kind: "eye-bolt", Rating: &rating}, 0, 500, 500, "its plate", false},
-		"by kind":          {plan.TiePoint{Kind: "ring-welded"}, 0, 400, 800, "the weld's ends", true},
-		"stake pocket":     {plan.TiePoint{Kind: "pocket"}, 0, 0, 60, "sheet metal: made for stakes, not for straps", true},
-		"unknown":          {plan.TiePoint{}, 0, 0, 0, "", true},
-		"bolt is stronger": {plan.TiePoint{Kind: "ring-bolted", Fastening: m8(plan.InMember, 0.003, "8.8")}, math.Pi / 4, 300, 600, "the bolts", true},
-		"M5, at 45°":       {plan.TiePoint{Kind: "receiver", Fastening: &plan.Fastening{Bolt: 0.005, Grade: "8.8"}}, math.Pi / 4, 735.39 * 25 / 64, 735.39 * 25 / 64, "the bolts", true},
-		"plywood, upward":  {plan.TiePoint{Kind: "ring-bolted", Fastening: m8(plan.InPly, 0.012, "8.8")}, 0, 102.513, 205.026, "the plywood", true},
-		"plywood, at 45°":  {plan.TiePoint{Kind: "ring-bolted", Fastening: m8(plan.InPly, 0.012, "8.8")}, math.Pi / 4, 144.975, 289.951, "the plywood", true},
-		"thin plate":       {plan.TiePoint{Kind: "ring-bolted", Fastening: m8(plan.InPlate, 0.003, "8.8")}, 0, 225.849, 341.176, "the plate bends", true},
+		"plate":                {plan.TiePoint{Kind: "ring-welded", Rating: &rating}, 1, 500, 500, "its plate", false},
+		"eye bolt, aside":      {plan.TiePoint{Kind: "eye-bolt", Rating: &rating, Shoulder: &yes}, math.Pi / 4, 150, 150, "its plate", false},
+		"its shoulder unknown": {plan.TiePoint{Kind: "eye-bolt", Rating: &rating}, math.Pi / 4, 0, 150, "the shank, when pulled sideways", true},
+		"without a shoulder":   {plan.TiePoint{Kind: "eye-bolt", Rating: &rating, Shoulder: &no}, math.Pi / 4, 0, 0, "the shank, when pulled sideways", false},
+		"plain, in line":       {plan.TiePoint{Kind: "eye-bolt", Rating: &rating, Shoulder: &no}, 0, 500, 500, "its plate", false},
+		"plain, no plate":      {plan.TiePoint{Kind: "eye-bolt", Shoulder: &no}, 0.2, 0, 0, "the shank, when pulled sideways", true},
+		"eye bolt, upward":     {plan.TiePoint{Kind: "eye-bolt", Rating: &rating}, 0, 500, 500, "its plate", false},
+		"by kind":              {plan.TiePoint{Kind: "ring-welded"}, 0, 400, 800, "the weld's ends", true},
+		"stake pocket":         {plan.TiePoint{Kind: "pocket"}, 0, 0, 60, "sheet metal: made for stakes, not for straps", true},
+		"unknown":              {plan.TiePoint{}, 0, 0, 0, "", true},
+		"bolt is stronger":     {plan.TiePoint{Kind: "ring-bolted", Fastening: m8(plan.InMember, 0.003, "8.8")}, math.Pi / 4, 300, 600, "the bolts", true},
+		"M5, at 45°":           {plan.TiePoint{Kind: "receiver", Fastening: &plan.Fastening{Bolt: 0.005, Grade: "8.8"}}, math.Pi / 4, 735.39 * 25 / 64, 735.39 * 25 / 64, "the bolts", true},
+		"plywood, upward":      {plan.TiePoint{Kind: "ring-bolted", Fastening: m8(plan.InPly, 0.012, "8.8")}, 0, 102.513, 205.026, "the plywood", true},
+		"plywood, at 45°":      {plan.TiePoint{Kind: "ring-bolted", Fastening: m8(plan.InPly, 0.012, "8.8")}, math.Pi / 4, 144.975, 289.951, "the plywood", true},
+		"thin plate":           {plan.TiePoint{Kind: "ring-bolted", Fastening: m8(plan.InPlate, 0.003, "8.8")}, 0, 225.849, 341.176, "the plate bends", true},
 	} {
 		h := lashing.HoldOf(c.point, c.lean)
 		near(t, name+", low", h.Low, c.low, 0.01)

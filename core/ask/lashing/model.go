@@ -229,6 +229,20 @@ func holdAt(r *rig.Rig, id string, along Vector) PointHold {
 	return PointHold{barHold, barHold, "the bar", true}
 }
 
+// shoulderNeed asks whether an eye bolt that a strap pulls aside has a shoulder; nil where that is not it.
+func shoulderNeed(r *rig.Rig, t *Tie) *finding.Need {
+	for _, e := range t.Ends {
+		if p := r.Trailer.TiePoints[e.PointID]; p.Kind == "eye-bolt" && p.Shoulder == nil {
+			return &finding.Need{
+				Path:  "/trailers/" + r.Scope.Trailer + "/tiePoints/" + e.PointID + "/shoulder",
+				Says:  said.Say("whether the eye bolt has a shoulder"),
+				Where: said.Say("Without a collar that bears on what it is screwed to it takes no strap that leans."),
+			}
+		}
+	}
+	return nil
+}
+
 // Loads resolves every load with its ties. What stands on another is a load of its own
 // and counts with what carries it too, mass and centre.
 func Loads(r *rig.Rig) []Load {
@@ -373,10 +387,14 @@ func (l *Load) add(r *rig.Rig, id string, x plan.Lashing) {
 		t.Ends = append(t.Ends, end)
 	}
 	if t.Limit <= 0 {
+		if n := shoulderNeed(r, &t); n != nil {
+			l.Broken = append(l.Broken, *n)
+			return
+		}
 		need(
 			"from",
 			"what the tie point takes",
-			"A stake pocket is no tie point; others have a plate, or a known make.",
+			"A stake pocket is no tie point, nor an eye bolt without a shoulder where a strap leans; others have a plate, or a known make.",
 		)
 		return
 	}

@@ -35,19 +35,23 @@ var (
 
 // HoldOf is what a tie point takes of a pull that leans so far from upright, rad: its
 // plate's number; else the least of what its kind usually takes, its bolts and what they
-// are bolted to. An eye bolt keeps 30 % of all at 45° or more.
+// are bolted to. An eye bolt with a shoulder keeps 30 % of all at 45° or more; one without takes nothing that
+// leans, and one of which nobody told the one or the other.
 func HoldOf(t plan.TiePoint, lean float64) PointHold {
-	eye := 1.0
+	low, high := 1.0, 1.0
 	if t.Kind == "eye-bolt" {
-		eye = 1 - 0.7*math.Min(1, lean/(math.Pi/4))
+		low, high = eyeKeeps(t.Shoulder, lean)
 	}
+	kind, _ := catalogue.AnchorOf(t.Kind)
 	if t.Rating != nil {
-		v := float64(*t.Rating) * eye
-		return PointHold{v, v, "its plate", false}
+		v := float64(*t.Rating)
+		if low == 0 {
+			return PointHold{0, v * high, kind.Weak, high > 0}
+		}
+		return PointHold{v * low, v * high, "its plate", false}
 	}
 	usual := norms.TieHold[t.Kind]
-	kind, _ := catalogue.AnchorOf(t.Kind)
-	h := PointHold{usual.Low * eye, usual.High * eye, kind.Weak, true}
+	h := PointHold{usual.Low * low, usual.High * high, kind.Weak, true}
 	f := t.Fastening
 	if f == nil || f.Bolt <= 0 {
 		return h
@@ -93,6 +97,23 @@ func HoldOf(t plan.TiePoint, lean float64) PointHold {
 		)
 	}
 	return h
+}
+
+// inLine is how far a pull may lean off the shank of an eye bolt and still be in line with it, rad.
+const inLine = 5 * math.Pi / 180
+
+// eyeKeeps is the share of its rating that an eye bolt keeps of a pull that leans so far off its shank, at the low and
+// the high end: with a shoulder falling to 0.3 at 45°, without one nothing that is not in line (ASME B30.26 and makers'
+// tables, B); nil is not known.
+func eyeKeeps(shoulder *bool, lean float64) (low, high float64) {
+	high = 1 - 0.7*math.Min(1, lean/(math.Pi/4))
+	switch {
+	case lean <= inLine || shoulder != nil && *shoulder:
+		return high, high
+	case shoulder != nil:
+		return 0, 0
+	}
+	return 0, high
 }
 
 // boltHolds is a bolt's resistance to a pull that leans, N: shear and tension together,

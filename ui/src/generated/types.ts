@@ -1273,6 +1273,7 @@ export interface TiePoint {
   kind?: string;
   order: number;
   rating?: number;
+  shoulder?: boolean;
 }
 export interface Tipping {
   amps?: number;

@@ -26,8 +26,9 @@ const kinds = computed(() =>
     more: `gives first: ${k.weak}`,
   })),
 )
-const place = (pid: string): PlanField[] => [
+const place = (pid: string, kind: string | undefined): PlanField[] => [
   { at: 'kind', label: pid.replaceAll('-', ' '), options: kinds.value },
+  ...where(kind === 'eye-bolt', { at: 'shoulder', label: 'It has a shoulder', ask: ['Yes', 'No'] }),
   { at: 'rating', label: 'Takes, from its plate' },
   { at: 'at/back', label: 'Behind the front board' },
 ]
@@ -79,7 +80,7 @@ const add = () =>
         :key="pid"
         class="border-rule grid grid-cols-2 content-start items-end gap-2 border-t pt-2"
       >
-        <PlanFields :base="`${base}/${pid}`" :fields="place(pid)" />
+        <PlanFields :base="`${base}/${pid}`" :fields="place(pid, p.kind)" />
         <div class="grid grid-cols-[1fr_auto] items-end gap-2">
           <PlanQuantity :path="`${base}/${pid}/at/right`" label="Right of middle" />
           <button
