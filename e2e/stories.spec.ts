@@ -21,9 +21,23 @@ class Hand {
   fields = 0
   presses = 0
   typed = 0 // characters
+  words = 0 // of all lines that were on a page, each line once
+  private readonly seen = new Set<string>()
   constructor(readonly page: Page) {}
 
+  /** Reads what is on the page and was not there before, numbers left out. */
+  private async read() {
+    for (const line of (await this.page.evaluate(() => document.body.innerText)).split('\n')) {
+      const words = line.match(/\p{L}{2,}/gu) ?? []
+      const key = words.join(' ')
+      if (this.seen.has(key)) continue
+      this.seen.add(key)
+      this.words += words.length
+    }
+  }
+
   async click(what: Locator) {
+    await this.read()
     this.clicks++
     if (!keys) return what.click()
     await this.reach(what)
@@ -61,6 +75,7 @@ class Hand {
     return this.click(within.getByRole('button', { name, exact: typeof name === 'string' }).first())
   }
   async fill(label: string | RegExp, text: string, within: Locator | Page = this.page) {
+    await this.read()
     this.fields++
     this.typed += text.length
     const field = within.getByLabel(label, { exact: typeof label === 'string' }).first()
@@ -73,6 +88,7 @@ class Hand {
   }
   /** Opens a choice and takes one of it: one field. */
   async choose(field: string | RegExp, option: string | RegExp, within: Locator | Page = this.page) {
+    await this.read()
     this.fields++
     const [button, of] = [
       within.getByRole('button', { name: field }).first(),
@@ -88,6 +104,7 @@ class Hand {
     await this.press('Enter')
   }
   async stage(group: string, name: string) {
+    await this.read()
     this.clicks++
     const rail = this.page.getByRole('navigation', { name: 'Stages' })
     const link = rail.getByRole('link', { name: new RegExp(name) })
@@ -111,8 +128,8 @@ class Hand {
   }
   /**
    * Minutes of a hand that knows the way, by the keystroke-level model (Card, Moran and Newell 1983): a thought
-   * 1.35 s, pointing 1.1 s, a click 0.2 s, from mouse to keys and back 0.8 s, a key 0.28 s. Taping, weighing and
-   * reading are not in it.
+   * 1.35 s, pointing 1.1 s, a click 0.2 s, from mouse to keys and back 0.8 s, a key 0.28 s. Taping and
+   * weighing are not in it, nor is reading.
    */
   private minutes() {
     const [think, point, press, reach, key] = [1.35, 1.1, 0.2, 0.8, 0.28]
@@ -120,18 +137,26 @@ class Hand {
       ((this.clicks + this.fields) * (think + point + press) + this.fields * reach + this.typed * key) / 60
     )
   }
-  /** It took no more than was aimed at, and five minutes of a hand at most. */
+  /** Minutes of one who reads every line that the pages show once, at 238 words a minute (Brysbaert 2019). */
+  private reading() {
+    return this.words / 238
+  }
+  /** It took no more than was aimed at, five minutes of a hand and fifteen of reading everything at most. */
   async within(clicks: number, fields: number) {
     const over = () => document.documentElement.scrollWidth - innerWidth
     await expect.poll(() => this.page.evaluate(over), 'nothing runs over').toBeLessThanOrEqual(0)
-    const minutes = this.minutes()
-    const description = `${this.clicks} of ${clicks} clicks, ${this.fields} of ${fields} fields, ${minutes.toFixed(1)} of 5 minutes`
+    await this.read()
+    const [minutes, reading] = [this.minutes(), this.reading()]
+    const description =
+      `${this.clicks} of ${clicks} clicks, ${this.fields} of ${fields} fields, ` +
+      `${minutes.toFixed(1)} of 5 minutes, ${reading.toFixed(1)} of 15 for all ${this.words} words`
     test.info().annotations.push({ type: 'hand', description })
     if (keys)
       test.info().annotations.push({ type: 'keys', description: `${this.presses} keys beside what is typed` })
     expect(this.clicks, 'clicks').toBeLessThanOrEqual(clicks)
     expect(this.fields, 'fields').toBeLessThanOrEqual(fields)
     expect(minutes, 'minutes').toBeLessThanOrEqual(5)
+    expect(reading, 'minutes of reading').toBeLessThanOrEqual(15)
     if (printed) await this.prints()
   }
   /** The departure card that the story comes to is one side. */

@@ -118,21 +118,22 @@ func TestLimits(t *testing.T) {
 		strap       plan.Strap
 		limit, pull float64
 	}{
-		"tag":         {plan.Strap{Kind: plan.StrapRatchet, Limit: kg(1000), Breaks: kg(2000)}, 1000, 250},
-		"breaking":    {plan.Strap{Kind: plan.StrapRatchet, Breaks: kg(900)}, 300, 150},
-		"2 inch":      {plan.Strap{Kind: plan.StrapRatchet, Width: 0.0508}, 2000 * 0.45359237, 250},
-		"50 mm":       {plan.Strap{Kind: plan.StrapRatchet, Width: 0.050}, 2000 * 0.45359237, 250},
-		"25 mm":       {plan.Strap{Kind: plan.StrapCam, Width: 0.025}, 0, 0},
-		"retired":     {plan.Strap{Limit: kg(1000), Retire: true}, 0, 0},
-		"cam":         {plan.Strap{Kind: plan.StrapCam, Limit: kg(250)}, 250, 40},
-		"rope":        {plan.Strap{Kind: plan.StrapRope, Limit: kg(30)}, 30, 15},
-		"G43, 5/16":   {plan.Strap{Kind: plan.StrapChain, Grade: "43", Width: 0.0079375}, 3900 * 0.45359237, 250},
-		"G70, 8 mm":   {plan.Strap{Kind: plan.StrapChain, Grade: "70", Width: 0.008}, 4700 * 0.45359237, 250},
-		"G70, 6.35":   {plan.Strap{Kind: plan.StrapChain, Grade: "70", Width: 0.00635}, 3150 * 0.45359237, 250},
-		"thin chain":  {plan.Strap{Kind: plan.StrapChain, Grade: "43", Width: 0.005}, 0, 0},
-		"which chain": {plan.Strap{Kind: plan.StrapChain, Width: 0.01}, 0, 0},
-		"which rope":  {plan.Strap{Kind: plan.StrapRope, Width: 0.05}, 0, 0},
-		"own pull":    {plan.Strap{Limit: kg(1000), Pull: kg(320)}, 1000, 320},
+		"tag":          {plan.Strap{Kind: plan.StrapRatchet, Limit: kg(1000), Breaks: kg(2000)}, 1000, 250},
+		"tag too high": {plan.Strap{Kind: plan.StrapRatchet, Limit: kg(1000), Breaks: kg(1500)}, 500, 250},
+		"breaking":     {plan.Strap{Kind: plan.StrapRatchet, Breaks: kg(900)}, 300, 150},
+		"2 inch":       {plan.Strap{Kind: plan.StrapRatchet, Width: 0.0508}, 2000 * 0.45359237, 250},
+		"50 mm":        {plan.Strap{Kind: plan.StrapRatchet, Width: 0.050}, 2000 * 0.45359237, 250},
+		"25 mm":        {plan.Strap{Kind: plan.StrapCam, Width: 0.025}, 0, 0},
+		"retired":      {plan.Strap{Limit: kg(1000), Retire: true}, 0, 0},
+		"cam":          {plan.Strap{Kind: plan.StrapCam, Limit: kg(250)}, 250, 40},
+		"rope":         {plan.Strap{Kind: plan.StrapRope, Limit: kg(30)}, 30, 15},
+		"G43, 5/16":    {plan.Strap{Kind: plan.StrapChain, Grade: "43", Width: 0.0079375}, 3900 * 0.45359237, 250},
+		"G70, 8 mm":    {plan.Strap{Kind: plan.StrapChain, Grade: "70", Width: 0.008}, 4700 * 0.45359237, 250},
+		"G70, 6.35":    {plan.Strap{Kind: plan.StrapChain, Grade: "70", Width: 0.00635}, 3150 * 0.45359237, 250},
+		"thin chain":   {plan.Strap{Kind: plan.StrapChain, Grade: "43", Width: 0.005}, 0, 0},
+		"which chain":  {plan.Strap{Kind: plan.StrapChain, Width: 0.01}, 0, 0},
+		"which rope":   {plan.Strap{Kind: plan.StrapRope, Width: 0.05}, 0, 0},
+		"own pull":     {plan.Strap{Limit: kg(1000), Pull: kg(320)}, 1000, 320},
 	} {
 		limit, _ := lashing.LimitOf(c.strap)
 		near(t, name+", limit", limit, c.limit, 1e-6)

@@ -108,13 +108,13 @@ var usualPull = map[plan.StrapKind]float64{
 }
 
 // LimitOf is a strap's working load limit, kg: the tag's; else a third of its breaking
-// strength; else that of a chain of its grade and size, or of unmarked webbing of its width.
-// how says which.
+// strength, also where the tag's is over half of that, which no rule allows; else that of a chain of its
+// grade and size, or of unmarked webbing of its width. how says which.
 func LimitOf(s plan.Strap) (limit float64, how string) {
 	switch {
 	case s.Retire:
 		return 0, "retired"
-	case s.Limit != nil:
+	case s.Limit != nil && (s.Breaks == nil || !quantity.Exceeds(float64(*s.Limit), float64(*s.Breaks)/2)):
 		return float64(*s.Limit), "tag"
 	case s.Breaks != nil:
 		return float64(*s.Breaks) / 3, "a third of its breaking strength"

@@ -41,6 +41,10 @@ func Ask(p *plan.Plan) []Question {
 		t := p.Trailers[id]
 		out = append(out, trailer(p, "/trailers/"+id, &t)...)
 	}
+	for _, id := range plan.Ordered(p.Straps, func(s plan.Strap) int { return s.Order }) {
+		s := p.Straps[id]
+		out = append(out, strap("/straps/"+id, &s)...)
+	}
 	for _, id := range p.VehicleIDs() {
 		v := p.TowVehicles[id]
 		if v.Wheelbase != nil {
@@ -48,6 +52,36 @@ func Ask(p *plan.Plan) []Question {
 		}
 	}
 	return out
+}
+
+// Webbing up to a width, m, with the working load limit, kg, beyond which none of it is sold (makers' lists, C): what is
+// printed larger on the pack is its breaking strength.
+var webbing = []struct{ wide, most float64 }{{0.027, 800}, {0.037, 1600}, {0.055, 2700}}
+
+// strap asks about a working load limit that is the breaking strength, by the width of the webbing.
+func strap(path string, s *plan.Strap) []Question {
+	if s.Limit == nil || s.Breaks != nil || s.Width <= 0 || s.Kind == plan.StrapChain || s.Kind == plan.StrapRope {
+		return nil
+	}
+	for _, w := range webbing {
+		if float64(s.Width) > w.wide+1e-9 {
+			continue
+		}
+		if float64(*s.Limit) <= w.most {
+			return nil
+		}
+		return []Question{{
+			Code: "plausible.strap", Path: path + "/limit",
+			Says: said.Say("% at % wide: is % its breaking strength? A third of it counts then.",
+				said.Name(s.Name, "A strap"), said.Length(s.Width), said.Mass(*s.Limit)),
+			Fix: &finding.Variant{Name: said.Say("it breaks at %", said.Mass(*s.Limit)), Patch: []finding.Op{
+				{Op: "test", Path: path + "/limit", Value: *s.Limit},
+				{Op: "remove", Path: path + "/limit"},
+				{Op: "add", Path: path + "/breaks", Value: *s.Limit},
+			}},
+		}}
+	}
+	return nil
 }
 
 // correct offers value at path, after a test that it still is what it was.

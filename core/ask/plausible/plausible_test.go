@@ -30,6 +30,8 @@ func TestSlips(t *testing.T) {
 		{"gross typed for payload", []string{"/trailers/t/label", `{"value":750,"counts":"payload"}`, "/trailers/t/empty/mass", `{"value":250,"how":"plate"}`}, "plausible.gross-for-payload", "Does the label count the trailer itself?", true},
 		{"contents heavier than the whole", []string{"/loads/crate/massCounts", `"whole"`, "/loads/crate/contents", `{"a":{"order":1,"name":"Anvils","mass":{"value":450,"how":"weighed"},"at":{"back":0.5}}}`}, "plausible.contents", "the whole only 400 kg", true},
 		{"the same battery twice", []string{"/loads/crate/contents", `{"a":{"order":1,"name":"Battery","mass":{"value":25,"how":"weighed"},"at":{"back":0.2}},"b":{"order":2,"name":"Battery","mass":{"value":25,"how":"weighed"},"at":{"back":0.4}}}`}, "plausible.twice", "stands twice in Crate", true},
+		{"a strap's breaking strength", []string{"/straps", `{"s":{"order":1,"name":"Ratchet","kind":"ratchet","width":0.025,"limit":1500,"count":2}}`},
+			"plausible.strap", "is 1500 kg its breaking strength?", true},
 		{"weighed loaded", []string{"/trailers/t/empty/mass", `{"value":400,"how":"plate"}`}, "plausible.sum", "Which was weighed loaded?", false},
 	} {
 		p := sample.Plan(t, c.sets...)
