@@ -100,7 +100,9 @@ func TestDrive(t *testing.T) {
 			t.Fatal(err)
 		}
 		if l.Seen != nil {
-			lines, last = lines+1, *l.Seen
+			if lines++; l.Seen.Tick%2 == 0 { // a run that is seen again shows every second place
+				last = *l.Seen
+			}
 		}
 		end = l
 		if lines == 40 {

@@ -77,13 +77,21 @@ func Check(r *rig.Rig) []finding.Finding {
 	return append(append(bears(r), laid(r)...), faces(r)...)
 }
 
-// bears judges the floor's thickness, where it is told.
+// bears judges the floor's thickness, where it is told; of a floor of a known make on which something rolls it
+// is asked.
 func bears(r *rig.Rig) []finding.Finding {
-	t := r.Trailer
+	t, path := r.Trailer, "/trailers/"+r.Scope.Trailer
 	if t.FloorThick == nil {
-		return nil
+		all, open := presses(r)
+		if _, known := floorOf(t); !known || len(all) < 2 && open == nil {
+			return nil
+		}
+		f := base(r, CodeBears, "The floor under one place")
+		f.Lacks("Whether the floor bears the wheels", finding.Need{
+			Path: path + "/floorThick", Says: said.Say("the floor's thickness"), Where: said.Say("Look at an edge, or through a bolt hole."),
+		})
+		return []finding.Finding{f}
 	}
-	path := "/trailers/" + r.Scope.Trailer
 	fl, ok := floorOf(t)
 	f := base(r, CodeBears, "The floor under one place")
 	if !ok {

@@ -53,12 +53,18 @@ func TestBears(t *testing.T) {
 	}
 }
 
-// Without a thickness nothing is said; without span or material it is asked for.
+// Thickness, span and material are asked for where something rolls on the floor; where nothing does and no thickness is
+// told, or neither that nor the material, nothing is said.
 func TestAsks(t *testing.T) {
-	if fs := check(t, "/trailers/t/floorThick", "-"); len(fs) > 0 {
-		t.Errorf("%+v", fs)
+	for _, sets := range [][]string{
+		{"/loads/crate/kind", `"box"`, "/loads/crate/rolling", "-"},
+		{"/trailers/t/floor", "-"},
+	} {
+		if fs := check(t, append(sets, "/trailers/t/floorThick", "-")...); len(fs) > 0 {
+			t.Errorf("%v: %+v", sets, fs)
+		}
 	}
-	for _, gone := range []string{"/trailers/t/floorSpan", "/trailers/t/floor"} {
+	for _, gone := range []string{"/trailers/t/floorThick", "/trailers/t/floorSpan", "/trailers/t/floor"} {
 		f := sample.Find(t, check(t, gone, "-"), deck.CodeBears)
 		if f.Outcome != finding.Unknown || len(f.Needs) == 0 {
 			t.Errorf("%s: %s", gone, f.Outcome)

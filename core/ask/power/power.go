@@ -399,7 +399,8 @@ func (b *Board) comes() float64 {
 func (b *Board) charge() (finding.Finding, bool) {
 	f := b.base(CodeCharge, "Charging on the way", "chargeWire")
 	f.Gate = ""
-	if b.p.Borrowed || b.p.ChargeLong == nil || b.p.ChargeWire == nil {
+	long, wire := b.p.ChargeLong != nil, b.p.ChargeWire != nil
+	if b.p.Borrowed || !long && !wire {
 		return f, false
 	}
 	if b.p.Warmth() < b.kind.Deepest {
@@ -407,6 +408,19 @@ func (b *Board) charge() (finding.Finding, bool) {
 		f.Says = said.Say(
 			"A " + b.kind.Name + " battery must not be charged in such cold: it is ruined. Take the charging wire off, or one that heats itself.",
 		)
+		return f, true
+	}
+	if !long || !wire {
+		path := "/trailers/" + b.r.Scope.Trailer + "/wiring/power/"
+		need := finding.Need{
+			Path: path + "chargeLong", Says: said.Say("how long the charging cable is"), Where: said.Say("From the car's battery to this one."),
+		}
+		if long {
+			need = finding.Need{
+				Path: path + "chargeWire", Says: said.Say("the charging cable's section"), Where: said.Say("It is printed on the cable."),
+			}
+		}
+		f.Lacks("What comes in on the way", need)
 		return f, true
 	}
 	amps, hours := b.comes(), 0.0

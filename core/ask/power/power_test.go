@@ -95,6 +95,8 @@ func TestBad(t *testing.T) {
 		{`"fuseAt":0.2`, `"fuseAt":1`, power.CodeBox, finding.Tight, "pole"},
 		{`"vented":true,`, ``, power.CodeBox, finding.Tight, "gas"},
 		{`"kind":"lead"`, `"kind":"lfp","celsius":-5,"chargeLong":6,"chargeWire":2.5`, power.CodeCharge, finding.Fails, "cold"},
+		{`"kind":"lead"`, `"kind":"lead","chargeLong":6`, power.CodeCharge, finding.Unknown, "section"},
+		{`"kind":"lead"`, `"kind":"lead","chargeWire":2.5`, power.CodeCharge, finding.Unknown, "how long"},
 	} {
 		doc := strings.Replace(winch, c.from, c.to, 1)
 		f := sample.Find(t, power.Check(board(t, doc)), c.code)

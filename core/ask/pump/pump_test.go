@@ -100,4 +100,10 @@ func TestBattery(t *testing.T) {
 	if f = sample.Find(t, pump.Check(with(t, amps, "/trailers/t/wiring", board("5"))), pump.CodeBattery); f.Outcome != finding.Tight || f.Tight != finding.LittleRoom {
 		t.Errorf("5 A·h: %s %+v", f.Outcome, f.Figure)
 	}
+	for need, doc := range map[string]string{"capacity": `{"lamps":{},"power":{"kind":"agm"}}`, "kind": `{"lamps":{},"power":{"capacity":60}}`} {
+		f = sample.Find(t, pump.Check(with(t, amps, "/trailers/t/wiring", doc)), pump.CodeBattery)
+		if f.Outcome != finding.Unknown || len(f.Needs) != 1 || !strings.HasSuffix(f.Needs[0].Path, "/power/"+need) {
+			t.Errorf("without %s: %s %v", need, f.Outcome, f.Needs)
+		}
+	}
 }

@@ -55,12 +55,18 @@ const (
 func battery(r *rig.Rig, p *plan.Pump, flow float64) (finding.Finding, bool) {
 	f := base(r, CodeBattery, "The battery and the pump", "amps")
 	w := r.Trailer.Wiring
-	if p.Amps == nil || w == nil || w.Power == nil || w.Power.Capacity == nil {
+	if p.Amps == nil || w == nil || w.Power == nil {
 		return f, false
 	}
 	kind, ok := norms.BatteryOf(w.Power.Kind)
-	if !ok {
-		return f, false
+	if !ok || w.Power.Capacity == nil {
+		path := "/trailers/" + r.Scope.Trailer + "/wiring/power/"
+		need := finding.Need{Path: path + "kind", Says: said.Say("the kind of battery"), Where: said.Say("It is printed on it.")}
+		if ok {
+			need = finding.Need{Path: path + "capacity", Says: said.Say("the battery's capacity"), Where: said.Say("In ampere-hours, on its label.")}
+		}
+		f.Lacks("How long the battery runs the pump", need)
+		return f, true
 	}
 	celsius := w.Power.Warmth()
 	old := kind

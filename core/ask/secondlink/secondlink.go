@@ -61,13 +61,27 @@ func Check(r *rig.Rig) []finding.Finding {
 	if t.Chains != nil && *t.Chains > 1 {
 		out = append(out, c.crossed())
 	}
-	if c.link.Length != nil && c.link.Back != nil {
+	switch long, back := c.link.Length != nil, c.link.Back != nil; {
+	case long && back:
 		out = append(out, c.turn(), c.ground())
 		if f, ok := c.falls(); ok {
 			out = append(out, f)
 		}
+	case long || back:
+		out = append(out, c.half(long))
 	}
 	return out
+}
+
+// half asks for the other of its length and the place of its eye.
+func (c *check) half(long bool) finding.Finding {
+	f := c.base(CodeTurn, "{Chains}: room to turn")
+	need := c.need("length", "its length", "From the trailer's eye to the hook.")
+	if long {
+		need = c.need("back", "where its eye stands", "Tape from the ball's middle back to it.")
+	}
+	f.Lacks("Whether it lets the trailer turn and stays off the road", need)
+	return f
 }
 
 type check struct {

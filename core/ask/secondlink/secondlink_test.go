@@ -182,6 +182,12 @@ func TestHanging(t *testing.T) {
 			}
 		}
 	}
+	for need, doc := range map[string]string{"back": `{"length":0.6}`, "length": `{"back":0.3}`} {
+		f := sample.Find(t, checked(t, "/trailers/t/chains", "2", at, doc), CodeTurn)
+		if f.Outcome != finding.Unknown || len(f.Needs) != 1 || f.Needs[0].Path != at+"/"+need {
+			t.Errorf("without %s: %s %v", need, f.Outcome, f.Needs)
+		}
+	}
 	// A drawbar lengthened by 0.5 m takes the eye along: what was long enough is not.
 	longer := `{"longer":0.5,"way":"sleeve","profile":{"shape":"tube","height":0.06,"width":0.06,"wall":0.003,"material":"mild"}}`
 	fs := checked(t, "/trailers/t/chains", "2", at, link("0.6"), "/trailers/t/drawbar", longer)

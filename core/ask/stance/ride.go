@@ -179,8 +179,20 @@ func wheelRoom(r *rig.Rig) (finding.Finding, bool) {
 	f := base(r, CodeWheel, "Room over the wheels")
 	f.Source = norms.Practice("10 mm over the wheel with the springs at their stop")
 	t := r.Trailer
-	if t.WheelRoom == nil || t.Travel == nil {
+	path := "/trailers/" + r.Scope.Trailer
+	switch {
+	case t.WheelRoom == nil && t.Travel == nil:
 		return f, false
+	case t.WheelRoom == nil:
+		f.Lacks("The room over the wheels at full bump", finding.Need{
+			Path: path + "/wheelRoom", Says: said.Say("the room over a wheel, empty"), Where: said.Say("Tape from the {tyre} to what is over it."),
+		})
+		return f, true
+	case t.Travel == nil:
+		f.Lacks("The room over the wheels at full bump", finding.Need{
+			Path: path + "/travel", Says: said.Say("how far the springs travel"), Where: said.Say("Tape from the axle to its stop, empty."),
+		})
+		return f, true
 	}
 	left := float64(*t.WheelRoom - *t.Travel)
 	f.Figure, f.Limit = finding.Exactly(

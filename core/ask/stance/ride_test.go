@@ -4,6 +4,7 @@ import (
 	"math"
 	"strings"
 	"testing"
+	"zygonos/core/lang/finding"
 
 	"zygonos/core/ask/stance"
 	"zygonos/core/internal/sample"
@@ -119,17 +120,24 @@ func TestSitsTandem(t *testing.T) {
 	}
 }
 
-// Heights, springs and wheels that are not told leave their checks out; none of them
+// Heights, springs and wheels of which nothing is told leave their checks out; none of them
 // is a silent nought.
 func TestSitsUnknown(t *testing.T) {
 	for code, missing := range map[string]string{
-		stance.CodeLevel: "/trailers/t/couplingHeight", stance.CodeWheel: "/trailers/t/travel",
+		stance.CodeLevel:    "/trailers/t/couplingHeight",
 		stance.CodePressure: "/trailers/t/tyrePressure", stance.CodeAngles: "/trailers/t/deckHeight",
 	} {
 		for _, f := range stance.Check(rig.Resolve(sample.Plan(t, append(append([]string{}, sits...), missing, "-")...), "t", "o")) {
 			if f.Code == code {
 				t.Errorf("without %s: %s", missing, f.Code)
 			}
+		}
+	}
+	// Half told asks for the other half.
+	for _, gone := range []string{"travel", "wheelRoom"} {
+		r := rig.Resolve(sample.Plan(t, append(append([]string{}, sits...), "/trailers/t/"+gone, "-")...), "t", "o")
+		if f := sample.Find(t, stance.Check(r), stance.CodeWheel); f.Outcome != finding.Unknown || len(f.Needs) != 1 || f.Needs[0].Path != "/trailers/t/"+gone {
+			t.Errorf("without %s: %s %v", gone, f.Outcome, f.Needs)
 		}
 	}
 }

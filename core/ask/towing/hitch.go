@@ -144,8 +144,22 @@ func plug(r *rig.Rig) (finding.Finding, bool) {
 		Title:   said.Say("Plug and socket"),
 		Source:  norms.Practice("pins of different patterns do not mate"),
 	}
-	if r.Vehicle == nil || r.Vehicle.Socket == "" || r.Trailer.Plug == "" {
+	if r.Vehicle == nil {
 		return f, false
+	}
+	switch socket, plug := r.Vehicle.Socket, r.Trailer.Plug; {
+	case socket == "" && plug == "":
+		return f, false
+	case socket == "":
+		f.Lacks("Whether the plug fits", finding.Need{
+			Path: r.VehiclePath("socket"), Says: said.Say("the car's socket"), Where: said.Say("Count its contacts."),
+		})
+		return f, true
+	case plug == "":
+		f.Lacks("Whether the plug fits", finding.Need{
+			Path: f.Subject, Says: said.Say("the trailer's plug"), Where: said.Say("Count its pins."),
+		})
+		return f, true
 	}
 	name := func(id string) said.Piece {
 		for _, p := range norms.Plugs {
@@ -188,8 +202,22 @@ func mount(r *rig.Rig) (finding.Finding, bool) {
 		Title:   said.Say("Ball height"),
 		Source:  norms.Practice("level within 25 mm"),
 	}
-	if r.Vehicle == nil || r.Vehicle.BallHeight == nil || r.Trailer.CouplingHeight == nil {
+	if r.Vehicle == nil {
 		return f, false
+	}
+	switch ball, coupling := r.Vehicle.BallHeight, r.Trailer.CouplingHeight; {
+	case ball == nil && coupling == nil:
+		return f, false
+	case ball == nil:
+		f.Lacks("Whether it is towed level", finding.Need{
+			Path: r.VehiclePath("ballHeight"), Says: said.Say("the ball's height"), Where: said.Say("From the ground to its middle, the car loaded."),
+		})
+		return f, true
+	case coupling == nil:
+		f.Lacks("Whether it is towed level", finding.Need{
+			Path: f.Subject, Says: said.Say("the {coupling}'s height"), Where: said.Say("From the ground to the ball's middle, the trailer level."),
+		})
+		return f, true
 	}
 	d := float64(*r.Trailer.CouplingHeight - *r.Vehicle.BallHeight)
 	f.Figure, f.Limit = finding.Exactly(

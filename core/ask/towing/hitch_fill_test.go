@@ -59,6 +59,7 @@ func TestSpeed(t *testing.T) {
 		{towing.CodeTyreSpeed, "fails", []string{"/trailers/t/tyreSymbol", `"E"`, "/outings/o/speed", `22.2`}},
 		{towing.CodeTyreSpeed, "fails", []string{"/trailers/t/tyreSpeed", `20`, "/trailers/t/tyreText", `"145/80 R13 84J"`, "/outings/o/speed", `22.2`}},
 		{towing.CodeTyreSpeed, "unknown", []string{"/outings/o/speed", `22.2`}},
+		{towing.CodeTyreSpeed, "tight", []string{"/trailers/t/tyreText", `"145/80 R13 84D"`}}, // 65 km/h of 50 mph, no speed told
 		{towing.CodeRoadSpeed, "holds", []string{"/outings/o/speed", `22.352`}}, // 50 mph
 		{towing.CodeRoadSpeed, "fails", []string{"/outings/o/speed", `24.6`}},
 		{towing.CodeRoadSpeed, "holds", []string{"/outings/o/speed", `24.6`, "/outings/o/road", `"motorway"`}},
@@ -85,6 +86,10 @@ func TestPlugAndMount(t *testing.T) {
 		{towing.CodePlug, "holds", []string{"/towVehicles/car/socket", `"pin-13"`, "/trailers/t/plug", `"pin-13"`}},
 		{towing.CodePlug, "fails", []string{"/towVehicles/car/socket", `"pin-7"`, "/trailers/t/plug", `"pin-13"`}},
 		{towing.CodePlug, "holds", []string{"/towVehicles/car/socket", `"pin-7"`, "/trailers/t/plug", `"pin-13"`, "/towVehicles/car/adapter", `true`}},
+		{towing.CodePlug, "unknown", []string{"/towVehicles/car/socket", `"pin-7"`}},
+		{towing.CodePlug, "unknown", []string{"/trailers/t/plug", `"pin-7"`}},
+		{towing.CodeMount, "unknown", []string{"/towVehicles/car/ballHeight", `0.4`}},
+		{towing.CodeMount, "unknown", []string{"/trailers/t/couplingHeight", `0.4`}},
 		{towing.CodeMount, "holds", []string{"/towVehicles/car/ballHeight", `0.4`, "/trailers/t/couplingHeight", `0.425`}},
 		{towing.CodeMount, "tight", []string{"/towVehicles/car/ballHeight", `0.47`, "/trailers/t/couplingHeight", `0.4`}},
 	} {
@@ -92,6 +97,9 @@ func TestPlugAndMount(t *testing.T) {
 		f := sample.Find(t, res.Findings, c.code)
 		if string(f.Outcome) != c.want {
 			t.Errorf("%v: %s", c.sets, f.Outcome)
+		}
+		if c.want == "unknown" && (len(f.Needs) != 1 || c.sets[0] == f.Needs[0].Path) {
+			t.Errorf("%v asks for %v", c.sets, f.Needs)
 		}
 		if c.want == "tight" && !strings.Contains(f.Says.Text(p.Locale()), "70 mm drop") {
 			t.Errorf("mount says %q", f.Says.Text(p.Locale()))

@@ -25,10 +25,13 @@ func TyreSpeed(r *rig.Rig) (v quantity.Speed, ok bool) {
 func tyreSpeed(r *rig.Rig) (finding.Finding, bool) {
 	f := finding.Finding{Code: CodeTyreSpeed, Stage: "trailer", Scope: r.Scope, Gate: finding.GateBuy,
 		Subject: "/trailers/" + r.Scope.Trailer, Title: said.Say("{Tyre} speed"), Source: &norms.SpeedSource}
-	if r.Outing == nil || r.Outing.Speed == nil {
+	if r.Outing == nil {
 		return f, false
 	}
 	limit, ok := TyreSpeed(r)
+	if r.Outing.Speed == nil {
+		return slowTyres(r, f, limit, ok)
+	}
 	if !ok {
 		f.Outcome = finding.Unknown
 		f.Says = said.Say("{Tyre} speed not known: read the letter behind the load index.")
@@ -51,6 +54,19 @@ func tyreSpeed(r *rig.Rig) (finding.Finding, bool) {
 		"{Tyre}s are made for % at most, this outing drives %. Slow down or fit others.",
 		"{Tyre}s are made for %, this outing drives %.",
 	), true
+}
+
+// slowTyres tells, where an outing says no speed, of tyres that are slower than what is allowed with a trailer.
+func slowTyres(r *rig.Rig, f finding.Finding, limit quantity.Speed, known bool) (finding.Finding, bool) {
+	road := RoadSpeed(r)
+	if !known || road == nil || float64(*road-limit) <= 0.14 {
+		return f, false
+	}
+	f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
+	f.Figure, f.Limit = finding.Exactly(quantity.KindSpeed, *road), finding.Exactly(quantity.KindSpeed, limit)
+	f.Says = said.Say("{Tyre}s are made for % at most, and % is allowed with a trailer here: drive no faster than they bear.",
+		said.Of(quantity.KindSpeed, limit), said.Of(quantity.KindSpeed, *road))
+	return f, true
 }
 
 // roadSpeed holds the outing's speed against the region's limit with a trailer.
