@@ -134,6 +134,8 @@ func addFixes(ctx context.Context, p *plan.Plan, q review.Request, rep *review.R
 			if fix, ok := tryFix(p, q, rep, f, v); ok {
 				others.warn(&fix.Variant, q.Outing)
 				f.Fixes = append(f.Fixes, fix)
+			} else {
+				f.InVain++
 			}
 		}
 	}

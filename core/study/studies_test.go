@@ -181,3 +181,26 @@ func BenchmarkSettled(b *testing.B) {
 		study.Settled(context.Background(), p, review.Request{})
 	}
 }
+
+// Of what no change on the plan can mend nothing is said to have been tried; of what was tried in vain it is counted.
+func TestTriedInVain(t *testing.T) {
+	p := sample.Plan(t, "/trailers/t/chains", "0")
+	rep := study.Settled(context.Background(), p, review.Request{})
+	if f := sample.Find(t, rep.Findings, towing.CodeChains); f.Outcome != finding.Fails || len(f.Fixes) > 0 || f.InVain != 0 {
+		t.Errorf("%s, %d ways out, %d in vain", f.Outcome, len(f.Fixes), f.InVain)
+	}
+	vain := 0
+	for _, name := range []string{"skarrow-hut", "heather-hives", "ostrel-lock"} {
+		p := sample.Demo(t, name)
+		for _, trailer := range p.TrailerIDs() {
+			for _, outing := range p.OutingIDs() {
+				for _, f := range study.Settled(context.Background(), p, review.Request{Outing: outing, Trailer: trailer}).Findings {
+					vain += f.InVain
+				}
+			}
+		}
+	}
+	if vain == 0 {
+		t.Error("nothing was tried in vain")
+	}
+}

@@ -199,7 +199,7 @@ func chains(r *rig.Rig, fitted bool) (f finding.Finding, ok bool) {
 		f.Needs = []finding.Need{{Path: f.Subject, Says: said.Say("{chains}"), Where: said.Say("Look at the {coupling}.")}}
 	case *has < want:
 		f.Outcome = finding.Fails
-		f.Says = said.Say("{Chains}: % asked for, % fitted.", said.Count(want), said.Count(*has))
+		f.Says = said.Say("{Chains}: % asked for, % fitted. Fit what is missing.", said.Count(want), said.Count(*has))
 	case *has < most:
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 		f.Says = said.Say("{Chains}: % fitted, % asked for. It may weigh %: then % are.",

@@ -21,6 +21,10 @@ const fixes = computed<Fix[]>(() => {
     all.find((f) => f.code === props.finding.code && tried && f.fixes?.includes(tried))
   return own?.fixes ?? []
 })
+/** How many ways out were tried and are none; of what was not tried nothing is said. */
+const inVain = computed(
+  () => workspace.settledReport?.findings.find((f) => keyOf(f) === keyOf(props.finding))?.inVain ?? 0,
+)
 const shown = computed(() => (props.finding.outcome !== 'holds' || workspace.preview ? fixes.value : []))
 const previewed = (x: Fix) => workspace.preview?.fix === x
 </script>
@@ -62,10 +66,15 @@ const previewed = (x: Fix) => workspace.preview?.fix === x
       </li>
     </ul>
     <p
-      v-else-if="finding.outcome === 'fails' && workspace.settled && !workspace.preview"
+      v-else-if="inVain && finding.outcome === 'fails' && workspace.settled && !workspace.preview"
       class="text-soft mt-1 pl-7 text-sm"
     >
-      No move, and no two that were tried together, mends this without making another check worse.
+      {{
+        inVain > 1
+          ? `None of ${inVain} changes that were tried mends`
+          : 'The one change that was tried does not mend'
+      }}
+      this without making another check worse.
     </p>
     <button
       v-if="finding.hasWork"

@@ -168,6 +168,7 @@ export interface Finding {
   follows?: boolean;
   gate?: string;
   hasWork?: boolean;
+  inVain?: number;
   limit?: Measure;
   margin?: number;
   needs?: Need[];
