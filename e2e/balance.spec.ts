@@ -129,7 +129,7 @@ test('the outings are switched, each with its own verdict', async ({ page, hut }
   await expect(page.locator('[data-headline]')).toHaveAttribute('data-outcome', 'tight')
   await expect(page.locator('[data-view="side"]')).toContainText('Rowing skiff')
   await page.keyboard.press('?')
-  await expect(page.getByRole('dialog')).toContainText('move the thing in hand')
+  await expect(page.getByRole('dialog')).toContainText('move what is selected')
   await page.keyboard.press('Escape')
   await page.keyboard.press('3')
   await expect(page).toHaveURL(/trailer$/)

@@ -30,8 +30,8 @@ test('a bed is raised before it is built', async ({ page, lock }) => {
   // the place of the mast's top that takes least
   await page.getByRole('button', { name: 'Look for it' }).click()
   const search = page.locator('[data-tip-search]')
-  await expect(search).toContainText('the least peak is')
-  await expect(search).toContainText('weakest at hand')
+  await expect(search).toContainText('the lowest peak is')
+  await expect(search).toContainText('weakest you have')
   await search.getByRole('button').nth(1).click()
   await settled(page)
   await studied(page)
@@ -59,8 +59,8 @@ test('a pump: what comes out, and a shorter hose', async ({ page, lock }) => {
   const pump = page.locator('[data-pump]')
   await expect(pump.getByRole('status')).toContainText('l/min')
   const before = await pump.getByRole('status').textContent()
-  await page.getByLabel('Hose, long', { exact: true }).fill('5 m')
-  await page.getByLabel('Hose, long', { exact: true }).press('Enter')
+  await page.getByLabel('Hose length', { exact: true }).fill('5 m')
+  await page.getByLabel('Hose length', { exact: true }).press('Enter')
   await settled(page)
   await studied(page)
   await expect(pump.getByRole('status')).not.toHaveText(before ?? '')
@@ -95,9 +95,9 @@ test('a box that has to get out of the workshop', async ({ page, lock }) => {
   const box = page.locator('[data-box]')
   await expect(box.getByRole('status')).toContainText('kg')
   for (const [label, value] of [
-    ['Door, wide', '1.6 m'],
-    ['Door, high', '2 m'],
-    ['Path, wide', '1.8 m'],
+    ['Door width', '1.6 m'],
+    ['Door height', '2 m'],
+    ['Path width', '1.8 m'],
     ['Path behind its corner', '1.6 m'],
   ] as const) {
     await page.getByLabel(label, { exact: true }).fill(value)
@@ -115,8 +115,8 @@ test('a box that has to get out of the workshop', async ({ page, lock }) => {
   await page.mouse.up()
   await expect(box.locator('figcaption')).not.toContainText('Tightest here')
   await expect(page.locator('[data-code="box.out"]')).toHaveAttribute('data-outcome', 'fails')
-  await page.getByLabel('Long, outside').fill('1.2 m')
-  await page.getByLabel('Long, outside').press('Enter')
+  await page.getByLabel('Length outside').fill('1.2 m')
+  await page.getByLabel('Length outside').press('Enter')
   await settled(page)
   await expect(page.locator('[data-code="box.out"]')).not.toHaveAttribute('data-outcome', 'fails')
   await accessible(page)

@@ -5,7 +5,7 @@ import { accessible, expect, saved, settled, studied, test } from './rig'
 test('job: a must is added, loose material shows how far to fill', async ({ page, hut }) => {
   await hut.open('job')
   await page.getByRole('button', { name: 'Add', exact: true }).click()
-  await page.getByRole('menuitem', { name: 'Have so many tie-down points' }).click()
+  await page.getByRole('menuitem', { name: 'Have this many tie-down points' }).click()
   await settled(page)
   const rings = page.locator('[data-want=anchors]').last()
   await expect(rings).toHaveAttribute('data-outcome', 'holds')
@@ -13,7 +13,7 @@ test('job: a must is added, loose material shows how far to fill', async ({ page
   await rings.getByLabel('Tie-down points').fill('8')
   await settled(page)
   await expect(rings).toHaveAttribute('data-outcome', 'fails')
-  await expect(rings).toContainText('6 tie-down points, 8 asked for')
+  await expect(rings).toContainText('6 tie-down points, and you asked for 8')
   await rings.getByRole('switch', { name: 'Only a wish' }).click()
   await settled(page)
   await expect(page.locator('[data-headline]')).toContainText('Noseweight')
@@ -21,8 +21,8 @@ test('job: a must is added, loose material shows how far to fill', async ({ page
   const gravel = page.locator('[data-load="pea-gravel"]')
   await gravel.locator('summary').click()
   // 1300 less 350: 950 kg; 1.44 m² in a box of 280 mm.
-  await expect(gravel.locator('[data-fill]')).toContainText('950 kg may go')
-  await gravel.getByRole('button', { name: /How much is told/ }).click()
+  await expect(gravel.locator('[data-fill]')).toContainText('950 kg can go on')
+  await gravel.getByRole('button', { name: /How the amount is given/ }).click()
   await page.getByRole('option', { name: 'Level with the sides' }).click()
   await settled(page)
   await expect(gravel.locator('summary')).toContainText('706 kg') // 1.44 · 0.28 · 1750

@@ -17,7 +17,7 @@ test('how it is kept, when the weather allows it, and when it is done', async ({
   await page.getByRole('tab', { name: 'Weather' }).click()
   const weather = page.locator('[data-weather]')
   await weather.getByLabel('A forecast').fill('2031-06-01 9-22 18C 60%\n2020-01-01 9 10C 50%\nfine 9-12')
-  await expect(weather.getByRole('status')).toContainText('may be painted')
+  await expect(weather.getByRole('status')).toContainText('can paint')
   await expect(weather).toContainText('Line 2: 2020-01-01 is past.')
   await expect(weather).toContainText('“fine” is not understood here.')
   await expect(weather.locator('[data-windows]')).toContainText('1 Jun')

@@ -14,7 +14,7 @@ test('twelve fields lead to a payload verdict and a ball verdict', async ({ page
   await page.getByLabel('Weight of each').fill('240 ± 10 kg') // 3
   await next()
   await page.getByLabel('The label’s number').fill('750') // 4
-  await page.getByRole('button', { name: /It counts/ }).click() // 5
+  await page.getByRole('button', { name: /This number is/ }).click() // 5
   await page.getByRole('option', { name: /Trailer and load together/ }).click()
   await next()
   await page.getByLabel('Coupling to axle').fill('2.4 m') // 6
@@ -81,7 +81,7 @@ test('two hulls on a folding kit: named in everyday words, laid side by side, a 
   await expect(page.locator('[data-kind]')).toContainText('Sit-on-top, fishing')
   await page.getByLabel('How many').fill('2') // 3
   await page.getByLabel('Weight of each').fill('84 lb') // 4
-  await page.getByRole('button', { name: 'Something else too' }).click()
+  await page.getByRole('button', { name: 'Add something else' }).click()
   await page.getByLabel('Name').nth(1).fill('swamp gizmo') // of no kind: one question
   await page.keyboard.press('Tab')
   await page.getByRole('button', { name: /choose how it lies/ }).click()
@@ -126,7 +126,7 @@ test('a label and a kind of trailer: eight entries to a rough place and a verdic
   await page.getByRole('option', { name: /^Quad/ }).first().click()
   await next()
   await page.getByLabel('The label’s number').fill('750') // 3
-  await page.getByRole('button', { name: /It counts/ }).click() // 8
+  await page.getByRole('button', { name: /This number is/ }).click() // 8
   await page.getByRole('option', { name: /Trailer and load together/ }).click()
   await page.getByRole('button', { name: /Kind of trailer/ }).click() // 4
   await page.getByRole('option', { name: /utility trailer, one axle, deck 2.1/ }).click()
@@ -162,7 +162,7 @@ test('everything may be skipped; what is missing is named', async ({ page }) => 
   await page.getByLabel('How many').fill('101')
   await page.getByRole('button', { name: 'Next' }).click()
   await expect(page.getByRole('alert')).toContainText(
-    'How many: 101 are too many to begin with, 100 at most.',
+    'How many: 101 is too many to begin with; the limit is 100.',
   )
   await page.getByLabel('How many').fill('1')
   for (let i = 2; i < 6; i++) {

@@ -34,7 +34,7 @@ test('the label in one picture; no plate at all', async ({ page, heather }) => {
   await expect(picture).toHaveCount(0)
   await page.getByRole('switch', { name: 'It has no plate at all' }).click()
   await settled(page)
-  await expect(page.locator('[data-payload]')).toContainText('The frame has no plate and may bear less')
+  await expect(page.locator('[data-payload]')).toContainText('The frame has no plate and may carry less')
   await accessible(page)
 })
 
@@ -43,7 +43,7 @@ test('North America: the hitch by its class, the tire by its wall', async ({ pag
   await page.getByRole('button', { name: /Rule set/ }).click()
   await page.getByRole('option', { name: 'North America' }).click()
   await settled(page)
-  await page.getByLabel('Tire, as it stands on its wall').fill('ST175/80D13 91M')
+  await page.getByLabel('Tire, as printed on its wall').fill('ST175/80D13 91M')
   await page.getByLabel('or its load index').fill('')
   await settled(page)
   await expect(page.locator('[data-link="tyres"]')).toContainText('of 1230 kg') // 2 · 615

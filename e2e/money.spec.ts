@@ -31,14 +31,14 @@ test('a ledger with a target, the ways side by side, a job', async ({ page, lock
 
   await page.getByRole('tab', { name: 'Ways' }).click()
   const ways = page.locator('[data-ways-money]')
-  await expect(ways.getByRole('status')).toContainText('the least is “Build it”')
+  await expect(ways.getByRole('status')).toContainText('the cheapest is “Build it”')
   await page.locator('[data-way-row=build]').getByLabel('A use', { exact: true }).fill('200')
   await settled(page)
   await expect(page.locator('[data-way-row=build]')).toContainText('never pays')
   await accessible(page)
 
   await page.getByRole('tab', { name: 'Earning' }).click()
-  await expect(page.locator('[data-job=neighbour]')).toContainText('are left')
+  await expect(page.locator('[data-job=neighbour]')).toContainText('is left')
   await accessible(page)
   await saved(page)
 })

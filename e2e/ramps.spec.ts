@@ -34,7 +34,7 @@ test('a machine gets on: scrubbed, mended, winched', async ({ page, hut }) => {
   await expect(page.locator('[data-code="ramp.props"]')).toContainText('Set with')
   await page.getByRole('button', { name: /It is driven/ }).click()
   await page.getByRole('option', { name: 'pulled by a winch' }).click()
-  await page.getByRole('button', { name: 'Tell of the winch' }).click()
+  await page.getByRole('button', { name: 'Describe the winch' }).click()
   await settled(page)
   await expect(page.locator('[data-code="ramp.winch"]')).toContainText('What does the winch pull?')
   await expect(drive.locator('[data-curve="On the line"]')).toBeVisible()

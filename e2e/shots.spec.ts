@@ -43,7 +43,7 @@ test('practice', async ({ page }) => {
   const drive = page.locator('[data-drive]')
   await drive.getByLabel('Task').click()
   await page.getByRole('option', { name: 'Into a bay on the left' }).click()
-  await drive.getByText('Show the angle that is too much').click()
+  await drive.getByText('Show the angle beyond which it folds').click()
   await drive.getByText('Back it into the bay on the left').waitFor()
   await page.evaluate(() => document.fonts.ready)
   await page.screenshot({ path: file('practice') })

@@ -15,7 +15,7 @@ test('trailer: a rating typed, the label unclear, the window chosen', async ({ p
 
   await page.getByLabel('The label’s or plate’s number').fill('500')
   await settled(page)
-  await page.getByRole('button', { name: /It counts/ }).click()
+  await page.getByRole('button', { name: /This number is/ }).click()
   await page.getByRole('option', { name: /Not sure/ }).click()
   await settled(page)
   await expect(page.locator('[data-link="gross"] [data-outcome]')).toHaveAttribute('data-outcome', 'fails')
@@ -205,7 +205,7 @@ test('does it need a trailer: roof, car, hire, delivery', async ({ page, heather
   const without = page.locator('[data-without]')
   await without.locator('> summary').click()
   await expect(without.locator('li')).toHaveCount(4)
-  await without.getByLabel('Roof takes, bars counted').fill('75')
+  await without.getByLabel('Roof can take, bars included').fill('75')
   await settled(page)
   await expect(without.locator('li').first()).toContainText(/roof’s 75|two people lift|trips/)
   await accessible(page)

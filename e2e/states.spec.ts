@@ -56,7 +56,7 @@ test('without a server the figures stand and the work is kept', async ({ page, h
   await page.route('**/api/**', (r) => r.abort())
   await page.getByRole('button', { name: 'Pea gravel', exact: true }).click()
   await page.locator('[data-tray]').getByLabel('Weight').fill('500 kg')
-  await expect(page.getByText('The figures stand as they were; what you change is kept.')).toBeVisible()
+  await expect(page.getByText('The figures are from before; your changes are kept.')).toBeVisible()
   await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'offline')
   expect(await ball(page)).toMatch(/^22/)
   await page.unroute('**/api/**')

@@ -203,7 +203,7 @@ async function begin(hand: Hand, told: Told) {
   await hand.fill('Weight of each', weight)
   await hand.next()
   if (told.label) await hand.fill('The label’s number', told.label)
-  if (told.counts) await hand.choose(/It counts/, told.counts)
+  if (told.counts) await hand.choose(/This number is/, told.counts)
   if (told.kind) await hand.choose(/Kind of trailer/, told.kind)
   await hand.next()
   for (const [label, value] of Object.entries(told.lengths)) await hand.fill(label, value)
@@ -373,7 +373,7 @@ test('a machine on ramps with a winch', async ({ page }) => {
   await hand.fill('Wheelbase', '1.25 m')
   await hand.fill('Ground clearance', '250 mm')
   await hand.choose(/^It is/, 'pulled by a winch')
-  await hand.button('Tell of the winch')
+  await hand.button('Describe the winch')
   await hand.fill('Rated pull, first layer', '900 kg')
   await settled(page)
   // what is still missing is asked where the drive will be shown

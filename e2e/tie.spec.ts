@@ -82,7 +82,7 @@ test('loads are tied down: planned, ticked on the card, loosened, compared', asy
   await canoe.locator('[data-lashing] summary').first().click()
   await canoe.getByRole('button', { name: 'Take the strap off' }).first().click()
   await settled(page)
-  await expect(answer).toContainText('Two straps over Green canoe')
+  await expect(answer).toContainText('Use two straps over Green canoe')
   await page.locator('[data-straps] summary').click()
   await page
     .locator('[data-straps]')

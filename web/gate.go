@@ -77,7 +77,7 @@ func (g *gate) mount(api fiber.Router) {
 		}
 		defer s.Release()
 		if s.Get("in") != true {
-			return fiber.NewError(fiber.StatusUnauthorized, "The passcode is asked for.")
+			return fiber.NewError(fiber.StatusUnauthorized, "The passcode is required.")
 		}
 		if seen, _ := s.Get("seen").(int64); time.Since(time.Unix(seen, 0)) > sessionTouch {
 			s.Set("seen", time.Now().Unix())

@@ -46,7 +46,7 @@ func practiceAsked(c fiber.Ctx) (a PracticeAsked, err error) {
 		return a, err
 	}
 	if _, err := time.Parse(time.DateOnly, a.Today); err != nil {
-		return a, fiber.NewError(fiber.StatusUnprocessableEntity, "The day is not told.")
+		return a, fiber.NewError(fiber.StatusUnprocessableEntity, "The day is not entered.")
 	}
 	a.Progress = practice.Tidy(a.Progress)
 	if a.Plan != nil {

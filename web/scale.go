@@ -107,7 +107,7 @@ func listen(ctx context.Context, stop context.CancelFunc, address string, tell f
 	where := url.URL{Scheme: "http", Host: address, Path: "/stream"}
 	req, err := http.NewRequestWithContext(ctx, http.MethodGet, where.String(), nil)
 	if err != nil {
-		return "That is no address of a scale."
+		return "That is not the address of a scale."
 	}
 	res, err := scaleClient.Do(req)
 	if err != nil {
@@ -116,7 +116,7 @@ func listen(ctx context.Context, stop context.CancelFunc, address string, tell f
 	}
 	defer res.Body.Close()
 	if res.StatusCode != http.StatusOK {
-		return "What answers there is no scale."
+		return "What answers there is not a scale."
 	}
 	quiet := time.AfterFunc(scaleQuiet, stop)
 	defer quiet.Stop()
@@ -128,7 +128,7 @@ func listen(ctx context.Context, stop context.CancelFunc, address string, tell f
 		switch {
 		case wrong:
 			if odd++; odd >= scaleNonsense {
-				return "The scale sends what is no weight. Look at its display: overloaded, or upset?"
+				return "The scale does not send a weight. Look at its display: overloaded, or upset?"
 			}
 			continue
 		case !ok:
@@ -148,9 +148,9 @@ func listen(ctx context.Context, stop context.CancelFunc, address string, tell f
 	}
 	switch {
 	case errors.Is(in.Err(), bufio.ErrTooLong):
-		return "The scale sends what is no weight."
+		return "The scale does not send a weight."
 	case ctx.Err() != nil || in.Err() == nil:
-		return "The scale has stopped. What was taken is kept."
+		return "The scale has stopped. What was recorded is kept."
 	}
-	return "The scale was lost. What was taken is kept."
+	return "The scale was lost. What was recorded is kept."
 }

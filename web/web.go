@@ -119,24 +119,24 @@ var troubles = []struct {
 }{
 	{store.ErrNotFound, fiber.StatusNotFound, "There is no such plan.", ""},
 	{store.ErrConflict, fiber.StatusPreconditionFailed, "The plan was changed elsewhere.",
-		"Another tab or device saved it since. Load that version, or keep yours as a copy."},
+		"Another tab or device has saved it since. Load that version, or keep yours as a copy."},
 	{
 		store.ErrBusy,
 		fiber.StatusServiceUnavailable,
 		"Another program holds the database.",
-		"Nothing was changed. It is tried again.",
+		"Nothing was changed. It will be tried again.",
 	},
 	{
 		store.ErrManyRecords,
 		fiber.StatusUnprocessableEntity,
-		"The plan has as many records as it may: 20,000.",
+		"The plan has reached the limit of 20,000 records.",
 		"Put old ones away with an archive.",
 	},
 	{
 		store.ErrManyPhotos,
 		fiber.StatusUnprocessableEntity,
-		"The plan has as many photos as it may: 400.",
-		"Take some away first.",
+		"The plan has reached the limit of 400 photos.",
+		"Delete some first.",
 	},
 	{errCrowded, fiber.StatusServiceUnavailable, "Several searches are under way.", "Try again in a moment."},
 	{
@@ -148,21 +148,21 @@ var troubles = []struct {
 	{
 		store.ErrReadOnly,
 		fiber.StatusInternalServerError,
-		"The database may not be written.",
-		"Look at the rights of its file and directory.",
+		"The database cannot be written to.",
+		"Check the permissions of its file and directory.",
 	},
 	{
 		store.ErrNoAccess,
 		fiber.StatusInternalServerError,
 		"The database cannot be opened.",
-		"Look whether its disk is there, and at its rights.",
+		"Check that its disk is there, and its permissions.",
 	},
 	{store.ErrDamaged, fiber.StatusInternalServerError, "The database is damaged.", "Put a backup in its place."},
 	{
 		store.ErrDisk,
 		fiber.StatusInternalServerError,
-		"The disk does not read or write as it should.",
-		"Copy what is on it while it can be read.",
+		"The disk does not read or write properly.",
+		"Copy what is on it while it can still be read.",
 	},
 	{context.DeadlineExceeded, fiber.StatusServiceUnavailable, "The server took too long.", ""},
 }

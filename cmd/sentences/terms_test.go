@@ -38,3 +38,32 @@ func TestTermsStandInBraces(t *testing.T) {
 		}
 	}
 }
+
+// Sentences speak as a foreman does: none says "told" of a figure, "nought", "anew" or "speaks against", or counts what
+// is "at hand".
+func TestSentencesArePlain(t *testing.T) {
+	odd := regexp.MustCompile(`(?i)\b(told|nought|anew|speaks? against|at hand|reckoned|in hand|tell of)\b`)
+	text := map[string]*regexp.Regexp{
+		".go":  regexp.MustCompile(`(?:said\.Say|Says:|Where:|Does:|Look:|Note:)\(?\s*"((?:[^"\\]|\\.)*)"`),
+		".vue": regexp.MustCompile(`>([^<>{}]*[a-z]{2}[^<>{}]*)<`),
+	}
+	for kind, dir := range map[string]string{".go": filepath.Join("..", "..", "core"), ".vue": filepath.Join("..", "..", "ui", "src")} {
+		sentences := 0
+		err := walk(dir, kind, func(path string, data []byte) error {
+			if kind == ".vue" { // what is on the page
+				_, page, _ := strings.Cut(string(data), "<template>")
+				data = []byte(page)
+			}
+			for _, m := range text[kind].FindAllStringSubmatch(string(data), -1) {
+				sentences++
+				if word := odd.FindString(m[1]); word != "" {
+					t.Errorf("%s: “%s” in %q", path, word, strings.Join(strings.Fields(m[1]), " "))
+				}
+			}
+			return nil
+		})
+		if err != nil || sentences < 500 {
+			t.Errorf("%s: %d sentences, %v", kind, sentences, err)
+		}
+	}
+}

@@ -185,7 +185,7 @@ func rings(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 func ramps(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 	l, ok := p.Outings[q.Outing].Layouts[q.Trailer]
 	if !ok || l.Loading == nil {
-		return nil, Refusal("Tell first which machine gets on.")
+		return nil, Refusal("First say which machine gets on.")
 	}
 	part := plan.Part{
 		Order: next(p), Name: "Ramps", Kind: "ramps", Mass: &plan.MassEstimate{Value: 30, How: plan.Typical},

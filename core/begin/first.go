@@ -99,16 +99,16 @@ func firstLoads(told []FirstLoad) (map[string]plan.Load, error) {
 	many := 0
 	for i := range told {
 		if l := &told[i]; l.Count > mostAlike {
-			return nil, Refusal(fmt.Sprintf("How many: %d is more than %d, the most that are counted.",
+			return nil, Refusal(fmt.Sprintf("How many: %d is more than %d, which is the limit.",
 				l.Count, mostAlike))
 		} else if m := l.mass(); m != nil &&
 			!(quantity.Finite(float64(m.Value)) && (m.PlusMinus == nil || quantity.Finite(float64(*m.PlusMinus)))) {
-			return nil, Refusal("Weight of each: nothing weighs so much.")
+			return nil, Refusal("Weight of each: nothing weighs that much.")
 		}
 		many += told[i].loads()
 	}
 	if many > MostFirst {
-		return nil, Refusal(fmt.Sprintf("How many: %d are too many to begin with, %d at most. "+
+		return nil, Refusal(fmt.Sprintf("How many: %d is too many to begin with; the limit is %d. "+
 			"Things that lie together count as one load.", many, MostFirst))
 	}
 	loads := make(map[string]plan.Load, many)

@@ -158,11 +158,11 @@ func TestFirstSaidTwoWays(t *testing.T) {
 func TestFirstRefuses(t *testing.T) {
 	huge := math.MaxFloat64
 	for says, loads := range map[string][]begin.FirstLoad{
-		"How many: 101 are too many": {{Name: "chairs", Count: 101}},
-		"too many to begin with":     {{Name: "a", Count: 60}, {Name: "b", Count: 60}},
-		"more than 100000":           {{Name: "a", Count: math.MaxInt}, {Name: "b", Count: math.MaxInt}},
-		"Weight of each":             {{Name: "bricks", Kind: "bricks", Count: 10, Weight: (*quantity.Mass)(&huge)}},
-		"Weight of each: ":           {{Name: "bricks", Kind: "bricks", Count: 10, Weight: kg(3), PlusMinus: (*quantity.Mass)(&huge)}},
+		"How many: 101 is too many": {{Name: "chairs", Count: 101}},
+		"too many to begin with":    {{Name: "a", Count: 60}, {Name: "b", Count: 60}},
+		"more than 100000":          {{Name: "a", Count: math.MaxInt}, {Name: "b", Count: math.MaxInt}},
+		"Weight of each":            {{Name: "bricks", Kind: "bricks", Count: 10, Weight: (*quantity.Mass)(&huge)}},
+		"Weight of each: ":          {{Name: "bricks", Kind: "bricks", Count: 10, Weight: kg(3), PlusMinus: (*quantity.Mass)(&huge)}},
 	} {
 		var no begin.Refusal
 		if _, err := begin.First(&begin.FirstAnswers{Loads: loads}); !errors.As(err, &no) ||

@@ -81,7 +81,7 @@ func NewLadder(p *plan.Plan, trailer, kind string) (*Ladder, error) {
 	t := p.Trailers[trailer]
 	if t.CouplingToDeck == nil {
 		return nil, refused(
-			p, "Fill in first how far behind the {coupling} the deck begins: the {drawbar} follows from it.",
+			p, "First enter how far behind the {coupling} the deck begins: the {drawbar} follows from it.",
 		)
 	}
 	l := &Ladder{Kind: kind, front: float64(t.CouplingToDeck.Value), drawbar: said.Term("Drawbar", p.Region)}

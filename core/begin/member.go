@@ -19,7 +19,7 @@ const apart quantity.Length = 0.15
 func member(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 	t := p.Trailers[q.Trailer]
 	if t.Frame == nil || len(t.Frame.Members) == 0 {
-		return nil, Refusal("No frame is drawn that a member could be added to.")
+		return nil, Refusal("There is no frame yet to add a member to.")
 	}
 	if q.ID == "" {
 		return nil, Refusal("The new member has no key.")
@@ -46,7 +46,7 @@ func member(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 		return []finding.Op{add(path+q.ID, m)}, nil
 	case "mirror":
 		if !held {
-			return nil, Refusal("Select the member to be mirrored.")
+			return nil, Refusal("Select the member to mirror.")
 		}
 		m.Name = name + ", mirrored"
 		m.From.Right, m.To.Right, m.Roll = -m.From.Right, -m.To.Right, -m.Roll
@@ -54,7 +54,7 @@ func member(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 		return []finding.Op{add(path+q.ID, m)}, nil
 	case "split":
 		if !held {
-			return nil, Refusal("Select the member to be split.")
+			return nil, Refusal("Select the member to split.")
 		}
 		return split(path, q, t.Frame.Members[q.Of], m.Order)
 	}
@@ -100,7 +100,7 @@ func split(path string, q *Asked, held plan.Member, order int) ([]finding.Op, er
 		at = long / 2
 	}
 	if !(at > 0) || !(at < long) {
-		return nil, Refusal("The place lies beyond its ends.")
+		return nil, Refusal("The place is beyond its ends.")
 	}
 	s := quantity.Length(at / long)
 	mid := plan.FramePoint{

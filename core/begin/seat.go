@@ -17,7 +17,7 @@ func seat(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 	t := p.Trailers[q.Trailer]
 	switch {
 	case t.Frame == nil || len(t.Frame.Members) == 0:
-		return nil, Refusal("No frame is drawn whose rails could be notched.")
+		return nil, Refusal("There is no frame yet whose rails could be notched.")
 	case !(q.By > 0):
 		return nil, Refusal("Enter how deep the notch is.")
 	}
@@ -26,10 +26,10 @@ func seat(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 		long = axleTube
 	}
 	if t.CouplingToAxle == nil || t.CouplingToDeck == nil {
-		return nil, refused(p, "Where the axle stands is not known: enter how far it stands behind the {coupling}.")
+		return nil, refused(p, "The position of the axle is not known: enter how far it is behind the {coupling}.")
 	}
 	if t.AxleCount() > 1 && t.AxleGap == nil {
-		return nil, Refusal("Enter how far the axles stand apart.")
+		return nil, Refusal("Enter how far apart the axles are.")
 	}
 	n, gap := t.AxleCount(), 0.0
 	if n > 1 {

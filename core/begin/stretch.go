@@ -21,9 +21,9 @@ func stretch(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 	by := q.By
 	switch {
 	case t.Frame == nil || len(t.Frame.Members) == 0:
-		return nil, Refusal("No frame is drawn that could be stretched.")
+		return nil, Refusal("There is no frame yet to stretch.")
 	case by == 0 || math.Abs(float64(by)) > 4:
-		return nil, Refusal("Type by how much, up to 4 m; a minus sign makes it shorter.")
+		return nil, Refusal("Enter by how much, up to 4 m; a minus sign makes it shorter.")
 	}
 	path := "/trailers/" + q.Trailer
 	var move func(end plan.FramePoint) plan.FramePoint
@@ -85,7 +85,7 @@ func stretch(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 		if math.Signbit(float64(to.Back-from.Back)) != math.Signbit(float64(m.To.Back-m.From.Back)) &&
 			m.To.Back != m.From.Back ||
 			(to.Right-from.Right)*(m.To.Right-m.From.Right) < 0 {
-			return nil, Refusal("Shortened so far, " + m.Name + " would turn round.")
+			return nil, Refusal("Shortened that far, " + m.Name + " would turn round.")
 		}
 		if from != m.From {
 			out = append(out, finding.Op{Op: "add", Path: path + "/frame/members/" + id + "/from", Value: from})

@@ -65,7 +65,7 @@ const (
 func gasStruts(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 	n := p.Trailers[q.Trailer].Tipping
 	if n == nil {
-		return nil, Refusal("Say first how the bed tips.")
+		return nil, Refusal("First say how the bed tips.")
 	}
 	t := *n
 	hinge := float64(t.Hinge.Back)
@@ -102,7 +102,7 @@ func gasStruts(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 func piece(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 	t := p.Trailers[q.Trailer].Tipping
 	if t == nil {
-		return nil, Refusal("Say first how the bed tips.")
+		return nil, Refusal("First say how the bed tips.")
 	}
 	long, _ := deck(p, q.Trailer)
 	from := quantity.Length(0)

@@ -10,7 +10,7 @@ import (
 func vents(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 	t := p.Trailers[q.Trailer]
 	if t.Frame == nil || len(t.Frame.Members) == 0 {
-		return nil, Refusal("No frame is drawn that could be vented.")
+		return nil, Refusal("There is no frame yet to vent.")
 	}
 	out := parts.VentOps(t.Frame, "/trailers/"+q.Trailer+"/frame/members/", q.ID)
 	if len(out) == 0 {

@@ -227,7 +227,7 @@ func (l *Ledger) judge(m *plan.MoneyPlan, spent, toCome Cents) {
 	case spent > target:
 		l.Outcome = finding.Fails
 		l.Over = over.measure()
-		l.Says = append(l.Says, said.Say(" The target of % is passed already.", of)...)
+		l.Says = append(l.Says, said.Say(" The target of % has been passed.", of)...)
 	case over > 0:
 		l.Outcome = finding.Fails
 		l.Over = over.measure()
@@ -246,7 +246,7 @@ func (l *Ledger) judge(m *plan.MoneyPlan, spent, toCome Cents) {
 	default:
 		l.Says = append(
 			l.Says,
-			said.Say(" % of the target of % are left.", said.Of(quantity.KindMoney, (-over).Money()), of)...)
+			said.Say(" % of the target of % is left.", said.Of(quantity.KindMoney, (-over).Money()), of)...)
 	}
 	if l.Open > 0 && l.Outcome != finding.Fails {
 		l.Outcome = finding.Unknown

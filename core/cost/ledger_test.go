@@ -50,8 +50,8 @@ func TestLedger(t *testing.T) {
 		want   finding.Outcome
 		says   string
 	}{
-		{850, finding.Tight, "leaves £3.50"}, {1000, finding.Holds, "are left"}, {846.5, finding.Tight, "leaves £0"}, {846.49, finding.Fails, "will be passed by £0.01"},
-		{600, finding.Fails, "passed already"},
+		{850, finding.Tight, "leaves £3.50"}, {1000, finding.Holds, "is left"}, {846.5, finding.Tight, "leaves £0"}, {846.49, finding.Fails, "will be passed by £0.01"},
+		{600, finding.Fails, "has been passed"},
 	} {
 		l := cost.LedgerOf(&plan.MoneyPlan{Target: money(c.target)}, "t", planned, all)
 		if l.Outcome != c.want || !strings.Contains(texts(l.Says), c.says) {

@@ -223,12 +223,12 @@ func (o *Ways) even(sums map[string]waySum) {
 		}
 	}
 	if best < 0 {
-		o.Says = said.Say("Enter what each way costs: then they stand side by side over the years.")
+		o.Says = said.Say("Enter what each way costs: then you see them side by side over the years.")
 		return
 	}
 	o.Rows[best].Best = true
 	b := &o.Rows[best]
-	o.Says = said.Say("Over % years and % uses the least is “%”: %.", said.Of(quantity.KindCount, o.Years),
+	o.Says = said.Say("Over % years and % uses the cheapest is “%”: %.", said.Of(quantity.KindCount, o.Years),
 		said.Of(quantity.KindCount, math.Round(o.Years*o.Uses)), b.Name, said.Of(quantity.KindMoney, b.Whole.Value))
 	var open []said.Sentence
 	for i := range o.Rows {
@@ -243,7 +243,7 @@ func (o *Ways) even(sums map[string]waySum) {
 		return r.ID != b.ID && r.Whole != nil && lowOf(r.Whole) < highOf(b.Whole)
 	})
 	if near {
-		o.Says = append(o.Says, said.Say(" Another may be as cheap within what is not sure.")...)
+		o.Says = append(o.Says, said.Say(" Another may be as cheap within the doubt.")...)
 	}
 }
 
@@ -302,19 +302,19 @@ func (o *Ways) jobs(m *plan.MoneyPlan, known Known, root string) {
 		switch {
 		case left <= 0:
 			row.Says = said.Say(
-				"Nothing is left: each costs % more than it pays.",
+				"Nothing is left: each one costs % more than it pays.",
 				said.Of(quantity.KindMoney, (-left).Money()),
 			)
 		case cost != nil && *cost > 0:
 			jobs := math.Ceil(*cost/float64(left.Money()) - 1e-9)
 			row.Pays = finding.Exactly(quantity.KindCount, jobs)
 			row.Says = said.Say(
-				"% are left; % pay the trailer.",
+				"% is left; % pay for the trailer.",
 				said.Of(quantity.KindMoney, left.Money()),
 				said.Counted(int(jobs), "job", "jobs"),
 			)
 		default:
-			row.Says = said.Say("% are left of each.", said.Of(quantity.KindMoney, left.Money()))
+			row.Says = said.Say("% is left of each.", said.Of(quantity.KindMoney, left.Money()))
 		}
 		o.Jobs = append(o.Jobs, row)
 	}

@@ -128,7 +128,7 @@ func bulk(p *plan.Plan, path string, l *plan.Load, bed Bed) *Lot {
 			need(
 				path+"/bulk/material",
 				"which material it is",
-				"Choose the nearest; its range says how little is known.",
+				"Choose the nearest; its range shows how little is known.",
 			),
 		)
 	}
@@ -160,7 +160,7 @@ func bulk(p *plan.Plan, path string, l *plan.Load, bed Bed) *Lot {
 			}
 			lot.Needs = append(
 				lot.Needs,
-				need(path+"/mass", "the weight of the load", "It stands on the delivery note."),
+				need(path+"/mass", "the weight of the load", "It is on the delivery note."),
 			)
 			return lot
 		}

@@ -236,16 +236,16 @@ func Take(p *plan.Plan, t *Thing, id string) ([]finding.Op, error) {
 func into(p *plan.Plan, t *Thing, id string, over bool) ([]finding.Op, error) {
 	c := collections[t.Collection]
 	if c == nil || t.Holds == nil {
-		return nil, Refusal("This thing of the library cannot be read.")
+		return nil, Refusal("This library entry cannot be read.")
 	}
 	holds := t.Holds.Clone()
 	v, ok := c.entry(holds, thing)
 	if !ok {
-		return nil, Refusal("This thing of the library cannot be read.")
+		return nil, Refusal("This library entry cannot be read.")
 	}
 	old, there := c.entry(p, id)
 	if there && !over {
-		return nil, Refusal("The plan has something under that name already.")
+		return nil, Refusal("The plan already has something under that name.")
 	}
 	var ops []finding.Op
 	if c.refers != nil {

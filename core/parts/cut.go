@@ -29,7 +29,7 @@ const (
 // out as well; says is why the bar can bear nothing.
 func cutsOf(b *FrameBar) (out []BarCut, says string) {
 	if len(b.Member.Cuts) > mostCuts {
-		return nil, "it has more cuts than are worked out"
+		return nil, "it has more cuts than can be worked out"
 	}
 	size := SizeOf(b.Member.Profile)
 	ids := plan.Ordered(b.Member.Cuts, func(c plan.MemberCut) int { return c.Order })
@@ -39,7 +39,7 @@ func cutsOf(b *FrameBar) (out []BarCut, says string) {
 			return nil, "a cut in it has no size"
 		}
 		if c.At < 0 || float64(c.At) > b.Length {
-			return nil, "a cut in it lies beyond its end"
+			return nil, "a cut in it is beyond its end"
 		}
 		o := BarCut{Cut: c}
 		half := stretch(&c) / 2

@@ -14,5 +14,5 @@ func Unsure(f *finding.Finding, p plan.Profile) {
 		return
 	}
 	f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
-	f.Says = append(f.Says, said.Say(" Its material is not known: mild steel is taken.")...)
+	f.Says = append(f.Says, said.Say(" Its material is not known: mild steel is assumed.")...)
 }

@@ -27,7 +27,7 @@ func ReadAs[T any](data []byte) (*T, error) {
 		return nil, &ShapeError{Reason: "This is not readable JSON: " + err.Error() + "."}
 	}
 	if _, err := dec.Token(); err != io.EOF {
-		return nil, &ShapeError{Reason: "Something follows behind its end."}
+		return nil, &ShapeError{Reason: "There is something after its end."}
 	}
 	if err := shape(doc, reflect.TypeFor[T](), ""); err != nil {
 		return nil, err

@@ -23,7 +23,7 @@ func (l *Load) check(c *cleaner, path string) bool {
 		}
 	}
 	if n > 1 {
-		c.say(path, "A load is loose material, a tank or a pack of pieces: one of them. The first is taken.")
+		c.say(path, "A load is loose material, a tank or a pack of pieces, only one of them. The first is used.")
 		if l.Bulk != nil {
 			l.Tank = nil
 		}
@@ -51,7 +51,7 @@ func (c *cleaner) ends(e *EndWeighing, path string) bool {
 
 func (b *Bulk) check(c *cleaner, path string) bool {
 	if !slices.Contains(BulkBys, b.By) {
-		c.say(path+"/by", "It is not told how the amount is measured; by volume is taken.")
+		c.say(path+"/by", "How the amount is measured is not entered; by volume is assumed.")
 		b.By = ByVolume
 	}
 	if b.Wet != "" && b.Wet != Dry && b.Wet != Soaked {
@@ -89,7 +89,7 @@ func (t *Trailer) check(c *cleaner, path string) bool {
 func (r *Rating) check(c *cleaner, path string) bool {
 	if !slices.Contains(AllCounts, r.Counts) {
 		if r.Counts != "" {
-			c.say(path+"/counts", "A label counts the gross weight, the payload, or it is not told.")
+			c.say(path+"/counts", "A label counts the gross weight or the payload, or that is not known.")
 		}
 		r.Counts = CountsUnsure
 	}
@@ -98,7 +98,7 @@ func (r *Rating) check(c *cleaner, path string) bool {
 
 func (r *Reading) check(c *cleaner, path string) bool {
 	if k := r.Plank; k != nil && !(k.Span > 0 && k.To > 0 && k.To <= k.Span && k.Span < maxLength) {
-		c.say(path+"/plank", "What stands on the plank must be between the block and the scale.")
+		c.say(path+"/plank", "Whatever stands on the plank must be between the block and the scale.")
 		r.Plank = nil
 	}
 	return true
@@ -167,7 +167,7 @@ func (c *cleaner) supports(placements map[string]Placement, parts map[string]Par
 		if !ok {
 			c.say(
 				path+"/"+id+"/on",
-				"What should carry this load is not on the trailer; it is taken to stand on the deck.",
+				"What should carry this load is not on the trailer; it is put on the deck.",
 			)
 			pl.On, pl.ID, pl.Slot = OnDeck, "", ""
 			placements[id] = pl
@@ -222,13 +222,13 @@ func (s *Strap) check(c *cleaner, path string) bool {
 	if s.Kind == StrapChain && s.Grade != "" && !slices.Contains(norms.ChainGrades, s.Grade) {
 		c.say(
 			path+"/grade",
-			"The grade of chain: “%” is not known here, so it is taken as not told.",
+			"The grade of chain: “%” is not known here, so it is treated as not entered.",
 			said.Name(s.Grade, "?"),
 		)
 		s.Grade = ""
 	}
 	if s.Limit != nil && s.Breaks != nil && *s.Limit > *s.Breaks {
-		c.say(path+"/limit", "The working load limit is over the breaking strength: read the tag anew.")
+		c.say(path+"/limit", "The working load limit is above the breaking strength: read the tag again.")
 		s.Limit = nil
 	}
 	return true
@@ -252,7 +252,7 @@ func (b *Bunks) check(c *cleaner, path string) bool {
 
 func (w *Want) check(c *cleaner, path string) bool {
 	if !slices.Contains(Wants, w.What) {
-		c.say(path+"/what", "This want is of no kind known here; it is left aside.")
+		c.say(path+"/what", "This kind of want is not known here; it is ignored.")
 		return false
 	}
 	return true

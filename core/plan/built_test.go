@@ -55,7 +55,7 @@ func TestCleanOfBuiltThings(t *testing.T) {
 		"rolls how":             {loading, `{"machine":"crate","winch":{"back":0,"up":0.3,"wheels":"square"}}`, loading + "/winch/wheels", "not known here"},
 		"winch's bolts":         {loading, `{"machine":"crate","winch":{"back":0,"up":0.3,"bolts":-1}}`, loading + "/winch/bolts", "number of bolts"},
 		"thick pin":             {loading, `{"machine":"crate","winch":{"back":0,"up":0.3,"pin":1}}`, loading + "/winch/pin", "pin's diameter"},
-		"limit over breaking":   {"/straps", `{"s":{"order":1,"name":"S","limit":900,"breaks":600,"count":1}}`, "/straps/s/limit", "over the breaking strength"},
+		"limit over breaking":   {"/straps", `{"s":{"order":1,"name":"S","limit":900,"breaks":600,"count":1}}`, "/straps/s/limit", "above the breaking strength"},
 		"straps without number": {"/straps", `{"s":{"order":1,"name":"S","count":-1}}`, "/straps/s/count", "number of straps"},
 		"strap's kind":          {"/straps", `{"s":{"order":1,"name":"S","kind":"glue","count":1}}`, "/straps/s/kind", "not known here"},
 		"wide strap":            {"/straps", `{"s":{"order":1,"name":"S","width":2,"count":1}}`, "/straps/s/width", "strap's width"},

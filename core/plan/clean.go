@@ -43,11 +43,11 @@ var (
 func Clean(p *Plan) []Problem {
 	c := &cleaner{plan: p}
 	if p.Units != quantity.Metric && p.Units != quantity.Imperial {
-		c.say("/units", "The units must be metric or imperial; metric is taken.")
+		c.say("/units", "The units must be metric or imperial; metric is used.")
 		p.Units = quantity.Metric
 	}
 	if _, ok := said.Terms["rule set name"][p.Region]; !ok {
-		c.say("/region", "The rule set must be one of na, uk, eu, au, nz; uk is taken.")
+		c.say("/region", "The rule set must be one of na, uk, eu, au, nz; uk is used.")
 		p.Region = quantity.UK
 	}
 	for _, how := range slices.Sorted(maps.Keys(p.Doubts)) {
@@ -200,7 +200,7 @@ func (c *cleaner) how(path string, h *How) {
 	}
 	c.say(
 		path+"/how",
-		"How it is known must be weighed, learned, plate, maker, typical or guessed, not “%”; a guess is taken.",
+		"How it is known must be weighed, learned, plate, maker, typical or guessed, not “%”; guessed is assumed.",
 		said.Name(string(*h), "?"),
 	)
 	*h = Guessed
@@ -227,7 +227,7 @@ func (c *cleaner) word(f *Field, v reflect.Value, path string) {
 		c.say(path, "A day is written year-month-day, as 2026-05-31.")
 		v.SetString("")
 	case f.Form == FormWord && !f.known(s):
-		c.say(path, "The "+f.Says+": “%” is not known here, so it is taken as not told.", said.Name(s, "?"))
+		c.say(path, "The "+f.Says+": “%” is not known here, so it is treated as not entered.", said.Name(s, "?"))
 		v.SetString("")
 	case f.Form == FormOther && !c.holds(f.ref, s):
 		c.say(path, "This "+f.Says+" is not in the plan.")
@@ -304,7 +304,7 @@ func (c *cleaner) entries(f *Field, v reflect.Value, path string) {
 		key, at := reflect.ValueOf(id), path+"/"+escape(id)
 		switch {
 		case !idPattern.MatchString(id):
-			c.say(at, "An id may hold small letters, digits and hyphens only; the entry is left out.")
+			c.say(at, "An id may contain only small letters, digits and hyphens; the entry is left out.")
 		case f.ref != "" && !c.holds(f.ref, id):
 			c.say(at, "This "+f.Says+" is not in the plan.")
 		default:

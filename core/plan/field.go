@@ -251,7 +251,7 @@ func (f *Field) number(x float64) said.Sentence {
 	case !quantity.Finite(x):
 		return said.Say("The " + f.Says + " must be a number.")
 	case f.not0 && x == 0:
-		return said.Say("The " + f.Says + " must not be zero: leave it out where it is not known.")
+		return said.Say("The " + f.Says + " must not be zero: leave it empty if it is not known.")
 	case f.Above && x == f.Least && f.Least == 0:
 		return said.Say("The "+f.Says+" must be more than zero, not %.", is(x))
 	case x < f.Least && f.Least == 0:

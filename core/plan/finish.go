@@ -113,7 +113,7 @@ func (s *DaySlot) check(c *cleaner, path string) bool {
 
 func (d *Days) check(c *cleaner, path string) bool {
 	if d.By != "" && d.From != "" && d.By < d.From {
-		c.say(path+"/by", "It is wanted before it begins; that day is taken as not entered.")
+		c.say(path+"/by", "It is wanted before it begins; that day is treated as not entered.")
 		d.By = ""
 	}
 	return true
@@ -121,7 +121,7 @@ func (d *Days) check(c *cleaner, path string) bool {
 
 func (f *Finish) check(c *cleaner, path string) bool {
 	if f.Recoat != nil && f.RecoatMost != nil && *f.RecoatMost < *f.Recoat {
-		c.say(path+"/recoatMost", "The longest time to the next coat is shorter than the shortest; it is taken as not entered.")
+		c.say(path+"/recoatMost", "The longest time to the next coat is shorter than the shortest; it is treated as not entered.")
 		f.RecoatMost = nil
 	}
 	return true

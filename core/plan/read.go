@@ -41,7 +41,7 @@ func Read(data []byte) (*Plan, error) {
 		return nil, &ShapeError{Reason: "The file is not readable JSON: " + err.Error() + "."}
 	}
 	if _, err := dec.Token(); err != io.EOF {
-		return nil, &ShapeError{Reason: "Something follows behind the end of the plan."}
+		return nil, &ShapeError{Reason: "There is something after the end of the plan."}
 	}
 	root, ok := doc.(map[string]any)
 	if !ok {

@@ -166,7 +166,7 @@ func ballCase(r *rand.Rand, level int, own *plan.Plan) (made, bool) {
 			said.Count(i+1), said.Mass(c.mass), said.Length(c.long), said.Length(c.at)))
 		m.why = append(
 			m.why,
-			said.Say("Crate %: its middle lies % ahead of the axle: % · % / % = %.", said.Count(i+1),
+			said.Say("Crate %: its middle is % ahead of the axle: % · % / % = %.", said.Count(i+1),
 				said.Length(t.axle-middle), said.Mass(c.mass), said.Length(t.axle-middle), said.Length(t.axle),
 				said.Mass(c.mass*(t.axle-middle)/t.axle)),
 		)
@@ -185,7 +185,7 @@ func ballCase(r *rand.Rand, level int, own *plan.Plan) (made, bool) {
 		mistaken{loads, "That leaves out what the empty trailer itself has on the ball."},
 		mistaken{
 			t.ball + about,
-			"That takes the front board for the ball: the lever is from the axle to the ball.",
+			"That takes the front board for the ball: the lever runs from the axle to the ball.",
 		},
 		mistaken{t.ball + ends, "That takes each crate’s front for its middle."},
 		mistaken{0.10 * (t.empty + sum), "A tenth is a rule for what should be there, not what is there."},
@@ -231,7 +231,7 @@ func ownBall(r *rand.Rand, level int, p *plan.Plan) (made, bool) {
 		},
 		why: []said.Sentence{
 			said.Say(
-				"The plan reckons % of %: % of it.",
+				"The plan gives % of %: % of it.",
 				said.Mass(right),
 				said.Mass(mass),
 				said.Share(right/mass),
@@ -245,7 +245,7 @@ func ownBall(r *rand.Rand, level int, p *plan.Plan) (made, bool) {
 		level,
 		right,
 		mistaken{0.10 * mass, "A tenth is a rule for what should be there."},
-		mistaken{2 * right, "So much would tip the car’s tail: look how near the load’s middle lies to the axle."},
+		mistaken{2 * right, "That much would tip the car’s tail: look how close the middle of the load is to the axle."},
 		mistaken{
 			right / 2,
 			"There is more ahead of the axle than that.",
@@ -299,8 +299,8 @@ func holdsCase(r *rand.Rand, level int, _ *plan.Plan) (made, bool) {
 	reasons := []said.Sentence{
 		said.Say("Add up load and trailer, and the moments about the axle: one of them is out."),
 		said.Say("Load and trailer together are % of %.", said.Mass(mass), said.Mass(t.gross)),
-		said.Say("% press on the ball, and % is the least.", said.Mass(ball), said.Mass(low)),
-		said.Say("% press on the ball, and % is the most.", said.Mass(ball), said.Mass(high)),
+		said.Say("% presses on the ball, and % is the least.", said.Mass(ball), said.Mass(low)),
+		said.Say("% presses on the ball, and % is the most.", said.Mass(ball), said.Mass(high)),
 	}
 	m := made{ask: said.Say("Does this hold?"), choices: []choice{{says: names[right]}}}
 	for i := range names {
@@ -370,8 +370,8 @@ func fixesCase(r *rand.Rand, level int, _ *plan.Plan) (made, bool) {
 	}{
 		{said.Say("Move the crate % forward", said.Length(by)), moved(-by), "Forward puts more on the ball"},
 		{said.Say("Move the crate % back", said.Length(by)), moved(by), "Back takes weight off the ball"},
-		{said.Say("A toolbox of % at the very rear", said.Mass(small)), added(t.deckLong - 0.3), "What lies behind the axle lifts the ball"},
-		{said.Say("A toolbox of % at the front board", said.Mass(small)), added(0), "What lies at the front presses on the ball"},
+		{said.Say("A toolbox of % at the very rear", said.Mass(small)), added(t.deckLong - 0.3), "What is behind the axle lifts the ball"},
+		{said.Say("A toolbox of % at the front board", said.Mass(small)), added(0), "What is at the front presses on the ball"},
 		{said.Say("A plate with % more", said.Mass(100.0)), heavier, "A plate moves nothing"},
 	}
 	right := -1
@@ -401,7 +401,7 @@ func fixesCase(r *rand.Rand, level int, _ *plan.Plan) (made, bool) {
 	}
 	c := t.crates[0]
 	m := made{
-		ask: said.Say("Too little on the ball. Which way out brings it right?"),
+		ask: said.Say("Too little on the ball. Which way out fixes that?"),
 		given: []said.Sentence{
 			said.Say("On the ball %, of % to %.", said.Mass(now), said.Mass(low), said.Mass(high)),
 			said.Say("The crate: %, % long, its front % behind the front board. Ball to axle %, ball to the front board %.", said.Mass(c.mass),
@@ -409,7 +409,7 @@ func fixesCase(r *rand.Rand, level int, _ *plan.Plan) (made, bool) {
 		},
 	}
 	if now > high {
-		m.ask = said.Say("Too much on the ball. Which way out brings it right?")
+		m.ask = said.Say("Too much on the ball. Which way out fixes that?")
 	}
 	then := func(i int) (said.Piece, said.Sentence) {
 		v, l, h, _ := pressed(&ways[i].rig)
@@ -490,7 +490,7 @@ func fillCase(r *rand.Rand, level int, _ *plan.Plan) (made, bool) {
 		return made{}, false
 	}
 	m := made{
-		ask: said.Say("How deep may wet % lie, raked level?", said.Piece{Text: stuff.Name}),
+		ask: said.Say("How deep may wet % be, raked level?", said.Piece{Text: stuff.Name}),
 		given: []said.Sentence{
 			said.Say("The plate says % in all, empty it weighs %.", said.Mass(t.gross), said.Mass(t.empty)),
 			said.Say(
@@ -524,7 +524,7 @@ func fillCase(r *rand.Rand, level int, _ *plan.Plan) (made, bool) {
 			"That forgets the trailer’s own weight: the plate counts it.",
 		},
 		mistaken{rounded(t.gross / (stuff.DryLow * area)), "That is dry, and forgets the trailer’s own weight."},
-		mistaken{rounded(sides), "To the brim is what fits, not what it bears."},
+		mistaken{rounded(sides), "Up to the brim is what fits, not what it may carry."},
 	)
 	m.choices = m.choices[:min(4, len(m.choices))]
 	m.asked(quantity.KindLength, level)
@@ -576,11 +576,11 @@ func labelCase(r *rand.Rand, level int, _ *plan.Plan) (made, bool) {
 		}
 	} else {
 		other, why = t.gross-t.empty, "Payload counts the load alone: the trailer’s weight does not come off again."
-		m.why = []said.Sentence{said.Say("Payload is the load alone: %, if {tyre}s, axle and car bear the rest.", said.Mass(right))}
+		m.why = []said.Sentence{said.Say("Payload is the load alone: %, if {tyre}s, axle and car can take the rest.", said.Mass(right))}
 	}
 	m.choices, ok = figures(quantity.KindMass, level, right, mistaken{other, why},
 		mistaken{t.gross + t.empty, "Nothing is ever gained by the trailer’s own weight."},
-		mistaken{right - 0.1*t.gross, "The ball bears a part of it, but it is still load on the trailer."},
+		mistaken{right - 0.1*t.gross, "The ball carries a part of it, but it is still load on the trailer."},
 		mistaken{right / 2, "No label means half."})
 	m.choices = m.choices[:min(4, len(m.choices))]
 	return m, ok
@@ -670,11 +670,11 @@ func rampCase(r *rand.Rand, level int, _ *plan.Plan) (made, bool) {
 		return made{}, false
 	}
 	m := made{
-		ask: said.Say("Does its belly clear the ramp’s head?"),
+		ask: said.Say("Does its belly clear the top of the ramp?"),
 		given: []said.Sentence{
 			said.Say("The ramps are % long, the deck % high.", said.Length(ramp), said.Length(deck)),
 			said.Say(
-				"Its axles stand % apart, its belly % over the ground.",
+				"Its axles are % apart and its belly is % above the ground.",
 				said.Length(base),
 				said.Length(belly),
 			),
@@ -696,7 +696,7 @@ func rampCase(r *rand.Rand, level int, _ *plan.Plan) (made, bool) {
 	)
 	yes.mistake = said.Say("A long machine hangs down between its axles as it goes over the edge.")
 	no.mistake = said.Say(
-		"The edge comes up between the axles by about a quarter of their distance times the slope: less than the belly has.",
+		"The edge comes up between the axles by about a quarter of their distance times the slope, and that is less than the belly has.",
 	)
 	m.choices = []choice{yes, no}
 	if f.Outcome == finding.Fails {
@@ -733,16 +733,16 @@ func strapsCase(r *rand.Rand, level int, _ *plan.Plan) (made, bool) {
 		given: []said.Sentence{
 			said.Say("The crate weighs % and is % long.", said.Mass(mass), said.Length(long)),
 			said.Say("Each strap: working limit %, breaks at %.", said.Mass(limit), said.Mass(3*limit)),
-			said.Say("Both ends go to rings that bear more than the strap."),
+			said.Say("Both ends go to rings that take more than the strap."),
 		},
 		why: []said.Sentence{
 			said.Say(
-				"The working limits together must be half of the weight: % of %.",
+				"The working limits together must make half of the weight: % of %.",
 				said.Mass(mass/2),
 				said.Mass(mass),
 			),
 			said.Say(
-				"Where nothing stops it ahead: one up to 5 feet and 1,100 lb, two beyond that up to 10 feet. At % each it takes %.",
+				"If nothing blocks it in front: one up to 5 feet and 1,100 lb, two beyond that up to 10 feet. At % each it needs %.",
 				said.Mass(limit),
 				said.Count(right),
 			),
@@ -756,10 +756,10 @@ func strapsCase(r *rand.Rand, level int, _ *plan.Plan) (made, bool) {
 			m.choices = append(m.choices, count(n, mistake))
 		}
 	}
-	add(int(math.Ceil(mass/2/(3*limit)-1e-9)), "That takes the breaking load: the working limit is a third of it.")
+	add(int(math.Ceil(mass/2/(3*limit)-1e-9)), "That uses the breaking load: the working limit is a third of it.")
 	add(int(math.Ceil(mass/limit-1e-9)), "Half of the weight is asked for, not all of it.")
-	add(int(math.Ceil(mass/2/(limit/2)-1e-9)), "A strap counts half only where one end goes to the load itself.")
-	add(right+1, "One more does no harm, but the rule is met before.")
+	add(int(math.Ceil(mass/2/(limit/2)-1e-9)), "A strap counts half only if one end goes to the load itself.")
+	add(right+1, "One more does no harm, but the rule is already met.")
 	add(right-1, "One too few: add up the working limits, and look at its length.")
 	return m, len(m.choices) >= 3
 }
@@ -875,12 +875,12 @@ func wiringCase(r *rand.Rand, _ int, _ *plan.Plan) (made, bool) {
 	}
 	m := made{
 		ask: said.Say(
-			"Everything else is as it should be. Which one is it?",
+			"Everything else is in order. Which one is it?",
 		), given: p.Shows, choices: []choice{{says: p.Right}},
 		why: []said.Sentence{p.Reason},
 	}
 	for _, w := range p.Wrong {
-		m.choices = append(m.choices, choice{says: w, mistake: said.Say("That would show on other lamps, or otherwise.")})
+		m.choices = append(m.choices, choice{says: w, mistake: said.Say("That would show on other lamps, or in another way.")})
 	}
 	return m, true
 }
@@ -917,7 +917,7 @@ func squareCase(r *rand.Rand, level int, _ *plan.Plan) (made, bool) {
 			said.Say("Front left to rear right %, front right to rear left %.", said.Length(a), said.Length(b)),
 		},
 		why: []said.Sentence{
-			said.Say("The longer diagonal ends at the corner that stands out: it goes back, to the " + to + "."),
+			said.Say("The longer diagonal ends at the corner that sticks out: it goes back, to the " + to + "."),
 			said.Say(
 				"(% · % − % · %) / (4 · %) = %.",
 				said.Length(math.Max(a, b)),
@@ -937,7 +937,7 @@ func squareCase(r *rand.Rand, level int, _ *plan.Plan) (made, bool) {
 		{says: says(to, right)},
 		{says: says(wrong, right), mistake: said.Say("The other way it gets worse: the longer diagonal must become shorter.")},
 		{says: says(to, d), mistake: said.Say("The diagonals’ difference is not the way: it goes by their squares over four widths.")},
-		{says: says(to, d/2), mistake: said.Say("Half of the difference would be each diagonal’s own change, along itself, not across.")},
+		{says: says(to, d/2), mistake: said.Say("Half of the difference is how each diagonal itself changes, along its length, not across.")},
 	}
 	if level == 1 {
 		m.choices = m.choices[:3]
@@ -962,7 +962,7 @@ func sellerCase(r *rand.Rand, _ int, _ *plan.Plan) (made, bool) {
 		{
 			"/trailers/t/empty",
 			"What does it weigh empty, on a slip?",
-			"Without the empty weight the plate says nothing of the load.",
+			"Without the empty weight the plate tells you nothing about the load.",
 		},
 		{
 			"/trailers/t/couplingToAxle",
@@ -1015,8 +1015,8 @@ func sellerCase(r *rand.Rand, _ int, _ *plan.Plan) (made, bool) {
 	m.choices = append(
 		m.choices,
 		choice{
-			says:    said.Say(among(r, "How old is its paint?", "Was it ever lent?", "Which colour was it once?")),
-			mistake: said.Say("That says little of what it carries."),
+			says:    said.Say(among(r, "How old is its paint?", "Was it ever lent out?", "Which colour was it once?")),
+			mistake: said.Say("That says little about what it can carry."),
 		},
 	)
 	return m, true

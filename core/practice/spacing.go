@@ -101,7 +101,7 @@ func Next(p *Progress, today, only string) *Session {
 	case due > 0:
 		out.Says = said.Say("% due today.", said.Counted(due, "topic is", "topics are"))
 	default:
-		out.Says = said.Say("Nothing is due today. More does no harm.")
+		out.Says = said.Say("Nothing is due today. More practice does no harm.")
 	}
 	return out
 }

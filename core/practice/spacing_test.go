@@ -46,7 +46,7 @@ func TestNext(t *testing.T) {
 	if len(seen) != len(practice.Topics()) || len(seeds) != len(seen) {
 		t.Errorf("%v %v", seen, seeds)
 	}
-	if s := practice.Next(p, "2026-03-01", ""); text(s.Says) != "Nothing is due today. More does no harm." {
+	if s := practice.Next(p, "2026-03-01", ""); text(s.Says) != "Nothing is due today. More practice does no harm." {
 		t.Error(text(s.Says))
 	}
 	p = practice.Answered(p, "ramp", "2026-03-01", false)

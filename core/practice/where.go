@@ -52,7 +52,7 @@ type push struct {
 	mistakes       map[string]string
 }
 
-const lessHere = "By the balance of forces another way withstands more."
+const lessHere = "By the balance of forces another way holds more."
 
 const onlyPress = "It only presses the crate down, and friction takes a share of that: a strap that leans against the push holds much more."
 
@@ -138,7 +138,7 @@ func whereCase(r *rand.Rand, level int, _ *plan.Plan) (made, bool) {
 	m := made{
 		ask: said.Say(asked.ask),
 		given: []said.Sentence{
-			said.Say("The crate weighs %, is % long and % high, on a dry deck, nothing stands against it.",
+			said.Say("The crate weighs %, is % long and % high, on a dry deck, with nothing against it.",
 				said.Mass(mass), said.Length(long), said.Length(crateHigh)),
 			said.Say("Both straps alike: working limit %.", said.Mass(limit)),
 		},
@@ -153,7 +153,7 @@ func whereCase(r *rand.Rand, level int, _ *plan.Plan) (made, bool) {
 			said.Piece{Text: x.letter}, said.Of(quantity.KindShare, x.g)))
 	}
 	m.why = append(m.why, said.Say(
-		"So much push it withstands. Braking hard is % of the weight, pulling away or a bend %; a strap holds by leaning against it.",
+		"It holds against a push of that size. Braking hard is % of the weight, pulling away or a bend %; a strap holds by leaning against it.",
 		said.Of(quantity.KindShare, norms.Ask.Forward),
 		said.Of(quantity.KindShare, norms.Ask.Sideways),
 	))

@@ -260,7 +260,7 @@ func (d *doubts) where(g plan.Guess) said.Sentence {
 	case g.Kind == quantity.KindMass:
 		return said.Say("Weigh it.")
 	case g.Taken:
-		return said.Say("Tape it; its kind's usual figure is taken.")
+		return said.Say("Tape it; the usual figure for its kind is used.")
 	}
 	return said.Say("Tape it.")
 }

@@ -15,7 +15,7 @@ var Least = map[string]string{
 	"job":      "one outing with one load and what it weighs",
 	"vehicle":  "its {tow rating} and the limit of its {ball load}: papers and hitch plate",
 	"trailer":  "the plate’s number, and whether it counts the trailer",
-	"balance":  "one load placed, the empty weight and the axle’s place",
+	"balance":  "one load placed, the empty weight and the position of the axle",
 	"racks":    "a rack’s size and the hull’s weight",
 	"ramps":    "the machine’s wheelbase and clearance, the ramp’s length, the deck’s height",
 	"tie":      "a strap’s working limit and where rings are",
@@ -25,7 +25,7 @@ var Least = map[string]string{
 	"workshop": "two sides and two diagonals, or a parts list, or a drawn frame",
 	"finish":   "the way (paint, zinc) and a drawn frame or deck",
 	"road":     "an outing that is loaded",
-	"papers":   "your region and how the trailer came to you",
+	"papers":   "your region and how you came by the trailer",
 	"log":      "one tap after a drive",
 	"money":    "one price, or a shop’s list",
 }

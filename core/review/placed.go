@@ -149,9 +149,9 @@ func inOther(r *rig.Rig, it *rig.Item) bool {
 // noRoom tells what to do with a load that finds no room beside the others.
 func noRoom(it *rig.Item) string {
 	if it.Shape == "hull" {
-		return "No room was found on the deck for % beside the rest: plan a rack for it, or leave it."
+		return "There is no room on the deck for % beside the rest: plan a rack for it, or leave it behind."
 	}
-	return "No room was found on the deck for % beside the rest: place it yourself, leave it, or go twice."
+	return "There is no room on the deck for % beside the rest: place it yourself, leave it behind, or go twice."
 }
 
 // mostTold is how many loads an instruction places one by one.

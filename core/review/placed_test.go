@@ -155,8 +155,8 @@ func TestNoRoomBeside(t *testing.T) {
 		says    string
 		fixed   int
 	}{
-		{[]string{"quad", "canoe"}, finding.Unknown, "No room was found on the deck for canoe 2 beside the rest: plan a rack for it", 1},
-		{[]string{"quad", "quad", "quad"}, finding.Unknown, "No room was found on the deck for quad 3 beside the rest: place it yourself", 1},
+		{[]string{"quad", "canoe"}, finding.Unknown, "There is no room on the deck for canoe 2 beside the rest: plan a rack for it", 1},
+		{[]string{"quad", "quad", "quad"}, finding.Unknown, "There is no room on the deck for quad 3 beside the rest: place it yourself", 1},
 		{[]string{"canoe", "canoe"}, finding.Unknown, "", 2},
 		{[]string{"motorcycle", "motorcycle"}, finding.Unknown, "", 2},
 		{[]string{"mower-walk", "mower-walk"}, finding.Unknown, "", 2}, // 0.55 m each, 0.1 between them, on 1.4
@@ -213,7 +213,7 @@ func TestHeadToTail(t *testing.T) {
 		t.Errorf("%+v, %+v", a, b)
 	}
 	r := rig.Resolve(p, "t", "o")
-	if !r.Interlock(&r.Items[0], &r.Items[1]) || strings.Contains(rep.Headline.Says.Text(p.Locale()), "No room") ||
+	if !r.Interlock(&r.Items[0], &r.Items[1]) || strings.Contains(rep.Headline.Says.Text(p.Locale()), "There is no room") ||
 		!strings.Contains(rep.Headline.Says.Text(p.Locale()), "to the right, turned round") {
 		t.Error(rep.Headline.Says.Text(p.Locale()))
 	}
@@ -223,7 +223,7 @@ func TestHeadToTail(t *testing.T) {
 		t.Error("bars stand in bars")
 	}
 	narrow := sample.Plan(t, append(sets, "/trailers/t/deckWidth/value", "0.8")...)
-	if says := review.Review(narrow, review.Request{}).Headline.Says.Text(p.Locale()); !strings.Contains(says, "No room was found on the deck for Bike ") {
+	if says := review.Review(narrow, review.Request{}).Headline.Says.Text(p.Locale()); !strings.Contains(says, "There is no room on the deck for Bike ") {
 		t.Error(says)
 	}
 }

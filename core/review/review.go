@@ -270,7 +270,7 @@ func verdict(p *plan.Plan, q Request, detail bool) (*Report, *rig.Rig) {
 	if r == nil {
 		rep.Headline = Headline{
 			Outcome: finding.Unknown,
-			Says:    said.Say("No trailer yet. Tell of the trailer first."),
+			Says:    said.Say("No trailer yet. Add the trailer first."),
 		}
 		rep.Stages = stages(nil, nil)
 		return rep, nil

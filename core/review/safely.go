@@ -38,11 +38,11 @@ func brokenOff(r *rig.Rig, stage string) finding.Finding {
 	return finding.Finding{
 		Code: CodeBroken, Stage: stage, Scope: r.Scope, Gate: finding.GateGo, Subject: path, Outcome: finding.Unknown, Essential: true,
 		Title: said.Say("A check that broke off"),
-		Says:  said.Say("One check broke off: a slip of the program, not of yours. What else is said here stands."),
+		Says:  said.Say("One check broke off: that is the program's mistake, not yours. Everything else shown here stands."),
 		Needs: []finding.Need{
 			{
 				Path:  path,
-				Says:  said.Say("what makes it break"),
+				Says:  said.Say("what makes it break off"),
 				Where: said.Say("Look for a figure that was changed last, and change it back."),
 			},
 		},

@@ -49,12 +49,12 @@ func atRest(p *plan.Plan) *review.Report {
 func TestFailsOnUsualFigures(t *testing.T) {
 	taped := `,"clearance":{"value":0.08,"how":"weighed"}`
 	for name, c := range map[string]struct{ told, long, outcome, says, need string }{
-		"usual":           {"", `1.8`, "tight", "Roughly: It hangs by 5.8 mm, with its front wheels 592 mm on the deck. With the ground clearance of Crate at 120 mm, as it may be: 30 mm under it at least", "clearance"},
+		"usual":           {"", `1.8`, "tight", "Roughly: It grounds by 5.8 mm, with its front wheels 592 mm on the deck. With the ground clearance of Crate at 120 mm, as it may be: At least 30 mm is left under it", "clearance"},
 		"taped":           {taped, `1.8`, "tight", "With the wheelbase of Crate at 1063 mm, as it may be: Only 7.5 mm", "wheelbase"},
-		"all taped":       {taped + `,"wheelbase":{"value":1.25,"how":"weighed"},"frontAxle":{"value":0.3,"how":"weighed"}`, `1.8`, "fails", "It hangs by 5.8 mm", ""},
-		"taped, far off":  {taped, `1.2`, "fails", "It hangs by 50 mm", ""},
+		"all taped":       {taped + `,"wheelbase":{"value":1.25,"how":"weighed"},"frontAxle":{"value":0.3,"how":"weighed"}`, `1.8`, "fails", "It grounds by 5.8 mm", ""},
+		"taped, far off":  {taped, `1.2`, "fails", "It grounds by 50 mm", ""},
 		"two usual":       {"", `1.2`, "tight", "as it may be: Only 11 mm", "clearance"},
-		"whatever it has": {"", `1`, "fails", "It hangs by 78 mm", ""},
+		"whatever it has": {"", `1`, "fails", "It grounds by 78 mm", ""},
 	} {
 		p := mowing(t, c.told, c.long)
 		f := find(t, atRest(p), ramp.CodeClear)
@@ -111,8 +111,8 @@ func TestFailsOnAnyUsual(t *testing.T) {
 // not with a light one asks for the weight; so does what holds with the usual one and not with a heavy one.
 func TestDriverIsAGuess(t *testing.T) {
 	for rating, c := range map[string][2]string{
-		"340": {"fails", "However it is read, 390 kg on ramps rated 340 kg."},
-		"370": {"tight", "Roughly: However it is read, 390 kg on ramps rated 370 kg. With the driver's weight at 50 kg, as it may be: 350 kg on ramps rated 370 kg."},
+		"340": {"fails", "Either way, 390 kg on ramps rated 340 kg."},
+		"370": {"tight", "Roughly: Either way, 390 kg on ramps rated 370 kg. With the driver's weight at 50 kg, as it may be: 350 kg on ramps rated 370 kg."},
 		"420": {"tight", "390 kg on ramps rated 420 kg."},
 		"500": {"holds", "390 kg on ramps rated 500 kg."},
 	} {

@@ -120,7 +120,7 @@ func (r *Rig) SupportSteps() []finding.Step {
 				finding.StepTerm{
 					Symbol: "C",
 					Says: said.Say(
-						"from the axles to the ball, without an equaliser, as the ball's height has it",
+						"from the axles to the ball, without an equaliser, by the ball's height",
 					),
 					Measure: finding.Of(quantity.KindMass, negative(t.OnAxle)),
 					How:     t.How,

@@ -25,7 +25,7 @@ func (r *Rig) CarMass() (*span, []finding.Need) {
 			finding.Need{
 				Path:  "/outings/" + r.Scope.Outing + "/people",
 				Says:  said.Say("the weight of the people"),
-				Where: said.Say("Count them; the driver too."),
+				Where: said.Say("Count them, and the driver too."),
 			},
 		)
 	}
@@ -84,7 +84,7 @@ func (r *Rig) carRear(ball *span, people bool) (*span, []finding.Need) {
 			finding.Need{
 				Path:  "/outings/" + r.Scope.Outing + "/people",
 				Says:  said.Say("the weight of the people"),
-				Where: said.Say("Count them; the driver too."),
+				Where: said.Say("Count them, and the driver too."),
 			},
 		)
 	}

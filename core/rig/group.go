@@ -79,7 +79,7 @@ func (r *Rig) group() {
 		if t.Sinks == nil || *t.Sinks <= 0 {
 			need("/sinks", "how far the springs sink", "Tape the deck's height empty and at full load.")
 		} else {
-			need("/axleRating", "what the axles may bear", "It stands on the axle's plate, or on the springs'.")
+			need("/axleRating", "what the axles may carry", "It is on the axle's plate, or on the springs'.")
 		}
 		rated := even.OnAxle.High
 		for _, v := range []*quantity.Mass{t.SpringRating, t.AxleRating} {

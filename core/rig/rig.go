@@ -315,7 +315,7 @@ func (r *Rig) empty() {
 			r.trailerPath("/empty/mass"),
 			said.Say("the empty trailer's weight"),
 			said.Say(
-				"It stands on the plate or in the papers; a {weighbridge} tells it, or choose the kind of trailer.",
+				"It is on the plate or in the papers; a {weighbridge} shows it, or choose the kind of trailer.",
 			),
 		)
 		return
@@ -358,7 +358,7 @@ func (r *Rig) massOfEmpty() *quantity.Range[mass] {
 		if r.Trailer.Empty.Ball == nil ||
 			r.Trailer.Empty.Axle == nil && (r.Trailer.Empty.Left == nil || r.Trailer.Empty.Right == nil) {
 			r.rough(r.trailerPath("/empty/mass"), said.Say("the empty trailer's weight"),
-				said.Say("It stands on the plate or in the papers; a {weighbridge} tells it."))
+				said.Say("It is on the plate or in the papers; a {weighbridge} shows it."))
 		}
 		return &quantity.Range[mass]{Nominal: (k.Low + k.High) / 2, Low: k.Low, High: k.High}
 	}

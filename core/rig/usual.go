@@ -27,7 +27,7 @@ func (r *Rig) usual() {
 		r.Usual = append(r.Usual, finding.Need{Path: r.trailerPath(field), Says: said.Say(says),
 			Where: append(
 				said.Say(where),
-				said.Say(" Until then it is taken as %, usual for its kind.", said.Length(v))...)})
+				said.Say(" Until then % is assumed, usual for its kind.", said.Length(v))...)})
 	}
 	frontTold, axleTold := t.CouplingToDeck != nil, t.CouplingToAxle
 	take(&t.DeckLength, "/deckLength", k.Deck.Mid, k.Deck.PlusMinus(),

@@ -144,7 +144,7 @@ func swapSides(r *rig.Rig) []finding.Way {
 				continue
 			}
 			var c finding.Way
-			c.Name = said.Say("let % and % change sides", said.Name(a.Name, "a load"), said.Name(b.Name, "another"))
+			c.Name = said.Say("swap % and % across", said.Name(a.Name, "a load"), said.Name(b.Name, "another"))
 			c.Effort = 1 + math.Abs(d)*(2+(ma+mb)/500)
 			c.Patch = append(setPlace(a, "right", float64(a.At.Right), round(float64(a.At.Right)+d)),
 				setPlace(b, "right", float64(b.At.Right), round(float64(b.At.Right)-d))...)

@@ -40,7 +40,7 @@ func TestEvener(t *testing.T) {
 		// at 0.3: 60 − 18 + 30 = 72; changed: −60 + 18 + 30 = −12.
 		"sides": {append(crates(2, 0.6, 0.6, 60), "/loads/crate/mass/value", "200", crateBack, "0.5", "/loads/crate/size/width/value", "0.6",
 			box0+"/at/back", "0.6", box0+"/at/right", "-0.3", sample.Crate+"/at/right", "0.3", "/loads/box-1/mass/value", "100",
-			"/outings/o/layouts/t/placements/box-1", `{"on":"deck","at":{"back":1.8,"right":0.3},"pinned":true}`), "let Box 0 and Crate change sides", -15},
+			"/outings/o/layouts/t/placements/box-1", `{"on":"deck","at":{"back":1.8,"right":0.3},"pinned":true}`), "swap Box 0 and Crate across", -15},
 		// The crate's weight 0.15 right of its middle: 30; a pinned box, 100·0.3: 60. Turned: 0.
 		"turned": {sets(100, 0.6, right("box-0", "0.3"), []string{"/loads/crate/centre/right/value", "0.15", box0 + "/pinned", "true"}), "turn Crate round", 0},
 	} {

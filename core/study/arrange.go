@@ -122,7 +122,7 @@ func (a *Arranged) cannotBegin(r *rig.Rig) bool {
 	}
 	if r.Bears == nil && r.Axle != nil { // all is told, and it cannot be
 		a.Says = said.Say(
-			"An axle % behind the {coupling} bears nothing. Tape it again.",
+			"An axle % behind the {coupling} carries nothing. Tape it again.",
 			said.Length(r.Axle.Nominal),
 		)
 		a.Needs = []finding.Need{{Path: "/trailers/" + r.Scope.Trailer + "/couplingToAxle",
@@ -192,7 +192,7 @@ func (a *Arranged) conclude(t *task, stopped bool) {
 		a.Says = said.Say("% placed on a % grid, small ones on %.", loads, said.Length(arrangeGrid), said.Length(a.Grid))
 	}
 	if n := len(t.stacked); n > 0 {
-		a.Says = append(a.Says, said.Say(" The floor does not take all: % stacked on another.", said.Count(n))...)
+		a.Says = append(a.Says, said.Say(" The floor does not hold all of it: % stacked on another.", said.Count(n))...)
 	}
 }
 
@@ -230,7 +230,7 @@ type stacked struct{ item, on int }
 func newTask(p *plan.Plan, q review.Request, own plan.Layout) (*task, said.Sentence) {
 	r := rig.Resolve(p, q.Trailer, q.Outing)
 	if r == nil || r.Layout == nil || len(r.Layout.Placements) == 0 {
-		return nil, said.Say("Nothing to place: tell of the outing's loads first.")
+		return nil, said.Say("Nothing to place: add the outing's loads first.")
 	}
 	if r.Bears == nil {
 		return nil, said.Say("The {ball load} is not known yet: see what to weigh or find next.")
@@ -239,7 +239,7 @@ func newTask(p *plan.Plan, q review.Request, own plan.Layout) (*task, said.Sente
 	low, high, ok := rep.MomentRoom(r, false)
 	if !ok {
 		return nil, said.Say(
-			"No {ball load} fits: the lowest limit lies under the window. No arrangement mends that.",
+			"No {ball load} fits: the lowest limit is below the window. No arrangement fixes that.",
 		)
 	}
 	t := &task{q: q, plan: p, r: r, own: own, front: r.DeckFront.Nominal, sides: math.Inf(1), wheel: math.Inf(1)}
@@ -253,7 +253,7 @@ func newTask(p *plan.Plan, q review.Request, own plan.Layout) (*task, said.Sente
 	t.fixed, t.side = whole, side
 	if t.low > t.high {
 		return nil, said.Say(
-			"No {ball load} keeps every rating: % too little room. Carry less.",
+			"No {ball load} keeps every rating: there is % too little room. Carry less.",
 			said.Mass((low-high)/r.Axle.Nominal),
 		)
 	}
@@ -518,13 +518,13 @@ func (t *task) misfits() said.Sentence {
 		switch narrow, short := p.Misfit(i); {
 		case narrow > 1e-9:
 			return said.Say(
-				"% is % wider than the deck, however it is turned. Put it on a rack, or a wider deck.",
+				"% is % wider than the deck, however it is turned. Put it on a rack, or use a wider deck.",
 				name,
 				said.Length(narrow),
 			)
 		case short > 1e-9:
 			return said.Say(
-				"% is % longer than the deck with what it may reach beyond. Carry it on a rack, or a longer deck.",
+				"% is % longer than the deck and the overhang allowed. Carry it on a rack, or use a longer deck.",
 				name,
 				said.Length(short),
 			)
@@ -547,29 +547,29 @@ func (t *task) impossible(found stow.Result) said.Sentence {
 		)
 	case least > t.high:
 		return said.Say(
-			"With all as far forward as the deck allows the ball bears %: % under its window. The axle stands too far forward, or carry ballast.",
+			"With everything as far forward as the deck allows, the ball carries %: % below its window. The axle is too far forward, or carry ballast.",
 			said.Mass(ball(least)),
 			said.Mass(ball(t.high)-ball(least)),
 		)
 	case most < t.low:
 		return said.Say(
-			"With all as far back as the deck allows the ball bears %: % over its window. The axle stands too far back.",
+			"With everything as far back as the deck allows, the ball carries %: % above its window. The axle is too far back.",
 			said.Mass(ball(most)),
 			said.Mass(ball(most)-ball(t.low)),
 		)
 	case t.covers() > 1:
 		return said.Say(
-			"The loads cover % of the deck. Leave something, stack it or go twice.",
+			"The loads cover % of the deck. Leave something behind, stack it or go twice.",
 			said.Share(t.covers()),
 		)
 	case found.Proven:
 		return said.Say(
-			"No arrangement on a % grid without overlap brings the ball into its window and keeps every rating. Leave something, or stack it.",
+			"No arrangement on a % grid without overlap brings the ball into its window and keeps every rating. Leave something behind, or stack it.",
 			said.Length(max(arrangeGrid, found.Grid)),
 		)
 	}
 	return said.Say(
-		"None found in % places, which does not prove that there is none. Pin some loads, or leave something.",
+		"None found in % positions, which does not prove that there is none. Pin some loads, or leave something behind.",
 		said.Count(found.Nodes),
 	)
 }
@@ -663,9 +663,9 @@ func (a *Arranged) add(t *task, kind string, p *stow.Problem, found stow.Result)
 	)
 	switch {
 	case kind == "near":
-		o.Says = said.Say("No load goes farther than %.", said.Length(farthest(t, next)))
+		o.Says = said.Say("No load moves farther than %.", said.Length(farthest(t, next)))
 	case kind == "even":
-		o.Says = said.Say("{Ball load} in the middle of what all allows, wheels even.")
+		o.Says = said.Say("{Ball load} in the middle of what is allowed, wheels even.")
 	case found.Proven:
 		o.Says = said.Say(
 			"Weight close to the middle, so it swings least. Proven: none on the grid is better.",

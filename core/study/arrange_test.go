@@ -84,7 +84,7 @@ func TestImpossible(t *testing.T) {
 		// 250 kg with 20 on the ball and a crate of 400 kg, the deck from 2.2 m on: foremost,
 		// turned to 0.8 m along, its middle stands at 2.6 m: 20 − 400·0.1/2.5 = 4 kg; 5 % of 650
 		// is 32.5: 28.5 under it.
-		"axle too far forward": {[]string{"/trailers/t/couplingToDeck/value", "2.2"}, "the ball bears 4 kg: 29 kg under its window"},
+		"axle too far forward": {[]string{"/trailers/t/couplingToDeck/value", "2.2"}, "the ball carries 4 kg: 29 kg below its window"},
 		"no room":              {append(crates(1, 1.3, 1.3, 10), sample.Crate+"/pinned", "true"), "No room is left for Box 0"},
 		"nothing":              {[]string{sample.Crate, "-"}, "Nothing to place"},
 		"no axle":              {[]string{"/trailers/t/couplingToAxle", "-"}, "Not known yet"},

@@ -126,7 +126,7 @@ func PlaceAxle(ctx context.Context, p *plan.Plan, trailer string) *AxlePlace {
 		out.Outcome = finding.Worse(out.Outcome, bound[i].Outcome)
 	}
 	if len(seesaws) == 0 {
-		out.Outcome, out.Says = finding.Unknown, said.Say("Not known yet: tell of an outing's loads first.")
+		out.Outcome, out.Says = finding.Unknown, said.Say("Not known yet: add an outing's loads first.")
 		if len(out.Needs) > 0 {
 			out.Says = out.sum()
 		}
@@ -183,16 +183,16 @@ func drawbar(p *plan.Plan, trailer string) said.Sentence {
 	case !known || from <= 0 && to >= 0:
 		return nil
 	case from > to:
-		return said.Say("No length of {drawbar} brings all outings in.")
+		return said.Say("No length of {drawbar} brings every outing into its window.")
 	}
 	word, least, most := "longer", from, to
 	if to < 0 {
 		word, least, most = "shorter", -to, -from
 	}
 	if !whole {
-		word += " brings every outing that can be judged in."
+		word += " brings every outing that can be judged into its window."
 	} else {
-		word += " brings every outing in."
+		word += " brings every outing into its window."
 	}
 	return said.Say(
 		"With the axle fixed where it is: a {drawbar} % to % "+word,
@@ -223,7 +223,7 @@ func newSeesaw(p *plan.Plan, trailer, outing string, ends Interval) (*seesaw, Ax
 	s := &seesaw{r: r}
 	if w := s.window(ends.From); w != nil && w.High < w.Low {
 		row.Outcome, row.Says = finding.Fails, said.Say(
-			"no {ball load} fits: the lowest limit lies under the window",
+			"no {ball load} fits: the lowest limit is below the window",
 		)
 		return nil, row
 	}
@@ -241,7 +241,7 @@ func newSeesaw(p *plan.Plan, trailer, outing string, ends Interval) (*seesaw, Ax
 		row.Outcome = finding.Holds
 	}
 	if row.Nominal == nil {
-		row.Says = said.Say("no place of the axle brings it in")
+		row.Says = said.Say("no position of the axle brings it in")
 	}
 	return s, row
 }
@@ -393,16 +393,16 @@ func bestAxle(seesaws []*seesaw, moves *plan.AxleMoves, ends Interval) float64 {
 
 func axleSays(a *AxlePlace, bound []AxleRow, moves *plan.AxleMoves, best float64) said.Sentence {
 	at := said.Length(best)
-	all := "every outing lies in its window"
+	all := "every outing is in its window"
 	if len(unjudged(bound)) > 0 {
-		all = "every outing that can be judged lies in its window"
+		all = "every outing that can be judged is in its window"
 	}
 	switch {
 	case a.Sure != nil && inside(a.Sure, best):
 		return said.Say("Axle at % from the {coupling}: "+all+", whatever the guesses.", at)
 	case a.Nominal != nil && inside(a.Nominal, best):
 		return said.Say(
-			"Axle at % from the {coupling}: "+all+" by the stated weights; the guesses are too rough to be sure.",
+			"Axle at % from the {coupling}: "+all+" by the weights entered; the guesses are too rough to be sure.",
 			at,
 		)
 	case a.Nominal != nil && moves != nil:
@@ -413,9 +413,9 @@ func axleSays(a *AxlePlace, bound []AxleRow, moves *plan.AxleMoves, best float64
 			at,
 		)
 	case len(bound) < 2:
-		return said.Say("No place of the axle brings the ball into its window. Nearest: %.", at)
+		return said.Say("No position of the axle brings the ball into its window. Nearest: %.", at)
 	}
-	return said.Say("No one place suits all outings. The best compromise is % from the {coupling}.", at)
+	return said.Say("No one position suits all outings. The best compromise is % from the {coupling}.", at)
 }
 
 // unjudged names the outings of which too little is known: no place of the axle is told to suit them.
@@ -532,7 +532,7 @@ func axleView(a *AxlePlace) *scene.View {
 	name := from - (to-from)*0.42 // the names stand before the axis
 	v := &scene.View{
 		ID:    "axle",
-		Title: said.Say("Where the axle may stand"),
+		Title: said.Say("Where the axle can stand"),
 		Min:   scene.Point{name, 0},
 		Max:   scene.Point{to, row * (float64(len(a.Rows)) + 1.9)},
 	}

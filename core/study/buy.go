@@ -126,7 +126,7 @@ func Buy(ctx context.Context, p *plan.Plan, trailer string) *Buying {
 		)
 	case finding.Unknown:
 		out.Says = said.Say(
-			"Nothing speaks against it yet: % of % checks hold. Find out the rest at the seller's.",
+			"No reason not to buy so far: % of % checks hold. Find out the rest at the seller's.",
 			said.Count(out.Holds),
 			said.Count(out.Of),
 		)
@@ -166,7 +166,7 @@ func papersFinding(id string, t *plan.Trailer) finding.Finding {
 		f.Outcome, f.Says = finding.Holds, said.Say("Papers are in order.")
 	case plan.PapersMissing:
 		f.Outcome, f.Says = finding.Fails, said.Say(
-			"Papers are missing. Ask the office what it takes before you pay.",
+			"Papers are missing. Ask the office what that means before you pay.",
 		)
 	default:
 		f.Outcome, f.Says = finding.Unknown, said.Say("Papers: not seen yet.")
@@ -174,7 +174,7 @@ func papersFinding(id string, t *plan.Trailer) finding.Finding {
 			{
 				Path:  f.Subject,
 				Says:  said.Say("the papers"),
-				Where: said.Say("Hold the identity plate against them."),
+				Where: said.Say("Compare the identity plate with them."),
 			},
 		}
 	}

@@ -45,7 +45,7 @@ func TestMoveIntoWindow(t *testing.T) {
 	sack := `{"order":2,"name":"Sack","mass":{"value":100,"plusMinus":0,"how":"weighed"},"size":{"length":{"value":1.4,"plusMinus":0,"how":"weighed"},"width":{"value":0.8,"how":"weighed"}},"centre":{"back":{"value":0.7,"plusMinus":0,"how":"weighed"}}}`
 	at := "/outings/o/layouts/t/placements/"
 	two := []string{"/trailers/t/couplingToDeck/value", `1.5`, "/loads/sack", sack, at + "sack", `{"on":"deck","at":{"back":0}}`, sample.Crate + "/at/back", `1.5`}
-	if got := says(two...); !strings.Contains(got, "change places") {
+	if got := says(two...); !strings.Contains(got, "swap") {
 		t.Errorf("two that may change places: %q", got)
 	}
 	if got := says(append(two, sample.Crate+"/pinned", `true`, at+"sack/pinned", `true`)...); got != "no move was found that does it" {

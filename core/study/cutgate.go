@@ -127,7 +127,7 @@ func asked(trailer string, f *plan.Frame) finding.Finding {
 	if !f.Asked {
 		out.Outcome = finding.Unknown
 		out.Says = said.Say(
-			"Whether this frame and its {drawbar} may be built, lengthened or drilled is for your authority to say.",
+			"Whether this frame and its {drawbar} may be built, lengthened or drilled is up to your authority.",
 		)
 		out.Needs = []finding.Need{{
 			Path: out.Subject, Says: said.Say("what approval frame and {drawbar} need"),

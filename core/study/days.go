@@ -101,7 +101,7 @@ func LayDays(p *plan.Plan, trailer, outing string, all records.All, today string
 	begin := max(d.From, today)
 	from, ok := schedule.Day(begin)
 	if !ok {
-		need("/from", "when it begins", "The first day on which you work at it.")
+		need("/from", "when it begins", "The first day on which you work on it.")
 	}
 	var week []schedule.Weekly
 	for _, s := range d.Slots {
@@ -113,7 +113,7 @@ func LayDays(p *plan.Plan, trailer, outing string, all records.All, today string
 		out.Weekly += s.To - s.From
 	}
 	if len(week) == 0 {
-		need("/slots", "when in the week there is time", "Such as Tuesday 19 to 21, Saturday 9 to 15.")
+		need("/slots", "when in the week you have time", "Such as Tuesday 19 to 21, Saturday 9 to 15.")
 	}
 	tasks, order, pace := tasksOf(work)
 	if pace != 1 {
@@ -126,7 +126,7 @@ func LayDays(p *plan.Plan, trailer, outing string, all records.All, today string
 	out.Left = *finding.Exactly(quantity.KindTime, hours*3600)
 	if len(out.Needs) > 0 || len(tasks) == 0 {
 		out.Says = said.Say(
-			"% of work left. Say when there is time: then it is laid into days.",
+			"% of work left. Say when you have time, and it is laid into days.",
 			said.Of(quantity.KindTime, hours*3600),
 		)
 		if len(tasks) == 0 {
@@ -224,7 +224,7 @@ func (o *WorkDays) delivered(d *plan.Days, w *workshop.Work, tasks []schedule.Ta
 		if i < 0 {
 			o.Wrong = append(
 				o.Wrong,
-				said.Say("“%” comes for a step that is not in the work.", said.Name(c.Name, "A delivery")),
+				said.Say("“%” arrives for a step that is not in the work.", said.Name(c.Name, "A delivery")),
 			)
 			continue
 		}
@@ -259,9 +259,9 @@ func (o *WorkDays) meets(by string, beyond int) {
 	switch {
 	case beyond > 0: // what is not laid would make it ready too soon
 		o.Ready, o.Early, o.Late = "", "", ""
-		o.Says = said.Say("Not known when: % of your steps are not laid under Workshop. Put small ones together.", said.Count(beyond))
+		o.Says = said.Say("The time is not known: % of your steps are not scheduled under Workshop. Combine the small ones.", said.Count(beyond))
 	case o.Ready == "":
-		o.Says = said.Say("In three years it does not come to an end: more hours a week, or fewer steps.")
+		o.Says = said.Say("It does not come to an end in three years: work more hours a week, or do fewer steps.")
 	case by == "":
 		o.Says = said.Say(
 			"% of work left at % hours a week.",
@@ -272,9 +272,9 @@ func (o *WorkDays) meets(by string, beyond int) {
 		o.Meets, o.Says = "yes", said.Say("It is ready in time in nine of ten runs.")
 	case o.Early == "" || o.Early[:10] > by:
 		o.Meets, o.Says = "no", said.Say(
-			"It is not ready in time, not even in one of ten runs. More hours, help, or less to do.",
+			"It is not ready in time, not even in one of ten runs. Find more hours or help, or do less.",
 		)
 	default:
-		o.Meets, o.Says = "perhaps", said.Say("It may be ready in time; count on it only with some hours more.")
+		o.Meets, o.Says = "perhaps", said.Say("It may be ready in time; only count on it with some hours more.")
 	}
 }

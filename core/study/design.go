@@ -126,7 +126,7 @@ func FindFrame(ctx context.Context, p *plan.Plan, trailer string, aim Aim, progr
 	for _, list := range d.at {
 		if len(list) == 0 {
 			out.Says = said.Say(
-				"No tube of steel is at hand that could be a rail. Enter bars that are there, or look for the lightest.",
+				"You have no steel tube that could be a rail. Enter the bars you have, or look for the lightest.",
 			)
 			return out
 		}
@@ -447,7 +447,7 @@ func (d *designer) describe(t try, why [roles]*finding.Finding) *Design {
 	for at, name := range [roles]string{"Rails", "Cross members", "The {drawbar}"} {
 		switch f := why[at]; {
 		case t.at[at] == 0:
-			out.Bound = append(out.Bound, said.Say(name+": the lightest section at hand."))
+			out.Bound = append(out.Bound, said.Say(name+": the lightest section you have."))
 		case f != nil:
 			out.Bound = append(out.Bound, append(said.Say(name+" one lighter: "), f.Says...))
 		}
@@ -486,7 +486,7 @@ func (d *designer) choose(out *Designs, found []*Design, keys []try) {
 			out.Says = said.Say("None was found before the time was up.")
 		case holding:
 			out.Says = said.Say(
-				"Frames of these sections hold, but none comes out of the bars at hand. Enter more bars, or look for the lightest.",
+				"Frames of these sections hold, but none can be cut from the bars you have. Enter more bars, or look for the lightest.",
 			)
 		default:
 			out.Says = said.Say("No frame of these sections was found that holds. Carry less, or enter larger sections.")

@@ -191,7 +191,7 @@ func factorOf(p *plan.Plan, r *rig.Rig, all records.All, today string) *DriveFac
 	if n := len(l.Out); n > 0 {
 		out.Says = append(
 			out.Says,
-			said.Say(" % not counted: it does not go with the others.", said.Counted(n, "trip is", "trips are"))...)
+			said.Say(" % not counted: it does not fit with the others.", said.Counted(n, "trip is", "trips are"))...)
 	}
 	value := math.Round(l.Mean*100) / 100
 	if f := r.Vehicle.Thirst.Factor; f == nil || math.Abs(*f-value) > 0.005 {

@@ -44,7 +44,7 @@ func deckLacks(r *rig.Rig) (l Lacks) {
 	}
 	if r.Trailer.DeckWidth == nil {
 		need(&l.Rough, "/deckWidth", said.Say("the deck's width"),
-			said.Say("Tape between the sides; until then it is taken as %.", said.Length(r.DeckWidth())))
+			said.Say("Tape between the sides; until then % is assumed.", said.Length(r.DeckWidth())))
 	}
 	return l
 }

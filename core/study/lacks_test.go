@@ -96,7 +96,7 @@ const anywhereElse = `{"on":"any","at":{"back":0}}`
 func TestArrangeAsksAgain(t *testing.T) {
 	p := sample.Plan(t, "/trailers/t/couplingToAxle", `{"value":0.0024,"plusMinus":0.005,"how":"weighed"}`)
 	a := study.Arrange(context.Background(), p, review.Request{}, nil)
-	if says := a.Says.Text(p.Locale()); len(a.Options) > 0 || len(a.Needs) != 1 || !strings.Contains(says, "bears nothing. Tape it again.") {
+	if says := a.Says.Text(p.Locale()); len(a.Options) > 0 || len(a.Needs) != 1 || !strings.Contains(says, "carries nothing. Tape it again.") {
 		t.Errorf("%q %+v", says, a.Needs)
 	}
 }

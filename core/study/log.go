@@ -111,7 +111,7 @@ func Log(p *plan.Plan, trailer string, all records.All, today string) *LogBook {
 	}
 	out.massesOf(p, trailer, all)
 	out.mileage(all)
-	out.Says = said.Say("No trip is written down yet.")
+	out.Says = said.Say("No trip is recorded yet.")
 	if trips > 0 {
 		out.Far, out.Carried = finding.Exactly(
 			quantity.KindDistance,
@@ -173,11 +173,11 @@ func tripOf(p *plan.Plan, known *rates, id string, rec *records.Happened, today 
 		)
 	case valueOf(t.HubLeft) > hubHot || valueOf(t.HubRight) > hubHot:
 		row.Warns = said.Say(
-			"A hub was hotter than %: do not drive on before bearing and brake are looked at.",
+			"A hub was hotter than %: do not drive on until bearing and brake have been checked.",
 			said.Of(quantity.KindTemperature, hubHot),
 		)
 	case t.Nuts:
-		row.Warns = said.Say("Wheel nuts gave: tighten them by the plate, and look again after [50 km].")
+		row.Warns = said.Say("Wheel nuts had loosened: tighten them by the plate, and look again after [50 km].")
 	case t.Slack:
 		row.Warns = said.Say("A strap was slack: stop sooner next time, and look where the load settled.")
 	}
@@ -200,7 +200,7 @@ func slipOf(p *plan.Plan, id string, rec *records.Happened, today string) (row S
 		row.Wrong = said.Say("Both weights are needed: loaded and empty.")
 		return row, r, false
 	case *s.Empty >= *s.Full:
-		row.Wrong = said.Say("Empty it was heavier than loaded: the two are mixed up, or one is misread.")
+		row.Wrong = said.Say("Empty it was heavier than loaded: the two are swapped, or one is misread.")
 		return row, r, false
 	}
 	load := float64(*s.Full - *s.Empty)
@@ -254,7 +254,7 @@ func (o *LogBook) materialOf(p *plan.Plan, id string, readings []learn.Reading) 
 		row.Says = append(
 			row.Says,
 			said.Say(
-				" % not counted: it does not go with the others.",
+				" % not counted: it does not fit with the others.",
 				said.Counted(len(l.Out), "slip is", "slips are"),
 			)...)
 	}

@@ -72,7 +72,7 @@ func TestSlipsTeach(t *testing.T) {
 func TestLogRefuses(t *testing.T) {
 	p := sample.Plan(t)
 	for _, c := range []struct{ doc, says string }{
-		{`{"kind":"slip","slip":{"material":"sand","full":250,"empty":600,"fill":0.2}}`, "mixed up"},
+		{`{"kind":"slip","slip":{"material":"sand","full":250,"empty":600,"fill":0.2}}`, "are swapped"},
 		{`{"kind":"slip","slip":{"material":"sand","full":600,"fill":0.2}}`, "Both weights"},
 		{`{"kind":"slip","on":"2027-01-01","slip":{"material":"sand","full":600,"empty":250,"fill":0.2}}`, "still to come"},
 	} {

@@ -128,7 +128,7 @@ const band90 = 1.6448536269514722
 func offOf(k *rates, rec *records.Happened) (out said.Sentence) {
 	t := rec.Trip
 	if a, b := t.BallSaid, t.BallRead; a != nil && b != nil && *a > 0 {
-		out = append(out, said.Say("On the ball %, reckoned %.", said.Mass(*b), said.Mass(*a))...)
+		out = append(out, said.Say("On the ball %, expected %.", said.Mass(*b), said.Mass(*a))...)
 	}
 	if ratio, ok := k.filled(t); ok {
 		way := "over"
@@ -163,7 +163,7 @@ func (o *LogBook) mileage(all records.All) {
 	slices.SortStableFunc(rows, func(a, b at) int { return cmp.Compare(a.row.On, b.row.On) })
 	for i := 1; i < len(rows); i++ {
 		if rows[i].read < rows[i-1].read && rows[i].row.On > rows[i-1].row.On && len(rows[i].row.Warns) == 0 {
-			rows[i].row.Warns = said.Say("The mileage goes back: it was % on an earlier trip.",
+			rows[i].row.Warns = said.Say("The mileage runs backward: it was % on an earlier trip.",
 				said.Of(quantity.KindDistance, rows[i-1].read))
 		}
 	}

@@ -89,7 +89,7 @@ func Back(p *plan.Plan, trailer string, all records.All, today string) *LookBack
 	for _, m := range out.Months {
 		trips, far, carried = trips+m.Trips, far+m.Far, carried+m.Carried
 	}
-	out.Says = said.Say("Nothing is written down yet.")
+	out.Says = said.Say("Nothing is recorded yet.")
 	if len(out.Months) > 0 {
 		out.Says = said.Say(
 			"% in %: %, % carried.",

@@ -152,7 +152,7 @@ func swaps(r *rig.Rig, target float64) []finding.Way {
 			ball := r.Bears.Ball.Nominal - (ma*da+mb*db)/r.Axle.Nominal
 			var c finding.Way
 			c.Name = said.Say(
-				"let % and % change places",
+				"swap % and %",
 				said.Name(a.Name, "a load"),
 				said.Name(b.Name, "another"),
 			)

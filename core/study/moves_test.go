@@ -34,7 +34,7 @@ func TestMoves(t *testing.T) {
 		"all together": {one(0.5, 200, "2.0", "/loads/crate/mass/value", "200", crateBack, "1.0"), "slide all loads 590 mm forward", 54.4},
 		// Crate 60 kg at 1.5, box 100 kg at 3.25: 20 + 24 − 30 = 14, under 5 % of 410. Changed, the
 		// box's middle is at 1.25, the crate's at 3.0: 20 + 50 − 12 = 58.
-		"changed": {one(0.5, 100, "2.0", "/loads/crate/mass/value", "60", crateBack, "0"), "let Crate and Box 0 change places", 58},
+		"changed": {one(0.5, 100, "2.0", "/loads/crate/mass/value", "60", crateBack, "0"), "swap Crate and Box 0", 58},
 		// 400 kg 0.6 m behind the front at 1.85: 20 + 400·0.05/2.5 = 28, under 32.5. Turned it lies
 		// 0.4 behind: 20 + 400·0.25/2.5 = 60.
 		"turned": {[]string{crateBack, "0.85", "/loads/crate/centre/back/value", "0.6"}, "turn Crate round", 60},

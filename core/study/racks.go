@@ -91,13 +91,13 @@ func PlanRacks(ctx context.Context, p *plan.Plan, q review.Request) *RackPlans {
 	q = review.Request{Outing: before.Scope.Outing, Trailer: before.Scope.Trailer}
 	r := rig.Resolve(p, q.Trailer, q.Outing)
 	if r == nil || r.Layout == nil {
-		out.Says = said.Say("Nothing to carry yet: tell of an outing and its hulls first.")
+		out.Says = said.Say("Nothing to carry yet: add an outing and its hulls first.")
 		return out
 	}
 	hulls := hullsOf(r)
 	out.Hulls = len(hulls)
 	if len(hulls) == 0 {
-		out.Says = said.Say("No hulls in this outing: tell of boats first.")
+		out.Says = said.Say("No hulls in this outing: add boats first.")
 		return out
 	}
 	out.Lacks = deckLacks(r)
@@ -120,7 +120,7 @@ func PlanRacks(ctx context.Context, p *plan.Plan, q review.Request) *RackPlans {
 		}
 		if edge[i].lean == 0 || edge[i].width > legal {
 			out.Says = said.Say(
-				"% is % wide, % is allowed, and on edge it is no easier.",
+				"% is % wide and % is allowed; on edge it is no easier.",
 				said.Name(hulls[i].name, "A hull"),
 				said.Length(hulls[i].width),
 				said.Length(legal),
@@ -175,7 +175,7 @@ func PlanRacks(ctx context.Context, p *plan.Plan, q review.Request) *RackPlans {
 		return out
 	}
 	if len(out.Options) == 0 {
-		out.Says = said.Say("No rack under % carries them. Fewer hulls, or two trips.", said.Length(topMost))
+		out.Says = said.Say("No rack below % carries them. Take fewer hulls, or go twice.", said.Length(topMost))
 		return out
 	}
 	out.Options = out.Options[:min(len(out.Options), mostRacks)]
@@ -414,7 +414,7 @@ func rackVariant(r *rig.Rig, kind string, places []laid, tops []float64, home []
 func rackName(name string, untied int) said.Sentence {
 	out := said.Say("%", said.Name(name, "rack"))
 	if untied > 0 {
-		out = append(out, said.Say("; % straps of the hulls come off, to be planned anew", said.Count(untied))...)
+		out = append(out, said.Say("; % straps of the hulls come off and must be planned again", said.Count(untied))...)
 	}
 	return out
 }
@@ -572,7 +572,7 @@ func (o *RackPlans) judge(
 			said.Count(len(home)),
 		)
 	} else {
-		opt.Says = said.Say(map[string]string{"wide": "Lowest, but broad.", "tall": "Within the {mudguard}s, but high.", "deck": "Heaviest hull low, the others over it.", "edge": "On edge in cradles: narrow, each lifted and turned.", "kept": "The rack that there is: nothing to cut."}[kind])
+		opt.Says = said.Say(map[string]string{"wide": "Lowest, but broad.", "tall": "Within the {mudguard}s, but high.", "deck": "Heaviest hull low, the others over it.", "edge": "On edge in cradles: narrow, but each is lifted and turned.", "kept": "The rack you have: nothing to cut."}[kind])
 	}
 	mass := func(r *rig.Rig) *finding.Measure {
 		sum := 0.0
@@ -613,7 +613,7 @@ func (o *RackPlans) judge(
 		{said.Say("Wheel lifts at a slope of"), of(before, stance.CodeSlope), of(rep, stance.CodeSlope)},
 		{said.Say("{Ball load}"), before.Figures.Ball, rep.Figures.Ball},
 		{said.Say("Damping of snaking"), of(before, sway.CodeDamping), of(rep, sway.CodeDamping)},
-		{said.Say("Bars used, of what they may"), nil, share(rep, rack.CodeBar)},
+		{said.Say("Bars used, of what they may carry"), nil, share(rep, rack.CodeBar)},
 		{said.Say("Stock costs"), stockCost(was), stockCost(r)},
 		{said.Say("Turns before it touches"), of(before, clearance.CodeTurn), of(rep, clearance.CodeTurn)},
 	}

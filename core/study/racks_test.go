@@ -82,10 +82,10 @@ func TestRacksThatCannotBe(t *testing.T) {
 		sets []string
 		says string
 	}{
-		"too wide": {hull("2.7"), "2700 mm wide, 2550 mm is allowed"},
+		"too wide": {hull("2.7"), "2700 mm wide and 2550 mm is allowed"},
 		"no hulls": {nil, "No hulls in this outing"},
 		"no deck":  {append(hull("0.9"), "/trailers/t/deckLength", "-"), "Not known yet: it takes the deck's length."},
-		"too high": {append(hull("0.9"), "/loads/crate/size/height/value", "2.2"), "No rack under 2600 mm"},
+		"too high": {append(hull("0.9"), "/loads/crate/size/height/value", "2.2"), "No rack below 2600 mm"},
 	} {
 		p := sample.Plan(t, c.sets...)
 		if a := study.PlanRacks(context.Background(), p, review.Request{Outing: "o", Trailer: "t"}); len(a.Options) != 0 || !strings.Contains(a.Says.Text(p.Locale()), c.says) {

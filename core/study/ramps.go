@@ -52,11 +52,11 @@ func PlaceRamps(p *plan.Plan, q review.Request) *RampPlaces {
 	}
 	part, ok := p.Parts[id]
 	if r == nil {
-		out.Says = said.Say("No outing yet: its ramps are told there.")
+		out.Says = said.Say("No outing yet: ramps belong to one.")
 		return out
 	}
 	if !ok || part.Ramp == nil {
-		out.Says = said.Say("No ramps in this outing yet: add them, or say which it takes.")
+		out.Says = said.Say("No ramps in this outing yet: add them, or say which ones it takes.")
 		return out
 	}
 	for _, n := range deckLacks(r).Needs { // where the axle stands is nothing to it
@@ -225,7 +225,7 @@ func ontoRamp(r *rig.Rig, f *finding.Finding) []finding.Way {
 				out,
 				one(
 					2,
-					said.Say("rear props with % of air", said.Length(0.02)),
+					said.Say("rear props with a gap of %", said.Length(0.02)),
 					loading+"/props",
 					plan.Props{Back: quantity.Length(r.DeckLength() - 0.1), Gap: 0.02},
 				),

@@ -62,7 +62,7 @@ func ReadScales(p *plan.Plan, q review.Request) *Scales {
 	}
 	r := rig.Resolve(p, q.Trailer, q.Outing)
 	if r == nil || r.Bears == nil || r.Bears.Share == nil || r.Layout == nil {
-		out.Says = said.Say("Not known yet what a scale would read: tell the rest first.")
+		out.Says = said.Say("Not known yet what a scale would read: fill in the rest first.")
 		return out
 	}
 	out.Before = finding.Of(quantity.KindShare, *r.Bears.Share)
@@ -104,13 +104,13 @@ func ReadScales(p *plan.Plan, q review.Request) *Scales {
 	}
 	out.Settles = settles(r, readings)
 	if len(readings) == 0 {
-		out.Says = said.Say("Put the {coupling} on a bathroom scale, trailer level, and type what it reads.")
+		out.Says = said.Say("Put the {coupling} on a bathroom scale, trailer level, and enter what it reads.")
 		return out
 	}
 	amounts, err := r.Beam.Agree(readings)
 	if errors.Is(err, statics.ErrTooMany) {
 		out.Says = said.Say(
-			"More than % guesses at once: weigh some loads alone first.",
+			"More than % guesses at once: weigh some loads on their own first.",
 			said.Count(statics.MaxDoubts),
 		)
 		return out
@@ -142,7 +142,7 @@ func ReadScales(p *plan.Plan, q review.Request) *Scales {
 	}
 	if len(patch) > 0 {
 		out.Says = said.Say("The readings agree and narrow % guesses.", said.Count(len(out.Guesses)))
-		out.Fix = &finding.Variant{Name: said.Say("take the narrowed weights over"), Patch: patch}
+		out.Fix = &finding.Variant{Name: said.Say("use the narrowed weights"), Patch: patch}
 	}
 	return out
 }
@@ -200,13 +200,13 @@ func (s *Scales) disagree(r *rig.Rig, readings []statics.Reading) {
 	name := said.Name(t.Name, "one weight")
 	if want.High <= want.Low+0.5 {
 		s.Says = said.Say(
-			"% cannot be %: the scale asks for %.",
+			"% cannot be %: the scale says %.",
 			name,
 			said.Mass(t.Amount.Nominal),
 			said.Mass(want.Nominal),
 		)
 	} else {
-		s.Says = said.Say("% cannot be %: the scale asks for % to %.", name, said.Mass(t.Amount.Nominal), said.Mass(want.Low), said.Mass(want.High))
+		s.Says = said.Say("% cannot be %: the scale says % to %.", name, said.Mass(t.Amount.Nominal), said.Mass(want.Low), said.Mass(want.High))
 	}
 	for _, x := range list[:min(3, len(list))] {
 		t, want := &r.Beam.Terms[x.term], suspects[x.term]
@@ -288,5 +288,5 @@ func settles(r *rig.Rig, readings []statics.Reading) said.Sentence {
 			return said.Say("One more reading settles it: weigh %.", said.Name(g.Name, "it"))
 		}
 	}
-	return said.Say("No one reading settles it: tape the places too, and weigh the heaviest guess.")
+	return said.Say("No one reading settles it: tape the positions too, and weigh the heaviest guess.")
 }

@@ -72,7 +72,7 @@ func Stretch(ctx context.Context, p *plan.Plan, q *begin.Asked) *Stretched {
 	add("Width over all", was.wide, now.wide)
 	add("Load beyond the tail", was.rear, now.rear)
 	add("Free corner dips under [100 kg]", was.dip, now.dip)
-	add("Weakest member is used to", was.use, now.use)
+	add("Weakest member is loaded to", was.use, now.use)
 	for key, f := range now.worst {
 		before, had := was.worst[key]
 		if !had { // the same check spoke of something else before
@@ -102,22 +102,22 @@ func Stretch(ctx context.Context, p *plan.Plan, q *begin.Asked) *Stretched {
 	}
 	switch {
 	case fails > 0:
-		out.Says = said.Say("% then fail that hold now.", said.Counted(fails, "check", "checks"))
+		out.Says = said.Say("% checks that hold now then fail.", said.Counted(fails, "check", "checks"))
 		if fails == 1 {
-			out.Says = said.Say("One check then fails that holds now.")
+			out.Says = said.Say("One check that holds now then fails.")
 		}
 	case over(ctx):
 		out.Says = notLooked
 	case len(out.Worse) > 0:
 		out.Says = said.Say(
-			"Nothing fails that holds now; % come out worse.",
+			"No check that holds now fails; % come out worse.",
 			said.Counted(len(out.Worse), "check", "checks"),
 		)
 	default:
 		out.Says = said.Say("No check comes out worse.")
 	}
 	out.Notes = append(out.Notes, said.Say(
-		"Plate and papers cover the trailer as it was approved: with another length or width ask before you cut, and computed strength raises no rating.",
+		"Plate and papers cover the trailer as it was approved: before you cut, ask about another length or width. A computed strength raises no rating.",
 	))
 	if q.Kind == "drawbar" {
 		out.Notes = append(

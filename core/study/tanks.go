@@ -49,10 +49,10 @@ func tyresOver(r *rig.Rig, t *balance.FilledTank) {
 			p := quantity.Pressure(stance.ColdPressure(float64(*full), s.Wheel, *most))
 			s.Pressure = &p
 		}
-		t.Tyres = said.Say("The {tyre}s need % or more when it is empty, % when it is full.",
+		t.Tyres = said.Say("The {tyre}s need % or more when it is empty, and % when it is full.",
 			said.Of(quantity.KindPressure, *first.Pressure), said.Of(quantity.KindPressure, *last.Pressure))
 		if last.Wheel > *most {
-			t.Tyres = append(t.Tyres, said.Say(" Full, the heavier one is over its rating.")...)
+			t.Tyres = append(t.Tyres, said.Say(" When it is full, the heavier one is above its rating.")...)
 		}
 	}
 	rate, ok := r.Yields()
@@ -64,10 +64,10 @@ func tyresOver(r *rig.Rig, t *balance.FilledTank) {
 		t.Tyres = append(
 			t.Tyres,
 			said.Say(
-				" Without springs the {tyre}s alone give way, about % from empty to full: set them for each drive.",
+				" Without springs only the {tyre}s give, about % from empty to full: set their pressure for each drive.",
 				down,
 			)...)
 		return
 	}
-	t.Tyres = append(t.Tyres, said.Say(" It rides % lower full than empty.", down)...)
+	t.Tyres = append(t.Tyres, said.Say(" Full, it rides % lower than empty.", down)...)
 }

@@ -91,7 +91,7 @@ func PlanTies(ctx context.Context, p *plan.Plan, q review.Request) *TiePlan {
 			said.Say("."),
 		)
 	case len(out.Loads) == 0:
-		out.Says = said.Say("No strap holds loose material: a net or tarpaulin over it, boarded off.")
+		out.Says = said.Say("No strap holds loose material: put a net or tarpaulin over it, boarded off.")
 	default:
 		out.Says = said.Say("% all of it.", holding)
 	}
@@ -130,9 +130,9 @@ func nothingToTie(p *plan.Plan, r *rig.Rig) said.Sentence {
 	case r == nil || r.Layout == nil || len(r.Items) == 0:
 		return said.Say("Nothing stands on the trailer yet.")
 	case len(r.Trailer.TiePoints) == 0 && !onRacks(r):
-		return said.Say("The trailer has no tie points yet: tell where its rings are.")
+		return said.Say("The trailer has no tie points yet: enter where its rings are.")
 	case len(p.Straps) == 0:
-		return said.Say("Which straps are there? Tell kind, width or tag, and how many.")
+		return said.Say("Which straps do you have? Enter kind, width or tag, and how many.")
 	}
 	return nil
 }
@@ -214,7 +214,7 @@ func (t *tying) hold(l *lashing.Load) TiedSo {
 	case !h.enough:
 		row.Says = said.Say("Not enough straps are left for it.")
 	case t.sums <= 0:
-		row.Says = said.Say("The search ended before a set was found: tie it by hand, or add rings.")
+		row.Says = said.Say("The search ended before a set was found: tie it yourself, or add rings.")
 	default:
 		row.Says = noSet()
 	}
@@ -225,7 +225,7 @@ func (t *tying) hold(l *lashing.Load) TiedSo {
 // noSet says that no number of straps helps.
 func noSet() said.Sentence {
 	return said.Say(
-		"No set of up to % straps holds it from these tie points: more rings, a mat, or stronger straps.",
+		"No set of up to % straps holds it from these tie points: add rings, a mat, or stronger straps.",
 		said.Count(mostTies),
 	)
 }

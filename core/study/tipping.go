@@ -37,7 +37,7 @@ func FindTip(ctx context.Context, p *plan.Plan, trailer, outing string) *TipSear
 	r := rig.Resolve(p, trailer, outing)
 	s := tip.New(r)
 	if s == nil {
-		out.Says = said.Say("The bed's weight and stop, and the deck, come first.")
+		out.Says = said.Say("Enter the bed's weight and stop, and the deck, first.")
 		return out
 	}
 	t := *r.Trailer.Tipping
@@ -106,25 +106,25 @@ func FindTip(ctx context.Context, p *plan.Plan, trailer, outing string) *TipSear
 			}
 		}
 	default:
-		out.Says = said.Say("For this way to tip no places are searched: move them on the drawing.")
+		out.Says = said.Say("For this way of tipping there is no search: move the points on the drawing.")
 		return out
 	}
 	if best == nil {
 		out.Says = said.Say(
-			"None of % places brings the bed to its stop. A lower stop, or a hinge farther back.",
+			"None of % positions brings the bed to its stop. Use a lower stop, or a hinge farther back.",
 			said.Count(out.Tried),
 		)
 		return out
 	}
 	out.Says = said.Say(
-		"Of % places, the least peak is % "+unitOf(&t)+", now ",
+		"Of % positions, the lowest peak is % "+unitOf(&t)+", now ",
 		said.Count(out.Tried),
 		said.Mass(best.peak),
 	)
 	if works {
 		out.Says = append(out.Says, said.Say("%.", said.Mass(now))...)
 	} else {
-		out.Says = said.Say("Of % places, the least peak is % "+unitOf(&t)+"; as it is the bed does not come up.", said.Count(out.Tried), said.Mass(best.peak))
+		out.Says = said.Say("Of % positions, the lowest peak is % "+unitOf(&t)+"; as it is now the bed does not come up.", said.Count(out.Tried), said.Mass(best.peak))
 	}
 	path := "/trailers/" + trailer + "/tipping"
 	variant := func(name said.Sentence, f *found) {
@@ -167,7 +167,7 @@ func FindTip(ctx context.Context, p *plan.Plan, trailer, outing string) *TipSear
 	if id, _ := s.Weakest(); id != "" {
 		w := t.AtHand[id]
 		out.Ways = append(out.Ways, finding.Variant{
-			Name: said.Say("%, the weakest at hand that does it as it is", said.Name(w.Name, "the winch")),
+			Name: said.Say("%, the weakest you have that does it as it is", said.Name(w.Name, "the winch")),
 			Patch: []finding.Op{
 				{Op: "add", Path: path + "/winchLifts", Value: *w.Lifts},
 				{Op: "add", Path: path + "/lifting", Value: true},

@@ -112,7 +112,7 @@ func hintsOf(p *plan.Plan, trailer string, rep *review.Report, all records.All, 
 			add("wheelStiff", true, said.Say("On a trip one hub was much hotter than the other."))
 		}
 		if t.Nuts {
-			add("nutsLoose", true, said.Say("On a trip wheel nuts gave."))
+			add("nutsLoose", true, said.Say("On a trip wheel nuts had loosened."))
 		}
 		if t.Slack {
 			add("strapSlack", true, said.Say("On a trip a strap was slack."))

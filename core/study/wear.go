@@ -113,7 +113,7 @@ func (r *WearRow) tread(trailer string, all records.All, today string) {
 	}
 	if len(days) == 0 {
 		if r.State == "good" {
-			r.State, r.Why = "unknown", said.Say("Its depth is missing: write down the shallowest groove.")
+			r.State, r.Why = "unknown", said.Say("Its depth is missing: enter the shallowest groove.")
 		}
 		return
 	}
@@ -123,9 +123,9 @@ func (r *WearRow) tread(trailer string, all records.All, today string) {
 	least, is := said.Of(quantity.KindLength, norms.LeastTread), said.Of(quantity.KindLength, d)
 	switch {
 	case d <= norms.LeastTread:
-		r.State, r.Why = "over", said.Say("% left, % is the least: new {tyre}s before it is driven.", is, least)
+		r.State, r.Why = "over", said.Say("% left and % is the minimum: fit new {tyre}s before it is driven.", is, least)
 	case d <= norms.NearTread && r.State != "over":
-		r.State, r.Why = "soon", said.Say("% left, % is the least.", is, least)
+		r.State, r.Why = "soon", said.Say("% left; % is the minimum.", is, least)
 	}
 	if n == 1 || depths[days[n-2]] <= d {
 		return
@@ -192,7 +192,7 @@ func (r *WearRow) judge(w *norms.Wearing, u used, now time.Time, clock bool) {
 	if w.Far > 0 {
 		r.Left = finding.Exactly(quantity.KindDistance, max(0, w.Far-u.far))
 		why := said.Say(
-			"% driven since, of %.",
+			"% driven since then, of %.",
 			said.Of(quantity.KindDistance, u.far),
 			said.Of(quantity.KindDistance, w.Far),
 		)

@@ -91,7 +91,7 @@ func TestTread(t *testing.T) {
 	}
 	for _, c := range []struct{ depth, want, says string }{
 		{`,"tread":0.0016`, "over", "1.6"}, {`,"tread":0.0017`, "soon", "1.7"}, {`,"tread":0.003`, "soon", "3"}, {`,"tread":0.0031`, "good", ""},
-		{"", "unknown", "shallowest groove"}, {`,"tread":0`, "over", "least"},
+		{"", "unknown", "shallowest groove"}, {`,"tread":0`, "over", "minimum"},
 	} {
 		r := row("2026-06-10", map[string]string{"wear-1": read("2026-06-01", c.depth)})
 		if r.State != c.want || !strings.Contains(saidText(r.Why), c.says) {

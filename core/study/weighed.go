@@ -42,7 +42,7 @@ func refused(pattern string) *Written { return &Written{Ops: []finding.Op{}, Wro
 // load's weight is taken at the rear end.
 func Enter(p *plan.Plan, trailer, outing string, w *Weighed) *Written {
 	if v, d := float64(w.Value), float64(w.Doubt); !(v > 0 && d >= 0) || math.IsInf(v, 0) || math.IsInf(d, 0) {
-		return refused("That is no weight of a scale.")
+		return refused("That is not a weight a scale can show.")
 	}
 	if w.At == PlaceFront || w.At == PlaceRear {
 		return enterEnd(p, w)
@@ -50,7 +50,7 @@ func Enter(p *plan.Plan, trailer, outing string, w *Weighed) *Written {
 	layout, ok := p.Outings[outing].Layouts[trailer]
 	switch {
 	case !slices.Contains(plan.Whats, plan.What(w.At)):
-		return refused("That is no place for a scale.")
+		return refused("That is not a place for a scale.")
 	case !ok || w.ID == "":
 		return refused("This outing does not take that trailer yet.")
 	}
@@ -78,7 +78,7 @@ func enterEnd(p *plan.Plan, w *Weighed) *Written {
 	case load.Ends == nil && w.At == PlaceRear:
 		return refused("Weigh its front end first, then the rear.")
 	case load.Ends == nil && load.Size.Length == nil:
-		return refused("How long is the load? Tell it under Loads first: its ends are that far apart.")
+		return refused("How long is the load? Enter it under Loads first: its ends are that far apart.")
 	case load.Ends == nil:
 		return &Written{Ops: []finding.Op{{Op: "add", Path: path, Value: map[string]any{
 			"front": read, "rear": read, "frontAt": 0, "rearAt": load.Size.Length.Value, "one": true,

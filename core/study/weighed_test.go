@@ -61,9 +61,9 @@ func TestEnterRefuses(t *testing.T) {
 		sets []string
 		says string
 	}{
-		{study.Weighed{At: "ball", ID: "a", Value: 0}, nil, "no weight"},
-		{study.Weighed{At: "ball", ID: "a", Value: 5, Doubt: -1}, nil, "no weight"},
-		{study.Weighed{At: "roof", ID: "a", Value: 5}, nil, "no place"},
+		{study.Weighed{At: "ball", ID: "a", Value: 0}, nil, "not a weight"},
+		{study.Weighed{At: "ball", ID: "a", Value: 5, Doubt: -1}, nil, "not a weight"},
+		{study.Weighed{At: "roof", ID: "a", Value: 5}, nil, "not a place"},
 		{study.Weighed{At: "ball", Value: 5}, nil, "does not take"},
 		{study.Weighed{At: study.PlaceRear, Load: "crate", Value: 5}, nil, "front end first"},
 		{study.Weighed{At: study.PlaceFront, Load: "none", Value: 5}, nil, "Which load"},

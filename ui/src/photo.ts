@@ -7,7 +7,7 @@ export async function small(file: Blob): Promise<Blob> {
   try {
     picture = await createImageBitmap(file, { imageOrientation: 'from-image' })
   } catch {
-    throw new Error('This is no photo that can be read: JPEG, PNG or WebP.')
+    throw new Error('This photo cannot be read: use JPEG, PNG or WebP.')
   }
   const scale = Math.min(1, side / Math.max(picture.width, picture.height))
   const canvas = document.createElement('canvas')

@@ -51,10 +51,10 @@ export const wantWords: Record<string, string> = {
   road: 'Go at a given speed',
   floor: 'Have a closed, stone-proof floor',
   'flat-ramp': 'Have a tail ramp that lies flat',
-  anchors: 'Have so many tie-down points',
+  anchors: 'Have this many tie-down points',
   'racks-off': 'Let the racks come off without tools',
   budget: 'Stay within the budget',
-  skills: 'Ask only for skills at hand',
+  skills: 'Need only skills you have',
   hours: 'Be done in time',
 }
 

@@ -146,7 +146,7 @@ func guard(r *rig.Rig, a *plan.Access) (finding.Finding, bool) {
 		if f.Outcome == finding.Holds {
 			f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 		}
-		f.Says = append(f.Says, said.Say(" The travel is not entered and taken as %.", said.Length(up))...)
+		f.Says = append(f.Says, said.Say(" The travel is not entered; % is assumed.", said.Length(up))...)
 	}
 	return f, true
 }
@@ -167,12 +167,12 @@ func wheelOff(r *rig.Rig, a *plan.Access) (finding.Finding, bool) {
 	if left < 0 {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
-			"The wheel does not come out under the skirt, by %: the {mudguard} must come off first. Carry the spanner for it.",
+			"The wheel is % short of coming out under the skirt, so the {mudguard} must come off first. Carry the spanner for it.",
 			said.Length(-left),
 		)
 		return f, true
 	}
-	f.Says = said.Say("Jacked up, the wheel comes out with % to spare under the skirt.", said.Length(left))
+	f.Says = said.Say("Jacked up, the wheel clears the skirt by %.", said.Length(left))
 	return f, true
 }
 
@@ -195,21 +195,21 @@ func stood(r *rig.Rig, a *plan.Access) (finding.Finding, bool) {
 	if a.Brackets < 1 || a.Bracket == (plan.Profile{}) {
 		return need(
 			"bracket",
-			"what the {mudguard} is held by",
-			"Measure its brackets; a plastic or thin tin guard bears nobody.",
+			"what holds the {mudguard}",
+			"Measure its brackets; a guard of plastic or thin tin carries nobody.",
 		)
 	}
 	s, err := section.Of(parts.SizeOf(a.Bracket))
 	if err != nil {
 		f.Outcome, f.Subject = finding.Fails, path+"bracket"
-		f.Says = said.Say("The bracket's section makes no sense: " + err.Error() + ". Type its sizes anew.")
+		f.Says = said.Say("The bracket's section makes no sense: " + err.Error() + ". Enter its sizes again.")
 		return f, true
 	}
 	stock, _ := catalogue.StockOf(a.Bracket.Material)
 	// one foot may stand over one bracket
 	moment := standing * stamps * quantity.Gravity * float64(*a.GuardWide)
 	f.AtMost(quantity.KindStress, moment/s.Wy, stock.Yield/reserve)
-	f.Says = said.Say("% stepping on its outer edge uses a bracket to % of its strength.",
+	f.Says = said.Say("% stepping on its outer edge uses % of a bracket's strength.",
 		said.Mass(standing), said.Share(math.Round(100*moment/s.Wy/(stock.Yield/reserve))/100))
 	if f.Outcome == finding.Fails {
 		f.Says = append(f.Says, said.Say(" Deeper brackets, or a step beside it.")...)
@@ -239,11 +239,11 @@ func step(r *rig.Rig, a *plan.Access) (finding.Finding, bool) {
 	switch {
 	case up > firstStep+1e-9:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("The lowest step is % up; % is usual at most.", said.Length(up), said.Length(firstStep))
+		f.Says = said.Say("The lowest step is % up; the usual limit is %.", said.Length(up), said.Length(firstStep))
 	case rise > stepMost+1e-9:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
-			"One rise is %; % is usual at most. Add a step.",
+			"One step rises %; the usual limit is %. Add a step.",
 			said.Length(rise),
 			said.Length(stepMost),
 		)
@@ -295,11 +295,11 @@ func spare(r *rig.Rig) (finding.Finding, bool) {
 		case reach > spareReach && it.X > front && it.X < tail:
 			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 			f.Says = said.Say(
-				"The spare wheel lies % in from the side: with a load on, nobody gets at it.",
+				"The spare wheel is % in from the side: with a load on, you cannot get at it.",
 				said.Length(reach),
 			)
 		default:
-			f.Says = said.Say("The spare wheel, %, is reached from outside.", said.Mass(mass))
+			f.Says = said.Say("The spare wheel, %, can be reached from outside.", said.Mass(mass))
 		}
 		f.Says = append(f.Says, said.Say(" It brings % to the ball.", said.Mass(ball))...)
 		return f, true

@@ -48,14 +48,14 @@ func sticks(r *rig.Rig, a *plan.Access) (finding.Finding, bool) {
 	f.Figure = finding.Exactly(quantity.KindLength, out)
 	if a.Bumpers {
 		f.Says = said.Say(
-			"Wheels and {mudguard}s stand out % a side, with something slanted before and behind them.",
+			"Wheels and {mudguard}s stand out % on each side, with a slanted guard in front of and behind them.",
 			said.Length(out),
 		)
 		return f, true
 	}
 	f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	f.Says = said.Say(
-		"Wheels and {mudguard}s stand out % a side: a gatepost tears them off. A slanted tube before and behind each, or keep that distance in mind.",
+		"Wheels and {mudguard}s stand out % on each side: a gatepost can tear them off. Fit a slanted tube in front of and behind each, or keep your distance.",
 		said.Length(out),
 	)
 	return f, true
@@ -78,7 +78,7 @@ func cabs(r *rig.Rig) (out []finding.Finding) {
 		if !sits {
 			continue
 		}
-		f := base(r, CodeCab, "Out of the seat", "")
+		f := base(r, CodeCab, "Getting out of the seat", "")
 		f.Stage, f.Gate, f.Subject = "ramps", "", it.Path
 		name := said.Name(it.Name, "The machine")
 		left, right := it.Left+half, half-it.Right
@@ -87,21 +87,21 @@ func cabs(r *rig.Rig) (out []finding.Finding) {
 		switch {
 		case float64(*s) <= steppable:
 			f.Figure, f.Limit = nil, nil
-			f.Says = said.Say("From % one steps out over the side, % high.", name, said.Length(*s))
+			f.Says = said.Say("From % you step out over the side, % high.", name, said.Length(*s))
 		case most >= want:
 			side := "left"
 			if right > left {
 				side = "right"
 			}
 			f.Says = said.Say(
-				"Beside % are % on the "+side+": room to get out, where it has a way out on that side.",
+				"Beside % are % on the "+side+": room to get out, if its door is on that side.",
 				name,
 				said.Length(most),
 			)
 		case left+right >= want:
 			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 			f.Says = said.Say(
-				"Between the sides one hardly gets out of %: % on the left, % on the right, % are wanted. Set it to one side if the balance bears that, or fold a side down first.",
+				"Between the sides you can hardly get out of %: % on the left and % on the right, but % is needed. Set it to one side if the balance allows, or fold a side down first.",
 				name,
 				said.Length(math.Max(0, left)),
 				said.Length(math.Max(0, right)),
@@ -110,7 +110,7 @@ func cabs(r *rig.Rig) (out []finding.Finding) {
 		default:
 			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 			f.Says = said.Say(
-				"Between the sides nobody gets out of %: % are wanted beside it, % are there. Fold a side down before you drive on, or draw it on with the winch.",
+				"Between the sides you cannot get out of %: % is needed beside it and there is only %. Fold a side down before you drive on, or pull it on with the winch.",
 				name,
 				said.Length(want),
 				said.Length(math.Max(0, left+right)),

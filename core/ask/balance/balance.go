@@ -167,7 +167,7 @@ func ballWindow(r *rig.Rig, w *Window) finding.Finding {
 	f.Scope.School = r.School.ID
 	if r.Bears == nil || r.Bears.Share == nil || w == nil {
 		f.Outcome, f.Needs = finding.Unknown, r.Needs
-		f.Says = said.Say("{Ball load} not known: tell the rest first.")
+		f.Says = said.Say("{Ball load} not known: fill in the rest first.")
 		if len(r.Needs) > 0 {
 			f.Says = append(said.Say("{Ball load} not known: it takes "), r.Needs[0].Says...)
 			f.Says = append(f.Says, said.Piece{Text: "."})
@@ -201,7 +201,7 @@ func ballWindow(r *rig.Rig, w *Window) finding.Finding {
 		f.Outcome = finding.Fails
 		limit(w.High)
 		f.Says = said.Say(
-			"No {ball load} fits: this trailer asks for % or more, the lowest limit is %. Carry less, or fit a hitch rated for it.",
+			"No {ball load} fits: this trailer needs % or more, and the lowest limit is %. Carry less, or fit a hitch rated for it.",
 			said.Mass(w.Low),
 			said.Mass(w.High),
 		)
@@ -630,7 +630,7 @@ func readings(r *rig.Rig) []finding.Finding {
 		if read.Low > expect.High || read.High < expect.Low {
 			f.Outcome = finding.Fails
 			f.Says = said.Say(
-				"The scale read %, the plan expects % to %. One stated weight or place is wrong: weigh again.",
+				"The scale read %, the plan expects % to %. One entered weight or position is wrong: weigh again.",
 				said.Mass(read.Nominal),
 				said.Mass(expect.Low),
 				said.Mass(expect.High),

@@ -124,7 +124,7 @@ func TestCappedWindow(t *testing.T) {
 	}
 	got, _ = check(t, school, `"ten-fifteen"`, "/towVehicles/car/ballLimit", `50`)
 	f := sample.Find(t, got.Findings, balance.CodeWindow)
-	want := "No noseweight fits: this trailer asks for 65 kg or more, the lowest limit is 50 kg. Carry less, or fit a hitch rated for it."
+	want := "No noseweight fits: this trailer needs 65 kg or more, and the lowest limit is 50 kg. Carry less, or fit a hitch rated for it."
 	if text := f.Says.Text(sample.Plan(t).Locale()); f.Outcome != finding.Fails || text != want {
 		t.Errorf("got %s %q", f.Outcome, text)
 	}

@@ -216,12 +216,12 @@ func CheckFills(r *rig.Rig) (out []finding.Finding) {
 		switch {
 		case len(outside) > 0:
 			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-			f.Says = append(f.Says, said.Say(" Move the tank, or drive it full or empty alone.")...)
+			f.Says = append(f.Says, said.Say(" Move the tank, or drive with it only full or empty.")...)
 		case runs:
 			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 			f.Says = append(
 				f.Says,
-				said.Say(" What runs forward and back takes it out for a moment: baffles, or full.")...)
+				said.Say(" Slosh takes it out of the window for a moment: fit baffles, or fill it.")...)
 		case unsure:
 			f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 			f.Says = append(f.Says, said.Say(" The guesses allow more: weigh tank and trailer.")...)
@@ -250,7 +250,7 @@ func tooMuch(r *rig.Rig, t *FilledTank) (f finding.Finding, wrong bool) {
 	}
 	f.Says = append(
 		said.Sentence{t.Name},
-		said.Say(": in its outer sizes it holds % at most, entered are %. One of the two is wrong.",
+		said.Say(": by its outer size it holds % at most, but % is entered. One of the two is wrong.",
 			said.Of(quantity.KindVolume, holds), said.Of(quantity.KindVolume, float64(told.Value)))...)
 	f.Needs = []finding.Need{{
 		Path: t.Path + "/tank/capacity", Says: said.Say("what the tank holds"), Where: said.Say("It is moulded into its wall."),

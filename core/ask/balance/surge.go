@@ -45,7 +45,7 @@ func surges(r *rig.Rig) []finding.Finding {
 			Source: norms.Practice("level surface under 0.3 g, each part between baffles by itself"),
 		}
 		f.Says = said.Say(
-			"%, %: braking throws it % forward, % more on the ball. Full or empty rides steadier.",
+			"%, %: braking throws it % forward and puts % more on the ball. Full or empty, it rides steadier.",
 			said.Name(it.Name, "The tank"),
 			said.Share(c.Fill),
 			said.Length(dx),
@@ -132,7 +132,7 @@ func settles(r *rig.Rig, it *rig.Item) []finding.Finding {
 		Source:  norms.Practice("surface level on a ramp of 15°"),
 	}
 	f.Says = said.Say(
-		"Shaken back on a steep ramp, % lies % further back: % less on the ball. Board it off, or fill evenly.",
+		"On a steep ramp, % can settle % back. That takes % off the ball. Board it off, or fill the bed evenly.",
 		said.Name(it.Name, "the heap"),
 		said.Length(dx),
 		said.Mass(less),

@@ -121,7 +121,7 @@ func (b *Body) weighs() finding.Finding {
 	root := "/trailers/" + b.r.Scope.Trailer
 	unknown := func(path, says, where string) finding.Finding {
 		f.Outcome = finding.Unknown
-		f.Says = append(f.Says, said.Say(" What it leaves is not known.")...)
+		f.Says = append(f.Says, said.Say(" What that leaves for the load is not known.")...)
 		f.Needs = []finding.Need{{Path: path, Says: said.Say(says), Where: said.Say(where)}}
 		return f
 	}
@@ -149,10 +149,10 @@ func (b *Body) weighs() finding.Finding {
 	switch {
 	case may <= 0:
 		f.Outcome = finding.Fails
-		f.Says = append(f.Says, said.Say(" Nothing is left to carry: thinner skins, fewer sticks, aluminium.")...)
+		f.Says = append(f.Says, said.Say(" Nothing is left for a load: use thinner skins, fewer sticks, or aluminium.")...)
 	case may < eats*whole:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = append(f.Says, said.Say(" It eats most of it.")...)
+		f.Says = append(f.Says, said.Say(" That uses up most of it.")...)
 	}
 	return f
 }
@@ -168,10 +168,10 @@ func (b *Body) height() (finding.Finding, bool) {
 	}
 	top := b.r.DeckHeight() + float64(b.b.High)
 	f.AtMost(quantity.KindLength, top, float64(*b.b.Lowest)-headroom)
-	f.Says = said.Say("Its top stands % over the ground, the lowest gate is % high; % are to be left over a bump.",
+	f.Says = said.Say("Its top is % above the ground and the lowest gate is % high; leave % for a bump.",
 		said.Length(top), said.Length(*b.b.Lowest), said.Length(headroom))
 	if f.Outcome == finding.Fails {
-		f.Says = append(f.Says, said.Say(" Lower, or with a roof that comes off.")...)
+		f.Says = append(f.Says, said.Say(" Build it lower, or with a roof that comes off.")...)
 	}
 	return f, true
 }

@@ -90,11 +90,11 @@ func (b *Body) boards() (finding.Finding, bool) {
 		return b.need(
 			f,
 			"skinThick",
-			"what the skin is of and how thick",
+			"what the skin is made of and how thick it is",
 			"Plywood, boards or sheet, with a caliper.",
 		), true
 	case b.b.Apart == nil:
-		return b.need(f, "apart", "how far the posts stand apart", "Tape from middle to middle."), true
+		return b.need(f, "apart", "how far apart the posts are", "Tape from middle to middle."), true
 	}
 	t, worst, wall := float64(*b.b.SkinThick), 0.0, ""
 	side, end := parts.PostsOf(b.b)
@@ -116,14 +116,14 @@ func (b *Body) boards() (finding.Finding, bool) {
 		}
 	}
 	f.AtMost(quantity.KindStress, worst, strong)
-	f.Says = said.Say("Worst at the "+wall+": the skin bears %, of the % that it is used to.",
+	f.Says = said.Say("Worst at the "+wall+": the skin carries %, of the % it may carry.",
 		said.Of(quantity.KindStress, worst), said.Of(quantity.KindStress, strong))
 	if f.Outcome == finding.Fails {
 		f.Says = append(
 			f.Says,
-			said.Say(" Posts closer together, or a thicker skin. A net or cover over light stuff.")...)
+			said.Say(" Set the posts closer together, or use a thicker skin. Put a net or cover over light stuff.")...)
 	} else {
-		f.Says = append(f.Says, said.Say(" A net or cover over light stuff.")...)
+		f.Says = append(f.Says, said.Say(" Put a net or cover over light stuff.")...)
 	}
 	return f, true
 }
@@ -169,7 +169,7 @@ func (b *Body) posts() (finding.Finding, bool) {
 		return weigh(f, h.light), true
 	}
 	if b.bar == nil {
-		return b.need(f, "stick", "what the posts are of", "Their section with a caliper."), true
+		return b.need(f, "stick", "what the posts are made of", "Their section with a caliper."), true
 	}
 	side, end := parts.PostsOf(b.b)
 	worst, wall := 0.0, ""
@@ -192,15 +192,15 @@ func (b *Body) posts() (finding.Finding, bool) {
 		}
 	}
 	f.AtMost(quantity.KindStress, worst, b.of.Working())
-	f.Says = said.Say("Worst at the "+wall+": a post bears % where it stands, of the % that it is used to.",
+	f.Says = said.Say("Worst at the "+wall+": a post carries % at its foot, of the % it may carry.",
 		said.Of(quantity.KindStress, worst), said.Of(quantity.KindStress, b.of.Working()))
 	if b.b.Pockets {
-		f.Says = append(f.Says, said.Say(" Its pocket as much: two hands deep, and no play.")...)
+		f.Says = append(f.Says, said.Say(" Its pocket carries as much: make it two hands deep, with no play.")...)
 	} else {
-		f.Says = append(f.Says, said.Say(" Its weld or bolts as much.")...)
+		f.Says = append(f.Says, said.Say(" Its weld or bolts carry as much.")...)
 	}
 	if f.Outcome == finding.Fails {
-		f.Says = append(f.Says, said.Say(" Stronger posts, more of them, or a bar across the top.")...)
+		f.Says = append(f.Says, said.Say(" Use stronger posts, more of them, or a bar across the top.")...)
 	}
 	return f, true
 }
@@ -221,19 +221,19 @@ func (b *Body) latch() (finding.Finding, bool) {
 	f.Source = &restraint
 	switch {
 	case b.b.Latches < 1:
-		return b.need(f, "latches", "how many latches hold the rear", "Two at least, one at each side."), true
+		return b.need(f, "latches", "how many latches hold the rear", "At least two, one on each side."), true
 	case b.b.LatchMax == nil:
-		return b.need(f, "latchMax", "what a latch bears", "On its leaflet, as a working load."), true
+		return b.need(f, "latchMax", "what a latch can take", "Its leaflet gives a working load."), true
 	}
 	each := b.outward(kg) / float64(b.b.Latches)
 	f.AtMost(quantity.KindMass, each, float64(*b.b.LatchMax))
 	f.Says = said.Say(
-		"A latch bears %, of %, if nothing else holds the load.",
+		"A latch carries %, of %, if nothing else holds the load.",
 		said.Mass(each),
 		said.Mass(*b.b.LatchMax),
 	)
 	if f.Outcome == finding.Fails {
-		f.Says = append(f.Says, said.Say(" More or stronger ones, or the load lashed by itself.")...)
+		f.Says = append(f.Says, said.Say(" Fit more or stronger ones, or lash the load on its own.")...)
 	}
 	return f, true
 }

@@ -44,18 +44,18 @@ func (b *Body) lift() (finding.Finding, bool) {
 	}
 	force := (kg*quantity.Gravity*h/2 - helps) / h
 	f.AtMost(quantity.KindForce, math.Max(0, force), oneLifts)
-	f.Says = said.Say("The door weighs %; at its edge it takes %, of the % that one lifts.", said.Mass(kg),
+	f.Says = said.Say("The door weighs %; lifting it at the edge takes %, of the % one person lifts.", said.Mass(kg),
 		said.Of(quantity.KindForce, math.Max(0, force)), said.Of(quantity.KindForce, oneLifts))
 	switch {
 	case force < 0:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = append(
 			f.Says,
-			said.Say(" What helps lifts it by itself: weaker, or it does not stay down as a ramp.")...)
+			said.Say(" The spring or strut lifts it on its own: use a weaker one, or it will not stay down as a ramp.")...)
 	case f.Outcome == finding.Fails:
 		f.Says = append(
 			f.Says,
-			said.Say(" A spring or gas struts of % at a third of its height, a winch, or two people.",
+			said.Say(" Add a spring or gas struts of % at a third of its height, a winch, or a second person.",
 				said.Of(quantity.KindForce, math.Ceil((kg*quantity.Gravity*h/2-oneLifts*h)/(h/3)/10)*10))...)
 	}
 	return f, true
@@ -88,7 +88,7 @@ func (b *Body) ramp() (finding.Finding, bool) {
 		return b.need(
 			f,
 			"stiles",
-			"how many stiles run up the door, and of what",
+			"how many stiles run up the door, and their section",
 			"Count what runs from its hinge to its edge.",
 		), true
 	}
@@ -102,14 +102,14 @@ func (b *Body) ramp() (finding.Finding, bool) {
 	}
 	f.Figure, f.Limit = finding.Exactly(quantity.KindMass, heaviest), finding.Exactly(quantity.KindMass, bears)
 	f.Says = said.Say(
-		"Two stiles bear an axle of %, the wheels over them, the door's edge on firm ground.",
+		"Two stiles carry an axle of %, with the wheels over them and the door's edge on firm ground.",
 		said.Mass(bears),
 	)
 	if heaviest > 0 {
 		f.AtMost(quantity.KindMass, heaviest, bears)
-		f.Says = append(f.Says, said.Say(" The heaviest that rolls here presses with %.", said.Mass(heaviest))...)
+		f.Says = append(f.Says, said.Say(" The heaviest machine here puts % on one.", said.Mass(heaviest))...)
 		if f.Outcome == finding.Fails {
-			f.Says = append(f.Says, said.Say(" Stronger stiles, props under the middle, or loose ramps.")...)
+			f.Says = append(f.Says, said.Say(" Use stronger stiles, a prop under the middle, or loose ramps.")...)
 		}
 	}
 	f.Source = norms.Practice("a beam with the axle in its middle, 1.3 times as it rolls")

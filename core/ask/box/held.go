@@ -27,7 +27,7 @@ func (b *Body) held() (finding.Finding, bool) {
 	}
 	switch {
 	case b.b.Bolts < 1:
-		return b.need(f, "bolts", "how many bolts hold it to the trailer", "Four at least, near its corners."), true
+		return b.need(f, "bolts", "how many bolts hold it to the trailer", "At least four, near its corners."), true
 	case b.b.BoltAcross == nil:
 		return b.need(f, "boltAcross", "how thick the bolts are", "M8 is 8 mm."), true
 	}
@@ -47,21 +47,21 @@ func (b *Body) held() (finding.Finding, bool) {
 	f.Source = &norms.BoltSource
 	f.AtMost(quantity.KindShare, share, 1)
 	f.Says = said.Say(
-		"Its bolts are used to % by full braking and a gale on its side, with % in it that nothing else holds.",
+		"Under full braking and a gale on its side, its bolts are loaded to %, with % inside that nothing else holds.",
 		said.Share(math.Round(share*100)/100),
 		said.Mass(kg-b.mass.High),
 	)
 	switch {
 	case f.Outcome == finding.Fails:
-		f.Says = append(f.Says, said.Say(" More or thicker ones, with large washers.")...)
+		f.Says = append(f.Says, said.Say(" Use more or thicker ones, with large washers.")...)
 	case !known:
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 		f.Says = append(f.Says, said.Say(" Their grade is not entered; the weakest is assumed.")...)
 	default:
-		f.Says = append(f.Says, said.Say(" Large washers, nuts that lock; lamps and {number plate} in sight.")...)
+		f.Says = append(f.Says, said.Say(" Use large washers and locking nuts, and keep lamps and {number plate} in sight.")...)
 	}
 	if b.b.Minutes != nil {
-		f.Says = append(f.Says, said.Say(" Off again in %.", said.Of(quantity.KindTime, *b.b.Minutes*60))...)
+		f.Says = append(f.Says, said.Say(" It comes off again in %.", said.Of(quantity.KindTime, *b.b.Minutes*60))...)
 	}
 	return f, true
 }
@@ -127,7 +127,7 @@ func (b *Body) out() (finding.Finding, bool) {
 	case b.b.DoorHigh == nil && b.b.DoorWide != nil:
 		return b.need(f, "doorHigh", "how high the door is", "From the sill."), true
 	case b.b.PathWide == nil && b.b.Corner != nil:
-		return b.need(f, "pathWide", "how wide the path is before its corner", "At its narrowest."), true
+		return b.need(f, "pathWide", "how wide the path is in front of its corner", "At its narrowest."), true
 	}
 	best := b.Ways()[0]
 	room := best.Room()
@@ -140,7 +140,7 @@ func (b *Body) out() (finding.Finding, bool) {
 	case room < 0:
 		f.Outcome = finding.Fails
 		f.Says = said.Say(
-			"It does not get out, "+best.Name+" as it fits best: % too large for "+where+".",
+			"It does not get out, "+best.Name+" the way it fits best: % too large for "+where+".",
 			said.Length(-room),
 		)
 		if parts := b.split(); parts > 1 {
@@ -149,12 +149,12 @@ func (b *Body) out() (finding.Finding, bool) {
 				said.Say(" Build it to come apart in % across its length, % each.", said.Count(parts),
 					said.Length(float64(b.b.Long)/float64(parts)))...)
 		} else {
-			f.Says = append(f.Says, said.Say(" Build it outside, or to be put together there.")...)
+			f.Says = append(f.Says, said.Say(" Build it outside, or so that it can be put together there.")...)
 		}
 	case room < fingers:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
-			"It just gets out "+best.Name+", with % at "+where+": hands beside it do not.",
+			"It just gets out "+best.Name+", with % at "+where+": there is no room for hands beside it.",
 			said.Length(room),
 		)
 	default:
@@ -186,11 +186,11 @@ func (b *Body) carry() (finding.Finding, bool) {
 	}
 	n := int(math.Ceil(b.mass.High/oneCarries - 1e-9))
 	f.Figure = finding.Exactly(quantity.KindCount, float64(n))
-	f.Says = said.Say("Onto the deck, % high, it takes % people.", said.Length(b.r.DeckHeight()), said.Count(n))
+	f.Says = said.Say("Lifting it onto the deck, % high, takes % people.", said.Length(b.r.DeckHeight()), said.Count(n))
 	f.Limit = finding.Exactly(quantity.KindCount, float64(b.b.Helpers))
 	if n > b.b.Helpers {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = append(f.Says, said.Say(" There are %: in parts, or with a hoist.", said.Count(b.b.Helpers))...)
+		f.Says = append(f.Says, said.Say(" There are %: take it up in parts, or with a hoist.", said.Count(b.b.Helpers))...)
 	}
 	return f, true
 }

@@ -31,9 +31,9 @@ func (b *Body) hinges() (finding.Finding, bool) {
 	case !(door > 0):
 		return b.need(f, "stick", "what the door is built of", "Its sticks and its skin."), true
 	case b.b.Hinges < 1, b.b.Hinges < 2 && !b.b.RampDoor: // one alone lets a leaf hang and twist
-		return b.need(f, "hinges", "how many hinges a door hangs on", "Two at least; three on a tall one."), true
+		return b.need(f, "hinges", "how many hinges a door has", "At least two; three on a tall one."), true
 	case b.b.HingeMax == nil:
-		return b.need(f, "hingeMax", "what a hinge bears", "On its leaflet, as a working load."), true
+		return b.need(f, "hingeMax", "what a hinge can take", "Its leaflet gives a working load."), true
 	}
 	n := float64(b.b.Hinges)
 	var bears float64
@@ -55,14 +55,14 @@ func (b *Body) hinges() (finding.Finding, bool) {
 	}
 	f.AtMost(quantity.KindMass, bears, float64(*b.b.HingeMax))
 	f.Source = norms.Practice("a door hung on its outer hinges, twice its weight on a rough road")
-	f.Says = said.Say("The worst hinge bears %, of %.", said.Mass(bears), said.Mass(*b.b.HingeMax))
+	f.Says = said.Say("The worst hinge carries %, of %.", said.Mass(bears), said.Mass(*b.b.HingeMax))
 	switch {
 	case f.Outcome == finding.Fails && b.b.RampDoor:
-		f.Says = append(f.Says, said.Say(" Stronger hinges, or a bar that the door’s edge rests on.")...)
+		f.Says = append(f.Says, said.Say(" Use stronger hinges, or a bar for the door’s edge to rest on.")...)
 	case f.Outcome == finding.Fails:
-		f.Says = append(f.Says, said.Say(" More or stronger hinges, further apart, or two leaves.")...)
+		f.Says = append(f.Says, said.Say(" Use more or stronger hinges, farther apart, or two leaves.")...)
 	default:
-		f.Says = append(f.Says, said.Say(" Screws through the frame, not through the skin alone.")...)
+		f.Says = append(f.Says, said.Say(" Put the screws through the frame, not through the skin alone.")...)
 	}
 	return f, true
 }

@@ -228,10 +228,10 @@ func (b *Body) racking() (finding.Finding, bool) {
 		), true
 	}
 	now, better := b.Rack(way), b.Rack(plan.BracedDiagonals)
-	pushed := "a storm and half a g push its top % aside, of % that it may lean"
+	pushed := "a storm and half a g push its top % aside; it may lean %"
 	if along := b.RackAlong(way); along.Falls || !now.Falls && along.Leans > now.Leans {
 		now, better = along, b.RackAlong(plan.BracedDiagonals)
-		pushed = "full braking pushes its top % forward, of % that it may lean"
+		pushed = "full braking pushes its top % forward; it may lean %"
 	}
 	f.Source = norms.Practice("posts on pins, 20 m/s of wind and half a g of itself on its top")
 	if way == "" {
@@ -241,7 +241,7 @@ func (b *Body) racking() (finding.Finding, bool) {
 	case now.Falls:
 		f.Outcome = finding.Fails
 		f.Says = said.Say(
-			"Without a brace its hinged corners fall over like cards. A diagonal in each end and side, or a skin fixed all around.",
+			"Without a brace its hinged corners fold up. Put a diagonal in each end and side, or fix a skin all around.",
 		)
 		return f, true
 	default:
@@ -253,7 +253,7 @@ func (b *Body) racking() (finding.Finding, bool) {
 		)
 		if now.Stress > b.of.Working() {
 			f.Outcome = finding.Fails
-			f.Says = append(f.Says, said.Say("; its sticks bear %, more than the % that they are used to",
+			f.Says = append(f.Says, said.Say("; its sticks carry %, more than the % they may carry",
 				said.Of(quantity.KindStress, now.Stress), said.Of(quantity.KindStress, b.of.Working()))...)
 		}
 		f.Says = append(f.Says, said.Say(".")...)

@@ -75,7 +75,7 @@ func (b *Body) wind() (finding.Finding, bool) {
 	f.Source = norms.Practice("a wall of 1.2 in the wind of gust and drive")
 	f.Figure, f.Limit = finding.Exactly(quantity.KindSpeed, moving), finding.Exactly(quantity.KindSpeed, gale)
 	f.Says = said.Say(
-		"Empty, a side gust of % lifts a wheel at %; standing it takes %.",
+		"Empty, a side gust of % lifts a wheel at %; standing, it takes %.",
 		said.Of(
 			quantity.KindSpeed,
 			moving,
@@ -88,7 +88,7 @@ func (b *Body) wind() (finding.Finding, bool) {
 		f.Outcome = finding.Fails
 		f.Says = append(
 			f.Says,
-			said.Say(" Any windy bridge turns it over: lower, narrower skins, or a wider track.")...)
+			said.Say(" Any windy bridge can turn it over: build it lower, with narrower skins, or on a wider track.")...)
 	case moving < gale:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = append(f.Says, said.Say(" In a gale leave it at home, or drive slowly.")...)
@@ -133,7 +133,7 @@ func (b *Body) gusts() (finding.Finding, bool) {
 	f.Source = norms.Practice("the tyres’ slip under a side gust of 12 m/s at 80 km/h")
 	f.Figure, f.Limit = finding.Exactly(quantity.KindLength, aside), finding.Exactly(quantity.KindLength, asideMost)
 	f.Says = said.Say(
-		"A side gust of % at % swings the empty trailer’s tail % aside and pushes the car’s tail with %.",
+		"A side gust of % at % swings the empty trailer’s tail % aside and pushes on the car’s tail with %.",
 		said.Of(
 			quantity.KindSpeed,
 			strong,
@@ -144,7 +144,7 @@ func (b *Body) gusts() (finding.Finding, bool) {
 	)
 	if aside > asideMost {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = append(f.Says, said.Say(" Slower on bridges and past trucks; ballast over the axle helps.")...)
+		f.Says = append(f.Says, said.Say(" Slow down on bridges and when passing trucks; ballast over the axle helps.")...)
 	}
 	return f, true
 }

@@ -193,7 +193,7 @@ func Check(r *rig.Rig) (Reach, []finding.Finding) {
 		switch {
 		case *m.Gap <= 0:
 			f.Outcome, f.Says = finding.Fails, said.Say(
-				"% reaches % into the car or its open {car tailgate}. Move it back, or a longer {drawbar}.",
+				"% reaches % into the car or its open {car tailgate}. Move it back, or make the {drawbar} longer.",
 				what,
 				said.Length(-*m.Gap),
 			)

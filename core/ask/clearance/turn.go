@@ -374,7 +374,7 @@ func turn(r *rig.Rig) (finding.Finding, bool) {
 		if a := articulate(r, 0, true); a.Angle < most-1e-9 {
 			f.Outcome, f.Figure = finding.Unknown, finding.Exactly(quantity.KindAngle, a.Angle)
 			f.Says = said.Say(
-				"Not known how far it turns: an A-frame {drawbar} touches the "+a.On+" at %, a single beam clears. Describe the {drawbar}.",
+				"How far it turns is not known: an A-frame {drawbar} touches the "+a.On+" at %, a single beam clears. Describe the {drawbar}.",
 				said.Of(quantity.KindAngle, a.Angle),
 			)
 			f.Needs = []finding.Need{
@@ -407,7 +407,7 @@ func turn(r *rig.Rig) (finding.Finding, bool) {
 		f.Says = append(
 			f.Says,
 			said.Say(
-				" A {drawbar} % longer lets it turn to %. Mind it when reversing.",
+				" A {drawbar} % longer lets it turn to %. Watch it when reversing.",
 				said.Length(d),
 				said.Of(quantity.KindAngle, most),
 			)...)

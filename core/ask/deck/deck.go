@@ -139,16 +139,16 @@ func bears(r *rig.Rig) []finding.Finding {
 	if f.Outcome == finding.Fails && sure <= allowed {
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 	}
-	f.Says = said.Say("Under % (% on one place) the floor is used to % of what "+fl.name+" takes over %.",
+	f.Says = said.Say("Under % (% on one spot) the floor is loaded to % of what "+fl.name+" takes over %.",
 		worst.name, said.Mass(worst.kg.High), said.Share(math.Round(100*most/allowed)/100), said.Length(free))
 	if f.Outcome == finding.Fails {
 		f.Says = append(
 			f.Says,
-			said.Say(" Lay planks or a sheet under it, thicker boards, or a cross member between.")...)
+			said.Say(" Lay planks or a sheet under it, use thicker boards, or add a cross member.")...)
 	}
 	if len(open) > 0 && f.Outcome != finding.Fails { // something heavy of unknown weight rolls on it as well
 		f.Outcome, f.Needs, f.Figure, f.Limit, f.Margin = finding.Unknown, open, nil, nil, nil
-		f.Says = said.Say("What the floor bears under one place is not all known.")
+		f.Says = said.Say("The weight on one spot of the floor is not all known.")
 		return []finding.Finding{f}
 	}
 	f.HasWork, f.Work = true, func() []finding.Step { return work(&f, &fl, t, free, board, worst, most) }
@@ -314,7 +314,7 @@ func sags(r *rig.Rig, free float64, p *press, give float64) finding.Finding {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	}
 	f.Says = said.Say(
-		"Under % the floor gives %; % is usual at most.",
+		"Under % the floor sags %; the usual limit is %.",
 		p.name,
 		said.Length(give),
 		said.Length(free/sagLimit),

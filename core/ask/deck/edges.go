@@ -56,13 +56,13 @@ func edge(r *rig.Rig, d *plan.Decking) (finding.Finding, bool) {
 	if p < 0 {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
-			"The floor lies % below the steel: water stands in the tray and what is slid off catches. Pack the floor up, or drill drain holes of % in each field.",
+			"The floor lies % below the steel: water stands in the tray, and anything you slide off catches. Pack the floor up, or drill drain holes of % in each bay.",
 			said.Length(-p),
 			said.Length(drainHole),
 		)
 		return f, true
 	}
-	f.Says = said.Say("The floor stands % over the steel at its edges: water runs off.", said.Length(p))
+	f.Says = said.Say("The floor stands % above the steel at its edges: water runs off.", said.Length(p))
 	return f, true
 }
 
@@ -74,7 +74,7 @@ func rub(r *rig.Rig, d *plan.Decking) (finding.Finding, bool) {
 	}
 	if _, err := section.Of(parts.SizeOf(d.Rub)); err != nil {
 		f.Outcome = finding.Fails
-		f.Says = said.Say("The rub rail's section makes no sense: " + err.Error() + ". Type its sizes anew.")
+		f.Says = said.Say("The rub rail's section makes no sense: " + err.Error() + ". Enter its sizes again.")
 		return f, true
 	}
 	broad := r.DeckWidth() + 2*parts.RubWide(d)
@@ -84,7 +84,7 @@ func rub(r *rig.Rig, d *plan.Decking) (finding.Finding, bool) {
 		f.Outcome, f.Tight, f.Subject = finding.Tight, finding.LittleRoom, "/trailers/"+r.Scope.Trailer+"/widthOverAll"
 		f.Limit = finding.Exactly(quantity.KindLength, float64(w.Value))
 		f.Says = said.Say(
-			"Over its rub rails the trailer is % wide; % is entered as its width over all. Gates and lanes go by that one: correct it.",
+			"Over its rub rails the trailer is % wide; % is entered as its width over all. Gates and lanes go by that figure: correct it.",
 			said.Length(broad),
 			said.Length(w.Value),
 		)
@@ -109,15 +109,15 @@ func forks(r *rig.Rig, d *plan.Decking) (finding.Finding, bool) {
 	case has == 0:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
-			"Forks set down on wood: their tips split it. Checker plate % in from the side they come from.",
+			"Forks set down on wood and split it. Fit checker plate % in from the side they come from.",
 			said.Length(in),
 		)
 	case has < in-1e-6:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("The plate reaches % in from the side; forks reach %. Their tips set down on wood.",
+		f.Says = said.Say("The plate reaches % in from the side and forks reach %, so their tips set down on wood.",
 			said.Length(has), said.Length(in))
 	default:
-		f.Says = said.Say("Plate lies as far in as forks reach.")
+		f.Says = said.Say("The plate reaches as far in as the forks do.")
 	}
 	return f, true
 }
@@ -137,7 +137,7 @@ func tread(r *rig.Rig, d *plan.Decking) (finding.Finding, bool) {
 	f.Figure = &finding.Measure{Kind: quantity.KindShare, Value: (low + high) / 2, Low: &low, High: &high}
 	f.Limit = finding.Exactly(quantity.KindShare, norms.TreadWanted)
 	says := said.Say(
-		"A wet sole grips %, to % on "+t.Name+"; % is wanted where people walk. ",
+		"A wet sole grips with %, to % on "+t.Name+"; % is wanted where people walk. ",
 		said.Share(low), said.Share(high), said.Share(norms.TreadWanted),
 	)
 	switch {
@@ -145,19 +145,19 @@ func tread(r *rig.Rig, d *plan.Decking) (finding.Finding, bool) {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = append(
 			says,
-			said.Say("It is slippery: grip strips or sanded paint where one steps, beside what hulls slide on.")...)
+			said.Say("It is slippery: fit grip strips or sanded paint where you step, beside where hulls slide on.")...)
 	case low < norms.TreadWanted:
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
-		f.Says = append(says, said.Say("Try it wet before you trust it, or lay grip strips where one steps.")...)
+		f.Says = append(says, said.Say("Try it wet before you trust it, or lay grip strips where you step.")...)
 	default:
-		f.Says = append(says, said.Say("It grips. Mud and ice do not count in that.")...)
+		f.Says = append(says, said.Say("It grips. That does not cover mud or ice.")...)
 	}
 	return f, true
 }
 
 // paint lists the faces of a wooden floor that are left bare.
 func paint(r *rig.Rig, d *plan.Decking) (finding.Finding, bool) {
-	f := face(r, CodePaint, "Paint of the floor", "paintUnder")
+	f := face(r, CodePaint, "Paint on the floor", "paintUnder")
 	if r.Trailer.Floor != plan.FloorPly && r.Trailer.Floor != plan.FloorBoards {
 		return f, false
 	}
@@ -187,10 +187,10 @@ func paint(r *rig.Rig, d *plan.Decking) (finding.Finding, bool) {
 	switch {
 	case len(bare) > 0:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = append(said.Say("The floor is left bare on "), said.List(bare...)...)
+		f.Says = append(said.Say("The floor is bare on "), said.List(bare...)...)
 		f.Says = append(
 			f.Says,
-			said.Say(". Wood takes up water there, and a sheet painted on one side alone bows.")...)
+			said.Say(". Wood takes up water there, and a sheet painted on only one side bows.")...)
 	case len(open) > 0:
 		f.Outcome, f.Needs = finding.Unknown, needs
 		f.Says = said.Say("Whether the floor is painted all round is not known.")

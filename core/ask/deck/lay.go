@@ -195,7 +195,7 @@ func (o *Laid) boards(r *rig.Rig, long, wide float64, across, along []float64) {
 	if d.Stagger && len(o.joints) > 0 && len(o.gaps) == 0 {
 		if o.second = planks.Stagger(run, sold, on, o.joints); o.second == nil {
 			o.Notes = append(o.Notes, said.Say(
-				"The joints cannot be staggered: as many pieces find no other members to end on. A member more, or longer boards.",
+				"The joints cannot be staggered: the other pieces would end away from a member too. Add a member, or use longer boards.",
 			))
 		}
 	}
@@ -248,7 +248,7 @@ func (o *Laid) boards(r *rig.Rig, long, wide float64, across, along []float64) {
 	if math.Abs(rows.Edge-board) < 1e-6 || n == 1 {
 		o.Says = said.Say("% boards of %", said.Count(n), said.Length(rows.Wide[0]))
 	} else {
-		o.Says = append(o.Says, said.Say(", at both edges one of %", said.Length(rows.Edge))...)
+		o.Says = append(o.Says, said.Say(", with one of % at both edges", said.Length(rows.Edge))...)
 	}
 	if gap > 0 {
 		o.Says = append(o.Says, said.Say(", % apart", said.Length(gap))...)
@@ -318,7 +318,7 @@ func (o *Laid) sheets(r *rig.Rig, long, wide float64, across, along []float64) {
 	switch {
 	case errors.As(best.err, &big):
 		p := o.pieces[big.Piece]
-		o.Fails = said.Say("A piece of % by % comes out of no sheet of % by %.",
+		o.Fails = said.Say("A piece of % by % cannot be cut from any sheet of % by %.",
 			said.Length(p.long), said.Length(p.wide), said.Length(sl), said.Length(sw))
 		return
 	case best.err != nil:
@@ -332,7 +332,7 @@ func (o *Laid) sheets(r *rig.Rig, long, wide float64, across, along []float64) {
 	}
 	every := 0.15 // of screws along a bearer (practice, C)
 	o.Screws = len(across) * (int(wide/every) + 1)
-	o.Says = said.Say("% out of % of % by %", said.Counted(len(o.pieces), "piece", "pieces"),
+	o.Says = said.Say("% used of % of % by %", said.Counted(len(o.pieces), "piece", "pieces"),
 		said.Counted(o.Buy, "sheet", "sheets"), said.Length(sl), said.Length(sw))
 }
 
@@ -471,7 +471,7 @@ func (o *Laid) wheels(r *rig.Rig) {
 	}
 	for _, x := range r.AxlesAt() {
 		o.Notes = append(o.Notes, said.Say(
-			"At its stop a {tyre} comes to % under the floor: leave it open over each wheel, % long about % behind the front, under a thin patch that comes off.",
+			"At its stop a {tyre} comes within % of the underside of the floor: leave it open over each wheel, % long about % behind the front, under a thin patch that comes off.",
 			said.Length(left),
 			said.Length(2*radius+0.1),
 			said.Length(x-r.DeckFront.Nominal),
@@ -490,7 +490,7 @@ func (o *Laid) rings(r *rig.Rig) {
 	if n > 0 {
 		o.Notes = append(
 			o.Notes,
-			said.Say("% in the floor: let in flush, each gets a drain hole of % in its lowest place.",
+			said.Say("% in the floor: let them in flush and give each a drain hole of % at its lowest point.",
 				said.Counted(n, "ring", "rings"), said.Length(drainHole)),
 		)
 	}
@@ -522,13 +522,13 @@ func (o *Laid) notes(r *rig.Rig) {
 		case low > 0.0015 && low <= lowPlaces:
 			o.Notes = append(
 				o.Notes,
-				said.Say("% lies % low: pack it up, or the floor is drawn down to it.", name, said.Length(low)),
+				said.Say("% lies % low: pack it up, or the floor is pulled down to it.", name, said.Length(low)),
 			)
 		case low < -0.0015:
 			o.Notes = append(
 				o.Notes,
 				said.Say(
-					"% stands % up into the floor: notch the floor's underside, or lay a second skin beside it.",
+					"% stands % up into the floor: notch the underside of the floor, or lay a second skin beside it.",
 					name,
 					said.Length(-low),
 				),
@@ -538,13 +538,13 @@ func (o *Laid) notes(r *rig.Rig) {
 			math.Abs(low) <= parts.Flush {
 			o.Notes = append(
 				o.Notes,
-				said.Say("% is bolted: where a head stands on its top, notch the floor for it, or it bows.", name),
+				said.Say("% is bolted: notch the floor where a bolt head stands up, or it bows.", name),
 			)
 		}
 	}
 	for i := 0; i < len(o.Notes); i++ { // bolted members are told once
 		if len(o.Notes) > 6 {
-			o.Notes = append(o.Notes[:6], said.Say("…and so with % more.", said.Count(len(o.Notes)-6)))
+			o.Notes = append(o.Notes[:6], said.Say("…and % more like it.", said.Count(len(o.Notes)-6)))
 			break
 		}
 	}
@@ -621,7 +621,7 @@ func laid(r *rig.Rig) (out []finding.Finding) {
 	case len(o.gaps) > 0:
 		f.Outcome = finding.Fails
 		f.Says = said.Say(
-			"A joint of the floor hangs in the air: put "+across+" between % and % behind the front, or take longer pieces.",
+			"A joint of the floor hangs in the air: put "+across+" between % and % behind the front, or use longer pieces.",
 			said.Length(o.gaps[0].From),
 			said.Length(o.gaps[0].To),
 		)
@@ -629,7 +629,7 @@ func laid(r *rig.Rig) (out []finding.Finding) {
 		f.AtMost(quantity.KindLength, o.hangs, endHangs)
 		if f.Outcome == finding.Fails {
 			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-			f.Says = said.Say("The floor's ends jut out % over the last member; % is usual at most.",
+			f.Says = said.Say("The ends of the floor overhang the last member by %; the usual limit is %.",
 				said.Length(o.hangs), said.Length(endHangs))
 		} else {
 			f.Outcome = finding.Holds
@@ -648,7 +648,7 @@ func laid(r *rig.Rig) (out []finding.Finding) {
 		g.Needs = []finding.Need{{
 			Path: path + "/gains", Says: said.Say("how many points of moisture they gain"),
 			Where: said.Say(
-				"Dry from indoors 8 to 12, dry outdoors 4 to 6, fresh and wet none; a moisture meter tells.",
+				"Dry from indoors 8 to 12, dry outdoors 4 to 6, fresh and wet none; a moisture meter tells you.",
 			),
 		}}
 		return append(out, g)
@@ -658,13 +658,13 @@ func laid(r *rig.Rig) (out []finding.Finding) {
 	switch {
 	case wet < -1e-6:
 		g.Outcome = finding.Fails
-		g.Says = said.Say("Wet, the boards push each other apart by % together: leave % between them.",
+		g.Says = said.Say("When wet the boards push against each other by % in all: leave % between them.",
 			said.Length(-wet*float64(len(o.pieces))), said.Length(math.Ceil((-wet+gapOf(d))*1000)/1000))
 	case o.GapDry.Value > wideGap:
 		g.Outcome, g.Tight = finding.Tight, finding.LittleRoom
-		g.Says = said.Say("Dry, the gaps open to %: heels and small wheels catch.", said.Length(o.GapDry.Value))
+		g.Says = said.Say("When dry the gaps open to %: heels and small wheels catch.", said.Length(o.GapDry.Value))
 	default:
-		g.Says = said.Say("The gaps are % when the boards are wettest and % when they are driest.",
+		g.Says = said.Say("The gaps are % at the wettest and % at the driest.",
 			said.Length(wet), said.Length(o.GapDry.Value))
 	}
 	return append(out, g)

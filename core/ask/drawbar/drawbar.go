@@ -78,7 +78,7 @@ func Check(r *rig.Rig) []finding.Finding {
 	s, err := section.Of(parts.SizeOf(d.Profile))
 	if err != nil {
 		f.Outcome, f.Says = finding.Fails, said.Say(
-			"The {drawbar}'s section makes no sense: "+err.Error()+". Type its sizes anew.",
+			"The {drawbar}'s section makes no sense: "+err.Error()+". Enter its sizes again.",
 		)
 		return []finding.Finding{f}
 	}
@@ -99,14 +99,14 @@ func Check(r *rig.Rig) []finding.Finding {
 	stress := force * free / s.Wy
 	judge(&f, stress)
 	f.Says = said.Say(
-		"At the deck's front the {drawbar} is used to % of what % allows, with % on the ball, times % for shock.",
+		"At the deck's front the {drawbar} is loaded to % of what % allows, with % on the ball and a shock factor of %.",
 		said.Share(stress/allowed),
 		said.Piece{Text: stock.Name},
 		said.Mass(ball),
 		said.Count(int(k)),
 	)
 	if f.Outcome == finding.Fails {
-		f.Says = append(f.Says, said.Say(" Stiffen it, or shorter.")...)
+		f.Says = append(f.Says, said.Say(" Stiffen it, or make it shorter.")...)
 	}
 	parts.Unsure(&f, d.Profile)
 	f.HasWork, f.Work = true, func() []finding.Step {
@@ -148,7 +148,7 @@ func Check(r *rig.Rig) []finding.Finding {
 		w.Compares = true // what the weld takes is for the welder
 		w.Figure = finding.Exactly(quantity.KindMass, force*longer/quantity.Gravity)
 		w.Says = said.Say(
-			"The weld bears % on an arm of %. A competent welder for it; chains, cable and breakaway % longer.",
+			"The weld carries % on an arm of %. Have it done by a competent welder; chains, cable and breakaway must be % longer.",
 			said.Mass(force*longer/quantity.Gravity),
 			said.Length(1.0),
 			said.Length(longer),
@@ -159,7 +159,7 @@ func Check(r *rig.Rig) []finding.Finding {
 	in, high, wide, ok := Inner(d.Profile)
 	if !ok || section.Shape(d.Profile.Shape) != section.Tube {
 		sl.Outcome, sl.Says = finding.Unknown, said.Say(
-			"No usual section slides into this {drawbar}: weld it, or a new {drawbar}.",
+			"No usual section slides into this {drawbar}: weld it, or fit a new {drawbar}.",
 		)
 		sl.Needs = []finding.Need{
 			{
@@ -181,7 +181,7 @@ func Check(r *rig.Rig) []finding.Finding {
 	moment := force * (longer + (1-lever)/2*overlap) // at the bolts nearest to the mouth
 	judge(&sl, moment/inner.Wy)
 	sl.Says = said.Say(
-		"% slides in, % shims above and below, % at the sides; at the joint it is used to %. Overlap % or more; chains, cable and breakaway % longer.",
+		"% slides in, with % shims above and below and % at the sides; at the joint it is loaded to %. Overlap it % or more; chains, cable and breakaway must be % longer.",
 		said.Piece{
 			Text: in.Name,
 		},
@@ -197,7 +197,7 @@ func Check(r *rig.Rig) []finding.Finding {
 	}
 	if d.Overlap > 0 && float64(d.Overlap) < need-1e-9 {
 		sl.Outcome = finding.Fails
-		sl.Says = append(sl.Says, said.Say(" Stated overlap %: too short.", said.Length(d.Overlap))...)
+		sl.Says = append(sl.Says, said.Say(" The overlap entered, %, is too short.", said.Length(d.Overlap))...)
 	}
 	return append(out, sl, bolts(base, d, force, longer, overlap, path))
 }
@@ -217,7 +217,7 @@ func bolts(
 	f.Source = &norms.BoltSource
 	if d.Bolts == 0 || d.Bolt <= 0 {
 		f.Outcome, f.Says = finding.Unknown, said.Say(
-			"Bolts through the sleeve: tell how many, how thick, which grade.",
+			"Bolts through the sleeve: enter how many, how thick and which grade.",
 		)
 		if d.Bolts == 0 {
 			f.Needs = []finding.Need{
@@ -232,7 +232,7 @@ func bolts(
 			f.Needs = append(
 				f.Needs,
 				finding.Need{Path: path + "/bolt", Says: said.Say("how thick the sleeve's bolts are"),
-					Where: said.Say("Measure across the thread; the grade stands on the head.")},
+					Where: said.Say("Measure across the thread; the grade is on the head.")},
 			)
 		}
 		return f
@@ -243,7 +243,7 @@ func bolts(
 	limit := 2 * grade.ShearOf(float64(d.Bolt))
 	f.AtMost(quantity.KindForce, force, limit)
 	f.Says = said.Say(
-		"% bolts of %, grade %: each bears % of %. Holes % from the ends or more.",
+		"% bolts of %, grade %: each carries % of %. Drill the holes % from the ends or more.",
 		said.Count(d.Bolts),
 		said.Length(d.Bolt),
 		said.Piece{Text: grade.Name},
@@ -254,10 +254,10 @@ func bolts(
 	switch {
 	case d.Bolts < 2:
 		f.Outcome, f.Tight = finding.Fails, ""
-		f.Says = append(f.Says, said.Say(" One bolt is a hinge: two at least.")...)
+		f.Says = append(f.Says, said.Say(" One bolt is a hinge: use at least two.")...)
 	case !known && f.Outcome != finding.Fails:
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
-		f.Says = append(f.Says, said.Say(" Grade not told: the weakest is taken.")...)
+		f.Says = append(f.Says, said.Say(" Their grade is not entered; the weakest is assumed.")...)
 	}
 	return f
 }

@@ -47,7 +47,7 @@ func TestDrawbar(t *testing.T) {
 	outcome, says, v := long(drawbar.CodeSleeve)
 	// P = 1006.8 N; at the bolts 0.165·0.2 m behind the mouth.
 	near(t, "at the joint", v, 2*61.6*2.5/3*9.80665*(0.5+0.165*0.2)/7.78685e-6)
-	if outcome != "holds" || !strings.Contains(says, "50 × 50 × 3 slides in, 2 mm shims") || !strings.Contains(says, "Overlap 180 mm or more") {
+	if outcome != "holds" || !strings.Contains(says, "50 × 50 × 3 slides in, with 2 mm shims") || !strings.Contains(says, "Overlap it 180 mm or more") {
 		t.Errorf("%s %q", outcome, says)
 	}
 	// Four bolts M12 8.8, groups 0.134 m apart: 1006.8·(0.6/0.134 + 1/2)/2 = 2506 N each, of 2·0.6·800·0.78·113.10/1.25 = 67.75 kN.
@@ -59,15 +59,15 @@ func TestDrawbar(t *testing.T) {
 	for name, c := range map[string]struct{ json, code, want, says string }{
 		"too long":    {bar + `,"longer":2}`, drawbar.CodeBend, "fails", "Stiffen"},
 		"overlap":     {bar + `,"longer":0.3,"overlap":0.1}`, drawbar.CodeSleeve, "fails", "too short"},
-		"no bolts":    {bar + `,"longer":0.3}`, drawbar.CodeBolts, "unknown", "tell how many"},
+		"no bolts":    {bar + `,"longer":0.3}`, drawbar.CodeBolts, "unknown", "enter how many"},
 		"one bolt":    {bar + `,"longer":0.3,"bolts":1,"bolt":0.012,"grade":"8.8"}`, drawbar.CodeBolts, "fails", "hinge"},
 		"no grade":    {bar + `,"longer":0.3,"bolts":4,"bolt":0.012}`, drawbar.CodeBolts, "tight", "weakest"},
 		"weld":        {bar + `,"longer":0.3,"way":"weld"}`, drawbar.CodeSleeve, "holds", "competent welder"},
 		"nothing in":  {`{"profile":{"shape":"tube","height":0.03,"width":0.03,"wall":0.003,"material":"s235"},"longer":0.1}`, drawbar.CodeSleeve, "unknown", "No usual section"},
 		"loose":       {`{"profile":{"shape":"tube","height":0.06,"width":0.06,"wall":0.004,"material":"s355"},"longer":0.1}`, drawbar.CodeSleeve, "holds", "1 mm shims"},
 		"round":       {`{"profile":{"shape":"round","height":0.0603,"wall":0.0032,"material":"s235"},"longer":0.1}`, drawbar.CodeSleeve, "unknown", "No usual section"},
-		"no wall":     {`{"profile":{"shape":"tube","height":0.06,"width":0.06,"material":"s235"}}`, drawbar.CodeBend, "fails", "the wall is nought"},
-		"A-frame":     {`{"profile":{"shape":"tube","height":0.05,"width":0.05,"wall":0.003,"material":"s235"},"beams":2}`, drawbar.CodeBend, "holds", "used to"},
+		"no wall":     {`{"profile":{"shape":"tube","height":0.06,"width":0.06,"material":"s235"}}`, drawbar.CodeBend, "fails", "the wall is zero"},
+		"A-frame":     {`{"profile":{"shape":"tube","height":0.05,"width":0.05,"wall":0.003,"material":"s235"},"beams":2}`, drawbar.CodeBend, "holds", "loaded to"},
 		"hollow fits": {`{"profile":{"shape":"tube","height":0.08,"width":0.08,"wall":0.004,"material":"s235"},"longer":0.2}`, drawbar.CodeSleeve, "tight", "sits loose"},
 	} {
 		outcome, says, _ := check(c.json)(c.code)

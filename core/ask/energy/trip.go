@@ -54,11 +54,11 @@ func lacks(r *rig.Rig) (needs []finding.Need) {
 	root, t := "/towVehicles/"+r.VehicleID, r.Vehicle.Thirst
 	switch {
 	case t == nil || t.By == "":
-		need(root+"/thirst/by", "what the car burns", "Petrol, diesel or electric.")
+		need(root+"/thirst/by", "what the car runs on", "Petrol, diesel or electric.")
 	case t.By == plan.Electric && t.Draws == nil:
-		need(root+"/thirst/draws", "what the car draws alone", "Read the car’s display after an ordinary week.")
+		need(root+"/thirst/draws", "what the car draws on its own", "Read the car’s display after an ordinary week.")
 	case t.By != plan.Electric && t.Burns == nil:
-		need(root+"/thirst/burns", "what the car burns alone", "Read the car’s display after an ordinary week.")
+		need(root+"/thirst/burns", "what the car burns on its own", "Read the car’s display after an ordinary week.")
 	}
 	legs := legsOf(r.Outing)
 	if len(legs) == 0 {
@@ -248,12 +248,12 @@ func comesHome(r *rig.Rig, j *job) (finding.Finding, bool) {
 	whole, _ := units(t.By)
 	total, _ := j.all(j.halves...)
 	f := finding.Finding{
-		Code: CodeRange, Stage: Stage, Scope: r.Scope, Title: said.Say("Tank and way"), Outcome: finding.Holds,
+		Code: CodeRange, Stage: Stage, Scope: r.Scope, Title: said.Say("Tank and distance"), Outcome: finding.Holds,
 		Subject: "/towVehicles/" + r.VehicleID + "/thirst", Source: norms.Practice("rolling, air and climbs of car and trailer"),
 	}
 	fill, goes := "fill up", "gets there"
 	if t.By == plan.Electric {
-		f.Title, fill = said.Say("Charge and way"), "charge"
+		f.Title, fill = said.Say("Charge and distance"), "charge"
 	}
 	if len(j.halves) > 1 {
 		goes = "comes home"
@@ -263,7 +263,7 @@ func comesHome(r *rig.Rig, j *job) (finding.Finding, bool) {
 	switch {
 	case total.High <= has:
 		f.Says = said.Say(
-			"It "+goes+": % at most, of % that can be used"+begun(r)+".",
+			"It "+goes+": % at most, of % usable"+begun(r)+".",
 			said.Of(whole, total.High),
 			said.Of(whole, has),
 		)
@@ -273,7 +273,7 @@ func comesHome(r *rig.Rig, j *job) (finding.Finding, bool) {
 			said.Of(whole, has), said.Of(whole, total.High))
 	default:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("It takes %, and % can be used: "+fill+" at least % on the way.",
+		f.Says = said.Say("It takes %, and only % is usable: "+fill+" at least % on the way.",
 			said.Of(whole, total.Nominal), said.Of(whole, has), said.Of(whole, total.High-has))
 	}
 	return f, true
@@ -284,7 +284,7 @@ func begun(r *rig.Rig) string {
 	if d := r.Outing.Drive; d != nil && d.Begins != nil {
 		return ""
 	}
-	return " if it begins full"
+	return " if you start full"
 }
 
 // Check asks whether it comes home, where tank or battery and the way are told.
@@ -298,8 +298,8 @@ func Check(r *rig.Rig) []finding.Finding {
 	j, needs := jobOf(r)
 	if needs != nil {
 		return []finding.Finding{{
-			Code: CodeRange, Stage: Stage, Scope: r.Scope, Title: said.Say("Tank and way"), Outcome: finding.Unknown,
-			Subject: "/towVehicles/" + r.VehicleID + "/thirst", Says: said.Say("Not known: whether tank or battery lasts."),
+			Code: CodeRange, Stage: Stage, Scope: r.Scope, Title: said.Say("Tank and distance"), Outcome: finding.Unknown,
+			Subject: "/towVehicles/" + r.VehicleID + "/thirst", Says: said.Say("Not known: whether the tank or battery lasts."),
 			Needs: needs, Source: norms.Practice("rolling, air and climbs of car and trailer"),
 		}}
 	}

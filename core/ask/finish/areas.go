@@ -223,7 +223,7 @@ func cannot(c *norms.Coat, a *Areas) said.Sentence {
 	case c.ID == "bare" && a.Ferric:
 		return said.Say("Steel rusts.")
 	case c.ID == "dip" && a.Other != "":
-		return said.Say("% does not go into the bath.", said.Piece{Text: a.Other})
+		return said.Say("% does not fit the bath.", said.Piece{Text: a.Other})
 	case c.ID == "dip" && !a.Ferric, c.ID == "pregal" && !a.Ferric:
 		return said.Say("It is for steel.")
 	}
@@ -250,7 +250,7 @@ func (w *CoatWay) cost(a *Areas, c *norms.Coat, f *plan.Finish) {
 		low, high := norms.ZincRate(f.Indoors, f.Salt)
 		thin := norms.Zinc(0.002) / 7140
 		w.Says = said.Say(
-			"Zinc lasts % to % years on steel of [2 mm]. Vents first; nothing is welded after. Away for one to two weeks.",
+			"Zinc lasts % to % years on steel of [2 mm]. Make the vents first and weld nothing afterwards. It will be away for one or two weeks.",
 			years10(thin/high),
 			years10(thin/low),
 		)
@@ -289,22 +289,22 @@ func (w *CoatWay) cost(a *Areas, c *norms.Coat, f *plan.Finish) {
 		hours = span{
 			Low: each.Low * (1 + often.Low), Nominal: each.Nominal * (1 + 1.5*often.Nominal), High: each.High * (1 + 2*often.High),
 		} // rust is ground off before
-		w.Says = said.Say("Again every % to % years.", years10(anew[0]), years10(anew[1]))
+		w.Says = said.Say("Repaint every % to % years.", years10(anew[0]), years10(anew[1]))
 		if c.ID == "pregal" {
 			low, high := norms.ZincRate(f.Indoors, f.Salt)
 			w.Says = append(
 				w.Says,
 				said.Say(
-					" The tube’s own zinc lasts % to %; inside it is coated too. Its smoke is poison when welded.",
+					" The tube’s own zinc lasts % to %; it is coated inside too. Its smoke is poisonous when welded.",
 					years10(norms.Pregalvanised/high),
 					years10(norms.Pregalvanised/low),
 				)...)
 		}
 		if c.ID == "liner" {
-			w.Says = append(w.Says, said.Say(" Hides rust that creeps under an edge.")...)
+			w.Says = append(w.Says, said.Say(" It can hide rust creeping under an edge.")...)
 		}
 	case "bare":
-		w.Says = said.Say("Wash off salt. No bare steel bolts on it: washers of plastic or coated ones.")
+		w.Says = said.Say("Wash off salt. Use no bare steel bolts on it: fit plastic washers, or use coated ones.")
 	}
 	w.First, w.Later = finding.Of(quantity.KindMoney, first), finding.Of(quantity.KindMoney, later)
 	w.Ten = finding.Of(quantity.KindMoney, add(first, later))
@@ -348,14 +348,14 @@ func Touch(r *rig.Rig) (out []said.Sentence) {
 	}
 	out = append(out, said.Say("Edges, sawn ends and drilled holes: "+with+", two coats, right after drilling."))
 	if r.Trailer.Tipping != nil {
-		out = append(out, said.Say("Hinges and stops of the bed: grease instead, paint wears off there."))
+		out = append(out, said.Say("Hinges and stops of the bed: grease them instead; paint wears off there."))
 	}
 	if len(r.Trailer.TiePoints) > 0 {
-		out = append(out, said.Say("Under tie points and where straps run over an edge: look each season."))
+		out = append(out, said.Say("Under tie points and where straps run over an edge: check each season."))
 	}
 	if r.Trailer.Tail != "" {
 		out = append(out, said.Say("Where ramps rest on the tail: a strip of plate or rubber."))
 	}
-	out = append(out, said.Say("Behind the wheels, where stones fly: thicker, or a flap."))
+	out = append(out, said.Say("Behind the wheels, where stones fly: a thicker coat, or a flap."))
 	return out
 }

@@ -57,7 +57,7 @@ func way(r *rig.Rig, f *plan.Finish, a *Areas) (finding.Finding, bool) {
 	if no := cannot(&c, a); no != nil {
 		x.Outcome, x.Says = finding.Fails, append(
 			no,
-			said.Say(" Choose another way, or keep those members out of it.")...)
+			said.Say(" Choose another way, or leave those members out of it.")...)
 		return x, true
 	}
 	x.Says = said.Say("% suits this frame.", said.Piece{Text: upper(c.Name)})
@@ -66,7 +66,7 @@ func way(r *rig.Rig, f *plan.Finish, a *Areas) (finding.Finding, bool) {
 		x.Says = append(
 			x.Says,
 			said.Say(
-				" Its vents and the bath’s size are not looked at yet: under Frame, say that it is dipped.",
+				" Its vents and the size of the bath have not been checked yet: under Frame, say that it will be dipped.",
 			)...)
 	}
 	return x, true
@@ -88,7 +88,7 @@ func hidden(r *rig.Rig, f *plan.Finish, a *Areas) (finding.Finding, bool) {
 	x.Compares = true
 	x.Figure = finding.Exactly(quantity.KindArea, a.Hidden)
 	x.Says = said.Say(
-		"% of faces lie on each other: prime them before they are joined, and under the deck before it is laid. Not where a weld comes.",
+		"% of faces lie against each other: prime them before they are joined, and under the deck before it is laid, but not where a weld goes.",
 		said.Of(quantity.KindArea, a.Hidden),
 	)
 	return x, true
@@ -126,13 +126,13 @@ func dew(r *rig.Rig, f *plan.Finish, _ *Areas) (finding.Finding, bool) {
 		x.Outcome = finding.Fails
 		x.Says = append(
 			x.Says,
-			said.Say("less than [3 K] over it: water you cannot see lies on it. Wait, or warm it.")...)
+			said.Say("less than [3 K] above it: there is water on it that you cannot see. Wait, or warm it.")...)
 	case guessed:
 		x.Outcome, x.Tight = finding.Tight, finding.GuessTooRough
 		x.Says = append(
 			x.Says,
 			said.Say(
-				"% over it, if it is as warm as the air. In the morning it is colder: hold a thermometer to it.",
+				"% above it, if it is as warm as the air. In the morning it is colder: hold a thermometer to it.",
 				said.Of(quantity.KindDifference, over),
 			)...)
 	default:
@@ -143,7 +143,7 @@ func dew(r *rig.Rig, f *plan.Finish, _ *Areas) (finding.Finding, bool) {
 
 // air asks whether the air suits the tin.
 func air(r *rig.Rig, f *plan.Finish, _ *Areas) (finding.Finding, bool) {
-	x := base(r, CodeAir, "The air for the tin", "air")
+	x := base(r, CodeAir, "The air for painting", "air")
 	if f.Air == nil || f.Way == plan.FinishDip || f.Way == plan.FinishBare {
 		return x, false
 	}
@@ -165,11 +165,11 @@ func air(r *rig.Rig, f *plan.Finish, _ *Areas) (finding.Finding, bool) {
 	switch {
 	case float64(*f.Air) < least:
 		x.Outcome = finding.Fails
-		x.Says = said.Say("At % the paint does not cure: % at least. Wait for a warmer day.",
+		x.Says = said.Say("At % the paint does not cure: it needs % at least. Wait for a warmer day.",
 			said.Of(quantity.KindTemperature, *f.Air), said.Of(quantity.KindTemperature, least))
 	case f.Humid != nil && *f.Humid > most+1e-9:
 		x.Outcome = finding.Fails
-		x.Says = said.Say("The air is too wet: %, % at most.", said.Share(*f.Humid), said.Share(most))
+		x.Says = said.Say("The air is too damp: %, and the limit is %.", said.Share(*f.Humid), said.Share(most))
 	default:
 		c, ok := norms.CoatOf(string(f.Way))
 		if !ok {
@@ -180,21 +180,21 @@ func air(r *rig.Rig, f *plan.Finish, _ *Areas) (finding.Finding, bool) {
 			h = float64(*f.Recoat) / 3600
 		}
 		x.Says = said.Say(
-			"Warm enough. The next coat after about %.",
+			"Warm enough. Put on the next coat after about %.",
 			said.Of(quantity.KindTime, h*norms.Slower(float64(*f.Air))*3600),
 		)
 		if f.RecoatMost != nil {
 			x.Says = append(
 				x.Says,
-				said.Say(" Within %, else it is sanded first.", said.Of(quantity.KindTime, *f.RecoatMost))...)
+				said.Say(" Do it within %, or sand it first.", said.Of(quantity.KindTime, *f.RecoatMost))...)
 		}
 		if !known {
 			x.Outcome, x.Tight = finding.Tight, finding.GuessTooRough
-			x.Says = append(x.Says, said.Say(" The tin’s own least temperature is not entered.")...)
+			x.Says = append(x.Says, said.Say(" The tin’s lowest temperature is not entered.")...)
 		}
 		if f.Humid == nil {
 			x.Outcome, x.Tight = finding.Tight, finding.GuessTooRough
-			x.Says = append(x.Says, said.Say(" How wet the air is, is not entered.")...)
+			x.Says = append(x.Says, said.Say(" The humidity of the air is not entered.")...)
 		}
 	}
 	return x, true
@@ -208,7 +208,7 @@ func deck(r *rig.Rig, f *plan.Finish, a *Areas) (finding.Finding, bool) {
 	}
 	x.Outcome, x.Tight = finding.Tight, finding.LittleRoom
 	x.Says = said.Say(
-		"Its salts eat plain steel and aluminium: stainless or hot-dip screws, a strip of felt or paint between.",
+		"Its salts eat plain steel and aluminium: use stainless or hot-dip screws, with a strip of felt or paint between.",
 	)
 	if a.Other != "" {
 		x.Says = append(x.Says, said.Say(" Worst on %.", said.Piece{Text: a.Other})...)

@@ -127,8 +127,8 @@ func TestChecks(t *testing.T) {
 		{`{"air":8}`, nil, finish.CodeAir, finding.Fails, "cure"},
 		{`{"air":8,"least":5,"humid":0.7,"recoat":43200}`, nil, finish.CodeAir, finding.Holds, "27.6 h"}, // 12 h·2^1.2
 		{`{"air":12}`, nil, finish.CodeAir, finding.Tight, "not entered"},
-		{`{"air":12,"least":5}`, nil, finish.CodeAir, finding.Tight, "How wet"},
-		{`{"air":15,"humid":0.9,"least":5}`, nil, finish.CodeAir, finding.Fails, "too wet"},
+		{`{"air":12,"least":5}`, nil, finish.CodeAir, finding.Tight, "humidity"},
+		{`{"air":15,"humid":0.9,"least":5}`, nil, finish.CodeAir, finding.Fails, "too damp"},
 		{`{"deckBy":"treated"}`, nil, finish.CodeDeck, finding.Tight, "stainless"},
 	} {
 		var got *finding.Finding

@@ -241,16 +241,16 @@ func WeatherOf(f *plan.Finish, today string) *Weather {
 		w.Says = said.Say("No line of the forecast can be used.")
 	case good >= 0:
 		w.Says = said.Say(
-			"It may be painted in % of these hours.",
+			"You can paint in % of these hours.",
 			said.Count(len(slices.DeleteFunc(slices.Clone(w.Hours), func(h ForecastHour) bool { return !h.Good }))),
 		)
 	case len(w.Windows) > 0:
 		w.Says = said.Say(
-			"Dry stretches, but none is long enough: a coat takes % with its touch-drying.",
+			"There are dry spells, but none is long enough: a coat takes % to touch-dry.",
 			said.Of(quantity.KindTime, w.Needs*3600),
 		)
 	default:
-		w.Says = said.Say("No hour of this forecast is fit for paint outdoors.")
+		w.Says = said.Say("No hour of this forecast is fit for painting outdoors.")
 	}
 	return w
 }

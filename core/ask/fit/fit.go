@@ -258,21 +258,21 @@ func storage(j *judge) {
 	case over > 1e-9:
 		j.say(
 			finding.Fails,
-			"Put away it is % × % × %: % too "+what+" for the bay.",
+			"Stored, it measures % × % × %: % too "+what+" for the bay.",
 			append(size, said.Length(over))...)
 	case bay.Height == nil && stands > lowDoor:
-		j.say(finding.Tight, "Put away it is % × % × %: it fits if the bay is so high. Tape its door.", size...)
+		j.say(finding.Tight, "Stored, it measures % × % × %: it fits if the bay is that high. Tape its door.", size...)
 		j.asks(j.wp+"/size/height", said.Say("the bay's height"), "Tape the bay and its door.")
 	case over > -closeBay:
 		j.say(
 			finding.Tight,
-			"Put away it is % × % × %: it fits with only % to spare.",
+			"Stored, it measures % × % × %: it fits with only % to spare.",
 			append(size, said.Length(-over))...,
 		)
 	case what == "on its edge":
-		j.say(finding.Holds, "Put away it is % × % × %: it fits on its edge.", size...)
+		j.say(finding.Holds, "Stored, it measures % × % × %: it fits on its edge.", size...)
 	default:
-		j.say(finding.Holds, "Put away it is % × % × %: it fits.", size...)
+		j.say(finding.Holds, "Stored, it measures % × % × %: it fits.", size...)
 	}
 }
 
@@ -298,16 +298,16 @@ func sheet(j *judge) {
 	case dw < w-1e-9 && t.SideHeight != nil && *t.SideHeight > 0:
 		j.say(
 			finding.Fails,
-			"Deck % wide, the sheet %: it will not lie between the sides.",
+			"The deck is % wide and the sheet %: it will not lie between the sides.",
 			said.Length(dw),
 			said.Length(w),
 		)
 	case dl < l-1e-9 && !open:
-		j.say(finding.Fails, "Deck % long, the sheet %: the tail does not close.", said.Length(dl), said.Length(l))
+		j.say(finding.Fails, "The deck is % long and the sheet %: the tail does not close.", said.Length(dl), said.Length(l))
 	case dl < l*0.75:
 		j.say(
 			finding.Fails,
-			"Deck % long, the sheet %: more than a quarter hangs out.",
+			"The deck is % long and the sheet %: more than a quarter hangs out.",
 			said.Length(dl),
 			said.Length(l),
 		)
@@ -316,7 +316,7 @@ func sheet(j *judge) {
 	case dw < w-1e-9:
 		j.say(finding.Tight, "The sheet hangs over the sides by % each.", said.Length((w-dw)/2))
 	default:
-		j.say(finding.Holds, "Deck % × %: the sheet lies flat.", said.Length(dl), said.Length(dw))
+		j.say(finding.Holds, "The deck is % × %: the sheet lies flat.", said.Length(dl), said.Length(dw))
 	}
 }
 
@@ -336,7 +336,7 @@ func racksOff(j *judge) {
 			j.need("/parts/"+id+"/undo", "how the rack is held", "Pins, bolts or welds.")
 			return
 		case "bolts":
-			j.say(finding.Fails, "% is bolted: it takes a spanner. Pins would do.", name)
+			j.say(finding.Fails, "% is bolted and takes a spanner. Pins would do.", name)
 			return
 		default:
 			j.say(finding.Fails, "% is welded on.", name)
@@ -344,16 +344,16 @@ func racksOff(j *judge) {
 		}
 	}
 	if racks == 0 {
-		j.say(finding.Holds, "No rack is fitted for good.")
+		j.say(finding.Holds, "No rack is fixed on.")
 		return
 	}
-	j.say(finding.Holds, "Held by pins.")
+	j.say(finding.Holds, "They are held by pins.")
 }
 
 func road(j *judge) {
 	j.s.Title = said.Say("Goes at speed")
 	if j.w.Speed == nil {
-		j.need(j.wp+"/speed", "the speed that it must go", "Say how fast it must be towed.")
+		j.need(j.wp+"/speed", "how fast it must go", "Say how fast it must be towed.")
 		return
 	}
 	j.s.Title = said.Say("Goes at %", said.Of(quantity.KindSpeed, *j.w.Speed))
@@ -368,7 +368,7 @@ func road(j *judge) {
 		v, ok = norms.TyreSpeed(j.r.Tyre().Symbol)
 	}
 	if !ok {
-		j.need(j.tp+"/tyreText", "the {tyre}'s speed letter", "It stands behind the load index on the wall.")
+		j.need(j.tp+"/tyreText", "the {tyre}'s speed letter", "It follows the load index on the wall.")
 		return
 	}
 	j.s.Figure, j.s.Limit = finding.Exactly(quantity.KindSpeed, v), finding.Exactly(quantity.KindSpeed, *j.w.Speed)
@@ -379,24 +379,24 @@ func road(j *judge) {
 	}
 	switch {
 	case float64(*j.w.Speed-v) > 0.14:
-		j.say(finding.Fails, "{Tyre}s made for % at most.", said.Of(quantity.KindSpeed, v))
+		j.say(finding.Fails, "The {tyre}s are made for % at most.", said.Of(quantity.KindSpeed, v))
 	case far && t.WheelDiameter == nil && j.r.Tyre().Diameter == nil:
 		j.say(
 			finding.Tight,
-			"{Tyre}s made for %. Small wheels run hot on %: type in the {tyre}'s size.",
+			"The {tyre}s are made for %. Small wheels run hot at %: enter the {tyre}'s size.",
 			said.Of(quantity.KindSpeed, v),
 			said.Of(quantity.KindDistance, *j.w.Distance),
 		)
-		j.asks(j.tp+"/tyreText", said.Say("the {tyre}'s size"), "It stands on its wall.")
+		j.asks(j.tp+"/tyreText", said.Say("the {tyre}'s size"), "It is on the wall.")
 	case far && small:
 		j.say(
 			finding.Tight,
-			"{Tyre}s made for %, but small wheels run hot on %: check the hubs on the way.",
+			"The {tyre}s are made for %, but small wheels run hot at %: check the hubs on the way.",
 			said.Of(quantity.KindSpeed, v),
 			said.Of(quantity.KindDistance, *j.w.Distance),
 		)
 	default:
-		j.say(finding.Holds, "{Tyre}s made for %.", said.Of(quantity.KindSpeed, v))
+		j.say(finding.Holds, "The {tyre}s are made for %.", said.Of(quantity.KindSpeed, v))
 	}
 }
 
@@ -436,7 +436,7 @@ func alone(j *judge) {
 		if it.Bottom > height {
 			j.say(
 				finding.Fails,
-				"% goes % high: more than one person reaches.",
+				"% has to go % high: more than one person can reach.",
 				said.Name(it.Name, "A load"),
 				said.Length(it.Bottom),
 			)
@@ -464,7 +464,7 @@ func alone(j *judge) {
 		j.asks(dark.Path+"/mass", weight, "A bathroom scale.")
 		return
 	case worst == nil:
-		j.say(finding.Holds, "Nothing to lift.")
+		j.say(finding.Holds, "There is nothing to lift.")
 		return
 	}
 	j.s.Figure, j.s.Limit = finding.Exactly(quantity.KindMass, share), finding.Exactly(quantity.KindMass, lift)
@@ -473,7 +473,7 @@ func alone(j *judge) {
 	case quantity.Exceeds(share, lift):
 		j.say(
 			finding.Fails,
-			"%: % at a lift, % is the limit. Get help, a ramp or a winch.",
+			"%: % at a lift, and % is the limit. Get help, a ramp or a winch.",
 			name,
 			said.Mass(share),
 			said.Mass(lift),
@@ -511,7 +511,7 @@ func floor(j *judge) {
 	case plan.FloorBoards:
 		j.say(finding.Tight, "Boards have gaps: grit falls through. Lay a sheet.")
 	default:
-		j.say(finding.Fails, "The floor is open. A plywood floor mends it.")
+		j.say(finding.Fails, "The floor is open. A plywood floor fixes that.")
 	}
 }
 
@@ -560,11 +560,11 @@ func anchors(j *judge) {
 	)
 	switch {
 	case n >= want:
-		j.say(finding.Holds, "% tie-down points, % asked for.", said.Count(n), said.Count(want))
+		j.say(finding.Holds, "% tie-down points, and you asked for %.", said.Count(n), said.Count(want))
 	case pockets > 0:
 		j.say(
 			finding.Fails,
-			"% tie-down points, % asked for; % stake pockets are made for stakes, not for straps.",
+			"% tie-down points, and you asked for %; % stake pockets are made for stakes, not straps.",
 			said.Count(n),
 			said.Count(want),
 			said.Count(pockets),
@@ -572,7 +572,7 @@ func anchors(j *judge) {
 	default:
 		j.say(
 			finding.Fails,
-			"% tie-down points, % asked for. Rings through a cross-member can be added.",
+			"% tie-down points, and you asked for %. Rings through a cross-member can be added.",
 			said.Count(n),
 			said.Count(want),
 		)
@@ -595,8 +595,8 @@ func budget(j *judge) {
 		quantity.KindMoney,
 		float64(b.Money),
 		limit,
-		"% of % until on the road.",
-		"% until on the road, the budget is %.",
+		"% of % before it is on the road.",
+		"% before it is on the road; the budget is %.",
 	)
 	if j.s.Outcome == finding.Holds && quantity.Exceeds(float64(b.Money+b.Risk), limit) {
 		j.say(
@@ -622,7 +622,7 @@ func budget(j *judge) {
 }
 
 func skills(j *judge) {
-	j.s.Title = said.Say("Skills at hand")
+	j.s.Title = said.Say("Skills you have")
 	needs := cost.Needs(j.r.Trailer)
 	word := map[plan.Skill]string{"": "no building", plan.SkillBolt: "bolting together", plan.SkillWeld: "welding", plan.SkillWelder: "a welder's work"}[needs]
 	switch {
@@ -631,14 +631,14 @@ func skills(j *judge) {
 	case cost.Can(j.w.Skills, needs):
 		j.say(finding.Holds, fmt.Sprintf("It takes %s.", word))
 	default:
-		j.say(finding.Fails, fmt.Sprintf("It takes %s, which is not at hand.", word))
+		j.say(finding.Fails, fmt.Sprintf("It needs %s, and you do not have that.", word))
 	}
 }
 
 func hours(j *judge) {
 	j.s.Title = said.Say("Done in time")
 	if j.w.Hours == nil && j.w.Date == "" {
-		j.need(j.wp+"/hours", "the hours at hand", "Say how many hours there are until the day.")
+		j.need(j.wp+"/hours", "the hours you have", "Say how many hours there are until the day.")
 		return
 	}
 	b, ready := cost.Of(j.r.Scope.Trailer, j.r.Trailer), ""
@@ -653,12 +653,12 @@ func hours(j *judge) {
 	case day && ready > j.w.Date:
 		j.say(
 			finding.Fails,
-			"It is there on %, too late for %.",
+			"It arrives on %, too late for %.",
 			said.Piece{Text: ready},
 			said.Piece{Text: j.w.Date},
 		)
 	case work && !told && !over:
-		j.need(j.tp+"/deal/hours", "the hours of work on it", "Reckon them before you buy.")
+		j.need(j.tp+"/deal/hours", "the hours of work on it", "Work them out before you buy.")
 	case day && ready == "" && !over:
 		j.need(j.tp+"/deal/readyOn", "the day it is ready", "Ask the seller.")
 	case work:
@@ -666,8 +666,8 @@ func hours(j *judge) {
 			quantity.KindTime,
 			float64(b.Hours),
 			float64(*j.w.Hours),
-			"% of work, % at hand.",
-			"% of work, only % at hand.",
+			"% of work, and you have %.",
+			"% of work, and you have only %.",
 		)
 	default:
 		j.say(finding.Holds, "In time.")

@@ -50,13 +50,13 @@ func TestWants(t *testing.T) {
 		{"fast enough", `{"order":1,"what":"road","speed":25}`, "holds", "140 km/h", []string{"/trailers/t/tyreText", `"145/80 R13 84N"`}},
 		{"too slow", `{"order":1,"what":"road","speed":25}`, "fails", "80 km/h", []string{"/trailers/t/tyreSymbol", `"F"`}},
 		{"small wheels, far", `{"order":1,"what":"road","speed":25,"distance":200000}`, "tight", "run hot", []string{"/trailers/t/tyreText", `"84N"`, "/trailers/t/wheelDiameter", `0.42`}},
-		{"wheels not told, far", `{"order":1,"what":"road","speed":25,"distance":200000}`, "tight", "type in", []string{"/trailers/t/tyreText", `"84N"`}},
+		{"wheels not told, far", `{"order":1,"what":"road","speed":25,"distance":200000}`, "tight", "enter the tyre", []string{"/trailers/t/tyreText", `"84N"`}},
 		{"letter not known", `{"order":1,"what":"road","speed":25}`, "unknown", "speed letter", nil},
 
 		// The crate of 400 kg is 1 m long: lifted whole.
 		{"too heavy", `{"order":1,"what":"alone"}`, "fails", "400 kg at a lift", nil},
 		{"half at a time", `{"order":1,"what":"alone","mass":40}`, "tight", "30 kg at a lift", []string{"/loads/crate/size/length/value", `3`, "/loads/crate/mass/value", `60`}},
-		{"it rolls", `{"order":1,"what":"alone"}`, "holds", "Nothing to lift", []string{"/loads/crate/kind", `"quad"`}},
+		{"it rolls", `{"order":1,"what":"alone"}`, "holds", "nothing to lift", []string{"/loads/crate/kind", `"quad"`}},
 		{"not weighed", `{"order":1,"what":"alone"}`, "unknown", "the weight of Crate", []string{"/loads/crate/mass", "-", "/loads/crate/kind", `"other"`}},
 		{"may be heavier", `{"order":1,"what":"alone"}`, "tight", "may be 26 kg", []string{"/loads/crate/mass", `{"value":21,"how":"guessed"}`}},
 		{"too high", `{"order":1,"what":"alone","height":0.5}`, "fails", "high", []string{"/loads/crate/mass/value", `10`, deckHeight, `{"value":0.6,"how":"weighed"}`}},
@@ -73,7 +73,7 @@ func TestWants(t *testing.T) {
 		{"budget", `{"order":1,"what":"budget","money":1000}`, "holds", "£900 of £1000", []string{"/trailers/t/deal", `{"price":900}`}},
 		{"over", `{"order":1,"what":"budget","money":1000}`, "fails", "£1050", []string{"/trailers/t/deal", `{"price":900,"office":150}`}},
 		{"at risk", `{"order":1,"what":"budget","money":1000}`, "tight", "£200 more", []string{"/trailers/t/deal", `{"price":900,"papersRisk":200}`, "/trailers/t/papers", `"missing"`}},
-		{"one without a price", `{"order":1,"what":"budget","money":1000}`, "unknown", "£900 of £1000 until on the road. 1 must-buy has no price yet.", []string{"/trailers/t/deal", `{"price":900,"buys":{"w":{"order":1,"name":"Wheel"}}}`}},
+		{"one without a price", `{"order":1,"what":"budget","money":1000}`, "unknown", "£900 of £1000 before it is on the road. 1 must-buy has no price yet.", []string{"/trailers/t/deal", `{"price":900,"buys":{"w":{"order":1,"name":"Wheel"}}}`}},
 		{"over without it", `{"order":1,"what":"budget","money":800}`, "fails", "1 must-buy has no price yet.", []string{"/trailers/t/deal", `{"price":900,"buys":{"w":{"order":1,"name":"Wheel"}}}`}},
 		{"no price", `{"order":1,"what":"budget","money":1000}`, "unknown", "price", nil},
 		{"skills", `{"order":1,"what":"skills","skills":{"bolt":true}}`, "fails", "welding", []string{"/trailers/t/comes", `"own"`}},
@@ -83,7 +83,7 @@ func TestWants(t *testing.T) {
 		{"day not told", `{"order":1,"what":"hours","date":"2026-05-01"}`, "unknown", "the day it is ready", nil},
 		{"over, day not told", `{"order":1,"what":"hours","hours":36000,"date":"2026-05-01"}`, "fails", "12 h", []string{"/trailers/t/deal", `{"hours":43200}`}},
 		{"too late, hours not told", `{"order":1,"what":"hours","hours":36000,"date":"2026-05-01"}`, "fails", "too late", []string{"/trailers/t/comes", `"kit"`, "/trailers/t/deal", `{"readyOn":"2026-06-01"}`}},
-		{"bay of no height", `{"order":1,"what":"storage","size":{"length":{"value":3.8,"how":"weighed"},"width":{"value":1,"how":"weighed"}}}`, "tight", "if the bay is so high", with("/trailers/t/onEdge", "true", "/trailers/t/track/value", "1.8")},
+		{"bay of no height", `{"order":1,"what":"storage","size":{"length":{"value":3.8,"how":"weighed"},"width":{"value":1,"how":"weighed"}}}`, "tight", "if the bay is that high", with("/trailers/t/onEdge", "true", "/trailers/t/track/value", "1.8")},
 		{"kit of no hours", `{"order":1,"what":"hours","hours":36000}`, "unknown", "hours of work", []string{"/trailers/t/comes", `"kit"`}},
 		{"outing", `{"order":1,"what":"carry","outing":"o"}`, "unknown", "other outings", nil},
 	} {

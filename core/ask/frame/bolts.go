@@ -76,7 +76,7 @@ func (j *judged) bolts() (finding.Finding, bool) {
 	}
 	f.AtMost(quantity.KindShare, worst, 1)
 	f.Says = said.Say(
-		"The bolts of % are used to % of what they and their holes take.",
+		"The bolts of % are loaded to % of what they and their holes take.",
 		j.name(at),
 		said.Share(math.Round(worst*100)/100),
 	)
@@ -85,7 +85,7 @@ func (j *judged) bolts() (finding.Finding, bool) {
 		f.Says = append(f.Says, said.Say(" Their grade is not entered; the weakest is assumed.")...)
 	}
 	if f.Outcome == finding.Fails {
-		f.Says = append(f.Says, said.Say(" More or thicker bolts, farther apart, or a thicker wall.")...)
+		f.Says = append(f.Says, said.Say(" Use more or thicker bolts, farther apart, or a thicker wall.")...)
 	}
 	return f, true
 }

@@ -39,13 +39,13 @@ func cuts(r *rig.Rig) (finding.Finding, bool) {
 	}
 	f.Figure = finding.Exactly(quantity.KindShare, least)
 	f.Subject = f.Subject + "/members/" + r.Drawn.Bars[worst].ID
-	f.Says = said.Say("What is cut out of % leaves % of its bending strength there; the strength counts with that.",
+	f.Says = said.Say("Cutting into % leaves % of its bending strength there; the strength check counts with that.",
 		said.Name(r.Drawn.Bars[worst].Member.Name, "a member"), said.Share(math.Round(least*100)/100))
 	if sharp >= 0 {
 		f.Subject = "/trailers/" + r.Scope.Trailer + "/frame/members/" + r.Drawn.Bars[sharp].ID
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
-			"The notch in % has sharp corners, and a crack begins in a sharp corner. Drill holes of % or more there first, then saw from hole to hole.",
+			"The notch in % has sharp corners, and cracks start in sharp corners. Drill holes of % or more there first, then saw from hole to hole.",
 			said.Name(r.Drawn.Bars[sharp].Member.Name, "a member"),
 			said.Length(roundHole),
 		)

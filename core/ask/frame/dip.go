@@ -71,15 +71,15 @@ func dip(r *rig.Rig) *Dip {
 		switch {
 		case row.Bursts && (v.Ends[0].Open || v.Ends[0].Holes > 0 || v.Ends[1].Open || v.Ends[1].Holes > 0):
 			row.Says = said.Say(
-				"shut at one end: gas is trapped and zinc does not reach it. Holes of % there.",
+				"shut at one end: gas is trapped and zinc does not reach it. Drill holes of % there.",
 				said.Length(pair),
 			)
 		case row.Bursts:
-			row.Says = said.Say("shut: it can burst in the bath. Holes of % at both ends.", said.Length(pair))
+			row.Says = said.Say("shut: it can burst in the bath. Drill holes of % at both ends.", said.Length(pair))
 		case row.Small:
 			row.Says = said.Say("its holes are too small: % in a pair.", said.Length(pair))
 		case row.Stands:
-			row.Says = said.Say("rain stands in it: a hole in its underside, or caps.")
+			row.Says = said.Say("rain collects in it: drill a hole in the underside, or fit caps.")
 		default:
 			row.Says = said.Say("open at both ends.")
 		}
@@ -102,7 +102,7 @@ func dip(r *rig.Rig) *Dip {
 			break
 		}
 		out.Laps = append(out.Laps, said.Say(
-			"% and % lie on each other over %: drill through one of them there, or leave the weld open on one side.",
+			"% and % lie against each other over %: drill through one of them there, or leave the weld open on one side.",
 			said.Name(bars[l.A].Member.Name, "a member"),
 			said.Name(bars[l.B].Member.Name, "a member"),
 			said.Of(quantity.KindArea, l.Area),
@@ -187,16 +187,16 @@ func dipped(r *rig.Rig) []finding.Finding {
 	case burst > 0:
 		f.Outcome = finding.Fails
 		f.Says = said.Say(
-			"% has a shut end: in the bath it can burst. Drill a pair of holes of % close to each shut end, at opposite corners.",
+			"% has a closed end: in the bath it can burst. Drill a pair of holes of % close to each closed end, at opposite corners.",
 			said.Name(d.Rows[0].Name, "A member"),
 			said.Length(d.Rows[0].Wants.Value),
 		)
 		if burst > 1 {
-			f.Says = append(f.Says, said.Say(" So have % more.", said.Count(burst-1))...)
+			f.Says = append(f.Says, said.Say(" So do % more.", said.Count(burst-1))...)
 		}
 	case small > 0:
 		f.Outcome = finding.Fails
-		f.Says = said.Say("The holes in % are too small to vent it: % in a pair.",
+		f.Says = said.Say("The holes in % are too small to vent it: they need to be %, in a pair.",
 			said.Name(d.Rows[0].Name, "a member"), said.Length(d.Rows[0].Wants.Value))
 	default:
 		f.Says = said.Say(
@@ -221,10 +221,10 @@ func bath(r *rig.Rig, d *Dip) finding.Finding {
 	} {
 		if need.of == nil {
 			f.Outcome, f.Subject = finding.Unknown, f.Subject+"/"+need.path
-			f.Says = said.Say("Whether the frame, % long and % wide, goes into the bath is not known.",
+			f.Says = said.Say("Whether the frame, % long and % wide, fits the bath is not known.",
 				said.Length(d.Long.Value), said.Length(d.Wide.Value))
 			f.Needs = []finding.Need{{
-				Path: f.Subject, Says: said.Say(need.says), Where: said.Say("Ask the galvaniser, also for the greatest weight."),
+				Path: f.Subject, Says: said.Say(need.says), Where: said.Say("Ask the galvaniser, and for the greatest weight too."),
 			}}
 			return f
 		}
@@ -244,7 +244,7 @@ func bath(r *rig.Rig, d *Dip) finding.Finding {
 	if over > 0 {
 		f.Outcome = finding.Fails
 		f.Says = said.Say(
-			"The frame is % by % by %, by % too large for the bath. Ask about dipping it in two goes, or bolt the {drawbar} on.",
+			"The frame is % by % by %, too large for the bath by %. Ask about dipping it in two goes, or bolt the {drawbar} on.",
 			said.Length(d.Long.Value),
 			said.Length(d.Wide.Value),
 			said.Length(d.Deep.Value),
@@ -253,7 +253,7 @@ func bath(r *rig.Rig, d *Dip) finding.Finding {
 		return f
 	}
 	f.Says = said.Say(
-		"The frame, % by % by %, goes into the bath.",
+		"The frame, % by % by %, fits the bath.",
 		said.Length(d.Long.Value),
 		said.Length(d.Wide.Value),
 		said.Length(d.Deep.Value),

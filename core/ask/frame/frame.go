@@ -256,7 +256,7 @@ func whole(r *rig.Rig) (f finding.Finding, broken bool) {
 		if b := &d.Bars[i]; b.Wrong != "" {
 			f.Outcome, f.Subject = finding.Fails, f.Subject+"/members/"+b.ID
 			f.Says = said.Say(
-				"% cannot bear anything: "+b.Wrong+". Type its sizes anew.",
+				"% cannot carry anything: "+b.Wrong+". Enter its sizes again.",
 				said.Name(b.Member.Name, "A member"),
 			)
 			return f, true
@@ -265,15 +265,15 @@ func whole(r *rig.Rig) (f finding.Finding, broken bool) {
 	f.Outcome = finding.Unknown
 	switch {
 	case d.Many:
-		f.Says = said.Say("% members are drawn, and % are reckoned at most. Take out what bears nothing.",
+		f.Says = said.Say("% members are drawn, and % is the limit. Take out what carries nothing.",
 			said.Count(len(d.Bars)), said.Count(rig.MostMembers))
 		f.Needs = []finding.Need{{
-			Path: f.Subject + "/members", Says: said.Say("the members that bear"),
+			Path: f.Subject + "/members", Says: said.Say("the members that carry load"),
 			Where: said.Say("Plates, brackets and bolts need not be drawn."),
 		}}
 		return f, true
 	case r.DeckFront == nil || r.Axle == nil:
-		f.Says = said.Say("Where {coupling} and axle stand is not known, so the frame is not loaded.")
+		f.Says = said.Say("The frame is not loaded, because the positions of {coupling} and axle are not known.")
 		f.Needs = append(f.Needs, r.Needs...)
 		if r.DeckFront == nil {
 			f.Needs = append(f.Needs, finding.Need{
@@ -288,7 +288,7 @@ func whole(r *rig.Rig) (f finding.Finding, broken bool) {
 			said.Say(" lie in the same place. Take one out, or move it beside the other.")...)
 		f.Needs = []finding.Need{{
 			Path: f.Subject + "/members/" + d.Bars[d.Twice[0][1]].ID + "/from/back", Says: said.Say("which of the two is there"),
-			Where: said.Say("Steel that is drawn twice would bear twice."),
+			Where: said.Say("Steel drawn twice would count twice."),
 		}}
 		return f, true
 	case len(d.Loose) > 0:
@@ -422,7 +422,7 @@ func (j *judged) strength(code, title string) finding.Finding {
 	case j.m == nil:
 		return unknown(said.Say("The frame cannot be loaded yet."), j.r.Needs...)
 	case j.m.missing != "":
-		return unknown(said.Say("The axle finds no place: "+j.m.missing+"."), finding.Need{
+		return unknown(said.Say("There is no place for the axle: "+j.m.missing+"."), finding.Need{
 			Path: f.Subject + "/springsApart", Says: said.Say("where the springs or brackets sit"),
 			Where: said.Say(
 				"Draw a rail on both sides that runs over them, or tape the distance between the springs.",
@@ -435,11 +435,11 @@ func (j *judged) strength(code, title string) finding.Finding {
 		})
 	case j.err != nil || len(j.answers) == 0:
 		return unknown(said.Say("The frame cannot be solved as it is drawn."), finding.Need{
-			Path: f.Subject + "/members", Says: said.Say("its members"), Where: said.Say("Look for one that is drawn twice."),
+			Path: f.Subject + "/members", Says: said.Say("its members"), Where: said.Say("Look for a member drawn twice."),
 		})
 	case !j.bearing:
 		return unknown(
-			said.Say("Nothing under the deck bears it: draw cross members, or two rails level with the top."),
+			said.Say("Nothing under the deck supports it: draw cross members, or two rails level with the top."),
 			finding.Need{
 				Path:  f.Subject + "/members",
 				Says:  said.Say("what the deck lies on"),
@@ -460,7 +460,7 @@ func (j *judged) strength(code, title string) finding.Finding {
 		said.Say("% is loaded to % of its strength: ", j.name(bar), said.Share(math.Round(share*100)/100)),
 		c.name...)
 	if u.mixed {
-		f.Says = append(f.Says, said.Say(", with loads and places as unkind as the guesses allow")...)
+		f.Says = append(f.Says, said.Say(", with loads and positions as unkind as the guesses allow")...)
 	}
 	if u.cut {
 		f.Says = append(f.Says, said.Say(", where it is cut")...)
@@ -470,9 +470,9 @@ func (j *judged) strength(code, title string) finding.Finding {
 	case f.Outcome == finding.Fails:
 		f.Says = append(
 			f.Says,
-			said.Say(" Take a deeper or thicker section, add a cross member, or carry less.")...)
+			said.Say(" Use a deeper or thicker section, add a cross member, or carry less.")...)
 	case f.Outcome == finding.Tight && f.Tight == finding.GuessTooRough:
-		f.Says = append(f.Says, said.Say(" That is with the guessed weights at their most: weigh them.")...)
+		f.Says = append(f.Says, said.Say(" That takes the guessed weights at their highest: weigh them.")...)
 	}
 	for i := range j.m.bars {
 		if _, c, s := j.of(i); c != nil && s > 0.5 {
@@ -549,7 +549,7 @@ func (j *judged) bend() finding.Finding {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	}
 	f.Says = said.Say(
-		"% bends % off its line, laden and level; % is usual at most.",
+		"% bends % out of line, laden and level; the usual limit is %.",
 		j.name(bar),
 		said.Length(most),
 		said.Length(limit),
@@ -586,7 +586,7 @@ func (j *judged) open() (finding.Finding, bool) {
 	)
 	if !j.m.bars[bar].Twist.Open {
 		f.Says = said.Say(
-			"% is a closed tube but for its notch, and is twisted: there torsion alone takes % of it. Weld a plate over the notch.",
+			"% is a closed tube except for its notch, and is twisted: there torsion alone takes % of it. Weld a plate over the notch.",
 			j.name(bar),
 			said.Share(most),
 		)
@@ -623,7 +623,7 @@ func weighed(r *rig.Rig) (finding.Finding, bool) {
 	}
 	f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	f.Says = said.Say(
-		"The scale says %, the drawing %. Look for thicker walls, a floor or sides that are not fitted here, the axle's weight.",
+		"The scale says %, the drawing %. Look for thicker walls, a floor or sides not entered here, or the axle's weight.",
 		said.Mass(real.Nominal),
 		said.Mass(drawn),
 	)

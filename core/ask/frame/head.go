@@ -44,7 +44,7 @@ func head(r *rig.Rig) finding.Finding {
 	ask := func(field, says string) finding.Finding {
 		f.Outcome = finding.Unknown
 		f.Subject = path + "/" + field
-		f.Says = said.Say("Whether the {coupling} goes on the {drawbar} is not known.")
+		f.Says = said.Say("Whether the {coupling} fits the {drawbar} is not known.")
 		f.Needs = []finding.Need{{
 			Path: f.Subject, Says: said.Say(says), Where: said.Say("Measure the head, or read its leaflet."),
 		}}
@@ -59,7 +59,7 @@ func head(r *rig.Rig) finding.Finding {
 	switch len(noses) {
 	case 0:
 		f.Outcome = finding.Fails
-		f.Says = said.Say("No bar runs toward the {coupling}: its head has nothing to be bolted to.")
+		f.Says = said.Say("No bar runs toward the {coupling}, so its head has nothing to bolt to.")
 		return f
 	case 1:
 		if t.HeadTakes == nil {
@@ -86,7 +86,7 @@ func head(r *rig.Rig) finding.Finding {
 			)
 		case d > headSlack+1e-6:
 			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-			f.Says = said.Say("The head takes % and % is % wide: % is left to be packed with plate on both sides.",
+			f.Says = said.Say("The head takes % and % is % wide: % is left to pack with plate on both sides.",
 				said.Length(takes), name, said.Length(b.Wide), said.Length(d))
 		default:
 			f.Says = said.Say("The head takes %, as wide as %.", said.Length(takes), name)
@@ -94,7 +94,7 @@ func head(r *rig.Rig) finding.Finding {
 		return f
 	}
 	if t.HeadHoles == nil {
-		return ask("headHoles", "how far apart the {coupling}'s holes stand")
+		return ask("headHoles", "how far apart the {coupling}'s holes are")
 	}
 	least, by := math.Inf(1), noses[0]
 	for _, n := range noses {
@@ -118,10 +118,10 @@ func head(r *rig.Rig) finding.Finding {
 			said.Length(*t.HeadHoles), name)
 	case least < headBolt:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("Only % of steel stays beside the head's bolts in %; % is usual at least.",
+		f.Says = said.Say("Only % of steel is left beside the head's bolts in %; the usual minimum is %.",
 			said.Length(least), name, said.Length(headBolt))
 	default:
-		f.Says = said.Say("The head's holes, % apart, lie over both bars.", said.Length(*t.HeadHoles))
+		f.Says = said.Say("The head's holes, % apart, line up with both bars.", said.Length(*t.HeadHoles))
 	}
 	return f
 }
@@ -143,7 +143,7 @@ func jockey(r *rig.Rig) finding.Finding {
 		return unknown(
 			path+"jockey",
 			"where the {jockey wheel} stands behind the ball",
-			"Measure where its clamp is to sit.",
+			"Measure where its clamp will sit.",
 		)
 	case t.JockeyTop == nil:
 		return unknown(
@@ -156,7 +156,7 @@ func jockey(r *rig.Rig) finding.Finding {
 		return f
 	case r.Vehicle.GateReach == nil:
 		return unknown(r.VehiclePath("gateReach"), "how far the open {car tailgate} reaches beyond the bumper",
-			"Hang a plumb line from its outer edge as it opens; a pick-up's drops, measure it lying flat.")
+			"Hang a plumb line from its outer edge as it opens; if it drops flat, measure it lying flat.")
 	}
 	behind := bumper
 	if b := r.Vehicle.BallBehind; b != nil {
@@ -171,13 +171,13 @@ func jockey(r *rig.Rig) finding.Finding {
 		f.Says = said.Say("% between the open {car tailgate} and the {jockey wheel}.", said.Length(room))
 	case top <= gateSweeps:
 		f.Says = said.Say(
-			"The {jockey wheel}'s handle ends at %, under the {car tailgate}'s way.",
+			"The {jockey wheel}'s handle ends at %, below the path of the {car tailgate}.",
 			said.Length(top),
 		)
 	case r.Vehicle.GateHeight != nil && top < float64(*r.Vehicle.GateHeight):
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
-			"The open {car tailgate} stands over the {jockey wheel}, and swings lower as it opens. Try it with a broomstick % high.",
+			"The open {car tailgate} is above the {jockey wheel}, and swings lower as it opens. Try it with a broomstick % high.",
 			said.Length(top),
 		)
 	default:

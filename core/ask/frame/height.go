@@ -19,7 +19,7 @@ const heightOff = 0.030
 // drop, the rails over the axle's middle, their height; and says how the deck then lies to the wheels. False
 // where the axle's seat is not told.
 func height(r *rig.Rig) (finding.Finding, bool) {
-	f := base(r, CodeHeight, "Height of the deck by its parts")
+	f := base(r, CodeHeight, "Deck height from its parts")
 	f.Gate, f.Source = "", &practice
 	t := r.Trailer.Frame
 	left, right := -1, -1
@@ -48,14 +48,14 @@ func height(r *rig.Rig) (finding.Finding, bool) {
 	f.Subject = "/trailers/" + r.Scope.Trailer + "/deckHeight"
 	f.Figure = finding.Exactly(quantity.KindLength, sum)
 	f.Says = append(
-		said.Say("By axle and rails the deck lies % over the ground, ", said.Length(sum)),
+		said.Say("From axle and rails the deck is % above the ground, ", said.Length(sum)),
 		lies(r, sum)...)
 	if h := r.Trailer.DeckHeight; h != nil && math.Abs(float64(h.Value)-sum) > heightOff {
 		f.Limit = finding.Exactly(quantity.KindLength, float64(h.Value))
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = append(
 			f.Says,
-			said.Say(" % is entered: one of the two is wrong, and the balance goes by that one.",
+			said.Say(" % is entered: one of the two is wrong, and the balance uses that one.",
 				said.Length(h.Value))...)
 	}
 	return f, true
@@ -75,7 +75,7 @@ func lies(r *rig.Rig, at float64) said.Sentence {
 	case half > 0 && r.DeckWidth()/2 <= half-broad/2:
 		return said.Say("between the wheels.")
 	case over >= 0:
-		return said.Say("% over the {tyre}s' tops; on a bump they come up to it.", said.Length(over))
+		return said.Say("% above the {tyre}s: on a bump they come up to it.", said.Length(over))
 	}
-	return said.Say("% under the {tyre}s' tops: they stand up through it and need boxes.", said.Length(-over))
+	return said.Say("% below the tops of the {tyre}s: they stand up through it and need boxes.", said.Length(-over))
 }

@@ -19,9 +19,9 @@ func TestHeight(t *testing.T) {
 		outcome      finding.Outcome
 		says         string
 	}{
-		{`"axleSeat":0.1,`, "0.48", 0.48, finding.Holds, "under the tyres"},
-		{`"axleSeat":0.1,"axleDrop":0.08,`, "0.4", 0.40, finding.Holds, "under the tyres"},
-		{`"axleSeat":0.25,`, "0.63", 0.63, finding.Holds, "over the tyres"},
+		{`"axleSeat":0.1,`, "0.48", 0.48, finding.Holds, "below the tops of the tyres"},
+		{`"axleSeat":0.1,"axleDrop":0.08,`, "0.4", 0.40, finding.Holds, "below the tops of the tyres"},
+		{`"axleSeat":0.25,`, "0.63", 0.63, finding.Holds, "above the tyres"},
 		{`"axleSeat":0.1,`, "0.55", 0.48, finding.Tight, "is entered"},
 	} {
 		r := resolve(t, `{`+c.fields+strings.TrimPrefix(doc(usual), "{"), "/trailers/t/wheelDiameter", "0.6",

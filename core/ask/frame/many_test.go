@@ -29,7 +29,7 @@ func TestManyMembers(t *testing.T) {
 			t.Errorf("%d members take %v", n, d)
 		}
 		told := sample.Find(t, fs, frame.CodeWhole)
-		if many := n > rig.MostMembers; many != strings.Contains(told.Says.Text(quantity.Locale{}), "are reckoned at most") || told.Outcome != finding.Unknown {
+		if many := n > rig.MostMembers; many != strings.Contains(told.Says.Text(quantity.Locale{}), "is the limit") || told.Outcome != finding.Unknown {
 			t.Errorf("%d: %s %s", n, told.Outcome, told.Says.Text(quantity.Locale{}))
 		}
 		for _, f := range fs {

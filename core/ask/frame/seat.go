@@ -42,10 +42,10 @@ func seat(r *rig.Rig) (finding.Finding, bool) {
 	case t.Frame.AxleFixed == plan.AxleWelded && t.AxleMoves != nil:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
-			"The axle is entered as one that can be moved, and as welded on. One of the two is wrong.",
+			"The axle is entered both as movable and as welded on. One of the two is wrong.",
 		)
 	case t.Frame.AxleFixed == plan.AxleWelded:
-		f.Says = said.Say("The spring hangers are welded to the rails; the axle's place is settled with them.")
+		f.Says = said.Say("The spring hangers are welded to the rails, so the axle's position is fixed.")
 	case t.Frame.AxleFixed == plan.AxleSlots && t.AxleMoves == nil:
 		f.Outcome, f.Says = finding.Unknown, said.Say("How far the slots let the axle move is not entered.")
 		f.Needs = []finding.Need{{
@@ -80,7 +80,7 @@ func slots(r *rig.Rig, f *finding.Finding) {
 		f.Outcome = finding.Fails
 		f.Figure = finding.Exactly(quantity.KindLength, x)
 		f.Says = said.Say(
-			"The axle stands % behind the {coupling}; its slots reach from % to %. Move it, or weld the saddles on elsewhere.",
+			"The axle is % behind the {coupling}; its slots reach from % to %. Move it, or weld the saddles on elsewhere.",
 			said.Length(x),
 			said.Length(low),
 			said.Length(high),
@@ -106,7 +106,7 @@ func slots(r *rig.Rig, f *finding.Finding) {
 		f.Outcome = finding.Fails
 		f.Says = append(
 			f.Says,
-			said.Say(" The rails reach only from % to %: at an end of the slots the saddle hangs in the air.",
+			said.Say(" The rails reach only from % to %: at one end of the slots the saddle hangs in the air.",
 				said.Length(from+front), said.Length(to+front))...)
 		return
 	}
@@ -119,7 +119,7 @@ func sleeved(r *rig.Rig) said.Sentence {
 		b := &r.Drawn.Bars[i]
 		if b.Member.Role == plan.RoleRail && hollow(b) {
 			return said.Say(
-				" Bolts through a closed rail need a tube welded in for each, or its walls give way under the nut.",
+				" Bolts through a closed rail need a tube welded in for each, or the walls give way under the nut.",
 			)
 		}
 	}

@@ -60,7 +60,7 @@ func Sheet(r *rig.Rig) *scene.View {
 	}
 	bars := r.Drawn.Bars
 	at := projections["frame-plan"]
-	v := &scene.View{ID: "frame-sheet", Title: said.Say("The frame, to be built by"), Shapes: []scene.Shape{}}
+	v := &scene.View{ID: "frame-sheet", Title: said.Say("The frame, for building"), Shapes: []scene.Shape{}}
 	marks := parts.Marks(bars)
 	var stops []float64
 	low, high := scene.Point{math.Inf(1), math.Inf(1)}, scene.Point{math.Inf(-1), math.Inf(-1)} // rails

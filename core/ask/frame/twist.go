@@ -161,7 +161,7 @@ func (j *judged) tested() (finding.Finding, bool) {
 		expected*load,
 	)
 	f.Says = said.Say(
-		"The free corner dipped % where % were expected.",
+		"The free corner dropped % where % was expected.",
 		said.Length(read*load),
 		said.Length(expected*load),
 	)
@@ -172,13 +172,13 @@ func (j *judged) tested() (finding.Finding, bool) {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = append(
 			f.Says,
-			said.Say(" Its bolted joints then have % of a rigid one's stiffness, and the checks use that.",
+			said.Say(" Its bolted joints then have % of a rigid joint's stiffness, and the checks use that.",
 				said.Share(math.Round(narrowed(j.r)*100)/100))...)
 	case read > expected:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = append(f.Says, said.Say(" A joint gives, a weld is short, or a wall is thinner than drawn.")...)
 	default:
-		f.Says = append(f.Says, said.Say(" It is stiffer: deck and sides may help, which the sum leaves out.")...)
+		f.Says = append(f.Says, said.Say(" It is stiffer: deck and sides may help, and the sum leaves them out.")...)
 	}
 	return f, true
 }

@@ -244,10 +244,10 @@ func beside(r *rig.Rig, path string, at int) (finding.Way, bool) {
 			break
 		}
 	}
-	m.Name, m.Order = "Cross member more", len(r.Drawn.Bars)+1
+	m.Name, m.Order = "One more cross member", len(r.Drawn.Bars)+1
 	return finding.Way{
 		Variant: finding.Variant{
-			Name:  said.Say("a cross member more at %, % more", said.Length(m.From.Back), said.Mass(b.Each)),
+			Name:  said.Say("one more cross member at %, % heavier", said.Length(m.From.Back), said.Mass(b.Each)),
 			Patch: []finding.Op{{Op: "add", Path: path + id, Value: m}},
 		},
 		Effort: b.Each,

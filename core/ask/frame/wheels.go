@@ -63,14 +63,14 @@ func wheels(r *rig.Rig) (finding.Finding, bool) {
 	case least < 0:
 		f.Outcome = finding.Fails
 		f.Says = said.Say(
-			"The {tyre} would stand in %, by %. Use a wider axle or narrower rails.",
+			"The {tyre} would stand % inside %. Use a wider axle or narrower rails.",
 			name,
 			said.Length(-least),
 		)
 	case least < tyreRoom:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
-			"Only % between the {tyre} and %; % is usual at least.",
+			"Only % between the {tyre} and %; the usual minimum is %.",
 			said.Length(least),
 			name,
 			said.Length(tyreRoom),

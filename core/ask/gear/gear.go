@@ -148,7 +148,7 @@ func base(r *rig.Rig, code, title, at string) finding.Finding {
 		Code: code, Stage: Stage, Scope: r.Scope, Gate: finding.GateBuy, Subject: "/trailers/" + r.Scope.Trailer + at,
 		Title: said.Say(
 			title,
-		), Outcome: finding.Holds, Source: norms.Practice("a cautious bound by the tape; a plate comes before it"),
+		), Outcome: finding.Holds, Source: norms.Practice("a cautious limit from the tape; a plate overrides it"),
 	}
 }
 
@@ -179,7 +179,7 @@ func bears(r *rig.Rig, g *plan.Gear) (f finding.Finding, ok bool) {
 		)
 	}
 	if len(all) == 0 || r.Bears == nil {
-		f.Outcome, f.Says = finding.Unknown, said.Say("What the running gear bears is not known yet.")
+		f.Outcome, f.Says = finding.Unknown, said.Say("What the running gear can carry is not known yet.")
 		if len(f.Needs) == 0 {
 			f.Needs = []finding.Need{{Path: path + "/spindle", Says: said.Say("the spindle's diameter"),
 				Where: said.Say("Calliper it at the inner bearing, the hub off.")}}
@@ -210,12 +210,12 @@ func bears(r *rig.Rig, g *plan.Gear) (f finding.Finding, ok bool) {
 		f.Outcome = finding.Fails
 		f.Limit = finding.Exactly(quantity.KindMass, high.High)
 		margin = (high.High - load.Nominal) / high.High
-		f.Says = said.Say("An axle bears %; % of this size usually take % at most. Carry less, or another axle.",
+		f.Says = said.Say("An axle carries %; % of this size usually take % at most. Carry less, or fit another axle.",
 			said.Mass(load.Nominal), said.Piece{Text: high.What}, said.Mass(high.High))
 	case load.High > low.Low*(1+1e-9):
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 		f.Says = said.Say(
-			"An axle bears %; by the tape % take % at least and usually up to %. Find the maker's plate or number.",
+			"An axle carries %; by the tape % take at least % and usually up to %. Find the maker's plate or number.",
 			said.Mass(load.Nominal),
 			weak,
 			said.Mass(low.Low),
@@ -224,12 +224,12 @@ func bears(r *rig.Rig, g *plan.Gear) (f finding.Finding, ok bool) {
 	case len(untaped(r, g, path)) > 0: // what nobody taped may be the weakest
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 		f.Needs = append(f.Needs, untaped(r, g, path)...)
-		f.Says = said.Say("An axle bears %; of what is taped the weakest, %, take % at least. Not taped: ",
+		f.Says = said.Say("An axle carries %; the weakest part taped, %, takes at least %. Not taped: ",
 			said.Mass(load.Nominal), weak, said.Mass(low.Low))
 		f.Says = append(append(f.Says, finding.Takes(untaped(r, g, path))...), said.Piece{Text: "."})
 	default:
 		f.Says = said.Say(
-			"An axle bears %; by the tape its weakest, %, take % at least. No plate: cracks and rust count more.",
+			"An axle carries %; by the tape its weakest part, %, takes at least %. There is no plate, so cracks and rust matter more.",
 			said.Mass(load.Nominal),
 			weak,
 			said.Mass(low.Low),
@@ -241,7 +241,7 @@ func bears(r *rig.Rig, g *plan.Gear) (f finding.Finding, ok bool) {
 			bound := quantity.Range[float64]{Nominal: b.Low, Low: b.Low, High: b.High}
 			out = append(
 				out,
-				finding.Step{Symbol: "W", Says: said.Say("what % let an axle bear", said.Piece{Text: b.What}),
+				finding.Step{Symbol: "W", Says: said.Say("what % let an axle carry", said.Piece{Text: b.What}),
 					Formula: "W = " + b.how, Result: finding.Of(quantity.KindMass, bound), Source: f.Source},
 			)
 		}
@@ -266,7 +266,7 @@ func untaped(r *rig.Rig, g *plan.Gear, path string) []finding.Need {
 		"Tape the tube, and between the springs.",
 	)
 	add(g.Spindle == nil, "spindle", "the spindles", "Calliper one at the inner bearing, the hub off.")
-	add(g.Bearing == "", "bearing", "the bearings", "The number stands on their ring.")
+	add(g.Bearing == "", "bearing", "the bearings", "The number is on their ring.")
 	add(g.Studs == 0 || g.Circle == nil, "circle", "the hubs", "Tape the circle of the wheel bolts.")
 	add(springs && (g.Leaves == 0 || g.Leaf == nil || g.LeafWidth == nil || g.Eyes == nil), "leaf", "the springs",
 		"Count the leaves; tape one's thickness, width, and between the eyes.")
@@ -291,7 +291,7 @@ func rust(r *rig.Rig, g *plan.Gear) (f finding.Finding, ok bool) {
 	}
 	left := is.Wy / was.Wy
 	f.Figure, f.Limit = finding.Exactly(quantity.KindShare, left), finding.Exactly(quantity.KindShare, wallFails)
-	f.Says = said.Say("% of % are left of the wall: it bends with % of its strength.",
+	f.Says = said.Say("% of % is left of the wall: in bending it has % of its strength.",
 		said.Length(*g.WallLeft), said.Length(g.Tube.Wall), said.Share(left))
 	switch {
 	case left < wallFails:
@@ -299,7 +299,7 @@ func rust(r *rig.Rig, g *plan.Gear) (f finding.Finding, ok bool) {
 		f.Says = append(f.Says, said.Say(" Replace the axle.")...)
 	case left < wallTight:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = append(f.Says, said.Say(" Brush, measure all round, paint; look again each year.")...)
+		f.Says = append(f.Says, said.Say(" Brush it, measure all round, paint it, and look again each year.")...)
 	}
 	return f, true
 }

@@ -78,7 +78,7 @@ func winch(r *rig.Rig) []finding.Finding {
 		return []finding.Finding{f}
 	}
 	return []finding.Finding{
-		judged(f, said.Say("The hand on the "+what), least, by, "Higher, farther forward, or a shorter one."),
+		judged(f, said.Say("The hand on the "+what), least, by, "Set it higher or farther forward, or use a shorter one."),
 	}
 }
 

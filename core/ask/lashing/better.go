@@ -134,7 +134,7 @@ func changes(r *rig.Rig, l *Load, k int, lacking float64) []change {
 	if _, drawn := l.tightened(); drawn > 0 {
 		can(
 			0,
-			said.Say("straps drawn to %", said.Mass(drawn)),
+			said.Say("straps tightened to %", said.Mass(drawn)),
 			nil,
 			func(l Load) Load { next, _ := l.tightened(); return next },
 		)
@@ -174,7 +174,7 @@ func changes(r *rig.Rig, l *Load, k int, lacking float64) []change {
 		}
 		can(
 			3,
-			said.Say("something that bears % "+face, said.Mass(takes)),
+			said.Say("something that can take % "+face, said.Mass(takes)),
 			patch,
 			func(l Load) Load { l.Blocks[k] = takes; return l },
 		)

@@ -58,7 +58,7 @@ func Check(r *rig.Rig) []finding.Finding {
 				Subject: it.Path,
 				Title:   said.Say("Tied down"),
 				Outcome: finding.Unknown,
-				Says:    said.Say("Not known whether % stays: its weight is not known.", name),
+				Says:    said.Say("Whether % stays is not known: its weight is not known.", name),
 				Needs:   needs,
 			},
 		)
@@ -82,14 +82,14 @@ func Check(r *rig.Rig) []finding.Finding {
 		f.Source = &finding.Source{Title: school.Name, Clause: school.Source, AsOf: norms.AsOf, Confidence: "B"}
 		switch {
 		case l.Item.Shape == "heap":
-			f.Says = said.Say("Cover %: a net or tarpaulin over the sides.", name)
+			f.Says = said.Say("Cover %: use a net or tarpaulin over the sides.", name)
 			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 			out = append(out, f)
 			continue
 		case len(l.Broken) > 0:
 			f.Outcome, f.Needs = finding.Unknown, l.Broken
 			f.Says = append(
-				append(said.Say("% is not told to the end: ", name), l.Broken[0].Says...),
+				append(said.Say("% is not fully described: ", name), l.Broken[0].Says...),
 				said.Piece{Text: "."},
 			)
 			out = append(out, f)
@@ -101,7 +101,7 @@ func Check(r *rig.Rig) []finding.Finding {
 				{
 					Path:  r.LayoutPath("/lashings"),
 					Says:  said.Say("how % is tied down", name),
-					Where: said.Say("Let it be planned, or draw straps yourself."),
+					Where: said.Say("Have it planned, or draw straps yourself."),
 				},
 			}
 			out = append(out, f)
@@ -112,9 +112,9 @@ func Check(r *rig.Rig) []finding.Finding {
 		switch {
 		case v.Count < v.Least:
 			f.Outcome, f.Says = finding.Fails, said.Say(
-				"% has % tie-downs, by its length and weight it takes %.",
+				"% has %; for its length and weight it needs %.",
 				name,
-				said.Count(v.Count),
+				said.Counted(v.Count, "tie-down", "tie-downs"),
 				said.Count(v.Least),
 			)
 		case !v.Holds():
@@ -131,7 +131,7 @@ func Check(r *rig.Rig) []finding.Finding {
 				func(w Better) said.Sentence { return said.Say("% of %", said.Mass(w.Has), said.Mass(w.Needs)) },
 			)
 			if advice == nil {
-				advice = said.Say(" Straps that take more, or other tie points.")
+				advice = said.Say(" Use straps that take more, or other tie points.")
 			}
 			f.Says = append(f.Says, advice...)
 		case guessed(l):
@@ -156,7 +156,7 @@ func Check(r *rig.Rig) []finding.Finding {
 					*t.Has,
 				)
 				g.Outcome, g.Says = finding.Fails, said.Say(
-					"% is % long, its way %.",
+					"% is % long, but its path is %.",
 					said.Name(t.Name, "A strap"),
 					said.Length(*t.Has),
 					said.Length(t.Long),
@@ -215,7 +215,7 @@ func Answer(fs []finding.Finding) said.Sentence {
 	case n == 1:
 		return open.Says
 	case n > 1:
-		return said.Say("% loads are not tied down yet, or not told to the end.", said.Count(n))
+		return said.Say("% loads are not tied down yet, or not fully described.", said.Count(n))
 	case little != nil:
 		return little.Says
 	case guess:

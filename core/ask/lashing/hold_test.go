@@ -155,7 +155,7 @@ func TestPress(t *testing.T) {
 	near(t, "pressed with", sum, 100, 1e-6)
 	near(t, "eased from", x.Eased, 250, 1e-9)
 	f := sample.Find(t, lashing.Check(r), lashing.CodePress)
-	if f.Outcome != finding.Holds || !strings.Contains(f.Says.Text(r.Plan.Locale()), "no more; slacker in the heat") {
+	if f.Outcome != finding.Holds || !strings.Contains(f.Says.Text(r.Plan.Locale()), "no more, and slacker in the heat") {
 		t.Errorf("%s %s", f.Outcome, f.Says.Text(r.Plan.Locale()))
 	}
 	r = tied(t, append(hull, "/straps/s/pull", `200`)...)
@@ -233,7 +233,7 @@ func TestImprove(t *testing.T) {
 		}
 	}
 	// However strong straps and rings are, a ratchet leaves 250 kg by hand, a cam buckle 40.
-	for kind, want := range map[string]string{"ratchet": "straps drawn to 250 kg", "cam": "straps drawn to 40 kg"} {
+	for kind, want := range map[string]string{"ratchet": "straps tightened to 250 kg", "cam": "straps tightened to 40 kg"} {
 		strong := append([]string{"/straps/s/pull", `20`, "/straps/s/limit", `2500`, "/straps/s/kind", `"` + kind + `"`}, level...)
 		for _, p := range []string{"fl", "fr", "rl", "rr"} {
 			strong = append(strong, "/trailers/t/tiePoints/"+p+"/rating", `3000`)
@@ -248,7 +248,7 @@ func TestImprove(t *testing.T) {
 			t.Errorf("%s: %q is not in %s", kind, want, names)
 		}
 	}
-	for _, want := range []string{"a mat under it", "something that bears", "straps drawn to 250 kg", "4 more straps like Strap"} {
+	for _, want := range []string{"a mat under it", "something that can take", "straps tightened to 250 kg", "4 more straps like Strap"} {
 		if !strings.Contains(names, want) {
 			t.Errorf("%q is not in %s", want, names)
 		}
@@ -264,7 +264,7 @@ func TestImprove(t *testing.T) {
 			t.Fatal(err)
 		}
 	}
-	if says := lashing.Answer(fs).Text(r.Plan.Locale()); !strings.Contains(says, "Crate stays to") {
+	if says := lashing.Answer(fs).Text(r.Plan.Locale()); !strings.Contains(says, "Crate stays up to") {
 		t.Error(says)
 	}
 	rough := []finding.Finding{{Stage: lashing.Stage, Outcome: finding.Tight, Tight: finding.GuessTooRough}, {Stage: "road", Outcome: finding.Fails}}

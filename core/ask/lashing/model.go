@@ -236,7 +236,7 @@ func shoulderNeed(r *rig.Rig, t *Tie) *finding.Need {
 			return &finding.Need{
 				Path:  "/trailers/" + r.Scope.Trailer + "/tiePoints/" + e.PointID + "/shoulder",
 				Says:  said.Say("whether the eye bolt has a shoulder"),
-				Where: said.Say("Without a collar that bears on what it is screwed to it takes no strap that leans."),
+				Where: said.Say("Without a collar under the eye it takes no strap that pulls at an angle."),
 			}
 		}
 	}
@@ -349,7 +349,7 @@ func (l *Load) add(r *rig.Rig, id string, x plan.Lashing) {
 		need(
 			"strap",
 			"what the strap takes",
-			"Its tag tells; without one and without a known width it does not count.",
+			"Its tag says so; without a tag or a known width it does not count.",
 		)
 		return
 	}
@@ -394,7 +394,7 @@ func (l *Load) add(r *rig.Rig, id string, x plan.Lashing) {
 		need(
 			"from",
 			"what the tie point takes",
-			"A stake pocket is no tie point, nor an eye bolt without a shoulder where a strap leans; others have a plate, or a known make.",
+			"A stake pocket is no tie point, and neither is an eye bolt without a shoulder where a strap pulls at an angle; others have a plate, or are of a known make.",
 		)
 		return
 	}
@@ -449,8 +449,8 @@ func (l *Load) ends(r *rig.Rig, x plan.Lashing) (runs []run, long float64, why *
 		if o := blocks(r, it, Vector{hold[0], it.Left, it.Top + 2*strapRoom}, Vector{hold[0], it.Right, it.Top + 2*strapRoom}); o != nil {
 			return nil, 0, &lack{
 				"hold/back",
-				said.Say("a free way over it: % stands there", said.Name(o.Name, "something")),
-				"Lead it beside that, or over that.",
+				said.Say("a clear path over it: % is in the way", said.Name(o.Name, "something")),
+				"Lead it beside that, or over it.",
 			}
 		}
 	}

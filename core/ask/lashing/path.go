@@ -117,7 +117,7 @@ type run struct {
 func (l *Load) runs(r *rig.Rig, from, at Vector, over bool) (w run, why said.Sentence) {
 	it := l.Item
 	if o := covers(r, at); o != nil {
-		return w, said.Say("a tie point that a hook reaches: % stands on this one", said.Name(o.Name, "something"))
+		return w, said.Say("a tie point that a hook can reach: % stands on this one", said.Name(o.Name, "something"))
 	}
 	w = run{hold: from, toward: at, long: at.minus(from).size()}
 	if over {
@@ -131,7 +131,7 @@ func (l *Load) runs(r *rig.Rig, from, at Vector, over bool) (w run, why said.Sen
 				low = (it.Bottom + it.Top) / 2
 			}
 			if low-at[2] < underEdge {
-				return w, said.Say("a tie point beside it: this one lies under %", said.Name(it.Name, "the load"))
+				return w, said.Say("a tie point beside it: this one is under %", said.Name(it.Name, "the load"))
 			}
 			w.hold = Vector{from[0], from[1], low}
 			w.long = from[2] - low + at.minus(w.hold).size()
@@ -141,11 +141,11 @@ func (l *Load) runs(r *rig.Rig, from, at Vector, over bool) (w run, why said.Sen
 		}
 	}
 	if o := blocks(r, it, w.hold, w.toward); o != nil {
-		return w, said.Say("a free way for the strap: it would run through %", said.Name(o.Name, "something"))
+		return w, said.Say("a clear path for the strap: it would run through %", said.Name(o.Name, "something"))
 	}
 	if w.toward != at {
 		if o := blocks(r, it, w.toward, at); o != nil {
-			return w, said.Say("a free way for the strap: it would run through %", said.Name(o.Name, "something"))
+			return w, said.Say("a clear path for the strap: it would run through %", said.Name(o.Name, "something"))
 		}
 	}
 	return w, nil

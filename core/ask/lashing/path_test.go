@@ -52,7 +52,7 @@ func TestWays(t *testing.T) {
 		"a ring stood on": {[]string{"/loads/other", thing, at + "other", `{"on":"deck","at":{"back":0.6,"right":-0.6}}`, sample.Crate + "/at/back", `1.1`}, "Other stands on this one"},
 		// 0.7 to 1.1 m behind the board and 0.42 to 0.66 m aside it stands between crate and ring.
 		"through a neighbour": {[]string{"/loads/other", strings.Replace(thing, `"width":{"value":0.6`, `"width":{"value":0.24`, 1), at + "other", `{"on":"deck","at":{"back":0.7,"right":-0.54}}`}, "it would run through Other"},
-		"over what rides":     {[]string{"/loads/other", thing, at + "other", `{"on":"load","id":"crate","at":{"back":0}}`}, "Other stands there"},
+		"over what rides":     {[]string{"/loads/other", thing, at + "other", `{"on":"load","id":"crate","at":{"back":0}}`}, "Other is in the way"},
 		"between riders":      {[]string{"/loads/other", thing, at + "other", `{"on":"load","id":"crate","at":{"back":0.3}}`}, ""},
 	} {
 		r := tied(t, c.sets...)

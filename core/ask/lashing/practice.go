@@ -25,7 +25,7 @@ func press(r *rig.Rig, l *Load, f finding.Finding) (finding.Finding, bool) {
 			l.press(),
 		)
 		f.Says = said.Say(
-			"% over % could press it with %; it bears %. Draw it to %, no more; slacker in the heat.",
+			"% over % could press it with %; it takes %. Tighten it to % and no more, and slacker in the heat.",
 			said.Name(t.Name, "A strap"),
 			said.Name(l.Item.Name, "the hull"),
 			said.Mass(t.Eased*t.down()),
@@ -71,18 +71,18 @@ func practice(r *rig.Rig, l *Load, f finding.Finding) (finding.Finding, bool) {
 	deck, tail := r.Deck()
 	switch {
 	case l.Item.Shape == "wheels" && (front < 2 || rear < 2):
-		return tight(said.Say("Hold % at four corners: two forward, two back, at its axles or frame.", name))
+		return tight(said.Say("Hold % at four corners: two straps forward, two back, at its axles or frame.", name))
 	case l.Item.Lot != nil && l.Item.Top-l.Item.Bottom < sheetThick && l.Item.Length() > sheetLong && !l.Blocked:
 		return tight(
 			said.Say(
-				"Something before % too: long sheets slide out from under straps. One strap down their belly.",
+				"Put something in front of % too: long sheets slide out from under straps. Run one strap along their length.",
 				name,
 			),
 		)
 	case l.Item.Shape == "hull" && overs < 2:
-		return tight(said.Say("Two straps over %, not one.", name))
+		return tight(said.Say("Use two straps over %, not one.", name))
 	case l.Item.Shape == "hull" && !l.NoLines && front+rear < 2 && (l.Item.Rear-tail > 1 || deck-l.Item.Front > 1 || r.Outing.Speed != nil && float64(*r.Outing.Speed) > 22.3):
-		return tight(said.Say("A line at bow and stern of %: it reaches far, or goes fast.", name))
+		return tight(said.Say("Put a line at bow and stern of %: it reaches far, or goes fast.", name))
 	}
 	return f, false
 }

@@ -58,7 +58,7 @@ func Ticks(r *rig.Rig) []finding.Tick {
 				)
 			}
 			if t.Eased > 0 {
-				says = append(says, said.Say(" Draw to %, no more.", said.Mass(t.Pull))...)
+				says = append(says, said.Say(" Tighten to % and no more.", said.Mass(t.Pull))...)
 			}
 			out = append(out, finding.Tick{Under: finding.UnderTied, ID: "tie-" + t.ID, Says: says})
 		}

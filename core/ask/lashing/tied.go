@@ -92,10 +92,10 @@ func Statics(r *rig.Rig) ([]finding.Finding, []Tied) {
 			says := said.Say("% at 45°", said.Mass(h.Low))
 			switch {
 			case h.High <= 0:
-				says = said.Say("not known: tell its kind, or what its plate says")
+				says = said.Say("not known: choose its kind, or enter what its plate says")
 			case h.High > h.Low:
 				says = said.Say(
-					"% to % at 45°; gives first: %",
+					"% to % at 45°; gives way first: %",
 					said.Mass(h.Low),
 					said.Mass(h.High),
 					said.Piece{Text: h.Gives},
@@ -151,7 +151,7 @@ func Statics(r *rig.Rig) ([]finding.Finding, []Tied) {
 					Holds:  v.Holds(),
 					Has:    finding.Exactly(quantity.KindMass, v.Has),
 					Needs:  finding.Exactly(quantity.KindMass, v.Needs),
-					Bound:  "what meets the rules above is held to meet it",
+					Bound:  "what meets the rules above is taken to meet it",
 					Source: "49 CFR 393.102",
 					Says:   v.Direction,
 				},
@@ -201,7 +201,7 @@ func balance(r *rig.Rig, l *Load) (finding.Finding, []GBar, string) {
 		h, err := Hold(l, d.Push, l.friction())
 		if err != nil {
 			f.Outcome, f.Says = finding.Unknown, said.Say(
-				"Not known whether % holds %: the sum found no answer.",
+				"Whether % holds % is not known: the sum found no answer.",
 				name,
 				said.Piece{Text: d.Name},
 			)
@@ -224,7 +224,7 @@ func balance(r *rig.Rig, l *Load) (finding.Finding, []GBar, string) {
 	f.Margin = &margin
 	gives := map[string]string{"slips": "then it slips", "tips": "then it tips", "lifts": "then it lifts", "strap": "then a strap is at its limit"}[b.Gives]
 	f.Says = said.Say(
-		"% stays to % of its weight "+Directions[at].Name+", % asked; "+gives+".",
+		"% stays up to % of its weight "+Directions[at].Name+", % asked; "+gives+".",
 		name,
 		said.Share(b.Has),
 		said.Share(b.Asked),
@@ -241,13 +241,13 @@ func balance(r *rig.Rig, l *Load) (finding.Finding, []GBar, string) {
 		)
 		if advice == nil {
 			advice = said.Say(
-				[...]string{" A strap that pulls back and down.", " A strap that pulls forward and down.", " A strap across, low and to the right.", " A strap across, low and to the left.", " A strap that pulls straight down."}[at],
+				[...]string{" Add a strap that pulls back and down.", " Add a strap that pulls forward and down.", " Add a strap across, low and to the right.", " Add a strap across, low and to the left.", " Add a strap that pulls straight down."}[at],
 			)
 		}
 		f.Says = append(f.Says, advice...)
 	case !ByStatics(l.heavy()):
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
-		f.Says = append(f.Says, said.Say(" At %, as it may weigh, it does not stay: weigh it.", said.Mass(l.heavy().Mass))...)
+		f.Says = append(f.Says, said.Say(" At %, which it may weigh, it does not stay: weigh it.", said.Mass(l.heavy().Mass))...)
 		f.Needs = []finding.Need{
 			{Path: l.Item.Path + "/mass", Says: said.Say("the weight of %", name), Where: said.Say("Weigh it.")},
 		}

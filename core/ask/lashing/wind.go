@@ -62,13 +62,13 @@ func wind(r *rig.Rig, l *Load, f finding.Finding) (finding.Finding, bool) {
 	switch {
 	case lift > down:
 		f.Outcome = finding.Fails
-		f.Says = append(f.Says, said.Say(" Straps that take more, or slower.")...)
+		f.Says = append(f.Says, said.Say(" Use straps that take more, or go slower.")...)
 	case drag > back:
 		f.Outcome = finding.Fails
 		f.Figure, f.Limit = finding.Exactly(quantity.KindMass, drag), finding.Exactly(quantity.KindMass, back)
 		f.Says = append(
 			f.Says,
-			said.Say(" Only % hold it back: a line from its bow forward, or slower.", said.Mass(back))...)
+			said.Say(" Only % holds it back: add a line from its bow forward, or go slower.", said.Mass(back))...)
 	case lift > 0.7*down:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	}

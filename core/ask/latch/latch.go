@@ -219,15 +219,15 @@ func (c *check) holds() finding.Finding {
 		f.Needs = c.sizes()
 		if c.it.Mass == nil && c.opens != plan.OpensPull {
 			f.Needs = append(f.Needs, finding.Need{Path: c.it.Path + "/mass", Says: said.Say("the weight of %", c.name()),
-				Where: said.Say("Weigh it, or its free end on a scale.")})
+				Where: said.Say("Weigh it, or put its free end on a scale.")})
 		}
 		if len(f.Needs) == 0 {
-			f.Needs = []finding.Need{c.need("up", "how high the latch of % stands over its hinge", "Tape it.")}
+			f.Needs = []finding.Need{c.need("up", "how high the latch of % is above its hinge", "Tape it.")}
 		}
 		return f
 	case c.l.How == plan.LatchWeight:
 		f.Outcome = finding.Fails
-		f.Says = said.Say("Only its weight or a fit holds %. On the road % pull at it: pin, bolt or strap it.",
+		f.Says = said.Say("Only its weight or a fit holds %. On the road % pulls at it: pin, bolt or strap it.",
 			c.name(), said.Mass(p.All()))
 		return f
 	}
@@ -237,7 +237,7 @@ func (c *check) holds() finding.Finding {
 		f.Says = said.Say("Whether the latch of % holds % is not known.", c.name(), said.Mass(p.All()))
 		if c.l.How == "" {
 			f.Says = said.Say(
-				"What keeps % shut is not known; on the road % pull at it.",
+				"What keeps % shut is not known; on the road % pulls at it.",
 				c.name(),
 				said.Mass(p.All()),
 			)
@@ -251,17 +251,17 @@ func (c *check) holds() finding.Finding {
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 	}
 	f.Says = said.Say(
-		"%: % pull at each of its % latches, which takes %.",
+		"%: % pulls at each of its % latches, which takes %.",
 		c.name(),
 		said.Mass(p.All()/n),
 		said.Count(int(n)),
 		said.Mass(kg),
 	)
 	if n == 1 {
-		f.Says = said.Say("%: % pull at its latch, which takes %.", c.name(), said.Mass(p.All()), said.Mass(kg))
+		f.Says = said.Say("%: % pulls at its latch, which takes %.", c.name(), said.Mass(p.All()), said.Mass(kg))
 	}
 	if f.Outcome == finding.Fails {
-		f.Says = append(f.Says, said.Say(" A stronger one, or a second beside it.")...)
+		f.Says = append(f.Says, said.Say(" Use a stronger one, or a second beside it.")...)
 	}
 	f.HasWork, f.Work = true, func() []finding.Step {
 		weight, mass := said.Say("its weight at most"), 0.0
@@ -309,7 +309,7 @@ func (c *check) second() finding.Finding {
 	f := c.base(CodeSecond, "a second lock")
 	f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	f.Says = said.Say(
-		"%: if its one latch opens, it is on the road. Add a second that holds by itself: a clip, a strap, a padlock.",
+		"%: if its only latch opens, it is on the road. Add a second one that holds on its own: a clip, a strap, a padlock.",
 		c.name(),
 	)
 	return f
@@ -326,7 +326,7 @@ func (c *check) sway() finding.Finding {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	}
 	f.Says = said.Say(
-		"%: % of play at its foot are % at the top.",
+		"%: % of play at its foot is % at the top.",
 		c.name(),
 		said.Length(*c.l.Play),
 		said.Length(top),
@@ -339,7 +339,7 @@ func (c *check) sway() finding.Finding {
 		still := c.it.Mass.Nominal * rearward * math.Min(1, centre/high)
 		f.Says = append(
 			f.Says,
-			said.Say(" A strap at its top drawn to % stills it, or shims at the foot.", said.Mass(still))...)
+			said.Say(" A strap at its top tightened to % stops that, or shims at the foot.", said.Mass(still))...)
 	}
 	return f
 }
@@ -355,7 +355,7 @@ func Ticks(r *rig.Rig) []finding.Tick {
 		}
 		says := said.Say("%: latched; pull at it.", said.Name(it.Name, "a part"))
 		if l.Second {
-			says = said.Say("%: latched, the second lock in; pull to try.", said.Name(it.Name, "a part"))
+			says = said.Say("%: latched, with the second lock in; pull to try.", said.Name(it.Name, "a part"))
 		}
 		out = append(out, finding.Tick{Under: finding.UnderWalk, ID: "latch-" + it.ID, Says: says})
 	}

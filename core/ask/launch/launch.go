@@ -153,7 +153,7 @@ func (b *boat) support() finding.Finding {
 	}
 	switch bunks := b.cradle.Bunks; {
 	case len(places) == 0 && bunks == nil:
-		f.Outcome, f.Says = finding.Unknown, said.Say("On what does the keel lie? Add rollers, or bunks.")
+		f.Outcome, f.Says = finding.Unknown, said.Say("What does the keel lie on? Add rollers, or bunks.")
 		f.Needs = []finding.Need{
 			{
 				Path:  b.path + "/rollers",
@@ -172,7 +172,7 @@ func (b *boat) support() finding.Finding {
 			leastShare*b.mass,
 		)
 		f.Says = said.Say(
-			"% rollers bear from % to % of %.",
+			"% rollers carry from % to % of %.",
 			said.Count(len(on)),
 			said.Mass(least),
 			said.Mass(most),
@@ -181,7 +181,7 @@ func (b *boat) support() finding.Finding {
 		switch {
 		case !bears:
 			f.Outcome, f.Says = finding.Fails, said.Say(
-				"% tips off its rollers: its weight lies beyond them. Move a roller under it.",
+				"% tips off its rollers: its weight is beyond them. Move a roller under it.",
 				b.name(),
 			)
 		case least < leastShare*b.mass:
@@ -192,7 +192,7 @@ func (b *boat) support() finding.Finding {
 			return []finding.Step{
 				{
 					Symbol:  "R",
-					Says:    said.Say("the roller that bears least"),
+					Says:    said.Say("the roller that carries least"),
 					Formula: "R_i = m·(1/n + (c − x̄)(x_i − x̄)/Σ(x − x̄)²)",
 					Result:  f.Figure,
 					Terms: []finding.StepTerm{
@@ -215,11 +215,11 @@ func (b *boat) support() finding.Finding {
 	case bunks != nil:
 		peak, lifts, carried := Peak(b.mass, at, float64(bunks.From), float64(bunks.To))
 		f.Figure = finding.Exactly(quantity.KindMass, peak)
-		f.Says = said.Say("Bunks bear % on their busiest metre, both together.", said.Mass(peak))
+		f.Says = said.Say("Bunks carry % on their busiest metre, both together.", said.Mass(peak))
 		switch {
 		case !carried:
 			f.Figure, f.Outcome, f.Says = nil, finding.Fails, said.Say(
-				"% tips off its bunks: its weight lies beyond them. Longer bunks, or slide them.",
+				"% tips off its bunks: its weight is beyond them. Use longer bunks, or slide them.",
 				b.name(),
 			)
 		case lifts:
@@ -227,7 +227,7 @@ func (b *boat) support() finding.Finding {
 			f.Says = append(f.Says, said.Say(" One end carries nothing: slide them under the weight.")...)
 		}
 	default:
-		f.Outcome, f.Says = finding.Fails, said.Say("One roller is a see-saw: two, or bunks.")
+		f.Outcome, f.Says = finding.Fails, said.Say("One roller is a see-saw: use two, or bunks.")
 	}
 	return f
 }
@@ -256,19 +256,19 @@ func (b *boat) width() (finding.Finding, bool) {
 	switch {
 	case apart >= wide:
 		f.Outcome, f.Says = finding.Fails, said.Say(
-			"Bunks % apart, the hull is % wide: it falls between.",
+			"The bunks are % apart and the hull is % wide: it falls between them.",
 			said.Length(apart),
 			said.Length(wide),
 		)
 	case math.Abs(apart-lines) > 0.1*lines:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
-			"Bunks % apart; the hull bears well at %. Set them there.",
+			"The bunks are % apart; the hull is firm at %. Set them there.",
 			said.Length(apart),
 			said.Length(lines),
 		)
 	default:
-		f.Says = said.Say("Bunks % apart, under the hull's firm lines.", said.Length(apart))
+		f.Says = said.Say("The bunks are % apart, under the hull's firm lines.", said.Length(apart))
 	}
 	return f, true
 }
@@ -278,7 +278,7 @@ func (b *boat) bow() finding.Finding {
 	f.Gate, f.Source = finding.GateGo, norms.Practice("the stem touches")
 	stop := b.cradle.BowStop
 	if stop == nil {
-		f.Outcome, f.Says = finding.Unknown, said.Say("No bow stop told: braking sends % forward.", b.name())
+		f.Outcome, f.Says = finding.Unknown, said.Say("No bow stop is entered: braking sends % forward.", b.name())
 		f.Needs = []finding.Need{
 			{
 				Path:  b.path + "/bowStop",
@@ -293,14 +293,14 @@ func (b *boat) bow() finding.Finding {
 	switch {
 	case gap < -1e-9:
 		f.Outcome, f.Says = finding.Fails, said.Say(
-			"The stem stands % in the bow stop. Move the boat back or the stop forward.",
+			"The stem is % into the bow stop. Move the boat back or the stop forward.",
 			said.Length(-gap),
 		)
 	case gap > bowGap+1e-9:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say("The stem is % short of its stop: braking slides it there.", said.Length(gap))
 	default:
-		f.Says = said.Say("The stem lies at its stop.")
+		f.Says = said.Say("The stem rests against its stop.")
 	}
 	return f
 }
@@ -331,7 +331,7 @@ func (b *boat) winch() (finding.Finding, bool) {
 	run := eye - (b.front + float64(*c.WinchAt))
 	if run <= 0 {
 		f.Outcome, f.Says = finding.Fails, said.Say(
-			"The winch stands % behind the bow eye. Move its stand forward.",
+			"The winch is % behind the bow eye. Move its stand forward.",
 			said.Length(-run),
 		)
 		return f, true
@@ -349,14 +349,14 @@ func (b *boat) winch() (finding.Finding, bool) {
 	case angle > lineWithin:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
-			"The line rises % to the winch and lifts the bow. Drum % up, level with the eye.",
+			"The line rises % to the winch and lifts the bow. Set the drum at %, level with the eye.",
 			said.Of(quantity.KindAngle, angle),
 			said.Length(level),
 		)
 	case angle < -lineWithin:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
-			"The line falls % to the winch and pulls the bow down. Drum % up, level with the eye.",
+			"The line falls % to the winch and pulls the bow down. Set the drum at %, level with the eye.",
 			said.Of(quantity.KindAngle, -angle),
 			said.Length(level),
 		)
@@ -395,10 +395,10 @@ func (b *boat) stern() finding.Finding {
 	f.Gate, f.Source = finding.GateGo, norms.Practice("the winch alone holds only the bow")
 	if !b.cradle.Transom {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("Nothing ties the stern of %: two straps from the stern's eyes to the frame.", b.name())
+		f.Says = said.Say("Nothing ties the stern of %: run two straps from the stern's eyes to the frame.", b.name())
 		return f
 	}
-	f.Says = said.Say("The stern has a tie of its own.")
+	f.Says = said.Say("The stern has a strap of its own.")
 	return f
 }
 
@@ -435,12 +435,12 @@ func (b *boat) slip() []finding.Finding {
 	if hub > -hubLower {
 		hubs.Outcome, hubs.Tight = finding.Tight, finding.LittleRoom
 		hubs.Says = said.Say(
-			"The boat floats when its tail's ground is % under; hubs then % under water. Let them cool first, lamps unplugged, rinse, grease.",
+			"The boat floats when the ground under its tail is % under water; the hubs are then % under. Let them cool first, unplug the lamps, then rinse and grease.",
 			said.Length(tail),
 			said.Length(max(0, hub+hubLower)),
 		)
 	} else {
-		hubs.Says = said.Say("The boat floats when its tail's ground is % under; hubs stay dry.", said.Length(tail))
+		hubs.Says = said.Say("The boat floats when the ground under its tail is % under water; the hubs stay dry.", said.Length(tail))
 	}
 	hubs.HasWork, hubs.Work = true, func() []finding.Step {
 		return []finding.Step{
@@ -482,7 +482,7 @@ func (b *boat) slip() []finding.Finding {
 		if wet > 0 {
 			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 			f.Says = said.Say(
-				"The car's rear {tyre}s stand % in the water. A {drawbar} % longer, lower rollers, or wait for the tide.",
+				"The car's rear {tyre}s stand % in the water. Use a {drawbar} % longer or lower rollers, or wait for the tide.",
 				said.Length(wet),
 				said.Length(wet/math.Sin(slip)),
 			)

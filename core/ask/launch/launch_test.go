@@ -102,7 +102,7 @@ func TestCradle(t *testing.T) {
 		sets                []string
 		code, outcome, says string
 	}{
-		"well borne":      {nil, launch.CodeSupport, "holds", "2 rollers bear from 150 kg to 150 kg"},
+		"well borne":      {nil, launch.CodeSupport, "holds", "2 rollers carry from 150 kg to 150 kg"},
 		"idle roller":     {[]string{at + "rollers/b/at", `1.25`}, launch.CodeSupport, "tight", "idle"},
 		"tips":            {[]string{at + "rollers/b/at", `1`}, launch.CodeSupport, "fails", "tips off"},
 		"one roller":      {[]string{at + "rollers/b", `-`}, launch.CodeSupport, "fails", "see-saw"},
@@ -112,9 +112,9 @@ func TestCradle(t *testing.T) {
 		"bunks well":      {[]string{at + "bunks", `{"from":0.2,"to":2.2,"apart":0.9}`}, launch.CodeWidth, "holds", "firm lines"},
 		"bunks narrow":    {[]string{at + "bunks", `{"from":0.2,"to":2.2,"apart":0.5}`}, launch.CodeWidth, "tight", "Set them there"},
 		"bunks wide":      {[]string{at + "bunks", `{"from":0.2,"to":2.2,"apart":1.6}`}, launch.CodeWidth, "fails", "falls between"},
-		"stem at stop":    {nil, launch.CodeBow, "holds", "lies at its stop"},
+		"stem at stop":    {nil, launch.CodeBow, "holds", "rests against its stop"},
 		"stem short":      {[]string{at + "bowStop", `-1`}, launch.CodeBow, "tight", "200 mm short"},
-		"stem in stop":    {[]string{at + "bowStop", `-0.5`}, launch.CodeBow, "fails", "300 mm in the bow stop"},
+		"stem in stop":    {[]string{at + "bowStop", `-0.5`}, launch.CodeBow, "fails", "300 mm into the bow stop"},
 		"no stop":         {[]string{at + "bowStop", `-`}, launch.CodeBow, "unknown", "No bow stop"},
 		"low winch":       {[]string{at + "winchUp", `0.2`}, launch.CodeWinch, "tight", "pulls the bow down"},
 		"high winch":      {[]string{at + "winchUp", `0.9`}, launch.CodeWinch, "tight", "lifts the bow"},

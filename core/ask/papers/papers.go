@@ -162,7 +162,7 @@ func Plate(r *rig.Rig) PlateDraft {
 	kind := kindOf(t)
 	if kind != norms.PaperBuilt && kind != norms.PaperNone && kind != norms.PaperChanged {
 		out.Refused = said.Say(
-			"This trailer has its maker’s plate: it stays as it is. A lost one comes from the maker.",
+			"This trailer has its maker’s plate: leave it as it is. If it is lost, the maker replaces it.",
 		)
 		return out
 	}
@@ -184,7 +184,7 @@ func Plate(r *rig.Rig) PlateDraft {
 	}
 	switch {
 	case text.Identity == "" || !text.Issued:
-		need("/plate/identity", "the identity number as the authority issued it", "Never one of your own making.")
+		need("/plate/identity", "the identity number as the authority issued it", "Never make one up.")
 		line("Identity", said.Say("as issued"))
 	default:
 		line("Identity", said.Sentence{said.Name(text.Identity, "–")})
@@ -214,7 +214,7 @@ func Plate(r *rig.Rig) PlateDraft {
 	case least > 0 && gross > least+1e-9:
 		out.Draft = true
 		out.Refused = said.Say(
-			"A gross of % is more than the % bear: % at most.",
+			"A gross of % is more than the % can carry: % at most.",
 			said.Mass(gross),
 			said.Say(part)[0],
 			said.Mass(least),
@@ -233,7 +233,7 @@ func Plate(r *rig.Rig) PlateDraft {
 	if t.CouplingBall != nil {
 		line("{Ball load}, most", said.Sentence{said.Mass(*t.CouplingBall)})
 	} else {
-		need("/couplingBall", "the {ball load} that the {coupling} may bear", "On its plate, as S.")
+		need("/couplingBall", "the {ball load} that the {coupling} can take", "On its plate, as S.")
 	}
 	if t.TyreText != "" {
 		says := said.Sentence{said.Name(t.TyreText, "–")}
@@ -351,8 +351,8 @@ func materialsOf(r *rig.Rig) (ids []string) {
 func theftOf(r *rig.Rig) (out [][3]string) {
 	add := func(id, says, why string) { out = append(out, [3]string{id, says, why}) }
 	t := r.Trailer
-	add("lock-coupling", "A lock in the {coupling}, also while it stands alone", "A ball and a pin are all it takes.")
-	add("wheel-clamp", "A clamp or a chain through a wheel and the frame", "Wheels come off with one spanner.")
+	add("lock-coupling", "A lock in the {coupling}, also while it stands alone", "Taking it needs only a ball and a pin.")
+	add("wheel-clamp", "A clamp or a chain through a wheel and the frame", "One spanner takes the wheels off.")
 	if r.Bears != nil && t.WheelDiameter != nil {
 		add("wheel-nuts", "One locking nut on each wheel", "So that the wheels stay too.")
 	}
@@ -362,7 +362,7 @@ func theftOf(r *rig.Rig) (out [][3]string) {
 		case "spare":
 			add("spare", "The spare wheel locked to its bracket", "It hangs on a wing nut.")
 		case "jockey":
-			add("jockey", "The {jockey wheel}’s clamp with a bolt through", "It is pulled out by hand.")
+			add("jockey", "The {jockey wheel}’s clamp with a bolt through", "It can be pulled out by hand.")
 		}
 	}
 	if t.Tipping != nil {
@@ -371,9 +371,9 @@ func theftOf(r *rig.Rig) (out [][3]string) {
 	if t.Wiring != nil {
 		add("board", "A light board taken inside", "It comes off in a minute.")
 	}
-	add("mark", "Your code stamped or burnt where it is not looked for, twice", "Under the axle, inside a rail.")
+	add("mark", "Your code stamped or burnt in where nobody looks, twice", "Under the axle, inside a rail.")
 	add("photos", "Photos of all sides, of plate, number and marks", "Kept apart from the trailer.")
-	add("stands", "Where it stands, behind what, who sees it", "Nose in, against a wall, in the light.")
+	add("stands", "Where it stands, what is behind it, who sees it", "Nose in, against a wall, in the light.")
 	return out
 }
 
@@ -385,7 +385,7 @@ func Check(r *rig.Rig) (out []finding.Finding) {
 	p := Plate(r)
 	f := finding.Finding{
 		Code: CodeGross, Stage: Stage, Scope: r.Scope, Title: said.Say("Gross on the plate"), Outcome: finding.Holds,
-		Subject: "/trailers/" + r.Scope.Trailer + "/plate/gross", Source: norms.Practice("gross at most the least rated part’s"),
+		Subject: "/trailers/" + r.Scope.Trailer + "/plate/gross", Source: norms.Practice("the gross is at most the rating of the weakest part"),
 	}
 	switch {
 	case len(p.Refused) > 0 && r.Trailer.Plate.Gross == nil:
@@ -395,7 +395,7 @@ func Check(r *rig.Rig) (out []finding.Finding) {
 	case len(p.Needs) > 0:
 		return nil // a draft is no verdict on the outing: the stage shows what it lacks
 	default:
-		f.Says = said.Say("The plate is complete. Who approves the trailer has the last word on it.")
+		f.Says = said.Say("The plate is complete. Whoever approves the trailer has the last word on it.")
 	}
 	if p.Least != nil && r.Trailer.Plate.Gross != nil {
 		f.Figure, f.Limit = finding.Exactly(quantity.KindMass, *r.Trailer.Plate.Gross), p.Least

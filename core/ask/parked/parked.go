@@ -219,7 +219,7 @@ func tips(r *rig.Rig, k *plan.Parked) (finding.Finding, *whole) {
 	case over.Room <= 0:
 		f.Outcome = finding.Fails
 		f.Says = said.Say(
-			"It falls over by itself, "+side+": its weight lies % beyond its feet. A leg there first.",
+			"It falls over on its own, "+side+": its weight is % beyond its feet. Put a leg there first.",
 			said.Length(-over.Room),
 		)
 		return f, w
@@ -229,20 +229,20 @@ func tips(r *rig.Rig, k *plan.Parked) (finding.Finding, *whole) {
 	f.Margin = &margin
 	f.Says = append(
 		said.Say(
-			"Alone it stands % times what would tip it "+side+": ",
+			"Standing alone it resists % times what would tip it "+side+": ",
 			said.Of(quantity.KindCount, min(least, 99)),
 		),
 		said.Say(why+"; its weight has % of room.", said.Mass(push), said.Length(over.Room))...)
 	switch {
 	case least < 1:
 		f.Outcome = finding.Fails
-		f.Says = append(f.Says, said.Say(" Legs farther out, chocks, or tie it down.")...)
+		f.Says = append(f.Says, said.Say(" Set the legs farther out, chock it, or tie it down.")...)
 	case worst < 1:
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
-		f.Says = append(f.Says, said.Say(" The guesses allow that it tips: weigh first, or a leg there.")...)
+		f.Says = append(f.Says, said.Say(" The guesses allow it to tip: weigh first, or put a leg there.")...)
 	case least < reserve:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = append(f.Says, said.Say(" Legs farther out would help; nobody on its edge.")...)
+		f.Says = append(f.Says, said.Say(" Legs farther out would help; let nobody stand on its edge.")...)
 	}
 	return f, w
 }
@@ -277,7 +277,7 @@ func foot(r *rig.Rig, k *plan.Parked, w *whole) finding.Finding {
 	board := math.Sqrt(load * quantity.Gravity / soil.Bears)
 	if k.Foot == nil {
 		f.Outcome = finding.Unknown
-		f.Says = said.Say("A foot presses with %: on % it takes a board of % square.",
+		f.Says = said.Say("A foot presses with %: on % it needs a board % square.",
 			said.Mass(load), said.Piece{Text: soil.Name}, said.Length(math.Ceil(board*100)/100))
 		f.Needs = []finding.Need{
 			{
@@ -302,7 +302,7 @@ func foot(r *rig.Rig, k *plan.Parked, w *whole) finding.Finding {
 	if f.Outcome == finding.Fails {
 		f.Says = append(
 			f.Says,
-			said.Say(": it sinks. A board of % square under it.", said.Length(math.Ceil(board*100)/100))...)
+			said.Say(": it sinks. Put a board % square under it.", said.Length(math.Ceil(board*100)/100))...)
 	} else {
 		f.Says = append(f.Says, said.Piece{Text: "."})
 	}
@@ -342,12 +342,12 @@ func edge(r *rig.Rig) []finding.Finding {
 	f.Figure, f.Limit = finding.Exactly(quantity.KindMass, push), finding.Exactly(quantity.KindMass, nudge/2)
 	margin := (push - nudge/2) / math.Max(push, 1e-9)
 	f.Margin = &margin
-	f.Says = said.Say("Setting it on its edge takes % at the far side: %. There % at its top tip it.",
+	f.Says = said.Say("Setting it on its edge takes % at the far side: %. There, % at the top tips it.",
 		said.Mass(lift), said.Counted(int(people), "person", "people"), said.Mass(push))
 	switch {
 	case push < nudge/2:
 		f.Outcome = finding.Fails
-		f.Says = append(f.Says, said.Say(" Tie it to the wall, or casters farther apart.")...)
+		f.Says = append(f.Says, said.Say(" Tie it to the wall, or set the casters farther apart.")...)
 	case push < nudge:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = append(f.Says, said.Say(" Tie it to the wall, away from children.")...)
@@ -363,7 +363,7 @@ func weeks(r *rig.Rig, k *plan.Parked) finding.Finding {
 	case kg == nil || r.Bears == nil:
 		f.Outcome = finding.Unknown
 		f.Says = said.Say(
-			"Loaded for % weeks: relieve its {tyre}s on stands, slacken straps, let water run off the cover.",
+			"Loaded for % weeks: take the weight off its {tyre}s with stands, slacken the straps, let water run off the cover.",
 			said.Of(quantity.KindCount, *k.Weeks),
 		)
 		f.Needs = []finding.Need{
@@ -383,7 +383,7 @@ func weeks(r *rig.Rig, k *plan.Parked) finding.Finding {
 			*kg,
 		)
 		f.Says = said.Say(
-			"Loaded for % weeks its {tyre}s bear % of %: stands under the axle; slacken straps; let water run off the cover.",
+			"Loaded for % weeks its {tyre}s carry % of %: put stands under the axle, slacken the straps, let water run off the cover.",
 			said.Of(quantity.KindCount, *k.Weeks),
 			said.Mass(r.HeaviestWheel()),
 			said.Mass(*kg),
@@ -397,7 +397,7 @@ func weeks(r *rig.Rig, k *plan.Parked) finding.Finding {
 			*kg,
 		)
 		f.Says = said.Say(
-			"Loaded for % weeks: {tyre}s to their full pressure, straps slackened by half, the cover so that water runs off.",
+			"Loaded for % weeks: pump the {tyre}s to full pressure, slacken the straps by half, and set the cover so that water runs off.",
 			said.Of(quantity.KindCount, *k.Weeks),
 		)
 	}

@@ -104,8 +104,8 @@ func slipOfMass(out []Question, path string, name said.Piece, v, low, high float
 	}{
 		{"pounds", "% at %: is it pounds? That is %.", pound},
 		{"kilograms", "% at %: is it kilograms? That is %.", 1 / pound},
-		{"ten-up", "% at %: a nought too many? Then it is %.", 0.1},
-		{"ten-down", "% at %: a nought missing? Then it is %.", 10},
+		{"ten-up", "% at %: one zero too many? Then it is %.", 0.1},
+		{"ten-down", "% at %: a zero missing? Then it is %.", 10},
 	} {
 		if w := v * c.k; w >= low && w <= high {
 			return append(
@@ -139,7 +139,7 @@ func slipOfLength(out []Question, path, what string, e *plan.LengthEstimate, low
 		k       float64
 	}{
 		{"The " + what + " is %: centimetres for millimetres? Then it is %.", 10},
-		{"The " + what + " is %: a nought too many? Then it is %.", 0.1},
+		{"The " + what + " is %: one zero too many? Then it is %.", 0.1},
 		{"The " + what + " is %: inches for millimetres? Then it is %.", 25.4},
 	} {
 		if w := v * c.k; w >= low && w <= high {
@@ -232,7 +232,7 @@ func load(p *plan.Plan, path string, l *plan.Load) (out []Question) {
 				Question{
 					Code: "plausible.twice",
 					Path: path + "/contents/" + id,
-					Says: said.Say("% stands twice in %. Counted twice?", said.Name(c.Name, "This"), name),
+					Says: said.Say("% is listed twice in %. Counted twice?", said.Name(c.Name, "This"), name),
 					Fix: &finding.Variant{
 						Name:  said.Say("take one out"),
 						Patch: []finding.Op{{Op: "remove", Path: path + "/contents/" + id}},
@@ -249,7 +249,7 @@ func load(p *plan.Plan, path string, l *plan.Load) (out []Question) {
 				Code: "plausible.contents",
 				Path: path + "/contents",
 				Says: said.Say(
-					"What is in % weighs %, the whole only %. Is the weight without contents?",
+					"The contents of % weigh %, but the whole only %. Is the weight without contents?",
 					name,
 					said.Mass(sum),
 					said.Mass(l.Mass.Value),
@@ -312,7 +312,7 @@ func trailer(p *plan.Plan, path string, t *plan.Trailer) (out []Question) {
 	case t.Label.Counts == plan.CountsGross && t.Label.Value <= m.Value:
 		out = append(out, Question{Code: "plausible.payload-for-gross", Path: label,
 			Says: said.Say(
-				"The label's % as {gross} leaves nothing beside the trailer's own %. Is it the load alone?",
+				"With the label's % as {gross}, nothing is left beside the trailer's own %. Is it the load alone?",
 				said.Mass(t.Label.Value),
 				said.Mass(m.Value),
 			),

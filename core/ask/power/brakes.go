@@ -61,15 +61,15 @@ func brakes(r *rig.Rig) []finding.Finding {
 		f = unknown(f, path+"/plug", said.Say("the trailer's plug"), "Count its pins.")
 	case !has(t.Plug):
 		f.Outcome = finding.Fails
-		f.Says = said.Say("The trailer's plug has no contact for the brake: another plug, or no brakes.")
+		f.Says = said.Say("The trailer's plug has no contact for the brake: fit another plug, or do without brakes.")
 	case socket != "" && !has(socket):
 		f.Outcome = finding.Fails
 		f.Says = said.Say(
-			"The car's socket has no contact for the brake: it wants a brake controller and the wire for it.",
+			"The car's socket has no contact for the brake: it needs a brake controller and a wire for it.",
 		)
 	default:
 		f.Says = said.Say(
-			"The plug has a contact for the brake. The car wants a brake controller, set for this trailer.",
+			"The plug has a contact for the brake. The car needs a brake controller, set for this trailer.",
 		)
 	}
 	out = append(out, f)
@@ -105,7 +105,7 @@ func wired(r *rig.Rig, w *plan.Wiring, base baseOf, amps float64, told bool) fin
 	f := base(CodeBrakeWire, "The brake's wire", "/wiring/brakeWire")
 	if r.Axle == nil {
 		f.Outcome, f.Says, f.Needs = finding.Unknown, said.Say(
-			"How long the brake's wire is, is not known.",
+			"The length of the brake wire is not known.",
 		), r.Needs
 		return f
 	}
@@ -115,24 +115,24 @@ func wired(r *rig.Rig, w *plan.Wiring, base baseOf, amps float64, told bool) fin
 	mm2 := math.Max(norms.Section(need), hot)
 	if w.BrakeWire == nil {
 		f = unknown(f, f.Subject, said.Say("the section of the brake's wire"), "On its sheath, or by its gauge.")
-		f.Says = said.Say("The magnets draw %: over % the brake's wire and its earth want % at least.",
+		f.Says = said.Say("The magnets draw %: over % the brake wire and its earth need % at least.",
 			said.Of(quantity.KindCurrent, amps), said.Length(long), said.Piece{Text: norms.SectionText(mm2)})
 		return f
 	}
 	drop := circuit.Copper(2*long, *w.BrakeWire, warm) * amps
 	bears := norms.Ampacity(*w.BrakeWire)
 	f.AtMost(quantity.KindVoltage, drop, brakeDrop*nominal)
-	f.Says = said.Say("The magnets draw %; % of wire there and back take % of their voltage.",
+	f.Says = said.Say("The magnets draw %; % of wire there and back takes % of their voltage.",
 		said.Of(quantity.KindCurrent, amps), said.Length(2*long), said.Of(quantity.KindVoltage, drop))
 	switch {
 	case amps > bears || !ok:
 		f.Outcome = finding.Fails
 		f.Says = append(
 			f.Says,
-			said.Say(" The wire bears %: it burns in a long descent.", said.Of(quantity.KindCurrent, bears))...)
+			said.Say(" The wire is good for %: it burns in a long descent.", said.Of(quantity.KindCurrent, bears))...)
 	case f.Outcome == finding.Fails:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom // it brakes less
-		f.Says = append(f.Says, said.Say(" % is usual at most: % and an earth as thick.",
+		f.Says = append(f.Says, said.Say(" The usual limit is %: use % and an earth as thick.",
 			said.Of(quantity.KindVoltage, brakeDrop*nominal), said.Piece{Text: norms.SectionText(mm2)})...)
 	}
 	return rough(f, told)
@@ -144,7 +144,7 @@ func rough(f finding.Finding, told bool) finding.Finding {
 		if f.Outcome == finding.Holds {
 			f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 		}
-		f.Says = append(f.Says, said.Say(" The magnets are not entered and taken as two an axle.")...)
+		f.Says = append(f.Says, said.Say(" The magnets are not entered; two an axle are assumed.")...)
 	}
 	return f
 }
@@ -175,13 +175,13 @@ func holds(w *plan.Wiring, path string, base baseOf, amps float64, told bool) fi
 	if minutes < holdMinutes {
 		f.Outcome = finding.Fails
 	}
-	f.Says = said.Say("Torn off, the battery holds the brakes for % in frost; % are asked for.",
+	f.Says = said.Say("Torn off, the battery holds the brakes for % in frost; % is asked for.",
 		said.Of(quantity.KindTime, minutes*60), said.Of(quantity.KindTime, holdMinutes*60))
 	if f.Outcome == finding.Fails {
 		f.Says = append(
 			f.Says,
 			said.Say(
-				" A larger one, charged over the plug. Pull its pin before each trip: the wheels must lock.",
+				" Fit a larger one, charged over the plug. Pull its pin before each trip: the wheels must lock.",
 			)...)
 	} else {
 		f.Says = append(f.Says, said.Say(" Pull its pin before each trip: the wheels must lock.")...)
@@ -217,6 +217,6 @@ func Walk(r *rig.Rig) []said.Sentence {
 		said.Say(
 			"Pull the breakaway's pin with the plug out and try to drive off: it must not roll. Put it back at once.",
 		),
-		said.Say("Have brakes that you have built or mended looked at by someone who does that for a living."),
+		said.Say("If you built or mended the brakes yourself, have someone look at them who does it for a living."),
 	}
 }

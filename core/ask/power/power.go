@@ -222,15 +222,15 @@ func (b *Board) lasts() (finding.Finding, bool) {
 	case share > 1+1e-9:
 		f.Outcome = finding.Fails
 		f.Says = said.Say(
-			"An outing takes more than the battery gives: what it may give without harm lasts for % of it. A larger one, or charge on the way.",
+			"An outing takes more than the battery gives: what it can give without harm covers % of it. Fit a larger one, or charge on the way.",
 			said.Share(1/share),
 		)
 	case runs < 2:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("The battery lasts for one outing and no second: charge it after each.")
+		f.Says = said.Say("The battery lasts for one outing but not for a second: charge it after each.")
 	default:
 		f.Says = said.Say(
-			"The battery lasts for % outings before it wants charging.",
+			"The battery lasts for % outings before it needs charging.",
 			said.Of(quantity.KindCount, math.Min(runs, 99)),
 		)
 	}
@@ -238,7 +238,7 @@ func (b *Board) lasts() (finding.Finding, bool) {
 		if f.Outcome == finding.Holds {
 			f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 		}
-		f.Says = append(f.Says, said.Say(" Its kind is not entered and taken as lead-acid.")...)
+		f.Says = append(f.Says, said.Say(" Its kind is not entered; lead-acid is assumed.")...)
 	}
 	return f, true
 }
@@ -272,28 +272,28 @@ func (b *Board) cable(u *Use) (out []finding.Finding) {
 			"On its sheath, or by its gauge.",
 		)
 		if u.Section != "" {
-			f.Says = said.Say("%: its cable wants % at least.", name, said.Piece{Text: u.Section})
+			f.Says = said.Say("%: its cable needs to be % at least.", name, said.Piece{Text: u.Section})
 		}
 		return []finding.Finding{f}
 	}
 	amps := *u.u.Amps
 	f := b.base(CodeDrop, "Cable and voltage", field+"wire")
 	f.AtMost(quantity.KindVoltage, u.Drop.Value, allowed(&u.u)*nominal)
-	f.Says = said.Say("%: % of cable there and back take % at %.", name, said.Length(2*float64(*u.u.Long)),
+	f.Says = said.Say("%: % of cable there and back takes % at %.", name, said.Length(2*float64(*u.u.Long)),
 		said.Of(quantity.KindVoltage, u.Drop.Value), said.Of(quantity.KindCurrent, amps))
 	if f.Outcome == finding.Fails {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom // slow and hot, no danger by itself
 		f.Says = append(
 			f.Says,
 			said.Say(
-				" % is usual at most: "+wanted(u)+".",
+				" The usual limit is %: "+wanted(u)+".",
 				said.Of(quantity.KindVoltage, allowed(&u.u)*nominal),
 			)...)
 	}
 	g := b.base(CodeHeat, "Cable and current", field+"wire")
 	g.AtMost(quantity.KindCurrent, amps, u.bears)
 	g.Says = said.Say(
-		"% draws %; its cable bears %.",
+		"% draws %; its cable is good for %.",
 		name,
 		said.Of(quantity.KindCurrent, amps),
 		said.Of(quantity.KindCurrent, u.bears),
@@ -312,7 +312,7 @@ func (b *Board) cable(u *Use) (out []finding.Finding) {
 	case *u.u.Fuse > norms.Ampacity(*u.u.Wire)+1e-9 && *u.u.Fuse <= u.bears+1e-9:
 		h.Outcome, h.Tight = finding.Tight, finding.LittleRoom
 		h.Says = said.Say(
-			"%: its fuse of % goes in a short, not when the motor jams: for longer than a moment its cable bears %. Watch it, or a thicker cable.",
+			"%: its fuse of % blows in a short, but not when the motor jams: the cable is good for only % for longer than a moment. Watch it, or use a thicker cable.",
 			name,
 			said.Of(quantity.KindCurrent, *u.u.Fuse),
 			said.Of(quantity.KindCurrent, norms.Ampacity(*u.u.Wire)),
@@ -326,25 +326,25 @@ func (b *Board) cable(u *Use) (out []finding.Finding) {
 			quantity.KindCurrent,
 			u.bears,
 		)
-		h.Says = said.Say("%'s fuse of % is larger than its cable bears, %: the cable burns first.", name,
+		h.Says = said.Say("%'s fuse of % is larger than the % its cable is good for: the cable burns first.", name,
 			said.Of(quantity.KindCurrent, *u.u.Fuse), said.Of(quantity.KindCurrent, u.bears))
 	case *u.u.Fuse < amps:
 		h.Outcome, h.Tight = finding.Tight, finding.LittleRoom
 		h.Says = said.Say(
-			"%'s fuse of % goes at its own %.",
+			"%'s fuse of % blows at its own %.",
 			name,
 			said.Of(quantity.KindCurrent, *u.u.Fuse),
 			said.Of(quantity.KindCurrent, amps),
 		)
 	default:
 		h.Says = said.Say(
-			"%'s fuse of % goes before its cable burns.",
+			"%'s fuse of % blows before its cable burns.",
 			name,
 			said.Of(quantity.KindCurrent, *u.u.Fuse),
 		)
 	}
 	if g.Outcome == finding.Holds && h.Outcome == finding.Holds { // one sentence is enough
-		f.Says = append(f.Says, said.Say(" It bears %, and its fuse of % goes first.",
+		f.Says = append(f.Says, said.Say(" It is good for %, and its fuse of % blows first.",
 			said.Of(quantity.KindCurrent, u.bears), said.Of(quantity.KindCurrent, *u.u.Fuse))...)
 		return []finding.Finding{f}
 	}
@@ -354,7 +354,7 @@ func (b *Board) cable(u *Use) (out []finding.Finding) {
 // wanted says what section is enough.
 func wanted(u *Use) string {
 	if u.Section == "" {
-		return "no single cable that is sold is enough; nearer to the battery"
+		return "no single cable sold is thick enough; move it nearer to the battery"
 	}
 	return u.Section + " is enough"
 }
@@ -369,17 +369,17 @@ func (b *Board) box() finding.Finding {
 		missing = append(missing, said.Say("its fuse within % of its pole, not %", said.Length(fuseNear), said.Length(*b.p.FuseAt)))
 	}
 	if !b.p.Isolator && !b.p.Borrowed {
-		missing = append(missing, said.Say("an isolator that is reached from outside"))
+		missing = append(missing, said.Say("an isolator that can be reached from outside"))
 	}
 	if b.kind.Gases && !b.p.Vented && !b.p.Borrowed {
 		missing = append(missing, said.Say("a box with an opening at its top: it gives off gas that explodes"))
 	}
 	if len(missing) == 0 {
-		f.Says = said.Say("Fuse, isolator and box are as they should be. Poles covered, the battery strapped down.")
+		f.Says = said.Say("Fuse, isolator and box are as they should be. Cover the poles and strap the battery down.")
 		return f
 	}
 	f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-	f.Says = append(said.Say("The battery wants "), said.List(missing...)...)
+	f.Says = append(said.Say("The battery needs "), said.List(missing...)...)
 	f.Says = append(f.Says, said.Say(".")...)
 	return f
 }
@@ -406,7 +406,7 @@ func (b *Board) charge() (finding.Finding, bool) {
 	if b.p.Warmth() < b.kind.Deepest {
 		f.Outcome, f.Gate = finding.Fails, finding.GateGo
 		f.Says = said.Say(
-			"A " + b.kind.Name + " battery must not be charged in such cold: it is ruined. Take the charging wire off, or one that heats itself.",
+			"A " + b.kind.Name + " battery must not be charged in such cold: it is ruined. Disconnect the charging wire, or use a battery that heats itself.",
 		)
 		return f, true
 	}
@@ -428,7 +428,7 @@ func (b *Board) charge() (finding.Finding, bool) {
 		hours += b.Uses[i].Hours
 	}
 	f.Figure = finding.Exactly(quantity.KindCurrent, amps)
-	f.Says = said.Say("Through % of % about % come in on the way", said.Length(*b.p.ChargeLong),
+	f.Says = said.Say("Through % of % about % comes in on the way", said.Length(*b.p.ChargeLong),
 		said.Piece{Text: norms.SectionText(*b.p.ChargeWire)}, said.Of(quantity.KindCurrent, amps))
 	if hours <= 0 || amps <= 0 {
 		f.Says = append(f.Says, said.Say(".")...)
@@ -443,7 +443,7 @@ func (b *Board) charge() (finding.Finding, bool) {
 		f.Says = append(
 			f.Says,
 			said.Say(
-				" A thicker wire, a charger that lifts the voltage beside the battery, or charge it at home.",
+				" Use a thicker wire or a charger beside the battery that lifts the voltage, or charge it at home.",
 			)...)
 	}
 	return f, true

@@ -83,13 +83,13 @@ func TestBad(t *testing.T) {
 		{`"wire":25,`, ``, power.CodeDrop, finding.Unknown, "25 mm²"},
 		{`"long":4,`, ``, power.CodeDrop, finding.Unknown, "length"},
 		{`"fuse":150`, `"fuse":200`, power.CodeFuse, finding.Fails, "first"},
-		{`"fuse":150`, `"fuse":100`, power.CodeFuse, finding.Tight, "goes at"},
+		{`"fuse":150`, `"fuse":100`, power.CodeFuse, finding.Tight, "blows at"},
 		{`,"fuse":150`, ``, power.CodeFuse, finding.Fails, "no fuse"},
-		{`"minutes":1`, `"minutes":10`, power.CodeHeat, finding.Fails, "bears"}, // no longer brief: 124 A
-		{`"times":1`, `"times":7`, power.CodeHeat, finding.Fails, "bears"},      // nor all together
+		{`"minutes":1`, `"minutes":10`, power.CodeHeat, finding.Fails, "good for"}, // no longer brief: 124 A
+		{`"times":1`, `"times":7`, power.CodeHeat, finding.Fails, "good for"},      // nor all together
 		{`"minutes":1,`, ``, power.CodeLasts, finding.Unknown, "how long"},
 		{`"times":1`, `"times":7`, power.CodeLasts, finding.Fails, "more than the battery"},
-		{`"times":1`, `"times":6`, power.CodeLasts, finding.Tight, "no second"},
+		{`"times":1`, `"times":6`, power.CodeLasts, finding.Tight, "not for a second"},
 		{`"kind":"lead",`, ``, power.CodeLasts, finding.Tight, "not entered"},
 		{`"capacity":80,`, ``, power.CodeLasts, finding.Unknown, "capacity"},
 		{`"fuseAt":0.2`, `"fuseAt":1`, power.CodeBox, finding.Tight, "pole"},

@@ -169,14 +169,14 @@ func Check(r *rig.Rig) (out []finding.Finding) {
 	case err != nil:
 		f.Outcome, f.Subject = finding.Fails, "/trailers/"+r.Scope.Trailer+"/pump/topPressure"
 		f.Says = said.Say(
-			"The pump's curve does not fall: more flow goes with less pressure. Look at its points again.",
+			"The pump's curve does not fall: it gives more flow with less pressure. Look at its points again.",
 		)
 		return []finding.Finding{f}
 	}
 	run, err := l.Run()
 	if err != nil {
 		f.Outcome, f.Says = finding.Fails, said.Say(
-			"A hose or nozzle has a size that makes no sense. Type it anew.",
+			"A hose or nozzle has a size that makes no sense. Enter it again.",
 		)
 		return []finding.Finding{f}
 	}
@@ -186,16 +186,16 @@ func Check(r *rig.Rig) (out []finding.Finding) {
 	switch {
 	case run.Flow == 0:
 		f.Outcome = finding.Fails
-		f.Says = said.Say("Nothing comes out: the pump's top pressure does not lift water so high.")
+		f.Says = said.Say("Nothing comes out: the pump's top pressure does not lift water that high.")
 	case flow < trickle*open:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
-			"% come out, of % that the pump gives freely. Top pressure and open flow never come together; hose and nozzle take the rest.",
+			"% comes out, of % that the pump gives freely. Top pressure and open flow never come together; hose and nozzle take the rest.",
 			said.Of(quantity.KindFlow, flow),
 			said.Of(quantity.KindFlow, open),
 		)
 	default:
-		f.Says = said.Say("% come out at %. Top pressure and open flow on the label never come together.",
+		f.Says = said.Say("% comes out at %. Top pressure and open flow on the label never come together.",
 			said.Of(quantity.KindFlow, flow), said.Of(quantity.KindPressure, run.Pressure))
 	}
 	out = append(out, f)
@@ -233,12 +233,12 @@ func suction(r *rig.Rig, p *plan.Pump, l *pipe.Line, flow float64) (finding.Find
 	if p.DrawsUp != nil {
 		most = math.Min(most, float64(*p.DrawsUp))
 	}
-	up, says := float64(*p.Above), "It draws % up, its hose's losses among them; % is what it can."
+	up, says := float64(*p.Above), "With the losses of its hose it lifts %; it can lift %."
 	hose := len(l.Hoses) > 1
 	if hose {
 		up += l.Hoses[0].Loss(flow) / (pipe.Density * 9.80665)
 	} else {
-		says = "It draws % up, and what its suction hose takes; % is what it can. Tell how long and how wide that hose is."
+		says = "It lifts % plus the losses of its suction hose; it can lift %. Enter the length and bore of that hose."
 	}
 	f.AtMost(quantity.KindLength, up, most)
 	f.Says = said.Say(says, said.Length(up), said.Length(most))
@@ -256,7 +256,7 @@ func suction(r *rig.Rig, p *plan.Pump, l *pipe.Line, flow float64) (finding.Find
 		}
 	}
 	if f.Outcome == finding.Fails {
-		f.Says = append(f.Says, said.Say(" It runs dry and breaks: nearer to the water, a wider suction hose.")...)
+		f.Says = append(f.Says, said.Say(" It runs dry and fails: stand it nearer to the water, or use a wider suction hose.")...)
 	}
 	return f, true
 }
@@ -270,12 +270,12 @@ func empties(r *rig.Rig, p *plan.Pump, flow float64) (finding.Finding, bool) {
 	}
 	minutes := m3 / flow / 60
 	f.Figure = finding.Exactly(quantity.KindTime, minutes*60)
-	f.Says = said.Say("The tank lasts % at least.", said.Of(quantity.KindTime, minutes*60))
+	f.Says = said.Say("The tank lasts at least %.", said.Of(quantity.KindTime, minutes*60))
 	if p.Litres != nil {
 		f.Says = append(
 			f.Says,
 			said.Say(
-				" It does % places of %.",
+				" That does % places of %.",
 				said.Of(quantity.KindCount, math.Floor(m3/litre/float64(*p.Litres)+1e-9)),
 				said.Of(quantity.KindFuel, float64(*p.Litres)),
 			)...)
@@ -285,7 +285,7 @@ func empties(r *rig.Rig, p *plan.Pump, flow float64) (finding.Finding, bool) {
 		f.Says = append(
 			f.Says,
 			said.Say(
-				" The pump wants a rest every %: it gets too hot.",
+				" The pump needs a rest every %: it gets too hot.",
 				said.Of(quantity.KindTime, *p.RunsFor*60),
 			)...)
 	}

@@ -91,13 +91,13 @@ func battery(r *rig.Rig, p *plan.Pump, flow float64) (finding.Finding, bool) {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = append(
 			f.Says,
-			said.Say(" A tank takes %: it ends before. A larger battery, or a wider hose that takes less time.",
+			said.Say(" A tank takes %, so the battery is flat before that. Fit a larger battery, or a wider hose that takes less time.",
 				said.Of(quantity.KindTime, wants))...)
 	case low < wants:
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 		f.Says = append(
 			f.Says,
-			said.Say(" A tank takes %: an old one ends before.", said.Of(quantity.KindTime, wants))...)
+			said.Say(" A tank takes %: an old battery is flat before that.", said.Of(quantity.KindTime, wants))...)
 	default:
 		f.Says = append(f.Says, said.Say(" A tank takes %.", said.Of(quantity.KindTime, wants))...)
 	}

@@ -220,7 +220,7 @@ func (j *carrierJudge) limits() finding.Finding {
 	}
 	if loose := j.beyond(); loose != "" {
 		f.Outcome = finding.Fails
-		f.Says = said.Say("% lies with its weight beyond the bars of %: it tips off. Slide it, or the bars.",
+		f.Says = said.Say("The weight of % is beyond the bars of %: it tips off. Slide it, or the bars.",
 			said.Name(loose, "A load"), name)
 		return f
 	}
@@ -258,7 +258,7 @@ func (j *carrierJudge) limits() finding.Finding {
 		}
 	}
 	f.Says = said.Say(
-		"%: on % lie %, and the label leaves % of its %",
+		"%: % carries %, and its label leaves % of %",
 		name,
 		said.Piece{Text: worst.what},
 		said.Mass(worst.bears.Nominal),
@@ -269,23 +269,23 @@ func (j *carrierJudge) limits() finding.Finding {
 	case j.of.Counts == plan.CarrierMoving && k > onRoad:
 		f.Says = append(f.Says, said.Say(" on a track.")...)
 	case j.of.Counts == plan.CarrierMoving:
-		f.Says = append(f.Says, said.Say(", which counts driving.")...)
+		f.Says = append(f.Says, said.Say(", which is the driving figure.")...)
 	default:
-		f.Says = append(f.Says, said.Say(" standing, shocks counted ×%.", said.Count(int(k)))...)
+		f.Says = append(f.Says, said.Say(" standing, with a shock factor of %.", said.Count(int(k)))...)
 	}
 	switch {
 	case unsure:
-		f.Says = append(f.Says, said.Say(" It would do if the label means driving: which is it?")...)
+		f.Says = append(f.Says, said.Say(" It would hold if the label means driving: which is it?")...)
 		f.Needs = append(f.Needs, finding.Need{
 			Path: j.it.Path + "/carrier/counts", Says: said.Say("what the label counts"),
 			Where: said.Say("Look for “dynamic”, “driving” or “static” on it or in its leaflet."),
 		})
 	case f.Outcome == finding.Fails:
-		f.Says = append(f.Says, said.Say(" Take something off, or a stronger one.")...)
+		f.Says = append(f.Says, said.Say(" Take something off, or use a stronger one.")...)
 	case f.Tight == finding.GuessTooRough && worst.bears.Nominal*(1+j.high/j.sum()) > allowed:
 		f.Says = append(f.Says, said.Say(" The guesses allow more: weigh what lies on it.")...)
 	case f.Tight == finding.GuessTooRough:
-		f.Says = append(f.Says, said.Say(" Where its bars stand decides: tape them.")...)
+		f.Says = append(f.Says, said.Say(" It depends on where its bars are: tape them.")...)
 		f.Needs = append(f.Needs, finding.Need{
 			Path: j.it.Path + "/carrier/frontAt", Says: said.Say("where its front bar stands"),
 			Where: said.Say("Tape from the carrier's front."),
@@ -333,7 +333,7 @@ func (j *carrierJudge) rail() finding.Finding {
 	s, err := section.Of(parts.SizeOf(*c.Rail))
 	if err != nil {
 		f.Outcome = finding.Fails
-		f.Says = said.Say("The rails' section makes no sense: " + err.Error() + ". Type its sizes anew.")
+		f.Says = said.Say("The rails' section makes no sense: " + err.Error() + ". Enter its sizes again.")
 		return f
 	}
 	for _, n := range []struct {
@@ -351,7 +351,7 @@ func (j *carrierJudge) rail() finding.Finding {
 		}
 	}
 	if len(f.Needs) > 0 {
-		f.Outcome, f.Says = finding.Unknown, said.Say("Whether the rails bear is not known.")
+		f.Outcome, f.Says = finding.Unknown, said.Say("Whether the rails hold is not known.")
 		return f
 	}
 	stock, _ := catalogue.StockOf(c.Rail.Material)
@@ -377,14 +377,14 @@ func (j *carrierJudge) rail() finding.Finding {
 	}
 	res, err := b.Solve()
 	if err != nil {
-		f.Outcome, f.Says = finding.Fails, said.Say("The rails cannot lie so: "+err.Error()+".")
+		f.Outcome, f.Says = finding.Fails, said.Say("The rails cannot lie like that: "+err.Error()+".")
 		return f
 	}
 	allowed := stock.Working()
 	stress := j.r.Shock() * math.Abs(res.Moment) / w
 	f.AtMost(quantity.KindStress, stress, allowed)
 	f.Says = said.Say(
-		"Rails are used to % of what % allows, shocks counted ×%; at rest they give %.",
+		"The rails are loaded to % of what % allows, with a shock factor of %; at rest they sag %.",
 		said.Share(
 			stress/allowed,
 		),
@@ -393,7 +393,7 @@ func (j *carrierJudge) rail() finding.Finding {
 		said.Length(math.Abs(res.Deflection)),
 	)
 	if f.Outcome == finding.Fails {
-		f.Says = append(f.Says, said.Say(" A stronger section, or a third bar.")...)
+		f.Says = append(f.Says, said.Say(" Use a stronger section, or a third bar.")...)
 	}
 	parts.Unsure(&f, *c.Rail)
 	warm(&f, stock, stress, allowed)

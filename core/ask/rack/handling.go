@@ -58,7 +58,7 @@ func lift(base func(string, string) finding.Finding, r *rig.Rig, it *rig.Item, p
 			f.Says = append(
 				f.Says,
 				said.Say(
-					" % × % does not go in where it is stored: % × %.",
+					" % × % does not fit where it is stored: % × %.",
 					said.Length(wide),
 					said.Length(high),
 					said.Length(long),
@@ -75,7 +75,7 @@ func lift(base func(string, string) finding.Finding, r *rig.Rig, it *rig.Item, p
 		f.Says = append(f.Says, said.Say(" Welded feet do not come off.")...)
 	case each > liftMost:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = append(f.Says, said.Say(" Two people, or make it of more pieces.")...)
+		f.Says = append(f.Says, said.Say(" Lift it with two people, or make it in more pieces.")...)
 	case each > liftEasy:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = append(f.Says, said.Say(" Heavy for one.")...)
@@ -193,13 +193,13 @@ func aside(
 	limit := empty.Nominal / 5
 	f.Figure, f.Limit = finding.Exactly(quantity.KindMass, left), finding.Exactly(quantity.KindMass, limit)
 	f.Says = said.Say(
-		"% put up from the side leaves % on the far wheel of the empty trailer.",
+		"Lifting % on from the side leaves % on the far wheel of the empty trailer.",
 		said.Name(worst, "A hull"),
 		said.Mass(left),
 	)
 	if left < limit {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = append(f.Says, said.Say(" Chock it, and somebody on the far side.")...)
+		f.Says = append(f.Says, said.Say(" Chock it, and have someone on the far side.")...)
 	}
 	return f, true
 }
@@ -265,7 +265,7 @@ func Lamps(r *rig.Rig) (finding.Finding, bool) {
 	if worst < -1e-9 {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
-			"% reaches % beyond the lamps, only % over them: a lamp bar with the {number plate} at its end.",
+			"% reaches % beyond the lamps, only % above them: fit a lamp bar with the {number plate} at its end.",
 			name,
 			said.Length(over),
 			said.Length(height),
@@ -310,14 +310,14 @@ func foot(
 	f.Source = &norms.BoltSource
 	if rk.Bolts < 2 || rk.Bolt <= 0 || rk.Gauge <= 0 {
 		f.Outcome, f.Says = finding.Unknown, said.Say(
-			"Bolted feet: tell how many bolts to a foot, how thick, how far apart their rows.",
+			"Bolted feet: enter how many bolts a foot has, how thick they are and how far apart their rows are.",
 		)
 		for _, n := range []struct {
 			lacks              bool
 			field, says, where string
 		}{
 			{rk.Bolts < 2, "bolts", "how many bolts a foot has", "Four to a foot is usual."},
-			{rk.Bolt <= 0, "bolt", "how thick the feet's bolts are", "Measure across the thread; the grade stands on the head."},
+			{rk.Bolt <= 0, "bolt", "how thick the feet's bolts are", "Measure across the thread; the grade is on the head."},
 			{rk.Gauge <= 0, "gauge", "how far apart the rows of bolts are", "Measure between the holes' middles."},
 		} {
 			if n.lacks {
@@ -340,14 +340,14 @@ func foot(
 	limit := grade.TensionOf(float64(rk.Bolt))
 	f.AtMost(quantity.KindForce, pull, limit)
 	f.Says = said.Say(
-		"Each of % bolts pulls % of % "+worst.when+"; big washers or a plate under the deck.",
+		"Each of % bolts pulls % of % "+worst.when+"; use big washers or a plate under the deck.",
 		said.Count(rk.Bolts),
 		said.Of(quantity.KindForce, pull),
 		said.Of(quantity.KindForce, limit),
 	)
 	if !known && f.Outcome != finding.Fails {
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
-		f.Says = append(f.Says, said.Say(" Grade not told: the weakest is taken.")...)
+		f.Says = append(f.Says, said.Say(" Their grade is not entered; the weakest is assumed.")...)
 	}
 	f.HasWork, f.Work = true, func() []finding.Step {
 		return []finding.Step{

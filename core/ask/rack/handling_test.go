@@ -94,7 +94,7 @@ func TestHandling(t *testing.T) {
 	}{
 		"light":       {nil, "holds", "2 frames of 10 kg each"},
 		"stored":      {shed("3", "2"), "holds", "lean against the wall"},
-		"low shed":    {shed("1.4", "1.2"), "tight", "does not go in"},
+		"low shed":    {shed("1.4", "1.2"), "tight", "does not fit"},
 		"welded":      {[]string{"/parts/r/rack/foot", `"welded"`}, "tight", "do not come off"},
 		"heavy frame": {[]string{"/parts/r/rack/bar", heavy}, "tight", "two people"},
 	} {

@@ -87,7 +87,7 @@ func joined(
 	if j.With == plan.WithClamps {
 		f.Outcome = finding.Unknown
 		f.Says = said.Say(
-			"What a clamp holds by friction is not computed: % pull at the busiest. Bolt or pin it through.",
+			"What a clamp holds by friction is not worked out: the busiest one is pulled with %. Bolt or pin it through.",
 			said.Of(quantity.KindForce, math.Hypot(across, along)),
 		)
 		f.Needs = []finding.Need{
@@ -124,8 +124,8 @@ func joined(
 		shear = joint.Shear(of, d, steel, t, j.EndGrain) * joint.Design
 		draw = joint.Withdrawal(of, d, float64(j.Length), softDensity, float64(j.Washer), j.EndGrain) * joint.Design
 		if !post.Timber {
-			f.Outcome, f.Says = finding.Unknown, said.Say("Nails, screws and coach bolts are judged in timber alone: these posts are of %.", said.Piece{Text: post.Name})
-			f.Needs = []finding.Need{{Path: path + "/rack/post/material", Says: said.Say("what the posts are made of"), Where: said.Say("At the rack's fields.")}}
+			f.Outcome, f.Says = finding.Unknown, said.Say("Nails, screws and coach bolts are judged in timber only: these posts are of %.", said.Piece{Text: post.Name})
+			f.Needs = []finding.Need{{Path: path + "/rack/post/material", Says: said.Say("what the posts are made of"), Where: said.Say("In the rack's fields.")}}
 			return f, true
 		}
 	}
@@ -138,7 +138,7 @@ func joined(
 			{
 				Path:  path + "/rack/joint/length",
 				Says:  said.Say("how deep they go into the post, or the washer"),
-				Where: said.Say("Their length less the bar's thickness."),
+				Where: said.Say("Their length less the thickness of the bar."),
 			},
 		}
 		return f, true
@@ -150,10 +150,10 @@ func joined(
 		used = math.Hypot(across/shear, along/draw) // (8.28)
 	}
 	f.AtMost(quantity.KindShare, used, 1)
-	f.Says = said.Say("Bars to posts are used to %: % across and % along the fasteners at the busiest post.",
+	f.Says = said.Say("The joints of bars and posts are loaded to %: % across and % along the fasteners at the busiest post.",
 		said.Share(used), said.Of(quantity.KindForce, across), said.Of(quantity.KindForce, along))
 	if f.Outcome == finding.Fails {
-		f.Says = append(f.Says, said.Say(" More of them, thicker ones, or bolts through with washers.")...)
+		f.Says = append(f.Says, said.Say(" Use more or thicker ones, or bolts through with washers.")...)
 	}
 	if j.EndGrain && j.With != plan.WithBolts {
 		if f.Outcome == finding.Holds {
@@ -162,7 +162,7 @@ func joined(
 		f.Says = append(
 			f.Says,
 			said.Say(
-				" Nothing holds in end grain along its axis: a bounce draws it out. Bolt through the side, with washers, or a strap of steel.",
+				" Nothing holds in end grain along its axis: a bounce pulls it out. Bolt through the side, with washers, or use a steel strap.",
 			)...)
 	}
 	return f, true

@@ -233,7 +233,7 @@ func judge(r *rig.Rig, it *rig.Item, part *plan.Part) []finding.Finding {
 			f := base(CodeSection, "Section")
 			f.Subject += "/" + e.what
 			f.Outcome, f.Says = finding.Fails, said.Say(
-				"The "+e.what+" section makes no sense: "+e.err.Error()+". Type its sizes anew.",
+				"The "+e.what+" section makes no sense: "+e.err.Error()+". Enter its sizes again.",
 			)
 			out = append(out, f)
 		}
@@ -245,7 +245,7 @@ func judge(r *rig.Rig, it *rig.Item, part *plan.Part) []finding.Finding {
 			said.Name(part.Name, "The rack"),
 		)
 		f.Needs = []finding.Need{
-			{Path: it.Path + "/rack/tiers", Says: said.Say("a tier"), Where: said.Say("At the rack's own fields.")},
+			{Path: it.Path + "/rack/tiers", Says: said.Say("a tier"), Where: said.Say("In the rack's own fields.")},
 		}
 		return append(out, f)
 	}
@@ -260,7 +260,7 @@ func judge(r *rig.Rig, it *rig.Item, part *plan.Part) []finding.Finding {
 		f := base(CodeTier, "Tier")
 		f.Subject = h.Item.Path
 		f.Outcome, f.Says = finding.Unknown, said.Say(
-			"% lies on no tier of %: choose one.",
+			"% is on no tier of %: choose one.",
 			said.Name(h.Item.Name, "A hull"),
 			said.Name(part.Name, "the rack"),
 		)
@@ -268,7 +268,7 @@ func judge(r *rig.Rig, it *rig.Item, part *plan.Part) []finding.Finding {
 			{
 				Path:  it.Path + "/slots/" + h.Slot + "/tier",
 				Says:  said.Say("the tier of %", said.Name(h.Item.Name, "a hull")),
-				Where: said.Say("At the rack's places for hulls."),
+				Where: said.Say("In the rack's places for hulls."),
 			},
 		}
 		return append(out, f)
@@ -357,10 +357,10 @@ func support(base func(string, string) finding.Finding, part *plan.Part, hulls [
 	apart := spacing / worst.Item.Length()
 	switch {
 	case len(frames) < 2:
-		f.Outcome, f.Says = finding.Fails, said.Say("One frame does not hold %: it takes two.", name)
+		f.Outcome, f.Says = finding.Fails, said.Say("One frame does not hold %: it needs two.", name)
 	case len(worst.Under) < 2:
 		f.Outcome, f.Says = finding.Fails, said.Say(
-			"% is % long and reaches % of % frames: it takes two. Frames closer together, or a frame midway.",
+			"% is % long and reaches only % of % frames: it needs two. Move the frames closer together, or add a frame midway.",
 			name,
 			said.Length(worst.Item.Length()),
 			said.Count(len(worst.Under)),
@@ -368,12 +368,12 @@ func support(base func(string, string) finding.Finding, part *plan.Part, hulls [
 		)
 	case !worst.Bears:
 		f.Outcome, f.Says = finding.Fails, said.Say(
-			"% tips off: its weight lies beyond the frames. Slide it, or spread the frames.",
+			"% tips off: its weight is beyond the frames. Slide it, or spread the frames.",
 			name,
 		)
 	case share < leastShare:
 		f.Outcome, f.Tight, f.Says = finding.Tight, finding.LittleRoom, said.Say(
-			"% bears % on one frame, % on the other. Slide it toward the middle.",
+			"% puts % on one frame and % on the other. Slide it toward the middle.",
 			name,
 			said.Mass(most),
 			said.Mass(least),
@@ -381,7 +381,7 @@ func support(base func(string, string) finding.Finding, part *plan.Part, hulls [
 	case apart < leastApart || apart > mostApart:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
-			"Frames % apart are % of the length of %; between % and % carries hulls well.",
+			"Frames % apart are % of the length of %; % to % supports hulls well.",
 			said.Length(spacing),
 			said.Share(apart),
 			name,
@@ -390,7 +390,7 @@ func support(base func(string, string) finding.Finding, part *plan.Part, hulls [
 		)
 	default:
 		f.Says = said.Say(
-			"Frames % apart bear % and % of %.",
+			"Frames % apart carry % and % of %.",
 			said.Length(spacing),
 			said.Mass(worst.Frames[first]),
 			said.Mass(worst.Frames[last]),
@@ -402,7 +402,7 @@ func support(base func(string, string) finding.Finding, part *plan.Part, hulls [
 		return []finding.Step{
 			{
 				Symbol:  "R",
-				Says:    said.Say("the frame that bears least of %", name),
+				Says:    said.Say("the frame that carries least of %", name),
 				Formula: "R_i = m·(1/n + (c − x̄)(x_i − x̄)/Σ(x − x̄)²)",
 				Result:  f.Figure,
 				Terms: []finding.StepTerm{
@@ -445,7 +445,7 @@ func room(
 			handRoom,
 		)
 		f.Outcome, f.Says = finding.Fails, said.Say(
-			"A post stands % in %. Posts farther apart, or a narrower hull there.",
+			"A post stands % inside %. Move the posts farther apart, or put a narrower hull there.",
 			said.Length(by),
 			said.Name(name, "a load"),
 		)
@@ -476,7 +476,7 @@ func room(
 			handRoom,
 		)
 		f.Outcome, f.Says = finding.Fails, said.Say(
-			"A bar of tier % runs % through %. Raise the tier, or lay it elsewhere.",
+			"A bar of tier % runs % into %. Raise the tier, or lay it elsewhere.",
 			said.Name(tier, "another"),
 			said.Length(by),
 			said.Name(name, "a load"),
@@ -492,7 +492,7 @@ func room(
 	switch {
 	case least < -1e-9:
 		f.Outcome, f.Says = finding.Fails, said.Say(
-			"% and % are % into each other. Spread the slots or raise the tier.",
+			"% and % overlap by %. Spread the slots or raise the tier.",
 			first,
 			second,
 			said.Length(-least),
@@ -592,10 +592,10 @@ func reach(base func(string, string) finding.Finding, r *rig.Rig, hulls []Hull) 
 	switch {
 	case lift > liftMost || top.Item.Bottom > reachMost && top.Mass/2 > liftEasy:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = append(f.Says, said.Say(" Two people, or a loading bar.")...)
+		f.Says = append(f.Says, said.Say(" Use two people, or a loading bar.")...)
 	case top.Item.Bottom > reachMost || lift > liftEasy:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = append(f.Says, said.Say(" One person only with a step and care.")...)
+		f.Says = append(f.Says, said.Say(" One person can do it, with a step and care.")...)
 	}
 	f.Says = append(f.Says, said.Say(" Load from the bottom up, unload from the top down, hitched or propped.")...)
 	return f
@@ -658,12 +658,12 @@ func bars(
 			}
 			if err != nil {
 				f.Outcome, f.Says = finding.Fails, said.Say(
-					"A bar of tier % cannot stand: "+err.Error()+".",
+					"A bar of tier % cannot work: "+err.Error()+".",
 					said.Name(tier, "one"),
 				)
 				if errors.Is(err, beam.ErrSense) {
 					f.Outcome, f.Says = finding.Unknown, said.Say(
-						"Not known whether the bars of tier % hold: "+err.Error()+".",
+						"Whether the bars of tier % hold is not known: "+err.Error()+".",
 						said.Name(tier, "one"),
 					)
 					f.Needs = []finding.Need{
@@ -697,19 +697,19 @@ func bars(
 		"twice the weight on the road, three times on a track; reserve 1.5 on yield, 2.5 on timber",
 	)
 	f.Says = said.Say(
-		"Cross bars are used to % of what % allows, shocks counted ×%.",
+		"The cross bars are loaded to % of what % allows, with a shock factor of %.",
 		said.Share(stress/allowed),
 		said.Piece{Text: stock.Name},
 		said.Count(int(k)),
 	)
 	if f.Outcome == finding.Fails {
-		f.Says = append(f.Says, said.Say(" Next section up, or a mid post.")...)
+		f.Says = append(f.Says, said.Say(" Use the next section up, or a mid post.")...)
 	}
 	parts.Unsure(&f, rk.Bar)
 	warm(&f, stock, stress, allowed)
 	if rk.Insert != nil && !parts.SlidesIn(*rk.Insert, rk.Bar) {
 		f.Outcome = finding.Fails
-		f.Says = append(f.Says, said.Say(" What should slide into the bars does not go in: leave it out, or a smaller one.")...)
+		f.Says = append(f.Says, said.Say(" What should slide into the bars does not go in: leave it out, or use a smaller one.")...)
 	}
 	if s.FreeBendsAside && !rk.Held {
 		f.Says = append(f.Says, said.Say(" The angle is not held, so it bends about its weak axis.")...)
@@ -762,16 +762,16 @@ func bars(
 		allowedSag,
 	)
 	sag.Source = norms.Practice("span over 150 at rest")
-	sag.Says = said.Say("Bars sag % on a span of % at rest.", said.Length(deflection), said.Length(m.sag.Length()))
+	sag.Says = said.Say("The bars sag % on a span of % at rest.", said.Length(deflection), said.Length(m.sag.Length()))
 	if stock.Warm > 0 && deflection <= allowedSag && deflection/stock.Warm > allowedSag {
 		sag.Outcome, sag.Tight = finding.Tight, finding.GuessTooRough
-		sag.Says = append(sag.Says, said.Say(" In the sun %.", said.Length(deflection/stock.Warm))...)
+		sag.Says = append(sag.Says, said.Say(" In the sun it is %.", said.Length(deflection/stock.Warm))...)
 	}
 	if deflection > allowedSag {
 		sag.Outcome, sag.Tight = finding.Tight, finding.LittleRoom
 		sag.Says = append(
 			sag.Says,
-			said.Say(" More than %: next section up, or a mid post.", said.Length(allowedSag))...)
+			said.Say(" More than %: use the next section up, or a mid post.", said.Length(allowedSag))...)
 	}
 	return []finding.Finding{f, sag}, push
 }
@@ -783,7 +783,7 @@ func warm(f *finding.Finding, stock catalogue.Stock, stress, allowed float64) {
 	}
 	hot := quantity.Range[float64]{Nominal: stress, Low: stress, High: stress / stock.Warm}
 	if f.Outcome, f.Tight = finding.Under(hot, allowed, finding.Reserve); f.Tight == finding.GuessTooRough {
-		f.Says = append(f.Says, said.Say(" In the sun, warm, it has % of its strength left: too little.", said.Share(stock.Warm))...)
+		f.Says = append(f.Says, said.Say(" Warm in the sun it has % of its strength left: too little.", said.Share(stock.Warm))...)
 	}
 }
 
@@ -906,21 +906,21 @@ func posts(
 	f.AtMost(quantity.KindStress, stress, allowed)
 	f.Source = norms.Practice("0.8 g forward, 0.5 g sideways; reserve 1.5 on yield, 2.5 on timber")
 	f.Says = said.Say(
-		"Posts at their feet are used to % "+worst.when+": % on an arm of % each.",
+		"The posts are loaded to % at their feet "+worst.when+": % on an arm of % each.",
 		said.Share(stress/allowed),
 		said.Mass(worst.moment/quantity.Gravity),
 		said.Length(1.0),
 	)
 	if f.Outcome == finding.Fails {
-		f.Says = append(f.Says, said.Say(" Stronger posts, or a brace at 45°.")...)
+		f.Says = append(f.Says, said.Say(" Use stronger posts, or a brace at 45°.")...)
 	}
 	parts.Unsure(&f, rk.Post)
 	warm(&f, stock, stress, allowed)
 	switch rk.Foot {
 	case plan.FootPocket:
-		f.Says = append(f.Says, said.Say(" The pocket must bear that too: sheet-metal pockets often do not.")...)
+		f.Says = append(f.Says, said.Say(" The pocket must take that too: sheet-metal pockets often do not.")...)
 	case plan.FootWelded:
-		f.Says = append(f.Says, said.Say(" Have the weld made by a competent welder for that.")...)
+		f.Says = append(f.Says, said.Say(" Have a competent welder make the weld for that.")...)
 	}
 	f.HasWork, f.Work = true, func() []finding.Step {
 		arm, count := arms(rk, hulls)

@@ -128,7 +128,7 @@ func TestAslant(t *testing.T) {
 	}
 }
 
-// Posts at ±0.5 m bear a bar of 1.6 m: a span of 1.0 m between them, or what hangs out by 0.3,
+// Posts at ±0.5 m carry a bar of 1.6 m: a span of 1.0 m between them, or what hangs out by 0.3,
 // twice of which counts; a third post halves the one.
 func TestSagSpans(t *testing.T) {
 	for posts, want := range map[string][]float64{`2`: {1, 0.6}, `3`: {0.5, 0.6}} {
@@ -151,24 +151,24 @@ func TestOutcomes(t *testing.T) {
 		code, want, says string
 		sets             []string
 	}{
-		"thin bar":     {rack.CodeBar, "fails", "Next section up", []string{at + "/bar", `{"shape":"tube","height":0.02,"width":0.02,"wall":0.0015,"material":"mild"}`, "/loads/crate/mass/value", `120`}},
+		"thin bar":     {rack.CodeBar, "fails", "next section up", []string{at + "/bar", `{"shape":"tube","height":0.02,"width":0.02,"wall":0.0015,"material":"mild"}`, "/loads/crate/mass/value", `120`}},
 		"sags":         {rack.CodeSag, "tight", "mid post", []string{at + "/bar", `{"shape":"bar","height":0.02,"width":0.04,"material":"c16"}`, "/loads/crate/mass/value", `50`}},
-		"track":        {rack.CodeBar, "holds", "×3", []string{"/outings/o/road", `"track"`}},
+		"track":        {rack.CodeBar, "holds", "a shock factor of 3", []string{"/outings/o/road", `"track"`}},
 		"tips":         {rack.CodeSupport, "fails", "tips off", []string{"/loads/crate/centre/back/value", `3.4`}},
 		"near a frame": {rack.CodeSupport, "tight", "Slide it toward the middle", []string{"/loads/crate/centre/back/value", `2.8`}},
 		"frames near":  {rack.CodeSupport, "tight", "are 25 % of the length", []string{at + "/rearAt", `1.0`, "/loads/crate/centre/back/value", `1.5`}},
-		"well carried": {rack.CodeSupport, "holds", "bear 30 kg and 30 kg", nil},
-		"no wall":      {rack.CodeSection, "fails", "the wall is nought", []string{at + "/bar/wall", `0`}},
+		"well carried": {rack.CodeSupport, "holds", "carry 30 kg and 30 kg", nil},
+		"no wall":      {rack.CodeSection, "fails", "the wall is zero", []string{at + "/bar/wall", `0`}},
 		"thick wall":   {rack.CodeSection, "fails", "thicker than half", []string{at + "/post/wall", `0.03`}},
 		"no tier":      {rack.CodeSection, "unknown", "add one", []string{at + "/tiers", `{}`}},
 		"high":         {rack.CodeReach, "tight", "step and care", []string{at + "/tiers/one/up", `1.3`, "/loads/crate/mass/value", `40`}},
-		"heavy":        {rack.CodeReach, "tight", "Two people", []string{"/loads/crate/mass/value", `90`}},
+		"heavy":        {rack.CodeReach, "tight", "two people", []string{"/loads/crate/mass/value", `90`}},
 		"weak posts":   {rack.CodePost, "fails", "brace", []string{at + "/post", `{"shape":"round","height":0.025,"wall":0.002,"material":"mild"}`}},
-		"some post":    {rack.CodePost, "tight", "mild steel is taken", []string{at + "/post/material", `"found"`}},
-		"some bar":     {rack.CodeBar, "tight", "mild steel is taken", []string{at + "/bar/material", `"found"`}},
+		"some post":    {rack.CodePost, "tight", "mild steel is assumed", []string{at + "/post/material", `"found"`}},
+		"some bar":     {rack.CodeBar, "tight", "mild steel is assumed", []string{at + "/bar/material", `"found"`}},
 		"welded":       {rack.CodePost, "holds", "competent welder", []string{at + "/foot", `"welded"`}},
-		"posts beyond": {rack.CodeBar, "fails", "cannot stand", []string{at + "/apart", `2`}},
-		"lost tier":    {rack.CodeTier, "unknown", "lies on no tier", []string{"/parts/r/slots/s/tier", `"gone"`}},
+		"posts beyond": {rack.CodeBar, "fails", "cannot work", []string{at + "/apart", `2`}},
+		"lost tier":    {rack.CodeTier, "unknown", "is on no tier", []string{"/parts/r/slots/s/tier", `"gone"`}},
 		"alone":        {rack.CodeRoom, "holds", "Nothing lies beside", nil},
 	} {
 		r := rackOf(t, c.sets...)
@@ -190,9 +190,9 @@ func TestEachHullLies(t *testing.T) {
 			"/outings/o/layouts/t/placements/b", `{"on":"part","id":"r","slot":"b","at":{"back":0}}`}
 	}
 	for _, c := range []struct{ long, at, kg, outcome, says string }{
-		{"4", "2", "30", "holds", "bear 24 kg and 36 kg of Crate"},
+		{"4", "2", "30", "holds", "carry 24 kg and 36 kg of Crate"},
 		{"2.6", "1.3", "30", "tight", "are 76.9 % of the length of Second"},
-		{"4", "2.2", "90", "holds", "bear 36 kg and 54 kg of Second"},
+		{"4", "2.2", "90", "holds", "carry 36 kg and 54 kg of Second"},
 	} {
 		_, fs := rack.Check(rackOf(t, hull(c.long, c.at, c.kg)...))
 		f := sample.Find(t, fs, rack.CodeSupport)
@@ -218,7 +218,7 @@ func TestRoom(t *testing.T) {
 		"/outings/o/layouts/t/placements/c", `{"on":"deck","at":{"back":0}}`}
 	r := rackOf(t, crate...)
 	_, fs = rack.Check(r)
-	if f := sample.Find(t, fs, rack.CodeRoom); f.Outcome != finding.Fails || !strings.Contains(f.Says.Text(r.Plan.Locale()), "A post stands 120 mm in Chest") {
+	if f := sample.Find(t, fs, rack.CodeRoom); f.Outcome != finding.Fails || !strings.Contains(f.Says.Text(r.Plan.Locale()), "A post stands 120 mm inside Chest") {
 		t.Errorf("%s %s", f.Outcome, f.Says.Text(r.Plan.Locale()))
 	}
 	_, fs = rack.Check(rackOf(t, append(second, "/parts/r/slots/b/at/right", "0.44")...))
@@ -285,12 +285,12 @@ func TestDrawing(t *testing.T) {
 }
 
 // A hull of 2.0 m does not reach frames 2.6 m apart, however well it lies between them; on
-// three frames one that would have to pull idles and the other two bear it all.
+// three frames one that would have to pull idles and the other two carry it all.
 func TestReachesItsFrames(t *testing.T) {
 	at := "/parts/r/rack"
 	short := []string{at + "/rearAt", `2.6`, "/loads/crate/size/length/value", `2`, "/loads/crate/centre/back/value", `1`, "/parts/r/slots/s/at/back", `0.3`}
 	_, fs := rack.Check(rackOf(t, short...))
-	if f := sample.Find(t, fs, rack.CodeSupport); f.Outcome != finding.Fails || !strings.Contains(f.Says.Text(quantity.Locale{}), "reaches 0 of 2 frames") {
+	if f := sample.Find(t, fs, rack.CodeSupport); f.Outcome != finding.Fails || !strings.Contains(f.Says.Text(quantity.Locale{}), "reaches only 0 of 2 frames") {
 		t.Errorf("%s %s", f.Outcome, f.Says.Text(quantity.Locale{}))
 	}
 	// With one midway it reaches 1.3 m and, slid back, 2.6 m: its centre at 1.9, shares 32.3 and 27.7 kg.
@@ -303,7 +303,7 @@ func TestReachesItsFrames(t *testing.T) {
 			near(t, "middle", h.Frames[1], 60*(2.6-1.9)/1.3)
 			near(t, "rear", h.Frames[2], 60*(1.9-1.3)/1.3)
 			if !h.Bears {
-				t.Error("two frames bear it")
+				t.Error("two frames carry it")
 			}
 		}
 	}
@@ -313,7 +313,7 @@ func TestReachesItsFrames(t *testing.T) {
 	near(t, "second", on[1], 12)
 	near(t, "third", on[2], 48)
 	if !ok {
-		t.Error("two of three bear it")
+		t.Error("two of three carry it")
 	}
 	if _, ok := statics.Bearing(60, 2.1, []float64{0, 1, 2}); ok {
 		t.Error("beyond the last it tips")
@@ -325,7 +325,7 @@ func TestReachesItsFrames(t *testing.T) {
 func TestBarsOfOtherTiers(t *testing.T) {
 	r := rackOf(t, "/parts/r/rack/tiers/two", `{"order":2,"up":1.0,"length":1.6}`)
 	_, fs := rack.Check(r)
-	if f := sample.Find(t, fs, rack.CodeRoom); f.Outcome != finding.Fails || !strings.Contains(f.Says.Text(r.Plan.Locale()), "A bar of tier two runs 40 mm through Crate") {
+	if f := sample.Find(t, fs, rack.CodeRoom); f.Outcome != finding.Fails || !strings.Contains(f.Says.Text(r.Plan.Locale()), "A bar of tier two runs 40 mm into Crate") {
 		t.Errorf("%s %s", f.Outcome, f.Says.Text(r.Plan.Locale()))
 	}
 	_, fs = rack.Check(rackOf(t, "/parts/r/rack/tiers/two", `{"order":2,"up":1.3,"length":1.6}`))

@@ -82,7 +82,7 @@ func Schools(r *rig.Rig) []HullSupport {
 		{
 			ID:     "stack",
 			Name:   "Stacked on foam",
-			Slides: "lifted on, the lowest bears all",
+			Slides: "lifted on; the lowest carries all",
 			Later:  "like hulls",
 			Rows:   []SupportRow{},
 		},
@@ -135,7 +135,7 @@ func Schools(r *rig.Rig) []HullSupport {
 		said.Length(min(bunkShare*longest, r.DeckLength())),
 	)
 	out[2].Takes = said.Say("4 blocks each hull, % in all", said.Count(4*hulls))
-	out[3].Takes = said.Say("for %: two pairs each; what a pair takes stands on its label", n)
+	out[3].Takes = said.Say("for %: two pairs each; what a pair takes is on its label", n)
 	out[4].Takes = said.Say("4 blocks between two hulls, % in all", said.Count(4*hulls))
 	return out
 }

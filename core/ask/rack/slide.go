@@ -67,14 +67,14 @@ func slide(
 		slope = g.Slope
 	}
 	f = base(CodeSlide, "Sliding a hull on alone")
-	f.Gate, f.Source = "", norms.Practice("friction of hulls on pads; 25 kg pushed by one")
+	f.Gate, f.Source = "", norms.Practice("friction of hulls on pads; one person pushes 25 kg")
 	lift := h.Mass / 2
 	f.AtMost(quantity.KindMass, Push(h.Mass, slope, rk.Pads), pushEasy)
 	if f.Outcome == finding.Fails { // somebody helps
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	}
 	f.Says = said.Say(
-		"%: the bow's % onto the rear bar first, then a push of % from behind.",
+		"%: lift the bow, %, onto the rear bar first, then push from behind with %.",
 		said.Name(h.Item.Name, "The hull"),
 		said.Mass(lift),
 		said.Mass(Push(h.Mass, slope, rk.Pads)),
@@ -82,9 +82,9 @@ func slide(
 	if f.Outcome == finding.Tight {
 		f.Says = append(
 			f.Says,
-			said.Say(" Heavy for one: a roller at the rear bar, plastic on the pads, or two.")...)
+			said.Say(" Heavy for one: fit a roller at the rear bar or plastic on the pads, or do it with two.")...)
 	}
-	f.Says = append(f.Says, said.Say(" In wind, guides at both sides of the rear bar.")...)
+	f.Says = append(f.Says, said.Say(" In wind, fit guides at both sides of the rear bar.")...)
 	return f, true
 }
 
@@ -113,7 +113,7 @@ func under(base func(string, string) finding.Finding, it *rig.Item, rk *plan.Rac
 					passed++
 				}
 			}
-			name := said.Name(u.Name, "What stands out")
+			name := said.Name(u.Name, "What sticks out")
 			switch {
 			case on >= 0:
 				f.Outcome = finding.Fails
@@ -128,7 +128,7 @@ func under(base func(string, string) finding.Finding, it *rig.Item, rk *plan.Rac
 			case passed > 0:
 				f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 				f.Says = said.Say(
-					"% of % comes over % on its way: lift it over there, % high.",
+					"% of % passes over % on its way: lift it over there, % high.",
 					name,
 					said.Name(h.Item.Name, "the hull"),
 					said.Counted(passed, "bar", "bars"),

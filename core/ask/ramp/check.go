@@ -103,9 +103,9 @@ func unplanned(r *rig.Rig) (f finding.Finding, ok bool) {
 		}
 		f = base(r, CodeSetup, "Getting it on")
 		name := said.Name(it.Name, "the machine")
-		f.Outcome, f.Says = finding.Unknown, said.Say("Not known yet: how % gets on and off.", name)
+		f.Outcome, f.Says = finding.Unknown, said.Say("How % gets on and off is not known yet.", name)
 		f.Needs = []finding.Need{{Path: r.LayoutPath("/loading"), Says: said.Say("how % gets on and off", name),
-			Where: said.Say("Say at Ramps who drives or pulls it, and over which ramps.")}}
+			Where: said.Say("Say under Ramps who drives or pulls it, and over which ramps.")}}
 		return f, true
 	}
 	return f, false
@@ -152,9 +152,9 @@ func travels(r *rig.Rig) (finding.Finding, bool) {
 	f := base(r, CodeTravel, "Where the ramps travel")
 	f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 	name := said.Name(part.Name, "The ramps")
-	f.Says = said.Say("% are not on the trailer: place them, or say that they go in the car and count them with its gear.", name)
+	f.Says = said.Say("% are not on the trailer: place them, or say that they go in the car and count them as its gear.", name)
 	if part.Mass != nil {
-		f.Says = said.Say("% of % are not on the trailer: place them, or say that they go in the car and count them with its gear.",
+		f.Says = said.Say("% of % are not on the trailer: place them, or say that they go in the car and count them as its gear.",
 			name, said.Mass(float64(part.Mass.Value)))
 	}
 	f.Needs = []finding.Need{{
@@ -282,7 +282,7 @@ func (s *Setup) angle(steps []Step) finding.Finding {
 			f.Says = append(
 				f.Says,
 				said.Say(
-					" % is usual at most: a longer bed, or ramps before it.",
+					" The usual limit is %: use a longer bed, or ramps in front of it.",
 					said.Of(quantity.KindAngle, limit),
 				)...)
 		case l > 0:
@@ -308,7 +308,7 @@ func (s *Setup) angle(steps []Step) finding.Finding {
 		f.Says = append(
 			f.Says,
 			said.Say(
-				" Its wheels are larger than the ramps are long: it leaps from ground to deck. Longer ones.",
+				" Its wheels are larger than the ramps are long: it jumps from ground to deck. Use longer ramps.",
 			)...)
 	}
 	f.HasWork, f.Work = true, func() []finding.Step {
@@ -395,9 +395,9 @@ func (s *Setup) under(at *Step) finding.Finding {
 	case at.Clearance < clearLeast:
 		if f.Outcome = finding.Fails; at.Clearance >= 0 {
 			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-			f.Says = append(said.Say("Only % under it, ", said.Length(at.Clearance)), place...)
+			f.Says = append(said.Say("Only % is left under it, ", said.Length(at.Clearance)), place...)
 		} else {
-			f.Says = append(said.Say("It hangs by %, ", said.Length(-at.Clearance)), place...)
+			f.Says = append(said.Say("It grounds by %, ", said.Length(-at.Clearance)), place...)
 		}
 		l, up := s.Shortest(clearLeast), s.LeastRaise(clearLeast)
 		switch {
@@ -405,7 +405,7 @@ func (s *Setup) under(at *Step) finding.Finding {
 			f.Says = append(
 				f.Says,
 				said.Say(
-					". Ramps of % clear, or the {coupling} % higher: "+s.raises()+".",
+					". Ramps of % clear, or raise the {coupling} by %: "+s.raises()+".",
 					said.Length(l),
 					said.Length(up),
 				)...)
@@ -414,12 +414,12 @@ func (s *Setup) under(at *Step) finding.Finding {
 		case up > 0:
 			f.Says = append(
 				f.Says,
-				said.Say(". The {coupling} % higher clears: "+s.raises()+".", said.Length(up))...)
+				said.Say(". Raising the {coupling} by % clears: "+s.raises()+".", said.Length(up))...)
 		default:
 			f.Says = append(
 				f.Says,
 				said.Say(
-					". Neither longer ramps nor a raised {coupling} clear it: planks under its wheels over the crest.",
+					". Neither longer ramps nor a raised {coupling} clear it: lay planks under its wheels over the crest.",
 				)...)
 		}
 		if k, _ := catalogue.LoadOf(s.Item.Load.Kind); k.Rises != "" {
@@ -428,7 +428,7 @@ func (s *Setup) under(at *Step) finding.Finding {
 		}
 	default:
 		f.Says = append(
-			append(said.Say("% under it at least, ", said.Length(at.Clearance)), place...),
+			append(said.Say("At least % is left under it, ", said.Length(at.Clearance)), place...),
 			said.Piece{Text: "."},
 		)
 	}
@@ -516,21 +516,21 @@ func (s *Setup) tip(at *Step) finding.Finding {
 	case at.Ball < 0 && at.Tips && s.Loading.Props != nil:
 		f.Outcome = finding.Fails
 		f.Says = said.Say(
-			"Unhitched it tips back over its props: % too light at the {coupling} as % comes on. Hitch it, or set the props at the tail.",
+			"Unhitched it tips back over its props: the {coupling} is % too light as % comes on. Hitch it, or set the props at the tail.",
 			said.Mass(-at.Ball),
 			name,
 		)
 	case s.Loading.Unhitched && at.Ball < 0 && !propped:
 		f.Outcome = finding.Fails
 		f.Says = said.Say(
-			"Unhitched it tips: % too light at the {coupling} as % comes on. Hitch it, or prop the tail.",
+			"Unhitched it tips: the {coupling} is % too light as % comes on. Hitch it, or prop the tail.",
 			said.Mass(-at.Ball),
 			name,
 		)
 	case s.Loading.Unhitched && at.Ball < 0:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
-			"Unhitched it leans on its props: % too light at the {coupling}. Hitch it if you can.",
+			"Unhitched it leans on its props: the {coupling} is % too light. Hitch it if you can.",
 			said.Mass(-at.Ball),
 		)
 	case s.Loading.Unhitched && at.Ball < jockeyLeast:
@@ -539,11 +539,11 @@ func (s *Setup) tip(at *Step) finding.Finding {
 	case at.Ball < 0:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
-			"It lifts the car by % as it comes on: handbrake, gear, {coupling} latched. Props take that.",
+			"It lifts the car by % as it comes on: handbrake on, in gear, {coupling} latched. Props take that load.",
 			said.Mass(-at.Ball),
 		)
 	default:
-		f.Says = said.Say("At least % stays at the {coupling} on the way.", said.Mass(at.Ball))
+		f.Says = said.Say("At least % stays on the {coupling} on the way.", said.Mass(at.Ball))
 	}
 	return f
 }
@@ -557,7 +557,7 @@ func (s *Setup) car(at *Step) (finding.Finding, bool) {
 	rear, needs := r.CarRearLoading(&quantity.Range[float64]{Nominal: at.Ball, Low: at.Ball, High: at.Ball})
 	if rear == nil {
 		f.Outcome, f.Needs, f.Says = finding.Unknown, needs, said.Say(
-			"Not known how much stays on the car's rear wheels.",
+			"How much stays on the car's rear wheels is not known.",
 		)
 		return f, true
 	}
@@ -567,7 +567,7 @@ func (s *Setup) car(at *Step) (finding.Finding, bool) {
 	if rear.Nominal < 0 {
 		f.Outcome = finding.Fails
 		f.Says = said.Say(
-			"% would come off the car's rear axle, which bears %: its rear wheels lift. Props under the tail, or load less far back.",
+			"% would come off the car's rear axle, which carries %: its rear wheels lift. Set props under the tail, or load less far back.",
 			said.Mass(lifts),
 			said.Mass(rear.Nominal+lifts),
 		)
@@ -575,7 +575,7 @@ func (s *Setup) car(at *Step) (finding.Finding, bool) {
 	}
 	if rear.Nominal < 0.7*(rear.Nominal+lifts) {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = append(f.Says, said.Say(" A parking brake on the rear wheels holds the less: chock it.")...)
+		f.Says = append(f.Says, said.Say(" A parking brake on the rear wheels holds less then: chock the car.")...)
 	}
 	return f, true
 }
@@ -597,10 +597,10 @@ func (s *Setup) props(steps []Step, at int) (finding.Finding, bool) {
 				},
 			}
 		} else {
-			f.Needs = []finding.Need{{Path: path + "/axleRating", Says: said.Say("what the axle may bear"), Where: said.Say("It stands on the axle's plate, or on the springs'.")}}
+			f.Needs = []finding.Need{{Path: path + "/axleRating", Says: said.Say("what the axle may carry"), Where: said.Say("It is on the axle's plate, or on the springs'.")}}
 		}
 		f.Outcome, f.Says = finding.Unknown, slices.Concat(
-			said.Say("Not known what the props bear: it takes "),
+			said.Say("What the props carry is not known: it takes "),
 			finding.Takes(f.Needs),
 			said.Say("."),
 		)
@@ -615,14 +615,14 @@ func (s *Setup) props(steps []Step, at int) (finding.Finding, bool) {
 		least = -tip * s.Axle / (x - s.Axle)
 	}
 	f.Says = said.Say(
-		"Set with % of air the props bear up to %, both together; % keeps it from tipping. Plates under them.",
+		"Set with a gap of %, the props carry up to %, both together; % keeps it from tipping. Put plates under them.",
 		said.Length(p.Gap),
 		said.Mass(steps[at].Prop),
 		said.Mass(least),
 	)
 	switch {
 	case x <= s.Axle:
-		f.Outcome, f.Says = finding.Fails, said.Say("Props before the axle hold nothing: put them at the tail.")
+		f.Outcome, f.Says = finding.Fails, said.Say("Props in front of the axle hold nothing: put them at the tail.")
 	case slices.ContainsFunc(steps, func(st Step) bool { return st.Tips }):
 		f.Outcome = finding.Fails
 		f.Says = said.Say(
@@ -642,20 +642,20 @@ func (s *Setup) bed(steps []Step) finding.Finding {
 	case ok:
 		f.Figure = finding.Exactly(quantity.KindLength, at)
 		f.Says = said.Say(
-			"The bed drops level with the front wheels % from the {headboard}. A damper or a slow hand; latch and pin it before you move.",
+			"The bed drops level when the front wheels are % from the {headboard}. Use a damper or a slow hand; latch and pin it before you move.",
 			said.Length(at),
 		)
 	case pull > 0:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Figure = finding.Exactly(quantity.KindMass, pull)
 		f.Says = said.Say(
-			"Home, the machine leaves % to draw down at the {headboard}, the bed's own weight aside; then latch it.",
+			"Once home, the machine leaves % to pull down at the {headboard}, apart from the bed's own weight; then latch it.",
 			said.Mass(pull),
 		)
 	default:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
-			"The bed does not come down by itself before the machine is home: draw it down, then latch it.",
+			"The bed does not come down on its own before the machine is home: pull it down, then latch it.",
 		)
 	}
 	if slices.ContainsFunc(steps, func(st Step) bool { return st.Loose }) {
@@ -678,17 +678,17 @@ func (s *Setup) rating() (finding.Finding, bool) {
 			return finding.Finding{}, false
 		}
 		f := s.base(CodeRating, "Ramp's rating")
-		f.Outcome, f.Says = finding.Unknown, said.Say("What do the ramps bear? Look for their plate.")
+		f.Outcome, f.Says = finding.Unknown, said.Say("What can the ramps take? Look for their plate.")
 		if ramp.Kind == plan.RampGate {
 			f.Says = said.Say(
-				"A tailgate is seldom rated as a ramp: hinges and latch give first. Look for its plate.",
+				"A tailgate is seldom rated as a ramp: hinges and latch give way first. Look for its plate.",
 			)
 		}
 		f.Needs = []finding.Need{
 			{
 				Path:  path + "/rating",
 				Says:  said.Say("the ramps' rating"),
-				Where: said.Say("On the ramp; for the pair or for each, an axle or the vehicle?"),
+				Where: said.Say("On the ramp: is it for the pair or for each, for an axle or the vehicle?"),
 			},
 		}
 		return f, true
@@ -725,13 +725,13 @@ func (s *Setup) rating() (finding.Finding, bool) {
 	switch {
 	case best > limit:
 		f.Outcome, f.Says = finding.Fails, said.Say(
-			"However it is read, % on ramps rated %.",
+			"Either way, % on ramps rated %.",
 			said.Mass(best),
 			said.Mass(limit),
 		)
 	case worst > limit:
 		f.Outcome, f.Says = finding.Unknown, said.Say(
-			"% or % on ramps rated %: is that for one or the pair, an axle or the vehicle?",
+			"% or % on ramps rated %: is that for one or the pair, for an axle or the vehicle?",
 			said.Mass(best),
 			said.Mass(worst),
 			said.Mass(limit),
@@ -753,7 +753,7 @@ func (s *Setup) rating() (finding.Finding, bool) {
 		f.Says = said.Say("% on ramps rated %.", said.Mass(worst), said.Mass(limit))
 	}
 	if s.paired() && s.Track == 0 {
-		f.Says = append(f.Says, said.Say(" In one track it rides on one ramp alone, half of the pair.")...)
+		f.Says = append(f.Says, said.Say(" With its wheels in line it uses only one ramp, half of the pair.")...)
 	}
 	return f, true
 }
@@ -777,7 +777,7 @@ func (s *Setup) hold(steps []Step) finding.Finding {
 	switch s.Ramp.Held {
 	case plan.HeldPins, plan.HeldChains:
 		f.Says = said.Say(
-			"Driving or braking pulls up to % along the ramp; its pins or chains take that.",
+			"Driving or braking pulls with up to % along the ramp; its pins or chains take that.",
 			said.Mass(most),
 		)
 	case plan.HeldStrip:
@@ -797,7 +797,7 @@ func (s *Setup) hold(steps []Step) finding.Finding {
 		}
 		f.Says = append(
 			f.Says,
-			said.Say(" Bent by a knock in reversing it lets them out: try both ramps first. Holes in it drain.")...)
+			said.Say(" A strip bent by a knock when reversing lets them out: try both ramps first. Holes in it drain.")...)
 	case plan.HeldLip:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
@@ -819,7 +819,7 @@ func (s *Setup) hold(steps []Step) finding.Finding {
 	}
 	if on := float64(s.Ramp.Lip - s.Ramp.Play); s.Ramp.Lip > 0 && on < lipLeast && f.Outcome != finding.Unknown {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = append(f.Says, said.Say(" It lies on by only %, play taken off.", said.Length(max(0, on)))...)
+		f.Says = append(f.Says, said.Say(" It overlaps by only %, with the play taken off.", said.Length(max(0, on)))...)
 	}
 	return f
 }
@@ -839,7 +839,7 @@ func (s *Setup) lift() (finding.Finding, bool) {
 	f.Says = said.Say("A ramp weighs %.", said.Mass(each))
 	if each > liftEasy {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = append(f.Says, said.Say(" Two people, or hinges and a spring.")...)
+		f.Says = append(f.Says, said.Say(" Use two people, or hinges and a spring.")...)
 	}
 	return f, true
 }
@@ -863,11 +863,11 @@ func person(r *rig.Rig) (finding.Finding, bool) {
 	if left < 0 {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
-			"Unhitched and empty it tips up under someone at its tail, % at the {coupling}. Hitch it, or prop the tail, before you step on.",
+			"Unhitched and empty it tips up under someone at its tail, with % at the {coupling}. Hitch it, or prop the tail, before you step on.",
 			said.Mass(left),
 		)
 	} else {
-		f.Says = said.Say("Empty it stays down with someone at its tail: % at the {coupling}.", said.Mass(left))
+		f.Says = said.Say("Empty, it stays down with someone at its tail: % at the {coupling}.", said.Mass(left))
 	}
 	return f, true
 }

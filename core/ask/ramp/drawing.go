@@ -249,11 +249,11 @@ func (s *Setup) driven() said.Sentence {
 	switch {
 	case kind.Walked:
 		return said.Say(
-			"Walk it up slowly and straight under its own drive, a hand on the brake; never stand where it would roll.",
+			"Walk it up slowly and straight under its own drive, one hand on the brake; never stand where it would roll.",
 		)
 	case s.Item.OneTrack():
 		return said.Say(
-			"Helmet on; slowly and straight, without stopping on the ramp; feet on a second ramp or a step beside it.",
+			"Helmet on; ride slowly and straight, without stopping on the ramp; feet on a second ramp or a step beside it.",
 		)
 	}
 	return said.Say("Helmet and belt on; drive up slowly and straight, without stopping on the ramp.")
@@ -296,7 +296,7 @@ func (s *Setup) Card(steps []Step) (on, off []CardLine) {
 			add(
 				"props",
 				false,
-				said.Say("Props down with % of air under them, plates on soft ground.", said.Length(p.Gap)),
+				said.Say("Props down with a gap of % under them, plates on soft ground.", said.Length(p.Gap)),
 			)
 		} else if steps[w.Ball].Ball < 0 {
 			add("lifts", true, said.Say("The tail is pushed down and % lifted in front: nobody at the tail or the {coupling}.", said.Mass(-steps[w.Ball].Ball)))
@@ -330,25 +330,25 @@ func (s *Setup) Card(steps []Step) (on, off []CardLine) {
 		add("first-"+o.Item.ID, false, append(said.Say("First %. ", said.Name(o.Item.Name, "a machine")), o.Mark()...))
 	}
 	if k, _ := catalogue.LoadOf(s.Item.Load.Kind); k.Rises != "" {
-		add("rises", false, said.Say("Its % up as high as it goes, blades off.", said.Piece{Text: k.Rises}))
+		add("rises", false, said.Say("Set its % as high as it goes, blades off.", said.Piece{Text: k.Rises}))
 	}
 	if s.Way == ByLine {
 		add(
 			"line",
 			false,
 			said.Say(
-				"Pay out the line, hook it low and in the middle, neutral, take up the slack. Only then release %'s brake.",
+				"Pay out the line, hook it low and in the middle, put the machine in neutral, take up the slack. Only then release %'s brake.",
 				name,
 			),
 		)
-		add("clear", true, said.Say("Stand aside of the line, a damper on it; nobody behind % on the ramp.", name))
+		add("clear", true, said.Say("Stand clear of the line, with a damper on it; nobody behind % on the ramp.", name))
 	} else {
 		add("drive", false, s.driven())
 		add("clear", true, said.Say("Nobody beside or behind the ramp."))
 	}
 	add("mark", false, s.Mark())
 	if s.Way == ByLine {
-		add("brake", false, said.Say("Parking brake on, in gear; tie it down before you let the line go."))
+		add("brake", false, said.Say("Parking brake on, in gear; tie it down before you slacken the line."))
 	} else {
 		add("brake", false, said.Say("Parking brake on, in gear; then tie it down, before the ramps go away."))
 	}
@@ -358,7 +358,7 @@ func (s *Setup) Card(steps []Step) (on, off []CardLine) {
 	add("stow", false, said.Say("Ramps and props stowed and locked; {jockey wheel} up."))
 	start(back)
 	for _, o := range slices.Backward(after) {
-		back("first-"+o.Item.ID, false, said.Say("First % down, likewise.", said.Name(o.Item.Name, "a machine")))
+		back("first-"+o.Item.ID, false, said.Say("First take % down the same way.", said.Name(o.Item.Name, "a machine")))
 	}
 	if s.Way == ByLine {
 		back(
@@ -372,7 +372,7 @@ func (s *Setup) Card(steps []Step) (on, off []CardLine) {
 		back("drive", false, said.Say("Lashings off with the brake on; drive down slowly and straight, in low gear."))
 	}
 	for _, o := range slices.Backward(before) {
-		back("then-"+o.Item.ID, false, said.Say("Then % down, likewise.", said.Name(o.Item.Name, "a machine")))
+		back("then-"+o.Item.ID, false, said.Say("Then take % down the same way.", said.Name(o.Item.Name, "a machine")))
 	}
 	back("stow", false, said.Say("Ramps and props stowed; look under and behind before you drive off."))
 	return on, off

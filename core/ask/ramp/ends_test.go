@@ -37,8 +37,8 @@ func TestTailNotTold(t *testing.T) {
 		need          string
 	}{
 		"not told":          {nil, "tight", "If what hangs behind its rear wheels is as low as its belly, it strikes by 26 mm", at + "/tail"},
-		"told, as low":      {[]string{at + "/tail", `0.12`}, "fails", "It hangs by 26 mm", ""},
-		"told, high":        {[]string{at + "/tail", `0.3`}, "holds", "under it at least", ""},
+		"told, as low":      {[]string{at + "/tail", `0.12`}, "fails", "It grounds by 26 mm", ""},
+		"told, high":        {[]string{at + "/tail", `0.3`}, "holds", "is left under it", ""},
 		"nose told alone":   {[]string{at + "/nose", `0.12`}, "tight", "If what hangs behind its rear wheels", at + "/tail"},
 		"up tail first":     {[]string{sample.Crate + "/turn", `180`}, "tight", "If what hangs behind its rear wheels is as low as its belly, it strikes", at + "/tail"},
 		"the belly strikes": {[]string{at + "/clearance/value", `0.02`}, "fails", "If what hangs behind its rear wheels is as low as its belly, it strikes by", at + "/tail"},

@@ -58,7 +58,7 @@ func (s *Setup) lever(most float64, at *Step) finding.Finding {
 	fuller, untold := s.fuller(at)
 	switch {
 	case f.Outcome == finding.Tight:
-		f.Says = append(f.Says, said.Say(" Heavy: a block at the machine, or longer ramps.")...)
+		f.Says = append(f.Says, said.Say(" Heavy: use a block at the machine, or longer ramps.")...)
 	case f.Figure.Value > fuller*leverPush:
 		onFullDrum(&f, f.Figure.Value/fuller, untold)
 	case n > manyStroke:
@@ -70,7 +70,7 @@ func (s *Setup) lever(most float64, at *Step) finding.Finding {
 // onFullDrum makes tight what a hand pushes on a drum that may be fuller than is told.
 func onFullDrum(f *finding.Finding, push float64, untold []finding.Need) {
 	f.Outcome, f.Tight, f.Needs = finding.Tight, finding.GuessTooRough, untold
-	f.Says = append(f.Says, said.Say(" On a full drum about %.", said.Of(quantity.KindForce, push))...)
+	f.Says = append(f.Says, said.Say(" On a full drum it is about %.", said.Of(quantity.KindForce, push))...)
 }
 
 // Wound is how far across a line lies when it is all on the drum, m, and in how many layers: a strap
@@ -102,14 +102,14 @@ func (s *Setup) drum() finding.Finding {
 	across, layers := Wound(float64(w.Drum), float64(w.Line), float64(*w.Reach), width)
 	f.AtMost(quantity.KindLength, across+2*drumSpare*float64(w.Line), float64(*w.Flange))
 	f.Says = said.Say(
-		"All % of line lie in % layers, % across; the flanges measure %.",
+		"% of line lies in % layers, % across; the flanges measure %.",
 		said.Length(*w.Reach),
 		said.Count(layers),
 		said.Length(across),
 		said.Length(*w.Flange),
 	)
 	if f.Outcome == finding.Fails {
-		f.Says = append(f.Says, said.Say(" It climbs off: shorten it, or a wider drum.")...)
+		f.Says = append(f.Says, said.Say(" It climbs off: shorten it, or use a wider drum.")...)
 	}
 	return f
 }

@@ -38,10 +38,10 @@ func (s *Setup) mount(pull float64) []finding.Finding {
 			quantity.KindAngle,
 			fleetMost,
 		)
-		f.Says = said.Say("At home the line runs % aside onto the drum.", said.Of(quantity.KindAngle, angle))
+		f.Says = said.Say("At the end the line runs onto the drum % off square.", said.Of(quantity.KindAngle, angle))
 		if angle > fleetMost {
 			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-			f.Says = append(f.Says, said.Say(" It creeps to one side: drum in the middle, or a guide.")...)
+			f.Says = append(f.Says, said.Say(" It piles up on one side: put the drum in the middle, or fit a guide.")...)
 		}
 		out = append(out, f)
 	}
@@ -63,7 +63,7 @@ func (s *Setup) mount(pull float64) []finding.Finding {
 			f.Outcome = finding.Fails
 		case !known:
 			f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
-			f.Says = append(f.Says, said.Say(" Grade not told: the weakest is taken.")...)
+			f.Says = append(f.Says, said.Say(" Their grade is not entered; the weakest is assumed.")...)
 		}
 		out = append(out, f)
 	}
@@ -85,7 +85,7 @@ func (s *Setup) mount(pull float64) []finding.Finding {
 			"Winch post's bolts",
 			each,
 			grade.TensionOf(float64(w.Bolt)),
-			"Each bolt at the post's foot pulls % of %.",
+			"Each bolt at the post's foot is pulled with % of %.",
 		)
 	}
 	if w.Pin > 0 {
@@ -94,7 +94,7 @@ func (s *Setup) mount(pull float64) []finding.Finding {
 			"Receiver's pin",
 			pull*quantity.Gravity,
 			2*grade.ShearOf(float64(w.Pin)),
-			"The pin shears at two planes: % of %. Wedge it against rattling; room for the hand to the jack.",
+			"The pin is sheared in two planes: % of %. Wedge it against rattling; leave room for your hand at the jack.",
 		)
 	}
 	return out
@@ -132,14 +132,14 @@ func (s *Setup) post(pull float64) finding.Finding {
 		at = "middle, at the brace,"
 	}
 	f.Says = said.Say(
-		"The post's "+at+" is used to %: % on an arm of %.",
+		"The post's "+at+" is loaded to %: % on an arm of %.",
 		said.Share(stress/allowed),
 		said.Mass(pull),
 		said.Length(arm),
 	)
 	if stress > allowed {
 		f.Outcome = finding.Fails
-		f.Says = append(f.Says, said.Say(" Lower, stronger, or braced.")...)
+		f.Says = append(f.Says, said.Say(" Make it lower or stronger, or brace it.")...)
 	}
 	parts.Unsure(&f, *w.Post)
 	return f

@@ -64,10 +64,10 @@ func TestRampWidths(t *testing.T) {
 	}{
 		"wide enough":       {[]string{part + "/width", `0.26`}, finding.Holds, ""},
 		"narrow":            {[]string{part + "/width", `0.25`}, finding.Tight, "leave little"},
-		"not told":          {[]string{part + "/width", "-"}, finding.Tight, "How wide is one ramp? It takes 260 mm."},
+		"not told":          {[]string{part + "/width", "-"}, finding.Tight, "How wide is one ramp? It needs 260 mm."},
 		"whole, wide":       {[]string{part + "/kind", `"full"`, part + "/width", `1.16`}, finding.Holds, ""},
-		"whole, little":     {[]string{part + "/kind", `"full"`, part + "/width", `1.15`}, finding.Tight, "the ramp 1150 mm"},
-		"whole, too narrow": {[]string{part + "/kind", `"full"`, part + "/width", `1.09`}, finding.Fails, "Over its tyres it is 1100 mm wide, the ramp 1090 mm."},
+		"whole, little":     {[]string{part + "/kind", `"full"`, part + "/width", `1.15`}, finding.Tight, "the ramp is 1150 mm"},
+		"whole, too narrow": {[]string{part + "/kind", `"full"`, part + "/width", `1.09`}, finding.Fails, "Over its tyres it is 1100 mm wide, and the ramp is 1090 mm."},
 		"whole, not told":   {[]string{part + "/kind", `"full"`, part + "/width", "-"}, finding.Holds, ""},
 	} {
 		p := onRamps(t, c.sets...)
@@ -99,7 +99,7 @@ func TestAnotherMachine(t *testing.T) {
 	heavy := onRamps(t, second("450", "2.3")...)
 	fs := ramp.Check(rig.Resolve(heavy, "t", "o"))
 	if f := of(fs, ramp.CodeRating); f == nil || f.Outcome != finding.Fails ||
-		f.Says.Text(heavy.Locale()) != "Second: However it is read, 450 kg on ramps rated 400 kg." {
+		f.Says.Text(heavy.Locale()) != "Second: Either way, 450 kg on ramps rated 400 kg." {
 		t.Errorf("%+v", f)
 	}
 	if f := sample.Find(t, fs, ramp.CodeRating); f.Outcome != finding.Holds || f.Subject == "/loads/b" {
@@ -143,7 +143,7 @@ func TestAnotherMachine(t *testing.T) {
 	if got := lines(on); len(got) != 2 || !strings.HasPrefix(got[1], "Then Second. Stop with the front wheels' middle 2650 mm") {
 		t.Errorf("to load: %q", got)
 	}
-	if got := lines(off); len(got) != 2 || got[0] != "First Second down, likewise." {
+	if got := lines(off); len(got) != 2 || got[0] != "First take Second down the same way." {
 		t.Errorf("to unload: %q", got)
 	}
 	// Told the other way round, the second finds the first on, and the same figures come for the first.
@@ -311,7 +311,7 @@ func TestOneTrack(t *testing.T) {
 	for per, want := range map[string]float64{`"pair"`: 600, `"each"`: 300} {
 		f := sample.Find(t, ramp.Check(resolved(t, append(bike, part+"/per", per)...)), ramp.CodeRating)
 		near(t, per, f.Figure.Value, want, 1e-9)
-		if says := f.Says.Text(resolved(t).Plan.Locale()); !strings.Contains(says, "one ramp alone") {
+		if says := f.Says.Text(resolved(t).Plan.Locale()); !strings.Contains(says, "only one ramp") {
 			t.Error(says)
 		}
 	}

@@ -80,7 +80,7 @@ func Prepare(r *rig.Rig) (s *Setup, missing []finding.Need, fails said.Sentence)
 		need(
 			r.LayoutPath("/placements/"+l.Machine),
 			"where the machine stands",
-			"Put it on the deck at the Balance stage.",
+			"Put it on the deck under Balance.",
 		)
 		return nil, missing, nil
 	}
@@ -165,7 +165,7 @@ func (s *Setup) body(missing *[]finding.Need) bool {
 				finding.Need{
 					Path:  it.Path + "/rolling/" + field,
 					Says:  said.Say(says),
-					Where: said.Say("Tape it; its kind's usual figure is taken."),
+					Where: said.Say("Tape it; the usual figure for its kind is used."),
 				},
 			)
 			return float64(usual)
@@ -186,7 +186,7 @@ func (s *Setup) body(missing *[]finding.Need) bool {
 		s.RoughTrack = []finding.Need{{
 			Path:  it.Path + "/rolling/track",
 			Says:  said.Say("the middle of its left {tyre} to the right one’s"),
-			Where: said.Say("Tape it; its kind's usual figure is taken."),
+			Where: said.Say("Tape it; the usual figure for its kind is used."),
 		}}
 	}
 	if roll.Track != nil {
@@ -303,7 +303,7 @@ func (s *Setup) lay() said.Sentence {
 	}
 	if c >= 0 || d < 0 {
 		return said.Say(
-			"Ramps % long do not reach the ground: the tail is % up. Longer ramps, or lower the tail.",
+			"Ramps % long do not reach the ground: the tail is % up. Use longer ramps, or lower the tail.",
 			said.Length(length),
 			said.Length(h),
 		)

@@ -48,12 +48,12 @@ func (s *Setup) strength(steps []Step, at int) (finding.Finding, bool) {
 	// Taken as loaded in the middle by what bends it as much: w = M·l²/(12·E·I).
 	sag := share * moment * length * length / (12 * sides * stockOf(*p).Modulus * inertia)
 	f.Says = said.Say(
-		"The ramp's sides are used to % and bend % as it rolls over.",
+		"The ramp's sides are loaded to % and bend % as it rolls over.",
 		said.Share(stress/allowed),
 		said.Length(sag),
 	)
 	if f.Outcome == finding.Fails {
-		f.Says = append(f.Says, said.Say(" A stronger section, or a leg under the middle.")...)
+		f.Says = append(f.Says, said.Say(" Use a stronger section, or a leg under the middle.")...)
 	}
 	parts.Unsure(&f, *p)
 	f.HasWork, f.Work = true, func() []finding.Step {
@@ -211,13 +211,13 @@ func (s *Setup) treads(steps []Step) (finding.Finding, bool) {
 	limit := allowed(of)
 	f.AtMost(quantity.KindStress, stress, limit)
 	f.Says = said.Say(
-		"A tread of % bears a wheel of %, used to %.",
+		"A tread of % carries a wheel of % and is loaded to %.",
 		said.Length(span),
 		said.Mass(wheel),
 		said.Share(stress/limit),
 	)
 	if f.Outcome == finding.Fails {
-		f.Says = append(f.Says, said.Say(" A stronger section, or one more side.")...)
+		f.Says = append(f.Says, said.Say(" Use a stronger section, or one more side.")...)
 	}
 	parts.Unsure(&f, of)
 	f.HasWork, f.Work = true, func() []finding.Step {
@@ -283,7 +283,7 @@ func (s *Setup) cut() (finding.Finding, bool) {
 	f.Figure = finding.Exactly(quantity.KindMass, mass)
 	f.Says = append(f.Says, said.Say(": % in all.", said.Mass(mass))...)
 	if len(pieces) < 2 {
-		f.Outcome, f.Says = finding.Unknown, append(f.Says, said.Say(" Treads: tell the ramp's width.")...)
+		f.Outcome, f.Says = finding.Unknown, append(f.Says, said.Say(" Treads: enter the ramp's width.")...)
 		f.Needs = []finding.Need{
 			{
 				Path:  "/parts/" + s.RampID + "/ramp/width",

@@ -26,7 +26,7 @@ func (s *Setup) smaller(out []finding.Finding) []finding.Finding {
 	need := []finding.Need{{
 		Path:  s.Item.Path + "/rolling/wheel",
 		Says:  said.Say("the diameter of its wheels"),
-		Where: said.Say("Tape it; its kind's usual one is taken."),
+		Where: said.Say("Tape it; the usual figure for its kind is used."),
 	}}
 	for _, f := range again {
 		if f.Outcome == finding.Holds {
@@ -35,13 +35,13 @@ func (s *Setup) smaller(out []finding.Finding) []finding.Finding {
 		at := slices.IndexFunc(out, func(o finding.Finding) bool { return o.Key() == f.Key() })
 		switch {
 		case at < 0 && f.Code == CodeSmall:
-			f.Says = slices.Concat(said.Say("Its wheels may be smaller than is usual: "), f.Says)
+			f.Says = slices.Concat(said.Say("Its wheels may be smaller than usual: "), f.Says)
 			f.Outcome, f.Tight, f.Needs = finding.Tight, finding.GuessTooRough, need
 			out = append(out, f)
 		case at >= 0 && out[at].Outcome == finding.Holds:
 			out[at].Outcome, out[at].Tight, out[at].Needs = finding.Tight, finding.GuessTooRough, need
 			out[at].Says = slices.Concat(
-				out[at].Says, said.Say(" With smaller wheels than is usual it may not do: tape them."),
+				out[at].Says, said.Say(" With wheels smaller than usual it may not do: tape them."),
 			)
 		}
 	}

@@ -44,7 +44,7 @@ func (s *Setup) width() (finding.Finding, bool) {
 	switch {
 	case left < 0:
 		f.Outcome, f.Says = finding.Fails, said.Say(
-			"Over its {tyre}s it is % wide, the deck %.",
+			"Over its {tyre}s it is % wide, and the deck is %.",
 			said.Length(wide),
 			said.Length(deck),
 		)
@@ -63,10 +63,10 @@ func (s *Setup) width() (finding.Finding, bool) {
 		if quantity.Exceeds(wide, w) {
 			f.Outcome, f.Tight = finding.Fails, ""
 		}
-		f.Says = append(f.Says, said.Say(" Over its {tyre}s it is % wide, the ramp %.", said.Length(wide), said.Length(w))...)
+		f.Says = append(f.Says, said.Say(" Over its {tyre}s it is % wide, and the ramp is %.", said.Length(wide), said.Length(w))...)
 	case !whole && w <= 0 && f.Outcome != finding.Fails:
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
-		f.Says = append(f.Says, said.Say(" How wide is one ramp? It takes %.", said.Length(outer-inner+2*besideTyre))...)
+		f.Says = append(f.Says, said.Say(" How wide is one ramp? It needs %.", said.Length(outer-inner+2*besideTyre))...)
 		f.Needs = []finding.Need{{
 			Path:  "/parts/" + s.RampID + "/ramp/width",
 			Says:  said.Say("the width of one ramp"),
@@ -80,7 +80,7 @@ func (s *Setup) width() (finding.Finding, bool) {
 			f.Says = append(
 				f.Says,
 				said.Say(
-					" Its narrower wheels miss ramps of %: it takes %, or one full width.",
+					" Its narrower wheels miss ramps of %: it needs %, or one ramp of full width.",
 					said.Length(w),
 					said.Length(need),
 				)...)
@@ -88,7 +88,7 @@ func (s *Setup) width() (finding.Finding, bool) {
 			f.Outcome, f.Tight = finding.Worse(f.Outcome, finding.Tight), finding.LittleRoom
 			f.Says = append(
 				f.Says,
-				said.Say(" Ramps % wide leave little beside {tyre}s over %.", said.Length(w), said.Length(need))...)
+				said.Say(" Ramps % wide leave little room beside {tyre}s over %.", said.Length(w), said.Length(need))...)
 		}
 	}
 	f.Says = append(f.Says, said.Say(" Set the ramps % apart, middle to middle.", said.Length(s.Apart()))...)
@@ -105,7 +105,7 @@ func usual(f *finding.Finding, on []finding.Need) {
 		return
 	}
 	f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
-	f.Says = append(f.Says, said.Say(" Its own figures are usual ones: tape them.")...)
+	f.Says = append(f.Says, said.Say(" Its figures are the usual ones: tape them.")...)
 	f.Needs = append(f.Needs, on...)
 }
 
@@ -136,7 +136,7 @@ func (s *Setup) small() (finding.Finding, bool) {
 		// It sinks in by r − √(r² − (g/2)²).
 		f.Figure = finding.Exactly(quantity.KindLength, r-math.Sqrt(r*r-gap*gap/4))
 		f.Says = said.Say(
-			"Treads % apart swallow its small wheels by %; casters turn aside there. A sheet over them.",
+			"Treads % apart let its small wheels sink in by %, and casters turn aside there. Lay a sheet over them.",
 			said.Length(gap),
 			said.Length(f.Figure.Value),
 		)
@@ -144,7 +144,7 @@ func (s *Setup) small() (finding.Finding, bool) {
 		push, _ := Bump(1, r, step)
 		f.Figure = finding.Exactly(quantity.KindShare, push)
 		f.Says = said.Say(
-			"A step of % takes % of the axle's load to climb on wheels of %. A wedge before it.",
+			"A step of % takes % of the axle's load to climb on wheels of %. Put a wedge in front of it.",
 			said.Length(step),
 			said.Share(push),
 			said.Length(2*r),
@@ -166,7 +166,7 @@ func (s *Setup) home() (finding.Finding, bool) {
 	f := s.base(CodeHome, "Both axles on the deck")
 	f.Outcome, f.Figure = finding.Fails, finding.Exactly(quantity.KindLength, behind)
 	f.Says = said.Say(
-		"Home, its rear wheels would stand % behind the tail. Put it farther forward, or take a longer deck.",
+		"When it is home, its rear wheels would be % behind the tail. Put it farther forward, or use a longer deck.",
 		said.Length(behind),
 	)
 	return f, true

@@ -55,7 +55,7 @@ func (s *Setup) winch(steps []Step) []finding.Finding {
 	}
 	if i := slices.IndexFunc(steps, func(st Step) bool { return st.Lifts }); i >= 0 {
 		f.Outcome, f.Says = finding.Fails, said.Say(
-			"The line lifts an axle before it comes on: fill the step, let its wheels turn, lead the line lower.",
+			"The line lifts an axle before it comes on: fill the step, let its wheels turn, or lead the line lower.",
 		)
 		return []finding.Finding{f}
 	}
@@ -130,18 +130,18 @@ func (s *Setup) winch(steps []Step) []finding.Finding {
 	fuller, untold := s.fuller(hard)
 	f.Says = append(takes, said.Say("; the winch pulls %.", said.Mass(has))...)
 	if takesMost < most*(1-1e-9) {
-		f.Says = append(f.Says, said.Say(" Where its drum is fuller it takes %.", said.Mass(takesMost))...)
+		f.Says = append(f.Says, said.Say(" Where the drum is fuller it needs %.", said.Mass(takesMost))...)
 	}
 	switch {
 	case takesMost > has:
 		f.Outcome = finding.Fails
-		f.Says = append(f.Says, said.Say(" Fill the step, put a block at the machine, or take longer ramps.")...)
+		f.Says = append(f.Says, said.Say(" Fill the step, put a block at the machine, or use longer ramps.")...)
 	case takesMost*reserveLine > has:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	case takesMost*reserveLine > fuller*has:
 		f.Outcome, f.Tight, f.Needs = finding.Tight, finding.GuessTooRough, untold
 		f.Says = slices.Concat(f.Says,
-			said.Say(" That is on the first layer; on a full drum about %. Tell ", said.Mass(fuller*has)),
+			said.Say(" That is on the first layer; on a full drum about %. Enter ", said.Mass(fuller*has)),
 			finding.Takes(untold), said.Say("."))
 	}
 	out := []finding.Finding{f}
@@ -159,7 +159,7 @@ func (s *Setup) winch(steps []Step) []finding.Finding {
 		switch {
 		case push > handPush:
 			h.Outcome, h.Tight = finding.Tight, finding.LittleRoom
-			h.Says = append(h.Says, said.Say(" Heavy: a block, or a slower gear.")...)
+			h.Says = append(h.Says, said.Say(" Heavy: use a block, or a slower gear.")...)
 		case push > fuller*handPush:
 			onFullDrum(&h, push/fuller, untold)
 		}
@@ -228,15 +228,15 @@ func (s *Setup) tackle(most, both float64) finding.Finding {
 		f.Outcome, f.Needs = finding.Fails, nil
 	case w.LineMax == nil:
 		f.Outcome, f.Figure, f.Limit = finding.Unknown, finding.Exactly(quantity.KindMass, most), nil
-		f.Says = said.Say("What do line, hook and shackle take? It pulls %.", said.Mass(most))
+		f.Says = said.Say("What can line, hook and shackle take? They are pulled with %.", said.Mass(most))
 	case len(f.Needs) > 0:
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 		f.Says = append(
-			append(append(f.Says, said.Say(" Not told: ")...), f.Needs[0].Says...),
+			append(append(f.Says, said.Say(" Not entered: ")...), f.Needs[0].Says...),
 			said.Piece{Text: "."},
 		)
 	}
-	f.Says = append(f.Says, said.Say(" Stand clear of the line, a damper on it.")...)
+	f.Says = append(f.Says, said.Say(" Stand clear of the line and put a damper on it.")...)
 	return f
 }
 
@@ -246,7 +246,7 @@ func (s *Setup) battery(pull float64) finding.Finding {
 	w := s.Loading.Winch
 	f := s.base(CodeBattery, "Winch's battery")
 	f.Source = norms.Practice(
-		"half of a lead battery's A·h; 0.13 A a kg of rated pull, 20 A without load, 30 mm/s where not told",
+		"half of a lead battery's A·h; 0.13 A a kg of rated pull, 20 A without load, 30 mm/s where nothing is entered",
 	)
 	rated := float64(*w.Pull)
 	full, idle, speed := usualDraw*rated, usualIdle, usualSpeed
@@ -290,7 +290,7 @@ func (s *Setup) battery(pull float64) finding.Finding {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	case !told:
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
-		f.Says = append(f.Says, said.Say(" Its current and speed are usual ones: look at its plate.")...)
+		f.Says = append(f.Says, said.Say(" Its current and speed are the usual ones: look at its plate.")...)
 	}
 	return f
 }

@@ -78,7 +78,7 @@ func (c *check) half(long bool) finding.Finding {
 	f := c.base(CodeTurn, "{Chains}: room to turn")
 	need := c.need("length", "its length", "From the trailer's eye to the hook.")
 	if long {
-		need = c.need("back", "where its eye stands", "Tape from the ball's middle back to it.")
+		need = c.need("back", "where its eye is", "Tape from the ball's middle back to it.")
 	}
 	f.Lacks("Whether it lets the trailer turn and stays off the road", need)
 	return f
@@ -166,7 +166,7 @@ func (c *check) strength() finding.Finding {
 		f.Says = said.Say("{Chains}: whether it is strong enough is not known.")
 		if !chain {
 			f.Needs = append(f.Needs, c.need("thick", "the chain's or cable's thickness",
-				"Measure one link's wire, or the cable; the tag beats both."))
+				"Measure one link's wire, or the cable; a tag is better than both."))
 		}
 		if !known {
 			f.Needs = append(f.Needs, finding.Need{
@@ -199,17 +199,17 @@ func (c *check) strength() finding.Finding {
 		)
 	case !sure:
 		f.Says = said.Say(
-			"{Chains}: % breaks at % at least, unmarked taken as the weakest; the trailer weighs %. Read the marks.",
+			"{Chains}: % breaks at % at least, taken as the weakest grade since it is unmarked; the trailer weighs %. Read the marks.",
 			name,
 			said.Mass(weak.breaks),
 			said.Mass(kg),
 		)
 	default:
-		f.Says = said.Say("{Chains}: weakest is %, which breaks at about %; the laden trailer weighs %.",
+		f.Says = said.Say("{Chains}: the weakest part is %, which breaks at about %; the laden trailer weighs %.",
 			name, said.Mass(weak.breaks), said.Mass(kg))
 	}
 	if len(f.Needs) > 0 {
-		f.Says = append(f.Says, said.Say(" Not told: ")...)
+		f.Says = append(f.Says, said.Say(" Not entered: ")...)
 		f.Says = append(append(f.Says, finding.Takes(f.Needs)...), said.Piece{Text: "."})
 	}
 	f.HasWork, f.Work = true, func() []finding.Step {
@@ -253,7 +253,7 @@ func (c *check) eye() []finding.Finding {
 		out = append(out, f)
 	}
 	if l.TiesToo {
-		f := c.base(CodeEye, "{Chains}: an eye for two")
+		f := c.base(CodeEye, "{Chains}: one eye for two")
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
 			"The second link's eye also takes a lashing. Tie to another point: one worn eye would lose both.",
@@ -276,7 +276,7 @@ func (c *check) crossed() finding.Finding {
 		f.Says = said.Say("Crossed under the {coupling}, where they catch it.")
 	default:
 		f.Outcome = finding.Fails
-		f.Says = said.Say("Cross them under the {coupling}: left to right, so that they catch it.")
+		f.Says = said.Say("Cross them under the {coupling}, left to right, so that they catch it.")
 	}
 	return f
 }
@@ -376,7 +376,7 @@ func (c *check) turn() finding.Finding {
 	case f.Outcome == finding.Fails:
 		f.Says = c.longer(
 			said.Say(
-				"{Chains}: drawn tight at %; a turn to % takes %, it has %. Lengthen it, or hang its eye nearer.",
+				"{Chains}: pulled tight at %; a turn to % takes %, and it is % long. Lengthen it, or move its eye nearer.",
 				said.Of(
 					quantity.KindAngle,
 					hangs[0].TurnsTo(mostTurn),
@@ -387,7 +387,7 @@ func (c *check) turn() finding.Finding {
 			),
 		)
 	case f.Tight == finding.GuessTooRough:
-		f.Says = said.Say("{Chains}: a turn to % takes % to %, it has %. Turn slowly once by hand and look.",
+		f.Says = said.Say("{Chains}: a turn to % takes % to %, and it is % long. Turn slowly once by hand and look.",
 			angle, said.Length(takes.Low), said.Length(takes.High), said.Length(hangs[0].Length))
 	default:
 		f.Says = said.Say(
@@ -424,10 +424,10 @@ func (c *check) ground() finding.Finding {
 	case f.Outcome == finding.Fails && low.Nominal <= 0:
 		f.Says = said.Say("{Chains}: it drags on the road. Shorten it, or hang it up twisted.")
 	case f.Outcome == finding.Fails:
-		f.Says = said.Say("{Chains}: it hangs to % over the road; leave %. Shorten it a link or two.",
+		f.Says = said.Say("{Chains}: it hangs down to % above the road; leave %. Shorten it by a link or two.",
 			said.Length(low.Nominal), said.Length(overGround))
 	default:
-		f.Says = said.Say("{Chains}: it hangs % over the road.", said.Length(low.Nominal))
+		f.Says = said.Say("{Chains}: it hangs % above the road.", said.Length(low.Nominal))
 	}
 	return f
 }
@@ -452,10 +452,10 @@ func (c *check) falls() (f finding.Finding, ok bool) {
 	atLeast(&f, over, 0)
 	if f.Outcome == finding.Fails {
 		f.Says = said.Say(
-			"{Chains}: if it lets go, the {coupling} comes down on the road. Shorten it by what turning leaves.",
+			"{Chains}: if the {coupling} lets go, it comes down on the road. Shorten it as far as turning allows.",
 		)
 	} else {
-		f.Says = said.Say("{Chains}: if it lets go, it holds the {coupling} % over the road.", said.Length(over.Nominal))
+		f.Says = said.Say("{Chains}: if the {coupling} lets go, it is held % above the road.", said.Length(over.Nominal))
 	}
 	return f, true
 }

@@ -48,14 +48,14 @@ var kinds = []kind{
 		"slide it on plastic or soap",
 		0.2,
 		false,
-		"It slides back as easily: a chock behind it at each stop.",
+		"It slides back just as easily: put a chock behind it at each stop.",
 	},
 	{
 		plan.ByRollers,
 		"rollers of pipe on planks",
 		0.06,
 		true,
-		"Fingers off the rollers; somebody guides, nobody stands below it.",
+		"Fingers off the rollers; one person guides, nobody stands below it.",
 	},
 	{plan.BySkates, "skates under its corners", 0.04, true, "A line from above holds it; nobody stands below it."},
 	{
@@ -63,14 +63,14 @@ var kinds = []kind{
 		"a hand truck, strapped on",
 		0.05,
 		true,
-		"Up backwards, drawn; one below only guides and steps aside.",
+		"Up backwards, pulled; the one below only guides and steps aside.",
 	},
 	{
 		plan.ByJacks,
 		"jack it up and back the trailer under it",
 		0,
 		false,
-		"Blocks under it at every step; nothing of you under it, ever.",
+		"Blocks under it at every step; never any part of you under it.",
 	},
 	{
 		plan.ByHoist,
@@ -84,7 +84,7 @@ var kinds = []kind{
 		"set it on with forks from the side",
 		0,
 		false,
-		"Feet clear; forks down before anybody comes near.",
+		"Feet clear; forks down before anyone comes near.",
 	},
 }
 
@@ -248,7 +248,7 @@ func (t *task) force(f finding.Finding) finding.Finding {
 	if lifted {
 		if t.s.Takes == nil {
 			f.Outcome, f.Figure = finding.Unknown, finding.Exactly(quantity.KindMass, kg)
-			f.Says = said.Say("It lifts % of %. What does jack, hoist or fork take there?", said.Mass(kg), t.name())
+			f.Says = said.Say("It lifts % of %. What can the jack, hoist or fork take there?", said.Mass(kg), t.name())
 			f.Needs = []finding.Need{
 				{
 					Path:  t.path + "/takes",
@@ -259,7 +259,7 @@ func (t *task) force(f finding.Finding) finding.Finding {
 			return f
 		}
 		f.AtMost(quantity.KindMass, kg, float64(*t.s.Takes))
-		f.Says = said.Say("It lifts % of %, of % that it takes.", said.Mass(kg), t.name(), said.Mass(*t.s.Takes))
+		f.Says = said.Say("It lifts % of %; it can take %.", said.Mass(kg), t.name(), said.Mass(*t.s.Takes))
 		return f
 	}
 	people := max(1, t.s.People)
@@ -274,10 +274,10 @@ func (t *task) force(f finding.Finding) finding.Finding {
 	)
 	switch {
 	case f.Outcome == finding.Fails:
-		f.Says = append(f.Says, said.Say(" A winch or a puller from in front, longer planks, or another way.")...)
+		f.Says = append(f.Says, said.Say(" Use a winch or a puller from in front, longer planks, or another way.")...)
 	case t.angle > steepest:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = append(f.Says, said.Say(" Steep: longer planks, and a line that holds it.")...)
+		f.Says = append(f.Says, said.Say(" That is steep: use longer planks, and a line that holds it.")...)
 	}
 	return f
 }
@@ -296,24 +296,24 @@ func (t *task) tips(f finding.Finding) (finding.Finding, bool) {
 	f.Figure, f.Limit = finding.Exactly(quantity.KindMass, ball), finding.Exactly(quantity.KindMass, 0.0)
 	switch {
 	case ball >= 0:
-		f.Says = said.Say("With % at the tail's edge % stay on the ball.", t.name(), said.Mass(ball))
+		f.Says = said.Say("With % at the tail's edge, % stays on the ball.", t.name(), said.Mass(ball))
 	case t.s.Propped:
 		f.Says = said.Say(
-			"With % at the tail's edge % lift at the ball; the props bear that.",
+			"With % at the tail's edge, the ball is lifted with %; the props take that.",
 			t.name(),
 			said.Mass(-ball),
 		)
 	case t.s.Unhitched:
 		f.Outcome = finding.Fails
 		f.Says = said.Say(
-			"With % at the tail's edge the trailer tips: % are missing on the ball. Props under the tail first.",
+			"With % at the tail's edge the trailer tips: the ball is % short. Set props under the tail first.",
 			t.name(),
 			said.Mass(-ball),
 		)
 	default:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
-			"With % at the tail's edge % lift at the car's ball: props under the tail, the latch looked at.",
+			"With % at the tail's edge, the car's ball is lifted with %: set props under the tail and check the latch.",
 			t.name(),
 			said.Mass(-ball),
 		)
@@ -338,11 +338,11 @@ func (t *task) forks(f finding.Finding) finding.Finding {
 	case wheels && over:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
-			"Wheels beside the deck keep the forks off where % stands: set it down before or behind them and shift it.",
+			"Wheels beside the deck keep the forks away from where % stands: set it down in front of or behind them and shift it.",
 			t.name(),
 		)
 	default:
-		f.Says = said.Say("Nothing stands in the forks' way; battens under it, so that they come out again.")
+		f.Says = said.Say("Nothing is in the forks' way; put battens under it so that they come out again.")
 	}
 	return f
 }
@@ -369,7 +369,7 @@ func Ticks(r *rig.Rig) []finding.Tick {
 			if k.rolls {
 				out = append(
 					out,
-					add("line", said.Say("A line from in front, kept tight, that holds % by itself.", t.name())),
+					add("line", said.Say("A line from in front, kept tight, that holds % on its own.", t.name())),
 				)
 			}
 		}

@@ -103,7 +103,7 @@ func mirror(r *rig.Rig) finding.Finding {
 	margin := (out.Nominal - takes) / out.Nominal
 	f.Margin = &margin
 	f.Says = said.Say(
-		"Widest: %, % beside the middle; the mirrors' edges stand at %",
+		"The widest point is %, % from the middle; the mirrors reach to %",
 		what,
 		said.Length(half),
 		said.Length(out.Nominal),
@@ -115,7 +115,7 @@ func mirror(r *rig.Rig) finding.Finding {
 	switch {
 	case takes > out.High:
 		f.Outcome = finding.Fails
-		f.Says = append(f.Says, said.Say(" Nothing beside it is seen: extension mirrors on both sides.")...)
+		f.Says = append(f.Says, said.Say(" You see nothing beside it: fit extension mirrors on both sides.")...)
 	case takes <= out.Low && wheels+edge > out.Low:
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 		f.Says = append(f.Says, said.Say(" Wheels beside the deck may stand farther out: tape them.")...)
@@ -125,9 +125,9 @@ func mirror(r *rig.Rig) finding.Finding {
 		}
 	case takes > out.Low && !told:
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
-		f.Says = append(f.Says, said.Say(" Tape the mirrors; extension mirrors where they stand in.")...)
+		f.Says = append(f.Says, said.Say(" Tape the mirrors, and the extension mirrors if you use them.")...)
 		f.Needs = []finding.Need{
-			{Path: path + "/mirrorOut", Says: said.Say("a mirror's outer edge beside the car's middle"),
+			{Path: path + "/mirrorOut", Says: said.Say("how far a mirror reaches from the car's middle"),
 				Where: said.Say("Half of the width over both mirrors, in its papers or by tape.")},
 		}
 	}
@@ -181,7 +181,7 @@ func low(r *rig.Rig) (f finding.Finding, ok bool) {
 	}
 	f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	f.Says = said.Say(
-		"Empty it vanishes behind the car: its tail is seen from % up. Poles of % on its rear corners show it.",
+		"Empty, it disappears behind the car: its tail is seen from % up. Poles of % on its rear corners show it.",
 		said.Length(line),
 		said.Length(math.Ceil((line+over-r.DeckHeight())*20)/20),
 	)
@@ -202,7 +202,7 @@ func tail(r *rig.Rig) []finding.Finding {
 		f := base(r, CodeTail, "Lamps and plate at the tail", it.Path)
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
-			"% hangs % behind the tail, as low as the lamps: look from [10 m] behind; lamps and {number plate} onto it where it hides them.",
+			"% hangs % behind the tail, as low as the lamps: look from [10 m] behind; move lamps and {number plate} onto it if it hides them.",
 			said.Name(it.Name, "A part"),
 			said.Length(it.Rear-rear),
 		)

@@ -145,10 +145,10 @@ func level(r *rig.Rig) (finding.Finding, bool) {
 	)
 	if math.Abs(pitch) > levelWithin {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = append(f.Says, said.Say(" Ball at % rides level.", said.Length(coupling-sink))...)
+		f.Says = append(f.Says, said.Say(" With the ball at % it rides level.", said.Length(coupling-sink))...)
 	}
 	if !known {
-		f.Says = append(f.Says, said.Say(" Springs not counted: tell how far they sink.")...)
+		f.Says = append(f.Says, said.Say(" The springs are not counted: enter how far they sink.")...)
 	}
 	f.HasWork, f.Work = true, func() []finding.Step {
 		return []finding.Step{
@@ -185,7 +185,7 @@ func wheelRoom(r *rig.Rig) (finding.Finding, bool) {
 		return f, false
 	case t.WheelRoom == nil:
 		f.Lacks("The room over the wheels at full bump", finding.Need{
-			Path: path + "/wheelRoom", Says: said.Say("the room over a wheel, empty"), Where: said.Say("Tape from the {tyre} to what is over it."),
+			Path: path + "/wheelRoom", Says: said.Say("the room over a wheel, empty"), Where: said.Say("Tape from the {tyre} to what is above it."),
 		})
 		return f, true
 	case t.Travel == nil:
@@ -210,20 +210,20 @@ func wheelRoom(r *rig.Rig) (finding.Finding, bool) {
 	switch {
 	case left < 0:
 		f.Outcome, f.Says = finding.Fails, said.Say(
-			"At full bump the {tyre} is % into what is over it. Raise the {mudguard}, or a bump stop.",
+			"At full bump the {tyre} goes % into what is above it. Raise the {mudguard}, or fit a bump stop.",
 			said.Length(-left),
 		)
 	case known && float64(*t.WheelRoom)-sink <= 0:
 		f.Outcome, f.Says = finding.Fails, said.Say(
-			"Laden, the {tyre} touches what is over it. Carry less, or stiffer springs.",
+			"Laden, the {tyre} touches what is above it. Carry less, or fit stiffer springs.",
 		)
 	case left < wheelReserve:
 		f.Outcome, f.Tight, f.Says = finding.Tight, finding.LittleRoom, said.Say(
-			"Only % over the {tyre} at full bump.",
+			"Only % is left above the {tyre} at full bump.",
 			said.Length(left),
 		)
 	default:
-		f.Says = said.Say("% over the {tyre} at full bump.", said.Length(left))
+		f.Says = said.Say("% is left above the {tyre} at full bump.", said.Length(left))
 	}
 	f.Says = append(f.Says, now...)
 	return f, true
@@ -257,7 +257,7 @@ func pressure(r *rig.Rig) (finding.Finding, bool) {
 	)
 	f.Limit = finding.Exactly(quantity.KindPressure, *full)
 	f.Says = said.Say(
-		"Cold, for % on the heavier wheel: % or more, at most the wall's %. An estimate.",
+		"Cold, for % on the heavier wheel: % or more, but no more than the wall's %. An estimate.",
 		said.Mass(load),
 		said.Of(quantity.KindPressure, max(low, high)),
 		said.Of(quantity.KindPressure, *full),
@@ -327,7 +327,7 @@ func angles(r *rig.Rig) (finding.Finding, bool) {
 		steepDrive,
 	)
 	f.Says = said.Say(
-		"The tail scrapes on a ramp over %, the {coupling} on a crest over %. Tail % up, % with the car on a {kerb}.",
+		"The tail scrapes on a ramp steeper than %, the {coupling} on a crest over %. The tail is % up, % with the car on a {kerb}.",
 		said.Of(
 			quantity.KindAngle,
 			depart,
@@ -385,7 +385,7 @@ func tandem(r *rig.Rig) (finding.Finding, bool) {
 		f.Outcome, f.Needs = finding.Unknown, g.Needs
 		f.Says = append(
 			append(said.Say(
-				"Without an equaliser the axles share by the ball's height: front % to %, rear % to %, {ball load} % to %. It takes ",
+				"Without an equaliser the height of the ball shares the load between the axles: front % to %, rear % to %, {ball load} % to %. It takes ",
 				said.Mass(
 					first.Low,
 				),
@@ -407,7 +407,7 @@ func tandem(r *rig.Rig) (finding.Finding, bool) {
 	high, _ := statics.Tandem(m, moment, g.Rate, at, 0.05)
 	low, _ := statics.Tandem(m, moment, g.Rate, at, -0.05)
 	f.Says = said.Say(
-		"No equaliser: front axle %, rear %, ball %. Ball [50 mm] high % and %, low % and %. Even with the ball at %.",
+		"No equaliser: front axle %, rear %, ball %. With the ball [50 mm] high % and %, low % and %. They are even with the ball at %.",
 		said.Mass(
 			first.Nominal,
 		),

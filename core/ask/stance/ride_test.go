@@ -61,21 +61,21 @@ func TestSits(t *testing.T) {
 	// 18.2629° + 7.5196°.
 	f := sample.Find(t, fs, stance.CodeAngles)
 	near(t, "angles", f.Figure.Value/degree, 25.7824603)
-	if s := f.Says.Text(p.Locale()); !strings.Contains(s, "over 26°") || !strings.Contains(s, "455 mm up, 415 mm with") {
+	if s := f.Says.Text(p.Locale()); !strings.Contains(s, "steeper than 26°") || !strings.Contains(s, "455 mm up, 415 mm with") {
 		t.Errorf("%q", s)
 	}
 	// The ball 150 mm higher: the tail 60 mm lower yet, 0.3948 up: 5.4158° + 17.3397°.
 	high := sample.Find(t, stance.Check(rig.Resolve(sample.Plan(t, append(sits, "/towVehicles/car/ballHeight", `0.6`)...), "t", "o")), stance.CodeAngles)
-	if s := high.Says.Text(p.Locale()); !strings.Contains(s, "over 22.8°") || !strings.Contains(s, "395 mm up") {
+	if s := high.Says.Text(p.Locale()); !strings.Contains(s, "steeper than 22.8°") || !strings.Contains(s, "395 mm up") {
 		t.Errorf("%q", s)
 	}
 	for _, c := range []struct {
 		code, want, says string
 		sets             []string
 	}{
-		{stance.CodeLevel, "tight", "Ball at 432 mm rides level", []string{"/towVehicles/car/ballHeight", `0.55`}},
+		{stance.CodeLevel, "tight", "With the ball at 432 mm it rides level", []string{"/towVehicles/car/ballHeight", `0.55`}},
 		{stance.CodeLevel, "tight", "nose down", []string{"/towVehicles/car/ballHeight", `0.35`}},
-		{stance.CodeLevel, "holds", "Springs not counted", []string{"/trailers/t/sinks", `-`}},
+		{stance.CodeLevel, "holds", "springs are not counted", []string{"/trailers/t/sinks", `-`}},
 		{stance.CodeWheel, "fails", "20 mm into", []string{"/trailers/t/travel", `0.11`}},
 		{stance.CodeWheel, "fails", "Laden, the tyre touches", []string{"/trailers/t/sinks", `0.3`}},
 		{stance.CodeWheel, "tight", "Only 5 mm", []string{"/trailers/t/travel", `0.085`}},

@@ -163,7 +163,7 @@ func side(r *rig.Rig, h *span, coupling float64) finding.Finding {
 	f.Margin = &margin
 	alone := math.Atan(uncoupled(r, light.Nominal, h.Nominal))
 	f.Says = said.Say(
-		"A wheel lifts at a side slope of % (empty %, uncoupled %). Centre % up.",
+		"A wheel lifts at a side slope of % (empty %, uncoupled %). The centre is % up.",
 		said.Of(quantity.KindAngle, angle.Nominal),
 		said.Of(
 			quantity.KindAngle,
@@ -178,7 +178,7 @@ func side(r *rig.Rig, h *span, coupling float64) finding.Finding {
 		f.Says = append(
 			f.Says,
 			said.Say(
-				" In a brisk left bend the wheels bear % left and % right, in a right one % and %.",
+				" In a brisk left bend the wheels carry % left and % right, in a right one % and %.",
 				said.Mass(
 					l.Nominal-shift,
 				),
@@ -190,10 +190,10 @@ func side(r *rig.Rig, h *span, coupling float64) finding.Finding {
 	switch {
 	case lift.Nominal < sideways:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = append(f.Says, said.Say(" Load lower; take bends slowly.")...)
+		f.Says = append(f.Says, said.Say(" Load it lower, and take bends slowly.")...)
 	case lift.Low < sideways:
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
-		f.Says = append(f.Says, said.Say(" Find the loads' centres first.")...)
+		f.Says = append(f.Says, said.Say(" Find the centres of the loads first.")...)
 	}
 	f.HasWork, f.Work = true, func() []finding.Step {
 		return []finding.Step{
@@ -305,7 +305,7 @@ func brake(r *rig.Rig, h *span, coupling float64) finding.Finding {
 		-hill,
 	)
 	f.Says = said.Say(
-		"Braking hard, the ball bears % by the trailer's own brakes, % by the car's alone; up a hill of 1 in 5 %, down %.",
+		"Braking hard, the ball carries % if the trailer brakes itself, % if the car brakes alone; up a hill of 1 in 5 %, down %.",
 		said.Mass(own),
 		said.Mass(car),
 		said.Mass(up),
@@ -313,7 +313,7 @@ func brake(r *rig.Rig, h *span, coupling float64) finding.Finding {
 	)
 	if up < 0 {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = append(f.Says, said.Say(" Uphill it pulls the car's tail up: weight forward, or lower.")...)
+		f.Says = append(f.Says, said.Say(" Uphill it pulls the car's tail up: move weight forward, or lower.")...)
 	}
 	f.HasWork, f.Work = true, func() []finding.Step {
 		terms := []finding.StepTerm{
@@ -394,7 +394,7 @@ func yard(r *rig.Rig) finding.Finding {
 	case ball.Nominal < 0:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
-			"Unhitched it tips back: % holds the {coupling} down. Prop the tail first; nobody at the {drawbar}.",
+			"Unhitched it tips back: it takes % to hold the {coupling} down. Prop the tail first; nobody at the {drawbar}.",
 			said.Mass(-ball.Nominal),
 		)
 	case ball.Low < 0:
@@ -403,7 +403,7 @@ func yard(r *rig.Rig) finding.Finding {
 	case ball.Nominal > liftMost: // every well laden rig: the jockey wheel is there for it
 		f.Says = append(
 			said.Say(
-				"% at the {coupling}: too much for one person, use the {jockey wheel} (% on it); ",
+				"% at the {coupling} is too much for one person: use the {jockey wheel} (% on it); ",
 				lift,
 				said.Mass(jockey),
 			),
@@ -411,7 +411,7 @@ func yard(r *rig.Rig) finding.Finding {
 	case ball.Nominal > liftEasy:
 		f.Says = append(
 			said.Say(
-				"% to lift at the {coupling}, one person at most; % on the {jockey wheel}; ",
+				"% to lift at the {coupling}, a job for one person at most; % on the {jockey wheel}; ",
 				lift,
 				said.Mass(jockey),
 			),

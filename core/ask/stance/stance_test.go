@@ -72,14 +72,14 @@ func TestCheck(t *testing.T) {
 	near(t, "braking", brake.Figure.Value, 60+650*0.5*(486.0/650)/2.5)
 	yard := sample.Find(t, fs, stance.CodeYard)
 	// 60 kg at the coupling: 60·2.5/2.15 = 69.77 on the jockey wheel; 650·0.07 on grass.
-	if s := yard.Says.Text(p.Locale()); !strings.Contains(s, "60 kg at the coupling head: too much") || !strings.Contains(s, "70 kg on it") || !strings.Contains(s, "46 kg on grass: two people") {
+	if s := yard.Says.Text(p.Locale()); !strings.Contains(s, "60 kg at the coupling head is too much") || !strings.Contains(s, "70 kg on it") || !strings.Contains(s, "46 kg on grass: two people") {
 		t.Errorf("%q", s)
 	}
 	for _, c := range []struct {
 		code, want, says string
 		sets             []string
 	}{
-		{stance.CodeSlope, "tight", "Load lower", []string{"/loads/crate/size/height/value", `3.5`}},
+		{stance.CodeSlope, "tight", "Load it lower", []string{"/loads/crate/size/height/value", `3.5`}},
 		{stance.CodeYard, "tight", "nobody at the drawbar. Chock it", []string{sample.Crate + "/at/back", `1.4`}},
 		{stance.CodeYard, "holds", "24 kg to lift", []string{sample.Crate + "/at/back", `0.975`}},
 	} {

@@ -94,10 +94,10 @@ func Check(r *rig.Rig) []finding.Finding {
 	v := SpeedOf(r)
 	if s == nil {
 		f.Needs = needs
-		f.Says = said.Say("How it follows is not known yet.")
+		f.Says = said.Say("How it tows is not known yet.")
 		if len(needs) > 0 {
 			f.Says = append(
-				append(said.Say("How it follows is not known: it takes "), needs[0].Says...),
+				append(said.Say("How it tows is not known: it takes "), needs[0].Says...),
 				said.Piece{Text: "."},
 			)
 		}
@@ -106,7 +106,7 @@ func Check(r *rig.Rig) []finding.Finding {
 	m := s.Model(Nominal)
 	mode, ok := m.At(v)
 	if !ok {
-		f.Says = said.Say("How it follows cannot be computed from these figures.")
+		f.Says = said.Say("How it tows cannot be worked out from these figures.")
 		return []finding.Finding{f}
 	}
 	f.Outcome, f.Figure, f.Limit = finding.Holds, finding.Exactly(
@@ -121,16 +121,16 @@ func Check(r *rig.Rig) []finding.Finding {
 	case mode.Diverges:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
-			"At % the rig would not hold a straight line by itself. Go slower; lighten the car's tail.",
+			"At % the rig would not run straight on its own. Go slower, and take weight off the car's tail.",
 			speed,
 		)
 	case mode.Damping <= 0:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("At % snaking would grow. Heavy things to the axle, more {ball load}, slower.", speed)
+		f.Says = said.Say("At % snaking would grow. Move heavy things to the axle, put more on the ball, or go slower.", speed)
 	case mode.Damping < Little:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
-			"At % snaking dies out slowly: each swing still % of the last. Heavy things to the axle, or slower.",
+			"At % snaking dies out slowly: each swing is still % of the last. Move heavy things to the axle, or go slower.",
 			speed,
 			said.Share(math.Exp(-2*math.Pi*mode.Damping/math.Sqrt(1-square(mode.Damping)))),
 		)
@@ -138,7 +138,7 @@ func Check(r *rig.Rig) []finding.Finding {
 		f.Says = said.Say("At % nothing swings.", speed)
 	default:
 		f.Says = said.Say(
-			"At % each swing is % of the last. It compares arrangements and promises nothing.",
+			"At % each swing is % of the last. That compares arrangements and promises nothing.",
 			speed,
 			said.Share(math.Exp(-2*math.Pi*mode.Damping/math.Sqrt(1-square(mode.Damping)))),
 		)
@@ -266,7 +266,7 @@ func (c *Chart) says() said.Sentence {
 		s = append(
 			s,
 			said.Say(
-				" From % it would not hold a straight line by itself.",
+				" From % it would not run straight on its own.",
 				said.Of(quantity.KindSpeed, *c.Diverges),
 			)...)
 	}

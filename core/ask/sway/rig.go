@@ -81,7 +81,7 @@ func Of(r *rig.Rig) (*Rig, []finding.Need) {
 			{
 				Path:  "/outings/" + r.Scope.Outing + "/vehicle",
 				Says:  said.Say("which car tows"),
-				Where: said.Say("Choose it at the outing."),
+				Where: said.Say("Choose it in the outing."),
 			},
 		}
 	}

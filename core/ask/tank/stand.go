@@ -65,11 +65,11 @@ func stand(r *rig.Rig, it *rig.Item, t *plan.Tank) finding.Finding {
 	s, err := section.Of(parts.SizeOf(t.Leg))
 	switch {
 	case t.Leg.Shape == "" || err != nil || !known:
-		return unknown(it.Path+"/tank/leg", "what a leg is of", "Its section with a caliper.")
+		return unknown(it.Path+"/tank/leg", "what a leg is made of", "Its section with a caliper.")
 	case high < little:
 		return unknown(
 			r.LayoutPath("/placements/"+it.ID+"/at/up"),
-			"how high it stands over the deck",
+			"how high it stands above the deck",
 			"From the deck to the tank's underside.",
 		)
 	case it.Lot == nil || it.Lot.Contents == nil || it.Lot.Mass == nil:
@@ -92,18 +92,18 @@ func stand(r *rig.Rig, it *rig.Item, t *plan.Tank) finding.Finding {
 	says := said.Say("Full, % on % legs of %", said.Mass(kg), said.Count(t.Legs), said.Length(high))
 	if along >= critical || t.Legs < 3 && !t.LegsBraced {
 		f.Outcome = finding.Fails
-		f.Says = append(says, said.Say(" fall over. Four legs, braced both ways.")...)
+		f.Says = append(says, said.Say(" falls over. Give it four legs, braced both ways.")...)
 		return f
 	}
 	sigma := along/s.Area + moment/w/(1-along/critical)
 	f.AtMost(quantity.KindStress, sigma, stock.Working())
-	f.Says = append(says, said.Say(": under full braking a leg bears %, of the % that it is used to.",
+	f.Says = append(says, said.Say(": under full braking a leg carries %, of the % it may carry.",
 		said.Of(quantity.KindStress, sigma), said.Of(quantity.KindStress, stock.Working()))...)
 	switch {
 	case f.Outcome == finding.Fails && !t.LegsBraced:
 		f.Says = append(f.Says, said.Say(" Brace it both ways, or stand it lower.")...)
 	case f.Outcome == finding.Fails:
-		f.Says = append(f.Says, said.Say(" Stronger legs, or more of them.")...)
+		f.Says = append(f.Says, said.Say(" Use stronger legs, or more of them.")...)
 	default:
 		f.Says = append(
 			f.Says,

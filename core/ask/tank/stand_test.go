@@ -40,10 +40,10 @@ func TestStand(t *testing.T) {
 		{0.5, `"legs":4,` + leg, finding.Holds, "Straps"},
 		{1.5, `"legs":4,` + slim, finding.Fails, "Brace"},
 		{1.5, `"legs":4,"legsBraced":true,` + slim, finding.Holds, "Straps"},
-		{0.5, `"legs":2,` + leg, finding.Fails, "fall over"},
-		{0.5, `"legs":4,` + strings.Replace(leg, `"height":0.06,"width":0.06,"wall":0.004`, `"height":0.01,"width":0.01,"wall":0.001`, 1), finding.Fails, "fall over"},
+		{0.5, `"legs":2,` + leg, finding.Fails, "falls over"},
+		{0.5, `"legs":4,` + strings.Replace(leg, `"height":0.06,"width":0.06,"wall":0.004`, `"height":0.01,"width":0.01,"wall":0.001`, 1), finding.Fails, "falls over"},
 		{0, `"legs":4,` + leg, finding.Unknown, "how high"},
-		{0.5, `"legs":4`, finding.Unknown, "leg is of"},
+		{0.5, `"legs":4`, finding.Unknown, "leg is made of"},
 	} {
 		fs := tank.Check(on(t, c.up, c.legs))
 		if len(fs) != 1 {

@@ -38,7 +38,7 @@ const (
 )
 
 // errSticks is a bed that no pull moves on.
-var errSticks = errors.New("line, pick and hinge stand in one line")
+var errSticks = errors.New("line, pick-up point and hinge are in one line")
 
 // Figures of practice (confidence C).
 const (
@@ -86,7 +86,7 @@ func Check(r *rig.Rig) []finding.Finding {
 	if s.stays {
 		f := s.base(CodeGear, "How it tips", "by")
 		f.Says = said.Say(
-			"Nothing that is poured or piled is on the bed: it stays down on this outing, latched on both sides.",
+			"Nothing on the bed can be poured or tipped: it stays down on this outing, latched on both sides.",
 		)
 		return []finding.Finding{f, s.prop()}
 	}
@@ -112,7 +112,7 @@ func missing(r *rig.Rig, t *plan.Tipping) finding.Finding {
 	root := "/trailers/" + r.Scope.Trailer
 	switch {
 	case t.By == "":
-		return need(f, root+"/tipping/by", "what raises the bed", "A winch over a mast, a cylinder, hands.")
+		return need(f, root+"/tipping/by", "what raises the bed", "A winch over a mast, a cylinder, or hands.")
 	case len(t.Pieces) > 0 && lacks(t) != "":
 		return need(
 			f,
@@ -125,14 +125,14 @@ func missing(r *rig.Rig, t *plan.Tipping) finding.Finding {
 			f,
 			root+"/tipping/mass",
 			"the weight of the bed itself",
-			"Lift its front on a scale: twice what that shows is near.",
+			"Lift its front on a scale: twice what it shows is close.",
 		)
 	case t.Stop == nil:
 		return need(
 			f,
 			root+"/tipping/stop",
 			"the angle at which it stops",
-			"A level's angle on the raised bed, or what chain or cylinder leave.",
+			"The angle of the raised bed by a level, or what chain or cylinder allow.",
 		)
 	case r.Trailer.DeckLength == nil:
 		return need(f, root+"/deckLength", "the length of the deck", "Tape it.")
@@ -178,15 +178,15 @@ func (s *Setup) works() finding.Finding {
 	switch {
 	case runs && over <= 0:
 		return fails("hinge/back", said.Say(
-			"The hinge stands before the common centre of bed and load: it runs over at once. Move the hinge to the rear, or the load forward.",
+			"The hinge is in front of the common centre of bed and load: it runs over at once. Move the hinge back, or the load forward.",
 		))
 	case len(s.Swept) == 0 && errors.Is(s.err, tipping.ErrReach):
 		return fails(
 			"top/back",
-			said.Say("Mast, strap or lever do not reach each other with the bed down. Check their places."),
+			said.Say("With the bed down, mast, strap or lever do not reach each other. Check their positions."),
 		)
 	case len(s.Swept) == 0 && errors.Is(s.err, tipping.ErrPlace):
-		return fails("pick/back", said.Say("Two places of the gear are one. Move one of them."))
+		return fails("pick/back", said.Say("Two points of the gear are in the same place. Move one of them."))
 	case len(s.Swept) == 0 && s.pushes():
 		return fails(
 			"foot/up",
@@ -198,14 +198,14 @@ func (s *Setup) works() finding.Finding {
 		return fails(
 			"top/up",
 			said.Say(
-				"With the bed down the line pulls through the hinge or under it and does not lift. Raise the mast's top.",
+				"With the bed down the line pulls through the hinge or below it and does not lift. Raise the top of the mast.",
 			),
 		)
 	case s.err != nil:
 		at := s.Swept[len(s.Swept)-1].Angle
-		way := "Raise the mast's top, pick the bed up farther to the rear, or stop it before."
+		way := "Raise the top of the mast, pick the bed up farther back, or stop it sooner."
 		if s.pushes() {
-			way = "Move the cylinder's foot, or stop it before."
+			way = "Move the foot of the cylinder, or stop it sooner."
 		}
 		f.Figure, f.Limit = finding.Exactly(quantity.KindAngle, at), finding.Exactly(quantity.KindAngle, s.stop)
 		return fails(
@@ -221,7 +221,7 @@ func (s *Setup) works() finding.Finding {
 		g.Outcome = finding.Fails
 		g.Figure, g.Limit = finding.Exactly(quantity.KindAngle, over), finding.Exactly(quantity.KindAngle, s.stop)
 		g.Says = said.Say(
-			"At % bed and load stand over the hinge and run on by themselves, before the stop at %. A limit chain that holds them, or stop before.",
+			"At % bed and load are over the hinge and run on by themselves, before the stop at %. Fit a limit chain that holds them, or stop sooner.",
 			said.Of(quantity.KindAngle, over),
 			said.Of(quantity.KindAngle, s.stop),
 		)
@@ -229,7 +229,7 @@ func (s *Setup) works() finding.Finding {
 	}
 	pull, at := s.most()
 	f.Figure = finding.Exactly(quantity.KindMass, pull/tipping.Gravity)
-	f.Says = said.Say("It comes up to %. Most is taken at %: % "+s.borne()+".",
+	f.Says = said.Say("It comes up to %. The most it takes is at %: % "+s.borne()+".",
 		said.Of(quantity.KindAngle, s.stop), said.Of(quantity.KindAngle, at), said.Mass(pull/tipping.Gravity))
 	return f
 }

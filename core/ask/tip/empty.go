@@ -23,15 +23,15 @@ func (s *Setup) slide() (finding.Finding, bool) {
 		said.Of(quantity.KindAngle, radians(low)), said.Of(quantity.KindAngle, radians(high)))
 	switch {
 	case stop >= high:
-		f.Says = append(says, said.Say(" It empties by itself.")...)
+		f.Says = append(says, said.Say(" It empties on its own.")...)
 	case stop >= low:
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 		f.Says = append(
 			says,
-			said.Say(" Some of it stays: a rake, a smoother lining, or higher. Nobody climbs in.")...)
+			said.Say(" Some of it stays: use a rake or a smoother lining, or raise it higher. Nobody climbs in.")...)
 	default:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = append(says, said.Say(" It does not slide: higher, a plastic lining, or a shovel from behind.")...)
+		f.Says = append(says, said.Say(" It does not slide: raise it higher, use a plastic lining, or a shovel from behind.")...)
 	}
 	return f, true
 }
@@ -47,7 +47,7 @@ func (s *Setup) gate() (finding.Finding, bool) {
 	f.Figure, f.Limit = finding.Exactly(quantity.KindLength, opens), finding.Exactly(quantity.KindLength, wants)
 	if opens < wants {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-		f.Says = said.Say("The tailgate opens %; lumps of % jam under %. Take it off, or hinge it at its bottom.",
+		f.Says = said.Say("The tailgate opens %; lumps of % jam when it opens less than %. Take it off, or hinge it at the bottom.",
 			said.Length(opens), said.Length(*s.t.Lumps), said.Length(wants))
 		return f, true
 	}

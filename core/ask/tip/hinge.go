@@ -38,13 +38,13 @@ func (s *Setup) hinge() (finding.Finding, bool) {
 	d := float64(*s.t.HingePin)
 	tau := most * share / (planes * math.Pi / 4 * d * d)
 	f.AtMost(quantity.KindStress, tau, pinShear)
-	f.Says = said.Say("At % the hinge bears %; a pin is sheared with %, of the % that plain steel is used to.",
+	f.Says = said.Say("At % the hinge carries %; a pin is sheared with %, of the % plain steel may carry.",
 		said.Of(quantity.KindAngle, at), said.Of(quantity.KindForce, most), said.Of(quantity.KindStress, tau),
 		said.Of(quantity.KindStress, pinShear))
 	if f.Outcome == finding.Fails {
-		f.Says = append(f.Says, said.Say(" Thicker pins, each held on both sides of the bed's lug.")...)
+		f.Says = append(f.Says, said.Say(" Use thicker pins, each held on both sides of the bed's lug.")...)
 	} else if !s.t.PinBoth {
-		f.Says = append(f.Says, said.Say(" Held on one side alone it bends as well: no gap beside the lug.")...)
+		f.Says = append(f.Says, said.Say(" Held on only one side it bends as well: leave no gap beside the lug.")...)
 	}
 	return s.sure(f, tau), true
 }

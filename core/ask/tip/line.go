@@ -41,12 +41,12 @@ func (s *Setup) reach() (finding.Finding, bool) {
 	wants += turnsLeft * math.Pi * drum
 	f.AtMost(quantity.KindLength, wants, float64(*s.t.LineLong))
 	f.Says = said.Say(
-		"With the bed down the line spans %, the winch "+where+", three turns on its drum; it is % long.",
+		"With the bed down the line spans % and the winch "+where+", three turns on its drum; it is % long.",
 		said.Length(wants),
 		said.Length(*s.t.LineLong),
 	)
 	if f.Outcome == finding.Fails {
-		f.Says = append(f.Says, said.Say(" A longer line, or a part less in the tackle.")...)
+		f.Says = append(f.Says, said.Say(" Use a longer line, or one part less in the tackle.")...)
 	}
 	return f, true
 }
@@ -66,15 +66,15 @@ func (s *Setup) atHand() (finding.Finding, bool) {
 	case id != "":
 		w := s.t.AtHand[id]
 		f.Limit = finding.Exactly(quantity.KindMass, float64(*w.Lifts)*s.Keeps())
-		f.Says = said.Say("The weakest at hand that does it is %: % on the drum, of % on its last layer.",
+		f.Says = said.Say("The weakest winch you have that does it is %: % on the drum, of % on its last layer.",
 			said.Name(w.Name, "a winch"), said.Mass(drum), said.Mass(float64(*w.Lifts)*s.Keeps()))
 	case unsure:
 		f.Outcome = finding.Unknown
 		f.Says = said.Say(
-			"One of those at hand may do it: enter what it lifts, whether for lifting, and whether it holds by itself.",
+			"One of those you have may do it: enter what it lifts, whether it is for lifting, and whether it holds by itself.",
 		)
 		f.Needs = []finding.Need{{
-			Path: "/trailers/" + s.r.Scope.Trailer + "/tipping/atHand", Says: said.Say("what the winches at hand are rated for"),
+			Path: "/trailers/" + s.r.Scope.Trailer + "/tipping/atHand", Says: said.Say("what the winches you have are rated for"),
 			Where: said.Say("On their plates."),
 		}}
 		if _, untold := s.fuller(); len(untold) > 0 {
@@ -84,7 +84,7 @@ func (s *Setup) atHand() (finding.Finding, bool) {
 	default:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
-			"None of those at hand lifts % on its last layer, is rated for lifting and holds by itself. A part more in the tackle, or a stronger one.",
+			"None of those you have lifts % on its last layer, is rated for lifting and holds by itself. Use one part more in the tackle, or a stronger winch.",
 			said.Mass(drum),
 		)
 	}
@@ -147,21 +147,21 @@ func (s *Setup) spread() (finding.Finding, bool) {
 	kg := said.Mass(push / quantity.Gravity)
 	switch {
 	case s.t.SidesTied:
-		f.Says = said.Say("The sides are tied over the tail; % press on the last metre of each.", kg)
+		f.Says = said.Say("The sides are tied over the tail; % pushes on the last metre of each.", kg)
 	case s.t.GateHung == plan.GateTop:
-		f.Says = said.Say("The tailgate's upper pins tie the sides; % press on the last metre of each.", kg)
+		f.Says = said.Say("The tailgate's upper pins tie the sides; % pushes on the last metre of each.", kg)
 	case s.t.GateHung == "":
 		return need(f, "/trailers/"+s.r.Scope.Trailer+"/tipping/gateHung", "how the tailgate is hung while it tips",
 			"At its top, at its bottom, or off."), true
 	case push <= spreadsLittle:
 		f.Says = said.Say(
-			"The sides' rear ends stand free; % press on the last metre of each, which stakes bear.",
+			"The rear ends of the sides stand free; % pushes on the last metre of each, and stakes take that.",
 			kg,
 		)
 	default:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
-			"With the tailgate down or off the sides' rear ends stand free, and % press on the last metre of each: they spread, and the gate does not close again. A bar or a chain over the tail.",
+			"With the tailgate down or off, the rear ends of the sides stand free and % pushes on the last metre of each: they spread, and the gate does not close again. Put a bar or a chain across the tail.",
 			kg,
 		)
 	}

@@ -36,7 +36,7 @@ func (s *Setup) mast() (finding.Finding, bool) {
 		f.Outcome, f.Tight, f.Gate = finding.Tight, finding.LittleRoom, finding.GateCut
 		f.Figure = finding.Exactly(quantity.KindAngle, at)
 		f.Says = said.Say(
-			"At % the bed comes up into the mast. Two posts beside the bed, joined over their tops, or a mast that leans farther forward.",
+			"At % the bed comes up into the mast. Use two posts beside the bed, joined above it, or a mast that leans farther forward.",
 			said.Of(quantity.KindAngle, at),
 		)
 		return f, true
@@ -48,8 +48,8 @@ func (s *Setup) mast() (finding.Finding, bool) {
 		"Its height, width and wall, with a caliper.")
 	f.Figure = finding.Exactly(quantity.KindMass, worst/tipping.Gravity)
 	f.Says = said.Say(
-		"Not known whether the mast bears it: where it bends most its foot bears a moment as of % at one metre, "+
-			"and % along it. Tell its section.",
+		"Whether the mast holds is not known: where it bends most its foot takes a moment like % at one metre, "+
+			"and % along it. Enter its section.",
 		said.Mass(worst/tipping.Gravity),
 		said.Mass(math.Max(0, along)/tipping.Gravity),
 	)
@@ -94,17 +94,17 @@ func (s *Setup) post(f finding.Finding, long float64) finding.Finding {
 	}
 	if math.IsInf(worst, 1) {
 		f.Outcome = finding.Fails
-		f.Says = said.Say("The mast is so slender that it buckles under the line. A larger section, or a stay.")
+		f.Says = said.Say("The mast is so slender that it buckles under the line. Use a larger section, or a stay.")
 		return f
 	}
 	f.AtMost(quantity.KindStress, worst, stock.Working())
 	f.Says = said.Say(
-		"The mast bears % at its foot, of the % that its material is used to; its weld or socket as much.",
+		"The mast carries % at its foot, of the % its material may carry; its weld or socket takes as much.",
 		said.Of(quantity.KindStress, worst),
 		said.Of(quantity.KindStress, stock.Working()),
 	)
 	if f.Outcome == finding.Fails {
-		f.Says = append(f.Says, said.Say(" A larger section, two posts, or a stay to the front.")...)
+		f.Says = append(f.Says, said.Say(" Use a larger section, two posts, or a stay to the front.")...)
 	}
 	return s.sure(f, worst)
 }

@@ -47,7 +47,7 @@ func TestMoreChecks(t *testing.T) {
 		{hand + struts, `"strutPush":400`, `"strutPush":600`, tip.CodeStrut, finding.Tight, "by themselves", empty},
 		{hand + struts, `"strutPush":400`, `"strutPush":1200`, tip.CodeStrut, finding.Fails, "too strong", empty},
 		{mast, `"stop":0.8`, `"stop":0.8,"hingePin":0.02,"pinBoth":true`, tip.CodeHinge, finding.Holds, "sheared", nil},
-		{mast, `"stop":0.8`, `"stop":0.8,"hingePin":0.004`, tip.CodeHinge, finding.Fails, "Thicker", nil},
+		{mast, `"stop":0.8`, `"stop":0.8,"hingePin":0.004`, tip.CodeHinge, finding.Fails, "thicker", nil},
 		{mast, `"stop":0.8`, `"stop":0.8,"mastOf":{"shape":"tube","height":0.1,"width":0.1,"wall":0.006,"material":"s235"}`, tip.CodeMast, finding.Holds, "its foot", nil},
 		{mast, `"stop":0.8`, `"stop":0.8,"mastOf":{"shape":"tube","height":0.03,"width":0.03,"wall":0.002,"material":"s235"}`, tip.CodeMast, finding.Fails, "stay", nil},
 		{mast, `"stop":0.8`, `"stop":0.8,"mastOf":{"shape":"tube","height":0.08,"width":0.08,"wall":0.09,"material":"s235"}`, tip.CodeMast, finding.Unknown, "section", nil},

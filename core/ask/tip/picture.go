@@ -43,7 +43,7 @@ const every = 4
 var cares = []string{
 	"Nobody under a raised bed. Nobody beside it while it moves.",
 	"Hands off hinge, line and roller.",
-	"Level, firm ground; tailgate unlatched before, everyone clear behind.",
+	"Level, firm ground; unlatch the tailgate first, everyone clear behind.",
 }
 
 // Show is a rig's bed as the stage shows it; nil where none is told. Without enough to sweep it, the places alone.

@@ -43,14 +43,14 @@ func (s *Setup) pull() (out []finding.Finding) {
 		f.Says = said.Say("At % the cylinder takes %, of the pack's %.", said.Of(quantity.KindAngle, at),
 			said.Of(quantity.KindPressure, n/area), said.Of(quantity.KindPressure, float64(*s.t.Pressure)))
 		if f.Outcome == finding.Fails {
-			f.Says = append(f.Says, said.Say(" A larger bore, its head farther from the hinge, or less load.")...)
+			f.Says = append(f.Says, said.Say(" Use a larger bore, move its head farther from the hinge, or carry less.")...)
 		}
 		out = append(out, s.sure(f, n/area))
 	default:
 		f := s.base(CodePull, "By hand", "pick/back")
 		f.AtMost(quantity.KindMass, n/tipping.Gravity, handShort/tipping.Gravity)
 		f.Says = said.Say(
-			"At % it takes % square to the bed; % is what one pushes for a moment.",
+			"At % it takes % square to the bed; one person pushes % for a moment.",
 			said.Of(quantity.KindAngle, at),
 			said.Mass(n/tipping.Gravity),
 			said.Mass(handShort/tipping.Gravity),
@@ -74,7 +74,7 @@ func (s *Setup) sure(f finding.Finding, most float64) finding.Finding {
 	}
 	if n > 0 && f.Figure.Value*least/n <= f.Limit.Value {
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
-		f.Says = append(f.Says, said.Say(" That is with the guessed weights at their most: weigh them.")...)
+		f.Says = append(f.Says, said.Say(" That takes the guessed weights at their highest: weigh them.")...)
 	}
 	return f
 }
@@ -88,7 +88,7 @@ func (s *Setup) winch(n, at float64, root string) (out []finding.Finding) {
 			f,
 			root+"winchLifts",
 			"what the winch is rated to lift",
-			"On its plate. A rating for rolling loads is none for lifting.",
+			"On its plate. A rating for rolling loads does not count for lifting.",
 		)
 		f.Says = said.Say(
 			"It takes % on the drum, at %. What is the winch rated to lift?",
@@ -101,41 +101,41 @@ func (s *Setup) winch(n, at float64, root string) (out []finding.Finding) {
 		f.Says = said.Say("It takes % on the drum, at %; on its last layer the winch lifts %.",
 			said.Mass(drum), said.Of(quantity.KindAngle, at), said.Mass(lifts))
 		if f.Outcome == finding.Fails {
-			f.Says = append(f.Says, said.Say(" A part more in the tackle, a higher mast, a stronger winch, or less load.")...)
+			f.Says = append(f.Says, said.Say(" Use one part more in the tackle, a higher mast or a stronger winch, or carry less.")...)
 		}
 		if fuller, untold := s.fuller(); f.Outcome == finding.Holds && drum > fuller*lifts {
 			f.Outcome, f.Tight, f.Needs = finding.Tight, finding.GuessTooRough, untold
 			f.Says = slices.Concat(f.Says,
-				said.Say(" That is on the first; on a full drum about %. Tell ", said.Mass(fuller*lifts)),
+				said.Say(" That is on the first; on a full drum about %. Enter ", said.Mass(fuller*lifts)),
 				finding.Takes(untold), said.Say("."))
 		}
 		f = s.sure(f, drum)
 	}
 	out = append(out, f)
-	g := s.base(CodeWinch, "A winch that may lift", "lifting")
+	g := s.base(CodeWinch, "A winch fit for lifting", "lifting")
 	switch {
 	case s.t.Lifting == nil:
 		g = need(
 			g,
 			root+"lifting",
 			"whether the winch is rated for lifting",
-			"Its leaflet says lifting, or pulling alone.",
+			"Its leaflet says lifting, or only pulling.",
 		)
 	case !*s.t.Lifting:
 		g.Outcome = finding.Fails
 		g.Says = said.Say(
-			"The winch is rated for pulling loads that roll, not for lifting: a bed that comes down by itself is a lifted load.",
+			"The winch is rated for pulling rolling loads, not for lifting: a bed that can come down on its own is a lifted load.",
 		)
 	case s.t.Brake == nil:
 		g = need(
 			g,
 			root+"brake",
 			"whether the winch holds by itself",
-			"Let the crank go, or the switch, with a load on: the bed must stay.",
+			"Let go of the crank, or the switch, with a load on: the bed must stay.",
 		)
 	case !*s.t.Brake:
 		g.Outcome = finding.Fails
-		g.Says = said.Say("The winch does not hold by itself: let go, the bed falls. It takes a load brake.")
+		g.Says = said.Say("The winch does not hold by itself: let go, and the bed falls. It needs a load brake.")
 	default:
 		g.Says = said.Say("The winch is rated for lifting and holds by itself.")
 	}
@@ -143,8 +143,8 @@ func (s *Setup) winch(n, at float64, root string) (out []finding.Finding) {
 	if s.t.LineMax == nil {
 		out = append(
 			out,
-			need(s.base(CodeLine, "Line or strap", "lineMax"), root+"lineMax", "what the line or strap may bear",
-				"On its label, as a working load; of a bare rope a fifth of what it breaks at."),
+			need(s.base(CodeLine, "Line or strap", "lineMax"), root+"lineMax", "what the line or strap may carry",
+				"On its label, as a working load; for a bare rope, a fifth of what it breaks at."),
 		)
 	} else {
 		h := s.base(CodeLine, "Line or strap", "lineMax")
@@ -155,10 +155,10 @@ func (s *Setup) winch(n, at float64, root string) (out []finding.Finding) {
 		h.AtMost(quantity.KindMass, drum, limit)
 		h.Says = said.Say("% in the line, of %.", said.Mass(drum), said.Mass(limit))
 		if s.t.Strap && s.t.InTheSun != nil {
-			h.Says = append(h.Says, said.Say(" The sun has left it so much: half in two and a half years.")...)
+			h.Says = append(h.Says, said.Say(" That is what the sun has left: half in two and a half years.")...)
 		}
 		if h.Outcome == finding.Fails {
-			h.Says = append(h.Says, said.Say(" A new or stronger one.")...)
+			h.Says = append(h.Says, said.Say(" Use a new or stronger one.")...)
 		}
 		out = append(out, s.sure(h, drum))
 	}
@@ -174,20 +174,20 @@ func (s *Setup) winch(n, at float64, root string) (out []finding.Finding) {
 			handSteady/tipping.Gravity,
 		)
 		h.Says = said.Say(
-			"% on the crank at its worst; % is what one keeps up.",
+			"% on the crank at its worst; one person keeps up %.",
 			said.Mass(hand/tipping.Gravity),
 			said.Mass(handSteady/tipping.Gravity),
 		)
 		switch {
 		case hand > handShort:
 			h.Outcome = finding.Fails
-			h.Says = append(h.Says, said.Say(" Nobody turns that: a part more, or a winch with more gear.")...)
+			h.Says = append(h.Says, said.Say(" Nobody turns that: use one part more, or a winch with a lower gear.")...)
 		case hand > handSteady:
 			h.Outcome, h.Tight = finding.Tight, finding.LittleRoom
 		default:
 			if fuller, untold := s.fuller(); hand > fuller*handSteady {
 				h.Outcome, h.Tight, h.Needs = finding.Tight, finding.GuessTooRough, untold
-				h.Says = append(h.Says, said.Say(" On a full drum about %.", said.Mass(hand/fuller/tipping.Gravity))...)
+				h.Says = append(h.Says, said.Say(" On a full drum it is about %.", said.Mass(hand/fuller/tipping.Gravity))...)
 			}
 		}
 		out = append(out, h)
@@ -209,7 +209,7 @@ func (s *Setup) valve(root string) finding.Finding {
 	case !*s.t.Brake:
 		f.Outcome = finding.Fails
 		f.Says = said.Say(
-			"When a hose bursts the bed falls: a valve at the cylinder that holds it, and lets it down slowly.",
+			"When a hose bursts the bed falls: fit a valve at the cylinder that holds it and lets it down slowly.",
 		)
 	default:
 		f.Says = said.Say("A valve at the cylinder holds the bed when a hose bursts, and lets it down slowly.")
@@ -241,7 +241,7 @@ func (s *Setup) fuller() (share float64, needs []finding.Need) {
 	switch n := s.t.Layers; {
 	case n == 0:
 		return norms.FullDrum, []finding.Need{{
-			Path: root + "layers", Says: said.Say("how many layers of line lie on the drum"),
+			Path: root + "layers", Says: said.Say("how many layers of line are on the drum"),
 			Where: said.Say("Wind it on and count."),
 		}}
 	case n > 1 && s.t.DrumAcross == nil:
@@ -278,21 +278,21 @@ func (s *Setup) stroke() (finding.Finding, bool) {
 	switch {
 	case closed >= open:
 		f.Outcome, f.Says = finding.Fails, said.Say(
-			"Closed the cylinder is % long and open %: one of the two is wrong.",
+			"The cylinder is entered as % long closed and % open: one of the two is wrong.",
 			said.Length(closed),
 			said.Length(open),
 		)
 	case short < closed-1e-6:
 		f.Outcome = finding.Fails
 		f.Says = said.Say(
-			"With the bed down there are % between its eyes; closed the cylinder is % long. It holds the bed up: move its foot away.",
+			"With the bed down its eyes are % apart; closed, the cylinder is % long. It holds the bed up: move its foot away.",
 			said.Length(short),
 			said.Length(closed),
 		)
 	case long > open+1e-6:
 		f.Outcome = finding.Fails
 		f.Says = said.Say(
-			"At the stop there are % between its eyes; open the cylinder is % long. It ends before: a longer one, or its head nearer to the hinge.",
+			"At the stop its eyes are % apart; open, the cylinder is % long. It runs out first: use a longer one, or move its head nearer to the hinge.",
 			said.Length(long),
 			said.Length(open),
 		)

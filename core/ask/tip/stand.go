@@ -11,24 +11,24 @@ import (
 
 // low asks how near the tail comes to the ground.
 func (s *Setup) low() (finding.Finding, bool) {
-	f := s.base(CodeTail, "The tail over the ground", "hinge/back")
+	f := s.base(CodeTail, "The tail above the ground", "hinge/back")
 	h := s.tail(s.stop)
 	f.Figure, f.Limit = finding.Exactly(quantity.KindLength, h), finding.Exactly(quantity.KindLength, tailLeast)
 	switch {
 	case h < 0:
 		f.Outcome = finding.Fails
 		f.Says = said.Say(
-			"At the stop the tail would stand % under the ground. A hinge farther to the rear or higher, or stop before.",
+			"At the stop the tail would be % below the ground. Move the hinge back or higher, or stop sooner.",
 			said.Length(-h),
 		)
 	case h < tailLeast:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
-			"At the stop the tail is % over the ground: it digs into the heap. Drive on as it empties.",
+			"At the stop the tail is % above the ground: it digs into the heap. Pull forward as it empties.",
 			said.Length(h),
 		)
 	default:
-		f.Says = said.Say("At the stop the tail is % over the ground.", said.Length(h))
+		f.Says = said.Say("At the stop the tail is % above the ground.", said.Length(h))
 	}
 	return f, true
 }
@@ -54,23 +54,23 @@ func (s *Setup) balance() (finding.Finding, bool) {
 	case least >= 0 && lowest < 0:
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 		f.Says = said.Say(
-			"With the load stuck at the stop the ball still bears %, but by the guesses the {coupling} may lift the car's tail with %. Weigh bed and load.",
+			"With the load stuck at the stop the ball still carries %, but by the guesses the {coupling} may lift the car's tail with %. Weigh bed and load.",
 			said.Mass(least),
 			said.Mass(-lowest),
 		)
 	case least >= 0:
-		f.Says = said.Say("With the load stuck at the stop the ball still bears %.", said.Mass(least))
+		f.Says = said.Say("With the load stuck at the stop the ball still carries %.", said.Mass(least))
 	case s.t.Unhitched:
 		f.Outcome = finding.Fails
 		f.Says = said.Say(
-			"With the load stuck, at % the trailer goes over to the rear: % lift at the {coupling}. Tip hitched, or with props under the tail.",
+			"With the load stuck, at % the trailer tips over backward: the {coupling} lifts with %. Tip it hitched, or with props under the tail.",
 			said.Of(quantity.KindAngle, at),
 			said.Mass(-least),
 		)
 	default:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
-			"With the load stuck, at % the {coupling} lifts the car's tail with %. Hitched alone, latch and pin looked at, parking brake on, wheels chocked.",
+			"With the load stuck, at % the {coupling} lifts the car's tail with %. Tip it only hitched, with latch and pin checked, parking brake on and wheels chocked.",
 			said.Of(quantity.KindAngle, at),
 			said.Mass(-least),
 		)
@@ -110,7 +110,7 @@ func (s *Setup) side() (finding.Finding, bool) {
 	wanted := topples * (slope + math.Atan2(sinks, track))
 	f.AtMost(quantity.KindAngle, wanted, topple)
 	f.Says = said.Say(
-		"Raised and stuck to one side it topples at %; the ground's % with a wheel sunk in and a reserve come to %.",
+		"Raised, with the load stuck to one side, it topples at %; the ground's % with a wheel sunk in and a reserve make %.",
 		said.Of(
 			quantity.KindAngle,
 			topple,
@@ -119,10 +119,10 @@ func (s *Setup) side() (finding.Finding, bool) {
 		said.Of(quantity.KindAngle, wanted),
 	)
 	if f.Outcome == finding.Fails {
-		f.Says = append(f.Says, said.Say(" Level, firm ground alone; a board under the lower wheel.")...)
+		f.Says = append(f.Says, said.Say(" Use only level, firm ground; put a board under the lower wheel.")...)
 	}
 	if !told && f.Outcome == finding.Holds {
-		f.Says = append(f.Says, said.Say(" Stop at once where a wheel sinks.")...)
+		f.Says = append(f.Says, said.Say(" Stop at once if a wheel sinks.")...)
 	}
 	return f, true
 }
@@ -136,7 +136,7 @@ func (s *Setup) prop() finding.Finding {
 	case !s.t.Prop:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
-			"There is no prop: nobody reaches under the raised bed, for grease or a stone. Build one in that stands by itself.",
+			"There is no prop: nobody may reach under the raised bed, for grease or a stone. Build in one that stands by itself.",
 		)
 	case s.t.PropMax != nil && float64(*s.t.PropMax) < bed:
 		f.Outcome = finding.Fails
@@ -148,18 +148,18 @@ func (s *Setup) prop() finding.Finding {
 			float64(*s.t.PropMax),
 		)
 		f.Says = said.Say(
-			"The prop bears %, the empty bed weighs up to %. A stronger one.",
+			"The prop carries %, and the empty bed weighs up to %. Use a stronger one.",
 			said.Mass(*s.t.PropMax),
 			said.Mass(bed),
 		)
 	case s.t.PropMax == nil:
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
 		f.Says = said.Say(
-			"A prop stands under the raised bed; what it bears is not entered. The empty bed weighs up to %.",
+			"A prop stands under the raised bed; what it carries is not entered. The empty bed weighs up to %.",
 			said.Mass(bed),
 		)
 	default:
-		f.Says = said.Say("A prop stands under the raised bed, the empty one alone; hands off the hinge.")
+		f.Says = said.Say("A prop stands under the raised bed, for the empty bed only; hands off the hinge.")
 	}
 	return f
 }

@@ -33,7 +33,7 @@ func (s *Setup) strut() (finding.Finding, bool) {
 	if closed >= open {
 		f.Outcome = finding.Fails
 		f.Says = said.Say(
-			"Closed a strut is % long and open %: one of the two is wrong.",
+			"A strut is entered as % long closed and % open: one of the two is wrong.",
 			said.Length(closed),
 			said.Length(open),
 		)
@@ -51,7 +51,7 @@ func (s *Setup) strut() (finding.Finding, bool) {
 	case short < closed-1e-6:
 		f.Outcome = finding.Fails
 		f.Says = said.Say(
-			"Its eyes come as near as %; closed a strut is % long. It would be crushed: move its foot away.",
+			"Its eyes come as close as %; closed, a strut is % long. It would be crushed: move its foot away.",
 			said.Length(short),
 			said.Length(closed),
 		)
@@ -59,7 +59,7 @@ func (s *Setup) strut() (finding.Finding, bool) {
 	case long > open+1e-6:
 		f.Outcome = finding.Fails
 		f.Says = said.Say(
-			"Its eyes come % apart; open a strut is % long and is no stop for a bed. A longer one, or its head nearer to the hinge.",
+			"Its eyes come % apart; open, a strut is % long and is no stop for a bed. Use a longer one, or move its head nearer to the hinge.",
 			said.Length(long),
 			said.Length(open),
 		)
@@ -83,20 +83,20 @@ func (s *Setup) strut() (finding.Finding, bool) {
 	case pull > handShort/tipping.Gravity:
 		f.Outcome = finding.Fails
 		f.Says = said.Say(
-			"The empty bed takes % to be drawn down again: too strong struts. Weaker ones, or farther from the front.",
+			"The empty bed takes % to pull down again: the struts are too strong. Use weaker ones, or set them farther from the front.",
 			said.Mass(pull),
 		)
 	case down < 0:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
-			"Warm struts raise the empty bed by themselves: as its latch opens it jumps up. Hold it down, stand aside; % draw it down again.",
+			"Warm struts raise the empty bed by themselves: it jumps up when its latch opens. Hold it down and stand aside; it takes % to pull it down again.",
 			said.Mass(pull),
 		)
 	case through:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say("Near the bottom the struts push the bed down, not up. Move their foot lower.")
 	default:
-		f.Says = said.Say("The struts stay within their stroke; % draw the empty bed down again.", said.Mass(pull))
+		f.Says = said.Say("The struts stay within their stroke; it takes % to pull the empty bed down again.", said.Mass(pull))
 	}
 	return f, true
 }

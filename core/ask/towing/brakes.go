@@ -74,7 +74,7 @@ func noBrakes(r *rig.Rig, f *finding.Finding, m *span) {
 		f.Says = said.Say("% without brakes: they are asked for above %. Fit brakes or carry less.", mass, said.Mass(high))
 	case quantity.Exceeds(m.Nominal, high):
 		f.Outcome = finding.Unknown
-		f.Says = said.Say("% needs brakes: has this trailer any? Look behind a wheel and at the {coupling}.", mass)
+		f.Says = said.Say("% needs brakes: does this trailer have any? Look behind a wheel and at the {coupling}.", mass)
 		f.Needs = need("the trailer's brakes", "Look behind a wheel and at the {coupling}.")
 	case quantity.Exceeds(m.Nominal, low):
 		f.Outcome = finding.Unknown
@@ -85,7 +85,7 @@ func noBrakes(r *rig.Rig, f *finding.Finding, m *span) {
 		rough(said.Say("%, but it may be %: brakes are asked for above %. Weigh it, or read the plate.",
 			mass, said.Mass(m.High), said.Mass(low)))
 	case rules.BrakesPlated && t.Label == nil && (rules.BrakesRead != norms.ReadsWheels || t.OnWheels == nil):
-		rough(said.Say("% as it is laden, and no brakes are asked for up to %; but what its plate permits counts: read it.",
+		rough(said.Say("It weighs % laden, and no brakes are asked for up to %; but what its plate permits counts: read it.",
 			mass, said.Mass(low)))
 	default:
 		f.Outcome, f.Says = finding.Holds, said.Say("%: no brakes asked for up to %.", mass, said.Mass(low))
@@ -135,13 +135,13 @@ func fittedBrakes(r *rig.Rig, f *finding.Finding, m *span) {
 		switch b := t.BrakedAxles; {
 		case b == nil:
 			worst(finding.Unknown, limit, tp+"/brakedAxles", said.Say(
-				"%: above % every wheel is braked. How many of the % axles have brakes?",
+				"%: above % every wheel must be braked. How many of the % axles have brakes?",
 				said.Mass(m.High), said.Mass(limit), said.Count(n)),
 				finding.Need{Path: tp + "/brakedAxles", Says: said.Say("how many axles have brakes"),
-					Where: said.Say("Look behind a wheel of each.")})
+					Where: said.Say("Look behind a wheel of each axle.")})
 		case *b < n:
 			worst(over(limit), limit, tp+"/brakedAxles", said.Say(
-				"%: above % every wheel is braked, and % of % axles are. Fit brakes to the others or carry less.",
+				"%: above % every wheel must be braked, and only % of % axles are. Fit brakes to the others or carry less.",
 				said.Mass(m.High), said.Mass(limit), said.Count(*b), said.Count(n)))
 		}
 	}
@@ -282,7 +282,7 @@ func ballSize(r *rig.Rig) (finding.Finding, bool) {
 	if math.Abs(ball-cup) > 0.0003 {
 		f.Outcome = finding.Fails
 		f.Says = said.Say(
-			"Ball %, {coupling} for %: they do not match. A ball too small lets go, one too large does not seat.",
+			"The ball is % and the {coupling} is for %: they do not match. A ball too small lets go, one too large does not seat.",
 			norms.BallName(*r.Vehicle.BallSize),
 			norms.BallName(*r.Trailer.CouplingSize),
 		)

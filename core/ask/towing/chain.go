@@ -271,7 +271,7 @@ func tyreNote(r *rig.Rig) (out said.Sentence) {
 		out = said.Say(" These are car {tyre}s: on a trailer the load on their wall is divided by 1.1.")
 	}
 	if least, most, ok := r.TyresDiffer(); ok {
-		out = append(out, said.Say(" One {tyre}'s load is told as % and as %: the lesser counts.",
+		out = append(out, said.Say(" One {tyre}'s load is entered as % and as %: the lower figure counts.",
 			said.Mass(least), said.Mass(most))...)
 	}
 	return out
@@ -375,7 +375,7 @@ func links(r *rig.Rig) []*link {
 				),
 				figure: heavy,
 				where:  axle,
-				act:    "Without an equaliser the ball's height shares them: bring it level, or take weight off.",
+				act:    "Without an equaliser the height of the ball shares the load: bring it level, or take weight off.",
 				steps:  beamSteps,
 			},
 		)
@@ -536,7 +536,7 @@ func label(r *rig.Rig, total *span) *link {
 	if r.Trailer.Label == nil {
 		if r.Trailer.NoPlate {
 			l.bare = said.Say(
-				"No plate: {tyre}s, axle and {coupling} bound the load, the frame stays not known. Have it looked at.",
+				"No plate: {tyre}s, axle and {coupling} limit the load, and the frame stays not known. Have it looked at.",
 			)
 		}
 		return l
@@ -756,7 +756,7 @@ func carLinks(r *rig.Rig, total, ball, wheels *span) []*link {
 			where: said.Say(
 				"Read the plate on the door post.",
 			),
-			act:   "Lighten the ball or the boot.",
+			act:   "Take weight off the ball or out of the boot.",
 			steps: func() []finding.Step { return rearSteps(r, rear) },
 		},
 	)
@@ -807,7 +807,7 @@ func towLink(r *rig.Rig, vp string, towed *span) *link {
 				Where: said.Say("Look behind a wheel and at the {coupling}."),
 			}
 			return said.Say(
-				"{Tow rating}: % of % with brakes; without, it may be less. Has this trailer brakes?",
+				"{Tow rating}: % of % with brakes; without brakes it may be less. Does this trailer have brakes?",
 				said.Mass(l.figure.Nominal),
 				said.Mass(*l.limit),
 			), need
@@ -968,21 +968,21 @@ func payload(r *rig.Rig, all []*link) (*Payload, finding.Finding) {
 		f.Outcome = finding.Fails
 		f.Says = append(
 			said.Say(
-				"% too much, with what is added counted % behind the {headboard}. Over: ",
+				"% too much, if what is added sits % behind the {headboard}. Over: ",
 				said.Mass(-best),
 				where,
 			),
 			name...)
 	} else {
 		f.Outcome = finding.Holds
-		f.Says = append(said.Say("% more may go % behind the {headboard}. Full first: ", said.Mass(math.Floor(best)), where), name...)
+		f.Says = append(said.Say("% more can go % behind the {headboard}. Reached first: ", said.Mass(math.Floor(best)), where), name...)
 		if least < 0 {
 			f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
-			f.Says = slices.Concat(f.Says, said.Say(". By the guesses a rating may be full already: "), first.name)
+			f.Says = slices.Concat(f.Says, said.Say(". By the guesses a rating may already be reached: "), first.name)
 		}
 		if r.Bears == nil { // what axle and ball leave is not known
 			f.Outcome, f.Tight, f.Needs = finding.Unknown, "", r.Needs
-			f.Says = append(said.Say("At most % more may go, by: ", said.Mass(math.Floor(best))), name...)
+			f.Says = append(said.Say("At most % more can go on, by: ", said.Mass(math.Floor(best))), name...)
 			if len(r.Needs) > 0 {
 				f.Says = append(append(f.Says, said.Say(". What axle and ball leave takes ")...), r.Needs[0].Says...)
 			}
@@ -990,7 +990,7 @@ func payload(r *rig.Rig, all []*link) (*Payload, finding.Finding) {
 	}
 	f.Says = append(f.Says, said.Piece{Text: "."})
 	if r.Trailer.NoPlate && best >= 0 {
-		f.Says = append(f.Says, said.Piece{Text: " The frame has no plate and may bear less."})
+		f.Says = append(f.Says, said.Piece{Text: " The frame has no plate and may carry less."})
 	} else if open && best >= 0 {
 		f.Says = append(f.Says, said.Piece{Text: " Ratings not known yet may allow less."})
 	}

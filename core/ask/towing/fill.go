@@ -119,7 +119,7 @@ func fills(r *rig.Rig, all []*link) (out []Fill, fs []finding.Finding) {
 		f := fillFinding(r, it, &fill, &m, now, own, all)
 		if over, by, _ := room(r, all, it.X, heavy); f.Outcome == finding.Holds && over < 0 {
 			f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
-			f.Says = slices.Concat(f.Says, said.Say(" By the guesses a rating may be full already: "), by.name, said.Say("."))
+			f.Says = slices.Concat(f.Says, said.Say(" By the guesses a rating may already be reached: "), by.name, said.Say("."))
 		}
 		fs = append(fs, f)
 	}
@@ -204,7 +204,7 @@ func fillFinding(
 		f.Outcome, f.Tight, f.Margin = finding.Unknown, "", nil
 		f.Needs = []finding.Need{{Path: all[0].path, Says: all[0].name, Where: all[0].where}}
 		f.Says = said.Say(
-			"How much of % may go is not known: it takes the trailer's rating. The others bound it at %.",
+			"How much of % can go on is not known: it takes the trailer's rating. The others limit it to %.",
 			name,
 			said.Mass(allowed),
 		)
@@ -216,7 +216,7 @@ func fillFinding(
 		upTo = nil
 	case it.Load.Bulk.By == plan.ByScoops:
 		upTo = said.Say(
-			"Raked level % may go: fill to %, "+wetter+".",
+			"Raked level, % can go on: fill to %, "+wetter+".",
 			said.Mass(fill.Allowed.Value),
 			said.Length(line.Depth),
 		)
@@ -224,10 +224,10 @@ func fillFinding(
 	switch {
 	case allowed <= 0:
 		f.Outcome, f.Tight = finding.Fails, ""
-		f.Says = said.Say("No room for %: the rest is over already.", name)
+		f.Says = said.Say("No room for %: the rest is already over.", name)
 	case f.Outcome == finding.Fails:
 		f.Says = append(
-			said.Say("% weighs %, % may go. ", name, said.Mass(it.Lot.Mass.Nominal), said.Mass(allowed)),
+			said.Say("% weighs %, and % can go on. ", name, said.Mass(it.Lot.Mass.Nominal), said.Mass(allowed)),
 			upTo...)
 	case f.Tight == finding.GuessTooRough:
 		f.Says = append(
@@ -240,10 +240,10 @@ func fillFinding(
 			upTo...)
 	default:
 		f.Says = append(
-			said.Say("%: % of the % that may go. ", name, said.Mass(it.Lot.Mass.Nominal), said.Mass(allowed)),
+			said.Say("%: % of the % that can go on. ", name, said.Mass(it.Lot.Mass.Nominal), said.Mass(allowed)),
 			upTo...)
 		if line.Full {
-			f.Says = said.Say("%: % even heaped, % may go.", name, said.Mass(it.Lot.Mass.High), said.Mass(allowed))
+			f.Says = said.Say("%: % even heaped, and % can go on.", name, said.Mass(it.Lot.Mass.High), said.Mass(allowed))
 		}
 	}
 	if line.Trips > 1 {

@@ -174,7 +174,7 @@ func plug(r *rig.Rig) (finding.Finding, bool) {
 		f.Outcome, f.Says = finding.Holds, said.Say("Plug and socket fit: %.", name(r.Trailer.Plug))
 	case r.Vehicle.Adapter:
 		f.Outcome, f.Says = finding.Holds, said.Say(
-			"Plug % on socket %, by the adapter that is carried. Try every lamp.",
+			"Plug % on socket %, with the adapter you carry. Try every lamp.",
 			name(r.Trailer.Plug),
 			name(r.Vehicle.Socket),
 		)

@@ -60,7 +60,7 @@ func TestSpeed(t *testing.T) {
 		{towing.CodeTyreSpeed, "fails", []string{"/trailers/t/tyreSpeed", `20`, "/trailers/t/tyreText", `"145/80 R13 84J"`, "/outings/o/speed", `22.2`}},
 		{towing.CodeTyreSpeed, "unknown", []string{"/outings/o/speed", `22.2`}},
 		{towing.CodeTyreSpeed, "tight", []string{"/trailers/t/tyreText", `"145/80 R13 84D"`}}, // 65 km/h of 50 mph, no speed told
-		{towing.CodeRoadSpeed, "holds", []string{"/outings/o/speed", `22.352`}}, // 50 mph
+		{towing.CodeRoadSpeed, "holds", []string{"/outings/o/speed", `22.352`}},               // 50 mph
 		{towing.CodeRoadSpeed, "fails", []string{"/outings/o/speed", `24.6`}},
 		{towing.CodeRoadSpeed, "holds", []string{"/outings/o/speed", `24.6`, "/outings/o/road", `"motorway"`}},
 		{towing.CodeRoadSpeed, "fails", []string{"/outings/o/speed", `25.6`, "/region", `"nz"`}},
@@ -231,7 +231,7 @@ func TestHeapedFill(t *testing.T) {
 }
 
 // A loader drops 0.2 m³ at the tail, 2.0 to 2.5 m behind the headboard: there the wheels and
-// the window bind; raked level the same 450 kg may go as of TestFill, at the same depth and
+// the window bind; raked level the same 450 kg can go on as of TestFill, at the same depth and
 // in as many trips, and a deck filled level says so too.
 func TestFillOfScoops(t *testing.T) {
 	heap := `"heap":{"value":1,"how":"guessed"}}`
@@ -246,7 +246,7 @@ func TestFillOfScoops(t *testing.T) {
 	if math.Abs(a.Allowed.Value-100*2.5/2.25) > 1e-9 {
 		t.Errorf("allowed %v", a.Allowed.Value)
 	}
-	if f := sample.Find(t, cone.Findings, towing.CodeFill); f.Limit.Value >= a.Allowed.Value || !strings.Contains(f.Says.Text(quantity.Locale{Units: quantity.Metric, Region: quantity.UK}), "Raked level 111 kg may go") {
+	if f := sample.Find(t, cone.Findings, towing.CodeFill); f.Limit.Value >= a.Allowed.Value || !strings.Contains(f.Says.Text(quantity.Locale{Units: quantity.Metric, Region: quantity.UK}), "Raked level, 111 kg can go on") {
 		t.Errorf("%v %q", f.Limit.Value, f.Says.Text(quantity.Locale{Units: quantity.Metric, Region: quantity.UK}))
 	}
 }
@@ -260,13 +260,13 @@ func TestFillWithoutRoom(t *testing.T) {
 	}
 }
 
-// Without the trailer's own rating how much may go is not known, only bounded;
+// Without the trailer's own rating how much can go on is not known, only bounded;
 // with another essential rating open it says so.
 func TestFillNotKnown(t *testing.T) {
 	bulk := `{"material":"gravel","by":"volume","wet":"dry","volume":{"value":0.2,"plusMinus":0,"how":"weighed"}}`
 	p, res := checked(t, append(gravel, "/loads/crate/bulk", bulk, "/trailers/t/label", "-")...)
 	f := sample.Find(t, res.Findings, towing.CodeFill)
-	if f.Outcome != finding.Unknown || len(f.Needs) != 1 || !strings.Contains(f.Says.Text(p.Locale()), "bound it at 450 kg") {
+	if f.Outcome != finding.Unknown || len(f.Needs) != 1 || !strings.Contains(f.Says.Text(p.Locale()), "limit it to 450 kg") {
 		t.Errorf("%s %q", f.Outcome, f.Says.Text(p.Locale()))
 	}
 	p, res = checked(t, append(gravel, "/loads/crate/bulk", bulk, "/trailers/t/axleRating", "-")...)

@@ -29,7 +29,7 @@ func licence(r *rig.Rig) (finding.Finding, bool) {
 	l := norms.LicenceOf(r.Plan.Region)
 	if l == nil {
 		f.Outcome, f.Source = finding.Unknown, norms.Practice("licences are by state or country")
-		f.Says = said.Say("Which {licence} this pair takes is for your state or country to say: ask before you tow.")
+		f.Says = said.Say("Which {licence} this pair needs is up to your state or country: ask before you tow.")
 		f.Needs = []finding.Need{
 			{
 				Path:  "/region",
@@ -43,7 +43,7 @@ func licence(r *rig.Rig) (finding.Finding, bool) {
 	trailer := permissibleGross(r)
 	if trailer == nil || !l.TrailerAlone && r.Vehicle.Gross == nil {
 		f.Outcome, f.Says = finding.Unknown, said.Say(
-			"Which {licence} it takes is not known: that reads the permissible masses on the plates.",
+			"Which {licence} it needs is not known: that depends on the permissible masses on the plates.",
 		)
 		if trailer == nil {
 			f.Needs = append(
@@ -84,7 +84,7 @@ func licence(r *rig.Rig) (finding.Finding, bool) {
 		)
 		if !light {
 			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-			f.Says = append(f.Says, said.Say(" It takes more than B.")...)
+			f.Says = append(f.Says, said.Say(" It needs more than B.")...)
 		}
 	} else {
 		both := float64(*r.Vehicle.Gross) + *trailer
@@ -93,13 +93,13 @@ func licence(r *rig.Rig) (finding.Finding, bool) {
 		case light:
 			f.Says = said.Say("Category B tows any trailer up to % permissible mass; this one has %.", said.Mass(float64(l.Light)), said.Mass(*trailer))
 		case !quantity.Exceeds(both, float64(l.Both)):
-			f.Says = said.Say("Category B will do: car and trailer together % permissible, up to %.", said.Mass(both), said.Mass(float64(l.Both)))
+			f.Says = said.Say("Category B is enough: car and trailer together % permissible, up to %.", said.Mass(both), said.Mass(float64(l.Both)))
 		case !quantity.Exceeds(both, float64(l.More)):
 			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-			f.Says = said.Say("It takes B96: car and trailer together % permissible, B ends at %, B96 at %.", said.Mass(both), said.Mass(float64(l.Both)), said.Mass(float64(l.More)))
+			f.Says = said.Say("It needs B96: car and trailer together % permissible; B ends at %, B96 at %.", said.Mass(both), said.Mass(float64(l.Both)), said.Mass(float64(l.More)))
 		default:
 			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
-			f.Says = said.Say("It takes BE: car and trailer together % permissible, B96 ends at %.", said.Mass(both), said.Mass(float64(l.More)))
+			f.Says = said.Say("It needs BE: car and trailer together % permissible; B96 ends at %.", said.Mass(both), said.Mass(float64(l.More)))
 		}
 	}
 	f.Says = append(f.Says, said.Say(" General figures: your own {licence} and its date decide.")...)

@@ -40,7 +40,7 @@ func tyreSpeed(r *rig.Rig) (finding.Finding, bool) {
 				Path: f.Subject + "/tyreText",
 				Says: said.Say("the {tyre}'s speed letter"),
 				Where: said.Say(
-					"It stands behind the load index on the {tyre}'s wall; small wheels may print it as max mph.",
+					"It follows the load index on the {tyre}'s wall; small wheels may print it as max mph.",
 				),
 			},
 		}
@@ -51,8 +51,8 @@ func tyreSpeed(r *rig.Rig) (finding.Finding, bool) {
 		f,
 		v,
 		limit,
-		"{Tyre}s are made for % at most, this outing drives %. Slow down or fit others.",
-		"{Tyre}s are made for %, this outing drives %.",
+		"The {tyre}s are made for % at most, and this outing drives %. Slow down or fit others.",
+		"The {tyre}s are made for %, and this outing drives %.",
 	), true
 }
 
@@ -64,7 +64,7 @@ func slowTyres(r *rig.Rig, f finding.Finding, limit quantity.Speed, known bool) 
 	}
 	f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	f.Figure, f.Limit = finding.Exactly(quantity.KindSpeed, *road), finding.Exactly(quantity.KindSpeed, limit)
-	f.Says = said.Say("{Tyre}s are made for % at most, and % is allowed with a trailer here: drive no faster than they bear.",
+	f.Says = said.Say("The {tyre}s are made for % at most, and % is allowed with a trailer here: drive no faster than the {tyre}s allow.",
 		said.Of(quantity.KindSpeed, limit), said.Of(quantity.KindSpeed, *road))
 	return f, true
 }
@@ -86,8 +86,8 @@ func roadSpeed(r *rig.Rig) (finding.Finding, bool) {
 		f,
 		*r.Outing.Speed,
 		*limit,
-		"At most % with a trailer on this road, the plan says %. Slow down.",
-		"At most % with a trailer here, the plan says %.",
+		"The limit with a trailer on this road is %, and the plan says %. Slow down.",
+		"The limit with a trailer here is %, and the plan says %.",
 	), true
 }
 

@@ -119,7 +119,7 @@ func judge(r *rig.Rig, ground norms.Ground, slope float64, where string) []findi
 	if len(missing) > 0 {
 		f := base(CodeClimb, "Traction")
 		f.Outcome, f.Needs = finding.Unknown, missing
-		f.Says = append(on, said.Say(": whether it pulls and holds is not known.")...)
+		f.Says = append(on, said.Say(": whether it pulls away and holds is not known.")...)
 		return []finding.Finding{f}
 	}
 	t := of(r)
@@ -141,14 +141,14 @@ func judge(r *rig.Rig, ground norms.Ground, slope float64, where string) []findi
 		takes, most float64
 		says, act   string
 	}{
-		{CodeClimb, "Starting uphill", climb, climbs, ": starting up takes a grip of %, there is % to %.",
-			" Weight over the driven wheels, chains, or pull by line."},
-		{CodeStand, "Standing on the slope", stand, stands, ": standing on the parking brake takes a grip of %, there is % to %.",
+		{CodeClimb, "Starting uphill", climb, climbs, ": pulling away uphill needs a grip of %, and there is % to %.",
+			" Put weight over the driven wheels, fit chains, or pull it up by a line."},
+		{CodeStand, "Standing on the slope", stand, stands, ": standing on the parking brake needs a grip of %, and there is % to %.",
 			" Chock the trailer's wheels before anything else."},
-		{CodeDescend, "Going down", descend, descends, ": slowing down going down takes a grip of %, there is % to %.",
+		{CodeDescend, "Going down", descend, descends, ": slowing down on the way down needs a grip of %, and there is % to %.",
 			" Go down empty, or let it down by a line from above."},
-		{CodeFolds, "Pushed round by the trailer", folds, folded, ": pushed aslant going down the rear wheels take a grip of %, there is % to %.",
-			" Straight down, no turning, no braking on the slope."},
+		{CodeFolds, "Pushed round by the trailer", folds, folded, ": pushed at an angle on the way down, the rear wheels need a grip of %, and there is % to %.",
+			" Go straight down; do not turn or brake on the slope."},
 	} {
 		f := base(c.code, c.title)
 		f.Figure, f.Limit = finding.Exactly(
@@ -174,7 +174,7 @@ func judge(r *rig.Rig, ground norms.Ground, slope float64, where string) []findi
 			f.Says = append(f.Says, said.Say(c.act)...)
 		case max(c.takes, c.most) > ground.Low:
 			f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
-			f.Says = append(f.Says, said.Say(" It may do and it may not: try it empty first.")...)
+			f.Says = append(f.Says, said.Say(" It may work and it may not: try it empty first.")...)
 		case c.takes > ground.Low*(1-finding.Reserve):
 			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		}
@@ -192,7 +192,7 @@ func judge(r *rig.Rig, ground norms.Ground, slope float64, where string) []findi
 		f.Says = append(
 			append(said.Sentence{}, on...),
 			said.Say(
-				": going up the front wheels bear % and do not steer. Less on the ball, or weight in front.",
+				": going up, the front wheels carry % and do not steer. Put less on the ball, or weight in front.",
 				said.Mass(l.Front),
 			)...)
 		out = append(out, f)
@@ -202,7 +202,7 @@ func judge(r *rig.Rig, ground norms.Ground, slope float64, where string) []findi
 	f.Figure = finding.Exactly(quantity.KindMass, t.Heaviest(slope, ground.Rolling, ground.Low))
 	f.Says = append(
 		append(said.Sentence{}, on...),
-		said.Say(" it manages a trailer of % for certain, loaded alike.",
+		said.Say(" it manages a trailer of % for certain, loaded the same way.",
 			said.Mass(f.Figure.Value))...)
 	if f.Figure.Value < 1 {
 		f.Says = append(append(said.Sentence{}, on...), said.Say(" it is certain to manage no trailer at all.")...)

@@ -122,7 +122,7 @@ func Find(c *Case) *Opinion {
 	out.next(c, causes, weight)
 	switch {
 	case len(out.Suspects) == 0 || weight[len(causes)] > weight[order[0]]:
-		out.Says = said.Say("This does not fit anything known here: let somebody look who mends trailers.")
+		out.Says = said.Say("This does not fit anything known here: have someone look who mends trailers.")
 	case weight[order[0]] > 0.6:
 		out.Says = slices.Concat(said.Say("Most likely "), out.Suspects[0].Says, said.Say("."))
 	default:

@@ -83,7 +83,7 @@ func (h *Harness) adapted() (finding.Finding, bool) {
 			one, other = other, one
 		}
 		f.Says = said.Say("The car stops and turns " + one + ", the trailer " + other +
-			": a plain adapter shows no brake. Put a converter between them, with its own 12 V where it asks for that.")
+			": with a plain adapter no brake light shows. Put a converter between them, with its own 12 V if it needs that.")
 		return f, true
 	case len(dark)+len(poor) > 0:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
@@ -91,11 +91,11 @@ func (h *Harness) adapted() (finding.Finding, bool) {
 			said.Say(": dark with this car. Check your local code, or have the other socket fitted."))
 	case h.converts():
 		f.Says = said.Say(
-			"By the converter every lamp is fed from the car's socket. Try each switch before you drive.",
+			"With the converter every lamp is fed from the car's socket. Try each switch before you drive.",
 		)
 	default:
 		f.Says = said.Say(
-			"By the adapter every lamp is fed from the car's socket. Try each switch before you drive.",
+			"With the adapter every lamp is fed from the car's socket. Try each switch before you drive.",
 		)
 	}
 	if lost := h.unfed(); len(lost) > 0 {

@@ -142,7 +142,7 @@ func (h *Harness) drops() []finding.Finding {
 	f.Subject += "/" + h.lamps[worst].id
 	f.Figure, f.Limit = finding.Exactly(quantity.KindVoltage, most), finding.Exactly(quantity.KindVoltage, dropMost)
 	says := said.Say(
-		"With the tail lamps on, % gets %, % less than the socket gives",
+		"With the tail lamps on, % gets %, which is % less than the socket gives",
 		said.Name(h.called(worst), "a lamp"),
 		volts(lowest),
 		volts(most),
@@ -153,7 +153,7 @@ func (h *Harness) drops() []finding.Finding {
 		f.Says = append(
 			says,
 			said.Say(
-				": half a volt is usual at most. Wires of % or an earth of their own.",
+				": the usual limit is half a volt. Use wires of %, or an earth of its own.",
 				section(need),
 			)...)
 	} else {
@@ -174,7 +174,7 @@ func (h *Harness) drops() []finding.Finding {
 	case earth > bears:
 		g.Outcome = finding.Fails
 		g.Says = said.Say(
-			"The earth carries % with everything on, and its wire of % bears %. Take a thicker one.",
+			"With everything on the earth carries %, and its wire of % is good for %. Use a thicker one.",
 			amperes(earth),
 			said.Piece{Text: norms.SectionText(h.wire)},
 			amperes(bears),
@@ -195,10 +195,10 @@ func (h *Harness) drops() []finding.Finding {
 	case h.w.Fuse != nil && *h.w.Fuse > bears:
 		g.Outcome, g.Tight = finding.Tight, finding.LittleRoom
 		g.Subject = "/trailers/" + h.r.Scope.Trailer + "/wiring/fuse"
-		g.Says = said.Say("The fuse of % is larger than a wire of % bears, %: in a short the wire burns first.",
+		g.Says = said.Say("The fuse of % is more than a wire of % is good for, %: in a short the wire burns first.",
 			amperes(*h.w.Fuse), said.Piece{Text: norms.SectionText(h.wire)}, amperes(bears))
 	default:
-		g.Says = said.Say("The earth carries % with everything on, pole % at most %; the wires bear %.",
+		g.Says = said.Say("With everything on the earth carries %, and pole % at most %; the wires are good for %.",
 			amperes(earth), said.Piece{Text: h.poles[max(0, pole)].Number}, amperes(amps), amperes(bears))
 	}
 	return []finding.Finding{f, g}

@@ -157,7 +157,7 @@ func (h *Harness) says(f *Fault) said.Sentence {
 	case FaultCarEarth:
 		return said.Say("the earth of the car's socket is lost")
 	case FaultWrongBulb:
-		return said.Say("%: a bulb of % W stands where a bright one belongs",
+		return said.Say("%: there is a bulb of % W where a bright one belongs",
 			said.Name(h.called(f.At), "a lamp"), number(wrongBulb))
 	case FaultConverter:
 		return said.Say("the converter does nothing, or is of the wrong kind")

@@ -221,7 +221,7 @@ func (h *Harness) find(answers []Answer, two bool) *Diagnosis {
 	}
 	out := &Diagnosis{Suspects: []Suspect{}}
 	if len(all) == 0 {
-		out.Says = said.Say("No lamp is fed yet: there is nothing to search.")
+		out.Says = said.Say("No lamp is fed yet, so there is nothing to search.")
 		return out
 	}
 	weight := make([]float64, len(all))
@@ -257,9 +257,9 @@ func (h *Harness) find(answers []Answer, two bool) *Diagnosis {
 		out.Says = append(said.Say("Most likely "), out.Suspects[0].Says[0]...)
 		out.Says = append(out.Says, said.Say(".")...)
 	case out.Next == nil:
-		out.Says = said.Say("Nothing more can be told from the lamps: try the suspects in turn.")
+		out.Says = said.Say("The lamps show no more than this: try the suspects in turn.")
 	default:
-		out.Says = said.Say("% faults could be it.", said.Count(count(weight)))
+		out.Says = said.Say("% faults could be the cause.", said.Count(count(weight)))
 	}
 	return out
 }
@@ -362,7 +362,7 @@ func (h *Harness) todo(f *Fault) said.Sentence {
 		return said.Say("Try another bulb; then look for 12 V at its socket.")
 	case FaultLampEarth, FaultPoorLampEarth:
 		return said.Say(
-			"Scrape the earth to bright metal, bolt it with a toothed washer, grease it; better a wire of its own to the plug.",
+			"Scrape the earth to bright metal, bolt it with a toothed washer and grease it; a wire of its own to the plug is better.",
 		)
 	case FaultEarth, FaultPoorEarth:
 		return said.Say(
@@ -379,15 +379,15 @@ func (h *Harness) todo(f *Fault) said.Sentence {
 			"Try another trailer or a tester on the socket; then clean the socket's earth where it is bolted to the body.",
 		)
 	case FaultWrongBulb:
-		return said.Say("Read the bulb's base: 21 W, not 5. A 21/5 W bulb can sit turned round in a worn holder.")
+		return said.Say("Read the bulb's base: 21 W, not 5. A 21/5 W bulb can sit the wrong way round in a worn holder.")
 	case FaultConverter:
 		return said.Say("Look at the converter's 12 V and earth, then at what it is made for; try another.")
 	case FaultShort:
 		return said.Say(
-			"Look where the cable is pinched, where it goes through steel, and in the plug for a loose strand.",
+			"Look where the cable is pinched, where it passes through steel, and in the plug for a loose strand.",
 		)
 	case FaultSwap:
-		return said.Say("Open the plug and set the wires by what they do, not by their colour.")
+		return said.Say("Open the plug and connect the wires by what they do, not by their colour.")
 	}
 	return said.Say("Dry the plug, spray it, and hang it with its opening down.")
 }

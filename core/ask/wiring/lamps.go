@@ -14,7 +14,7 @@ import (
 
 // asked holds the lamps against what the region asks for in general.
 func asked(r *rig.Rig, w *plan.Wiring) finding.Finding {
-	f := base(r, CodeLamps, "Lamps that are asked for")
+	f := base(r, CodeLamps, "Lamps that are required")
 	rules, source := norms.LampRules(r.Plan.Region)
 	f.Source = &source
 	gross := 0.0
@@ -43,9 +43,9 @@ func asked(r *rig.Rig, w *plan.Wiring) finding.Finding {
 		f.Says = slices.Concat(said.Say("Missing: "), said.List(missing...), said.Say(". Check your local code."))
 	case open != nil:
 		f.Outcome, f.Figure, f.Limit, f.Needs = finding.Unknown, nil, nil, []finding.Need{*open}
-		f.Says = slices.Concat(said.Say("Whether more lamps are asked for hangs on "), open.Says, said.Say("."))
+		f.Says = slices.Concat(said.Say("Whether more lamps are required depends on "), open.Says, said.Say("."))
 	default:
-		f.Says = said.Say("Every lamp and reflector that is asked for in general is there. Check your local code.")
+		f.Says = said.Say("Every lamp and reflector that is generally required is there. Check your local code.")
 	}
 	return f
 }
@@ -115,7 +115,7 @@ func decides(r *rig.Rig, rule *norms.LampRule) *finding.Need {
 		return need(
 			"label",
 			"the trailer's gross weight",
-			"On its plate or in its papers; of one that is built, what it is built for.",
+			"On its plate or in its papers; for one you build, what it is built for.",
 		)
 	case rule.WideOver > 0 && t.WidthOverAll == nil && (t.Track == nil || over(r, rule.WideOver-guards)):
 		return need("widthOverAll", "the width over all", "Tape it over {tyre}s or {mudguard}s.")
@@ -181,7 +181,7 @@ func places(r *rig.Rig, w *plan.Wiring) (finding.Finding, bool) {
 			switch {
 			case h == 0 && open == nil:
 				g := f
-				g.Outcome, g.Says = finding.Unknown, said.Say("How high % is over the ground is not known.", name)
+				g.Outcome, g.Says = finding.Unknown, said.Say("The height of % above the ground is not known.", name)
 				g.Subject += "/height"
 				g.Needs = []finding.Need{
 					{
@@ -195,10 +195,10 @@ func places(r *rig.Rig, w *plan.Wiring) (finding.Finding, bool) {
 			case h < rule.Low-1e-9 || rule.High > 0 && h > rule.High+1e-9:
 				f.Outcome = finding.Fails
 				f.Figure = finding.Exactly(quantity.KindLength, h)
-				f.Says = said.Say("% is % over the ground; % to % is asked for in general. Check your local code.",
+				f.Says = said.Say("% is % above the ground; the general rule is % to %. Check your local code.",
 					name, said.Length(h), said.Length(rule.Low), said.Length(rule.High))
 				if rule.High == 0 {
-					f.Says = said.Say("% is % over the ground; % at least is asked for in general. Check your local code.",
+					f.Says = said.Say("% is % above the ground; the general rule is % at least. Check your local code.",
 						name, said.Length(h), said.Length(rule.Low))
 				}
 				return f, true
@@ -208,7 +208,7 @@ func places(r *rig.Rig, w *plan.Wiring) (finding.Finding, bool) {
 			f.Outcome = finding.Fails
 			f.Figure = finding.Exactly(quantity.KindLength, in)
 			f.Says = said.Say(
-				"% is % in from the trailer's side; % is asked for at most in general. Check your local code.",
+				"% is % in from the trailer's side; the general rule is % at most. Check your local code.",
 				name,
 				said.Length(in),
 				said.Length(rule.Edge),
@@ -218,7 +218,7 @@ func places(r *rig.Rig, w *plan.Wiring) (finding.Finding, bool) {
 			g := f
 			g.Outcome, g.Tight, g.Figure = finding.Tight, finding.GuessTooRough, finding.Exactly(quantity.KindLength, in)
 			g.Says = said.Say(
-				"% is % in from the deck or {tyre}s; from the trailer's side % is asked for at most. Tape the width over all.",
+				"% is % in from the deck or {tyre}s; from the trailer's side the general rule is % at most. Tape the width over all.",
 				name, said.Length(in), said.Length(rule.Edge))
 			g.Needs = []finding.Need{{
 				Path: "/trailers/" + r.Scope.Trailer + "/widthOverAll", Says: said.Say("the width over all"),
@@ -238,7 +238,7 @@ func places(r *rig.Rig, w *plan.Wiring) (finding.Finding, bool) {
 				f.Outcome = finding.Fails
 				f.Figure = finding.Exactly(quantity.KindLength, d)
 				f.Says = said.Say(
-					"The "+useWord[l.What]+"s are % apart; % is asked for at least in general. Check your local code.",
+					"The "+useWord[l.What]+"s are % apart; the general rule is % at least. Check your local code.",
 					said.Length(d),
 					said.Length(apart),
 				)
@@ -253,7 +253,7 @@ func places(r *rig.Rig, w *plan.Wiring) (finding.Finding, bool) {
 		return f, false
 	}
 	f.Subject = subject
-	f.Says = said.Say("Heights and distances of the lamps are as asked for in general. Check your local code.")
+	f.Says = said.Say("Heights and spacing of the lamps follow the general rules. Check your local code.")
 	return f, true
 }
 
@@ -268,7 +268,7 @@ func (h *Harness) fed() finding.Finding {
 			f.Outcome = finding.Fails
 			f.Subject += "/" + l.id + "/volts24"
 			f.Says = said.Say(
-				"% is made for 24 V and stays dark on 12. Change it.",
+				"% is made for 24 V and stays dark on 12 V. Change it.",
 				said.Name(h.lampName(i), "A lamp"),
 			)
 			return f
@@ -284,9 +284,9 @@ func (h *Harness) fed() finding.Finding {
 	if len(without) > 0 {
 		f.Outcome = finding.Fails
 		f.Says = slices.Concat(said.Say("The plug has no pole for "), said.List(without...),
-			said.Say(": another plug, or a wire of its own from the car."))
+			said.Say(": use another plug, or a wire of its own from the car."))
 		return f
 	}
-	f.Says = said.Say("Every lamp has its pole on the plug.")
+	f.Says = said.Say("The plug has a pole for every lamp.")
 	return f
 }

@@ -349,7 +349,7 @@ func (h *Harness) routed() (finding.Finding, bool) {
 	if w.apart >= 0 {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
-			"No member leads the cable to %. Let it run along more members, or draw what it is fixed to; until then it is counted straight.",
+			"No member leads the cable to %. Let it run along more members, or draw what it is fixed to; until then a straight line is counted.",
 			said.Name(h.unitName(w.apart), "a lamp"),
 		)
 		return f, true
@@ -376,7 +376,7 @@ func (h *Harness) routed() (finding.Finding, bool) {
 		if radius < bends*thick {
 			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 			f.Says = said.Say(
-				"Folded, the cable at the hinge bends to a radius of %; % is least for one that moves. Lead it farther off the axis, with a loop of % across.",
+				"Folded, the cable bends to a radius of % at the hinge; a moving cable needs %. Lead it farther off the axis, with a loop % across.",
 				said.Length(radius),
 				said.Length(bends*thick),
 				said.Length(least),
@@ -384,7 +384,7 @@ func (h *Harness) routed() (finding.Finding, bool) {
 			return f, true
 		}
 		f.Says = said.Say(
-			"At the hinge the cable takes % more, in a loop that does not touch the ground.",
+			"At the hinge the cable needs % more, in a loop that does not touch the ground.",
 			said.Length(loop),
 		)
 		return f, true
@@ -400,7 +400,7 @@ func (h *Harness) routed() (finding.Finding, bool) {
 	)
 	if !w.proven {
 		f.Says = said.Say(
-			"% of cable along the members; with so many lamps a shorter tree is not ruled out.",
+			"% of cable along the members; with so many lamps there may be a shorter layout.",
 			said.Length(sum(ways)),
 		)
 	}
@@ -439,7 +439,7 @@ func (h *Harness) fittings() (out []HarnessPart) {
 	if into > 0 {
 		put(
 			said.Say(
-				"%, where it goes through or round a member: no bare edge",
+				"%, where it passes through or round a member: no bare edge",
 				said.Counted(into, "grommet", "grommets"),
 			),
 		)

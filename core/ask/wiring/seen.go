@@ -62,7 +62,7 @@ func hidden(r *rig.Rig, w *plan.Wiring) (finding.Finding, bool) {
 			f.Subject += "/" + id
 			f.Figure = finding.Exactly(quantity.KindLength, it.Rear-x)
 			f.Says = said.Say(
-				"% stands % behind %: nobody behind sees it. Move it, or put the lamps on a bar behind it.",
+				"% is % behind %: nobody behind sees it. Move it, or put the lamps on a bar behind it.",
 				said.Name(it.Name, "Something"),
 				said.Length(it.Rear-x),
 				said.Name("the "+nameOf(&l), "a lamp"),
@@ -73,7 +73,7 @@ func hidden(r *rig.Rig, w *plan.Wiring) (finding.Finding, bool) {
 	if !rear {
 		return f, false
 	}
-	f.Says = said.Say("Nothing that is carried stands behind a rear lamp.")
+	f.Says = said.Say("Nothing you carry is behind a rear lamp.")
 	return f, true
 }
 
@@ -99,12 +99,12 @@ func knocks(r *rig.Rig, w *plan.Wiring) (finding.Finding, bool) {
 		return f, false
 	}
 	if len(bare) == 0 {
-		f.Says = said.Say("What stands out beside or behind the deck of lamps has a guard before it.")
+		f.Says = said.Say("Lamps that stick out beside or behind the deck have a guard in front of them.")
 		return f, true
 	}
 	f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	f.Says = append(said.List(bare...), said.Say(
-		" stand out beside or behind the deck with nothing before them: a bent flat keeps gateposts and ramps off, or set them in.",
+		" stick out beside or behind the deck with nothing in front of them: a bent flat keeps gateposts and ramps off, or set them in.",
 	)...)
 	return f, true
 }
@@ -148,7 +148,7 @@ func (h *Harness) watched() (finding.Finding, bool) {
 		said.Say("A car that watches its bulbs may take these for dead: "),
 		said.List(weak...),
 		said.Say(
-			". It flashes fast or warns. A trailer module made for LED lamps, or a load resistor where it can get hot.",
+			". It flashes fast or warns. Use a trailer module made for LED lamps, or a load resistor where it can get hot.",
 		),
 	)
 	return f, true

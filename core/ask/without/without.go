@@ -90,7 +90,7 @@ func roof(r *rig.Rig, j job) Other {
 	const id, name = "roof", "On the roof"
 	switch {
 	case !j.known:
-		return unknown(id, name, "", said.Say("Some load's weight is not known."))
+		return unknown(id, name, "", said.Say("The weight of some load is not known."))
 	case j.loose:
 		return Other{
 			ID:      id,
@@ -108,7 +108,7 @@ func roof(r *rig.Rig, j job) Other {
 			)}
 	case r.Vehicle.RoofLimit == nil:
 		return unknown(id, name, "/towVehicles/"+r.VehicleID+"/roofLimit",
-			said.Say("% in all: what does the roof take, bars counted?", said.Mass(j.sum)))
+			said.Say("% in all: what can the roof take, bars included?", said.Mass(j.sum)))
 	}
 	limit := float64(*r.Vehicle.RoofLimit)
 	w := Other{ID: id, Name: name, Outcome: finding.Holds, Mass: finding.Exactly(quantity.KindMass, limit),
@@ -118,14 +118,14 @@ func roof(r *rig.Rig, j job) Other {
 		w.Outcome = finding.Fails
 		if n := math.Ceil(j.sum / limit); j.heaviest <= limit && n <= loadsMost {
 			w.Outcome, w.Trips = finding.Tight, int(n)
-			w.Says = append(w.Says, said.Say(" % trips, if it divides so.", said.Count(w.Trips))...)
+			w.Says = append(w.Says, said.Say(" That makes % trips, if it can be divided.", said.Count(w.Trips))...)
 		}
 	case j.longest > roofLong:
 		w.Outcome = finding.Tight
 		w.Says = append(
 			w.Says,
 			said.Say(
-				" % is % long: tied at its ends too.",
+				" % is % long: tie it at its ends too.",
 				said.Name(j.longest0, "one load"),
 				said.Length(j.longest),
 			)...)
@@ -140,7 +140,7 @@ func bed(r *rig.Rig, j job) Other {
 	mass, needs := r.CarMass()
 	switch {
 	case !j.known:
-		return unknown(id, name, "", said.Say("Some load's weight is not known."))
+		return unknown(id, name, "", said.Say("The weight of some load is not known."))
 	case len(needs) > 0:
 		return unknown(
 			id,
@@ -169,7 +169,7 @@ func bed(r *rig.Rig, j job) Other {
 		w.Says = append(
 			w.Says,
 			said.Say(
-				" But % is % long, more than it takes inside.",
+				" But % is % long, more than fits inside.",
 				said.Name(j.longest0, "one load"),
 				said.Length(j.longest),
 			)...)
@@ -183,7 +183,7 @@ func bed(r *rig.Rig, j job) Other {
 	}
 	if w.Outcome != finding.Fails && (v.BedLength == nil || v.BedWidth == nil) {
 		w.Outcome, w.Path = finding.Unknown, path+"/bedLength"
-		w.Says = append(w.Says, said.Say(" Whether it fits: tape the bed or the inside.")...)
+		w.Says = append(w.Says, said.Say(" To see whether it fits, tape the bed or the inside.")...)
 	}
 	return w
 }
@@ -197,7 +197,7 @@ func hired(r *rig.Rig, j job) Other {
 			said.Length(j.longest),
 		)}
 	if !j.known {
-		w.Outcome, w.Says = finding.Unknown, said.Say("Some load's weight is not known.")
+		w.Outcome, w.Says = finding.Unknown, said.Say("The weight of some load is not known.")
 	}
 	return w
 }
@@ -209,7 +209,7 @@ func brought(j job) Other {
 			said.Mass(j.sum),
 		)}
 	if !j.known {
-		w.Outcome, w.Says = finding.Unknown, said.Say("Some load's weight is not known.")
+		w.Outcome, w.Says = finding.Unknown, said.Say("The weight of some load is not known.")
 	}
 	return w
 }

@@ -38,10 +38,10 @@ func axle(r *rig.Rig, a *plan.AxleTaped) (out []finding.Finding) {
 	x, err := survey.NewAxle(float64(*a.Left), float64(*a.Right), float64(*a.Apart), offOf(a), doubtOf(a.Tape))
 	if err != nil {
 		f.Outcome, f.Says = finding.Fails, said.Say(
-			"These three lengths make no triangle. One of them is read or typed wrongly.",
+			"These three lengths make no triangle. One of them is misread or mistyped.",
 		)
 		if !errors.Is(err, survey.ErrShape) {
-			f.Says = said.Say("A length of the axle is no length. Type it anew.")
+			f.Says = said.Say("A length of the axle makes no sense. Enter it again.")
 		}
 		return append(out, f)
 	}
@@ -71,11 +71,11 @@ func yawed(r *rig.Rig, a *plan.AxleTaped, x *survey.Axle, f finding.Finding) fin
 	}
 	if tail <= doubt {
 		f.Says = said.Say(
-			"The axle stands square as far as the tape tells: its tail runs within % of the car's track.",
+			"The axle is square as far as the tape can show: its tail runs within % of the car's track.",
 			said.Length(math.Max(0.001, high)),
 		)
 	} else {
-		f.Says = said.Say("The axle is off by %: the tail runs % to the "+side+" of the car's track, give or take %. A single axle does not scrub by that.",
+		f.Says = said.Say("The axle is off by %: the tail runs % to the "+side+" of the car's track, give or take %. A single axle does not scrub because of that.",
 			said.Of(quantity.KindAngle, math.Abs(x.Yaw)), said.Length(tail), said.Length(math.Max(0.001, doubt)))
 		f.Says = append(f.Says, shift(a, x)...)
 	}
@@ -86,12 +86,12 @@ func yawed(r *rig.Rig, a *plan.AxleTaped, x *survey.Axle, f finding.Finding) fin
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 	case high > tailMay:
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
-		f.Says = append(f.Says, said.Say(" Tape with more care: % matter.", said.Length(tailMay))...)
+		f.Says = append(f.Says, said.Say(" Tape with more care: % matters.", said.Length(tailMay))...)
 	}
 	if f.Outcome != finding.Holds && a.RailLeft == nil {
 		f.Says = append(
 			f.Says,
-			said.Say(" An axle that only sits aside looks the same: tape from both rails to the hubs.")...)
+			said.Say(" An axle that only sits to one side looks the same: tape from both rails to the hubs.")...)
 	}
 	return f
 }
@@ -111,7 +111,7 @@ func shift(a *plan.AxleTaped, x *survey.Axle) said.Sentence {
 		said.Length(math.Abs(by)),
 	)
 	if a.Slots != nil && math.Abs(by) > float64(*a.Slots) {
-		says = append(says, said.Say(" The slots give % alone: new holes, or plates.", said.Length(*a.Slots))...)
+		says = append(says, said.Say(" The slots give only %: drill new holes, or use plates.", said.Length(*a.Slots))...)
 	}
 	return says
 }
@@ -128,13 +128,13 @@ func tandem(r *rig.Rig, a *plan.AxleTaped, x *survey.Axle) finding.Finding {
 	)
 	if err != nil {
 		f.Outcome, f.Says = finding.Fails, said.Say(
-			"The second axle's lengths make no triangle. One of them is read or typed wrongly.",
+			"The second axle's lengths make no triangle. One of them is misread or mistyped.",
 		)
 		return f
 	}
 	angle, doubt := math.Abs(x.Yaw-y.Yaw), 2*math.Hypot(x.YawDoubt, y.YawDoubt)
 	return scrubbed(f, angle/2, doubt/2, said.Say("Their lines are off by %", said.Of(quantity.KindAngle, angle)),
-		" One pair of hangers is to follow the other.")
+		" Move one pair of hangers to match the other.")
 }
 
 // toed is what the wheels' toe scrubs.
@@ -142,7 +142,7 @@ func toed(r *rig.Rig, a *plan.AxleTaped) finding.Finding {
 	f := base(r, CodeToe, "Toe", "axle/rimFront")
 	angle, ok := survey.Toe(float64(*a.RimFront), float64(*a.RimRear), float64(*a.RimAcross))
 	if !ok {
-		f.Outcome, f.Says = finding.Fails, said.Say("The rims' lengths make no toe. Type them anew.")
+		f.Outcome, f.Says = finding.Fails, said.Say("The rims' lengths give no toe. Enter them again.")
 		return f
 	}
 	way := "in"
@@ -155,7 +155,7 @@ func toed(r *rig.Rig, a *plan.AxleTaped) finding.Finding {
 		math.Abs(angle),
 		doubt,
 		said.Say("Each wheel is toed "+way+" by %", said.Of(quantity.KindAngle, math.Abs(angle))),
-		" A bent axle or spindle: to a workshop, not to the torch.",
+		" A bent axle or spindle goes to a workshop, not to the torch.",
 	)
 }
 
@@ -167,7 +167,7 @@ func scrubbed(f finding.Finding, angle, doubt float64, says said.Sentence, do st
 	f.Limit = finding.Exactly(quantity.KindShare, scrubMay)
 	f.Says = append(
 		says,
-		said.Say(": every {tyre} is dragged aside by % of its way, of % that it bears for years.",
+		said.Say(": every {tyre} is dragged sideways by % of its way; it tolerates % for years.",
 			said.Share(scrub), said.Share(scrubMay))...)
 	switch {
 	case low > scrubBad:

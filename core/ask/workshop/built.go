@@ -176,7 +176,7 @@ func Built(r *rig.Rig, all records.All) *AsBuilt {
 	case measured == 0:
 		out.Says = said.Say("Nothing is measured on the finished trailer yet.")
 	case off > 0:
-		out.Says = said.Say("% measured, % off the drawing by more than the tape.",
+		out.Says = said.Say("% measured, and % differ from the drawing by more than the tape can explain.",
 			said.Counted(measured, "figure", "figures"), said.Counted(off, "length", "lengths"))
 	default:
 		out.Says = said.Say("% measured; the lengths are as drawn.", said.Counted(measured, "figure", "figures"))
@@ -261,7 +261,7 @@ func Snags(r *rig.Rig, all records.All) *SnagList {
 	case len(out.Rows) == 0:
 		out.Says = said.Say("No snags noted.")
 	case out.Open == 0:
-		out.Says = said.Say("All % are put right.", said.Counted(len(out.Rows), "snag", "snags"))
+		out.Says = said.Say("All % are fixed.", said.Counted(len(out.Rows), "snag", "snags"))
 	case out.Stops > 0:
 		out.Says = said.Say(
 			"% open, % before it is driven.",

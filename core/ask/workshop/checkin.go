@@ -98,17 +98,17 @@ func CheckIn(r *rig.Rig, all records.All) *CheckedIn {
 	case len(out.Rows) == 0:
 		out.Says = said.Say("Nothing to check in yet.")
 	case out.Counts[0] == 0:
-		out.Says = said.Say("%. None is looked at yet.", said.Counted(len(out.Rows), "line", "lines"))
+		out.Says = said.Say("%. None checked yet.", said.Counted(len(out.Rows), "line", "lines"))
 	case out.Open == 0 && out.Counts[0] == out.Counts[1]:
 		out.Says = said.Say("All % are there.", said.Counted(len(out.Rows), "line", "lines"))
 	case out.Open == 0:
 		out.Says = said.Say(
-			"% of % lines looked at, nothing wrong so far.",
+			"% of % lines checked, nothing wrong so far.",
 			said.Count(out.Counts[0]),
 			said.Count(out.Counts[1]),
 		)
 	default:
-		out.Says = said.Say("% of % lines looked at, something is wrong on %.",
+		out.Says = said.Say("% of % lines checked, something is wrong on %.",
 			said.Count(out.Counts[0]), said.Count(out.Counts[1]), said.Count(out.Open))
 	}
 	return out
@@ -144,7 +144,7 @@ func drawnPart(r *rig.Rig, p parts.FramePiece, all records.All) PartRow {
 	}
 	if row.State == string(records.PartUncut) && first != nil {
 		if row.Drill = drillView(r, first, mirrorOf(r, first)); row.Drill != nil {
-			row.Says = append(row.Says, said.Say(" Or by the places below.")...)
+			row.Says = append(row.Says, said.Say(" Or by the positions below.")...)
 		}
 	}
 	return row
@@ -192,10 +192,10 @@ func (row *PartRow) look(p *records.PartRecord, mirror *parts.FrameBar) {
 	switch {
 	case p.State == records.PartWrong:
 		row.Says = said.Say(
-			"Another part came. Send it back with a photo beside the list; fit what does not need it.",
+			"The wrong part came. Send it back with a photo beside the list; fit what does not depend on it.",
 		)
 	case p.State == records.PartHanded && mirror == nil:
-		row.Says = said.Say("It is not the one that was drawn. Hold it beside the drawing, turned over too: if it fits neither way, swap it.")
+		row.Says = said.Say("It is not the part that was drawn. Hold it beside the drawing, and turned over too: if it fits neither way, swap it.")
 	case p.State == records.PartHanded:
 		row.Says = said.Say(
 			"It is the other hand. Lay it beside %: if both are alike, one side came twice. Swap it before you bolt anything.",
@@ -212,11 +212,11 @@ func (row *PartRow) look(p *records.PartRecord, mirror *parts.FrameBar) {
 		row.Says = said.Say("Photo first. Bent or cracked: send it back. A scratch in paint or zinc: touch it up.")
 	case p.Got != nil && *p.Got < row.Want:
 		row.Says = said.Say(
-			"% missing. Ask for it before you begin; the date they give goes in the note.",
+			"% missing. Ask for it before you begin, and write the date they give in the note.",
 			said.Count(row.Want-*p.Got),
 		)
 	case p.Got != nil && *p.Got > row.Want:
-		row.Says = said.Say("% too many. Another bag may lack them.", said.Count(*p.Got-row.Want))
+		row.Says = said.Say("% too many. Another bag may be short of them.", said.Count(*p.Got-row.Want))
 	}
 }
 

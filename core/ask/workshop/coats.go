@@ -52,7 +52,7 @@ func dipSteps(l *list) {
 	l.add(WorkStep{
 		ID: "dip", Says: said.Say("To the zinc bath and back; vents open, no plates or rubber on it."), after: ends,
 		Minutes: [2]float64{120, 300}, Dry: &[3]float64{24 * days[0], 24 * days[1], 24 * days[2]},
-		Why: "Nothing is welded after; all that is bolted on comes later.", Hazard: "A closed tube bursts in the bath: every hollow needs its vents.",
+		Why: "Weld nothing afterwards; what is bolted on comes later.", Hazard: "A closed tube bursts in the bath: every hollow needs its vents.",
 	})
 }
 
@@ -60,7 +60,7 @@ func dipSteps(l *list) {
 func (l *list) coats(all []string) {
 	last := WorkStep{
 		ID: "paint", Says: said.Say("Paint or oil what still shows; touch up every bare edge."), after: all, Tool: "brush", Side: "up",
-		Minutes: [2]float64{60, 240}, Why: "One last time round with a lamp.",
+		Minutes: [2]float64{60, 240}, Why: "Go round once more with a lamp.",
 	}
 	f := l.r.Trailer.Finish
 	if f == nil {

@@ -227,7 +227,7 @@ func boltRows(d *rig.Drawn, joints []joint) (rows []BoltRow, odd []said.Sentence
 		if !known {
 			odd = append(
 				odd,
-				append(between(d, j), said.Say(": % is no bolt that is sold.", said.Length(m.Bolt))...),
+				append(between(d, j), said.Say(": % is no bolt you can buy.", said.Length(m.Bolt))...),
 			)
 			continue
 		}
@@ -250,7 +250,7 @@ func boltRows(d *rig.Drawn, joints []joint) (rows []BoltRow, odd []said.Sentence
 				append(
 					between(d, j),
 					said.Say(
-						": no bolt is long enough for a grip of %; a threaded rod, or a cleat.",
+						": no bolt is long enough for a grip of %; use a threaded rod, or a cleat.",
 						said.Length(row.grip),
 					)...),
 			)
@@ -380,7 +380,7 @@ func free(r *rig.Rig) []string {
 	if r.Trailer.Suspension == plan.SpringsLeaf {
 		out = append(
 			out,
-			"Spring eyes and shackles: snug, the nut locked, the spring turns by hand. The slipper end slides.",
+			"Spring eyes and shackles: snug, the nut locked, the spring still turns by hand. The slipper end slides.",
 		)
 	}
 	if r.Trailer.Tipping != nil {

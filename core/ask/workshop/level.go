@@ -41,10 +41,10 @@ func level(r *rig.Rig, l *plan.LevelRead) finding.Finding {
 			f,
 			"level/stands",
 			"heights at three stands that are not in a line",
-			"At the four corners of the frame, best.",
+			"Best at the four corners of the frame.",
 		)
 	case err != nil:
-		f.Outcome, f.Says = finding.Fails, said.Say("A height is no height. Type it anew.")
+		f.Outcome, f.Says = finding.Fails, said.Say("A height makes no sense. Enter it again.")
 		return f
 	}
 	worst, most := 0, 0.0
@@ -55,9 +55,9 @@ func level(r *rig.Rig, l *plan.LevelRead) finding.Finding {
 	}
 	f.Figure = finding.Exactly(quantity.KindLength, most)
 	if most <= 2*s.ShimDoubt {
-		f.Says = said.Say("Level within what can be read: %.", said.Length(math.Max(0.001, most)))
+		f.Says = said.Say("Level as far as can be read: %.", said.Length(math.Max(0.001, most)))
 	} else {
-		f.Says = said.Say("Most is missing under %: a shim of %. The drawing has them all.",
+		f.Says = said.Say("The largest gap is under %: a shim of %. The drawing shows them all.",
 			said.Name(l.Stands[ids[worst]].Name, "a stand"), said.Length(most))
 	}
 	if len(stands) != 4 {
@@ -78,14 +78,14 @@ func level(r *rig.Rig, l *plan.LevelRead) finding.Finding {
 		f.Says = append(
 			f.Says,
 			said.Say(
-				" The four are % out of one plane: shim before anything is tacked; a frame that lies on them takes it on.",
+				" The four are % out of plane: shim them before anything is tacked, or the frame takes on the twist.",
 				said.Length(twist),
 			)...)
 	default:
 		f.Says = append(
 			f.Says,
 			said.Say(
-				" The four are % out of one plane, of % that matter.",
+				" The four are % out of plane; % would matter.",
 				said.Length(twist),
 				said.Length(may),
 			)...)

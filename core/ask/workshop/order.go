@@ -220,7 +220,7 @@ func Order(r *rig.Rig, all records.All) *Work {
 	steps := l.waiting()
 	refused := l.moved(all, steps)
 	if left > 0 {
-		refused = append(refused, said.Say("% of the steps that you added are laid, % more are not: put small ones together.",
+		refused = append(refused, said.Say("% of the steps you added are scheduled and % are not: combine the small ones.",
 			said.Count(mostOwn), said.Count(left)))
 	}
 	order, turns, side, err := sequence.Order(steps)
@@ -245,7 +245,7 @@ func Order(r *rig.Rig, all records.All) *Work {
 		lift.add(s.ID)
 		s.Weighs, s.Two = lift.weighs(), lift.crossed()
 		if s.People > people {
-			s.Hazard = strings.TrimSpace(s.Hazard + " It takes more than one: no lifting alone.")
+			s.Hazard = strings.TrimSpace(s.Hazard + " It takes more than one person: never lift it alone.")
 		}
 		if !s.Done {
 			out.Left++
@@ -278,7 +278,7 @@ func (l *list) shut(steps []sequence.Step, order []int, all records.All) []said.
 		ticked(l.r, all, s)
 		if s.ID == "first-drive" && snags.Stops > 0 {
 			out[i] = said.Say(
-				"% must be put right before it is driven, under Snags.",
+				"% must be fixed before it is driven, under Snags.",
 				said.Counted(snags.Stops, "snag", "snags"),
 			)
 			continue
@@ -305,7 +305,7 @@ func (l *list) shut(steps []sequence.Step, order []int, all records.All) []said.
 func summary(w *Work) said.Sentence {
 	hour := func(k int) said.Piece { return said.Of(quantity.KindTime, w.Hours[k]*3600) }
 	if w.Turns == 0 {
-		return said.Say("% steps, % to go; % to % of work. Nothing is turned over.",
+		return said.Say("% steps, % to go; % to % of work. It is never turned over.",
 			said.Count(len(w.Steps)), said.Count(w.Left), hour(0), hour(1))
 	}
 	return said.Say("% steps, % to go; % to % of work, turned over % times.",

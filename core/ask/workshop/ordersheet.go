@@ -51,7 +51,7 @@ func OrderAxle(r *rig.Rig, over ...*rig.Rig) *AxleOrder {
 	heaviest, unknown := heaviestOf(append([]*rig.Rig{r}, over...))
 	for _, name := range unknown {
 		out.Needs = append(out.Needs, finding.Need{
-			Path: root + "/couplingToAxle", Says: said.Say("what the axle bears on “%”", name), Where: said.Say("Place and weigh its loads."),
+			Path: root + "/couplingToAxle", Says: said.Say("what the axle bears on “%”", name), Where: said.Say("Place its loads and weigh them."),
 		})
 	}
 	if heaviest.axle > 0 {
@@ -82,7 +82,7 @@ func OrderAxle(r *rig.Rig, over ...*rig.Rig) *AxleOrder {
 			))
 			if math.Abs(left-right) > 0.1*(left+right) {
 				out.Says = said.Say(
-					"The load stands to one side: the heavier wheel sets the rating. Move it to the middle and a smaller axle does.",
+					"The load sits to one side, so the heavier wheel sets the rating. Move it to the middle and a smaller axle will do.",
 				)
 			}
 		}
@@ -125,7 +125,7 @@ func OrderAxle(r *rig.Rig, over ...*rig.Rig) *AxleOrder {
 	if g := t.Gear; g != nil && g.Studs > 0 && g.Circle != nil {
 		line("Wheel bolts", said.Say("% on %", said.Count(g.Studs), said.Length(*g.Circle)))
 	} else {
-		need("/gear/studs", "how many wheel bolts, on which circle", "Across two opposite holes; with five by the maker’s table.")
+		need("/gear/studs", "how many wheel bolts, on which circle", "Across two opposite holes; with five, by the maker’s table.")
 	}
 	if w := t.Workshop; w != nil && w.SpindleEnd != "" {
 		line("Spindle’s end", said.Sentence{said.Name(w.SpindleEnd, "–")})

@@ -55,13 +55,13 @@ func sleeve(r *rig.Rig) (finding.Finding, bool) {
 		coat = float64(*s.Coat)
 	}
 	play := SleevePlay(float64(*s.Inside), float64(*s.Outside), coat, s.BothCoat)
-	f.Source = norms.Practice("half a millimetre goes in, one and a half rattle")
+	f.Source = norms.Practice("half a millimetre slides in, one and a half rattles")
 	f.Figure, f.Limit = finding.Exactly(quantity.KindLength, play), finding.Exactly(quantity.KindLength, playLeast)
 	switch {
 	case play < 0:
 		f.Outcome = finding.Fails
 		f.Says = said.Say(
-			"With its coat the inner is % too wide. Leave the sliding faces bare and greased, or take a wider sleeve.",
+			"With its coat the inner tube is % too wide. Leave the sliding faces bare and greased, or use a wider sleeve.",
 			said.Of(quantity.KindLength, -play),
 		)
 	case play < playLeast:
@@ -73,7 +73,7 @@ func sleeve(r *rig.Rig) (finding.Finding, bool) {
 	case play > playMost:
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = said.Say(
-			"% of play rattle. A shim of % on each side, or a set screw.",
+			"% of play rattles. Use a shim of % on each side, or a set screw.",
 			said.Of(
 				quantity.KindLength,
 				play,
@@ -82,7 +82,7 @@ func sleeve(r *rig.Rig) (finding.Finding, bool) {
 		)
 	default:
 		f.Says = said.Say(
-			"% of play with its coat on: it goes in and does not rattle.",
+			"% of play with its coat on: it slides in and does not rattle.",
 			said.Of(quantity.KindLength, play),
 		)
 	}

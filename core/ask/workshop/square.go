@@ -113,22 +113,22 @@ func square(r *rig.Rig, q *plan.SquareTaped) (out []finding.Finding) {
 			f,
 			"square",
 			"five of the six lengths",
-			"Four sides and a diagonal at least; both diagonals are better.",
+			"At least four sides and a diagonal; both diagonals are better.",
 		)
 	case err != nil:
 		f.Outcome = finding.Fails
-		f.Says = said.Say("No four corners have these lengths. One of them is read or typed wrongly.")
+		f.Says = said.Say("No four corners have these lengths. One of them is misread or mistyped.")
 	case s.Misfit > misfits:
 		f.Outcome = finding.Unknown
 		f.Says = said.Say(
-			"The six lengths do not go together: they are off by % times what the tape may be. Tape the diagonals and the longest side again; a twisted frame is not the reason.",
+			"The six lengths do not agree: they are off by % times what the tape can explain. Tape the diagonals and the longest side again; a twisted frame is not the reason.",
 			said.Of(quantity.KindCount, math.Round(s.Misfit)),
 		)
 		f.Needs = []finding.Need{
 			{
 				Path:  f.Subject,
-				Says:  said.Say("lengths that go together"),
-				Where: said.Say("Tape them anew, the hook on the same edge."),
+				Says:  said.Say("lengths that agree"),
+				Where: said.Say("Tape them again, with the hook on the same edge."),
 			},
 		}
 	default:
@@ -153,16 +153,16 @@ func pushed(f finding.Finding, s *survey.Square) finding.Finding {
 		side, corner = "left", "rear left corner towards the front right"
 	}
 	if high <= 2*s.SkewDoubt+1e-12 || skew < 2*s.SkewDoubt {
-		f.Says = said.Say("Square as far as the tape tells: within %.", said.Length(math.Max(0.001, high)))
+		f.Says = said.Say("Square as far as the tape can show: within %.", said.Length(math.Max(0.001, high)))
 	} else {
-		f.Says = said.Say("The rear stands % too far to the "+side+", give or take %. Push the "+corner+
+		f.Says = said.Say("The rear is % too far to the "+side+", give or take %. Push the "+corner+
 			" until both diagonals read %: at the rear that is %.", said.Length(skew), said.Length(math.Max(0.001, 2*s.SkewDoubt)),
 			said.Length(diagonal(s)), said.Length(skew))
 	}
 	if math.Abs(s.Taper) > 2*s.TaperDoubt+0.001 {
 		f.Says = append(
 			f.Says,
-			said.Say(" It is a taper besides: the rear is "+wider(s.Taper)+" by %; pushing does not mend that.",
+			said.Say(" It also tapers: the rear is "+wider(s.Taper)+" by %; pushing does not fix that.",
 				said.Length(math.Abs(s.Taper)))...)
 	}
 	switch {
@@ -170,13 +170,13 @@ func pushed(f finding.Finding, s *survey.Square) finding.Finding {
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = append(
 			f.Says,
-			said.Say(" An axle that hangs on these rails is turned by %; deck boards show it as a wedge.",
+			said.Say(" An axle hung on these rails is turned by %; deck boards show it as a wedge.",
 				said.Of(quantity.KindAngle, math.Atan2(skew, s.Length)))...)
 	case high > limit:
 		f.Outcome, f.Tight = finding.Tight, finding.GuessTooRough
-		f.Says = append(f.Says, said.Say(" It matters from % on: tape with more care.", said.Length(limit))...)
+		f.Says = append(f.Says, said.Say(" It matters from % up: tape with more care.", said.Length(limit))...)
 	default:
-		f.Says = append(f.Says, said.Say(" It matters from % on.", said.Length(limit))...)
+		f.Says = append(f.Says, said.Say(" It matters from % up.", said.Length(limit))...)
 	}
 	return f
 }

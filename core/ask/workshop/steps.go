@@ -69,7 +69,7 @@ func frameSteps(l *list) {
 				ID:      "check-in",
 				Says:    said.Say("Lay out all parts, count them, try every bolt in its hole."),
 				Minutes: [2]float64{30, 90},
-				Why:     "A missing or undrilled rail is found now, not under the half-built thing.",
+				Why:     "Find a missing or undrilled rail now, not under the half-built trailer.",
 			},
 		)
 		l.add(
@@ -83,7 +83,7 @@ func frameSteps(l *list) {
 					10 * some,
 					20 * some,
 				},
-				Why: "Tight bolts cannot be squared any more; upside down the axle goes on without lifting.",
+				Why: "Once the bolts are tight you cannot square it; upside down, the axle goes on without lifting.",
 			},
 		)
 		l.add(
@@ -109,7 +109,7 @@ func frameSteps(l *list) {
 					8 * some,
 				},
 				Torque: frameTorque(l.r),
-				Why:    "Each bolt pulls its neighbours loose a little: the second round finds that.",
+				Why:    "Each bolt loosens its neighbours a little: the second round catches that.",
 			},
 		)
 	case plan.FromBars:
@@ -119,14 +119,14 @@ func frameSteps(l *list) {
 				Says:    said.Say("Cut % members by the cut list, deburr, mark each.", members),
 				Tool:    "saw",
 				Minutes: [2]float64{8 * some, 18 * some},
-				Why:     "All of one length at one setting of the saw.",
+				Why:     "Cut everything of one length at one setting of the saw.",
 				Hazard:  "Goggles and ears; zinc or paint ground off where it is welded.",
 			},
 		)
 		l.add(
 			WorkStep{
 				ID:      "stands",
-				Says:    said.Say("Stands level, a straight edge as datum."),
+				Says:    said.Say("Set the stands level, with a straight edge as datum."),
 				gate:    CodeLevel,
 				Minutes: [2]float64{20, 60},
 				Tool:    "level",
@@ -156,13 +156,13 @@ func frameSteps(l *list) {
 				gate:    CodeSquare,
 				Minutes: [2]float64{15, 40},
 				Tool:    "tape",
-				Why:     "Tacks pull; the seams would fix what they pulled.",
+				Why:     "Tacks pull; the seams would fix the error in place.",
 			},
 		)
 		l.add(
 			WorkStep{
 				ID:    "weld-up",
-				Says:  said.Say("Weld what is reached from above, far apart and in opposite pairs."),
+				Says:  said.Say("Weld what you can reach from above, far apart and in opposite pairs."),
 				Side:  "up",
 				Tool:  "welder",
 				after: l.last("square"),
@@ -193,11 +193,11 @@ func frameSteps(l *list) {
 			WorkStep{
 				ID: "welds",
 				Says: said.Say(
-					"Have the welds of {drawbar}, hangers and cross members looked at by a competent welder.",
+					"Have a competent welder look at the welds of {drawbar}, hangers and cross members.",
 				),
 				after:   l.last("weld-down"),
 				Minutes: [2]float64{20, 60},
-				Why:     "Before paint: a crack shows on bare metal alone.",
+				Why:     "Do it before paint: a crack only shows on bare metal.",
 			},
 		)
 	case plan.FromCamper:
@@ -208,18 +208,18 @@ func frameSteps(l *list) {
 				Tool:    "spanners",
 				Minutes: [2]float64{300, 900},
 				Why:     "What is on it hides the rust.",
-				Hazard:  "Gloves and mask: glass wool, screws, mice. Gas and mains off and out first.",
+				Hazard:  "Gloves and mask: glass wool, screws, mice. First gas and mains off and out.",
 			},
 		)
 		l.add(
 			WorkStep{
 				ID: "rust",
 				Says: said.Say(
-					"Knock along rails, {drawbar}, hangers and axle with a hammer; scrape what sounds dull.",
+					"Knock along rails, {drawbar}, hangers and axle with a hammer; scrape wherever it sounds dull.",
 				),
 				after:   l.last("strip"),
 				Minutes: [2]float64{40, 120},
-				Why:     "A rotten rail ends the whole plan here and cheaply.",
+				Why:     "A rotten rail ends the plan here, while that is cheap.",
 			},
 		)
 		l.add(
@@ -228,7 +228,7 @@ func frameSteps(l *list) {
 				Says:    said.Say("Weigh the stripped frame."),
 				after:   l.last("strip"),
 				Minutes: [2]float64{20, 60},
-				Why:     "The payload is reckoned from this figure.",
+				Why:     "The payload is worked out from this figure.",
 			},
 		)
 		l.add(
@@ -239,7 +239,7 @@ func frameSteps(l *list) {
 				gate:    CodeSquare,
 				Minutes: [2]float64{15, 40},
 				Tool:    "tape",
-				Why:     "An old knock shows here before the deck does.",
+				Why:     "An old knock shows here before the deck shows it.",
 			},
 		)
 	}
@@ -294,14 +294,14 @@ func gearSteps(l *list) {
 					120,
 				},
 				Dry:    l.dries(),
-				Why:    "Rust begins where no brush comes later.",
+				Why:    "Rust starts where no brush reaches later.",
 				Hazard: "Air; no flame; skin covered.",
 			},
 		)
 	}
 	rubber := ""
 	if t.Suspension == plan.SpringsTorsion {
-		rubber = "No weld near the rubber: bolts alone."
+		rubber = "No weld near the rubber: only bolts."
 	}
 	l.add(
 		WorkStep{
@@ -311,7 +311,7 @@ func gearSteps(l *list) {
 			Tool:    "spanners",
 			after:   append(l.last("paint-hidden"), ends...),
 			Minutes: [2]float64{30, 90},
-			Why:     "Upside down nobody lies under it.",
+			Why:     "With the frame upside down nobody has to lie under it.",
 			Hazard:  rubber,
 		},
 	)
@@ -323,7 +323,7 @@ func gearSteps(l *list) {
 			after:   l.last("axle"),
 			gate:    CodeAxle,
 			Minutes: [2]float64{20, 60},
-			Why:     "A few millimetres wear out tyres or make it run askew.",
+			Why:     "A few millimetres wear out tyres or make it run crooked.",
 		},
 	)
 	l.add(
@@ -334,7 +334,7 @@ func gearSteps(l *list) {
 			Tool:    "spanners",
 			after:   l.last("align"),
 			Minutes: [2]float64{15, 40},
-			Why:     "Eyes that are clamped break the spring.",
+			Why:     "Clamped eyes break the spring.",
 		},
 	)
 	l.add(
@@ -344,7 +344,7 @@ func gearSteps(l *list) {
 			after:   l.last("axle-tight"),
 			Tool:    "wrench",
 			Minutes: [2]float64{15, 30},
-			Why:     "On its wheels it is moved before it grows heavy.",
+			Why:     "On its wheels you can move it before it gets heavy.",
 		},
 	)
 	l.add(
@@ -354,7 +354,7 @@ func gearSteps(l *list) {
 			after:   ends,
 			Tool:    "spanners",
 			Minutes: [2]float64{20, 45},
-			Why:     "Its maker’s bolts and moment are part of its rating.",
+			Why:     "Its maker’s bolts and torque are part of its rating.",
 		},
 	)
 	if t.Brakes != "" && t.Brakes != plan.BrakesNone {
@@ -391,7 +391,7 @@ func wiringSteps(l *list) {
 			Tool:    "pliers",
 			after:   after,
 			Minutes: [2]float64{60, 150},
-			Why:     "Under the floor nobody reaches it later.",
+			Why:     "Under the floor nobody can reach it later.",
 		},
 	)
 	l.add(
@@ -417,8 +417,8 @@ func wiringSteps(l *list) {
 				Says:    said.Say("Fold it once and look at the cable; then the ties."),
 				after:   l.last("cable"),
 				Minutes: [2]float64{10, 20},
-				Why:     "A cable that is tied too short tears at the first fold.",
-				Hazard:  "Fingers out of the hinge; two hold it.",
+				Why:     "A cable tied too short tears at the first fold.",
+				Hazard:  "Fingers out of the hinge; two people hold it.",
 			},
 		)
 	}
@@ -445,7 +445,7 @@ func deckSteps(l *list) {
 			Says:    said.Say("Cut boards or sheets, paint or oil their edges and undersides, let them dry."),
 			Tool:    "saw",
 			Minutes: [2]float64{60, 150},
-			Why:     "A cut end drinks; underneath no brush comes any more.",
+			Why:     "A cut end soaks up water, and no brush reaches the underside later.",
 			Hazard:  "Goggles; dust of treated wood is poison: mask.",
 		},
 	)
@@ -459,7 +459,7 @@ func deckSteps(l *list) {
 				l.last("deck-cut", "test-lamps", "cable", "paint-hidden", "weld-down"),
 				l.frameEnd()...),
 			Minutes: [2]float64{60, 180},
-			Why:     "Wires, paint and welds under it are done.",
+			Why:     "Wires, paint and welds under it are finished.",
 		},
 	)
 }
@@ -477,7 +477,7 @@ func bodySteps(l *list) {
 					60,
 					180,
 				},
-				Why:    "A bed without a prop is not worked under.",
+				Why:    "Nobody works under a bed without a prop.",
 				Hazard: "Nobody under it, hands off the hinge.",
 			},
 		)
@@ -495,7 +495,7 @@ func bodySteps(l *list) {
 				Tool:    "spanners",
 				after:   l.last("deck", "wheels", "bed"),
 				Minutes: [2]float64{30, 120},
-				Why:     "Last of the heavy things: it catches wind and hides the deck.",
+				Why:     "Last of the heavy parts: it catches wind and hides the deck.",
 			},
 		)
 	}
@@ -510,7 +510,7 @@ func bodySteps(l *list) {
 					8 * float64(len(l.r.Trailer.TiePoints)),
 					15 * float64(len(l.r.Trailer.TiePoints)),
 				},
-				Why: "Through a member, not through the floor alone.",
+				Why: "Fix them through a member, not through the floor alone.",
 			},
 		)
 	}
@@ -532,7 +532,7 @@ func endSteps(l *list) {
 			Says:    said.Say("Weigh it: whole, and at the {coupling}."),
 			after:   []string{"paint"},
 			Minutes: [2]float64{30, 90},
-			Why:     "From here on the plan reckons with what was built.",
+			Why:     "From here on the plan uses what was built.",
 		},
 	)
 	l.add(
@@ -550,7 +550,7 @@ func endSteps(l *list) {
 			Says:    said.Say("A short drive empty; feel the hubs, look at nuts, bolts and lamps."),
 			after:   []string{"plates"},
 			Minutes: [2]float64{30, 60},
-			Why:     "What settles settles in the first hour. Bolts again after the first loads.",
+			Why:     "What settles, settles in the first hour. Tighten the bolts again after the first loads.",
 		},
 	)
 }

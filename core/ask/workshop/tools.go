@@ -75,7 +75,7 @@ func Tools(r *rig.Rig, work *Work, all records.All) *Toolbox {
 			)
 		}
 		if s.Two {
-			out.Hands = append(out.Hands, HandsAt{append(said.Say("From here on, to lift an end: "), s.Says...), 2})
+			out.Hands = append(out.Hands, HandsAt{append(said.Say("From here on, lifting an end takes "), s.Says...), 2})
 		}
 		out.People = max(out.People, s.People)
 	}
@@ -198,7 +198,7 @@ func (t *Toolbox) site(r *rig.Rig, has map[string]bool) {
 	if has["welder"] {
 		t.Site = append(
 			t.Site,
-			"A socket that the welder’s plate agrees with, its cord unrolled; nothing that burns within reach, door open.",
+			"A socket that suits the welder’s plate, with its cord unrolled; nothing that burns within reach, door open.",
 		)
 	} else if has["saw"] || has["driver"] {
 		t.Site = append(t.Site, "A socket with a residual current device, cord unrolled.")
@@ -206,13 +206,13 @@ func (t *Toolbox) site(r *rig.Rig, has map[string]bool) {
 	if has["tape"] {
 		t.Site = append(
 			t.Site,
-			"A datum: a straight wall, a string that is pulled tight, or a board whose corner was checked.",
+			"A datum: a straight wall, a taut string, or a board whose corner was checked.",
 		)
 	}
 	if has["tack"] || has["fit"] {
 		t.Site = append(
 			t.Site,
-			"Stands that do not sink, level to a millimetre or two, and room to walk round with a frame on its edge.",
+			"Stands that do not sink, level to a millimetre or two, and room to walk round with the frame on its edge.",
 		)
 	}
 	if b := r.DeckLength(); b > 0 && (has["axle"] || has["wheels"]) {

@@ -53,11 +53,11 @@ func TestChecks(t *testing.T) {
 		want      finding.Outcome
 		says      string
 	}{
-		{sides(0), workshop.CodeSquare, finding.Holds, "as far as the tape tells"},
+		{sides(0), workshop.CodeSquare, finding.Holds, "as far as the tape can show"},
 		{sides(0.004), workshop.CodeSquare, finding.Holds, "too far to the right"},
 		{sides(-0.012), workshop.CodeSquare, finding.Tight, "rear left corner towards the front right"},
 		{strings.Replace(sides(0.0065), `"square":{`, `"square":{"tape":0.003,`, 1), workshop.CodeSquare, finding.Tight, "more care"},
-		{strings.Replace(sides(0), `"fromFL":2.9`, `"fromFL":2.95`, 1), workshop.CodeSquare, finding.Unknown, "do not go together"},
+		{strings.Replace(sides(0), `"fromFL":2.9`, `"fromFL":2.95`, 1), workshop.CodeSquare, finding.Unknown, "do not agree"},
 		{`"square":{"front":1.5,"rear":1.5}`, workshop.CodeSquare, finding.Unknown, "five"},
 		{`"square":{"legA":1.5,"legB":2,"across":2.5}`, workshop.CodeTriangle, finding.Holds, "2500"},
 		{`"square":{"legA":1.5,"legB":2,"across":2.52}`, workshop.CodeTriangle, finding.Tight, "open"},
@@ -72,7 +72,7 @@ func TestChecks(t *testing.T) {
 		{`"axle":{` + wires(0.3*deg) + `,"tape":0.003}`, workshop.CodeAxle, finding.Tight, "more care"},
 		{`"axle":{"left":1,"right":3,"apart":1.6}`, workshop.CodeAxle, finding.Fails, "no triangle"},
 		{`"axle":{"left":1}`, workshop.CodeAxle, finding.Unknown, "spindles"},
-		{`"axle":{` + wires(0) + `,"secondLeft":3.4,"secondRight":3.4,"tape":0.0005}`, workshop.CodeTandem, finding.Holds, "dragged aside"},
+		{`"axle":{` + wires(0) + `,"secondLeft":3.4,"secondRight":3.4,"tape":0.0005}`, workshop.CodeTandem, finding.Holds, "dragged sideways"},
 		{`"axle":{` + wires(0) + `,"secondLeft":3.42,"secondRight":3.4,"tape":0.0005}`, workshop.CodeTandem, finding.Tight, "hangers"},
 		{`"axle":{` + wires(0) + `,"secondLeft":3.46,"secondRight":3.4,"tape":0.0005}`, workshop.CodeTandem, finding.Fails, "hangers"},
 		{`"axle":{` + wires(0) + `,"rimFront":1.6,"rimRear":1.601,"rimAcross":0.35,"tape":0.0002}`, workshop.CodeToe, finding.Holds, "toed in"},
@@ -110,7 +110,7 @@ func TestShow(t *testing.T) {
 	}
 	still, off := show(sides(0.001)), show(sides(0.012))
 	if n := len(still.Square.Shapes); n != 2 {
-		t.Errorf("square as far as the tape tells: %d shapes", n)
+		t.Errorf("square as far as the tape can show: %d shapes", n)
 	}
 	a, b := still.Square.Shapes[0].Points, still.Square.Shapes[1].Points
 	for i := range a {

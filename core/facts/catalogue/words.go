@@ -53,15 +53,15 @@ var walked = map[string]bool{"mower-walk": true, "mower-walk-wide": true, "dumpe
 
 // notes are cautions that go with a kind.
 var notes = map[string]string{
-	"livestock": "Animals shift, tire and have transport rules of their own: ask your farm or animal authority. Only weight and place are judged here.",
+	"livestock": "Animals move and tire, and have transport rules of their own: ask your farm or animal authority. Only weight and position are judged here.",
 	"hive":      "Closed, strapped as one, with air; travel at dusk or dawn.",
 	"gas":       "Upright, valve shut and capped, in the open air; many places limit how much.",
-	"tank":      "Fuel and chemicals have rules of their own; its weight is reckoned from the fluid.",
+	"tank":      "Fuel and chemicals have rules of their own; the weight is worked out from the fluid.",
 	"generator": "Fuel tap shut; no can of petrol loose beside it.",
 	"hot-tub":   "Drained: a full one weighs as much as a small car.",
 	"fridge":    "Upright, and left to stand before it is switched on.",
 	"excavator": "Bucket down, chained at its own points.",
-	"car-small": "A trailer made for cars; mind its brakes, the {ball load} and your {licence}.",
+	"car-small": "Needs a trailer made for cars; watch its brakes, the {ball load} and your {licence}.",
 }
 
 // everyday are the words that people have for the kinds, of all regions; a general word stands

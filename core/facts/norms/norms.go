@@ -53,7 +53,7 @@ type School struct {
 // Schools lists the ball-load windows, as data for the screen too.
 var Schools = []School{
 	{ID: "ten-fifteen", Name: "10 to 15 %", Low: 0.10, High: 0.15,
-		Reason: "A heavy ball damps snaking well behind a stiff, heavy tow vehicle. It asks for a hitch rated for it.",
+		Reason: "A heavy ball damps snaking well behind a stiff, heavy tow vehicle. It needs a hitch rated for it.",
 		Source: source("North American towing practice", "general", "C")},
 	{ID: "four-seven", Name: "4 to 7 %, or 25 kg", Low: 0.04, Floor: 25, High: 0.07,
 		Reason: "Light towbars carry little, so the ball stays light: at least 4 % of the loaded trailer, of which 25 kg is always enough.",

@@ -47,7 +47,7 @@ var Roads = map[quantity.Region]RoadRules{
 		RearMarks: []RearMark{
 			{1, "Make it plainly visible."},
 			{2, "Fit an end marker board, lit by night."},
-			{3.05, "Tell the police beforehand."},
+			{3.05, "Notify the police beforehand."},
 		},
 		BodyLength: metres(7),
 		SizeSource: source("Road Vehicles (Construction and Use) Regulations 1986", "reg. 7, 8, 82; Sch. 12", "A"),

@@ -19,7 +19,7 @@ var TieSchools = []TieSchool{
 	{"na", "North American rules", "binds commercial carriers; a private owner takes it as good practice", "49 CFR 393.100–136"},
 	{"en", "European standard", "the yardstick of roadside checks; written for heavier vehicles, light ones may see more",
 		"EN 12195-1:2010"},
-	{"au", "Australian and New Zealand guides", "the load must not come off, whoever drives",
+	{"au", "Australian and New Zealand guides", "the load must not come off, whoever is driving",
 		"load restraint guides, 0.8/0.5/0.5/0.2 g"},
 }
 

@@ -26,18 +26,18 @@ const (
 
 // Wearings lists them.
 var Wearings = []Wearing{
-	{"bearings", "Wheel bearings", 12, 15_000e3, 0, 1, 0, "Grease, feel for play; at once after the hubs were under water.", ""},
-	{"tyres", "{Tyre}s", 72, 0, 0, 0, 0, "Out at six to seven years by the date code, ten at most; before that at the wear mark, a cut or a bulge.", ""},
+	{"bearings", "Wheel bearings", 12, 15_000e3, 0, 1, 0, "Grease, feel for play; at once if the hubs were under water.", ""},
+	{"tyres", "{Tyre}s", 72, 0, 0, 0, 0, "Replace at six to seven years by the date code, ten at most; sooner at the wear mark, a cut or a bulge.", ""},
 	{TreadID, "{Tyre} tread", 6, 5_000e3, 0, 0, 0, "Measure the shallowest groove of each and write down the least.", ""},
 	{"nuts", "Wheel nuts", 12, 5_000e3, 0, 0, 0, "Tighten by the plate; again [50 km] after a wheel was off.", ""},
 	{"brakes", "Brakes", 12, 5_000e3, 0, 3, 0, "Adjust, look at linings, rods and cables.", "brakes"},
 	{"coupling", "{Coupling}", 12, 10_000e3, 0, 0, 0, "Clean, grease, look at its wear mark; the head locks with a pull upward.", ""},
 	{"springs", "Springs, shackles, slippers", 12, 10_000e3, 0, 6, 0, "Look for cracks and worn bolts; grease what rubs.", "leaf"},
-	{"straps", "Straps", 12, 0, 0, 0, 100, "Out at the first cut, burn or stiff fading.", ""},
+	{"straps", "Straps", 12, 0, 0, 0, 100, "Replace at the first cut, burn or stiff fading.", ""},
 	{"deck", "Deck oil", 12, 0, 0, 0, 0, "Wash, let it dry, oil its edges first.", "deck"},
-	{"winch", "Winch strap or rope", 12, 0, 150, 0, 0, "Look for sun, cuts and broken wires; out at the first.", "winch"},
+	{"winch", "Winch strap or rope", 12, 0, 150, 0, 0, "Look for sun damage, cuts and broken wires; replace at the first sign.", "winch"},
 	{"pins", "Hinge pins, props and latches", 12, 0, 200, 0, 0, "Look for wear, cracks and clips; grease.", "tip"},
-	{"battery", "Battery on board", 6, 0, 0, 0, 0, "Charge it, look at its poles; a breakaway holds the brakes 15 minutes.", "battery"},
+	{"battery", "Battery on board", 6, 0, 0, 0, 0, "Charge it and look at its poles; a breakaway must hold the brakes for 15 minutes.", "battery"},
 	{"lamps", "Lamps, plug, earths", 12, 0, 0, 3, 0, "Grease the contacts, look at each lamp.", "lamps"},
 }
 

@@ -192,7 +192,7 @@ type Finding struct {
 	Essential bool          `json:"essential,omitempty"` // one of the links a verdict cannot do without
 	Compares  bool          `json:"compares,omitempty"`  // it holds one arrangement against another and decides no stage
 	HasWork   bool          `json:"hasWork,omitempty"`
-	InVain    int           `json:"inVain,omitempty"` // ways out that were tried and mend nothing, or mar something else
+	InVain    int           `json:"inVain,omitempty"`  // ways out that were tried and mend nothing, or mar something else
 	Rest      bool          `json:"rest,omitempty"`    // it is judged at rest alone, but where its stage is on screen
 	Doubted   bool          `json:"doubted,omitempty"` // it holds, but not with a guess at either end: found at rest
 	// it fails, but not with other lengths than those that its kinds tell and nobody else: found at rest

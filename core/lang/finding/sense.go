@@ -46,7 +46,7 @@ func Sense(fs []Finding) {
 		f.Outcome, f.Tight, f.Figure, f.Limit, f.Margin, f.Fixes = Unknown, "", nil, nil, nil, nil
 		f.HasWork, f.Work = false, nil
 		f.Says = said.Say(
-			"Not known: the sum comes to a figure beyond sense. Some size or weight that it takes is far off.",
+			"Not known: the result makes no sense. Some size or weight that goes in is far off.",
 		)
 		if len(f.Needs) == 0 {
 			f.Needs = []Need{

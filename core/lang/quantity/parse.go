@@ -125,7 +125,7 @@ func (l Locale) Parse(k Kind, text string) (Typed, error) {
 	}
 	parts := plusMinus.Split(clean, -1)
 	if len(parts) > 2 {
-		return Typed{}, &ParseError{Text: text, Reason: "Write one ± only."}
+		return Typed{}, &ParseError{Text: text, Reason: "Write only one ±."}
 	}
 	main := parts[0]
 	if len(parts) == 1 {
@@ -146,7 +146,7 @@ func (l Locale) Parse(k Kind, text string) (Typed, error) {
 	if d, ok := strings.CutSuffix(doubt, "%"); ok && k != KindShare {
 		share, err := l.bare(strings.TrimSpace(d))
 		if err != nil || share < 0 {
-			return Typed{}, &ParseError{Text: text, Reason: "The doubt behind ± must be a number, nought or more."}
+			return Typed{}, &ParseError{Text: text, Reason: "The doubt behind ± must be a number, zero or more."}
 		}
 		share /= 100
 		return Typed{Value: v, Relative: &share}, nil
@@ -159,7 +159,7 @@ func (l Locale) Parse(k Kind, text string) (Typed, error) {
 	}
 	d, err := l.one(k, doubt)
 	if err != nil || d < 0 {
-		return Typed{}, &ParseError{Text: text, Reason: "The doubt behind ± must be a number, nought or more."}
+		return Typed{}, &ParseError{Text: text, Reason: "The doubt behind ± must be a number, zero or more."}
 	}
 	return Typed{Value: v, PlusMinus: &d}, nil
 }
@@ -285,7 +285,7 @@ func (l Locale) thirst(s string, v, gal float64) (float64, error) {
 		gal = Locale{Units: Imperial, Region: l.Region}.gallon()
 	}
 	if !(v > 0) {
-		return 0, &ParseError{Text: s, Reason: "Miles a gallon must be more than nought."}
+		return 0, &ParseError{Text: s, Reason: "Miles per gallon must be more than zero."}
 	}
 	return finite(s, perGallon(gal)/v)
 }

@@ -11,7 +11,7 @@ var several = map[string]string{
 }
 
 // verbs are those others.
-var verbs = strings.Fields("bears bends breaks comes draws fails gets hangs holds leaves runs slides " +
+var verbs = strings.Fields("bends breaks carries comes draws fails gets hangs holds leaves lifts needs puts runs sits slides " +
 	"stands stays takes tips weighs")
 
 // subjects are what stands before a name that a verb belongs to; behind others, "the weight of", it belongs to
@@ -26,6 +26,9 @@ func agree(before, name, after string) string {
 	plural := several[verb]
 	if plural == "" && slices.Contains(verbs, verb) {
 		plural = strings.TrimSuffix(verb, "s")
+		if strings.HasSuffix(verb, "ies") {
+			plural = strings.TrimSuffix(verb, "ies") + "y"
+		}
 	}
 	if plural == "" || !strings.HasPrefix(after, " ") || !severalThings(name) {
 		return after

@@ -134,11 +134,11 @@ var idPattern = regexp.MustCompile(`^[a-z0-9-]{1,64}$`)
 // *plan.ShapeError.
 func Unpack(data []byte) (*Holds, error) {
 	if len(data) > MaxBytes {
-		return nil, wrong("The archive is larger than one may be (%d MB).", MaxBytes>>20)
+		return nil, wrong("The archive is larger than the limit (%d MB).", MaxBytes>>20)
 	}
 	z, err := zip.NewReader(bytes.NewReader(data), int64(len(data)))
 	if err != nil {
-		return nil, wrong("This is no archive.")
+		return nil, wrong("This is not an archive.")
 	}
 	parts, total := map[string][]byte{}, 0
 	for _, f := range z.File {
@@ -154,13 +154,13 @@ func Unpack(data []byte) (*Holds, error) {
 			return nil, wrong("The archive's %q is damaged.", f.Name)
 		}
 		if total += len(text); total > MaxBytes {
-			return nil, wrong("Unpacked, the archive is larger than one may be (%d MB).", MaxBytes>>20)
+			return nil, wrong("Unpacked, the archive is larger than the limit (%d MB).", MaxBytes>>20)
 		}
 		parts[f.Name] = text
 	}
 	var m manifest
 	if err := json.Unmarshal(parts[manifestName], &m); err != nil || m.Format != format {
-		return nil, wrong("This is no archive of a plan: its manifest is missing.")
+		return nil, wrong("This is not an archive of a plan: its manifest is missing.")
 	}
 	if m.Version != version {
 		return nil, wrong(

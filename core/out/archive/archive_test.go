@@ -96,7 +96,7 @@ func TestTampered(t *testing.T) {
 	}
 	same := func(_ string, text []byte) ([]byte, bool) { return text, true }
 	for says, bad := range map[string][]byte{
-		"no archive": []byte("PK"),
+		"not an archive": []byte("PK"),
 		"not as it was packed": repacked(t, data, func(name string, text []byte) ([]byte, bool) {
 			return bytes.Replace(text, []byte("snag-b"), []byte("snag-c"), 1), true
 		}, nil),

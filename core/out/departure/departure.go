@@ -74,7 +74,7 @@ func Of(r *rig.Rig, fs []finding.Finding, low, high, calm *float64) *Card {
 		c.add(
 			"Tape first",
 			[]finding.Tick{{ID: "tape", Says: slices.Concat(said.Say("Not taped yet: "), finding.Takes(r.Usual),
-				said.Say(". Until then places and loads below are rough."))}},
+				said.Say(". Until then positions and loads below are rough."))}},
 		)
 	}
 	asked := map[string][]finding.Tick{}
@@ -192,7 +192,7 @@ func readings(r *rig.Rig, fs []finding.Finding, low, high *float64) []finding.Ti
 	} else if p != nil {
 		out = append(out, finding.Tick{ID: "pressure", Says: said.Say("{Tyre}s cold: the wall's % at most; car's too, by its door post.", said.Of(quantity.KindPressure, *p))})
 	} else {
-		out = append(out, finding.Tick{ID: "pressure", Says: said.Say("{Tyre}s cold at what their wall and load ask; car's too.")})
+		out = append(out, finding.Tick{ID: "pressure", Says: said.Say("{Tyre}s cold at the pressure for this load, by their wall; the car's too.")})
 	}
 	if s := r.Trailer.CouplingSize; s != nil {
 		out = append(
@@ -239,7 +239,7 @@ func walk(r *rig.Rig) []finding.Tick {
 			ID:   "lamps",
 			Says: said.Say("Plug in; tail, brake, left, right, fog; {number plate} in sight."),
 		},
-		finding.Tick{ID: "nuts", Says: said.Say("Wheel nuts to torque if a wheel was off.")},
+		finding.Tick{ID: "nuts", Says: said.Say("Wheel nuts to torque if a wheel has been off.")},
 		finding.Tick{ID: "tyres", Says: said.Say("{Tyre}s: cuts, bulges, age; hubs cool and quiet.")},
 	)
 	if l := r.Layout.Loading; l != nil {
@@ -325,7 +325,7 @@ func onTheWay() []finding.Tick {
 		{
 			ID: "first-stop",
 			Says: said.Say(
-				"After % to % stop: straps, hubs by hand for heat, wheel nuts.",
+				"After % to % stop: check straps, feel the hubs for heat, check wheel nuts.",
 				km(firstStop),
 				km(2*firstStop),
 			),
@@ -357,13 +357,13 @@ func most(r *rig.Rig, calm *float64) (*finding.Measure, said.Sentence) {
 		take(float64(*v), "the rule for trailers")
 	}
 	if calm != nil {
-		take(math.Floor(*calm/speedStep+1e-9)*speedStep, "snaking dies down slowly above it")
+		take(math.Floor(*calm/speedStep+1e-9)*speedStep, "above it snaking dies down slowly")
 	}
 	if v := r.Outing.Speed; v != nil {
 		take(float64(*v), "the outing's own")
 	}
 	if math.IsInf(least, 1) {
-		return nil, said.Say("no limit is known: the rule and the {tyre}s' wall tell it")
+		return nil, said.Say("no limit is known: the rule and the {tyre}s' wall say it")
 	}
 	return finding.Exactly(quantity.KindSpeed, least), said.Say(why)
 }

@@ -39,11 +39,11 @@ func Of(p *plan.Plan, trailer string) *Card {
 	c.road(r)
 	c.things(r)
 	c.add("Reversing",
-		"Hold the wheel at its bottom: move the hand the way the trailer’s tail is to go.",
+		"Hold the wheel at its bottom: move your hand the way the trailer’s tail should go.",
 		"A short trailer turns fast: small movements, walking pace, stop and pull forward early.",
 		"Get out and look. Nobody stands behind it.")
 	c.add("Bring it back",
-		"Empty and swept, at the time agreed. Say what was hit, scraped, hot or loose: it helps the next one.")
+		"Empty and swept, at the time agreed. Say what was hit, scraped, hot or loose: it helps the next user.")
 	return c
 }
 
@@ -72,10 +72,10 @@ func (c *Card) carries(r *rig.Rig) {
 		said.Say("On the ball: % to % of the laden trailer, within the car’s own limit.",
 			said.Of(quantity.KindShare, r.School.Low), said.Of(quantity.KindShare, r.School.High)),
 		said.Say(
-			"Heavy things low and over the axle, a little more before it; tie all down. Weigh the ball: bathroom scale and a plank.",
+			"Heavy things low and over the axle, a little more in front of it; tie everything down. Weigh the ball: a bathroom scale and a plank.",
 		),
 		said.Say(
-			"Your car has limits of its own, towed weight, {ball load} and {licence}: its papers tell them, the lower counts.",
+			"Your car has its own limits for towed weight, {ball load} and {licence}: see its papers; the lower figure counts.",
 		),
 	)
 }
@@ -96,7 +96,7 @@ func (c *Card) hitch(r *rig.Rig) {
 		s.Lines = append(s.Lines, said.Say("Breakaway cable or secondary link: to the hitch, not around the ball’s neck unless its leaflet says so."))
 	}
 	s.Lines = append(s.Lines,
-		said.Say("Plug in. {Jockey wheel} up and clamped, chocks taken along, parking brake off."))
+		said.Say("Plug in. {Jockey wheel} up and clamped, chocks packed, parking brake off."))
 }
 
 // before is what to look at each time.
@@ -126,7 +126,7 @@ func (c *Card) road(r *rig.Rig) {
 		s.Lines = append(
 			s.Lines,
 			said.Say(
-				"Not over %, less in wind and rain; it takes longer to stop.",
+				"Not over %, slower in wind and rain; it takes longer to stop.",
 				said.Of(quantity.KindSpeed, most),
 			),
 		)
@@ -139,7 +139,7 @@ func (c *Card) road(r *rig.Rig) {
 	s.Lines = append(
 		s.Lines,
 		said.Say(
-			"Stop after %: hubs no hotter than the hand bears, straps, nuts, lamps.",
+			"Stop after %: check that hubs are no hotter than your hand can stand, and check straps, nuts, lamps.",
 			said.Of(quantity.KindDistance, 25e3),
 		),
 		said.Say("Its wheels cut the corner. If it snakes: off the throttle, wheel straight, no hard braking."),
@@ -166,13 +166,13 @@ func (c *Card) things(r *rig.Rig) {
 	if ramp {
 		c.add(
 			"Ramps",
-			"Tied to the trailer so that they cannot slide; the tail propped; drive on straight, at walking pace, alone.",
+			"Tied to the trailer so that they cannot slide; the tail propped; drive straight on, at walking pace, alone.",
 		)
 	}
 	if winch {
 		c.add(
 			"Winch",
-			"Gloves. Nobody in line with the rope or strap. It pulls, it does not hold on the road: tie the load as well.",
+			"Gloves. Nobody in line with the rope or strap. It is for pulling, not for holding on the road: tie the load as well.",
 		)
 	}
 }

@@ -25,7 +25,7 @@ func TestCard(t *testing.T) {
 	p := sample.Plan(t, "/trailers/t/tyrePressure", "250000")
 	c := lending.Of(p, "t")
 	got := text(c)
-	for _, want := range []string{"Carries: 500 kg", "2.5 bar cold", "Secondary coupling: crossed", "papers tell them", "On the ball: "} {
+	for _, want := range []string{"Carries: 500 kg", "2.5 bar cold", "Secondary coupling: crossed", "see its papers", "On the ball: "} {
 		if !strings.Contains(strings.ToLower(got), strings.ToLower(want)) {
 			t.Errorf("%q is missing in %s", want, got)
 		}

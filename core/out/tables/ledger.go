@@ -123,9 +123,9 @@ func spendOf(l quantity.Locale, row []string, fields map[string]int, head []stri
 	out := &SpendRow{}
 	switch s, i := cell("from"); s {
 	case fromPlan:
-		return nil, wrong(i, "It follows from the plan that this list is of, and is not a spending of your own.")
+		return nil, wrong(i, "It follows from the plan this list belongs to, and is not a purchase of your own.")
 	case fromLog:
-		return nil, wrong(i, "It is from the log, where it is changed.")
+		return nil, wrong(i, "It comes from the log: change it there.")
 	}
 	what, at := cell("what")
 	if out.Spend.What = cut(what, 200); what == "" {
@@ -134,7 +134,7 @@ func spendOf(l quantity.Locale, row []string, fields map[string]int, head []stri
 	if s, i := cell("on"); s != "" {
 		day, ok := dayOf(l, s)
 		if !ok {
-			return nil, wrong(i, "“"+cut(s, 40)+"” is no day. Write it as 2026-05-31.")
+			return nil, wrong(i, "“"+cut(s, 40)+"” is not a date. Write it as 2026-05-31.")
 		}
 		out.On = day
 	}
@@ -154,7 +154,7 @@ func spendOf(l quantity.Locale, row []string, fields map[string]int, head []stri
 		*f.into = &m
 	}
 	if out.Spend.Spent == nil && out.Spend.Planned == nil && out.Spend.Worth == nil {
-		return nil, wrong(at, "This line has no sum.")
+		return nil, wrong(at, "This line has no amount.")
 	}
 	if s, _ := cell("for"); s != "" {
 		for _, k := range records.SpendFors {

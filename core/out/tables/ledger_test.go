@@ -22,7 +22,7 @@ func TestReadSpends(t *testing.T) {
 	if len(got.Rows) != 2 || got.Rows[0].On != "2026-04-18" || *got.Rows[0].Spend.Spent != 438.5 || got.Rows[1].Spend.What != "Winch; hand" || *got.Rows[1].Spend.Spent != 129.99 {
 		t.Errorf("%+v", got.Rows)
 	}
-	for i, says := range []string{"no day", "1,2,3", "no item", "no sum"} {
+	for i, says := range []string{"not a date", "1,2,3", "no item", "no amount"} {
 		if i >= len(got.Wrong) || !strings.Contains(got.Wrong[i].Says, says) || got.Wrong[i].Line != i+4 {
 			t.Errorf("%s: %+v", says, got.Wrong)
 		}

@@ -91,7 +91,7 @@ func ReadParts(text []byte) (*PartsRead, error) {
 		if was, twice := first[p.Number]; twice && p.Number != "" {
 			out.Wrong = append(out.Wrong, CellError{Line: line, Column: 1, Head: "number",
 				Says: fmt.Sprintf(
-					"Number %s stands on line %d too. Both are kept: look which is right.",
+					"Number %s is also on line %d. Both are kept: see which is right.",
 					p.Number,
 					was,
 				)})
@@ -168,7 +168,7 @@ func partOf(row, heads []string) (*records.PartRecord, *CellError) {
 			return nil, &CellError{
 				Column: len(row),
 				Head:   "count",
-				Says:   fmt.Sprintf("“%s” is no number of pieces.", cut(c, 40)),
+				Says:   fmt.Sprintf("“%s” is not a number of pieces.", cut(c, 40)),
 			}
 		}
 		p.Want = n

@@ -30,7 +30,7 @@ func TestReadParts(t *testing.T) {
 			rows = append(rows, fmt.Sprintf("%s|%s|%d|%s", r.Number, r.Size, r.Want, r.Name))
 		}
 		if c.text == "4 x bolt M10 × 90\nrail, left" { // a comma in one line of two: its second cell is no count
-			if len(got.Rows) != 1 || len(got.Wrong) != 1 || !strings.Contains(got.Wrong[0].Says, "no number of pieces") {
+			if len(got.Rows) != 1 || len(got.Wrong) != 1 || !strings.Contains(got.Wrong[0].Says, "not a number of pieces") {
 				t.Errorf("%+v", got)
 			}
 			continue
@@ -40,7 +40,7 @@ func TestReadParts(t *testing.T) {
 		}
 	}
 	got, err := tables.ReadParts([]byte("7,rail,2\n8,cross,many\n7,hub,1\n,,3"))
-	if err != nil || len(got.Rows) != 2 || len(got.Wrong) != 3 || !strings.Contains(got.Wrong[1].Says, "Number 7 stands on line 1 too") {
+	if err != nil || len(got.Rows) != 2 || len(got.Wrong) != 3 || !strings.Contains(got.Wrong[1].Says, "Number 7 is also on line 1") {
 		t.Errorf("%+v %v", got, err)
 	}
 	if _, err := tables.ReadParts([]byte{0xff, 0xfe}); err == nil {

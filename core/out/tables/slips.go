@@ -66,7 +66,7 @@ func slipOf(l quantity.Locale, row []string, fields map[string]int, head []strin
 	if s, i := cell("on"); s != "" {
 		day, ok := dayOf(l, s)
 		if !ok {
-			return nil, wrong(i, "“"+s+"” is no day.")
+			return nil, wrong(i, "“"+s+"” is not a date.")
 		}
 		out.On = day
 	}
@@ -79,7 +79,7 @@ func slipOf(l quantity.Locale, row []string, fields map[string]int, head []strin
 			}
 		}
 		if out.Slip.Material == "" {
-			return nil, wrong(i, "“"+s+"” is no material known here.")
+			return nil, wrong(i, "“"+s+"” is not a material known here.")
 		}
 	}
 	for _, f := range []struct {
@@ -101,7 +101,7 @@ func slipOf(l quantity.Locale, row []string, fields map[string]int, head []strin
 			return nil, wrong(i, err.Error())
 		}
 		if !(v.Value > 0) {
-			return nil, wrong(i, "It must be more than nought.")
+			return nil, wrong(i, "It must be more than zero.")
 		}
 		f.put(v.Value)
 	}

@@ -21,7 +21,7 @@ func TestReadSlips(t *testing.T) {
 		*a.Slip.Price != 18.5 {
 		t.Errorf("%+v", a)
 	}
-	for i, want := range []string{"no material", "more than nought", "Both weights"} {
+	for i, want := range []string{"not a material", "more than zero", "Both weights"} {
 		if w := got.Wrong[i]; w.Line != 4+i || !strings.Contains(w.Says, want) {
 			t.Errorf("%+v, want %q", w, want)
 		}

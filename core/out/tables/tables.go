@@ -221,7 +221,7 @@ func ReadTrailers(p *plan.Plan, data []byte) (*Import, error) {
 	in.TrimLeadingSpace = true
 	head, err := in.Read()
 	if err != nil {
-		return nil, Refusal("The table has no heading row. Take the template.")
+		return nil, Refusal("The table has no heading row. Use the template.")
 	}
 	out := &Import{Patch: []finding.Op{}, Wrong: []CellError{}, Unread: []string{}}
 	fills := make([]*column, len(head))
@@ -239,7 +239,7 @@ func ReadTrailers(p *plan.Plan, data []byte) (*Import, error) {
 		}
 	}
 	if known == 0 {
-		return nil, Refusal("No heading is known here. Take the template.")
+		return nil, Refusal("No heading is known here. Use the template.")
 	}
 	order := 0
 	for _, t := range p.Trailers {
@@ -319,7 +319,7 @@ func readRow(l quantity.Locale, in *csv.Reader, fills []*column, row []string) (
 		if len(cell) > 1 && cell[0] == '\'' && formula(cell[1:]) {
 			cell = cell[1:] // as it was made safe when written
 		} else if cell[0] == '=' && fills[i].head != "name" {
-			fail(fills[i].head, "A formula is not read; save the table with values.")
+			fail(fills[i].head, "Formulas are not read; save the table with values.")
 			continue
 		}
 		if err := fills[i].put(l, t, cell); err != nil {

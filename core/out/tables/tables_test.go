@@ -93,7 +93,7 @@ func TestWrong(t *testing.T) {
 		head, says   string
 	}{
 		{3, 2, "price", "not a number"}, {5, 3, "label counts", "none of"}, {5, 4, "coupling size", "50 mm"}, {6, 1, "name", "no name"},
-		{7, 2, "price", "formula"}, {8, 2, "price", "less than zero"}, {8, 6, "", "no heading"},
+		{7, 2, "price", "Formulas"}, {8, 2, "price", "less than zero"}, {8, 6, "", "no heading"},
 	}
 	if len(got.Wrong) != len(want) {
 		t.Fatalf("%+v", got.Wrong)

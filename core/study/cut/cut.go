@@ -295,10 +295,10 @@ func fails(err error, bars []parts.FrameBar, group []int, p *nest.Problem) said.
 		for _, b := range p.Bars {
 			longest = math.Max(longest, b.Length)
 		}
-		return said.Say("% is % long and comes out of no bar: the longest has %. Splice it, or enter a longer bar.",
+		return said.Say("% is % long and cannot be cut from any bar: the longest is %. Splice it, or enter a longer bar.",
 			said.Name(m.Member.Name, "A member"), said.Length(p.Pieces[bad.Piece]), said.Length(longest))
 	case errors.Is(err, nest.ErrKerf):
 		return said.Say("The saw's kerf makes no sense.")
 	}
-	return said.Say("The bars on hand are not enough. Enter the lengths that are sold.")
+	return said.Say("The bars you have are not enough. Enter the lengths that are sold.")
 }

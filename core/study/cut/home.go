@@ -69,7 +69,7 @@ const (
 func arrived(b *plan.BarStock, p plan.Profile) (out []said.Sentence) {
 	if b.Bow != nil && float64(*b.Bow) > bowPerMetre*float64(b.Length) {
 		out = append(out, said.Say(
-			"A bar of % stands % off straight in its middle: cut the short pieces from it. One of % still stands % off.",
+			"A bar of % is % out of straight in its middle: cut the short pieces from it. One of % is still % out.",
 			said.Length(
 				b.Length,
 			),
@@ -80,7 +80,7 @@ func arrived(b *plan.BarStock, p plan.Profile) (out []said.Sentence) {
 	}
 	if b.Wall != nil && p.Wall > 0 && float64(*b.Wall) < (1-wallUnder)*float64(p.Wall) {
 		out = append(out, said.Say(
-			"A bar of % has a wall of %, and % is drawn. Enter the thinner one in the section of what is cut from it.",
+			"A bar of % has a wall of %, and % is drawn. Enter the thinner wall in the section of what is cut from it.",
 			said.Length(b.Length),
 			said.Length(*b.Wall),
 			said.Length(p.Wall),

@@ -64,8 +64,8 @@ func (s Span) Length() float64 {
 var (
 	ErrLoose = errors.New("the beam is not held: it takes two supports, or one that is fixed")
 	ErrStiff = errors.New("the beam has no length or no stiffness")
-	ErrPlace = errors.New("a support or load stands beyond the beam")
-	ErrSense = errors.New("the sum comes to no figure that makes sense: sizes or distances are far off")
+	ErrPlace = errors.New("a support or load is beyond the beam")
+	ErrSense = errors.New("the result makes no sense: sizes or distances are far off")
 )
 
 // Solve finds the equilibrium by the stiffness method: nodes at ends, supports and

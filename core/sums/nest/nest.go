@@ -47,7 +47,7 @@ type Layout struct {
 // Errors of Solve. A PieceError names a piece that comes out of no bar.
 var (
 	ErrKerf  = errors.New("the kerf is negative or not a number")
-	ErrShort = errors.New("the bars that there are do not suffice, and none that would do is sold")
+	ErrShort = errors.New("the bars you have are not enough, and none that would do is sold")
 )
 
 // PieceError says that a piece comes out of no bar.

@@ -10,7 +10,7 @@ import (
 
 // Errors of a layout that makes no sense.
 var (
-	ErrSize  = errors.New("a width or a gap is nought, negative or no number")
+	ErrSize  = errors.New("a width or a gap is zero, negative or not a number")
 	ErrBoard = errors.New("a board is wider than the floor")
 )
 

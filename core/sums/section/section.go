@@ -51,8 +51,8 @@ type Properties struct {
 
 // Errors of a size that makes no section.
 var (
-	ErrSize  = errors.New("a side is nought or less")
-	ErrWall  = errors.New("the wall is nought or less")
+	ErrSize  = errors.New("a side is zero or less")
+	ErrWall  = errors.New("the wall is zero or less")
 	ErrThick = errors.New("the walls are thicker than half the section")
 	ErrShape = errors.New("no such shape")
 )

@@ -17,7 +17,7 @@ const told = computed(
   <FoldedPart class="border-rule col-span-full border-t">
     <template #heading>
       <b>{{ title }}</b>
-      <span v-if="told" class="text-soft pl-2 text-sm">{{ told }} of {{ fields.length }} told</span>
+      <span v-if="told" class="text-soft pl-2 text-sm">{{ told }} of {{ fields.length }} filled in</span>
     </template>
     <div class="grid grid-cols-2 items-end gap-2 pt-1 pb-3 lg:grid-cols-4">
       <PlanFields :base="base" :fields="fields" />

@@ -39,7 +39,7 @@ const word = (key: string) => term(reference.data?.terms ?? {}, key, a.region)
 
 const print = (k: Kind, v: number) => printed(locale.value, k, v)
 const kinds = computed(() => [
-  { value: '', name: 'not sure', more: 'Its empty weight is guessed by the deck’s length.' },
+  { value: '', name: 'not sure', more: 'Its empty weight is guessed from the deck’s length.' },
   ...(reference.data?.trailers ?? []).map((t) => ({
     value: t.id,
     name: t.name,
@@ -275,7 +275,7 @@ async function keep(plan: FirstPlan['plan']) {
             class="act justify-self-start"
             @click="a.loads.push({ name: '', count: 1 })"
           >
-            <PlusIcon class="size-5" />Something else too
+            <PlusIcon class="size-5" />Add something else
           </button>
         </div>
         <div v-else-if="step === 2" class="grid gap-3 sm:grid-cols-2">
@@ -287,7 +287,7 @@ async function keep(plan: FirstPlan['plan']) {
             @cleared="a.label = undefined"
           />
           <ChoiceField
-            label="It counts"
+            label="This number is"
             :value="a.counts"
             :options="[
               { value: 'unsure', name: 'Not sure', more: 'Both ways are worked out.' },

@@ -84,8 +84,8 @@ async function tryExample(e: Example) {
     <main class="mt-6">
       <h1 class="text-3xl font-bold">Plans</h1>
       <p class="text-soft mt-1 max-w-xl">
-        What a trailer carries, whether it holds, and what to move. One plan a trailer or a choice of
-        trailers.
+        What a trailer carries, whether it holds, and what to move. One plan for each trailer, or for a choice
+        of trailers.
       </p>
       <div class="mt-4 flex flex-wrap gap-2">
         <RouterLink to="/new" class="act-main"><PlusIcon class="size-5" />New plan</RouterLink>
@@ -141,7 +141,7 @@ async function tryExample(e: Example) {
             >My library: {{ library.things.length }} {{ library.things.length === 1 ? 'thing' : 'things' }}</b
           >
         </template>
-        <p class="text-soft text-sm">Kept in a plan’s stages, to be taken into any plan as a copy.</p>
+        <p class="text-soft text-sm">Kept from your plans, to copy into any plan.</p>
         <LibraryList :things="library.things" />
       </FoldedPart>
     </main>

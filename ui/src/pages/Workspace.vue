@@ -120,7 +120,7 @@ async function go(path: string) {
       class="no-print bg-wash text-fails px-3 py-1 text-sm font-semibold"
       role="alert"
     >
-      {{ workspace.failure }} The figures stand as they were; what you change is kept.
+      {{ workspace.failure }} The figures are from before; your changes are kept.
     </p>
     <p
       v-if="workspace.preview"

@@ -54,8 +54,8 @@ const when = (s: string) =>
     </form>
     <p v-if="failure" class="text-fails mt-2">{{ failure }}</p>
     <p class="text-soft mt-2 text-sm">
-      Saved by itself: each for two days, then one a day for two months, then one a month. What has a name
-      stays.
+      Saved automatically: every version for two days, then one a day for two months, then one a month. Named
+      versions stay.
     </p>
     <ul class="mt-3 overflow-auto">
       <li
@@ -64,7 +64,7 @@ const when = (s: string) =>
         class="border-rule flex items-center justify-between gap-2 border-t py-1.5"
       >
         <span
-          ><b>{{ r.label || 'Saved by itself' }}</b
+          ><b>{{ r.label || 'Saved automatically' }}</b
           ><br /><span class="text-soft text-sm">{{ when(r.savedAt) }}</span></span
         >
         <button v-if="r.revision !== workspace.revision" class="act" @click="back(r.revision)">

@@ -36,8 +36,7 @@ const left = computed(() => {
 const lead = computed(() => {
   const plan = workspace.plan
   if (!plan) return undefined
-  if (laden.includes(props.stage) && !trailer.value)
-    return { to: 'trailer/details', says: 'Tell of the trailer' }
+  if (laden.includes(props.stage) && !trailer.value) return { to: 'trailer/details', says: 'Add the trailer' }
   if (laden.includes(props.stage) && !plan.outings[workspace.outing])
     return { to: 'job', says: 'Add an outing' }
   if (laden.includes(props.stage) && !Object.keys(plan.loads).length) return { to: 'job', says: 'Add a load' }

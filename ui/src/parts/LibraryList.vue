@@ -22,7 +22,7 @@ const day = (at: string) => new Date(at).toLocaleDateString(undefined, { dateSty
         <span class="min-w-0 flex-1">
           <b class="block truncate">{{ t.name || 'Unnamed' }}</b>
           <span class="text-soft block truncate text-sm">
-            {{ t.spoilt ? 'Its record is damaged: keep it anew.' : `from ${t.from}, ${day(t.at)}` }}
+            {{ t.spoilt ? 'Its record is damaged: keep it again.' : `from ${t.from}, ${day(t.at)}` }}
           </span>
         </span>
         <button v-if="taking" class="act min-h-11" :disabled="t.spoilt" @click="emit('taken', t)">

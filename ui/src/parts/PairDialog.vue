@@ -52,7 +52,7 @@ watch(
         <ol class="mt-2 list-decimal space-y-1 pl-5">
           <li>Set a passcode: <code class="select-all">zygonos passcode</code></li>
           <li>Serve to the network: <code class="select-all">zygonos serve -addr 0.0.0.0:8484</code></li>
-          <li>Come back here by the address that it prints.</li>
+          <li>Open this page again at the address it prints.</li>
         </ol>
       </template>
       <p v-else class="text-soft mt-2">…</p>

@@ -45,6 +45,15 @@ const worst = computed(() => {
   return least && least.id !== workspace.outing && (rank[least.outcome] ?? 3) < own ? least : undefined
 })
 const head = computed(() => workspace.report?.headline)
+/** Outing and trailer in words, for a print. */
+const chosen = computed(() =>
+  [
+    outings.value.find((o) => o.value === workspace.outing),
+    trailers.value.find((t) => t.value === workspace.trailer),
+  ]
+    .flatMap((x) => x?.name ?? [])
+    .join(', '),
+)
 const imperial = computed(() => workspace.locale.units === 'imperial')
 
 function theme() {
@@ -95,11 +104,12 @@ const items = [
     class="border-rule bg-panel sticky top-0 z-20 flex flex-wrap items-center gap-x-3 gap-y-1.5 border-b px-2 py-1.5"
   >
     <BrandMark class="no-print" />
-    <h1 class="sr-only print:not-sr-only print:basis-full print:text-2xl print:font-bold">
+    <h1 class="sr-only print:not-sr-only print:text-2xl print:font-bold">
       {{ workspace.plan?.name }}
     </h1>
+    <p class="hidden print:block">{{ chosen }}</p>
     <ChoiceField
-      class="min-w-0 flex-1 md:w-56 md:flex-none"
+      class="no-print min-w-0 flex-1 md:w-56 md:flex-none"
       label="Outing"
       tight
       :value="workspace.outing"
@@ -109,7 +119,7 @@ const items = [
     />
     <ChoiceField
       v-if="trailers.length > 1"
-      class="hidden w-44 md:block"
+      class="no-print hidden w-44 md:block"
       label="Trailer"
       tight
       :value="workspace.trailer"
@@ -118,7 +128,7 @@ const items = [
     />
     <p
       v-if="head"
-      class="order-last flex min-w-0 basis-full items-center gap-2 leading-tight md:order-none md:basis-0 md:grow"
+      class="order-last flex min-w-0 basis-full items-center gap-2 leading-tight md:order-none md:basis-0 md:grow print:basis-full"
       role="status"
       data-headline
       :data-outcome="head.outcome"

@@ -8,8 +8,8 @@ defineProps<{ open: boolean }>()
 const emit = defineEmits<{ closed: [] }>()
 const { print } = useWords()
 const keys = computed(() => [
-  ['Tab, Enter', 'go to a thing of a drawing, take it in hand'],
-  ['← →', `move the thing in hand along the deck, ${print('length', 0.01)}`],
+  ['Tab, Enter', 'go to something in a drawing and select it'],
+  ['← →', `move what is selected along the deck, ${print('length', 0.01)}`],
   ['↑ ↓', 'move it across, in the view from above'],
   ['Shift + arrow', `the same, ${print('length', 0.1)}`],
   [stages.length > 9 ? '1 to 9, 0' : `1 to ${stages.length}`, 'the stages'],

@@ -13,7 +13,7 @@ const { away, put } = useRail(() => '')
 <template>
   <DialogShell :open="open" title="Stages to show" @closed="emit('closed')">
     <p class="text-soft mt-1 text-sm">
-      On this device. What is put away is checked all the same, and comes back while it fails.
+      On this device. A stage you put away is still checked, and comes back while something in it fails.
     </p>
     <div class="mt-3 grid gap-x-4 gap-y-3 sm:grid-cols-2">
       <fieldset v-for="g in groups" :key="g.id">

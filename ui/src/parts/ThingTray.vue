@@ -107,10 +107,10 @@ function turn() {
           <button
             v-if="byApp && found"
             class="act-main min-h-11"
-            title="Placed by the app: say that it stands so"
+            title="Placed by the app: confirm its place"
             @click="workspace.setAt(`${thing.place}/pinned`, true, `${thing.name} stands so`)"
           >
-            It stands so
+            It stands there
           </button>
           <button
             v-else-if="!thing.part && !byApp"
@@ -130,7 +130,7 @@ function turn() {
         <div class="flex w-full items-end gap-1.5 sm:w-auto">
           <ChoiceField
             class="w-28 sm:w-36"
-            label="Taped from"
+            label="Measured from"
             :value="tape?.from"
             :options="thing.tapes.map((t) => ({ value: t.from, name: fromWords[t.from]! }))"
             @chosen="from = $event"
@@ -223,11 +223,11 @@ function turn() {
         <ArrowRightIcon class="size-5" />
       </button>
       <p class="text-soft max-w-80 text-sm">
-        A bolted axle moves only from hole to hole. Never work under a trailer that stands on a jack alone.
+        A bolted axle moves only from hole to hole. Never work under a trailer that stands only on a jack.
       </p>
     </div>
     <div v-else class="flex flex-wrap items-center gap-2">
-      <span class="text-soft">Take a thing in the drawing, or here:</span>
+      <span class="text-soft">Select something in the drawing or here:</span>
       <button v-for="t in things" :key="t.path" class="act" @click="workspace.selected = t.path">
         {{ t.name || 'Unnamed' }}
       </button>

@@ -270,7 +270,7 @@ const grouped = /^-?[1-9][0-9]{0,2}(,[0-9]{3})+(\.[0-9]+)?$/
 const groupedEU = /^-?[1-9][0-9]{0,2}(?:(?:\.[0-9]{3})+,[0-9]+|(?:\.[0-9]{3}){2,})$/
 const eitherEU = /^-?[1-9][0-9]{0,2}\.[0-9]{3}$/
 
-const badDoubt = 'The doubt behind ± must be a number, nought or more.'
+const badDoubt = 'The doubt behind ± must be a number, zero or more.'
 
 /** Reads a text as a quantity of kind k; throws a ParseError with a sentence. */
 export function parse(l: Locale, k: Kind, text: string): Typed {
@@ -278,7 +278,7 @@ export function parse(l: Locale, k: Kind, text: string): Typed {
   if (clean === '') throw new ParseError('Nothing was typed.')
   if (new TextEncoder().encode(clean).length > 80) throw new ParseError('That is too long for one figure.')
   const parts = clean.split(plusMinus)
-  if (parts.length > 2) throw new ParseError('Write one ± only.')
+  if (parts.length > 2) throw new ParseError('Write only one ±.')
   let main = parts[0]!
   if (parts.length === 1) return { value: one(l, k, main) }
   let doubt = parts[1]!
@@ -346,7 +346,7 @@ function one(l: Locale, k: Kind, s: string): number {
 
 /** Miles a gallon. */
 function thirst(l: Locale, v: number): number {
-  if (!(v > 0)) throw new ParseError('Miles a gallon must be more than nought.')
+  if (!(v > 0)) throw new ParseError('Miles per gallon must be more than zero.')
   return finite(perGallon(l) / v)
 }
 

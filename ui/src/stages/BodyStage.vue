@@ -34,8 +34,8 @@ async function start() {
           <div v-if="!trailer?.tipping" class="plate p-4" data-body-start>
             <h2 class="text-lg font-bold">A bed that empties itself</h2>
             <p class="mt-1 max-w-2xl">
-              See what winch, cylinder or hands bear at every angle, whether the load slides, and whether the
-              trailer stands meanwhile, before anything is welded.
+              See what the winch, cylinder or hands carry at every angle, whether the load slides, and whether
+              the trailer stays standing, before anything is welded.
             </p>
             <div class="mt-3 grid max-w-xl items-end gap-3 sm:grid-cols-2">
               <ChoiceField
@@ -51,8 +51,8 @@ async function start() {
           <template v-else>
             <TipPanel />
             <p class="text-soft px-1 text-sm">
-              A bed raised by a motor is machinery in the eyes of EU law, built for oneself too: it asks for
-              its own assessment. Have welds of hinge and mast looked at by a competent welder.
+              Under EU law a bed raised by a motor is machinery, even one you build for yourself, and needs
+              its own assessment. Have a competent welder look at the welds of hinge and mast.
             </p>
           </template>
         </TabPanel>

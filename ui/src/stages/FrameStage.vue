@@ -51,9 +51,9 @@ const tabs = ['Strength', 'Weight', 'Sections', 'Find one', 'Deck', 'Cut list', 
       <KeptPanel />
       <p class="text-soft px-1 text-sm">
         Welds, thin walls at hangers and {{ term('coupling') }}, and fatigue are not checked: show them to a
-        competent welder. Strength that is computed never raises a plated rating. A {{ term('drawbar') }} is
-        often an approved part (UN R55): lengthening, welding or drilling it may end the approval. Ask before
-        you cut.
+        competent welder. A computed strength never raises a plated rating. A {{ term('drawbar') }} is often
+        an approved part (UN R55): lengthening, welding or drilling it may end the approval. Ask before you
+        cut.
       </p>
     </template>
   </section>

@@ -243,7 +243,7 @@ function addOuting() {
         <EstimateField
           v-if="!l.bulk && !l.pieces && !l.tank"
           :path="`/loads/${id}/centre/back`"
-          label="Its weight lies behind its front by"
+          label="Its centre is behind its front by"
           :hint="kindOf(l)?.centreHigh ? 'as is typical' : 'the middle'"
           usual="guessed"
         />

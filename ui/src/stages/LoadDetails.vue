@@ -77,7 +77,7 @@ function weighEnds(one?: true) {
       <EstimateField :path="path('ends/front')" label="Front end reads" />
       <PlanQuantity :path="path('ends/frontAt')" label="held behind its front by" />
       <EstimateField v-if="!load.ends.one" :path="path('ends/rear')" label="Rear end reads" />
-      <p v-else class="text-soft self-end pb-2 text-sm">The rear end bears the rest of its weight.</p>
+      <p v-else class="text-soft self-end pb-2 text-sm">The rear end carries the rest of its weight.</p>
       <PlanQuantity :path="path('ends/rearAt')" label="held behind its front by" />
     </div>
     <div class="flex flex-wrap items-end gap-2">

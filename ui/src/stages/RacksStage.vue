@@ -42,7 +42,7 @@ const racks = computed(() =>
       <CutList class="mt-3" :built="r.built" />
     </div>
     <p v-if="!racks.length" class="text-soft px-1">
-      No rack in this outing is told piece by piece. Plan one, or put one on at the trailer.
+      No rack in this outing is described in detail. Plan one, or fit one under Trailer.
     </p>
     <CutGate />
     <CarrierPanel />

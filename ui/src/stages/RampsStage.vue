@@ -25,7 +25,7 @@ const ramp = computed(() => {
     <DrivePanel v-if="loading" />
     <LoadingFields v-if="layout" class="no-print" />
     <p v-else class="plate p-3">
-      Nothing is placed in this outing yet: put the machine on the deck at Balance.
+      Nothing is placed in this outing yet: place the machine on the deck under Balance.
     </p>
     <RampFields v-if="ramp" :id="ramp.id" :key="ramp.id" class="no-print" :part="ramp.part" />
     <WinchFields v-if="loading?.drive === 'winch'" class="no-print" />

@@ -81,7 +81,7 @@ async function take(f: (typeof files)[number]) {
 
 <template>
   <section class="relative flex flex-col gap-2 xl:overflow-auto print:gap-0" aria-label="Road" tabindex="-1">
-    <p v-if="!card" class="plate p-3">Nothing is planned for the road yet: choose an outing, load it.</p>
+    <p v-if="!card" class="plate p-3">Nothing is planned for the road yet: choose an outing and load it.</p>
     <template v-else>
       <div class="plate shrink-0 p-3" data-gate>
         <div class="flex flex-wrap items-center gap-2">
@@ -92,14 +92,18 @@ async function take(f: (typeof files)[number]) {
           >
         </div>
         <p v-if="!card.gate.length" class="mt-1 font-semibold">
-          Nothing stands against leaving. The card is for eyes and hands.
+          No reason not to leave. The card is for eyes and hands.
         </p>
         <template v-else>
           <p class="text-fails mt-1 font-semibold">
             {{ card.gate.length === 1 ? 'One thing' : `${card.gate.length} things` }} to settle before you go:
           </p>
-          <ul class="mt-1 grid gap-1 print:grid-cols-2 print:gap-x-6 print:gap-y-0.5">
-            <li v-for="f in card.gate" :key="f.code + f.subject" class="flex items-start gap-2 leading-snug">
+          <ul class="mt-1 grid gap-1 print:block print:columns-2 print:gap-x-6">
+            <li
+              v-for="f in card.gate"
+              :key="f.code + f.subject"
+              class="flex break-inside-avoid items-start gap-2 leading-snug"
+            >
               <OutcomeMark :outcome="f.outcome" :size="16" class="mt-0.5" /><span>{{ say(f.says) }}</span>
             </li>
           </ul>
@@ -132,7 +136,7 @@ async function take(f: (typeof files)[number]) {
           later.
         </p>
         <p v-if="page?.[1].revision" class="text-soft text-sm" data-page-revision>
-          Begun on the plan’s revision {{ page[1].revision }}.
+          Started on revision {{ page[1].revision }} of the plan.
         </p>
         <div
           class="mt-2 gap-x-6 md:columns-2 print:mt-0 print:columns-2 print:text-[12.5px] print:leading-tight"

@@ -27,7 +27,7 @@ const weak = computed(() => tied.value.map((t) => t.weak ?? '').filter(Boolean))
     <StrapList class="no-print" />
     <p class="text-soft px-1 text-sm">
       Protect straps at edges, twist long ones once, tie their ends off. Soft hulls: snug, not hard, and
-      slacker in the heat. Look again at the first stop. Nothing hangs on the trailer tailgate alone.
+      slacker in the heat. Look again at the first stop. Hang nothing on the trailer tailgate alone.
     </p>
   </section>
 </template>

@@ -82,7 +82,7 @@ function add() {
         <ChoiceField
           label="Body, for the drawing"
           :value="car.body ?? ''"
-          none="not told"
+          none="not known"
           :options="bodies"
           @chosen="workspace.setAt(path('body'), $event || undefined, 'body')"
         />

@@ -32,8 +32,8 @@ async function start() {
     <div v-if="!trailer?.wiring" class="plate p-4" data-wiring-start>
       <h2 class="text-lg font-bold">The lamps and their plug</h2>
       <p class="mt-1 max-w-2xl">
-        Place the lamps that your region asks for, see each shine before a wire is cut, and let a fault be
-        found by what the lamps do.
+        Place the lamps your region requires, see each one light up before you cut a wire, and find a fault
+        from what the lamps do.
       </p>
       <div class="mt-3 grid max-w-xl items-end gap-3 sm:grid-cols-2">
         <ChoiceField
@@ -57,8 +57,8 @@ async function start() {
       </TabPanels>
     </TabGroup>
     <p v-if="trailer?.wiring" class="text-soft px-1 text-sm">
-      Same colour, other meaning: tell wires apart by what they do. Take the plug out before you work on it.
-      The local code rules on lamps; have brakes and breakaway tried by someone who knows them.
+      The same colour can mean something else: go by what a wire does. Take the plug out before you work on
+      it. Your local code decides on lamps; have brakes and breakaway tested by someone who knows them.
     </p>
   </section>
 </template>

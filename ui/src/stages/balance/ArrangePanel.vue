@@ -40,7 +40,7 @@ const titles: Record<string, string> = { calm: 'Calmest', even: 'Most even', nea
       </p>
       <NeedFields :needs="found.needs" :rough="found.rough" />
       <p v-if="stale && found.options.length" class="text-tight text-sm font-semibold">
-        Something was changed since: place them anew.
+        Something has changed since: arrange again.
       </p>
       <TradeTable
         v-if="found.options.length"

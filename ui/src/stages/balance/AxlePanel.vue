@@ -40,8 +40,7 @@ const apply = (patch: Op[], name: string) => workspace.edit(patch, name)
         <SceneView v-if="data.view" :view="data.view" :scale="scale" />
       </div>
       <p class="text-soft text-sm">
-        Full: in the window whatever the guesses. Pale: by the stated weights. The band is what all have in
-        common.
+        Solid: in the window whatever the guesses. Pale: by the weights entered. The band is where all agree.
       </p>
       <p v-if="data.drawbar" class="mt-1">{{ say(data.drawbar) }}</p>
       <ul v-if="data.fix || data.closes.length" class="no-print mt-2 grid gap-1.5">
@@ -65,8 +64,8 @@ const apply = (patch: Op[], name: string) => workspace.edit(patch, name)
         </li>
       </ul>
       <p class="text-soft mt-2 text-sm">
-        Axle behind the deck’s middle, or an even deck with the fixed things forward: both come to the same
-        sum. Never work under a trailer that stands on a jack alone.
+        Axle behind the deck’s middle, or an even deck with the fixed things forward: both give the same
+        balance. Never work under a trailer that stands only on a jack.
       </p>
     </template>
   </div>

@@ -33,7 +33,7 @@ const rows = computed(() => {
         <OutcomeMark v-if="data.rows.length" :outcome="data.outcome" class="mt-0.5" />{{ say(data.says) }}
       </p>
       <p v-if="data.moved" class="text-tight font-semibold">
-        Something was moved since: this is about the load as it stood then.
+        Something has been moved since: this is for the load as it stood then.
       </p>
       <p v-if="data.settles" class="font-semibold">{{ say(data.settles) }}</p>
       <ul class="mt-2 grid gap-2 md:grid-cols-2">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-// How it follows: damping of snaking over speed, with its band, against the
+// How it tows: damping of snaking over speed, with its band, against the
 // arrangement that was kept.
 import { useElementSize } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
@@ -54,7 +54,7 @@ const signed = (d: number) => (d > 0 ? '+' : '') + print('share', d)
 
 <template>
   <div class="plate shrink-0 p-3" data-sway>
-    <h2 class="text-lg font-bold">How it follows</h2>
+    <h2 class="text-lg font-bold">How it tows</h2>
     <p v-if="!chart" class="text-soft">
       Not known yet: it takes the car’s {{ say([{ term: 'curb weight' }]) }}, the people and all loads.
     </p>
@@ -89,12 +89,9 @@ const signed = (d: number) => (d > 0 ? '+' : '') + print('share', d)
         </svg>
       </div>
       <p class="text-soft text-sm">
-        Share of each swing that is damped; the band is what {{ term('tyre') }}s and car may be.<template
-          v-if="kept"
-        >
-          Dashed: A, kept.</template
-        >
-        It compares arrangements and promises nothing: ease off when it snakes, no brake, no steering against
+        Share of each swing that is damped; the band shows what {{ term('tyre') }}s and car may be
+        like.<template v-if="kept"> Dashed: A, kept.</template>
+        It compares arrangements and promises nothing. When it snakes, ease off: do not brake or steer against
         it.
       </p>
     </template>

@@ -43,7 +43,9 @@ const to = (t?: { angle?: number }, sign = 1) => {
 <template>
   <div class="plate shrink-0 p-3" data-turn :data-touches="touches">
     <h2 class="text-lg font-bold">When it turns</h2>
-    <p v-if="!swing" class="text-soft">Not known yet: it takes the car, and the deck’s length and place.</p>
+    <p v-if="!swing" class="text-soft">
+      Not known yet: it takes the car, and the deck’s length and position.
+    </p>
     <template v-else>
       <p class="leading-snug">
         Tail to the right: <b>{{ words(swing.right) }}</b>. Tail to the left: <b>{{ words(swing.left) }}</b>.
@@ -52,9 +54,9 @@ const to = (t?: { angle?: number }, sign = 1) => {
         For {{ print('angle', swing.wanted) }} the {{ term('drawbar') }} must be
         <b>{{ print('length', swing.longer.by) }}</b> longer: {{ term('ball load') }}
         {{ print('mass', swing.longer.ball) }} before its own weight<template v-if="swing.longer.bends"
-          >, bending at the deck {{ print('share', swing.longer.bends) }} of now</template
-        >, as much longer to store, and in reverse it answers by {{ print('share', swing.longer.answers) }} of
-        now.
+          >, bending at the deck {{ print('share', swing.longer.bends) }} of what it is now</template
+        >, that much longer to store, and in reverse it responds at
+        {{ print('share', swing.longer.answers) }} of what it does now.
       </p>
       <div ref="frame" class="mt-2 overflow-hidden">
         <svg

@@ -171,7 +171,7 @@ watch(tipping, () => (found.value = undefined))
       <button class="act min-h-11" @click="at = last">Up</button>
     </div>
     <p v-else-if="tipped" class="text-soft mt-1 text-sm">
-      Take the places on the drawing, or type them below; then the bed can be raised.
+      Drag the points on the drawing, or enter them below; then the bed can be raised.
     </p>
     <ul v-if="tipped" class="border-tight my-2 border-l-4 pl-3 text-lg font-semibold" data-care>
       <li v-for="c in tipped.care" :key="c">{{ c }}</li>
@@ -221,7 +221,7 @@ watch(tipping, () => (found.value = undefined))
       />
     </FoldedPart>
     <FoldedPart v-if="winds" class="no-print mt-2" :open="!!Object.keys(tipping?.atHand ?? {}).length">
-      <template #heading><b>Winches at hand</b></template>
+      <template #heading><b>Winches you have</b></template>
       <PlanList
         :path="`${base}/tipping/atHand`"
         :of="tipping?.atHand"
@@ -241,7 +241,7 @@ watch(tipping, () => (found.value = undefined))
       </div>
       <p v-if="searching" class="text-fails" role="alert">{{ searching }}</p>
       <template v-if="found">
-        <p>{{ say(found.says) }}<template v-if="!found.whole"> Not all places were reached.</template></p>
+        <p>{{ say(found.says) }}<template v-if="!found.whole"> Not all positions were tried.</template></p>
         <button
           v-for="(v, i) in found.ways"
           :key="i"

@@ -117,8 +117,8 @@ const chosen = computed(() => data.value?.ways.find((w) => w.chosen))
       </ul>
     </FoldedPart>
     <p class="text-soft mt-2 text-sm">
-      Zinc, primer and enamel are poison when they burn or are breathed: air, mask, no flame; grind them off
-      before you weld. The tin’s own sheet comes first.
+      Zinc, primer and enamel are poisonous when burnt or breathed in: fresh air, mask, no flame; grind them
+      off before you weld. The tin’s own sheet comes first.
     </p>
   </div>
 </template>

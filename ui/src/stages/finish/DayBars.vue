@@ -62,7 +62,7 @@ const x = (s: string) => scale.value(wall(s))
       </g>
     </svg>
     <p class="text-soft text-sm">
-      Dark bars decide the end; open ones dry or are away; thin lines reach to the late end.
+      Dark bars decide the finish; open ones are drying or away; thin lines reach to the late finish.
     </p>
   </div>
 </template>

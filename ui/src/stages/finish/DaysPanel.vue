@@ -61,7 +61,7 @@ async function calendar() {
       </p>
       <p :class="tone" class="font-semibold">{{ say(data.says) }}</p>
       <p v-if="data.pace" class="text-soft">
-        So far the steps took {{ print('share', data.pace) }} of what was guessed; the rest is reckoned with
+        So far the steps took {{ print('share', data.pace) }} of what was guessed; the rest is worked out with
         that.
       </p>
       <p v-for="(w, i) in data.wrong" :key="i" class="text-tight font-semibold">{{ say(w) }}</p>
@@ -133,7 +133,7 @@ async function calendar() {
       </ol>
     </FoldedPart>
     <p v-if="data" class="text-soft mt-2 text-sm">
-      {{ nominal(data.left) }} of hands left. One pair of hands; what dries or is away takes the clock’s time
+      {{ nominal(data.left) }} of work left for one pair of hands; drying and parts away take clock time
       meanwhile.
     </p>
   </div>

@@ -191,8 +191,8 @@ async function table() {
     <FoldedPart class="no-print mt-3" data-bars :open="bars.length > 0">
       <template #heading><b>Bars to cut from</b></template>
       <p class="text-soft text-sm">
-        Those on hand and those that are sold, each with its section. A section without any is taken in the
-        usual lengths.
+        Those you have and those you can buy, each with its section. For a section with none, the usual
+        lengths are assumed.
       </p>
       <div
         v-for="[bid, b] in bars"

@@ -68,10 +68,10 @@ const wooden = computed(() => boards.value || trailer.value?.floor === 'ply')
 const steel = { shape: 'bar', height: 0.05, width: 0.008, material: 's235' }
 const painted: [string, string] = ['painted', 'bare']
 const faces = computed<PlanField[]>(() => [
-  { at: 'decking/proud', label: 'It stands over the steel by', hint: 0.002 },
+  { at: 'decking/proud', label: 'It stands above the steel by', hint: 0.002 },
   {
     at: 'decking/tread',
-    label: 'One walks on',
+    label: 'People walk on',
     options: (reference.data?.treads ?? []).map((t) => ({ value: t.id, name: t.name })),
     hint: 'not entered',
   },
@@ -259,8 +259,9 @@ const mark = computed(() => laid.value?.marks?.[reading.value])
         </div>
       </FoldedPart>
       <p class="text-soft mt-3 text-sm">
-        The floor a little proud of the steel at its edges. Crown up, ends supported, screw heads a little
-        under the top. Round-headed bolts where hulls slide. Cut ends are painted before they are laid.
+        Keep the floor a little proud of the steel at its edges. Crown up, ends supported, screw heads a
+        little below the top. Use round-headed bolts where hulls slide. Paint cut ends before the boards are
+        laid.
       </p>
     </template>
   </div>

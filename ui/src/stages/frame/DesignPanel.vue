@@ -50,10 +50,10 @@ const take = (d: Design) => workspace.edit(d.patch, 'take a frame that was found
     </p>
     <template v-if="found">
       <p class="mt-1 font-semibold">{{ say(found.says) }}</p>
-      <p v-if="found.stopped" class="text-soft text-sm">The time was up: there may be better ones.</p>
+      <p v-if="found.stopped" class="text-soft text-sm">Time ran out: there may be better ones.</p>
       <NeedFields :needs="found.needs" :rough="found.rough" />
       <p v-if="stale && found.answers.length" class="text-tight text-sm font-semibold">
-        Something was changed since: look anew.
+        Something has changed since: look again.
       </p>
       <div class="mt-2 grid gap-3 lg:grid-cols-2">
         <article

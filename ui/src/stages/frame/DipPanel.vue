@@ -45,7 +45,7 @@ async function drill() {
       </div>
       <p v-if="failure" class="text-fails mt-1 font-semibold" role="alert">{{ failure }}</p>
       <p class="mt-1">
-        Zinc over {{ nominal(dip.area) }} weighs about <b>{{ nominal(dip.zinc) }}</b>. Into the bath go
+        Zinc over {{ nominal(dip.area) }} weighs about <b>{{ nominal(dip.zinc) }}</b>. Into the bath goes
         {{ nominal(dip.long) }} by {{ nominal(dip.wide) }} by {{ nominal(dip.deep) }}.
       </p>
       <ul class="divide-rule mt-2 divide-y">
@@ -71,8 +71,8 @@ async function drill() {
         <PlanFields :base="base" :fields="bath" />
       </div>
       <p class="text-soft mt-3 text-sm">
-        A shut tube can burst in the bath and hurt people. Holes at opposite corners, close to the joint. Take
-        off axle, springs, rubber, wood and aluminium before, and show the frame to the galvaniser first.
+        A shut tube can burst in the bath and hurt people. Holes at opposite corners, close to the joint.
+        First take off axle, springs, rubber, wood and aluminium, and show the frame to the galvaniser.
       </p>
     </template>
   </div>

@@ -61,7 +61,7 @@ const joints = computed<PlanField[]>(() => [
     {
       at: 'boltGrade',
       label: 'Their grade',
-      hint: 'not told',
+      hint: 'not known',
       options: (reference.data?.bolts ?? []).map((b) => ({ value: b.id, name: b.name })),
     },
   ),
@@ -94,7 +94,7 @@ function remove() {
     <div class="flex flex-wrap items-end gap-2">
       <ChoiceField
         class="w-56"
-        label="Member in hand"
+        label="Member selected"
         :value="id || undefined"
         none="Take one"
         :options="members.map(([value, m]) => ({ value, name: m.name || 'unnamed' }))"
@@ -142,7 +142,7 @@ function remove() {
       <p v-if="passes?.length" class="mt-2 text-sm" data-joint>
         Its joints pass on at most <b>{{ nominal(passes[0]!.force) }}</b> and
         <b>{{ nominal(passes[0]!.moment) }}</b> where it begins, <b>{{ nominal(passes[1]!.force) }}</b> and
-        <b>{{ nominal(passes[1]!.moment) }}</b> where it ends. Show them to whoever welds or bolts it.
+        <b>{{ nominal(passes[1]!.moment) }}</b> where it ends. Show them to the person who welds or bolts it.
       </p>
     </template>
   </div>

@@ -79,7 +79,7 @@ const axle = computed<PlanField[]>(() => [
   { at: 'suspension', label: 'The axle hangs on', options: choices(springWords), hint: 'leaf springs' },
   { at: 'frame/springLength', label: 'Spring, from eye to slipper', hint: 0.65 },
   { at: 'frame/springsApart', label: 'Springs or brackets apart', hint: 'as the rails' },
-  { at: 'frame/axleSeat', label: 'Rails’ underside over the axle’s middle', hint: 'spring and pads' },
+  { at: 'frame/axleSeat', label: 'Underside of the rails above the axle’s middle', hint: 'spring and pads' },
   { at: 'frame/axleDrop', label: 'Hubs above the axle’s tube', hint: 'straight axle: 0' },
   { at: 'frame/axleFixed', label: 'Axle or hangers are', options: choices(seatWords), hint: 'not entered' },
   ...where(
@@ -122,7 +122,7 @@ const axle = computed<PlanField[]>(() => [
     <p class="text-soft mt-2 text-sm">A rubber torsion axle is bolted, never welded near the rubber.</p>
     <div class="mt-2 grid grid-cols-1 items-end gap-x-4 gap-y-3 sm:grid-cols-4" data-seat>
       <QuantityField
-        label="Notch the rails for it, deep"
+        label="Depth of a notch in the rails for it"
         kind="length"
         :value="deep"
         @typed="deep = $event.value"

@@ -24,8 +24,8 @@ async function start(kind: string) {
   <div class="plate p-4" data-frame-start>
     <h2 class="text-lg font-bold">Draw the trailer’s own frame</h2>
     <p class="mt-1 max-w-2xl">
-      For a trailer that is built, lengthened or converted. From its members follow weight, balance, strength
-      and the cut list. A bought trailer needs none: its plate rules.
+      For a trailer you build, lengthen or convert. Its members give weight, balance, strength and the cut
+      list. A bought trailer needs none: its plate rules.
     </p>
     <div v-if="trailer" class="mt-3 grid gap-x-4 gap-y-3 md:grid-cols-2">
       <EstimateField :path="path('couplingToDeck')" :label="`${term('Coupling')} to deck’s front`" />
@@ -50,8 +50,8 @@ async function start(kind: string) {
     </div>
     <p v-if="failure" class="text-fails mt-2 font-semibold" role="alert">{{ failure }}</p>
     <p class="text-soft mt-2 text-sm">
-      Sections begin as usual ones and can be changed for all rails, cross members or the
-      {{ term('drawbar') }} at once. Every member can be moved, typed, copied, taken out.
+      Sections begin as the usual ones and can be changed for all rails, cross members or the
+      {{ term('drawbar') }} at once. Every member can be moved, edited, copied or removed.
     </p>
   </div>
 </template>

@@ -107,7 +107,8 @@ const signed = (r: StretchRow) => {
       <p v-for="(n, i) in found.notes" :key="i" class="text-soft mt-2 text-sm">{{ say(n) }}</p>
     </div>
     <p class="text-soft mt-2 text-sm">
-      Members across that place grow, what lies behind moves. Axle, track and loads stay where they are.
+      Members across that place grow and everything behind it moves. Axle, track and loads stay where they
+      are.
     </p>
   </FoldedPart>
 </template>

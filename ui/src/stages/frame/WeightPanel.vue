@@ -21,7 +21,7 @@ const used = computed(() => workspace.report?.emptyWay === 'from the drawing')
         {{
           used
             ? 'Nothing has been weighed and there is no plate figure, so balance and payload use this.'
-            : 'A scale, plate or paper is surer, so balance and payload use that.'
+            : 'A scale, plate or paper is more certain, so balance and payload use that.'
         }}
       </p>
       <table class="mt-2 w-full max-w-xl text-sm">

@@ -30,14 +30,14 @@ const y = (depth: number) => 100 - (depth / top.value) * 100
 <template>
   <div v-if="fill" class="bg-wash rounded-lg p-3" data-fill>
     <p class="text-lg leading-snug font-bold">
-      {{ nominal(fill.allowed) }} may go<template v-if="raked">, raked level</template>.
+      {{ nominal(fill.allowed) }} can go on<template v-if="raked">, raked level</template>.
       <template v-if="fill.wet.depth > 0">
         Fill to {{ print('length', fill.dry.depth) }} dry, {{ print('length', fill.wet.depth) }} wet.
       </template>
     </p>
     <p v-if="fill.open" class="text-unknown font-semibold">Ratings not known yet may allow less.</p>
     <p class="text-soft text-sm">
-      Full first: {{ say(fill.by) }}. Planned: {{ measure(fill.mass) }}.
+      Reached first: {{ say(fill.by) }}. Planned: {{ measure(fill.mass) }}.
       <template v-if="fill.level"> Level with the sides: {{ measure(fill.level) }}.</template>
     </p>
     <div class="mt-2 grid grid-cols-[7.5rem_minmax(0,1fr)] gap-3">

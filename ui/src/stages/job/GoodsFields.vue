@@ -50,7 +50,7 @@ const ways = [
   { value: 'heaped', name: 'Heaped, as much as stays on' },
   { value: 'volume', name: 'By volume' },
   { value: 'mass', name: 'By weight' },
-  { value: 'scoops', name: 'By the loader’s scoop', more: 'Each drops in one place and lies as a cone.' },
+  { value: 'scoops', name: 'By the loader’s scoop', more: 'Each drops in one place and forms a cone.' },
   { value: 'bulk-bags', name: 'In bulk bags' },
   { value: 'bags', name: 'In small bags' },
 ]
@@ -88,10 +88,10 @@ function chooseMaterial(v: string) {
     <template v-if="load.bulk">
       <ChoiceField label="Material" :value="material" :options="materials" @chosen="chooseMaterial" />
       <ChoiceField
-        label="How much is told"
+        label="How the amount is given"
         :value="load.bulk.by"
         :options="ways"
-        @chosen="workspace.setAt(path('bulk/by'), $event, 'how much is told')"
+        @chosen="workspace.setAt(path('bulk/by'), $event, 'how the amount is given')"
       />
       <ChoiceField
         label="As it lies"

@@ -50,12 +50,8 @@ const long = computed(() => props.load.size.length?.value ?? kind.value?.length 
         :hint="typical(kind.bears.from * long)"
       />
       <EstimateField :path="path('hull/to')" label="to" :hint="typical(kind.bears.to * long)" />
-      <EstimateField
-        :path="path('hull/apart')"
-        label="Lines that bear, apart"
-        :hint="typical(kind.bears.apart)"
-      />
-      <PlanQuantity :path="path('hull/press')" label="A strap may press it with" hint="usual" />
+      <EstimateField :path="path('hull/apart')" label="Firm lines apart" :hint="typical(kind.bears.apart)" />
+      <PlanQuantity :path="path('hull/press')" label="A strap can press it with" hint="usual" />
       <UnderList :id="id" class="md:col-span-2" />
     </template>
   </div>

@@ -54,7 +54,7 @@ function add(what: string) {
       </Menu>
     </div>
     <p v-if="!wants.length" class="text-soft mt-1">
-      Nothing asked for yet. Say what must fit, what may be spent, where it sleeps: trailers are held against
+      Nothing asked for yet. Say what must fit, what you can spend, where it is kept: trailers are judged by
       it.
     </p>
     <ul v-else class="mt-1">

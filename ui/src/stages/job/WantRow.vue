@@ -75,9 +75,13 @@ const title = computed(() => (props.state ? say(props.state.title) : wantWords[p
         <PlanQuantity :path="path('distance')" label="Longest trip" />
       </template>
       <CountField v-if="want.what === 'anchors'" :path="path('count')" label="Tie-down points" hint="4" />
-      <PlanQuantity v-if="want.what === 'budget'" :path="path('money')" label="In all, until on the road" />
+      <PlanQuantity
+        v-if="want.what === 'budget'"
+        :path="path('money')"
+        label="In all, before it is on the road"
+      />
       <template v-if="want.what === 'hours'">
-        <PlanQuantity :path="path('hours')" label="Hours at hand" />
+        <PlanQuantity :path="path('hours')" label="Hours you have" />
         <DateField :path="path('date')" label="until" />
       </template>
       <template v-if="want.what === 'skills'">

@@ -13,7 +13,7 @@ const { say } = useWords()
 const ways = computed(() => workspace.report?.without ?? [])
 const car = computed(() => workspace.plan?.outings[workspace.outing]?.vehicle)
 const fields: PlanField[] = [
-  { at: 'roofLimit', label: 'Roof takes, bars counted', hint: 'handbook' },
+  { at: 'roofLimit', label: 'Roof can take, bars included', hint: 'handbook' },
   { at: 'bedLength', label: 'Bed or inside, length' },
   { at: 'bedWidth', label: 'Its width' },
 ]

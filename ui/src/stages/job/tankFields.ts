@@ -8,8 +8,8 @@ export const tankFields = (t: Tank | undefined): PlanField[] => [
   { at: 'baffles', label: 'Baffles across', whole: true, hint: '0' },
   ...where(
     t?.shape === 'saddle',
-    { at: 'tunnelWide', label: 'Tunnel, wide' },
-    { at: 'tunnelHigh', label: 'Tunnel, high' },
+    { at: 'tunnelWide', label: 'Tunnel width' },
+    { at: 'tunnelHigh', label: 'Tunnel height' },
   ),
 ]
 

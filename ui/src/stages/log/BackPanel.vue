@@ -65,7 +65,7 @@ async function table() {
       <MonthBars v-for="b in bars" :key="b.name" v-bind="b" />
     </div>
     <p v-else class="text-soft">
-      One trip under Trips, or one line in the ledger with its day, and the months stand here.
+      Enter one trip under Trips, or one line in the ledger with its date, and the months appear here.
     </p>
     <template v-if="data?.learned.length">
       <h3 class="mt-3 font-bold">Learned</h3>

@@ -73,7 +73,8 @@ const carFields = computed<PlanField[]>(() => [
         </li>
       </ul>
       <p v-if="data.trip.drag" class="text-soft text-sm">
-        Trailer and load add {{ range(data.trip.drag) }} of drag: what stands out of the car’s outline counts.
+        Trailer and load add {{ range(data.trip.drag) }} of drag: what sticks out beyond the car’s outline
+        counts.
       </p>
       <p v-if="data.split?.length" class="mt-2">{{ say(data.split) }}</p>
       <p v-if="data.learned" class="mt-2" data-factor>
@@ -155,7 +156,7 @@ const carFields = computed<PlanField[]>(() => [
       />
     </FoldedPart>
     <p class="text-soft mt-2 text-sm">
-      Cold, rain and traffic take more. After three trips with their fuel written down the sum is put right.
+      Cold, rain and traffic take more. After three trips with their fuel entered, the result is corrected.
     </p>
   </div>
 </template>

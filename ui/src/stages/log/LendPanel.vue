@@ -57,8 +57,8 @@ async function where(id: string) {
     </h2>
     <p v-if="late" class="text-fails font-semibold">It should be back by now: call.</p>
     <p class="text-soft">
-      The card says what it may carry, how to hitch and reverse, what to look at. It prints on one side; its
-      page opens on a phone by its address alone, shows nothing else, and closes when the trailer is back.
+      The card says what it may carry, how to hitch and reverse, what to look at. It prints on one side. Its
+      page opens on a phone with its address alone, shows nothing else, and closes when the trailer is back.
     </p>
     <button class="act-main no-print mt-2" @click="lend"><PlusIcon class="size-5" />Lend it</button>
     <BackAgain />

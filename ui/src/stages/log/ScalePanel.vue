@@ -113,8 +113,8 @@ const nameOf = (id: Place) => places.value.find((p) => p.id === id)!.name
       <template v-else>Read a scale that is connected</template>
     </h2>
     <p v-if="place.expected !== undefined && running" class="text-soft">
-      Expected {{ print('mass', place.expected) }}. It is taken when it stands still; lift it off before the
-      next place.
+      Expected {{ print('mass', place.expected) }}. It is recorded once it is steady; lift the load off before
+      the next place.
     </p>
     <p v-if="refused" class="text-fails font-semibold" role="alert">{{ refused }}</p>
     <p v-if="failure" class="text-fails font-semibold" role="alert">{{ failure }}</p>
@@ -129,7 +129,7 @@ const nameOf = (id: Place) => places.value.find((p) => p.id === id)!.name
       <template v-else>
         <button class="act min-h-11" @click="stop"><StopIcon class="size-5" />Stop</button>
         <button class="act-main min-h-11" :disabled="!now?.steady" @click="take">
-          <CheckIcon class="size-5" />Take it now
+          <CheckIcon class="size-5" />Record it now
         </button>
       </template>
     </div>
@@ -170,8 +170,8 @@ const nameOf = (id: Place) => places.value.find((p) => p.id === id)!.name
       </li>
     </ul>
     <p class="text-soft mt-2 text-sm">
-      Trailer level, wheels chocked, nobody leaning on it. A scale sends a line for each reading; how is told
-      in the app’s own pages. Try it without one: zygonos simulate scale.
+      Trailer level, wheels chocked, nobody leaning on it. A scale sends a line for each reading; the app’s
+      own pages say how. Try it without one: zygonos simulate scale.
     </p>
   </div>
 </template>

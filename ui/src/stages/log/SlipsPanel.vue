@@ -54,7 +54,7 @@ function add() {
       >
         <p v-if="i">{{ say(m.says) }}</p>
         <p class="text-soft text-sm">
-          Typical {{ range(m.typical) }}; nine in ten that yours lies at {{ range(m.mean) }}.
+          Typical {{ range(m.typical) }}; nine in ten that yours is {{ range(m.mean) }}.
         </p>
         <button
           v-if="m.use.length"
@@ -63,7 +63,7 @@ function add() {
         >
           Use it in the plan
         </button>
-        <span v-else class="text-soft text-sm">It stands in the plan.</span>
+        <span v-else class="text-soft text-sm">It is in the plan.</span>
         <SlipsBehind :used="m.used" :out="m.out" :slips="data?.slips ?? []" />
       </li>
     </ul>
@@ -82,7 +82,7 @@ function add() {
         >
           Use it in the plan
         </button>
-        <span v-else class="text-soft text-sm">It stands in the plan.</span>
+        <span v-else class="text-soft text-sm">It is in the plan.</span>
         <SlipsBehind :used="m.used" :out="m.out" :slips="data?.slips ?? []" />
       </li>
     </ul>
@@ -156,8 +156,8 @@ function add() {
       Older ones, {{ data!.slips.length - most }}
     </button>
     <p class="text-soft mt-2 text-sm">
-      Rake it level and tape it: the fill is what is known worst. A slip that does not go with the others is
-      shown and not counted.
+      Rake it level and tape it: the fill is the least certain figure. A slip that does not fit with the
+      others is shown but not counted.
     </p>
   </div>
 </template>

@@ -99,7 +99,7 @@ function driven() {
             { at: 'trip/far', label: 'Distance' },
             { at: 'trip/takes', label: 'Time on the road' },
             { at: 'trip/load', label: 'Load' },
-            { at: 'trip/with', label: 'What lay on it', text: true },
+            { at: 'trip/with', label: 'What was on it', text: true },
             electric ? { at: 'trip/power', label: 'Charged' } : { at: 'trip/fuel', label: 'Filled up' },
             { at: 'trip/cost', label: 'Paid for it' },
             { at: 'trip/mileage', label: 'Mileage at its end' },
@@ -107,7 +107,7 @@ function driven() {
             { at: 'trip/hubLeft', label: 'Left hub, first stop' },
             { at: 'trip/hubRight', label: 'Right hub' },
             { at: 'trip/slack', label: 'A strap was slack', on: true },
-            { at: 'trip/nuts', label: 'Wheel nuts gave', on: true },
+            { at: 'trip/nuts', label: 'Wheel nuts were loose', on: true },
             { at: 'trip/dips', label: 'Hubs in water, times', whole: true },
             { at: 'trip/tips', label: 'Tips and pulls', whole: true },
             { at: 'note', label: 'Remark', text: true },
@@ -119,7 +119,7 @@ function driven() {
       Older ones, {{ data!.trips.length - most }}
     </button>
     <p v-if="records.away" class="text-soft mt-2 text-sm">
-      The server is away. What you write stays on this device and is sent when it is back.
+      The server does not answer. What you enter stays on this device and is sent when it is back.
     </p>
   </div>
 </template>

@@ -141,13 +141,13 @@ function seen(l: LookRow, answer: boolean | undefined) {
             For it: {{ s.because.map((b) => say(b)).join(' ') }}
           </p>
           <p v-if="s.against.length" class="text-soft text-sm">
-            Against it: {{ s.against.map((b) => say(b)).join(' ') }}
+            Reasons against it: {{ s.against.map((b) => say(b)).join(' ') }}
           </p>
         </li>
       </ol>
     </template>
     <FoldedPart v-if="opinion?.hints.length" class="mt-2">
-      <template #heading><span>What plan and log say of it</span></template>
+      <template #heading><span>What plan and log say about it</span></template>
       <ul>
         <li v-for="h in opinion.hints" :key="h.look">{{ say(h.says) }}</li>
       </ul>
@@ -155,7 +155,7 @@ function seen(l: LookRow, answer: boolean | undefined) {
     <div v-if="open" class="no-print mt-3">
       <div class="grid grid-cols-1 items-end gap-x-4 gap-y-3 sm:grid-cols-2">
         <ChoiceField
-          label="What it was in the end"
+          label="What it turned out to be"
           none="not known yet"
           :value="record?.trouble?.found"
           :options="(reference.data?.causes ?? []).map((c) => ({ value: c.id, name: say(c.says) }))"
@@ -185,8 +185,8 @@ function seen(l: LookRow, answer: boolean | undefined) {
       </li>
     </ul>
     <p class="text-soft mt-2 text-sm">
-      The shares are of practice and never sure. Brakes, bearings and the {{ term('coupling') }} are for
-      whoever knows them.
+      The shares come from practice and are never certain. Leave brakes, bearings and the
+      {{ term('coupling') }} to someone who knows them.
     </p>
   </div>
 </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-// What has a clock: when it was last seen to, when it is due.
+// What falls due: when it was last seen to, when it is due.
 import { ArrowDownTrayIcon, CheckIcon } from '@heroicons/vue/20/solid'
 import { computed, ref } from 'vue'
 import { api, today } from '@/api'
@@ -50,7 +50,7 @@ function done(w: WearRow) {
     <div class="flex items-start gap-2">
       <h2 class="mr-auto text-lg leading-tight font-bold" role="status">
         <template v-if="over">{{ over }} {{ over === 1 ? 'thing is' : 'things are' }} over the time</template>
-        <template v-else>What has a clock</template>
+        <template v-else>What falls due</template>
       </h2>
       <button
         v-if="data?.wear.some((w) => w.due)"
@@ -99,8 +99,8 @@ function done(w: WearRow) {
       </li>
     </ul>
     <p class="text-soft mt-2 text-sm">
-      Usual times; the leaflets come first. A {{ term('tyre') }}’s day is that of its code: 2319 is the 23rd
-      week of 2019. After the hubs were under water, grease them at once.
+      Usual times; the leaflets come first. A {{ term('tyre') }}’s date is in its code: 2319 is the 23rd week
+      of 2019. After the hubs were under water, grease them at once.
     </p>
   </div>
 </template>

@@ -93,9 +93,9 @@ async function table() {
     <p v-if="ledger && whole > 0" class="text-soft text-sm">
       Full is spent, pale is to come<template v-if="ledger.target">, the red line is the target</template>.
       <template v-if="ledger.running.value"
-        >Trips and upkeep, {{ nominal(ledger.running) }}, stand apart. </template
+        >Trips and upkeep, {{ nominal(ledger.running) }}, are listed separately. </template
       ><template v-if="ledger.worth.value"
-        >Scrap and gifts, worth {{ nominal(ledger.worth) }}, stand apart. </template
+        >Scrap and gifts, worth {{ nominal(ledger.worth) }}, are listed separately. </template
       ><template v-if="ledger.tax.value">{{ nominal(ledger.tax) }} of it is tax.</template>
     </p>
     <ul v-if="ledger?.by.length" class="mt-1 flex flex-wrap gap-x-4 text-sm">
@@ -129,11 +129,11 @@ async function table() {
             <b v-if="r.spent">{{ nominal(r.spent) }}</b>
             <span v-else-if="r.planned" class="text-soft">{{ nominal(r.planned) }} planned</span>
             <span v-else-if="r.worth" class="text-soft">worth {{ nominal(r.worth) }}</span>
-            <span v-else class="text-unknown font-semibold">no sum</span>
+            <span v-else class="text-unknown font-semibold">no amount</span>
           </p>
           <button v-if="!r.spent && r.planned" class="act no-print min-h-11" @click="spend(r)">Paid</button>
         </div>
-        <p v-if="open === r.record && r.log" class="text-soft">It is changed where it was written down.</p>
+        <p v-if="open === r.record && r.log" class="text-soft">Change it where it was entered.</p>
         <div v-else-if="open === r.record" class="no-print mt-1 mb-2">
           <div class="grid grid-cols-2 items-end gap-x-4 gap-y-3 lg:grid-cols-4">
             <PlanFields

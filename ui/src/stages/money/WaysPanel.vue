@@ -72,8 +72,8 @@ const width = (v: number) => {
           {{ nominal(r.use) }} a use, {{ nominal(r.hours) }} of your own in all<template v-if="r.first"
             >; {{ nominal(r.first) }} at the beginning, from the ledger or the bill</template
           >.
-          <b v-if="r.even">Pays from {{ range(r.even) }} uses on.</b>
-          <b v-else-if="r.never">It never pays: a use costs as much as elsewhere.</b>
+          <b v-if="r.even">Pays off from {{ range(r.even) }} uses.</b>
+          <b v-else-if="r.never">It never pays off: each use costs as much as elsewhere.</b>
         </p>
         <p v-for="(n, i) in r.needs" :key="i" class="text-unknown text-sm">
           Not known: {{ say(n.says) }}. <span class="text-soft">{{ say(n.where) }}</span>
@@ -111,8 +111,8 @@ const width = (v: number) => {
       </button>
     </div>
     <p class="text-soft mt-2 text-sm">
-      What is not spent yet is taken as known to 15 %. Sold at the end is what you would get, not what you
-      hope.
+      What is not spent yet is assumed known to 15 %. For the sale at the end, enter what you would get, not
+      what you hope for.
     </p>
   </div>
 </template>

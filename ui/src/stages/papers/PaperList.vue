@@ -36,13 +36,13 @@ const heading = (i: number) => {
 <template>
   <div class="plate p-3" :data-papers="of">
     <h2 class="text-lg leading-tight font-bold" role="status">
-      <template v-if="of === 'theft'">What keeps it from being taken</template>
+      <template v-if="of === 'theft'">What keeps it from being stolen</template>
       <template v-else>{{ data ? say(data.says) : 'Papers' }}</template>
     </h2>
     <p v-if="failure" class="text-fails" role="alert">{{ failure }}</p>
     <p v-if="of === 'rows'" class="text-soft">
-      What is usually asked, as of {{ data?.asOf }}: pointers, not the law. Your local code rules; ask the
-      office before you build or buy.
+      What is usually required, as of {{ data?.asOf }}: pointers, not the law. Your local code decides; ask
+      the office before you build or buy.
     </p>
     <div v-if="of === 'rows'" class="no-print mt-2 max-w-xs">
       <PlanFields

@@ -40,7 +40,7 @@ async function file(key: 'plate' | 'label') {
     </h2>
     <p v-if="failure || refused" class="text-fails" role="alert">{{ failure || refused }}</p>
     <p v-if="plate?.least && plate.part" class="text-soft">
-      Gross at most the least rated part’s: {{ say(plate.part) }}, {{ nominal(plate.least) }}.
+      The gross is at most that of the weakest part: {{ say(plate.part) }}, {{ nominal(plate.least) }}.
     </p>
     <ul v-if="plate?.needs.length" class="text-unknown">
       <li v-for="(n, i) in plate.needs" :key="i">
@@ -108,7 +108,7 @@ async function file(key: 'plate' | 'label') {
       <SheetButton v-if="data?.label.length" label="Print the label" />
     </div>
     <p v-if="!data?.label.length" class="text-soft">
-      It needs what the trailer may carry: its label and its empty weight, under Trailer.
+      It needs what the trailer may carry: enter its label and its empty weight under Trailer.
     </p>
     <table v-else class="mt-1 w-full max-w-md">
       <tbody>
@@ -121,6 +121,6 @@ async function file(key: 'plate' | 'label') {
     <button v-if="data?.label.length" class="act no-print mt-3 min-h-11" @click="file('label')">
       <ArrowDownTrayIcon class="size-5" />The label to print
     </button>
-    <p class="text-soft mt-2 text-sm">A fill line is level over the whole deck; a heap weighs more.</p>
+    <p class="text-soft mt-2 text-sm">A fill line means level over the whole deck; a heap weighs more.</p>
   </div>
 </template>

@@ -99,7 +99,7 @@ async function start() {
   }
   own.onclose = own.onerror = () => {
     if (socket !== own) return
-    if (running.value) failure.value = 'The drive was cut off. Begin it again.'
+    if (running.value) failure.value = 'The drive was cut off. Start again.'
     running.value = false
   }
 }
@@ -275,7 +275,7 @@ const tasks = computed(() => (scene.value?.tasks ?? []).map((t) => ({ value: t.i
         :value="longer"
         @set="longer = $event"
       />
-      <SwitchField label="Show the angle that is too much" :value="hints" @set="hints = $event" />
+      <SwitchField label="Show the angle beyond which it folds" :value="hints" @set="hints = $event" />
       <SwitchField label="Sound" :value="sound" @set="sound = $event" />
     </div>
     <div
@@ -371,8 +371,8 @@ const tasks = computed(() => (scene.value?.tasks ?? []).map((t) => ({ value: t.i
       </button>
     </div>
     <p class="text-soft mt-2 text-sm">
-      Hand at the bottom of the wheel: it goes where the tail is to go. Walking pace, no slip; every task is
-      driven as on level ground. A real yard has people in it: get out and look.
+      Hold the wheel at the bottom: move your hand the way the tail should go. Walking pace, no slip; every
+      task is driven as on level ground. A real yard has people in it: get out and look.
       <template v-if="bestHere"
         >Your best: {{ bestHere.points }} points in {{ print('time', bestHere.seconds) }}.</template
       >

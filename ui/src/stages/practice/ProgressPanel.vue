@@ -24,7 +24,7 @@ const high = 90
   <div class="plate p-3" data-progress>
     <h2 class="text-lg leading-tight font-bold" role="status">
       <template v-if="all">{{ right }} of {{ all }} right so far</template>
-      <template v-else>Nothing is answered yet</template>
+      <template v-else>Nothing answered yet</template>
     </h2>
     <svg
       v-if="days.length"
@@ -66,16 +66,15 @@ const high = 90
       </li>
     </ul>
     <p class="text-soft mt-2 text-sm">
-      A topic that is answered right comes again after 1, 2, 4, 9 and 21 days, and harder; a wrong answer
-      brings it back today. {{ Object.keys(best).length }} best drives are kept. All of it stays on this
-      device.
+      A topic answered right comes back after 1, 2, 4, 9 and 21 days, and gets harder; a wrong answer brings
+      it back today. {{ Object.keys(best).length }} best drives are kept. All of it stays on this device.
     </p>
     <button
       v-if="all || Object.keys(best).length"
       class="act mt-2 min-h-11"
       @click="((progress = { topics: {}, days: [], seeds: progress.seeds }), (best = {}))"
     >
-      Begin anew
+      Start over
     </button>
   </div>
 </template>

@@ -24,7 +24,7 @@ const label: PlanField[] = [
   { at: 'place', label: 'One place takes', hint: 'label' },
   { at: 'bar', label: 'One cross bar takes', hint: 'label' },
   { at: 'clamp', label: 'One clamp takes', hint: 'label' },
-  { at: 'counts', label: 'Its figures count', options: choices(carrierWords), hint: 'not told' },
+  { at: 'counts', label: 'Its figures are', options: choices(carrierWords), hint: 'not known' },
 ]
 const bars: PlanField[] = [
   { at: 'frontAt', label: 'Front bar behind its front' },

@@ -43,7 +43,7 @@ function addRoller() {
       <button v-if="!cradle" class="act" @click="add"><PlusIcon class="size-5" />Cradle for a boat</button>
     </div>
     <p v-if="!cradle" class="text-soft text-sm">
-      Rollers or bunks, bow stop and winch: what they bear, how deep the hubs go.
+      Rollers or bunks, bow stop and winch: what they carry, and how deep the hubs go.
     </p>
     <template v-else>
       <p v-if="!boats.length" class="text-soft text-sm">Choose the boat, then let it stand on the cradle.</p>
@@ -73,7 +73,7 @@ function addRoller() {
           <PlanQuantity :path="path('bunks/apart')" label="Bunks apart" />
         </template>
         <SwitchField
-          label="The stern has a tie"
+          label="The stern is tied down"
           :value="cradle.cradle?.transom"
           @set="set('transom', $event || undefined, 'stern tie')"
         />

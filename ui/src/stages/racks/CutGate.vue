@@ -13,7 +13,7 @@ const found = computed(() =>
 const stops = computed(() => found.value.filter((f) => f.outcome === 'fails' || f.outcome === 'unknown'))
 const answer = computed(() => {
   const n = stops.value.length
-  if (!n) return 'Nothing speaks against cutting. Tape the trailer once more first.'
+  if (!n) return 'No reason not to cut. Tape the trailer once more first.'
   return n === 1 ? 'One thing to settle before you cut.' : `${n} things to settle before you cut.`
 })
 </script>

@@ -18,7 +18,7 @@ const wanted = computed(() => workspace.settledReport?.swing?.longer?.by)
 const set = (field: string, value: unknown) => workspace.setAt(`${base.value}/${field}`, value, 'drawbar')
 function tell() {
   const profile = { shape: 'tube', height: 0.06, width: 0.06, wall: 0.003, material: 's235' }
-  workspace.setAt(base.value, { profile, beams: 1 }, `tell of the ${term('drawbar')}`)
+  workspace.setAt(base.value, { profile, beams: 1 }, `describe the ${term('drawbar')}`)
 }
 const ways = [
   { value: 'sleeve', name: 'Bolted sleeve' },
@@ -35,7 +35,7 @@ const grades = computed(() => (reference.data?.bolts ?? []).map((b) => ({ value:
   <div class="plate shrink-0 p-3" data-drawbar>
     <div class="flex flex-wrap items-center gap-2">
       <h2 class="mr-auto text-lg font-bold first-letter:uppercase">{{ term('drawbar') }}</h2>
-      <button v-if="!drawbar" class="act" @click="tell">Tell what it is made of</button>
+      <button v-if="!drawbar" class="act" @click="tell">Describe the {{ term('drawbar') }}</button>
       <button v-else-if="wanted" class="act" @click="set('longer', wanted)">
         Longer by {{ print('length', wanted) }}, so that it turns
       </button>
@@ -48,7 +48,7 @@ const grades = computed(() => (reference.data?.bolts ?? []).map((b) => ({ value:
         :options="beams"
         @chosen="set('beams', $event)"
       />
-      <PlanQuantity :path="`${base}/longer`" label="To be longer by" />
+      <PlanQuantity :path="`${base}/longer`" label="Lengthen it by" />
       <template v-if="drawbar.longer">
         <ChoiceField
           label="Joined by"
@@ -70,7 +70,7 @@ const grades = computed(() => (reference.data?.bolts ?? []).map((b) => ({ value:
       </template>
     </div>
     <p v-else class="text-soft text-sm">
-      Its section tells whether it bends, and what slides in to lengthen it.
+      Its section shows whether it bends, and what slides in to lengthen it.
     </p>
   </div>
 </template>

@@ -62,7 +62,7 @@ const feet = computed<PlanField[]>(() => [
   { at: 'brace', label: 'Braces at 45°, leg' },
 ])
 const ways: PlanField[] = [
-  { at: 'pads', label: 'Hulls slide on', options: choices(padWords), hint: 'not told' },
+  { at: 'pads', label: 'Hulls slide on', options: choices(padWords), hint: 'not known' },
   { at: 'middle', label: 'Frame in the middle too', on: true },
   { at: 'held', label: 'Bars held upright', on: true },
 ]

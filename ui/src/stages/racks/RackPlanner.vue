@@ -25,7 +25,7 @@ const titles = {
     </div>
     <p v-if="failure" class="text-fails" role="alert">{{ failure }}</p>
     <p v-if="!found" class="text-soft text-sm">
-      Heaviest lowest, slots as wide as the hulls, frames where they bear well. Then drag and type.
+      Heaviest lowest, slots as wide as the hulls, frames where the hulls are firm. Then drag and edit.
     </p>
     <template v-else>
       <p class="mt-1 leading-snug">{{ say(found.says) }}</p>

@@ -12,7 +12,7 @@ const hulls = computed(() => ways.value[0]?.rows.map((r) => r.hull) ?? [])
 
 <template>
   <div v-if="ways.length" class="plate shrink-0 p-3" data-supports>
-    <h2 class="text-lg font-bold">On what the hulls lie</h2>
+    <h2 class="text-lg font-bold">What the hulls lie on</h2>
     <div class="overflow-x-auto" tabindex="0" role="region" aria-label="Ways to support hulls">
       <table class="mt-1 w-full text-sm">
         <thead>
@@ -48,8 +48,8 @@ const hulls = computed(() => ways.value[0]?.rows.map((r) => r.hull) ?? [])
       </table>
     </div>
     <p class="text-soft mt-1 text-sm">
-      Pressure on the hull with shocks counted. Soft polyethylene gives way in the heat where it is high:
-      spread it, slacken straps at rest. What a hull takes, its maker knows.
+      Pressure on the hull with shocks counted. Where it is high, soft polyethylene dents in the heat: spread
+      the load and slacken straps when parked. The maker knows what a hull can take.
     </p>
   </div>
 </template>

@@ -34,7 +34,7 @@ function begin() {
   workspace.setAt(
     `${base.value}/loading`,
     { machine: machines.value[0]?.value ?? '', ...(ramp ? { ramp } : {}) },
-    'tell how it gets on',
+    'describe how it gets on',
   )
 }
 const addRamps = () => workspace.begin('ramps', 'add ramps')
@@ -51,14 +51,14 @@ const wheels = computed<PlanField[]>(() => [
   { at: 'wheel', label: 'Wheels’ diameter', hint: usualWheel.value },
   { at: 'frontWheel', label: 'Front ones, if smaller' },
   { at: 'tyre', label: `${term('Tyre')}s’ width` },
-  { at: 'frontTrack', label: 'Front track, if another' },
+  { at: 'frontTrack', label: 'Front track, if different' },
   { at: 'frontTyre', label: `Front ${term('tyre')}s’ width` },
   { at: 'nose', label: 'Under its nose' },
   { at: 'tail', label: 'Under its tail' },
 ])
 const ground = computed<PlanField[]>(() => [
   { at: 'fall', label: 'Ground falls away by', hint: '0°' },
-  { at: 'kerb', label: 'Foot lies lower by', hint: `a ${term('kerb')}` },
+  { at: 'kerb', label: 'Foot of the ramp lower by', hint: `a ${term('kerb')}` },
   { at: 'deck', label: 'Deck lowered to', hint: 'as it stands' },
   { at: 'raised', label: `${term('Coupling')} raised by` },
   { at: 'unhitched', label: 'Unhitched', on: true },
@@ -87,7 +87,7 @@ const tail = computed(() => workspace.plan?.trailers[workspace.trailer]?.deckLen
       {{
         machines.length
           ? 'Ramp’s angle, what touches, what tips, what the winch pulls, in one drive.'
-          : 'No load of this outing rolls. Tell of one at Job, and put it on the deck at Balance.'
+          : 'Nothing in this outing has wheels. Add a machine under Job, then place it under Balance.'
       }}
     </p>
     <div v-else class="mt-2 grid grid-cols-2 items-end gap-2 lg:grid-cols-4">
@@ -136,7 +136,7 @@ const tail = computed(() => workspace.plan?.trailers[workspace.trailer]?.deckLen
       />
       <template v-if="loading.props">
         <PlanQuantity :path="path('props/back')" label="Props behind the front board" />
-        <PlanQuantity :path="path('props/gap')" label="Air under them" />
+        <PlanQuantity :path="path('props/gap')" label="Gap under them" />
       </template>
     </div>
     <template v-if="loading && machine">

@@ -28,8 +28,8 @@ const line: PlanField[] = [
   { at: 'layer', label: 'Layer on the drum', whole: true },
   { at: 'drum', label: 'Bare drum’s diameter' },
   { at: 'line', label: 'Line’s thickness' },
-  { at: 'aside', label: 'Drum beside the middle' },
-  { at: 'reach', label: 'Line, all of it' },
+  { at: 'aside', label: 'Drum off the middle by' },
+  { at: 'reach', label: 'Length of the whole line' },
   { at: 'flange', label: 'Across the flanges' },
   { at: 'wide', label: 'Between them', hint: 'a strap: one lap' },
   { at: 'lineMax', label: 'Line’s working limit' },
@@ -58,7 +58,7 @@ const mount = computed<PlanField[]>(() => [
     label: 'Grade of bolts and pin',
     options: (reference.data?.bolts ?? []).map((b) => ({ value: b.id, name: b.name })),
   },
-  { at: 'post', label: 'Tell of its post', on: tube(0.06) },
+  { at: 'post', label: 'Describe its post', on: tube(0.06) },
 ])
 </script>
 
@@ -69,9 +69,9 @@ const mount = computed<PlanField[]>(() => [
       <button
         v-if="!winch"
         class="act"
-        @click="workspace.setAt(base, { back: 0, up: 0.3 }, 'tell of the winch')"
+        @click="workspace.setAt(base, { back: 0, up: 0.3 }, 'describe the winch')"
       >
-        Tell of the winch
+        Describe the winch
       </button>
     </div>
     <div v-if="winch" class="mt-2 grid grid-cols-2 items-end gap-2 lg:grid-cols-4">

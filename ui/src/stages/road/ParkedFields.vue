@@ -31,7 +31,7 @@ const fields = computed<PlanField[]>(() => [
     label: 'It stands on',
     options: (reference.data?.soils ?? []).map((s) => ({ value: s.id, name: s.name })),
   },
-  { at: 'foot', label: 'A foot or board, its side' },
+  { at: 'foot', label: 'Side of a foot or board' },
   { at: 'weeks', label: 'Loaded for how many weeks' },
 ])
 const edge: PlanField[] = [{ at: 'edgeBase', label: 'On its edge: casters apart', hint: 'its thickness' }]
@@ -41,7 +41,7 @@ const edge: PlanField[] = [{ at: 'edgeBase', label: 'On its edge: casters apart'
   <FoldedPart class="plate no-print shrink-0 px-3 py-1" data-parked :open="!!parked">
     <template #heading><b class="text-lg">Parked, and at work</b></template>
     <p class="text-soft text-sm">
-      Without the car: does it tip, does its foot sink, may it stand loaded? Chock both wheels first.
+      Without the car: does it tip, does its foot sink, can it stand loaded? Chock both wheels first.
     </p>
     <div class="mt-2 mb-2 grid items-end gap-x-4 gap-y-3 md:grid-cols-2 lg:grid-cols-3">
       <PlanFields :base="base" :fields="fields" />

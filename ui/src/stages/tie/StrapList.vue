@@ -22,11 +22,11 @@ const fields = (kind: string | undefined): PlanField[] => [
   { at: 'count', label: 'How many', whole: true },
   { at: 'limit', label: 'Working limit (LC) on its tag' },
   { at: 'breaks', label: 'or breaking strength' },
-  ...where(kind === 'chain', { at: 'grade', label: 'or its grade', options: grades, hint: 'not told' }),
+  ...where(kind === 'chain', { at: 'grade', label: 'or its grade', options: grades, hint: 'not known' }),
   { at: 'width', label: kind === 'chain' ? 'and its link’s thickness' : 'or its width' },
   { at: 'length', label: 'Its length' },
-  { at: 'pull', label: 'Pull it is drawn to (S_TF)', hint: 'usual' },
-  { at: 'retire', label: 'Cut, frayed, bleached: retired', on: true },
+  { at: 'pull', label: 'Tightened to (S_TF)', hint: 'usual' },
+  { at: 'retire', label: 'Cut, frayed or bleached: retired', on: true },
 ]
 const open = ref(!straps.value.length) // at first; what is added is typed at once
 function add() {
@@ -66,8 +66,8 @@ function add() {
       <FromLibrary collection="straps" title="Take straps from my library" />
     </div>
     <p class="text-soft mt-1 text-sm">
-      The working limit counts, not the breaking strength: a third of it where that is all the tag says.
-      Retire one that is cut, frayed, burnt, bleached stiff, or with a bent hook or a ratchet that slips.
+      The working limit counts, not the breaking strength; if the tag gives only that, a third of it counts.
+      Retire a strap that is cut, frayed, burnt or bleached stiff, or has a bent hook or a slipping ratchet.
     </p>
   </FoldedPart>
 </template>

@@ -37,14 +37,14 @@ const set = (field: string, value: unknown) =>
   <FoldedPart class="border-rule border-t" :open="fresh">
     <template #heading>
       <b class="first-letter:uppercase inline-block pt-1.5 leading-tight">{{ runs }}</b>
-      <b v-if="first" class="text-tight" data-weak> · gives first</b>
+      <b v-if="first" class="text-tight" data-weak> · gives way first</b>
       <span v-if="told" class="text-soft block pb-1.5 text-sm leading-tight">
         {{ nominal(told.long) }} long, {{ nominal(told.floor) }} to the floor, takes
-        {{ nominal(told.limit) }} (its {{ told.weak }} is the weakest), drawn to {{ nominal(told.pull)
+        {{ nominal(told.limit) }} (its {{ told.weak }} is the weakest), tightened to {{ nominal(told.pull)
         }}{{ told.eased ? ', no more, for the hull' : '' }}
       </span>
       <span v-else-if="workspace.settled" class="text-unknown block text-sm font-semibold"
-        >Not told to the end</span
+        >Not fully described</span
       >
     </template>
     <div class="grid grid-cols-2 items-end gap-2 pt-1 pb-3 lg:grid-cols-[1.3fr_1.2fr_1.2fr_1fr_auto]">

@@ -23,7 +23,7 @@ const kinds = computed(() =>
   (reference.data?.anchorKinds ?? []).map((k) => ({
     value: k.id,
     name: k.name,
-    more: `gives first: ${k.weak}`,
+    more: `gives way first: ${k.weak}`,
   })),
 )
 const place = (pid: string, kind: string | undefined): PlanField[] => [
@@ -40,7 +40,7 @@ const fastening = (into: string | undefined): PlanField[] => [
   { at: 'in', label: 'Bolted to', options: choices(fixedWords) },
   { at: 'bolt', label: 'Bolts’ diameter' },
   { at: 'bolts', label: 'How many', whole: true },
-  { at: 'grade', label: 'Grade', options: grades.value, hint: 'not told' },
+  { at: 'grade', label: 'Grade', options: grades.value, hint: 'not known' },
   ...where(
     into !== 'member',
     { at: 'thick', label: 'Its thickness' },
@@ -107,7 +107,7 @@ const add = () =>
       <button v-if="points.length < 6" class="act" @click="six">Six rings, three a side</button>
     </div>
     <p class="text-soft mt-1 text-sm">
-      A stake pocket is made for stakes. Without a plate the low end of what its kind takes is counted.
+      A stake pocket is made for stakes. Without a plate, the low end for its kind is counted.
     </p>
   </FoldedPart>
 </template>

@@ -106,9 +106,9 @@ const share = (g: number) => `${Math.max(0, Math.min(1, g / full)) * 100}%`
         :value="blocked[face.id]"
         @set="workspace.setAt(`${base}/placements/${id}/blocked/${face.id}`, $event || undefined, 'blocking')"
       />
-      <PlanQuantity :path="`${base}/placements/${id}/blocked/takes`" label="Each bears" />
+      <PlanQuantity :path="`${base}/placements/${id}/blocked/takes`" label="Each carries" />
       <p v-if="!blocked.takes" class="text-soft col-span-2 text-sm lg:col-span-5">
-        It counts once it is told what it bears.
+        It counts once you enter what it can take.
       </p>
     </div>
     <dl v-if="tied.bars?.length" class="mt-1 grid gap-x-6 gap-y-1 sm:grid-cols-2" data-bars>
@@ -132,7 +132,7 @@ const share = (g: number) => `${Math.max(0, Math.min(1, g / full)) * 100}%`
       </div>
     </dl>
     <p v-else class="text-soft text-sm">
-      {{ lashings.length ? 'A strap holds nothing so: see the checks.' : 'Not tied down yet.' }}
+      {{ lashings.length ? 'A strap holds nothing like this: see the checks.' : 'Not tied down yet.' }}
     </p>
     <ul v-if="lashings.length" class="mt-2">
       <li v-for="[lid, x] in lashings" :key="lid" :data-lashing="lid">
@@ -178,9 +178,9 @@ const share = (g: number) => `${Math.max(0, Math.min(1, g / full)) * 100}%`
           </tbody>
         </table>
         <p class="text-soft mt-1 text-sm">
-          They disagree because they count differently: one adds up what straps take and asks for half the
-          weight; the others ask what friction and pull give against each push, at the tightener’s pull for a
-          strap over the top.
+          They disagree because they count differently: one adds up what the straps take and wants half the
+          weight; the others look at what friction and pull give against each push, with the tightener’s pull
+          for a strap over the top.
         </p>
       </DisclosurePanel>
     </Disclosure>

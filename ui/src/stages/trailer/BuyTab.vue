@@ -37,7 +37,7 @@ const go = (path: string) => router.push(`/plan/${props.id}/${stageOfPath(path)}
       </li>
     </ul>
     <template v-if="fails.length">
-      <h2 class="mt-4 text-lg font-bold">Against it</h2>
+      <h2 class="mt-4 text-lg font-bold">Reasons against it</h2>
       <ul>
         <li
           v-for="(f, i) in fails"
@@ -78,7 +78,7 @@ const go = (path: string) => router.push(`/plan/${props.id}/${stageOfPath(path)}
   </div>
   <div v-if="data?.growth.length" class="plate p-3">
     <h2 class="text-lg font-bold">If it grows</h2>
-    <p class="text-soft text-sm">The same trailer with a bit more to carry, the load slid anew.</p>
+    <p class="text-soft text-sm">The same trailer with a bit more to carry, the load slid again.</p>
     <ul class="mt-1">
       <li
         v-for="(g, i) in data.growth"

@@ -184,7 +184,7 @@ const gap = (o: CandidateOuting) => o.gap && o.near
               <span v-if="gap(outingOf(c, o.id)!)" class="block"
                 >{{ nominal(outingOf(c, o.id)!.gap) }} to the car</span
               >
-              <span v-if="outingOf(c, o.id)!.laid" class="text-soft block">places assumed</span>
+              <span v-if="outingOf(c, o.id)!.laid" class="text-soft block">positions assumed</span>
             </template>
           </td>
         </tr>

@@ -174,7 +174,7 @@ const tables = [
     </div>
     <p v-if="failure" class="text-fails mt-2">{{ failure }}</p>
     <p v-if="data && !data.candidates.length" class="mt-3">
-      No trailer yet. Stand before one? Six figures from its label are enough to begin.
+      No trailer yet. Standing in front of one? Six figures from its label are enough to begin.
     </p>
     <div v-if="narrow && candidates.length > 1" class="mt-2 flex items-center justify-between">
       <button class="act size-11" aria-label="Candidate before" :disabled="one <= 0" @click="at = one - 1">
@@ -204,8 +204,8 @@ const tables = [
       @remove="remove"
     />
     <p class="text-soft mt-3 text-sm">
-      Not beaten: no other candidate that does not fail is as cheap, as quick and carries as much. Places on a
-      trailer that has none yet are taken from the other trailer and slid.
+      Not beaten: no other candidate that does not fail is as cheap, as quick and carries as much. On a
+      trailer without positions yet, those of the other trailer are used and slid.
     </p>
     <SellerDialog :open="seller" @closed="seller = false" />
     <ImportDialog :table="table" @closed="table = ''" />

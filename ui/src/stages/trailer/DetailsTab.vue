@@ -82,7 +82,7 @@ function add() {
     <RatingFields class="mt-4" />
     <KeepInLibrary class="mt-3" :path="`/trailers/${workspace.trailer}`" :name="trailer.name" />
     <p class="text-soft mt-3 text-sm">
-      A plate comes before anything said here. A trailer without one is bound by its weakest part, and its
+      A plate comes before anything said here. A trailer without one is limited by its weakest part, and its
       frame stays not known.
     </p>
   </div>
@@ -102,7 +102,7 @@ function add() {
   <div v-if="trailer" class="plate p-3">
     <h2 class="text-lg font-bold">Empty</h2>
     <p class="text-soft text-sm">
-      Whichever you have: scale readings tell most. Level, chocked, on firm ground.
+      Fill in what you have. Scale readings are best. Level, chocked, on firm ground.
       <template v-if="workspace.report?.emptyWay">Now taken from: {{ workspace.report.emptyWay }}.</template>
     </p>
     <EmptyFields class="mt-2" />
@@ -110,9 +110,7 @@ function add() {
   <FitOut />
   <FoldedPart v-if="trailer && !trailer.axleRating" class="plate px-3 py-1" data-gear :open="!!trailer.gear">
     <template #heading><b class="text-lg">Running gear without a plate</b></template>
-    <p class="text-soft text-sm">
-      A cautious bound by the tape. A plate or a maker’s number comes before it.
-    </p>
+    <p class="text-soft text-sm">A cautious limit from the tape. A plate or a maker’s number overrides it.</p>
     <GearFields class="mt-2 mb-2" />
   </FoldedPart>
   <FoldedPart v-if="trailer" class="plate px-3 py-1" data-looked>

@@ -11,7 +11,7 @@ const { term } = useWords()
 const trailer = computed(() => workspace.plan?.trailers[workspace.trailer])
 const fields = computed<PlanField[]>(() => [
   { at: 'empty/mass', label: 'Empty weight', hint: 'plate or papers', how: 'plate' },
-  { at: 'empty/centre', label: 'Its weight lies behind the ball by' },
+  { at: 'empty/centre', label: 'Its centre is behind the ball by' },
   { at: 'empty/ball/mass', label: `Scale under the ${term('coupling')} reads` },
   ...where(
     trailer.value?.empty.ball,

@@ -93,7 +93,7 @@ function remove(id: string) {
         <PlanQuantity
           :path="`/trailers/${workspace.trailer}/fitted/${id}/at/back`"
           label="Its near face, behind the front board"
-          hint="before it: a minus"
+          hint="in front of it: a minus"
         />
         <EstimateField :path="`/parts/${id}/size/length`" label="Length" />
         <EstimateField :path="`/parts/${id}/size/height`" label="Height" />

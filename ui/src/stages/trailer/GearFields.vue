@@ -46,7 +46,7 @@ const usual = { shape: 'tube', height: 0.05, width: 0.05, wall: 0.004, material:
     <FieldGroup title="The axle’s tube" :base="base" :fields="tube">
       <ProfileFields v-if="gear?.tube" :path="`${base}/tube`" :profile="gear.tube" label="Tube" />
       <button v-else class="act" @click="workspace.setAt(`${base}/tube`, usual, 'the axle’s tube')">
-        Tell its section
+        Describe its section
       </button>
     </FieldGroup>
   </div>

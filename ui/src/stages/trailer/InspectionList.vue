@@ -19,7 +19,7 @@ const options = Object.entries(seenWords)
 <template>
   <div :class="{ 'plate p-3': !bare }">
     <h2 v-if="!bare" class="text-lg font-bold">Look at it before you pay</h2>
-    <p class="text-soft text-sm">Chock it first. Never reach under a trailer that stands on a jack alone.</p>
+    <p class="text-soft text-sm">Chock it first. Never reach under a trailer that stands only on a jack.</p>
     <RadioGroup
       v-for="i in reference.data?.inspections"
       :key="i.id"

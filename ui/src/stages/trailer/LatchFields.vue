@@ -23,7 +23,7 @@ const fields = computed<PlanField[]>(() => [
       at: 'grade',
       label: 'Its grade',
       options: (reference.data?.bolts ?? []).map((b) => ({ value: b.id, name: b.name })),
-      hint: 'not told',
+      hint: 'not known',
     },
   ),
   { at: 'count', label: 'How many', whole: true, hint: '1' },

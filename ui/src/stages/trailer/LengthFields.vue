@@ -27,7 +27,7 @@ const fields = computed<PlanField[]>(() => [
   { at: 'sideHeight', label: 'Sides, height' },
   ...where(
     trailer.value?.axleMoves,
-    { at: 'axleMoves/min', label: 'Axle may stand from' },
+    { at: 'axleMoves/min', label: 'Axle can stand from' },
     { at: 'axleMoves/max', label: `to, behind the ${term('coupling')}` },
     { at: 'axleMoves/pitch', label: 'in holes each', hint: '0: anywhere' },
   ),

@@ -38,7 +38,7 @@ const strength = computed<PlanField[]>(() => [
 const eye = computed<PlanField[]>(() => [
   { at: 'bolted/bolt', label: 'Eye’s bolts, diameter' },
   { at: 'bolted/bolts', label: 'How many', whole: true },
-  { at: 'bolted/grade', label: 'Grade of bolt', options: bolts.value, hint: 'not told' },
+  { at: 'bolted/grade', label: 'Grade of bolt', options: bolts.value, hint: 'not known' },
   { at: 'welded', label: 'Its eye is welded', on: true },
   { at: 'seen', label: 'A welder looked at it', on: true },
   { at: 'tiesToo', label: 'The eye also takes a lashing', on: true },

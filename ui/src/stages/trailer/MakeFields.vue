@@ -58,7 +58,7 @@ const fields = computed<PlanField[]>(() => [
     label: `Folded: ${side}`,
     hint: 'does not fold',
   })),
-  { at: 'onEdge', label: 'May be stood on its edge', on: true },
+  { at: 'onEdge', label: 'Can stand on its edge', on: true },
 ])
 </script>
 

@@ -41,7 +41,7 @@ const lineWords: Record<string, string> = {
       >
     </p>
     <p v-if="bill && (bill.risk || bill.open || !bill.known)" class="text-tight font-semibold">
-      <template v-if="!bill.known">The price itself is not told yet. </template>
+      <template v-if="!bill.known">The price itself is not entered yet. </template>
       <template v-if="bill.risk">Missing papers may cost {{ print('money', bill.risk) }} more. </template>
       <template v-if="bill.open">{{ bill.open }} without a price.</template>
     </p>
@@ -85,7 +85,7 @@ const lineWords: Record<string, string> = {
       />
       <PlanQuantity :path="path('deal/hours')" label="Hours to assemble or build" />
       <ChoiceField
-        label="Skill it takes"
+        label="Skill it needs"
         :value="trailer.deal?.skill"
         :options="choices(skillWords)"
         none="As usual for its kind"

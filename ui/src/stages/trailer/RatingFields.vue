@@ -32,7 +32,7 @@ const first = computed<PlanField[]>(() => [
 ])
 const afterLabel = computed<PlanField[]>(() =>
   trailer.value?.label
-    ? [{ at: 'label/counts', label: 'It counts', options: counts.value }]
+    ? [{ at: 'label/counts', label: 'This number is', options: counts.value }]
     : [{ at: 'noPlate', label: 'It has no plate at all', on: true }],
 )
 const plates = computed<PlanField[]>(() => [
@@ -47,7 +47,7 @@ const plates = computed<PlanField[]>(() => [
   { at: 'springRating', label: 'Springs, both sides', hint: 'if marked' },
   {
     at: 'tyreText',
-    label: `${term('Tyre')}, as it stands on its wall`,
+    label: `${term('Tyre')}, as printed on its wall`,
     text: true,
     hint: '145/80 R13 79N',
   },

@@ -67,7 +67,7 @@ function done() {
 
 <template>
   <DialogShell :open="open" title="At the seller’s" width="max-w-xl" @closed="emit('closed')">
-    <p class="text-soft text-sm">Leave out what is not to be had; it stays “not known”.</p>
+    <p class="text-soft text-sm">Leave out what you cannot get; it stays “not known”.</p>
     <form class="mt-3 grid gap-x-4 gap-y-3 sm:grid-cols-2" @submit.prevent="done">
       <label class="block sm:col-span-2">
         <span class="text-soft mb-0.5 block text-sm">Call it</span>
@@ -95,7 +95,12 @@ function done() {
         @typed="got.label = $event.value"
         @cleared="got.label = undefined"
       />
-      <ChoiceField label="It counts" :value="got.counts" :options="counts" @chosen="got.counts = $event" />
+      <ChoiceField
+        label="This number is"
+        :value="got.counts"
+        :options="counts"
+        @chosen="got.counts = $event"
+      />
       <QuantityField
         label="Empty weight"
         kind="mass"
@@ -104,7 +109,7 @@ function done() {
         @cleared="got.empty = undefined"
       />
       <label class="block">
-        <span class="text-soft mb-0.5 block text-sm">{{ term('Tyre') }}, as on its wall</span>
+        <span class="text-soft mb-0.5 block text-sm">{{ term('Tyre') }}, as printed on its wall</span>
         <input
           v-model="got.tyre"
           class="box"

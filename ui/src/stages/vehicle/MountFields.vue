@@ -49,8 +49,7 @@ function add() {
   <FoldedPart class="plate px-3 py-1" :open="!!mount" data-mount>
     <template #heading><b class="text-lg">A ball mount that comes off</b></template>
     <p class="text-soft text-sm">
-      It has limits of its own beside the {{ term('tow bar') }}’s. Size and height of its ball replace the
-      car’s.
+      It has its own limits beside the {{ term('tow bar') }}’s. Size and height of its ball replace the car’s.
     </p>
     <div class="mt-2 grid grid-cols-1 items-end gap-x-4 gap-y-3 md:grid-cols-2">
       <ChoiceField

@@ -23,7 +23,7 @@ const cell = (car: string, trailer: string) =>
 <template>
   <div v-if="cars.length && trailers.length" class="plate p-3" data-tows>
     <h2 class="text-lg font-bold">Who may tow what</h2>
-    <p class="text-soft text-sm">With the plan’s outings as they are loaded now, the worst of them told.</p>
+    <p class="text-soft text-sm">With the plan’s outings as they are loaded now; the worst is shown.</p>
     <div class="mt-2 overflow-x-auto" tabindex="0" role="region" aria-label="Who may tow what">
       <table class="w-full min-w-[26rem] border-separate border-spacing-0 text-sm">
         <thead>

@@ -87,7 +87,7 @@ const choices = computed<{ level: NonNullable<Answer['level']>; name: string }[]
         </div>
         <div class="no-print mt-2 grid grid-cols-2 gap-2">
           <button class="act min-h-11" :disabled="!answers.length" @click="back">Back</button>
-          <button class="act min-h-11" @click="answer()">Cannot tell</button>
+          <button class="act min-h-11" @click="answer()">I cannot say</button>
         </div>
       </div>
       <section v-if="answers.length" class="mt-4" data-suspects>
@@ -106,7 +106,7 @@ const choices = computed<{ level: NonNullable<Answer['level']>; name: string }[]
       </section>
       <div v-if="answers.length" class="no-print mt-3 flex flex-wrap gap-2">
         <button class="act min-h-11" @click="restart">Begin again</button>
-        <button v-if="!two" class="act min-h-11" @click="both">It may be two things at once</button>
+        <button v-if="!two" class="act min-h-11" @click="both">It may be two faults at once</button>
         <p v-else class="text-soft self-center text-sm">Two faults at once are looked for as well.</p>
       </div>
     </template>

@@ -104,7 +104,7 @@ function add() {
     <section v-if="data?.picture" class="mt-4" data-route>
       <h2 class="font-bold">Where the cable runs</h2>
       <p v-if="Object.keys(members).length" class="text-soft text-sm">
-        Take a member on the drawing or in the list to lead the cable along it, or to keep it off.
+        Select a member on the drawing or in the list to lead the cable along it, or to keep it off.
       </p>
       <div ref="box" class="mt-1 w-full overflow-hidden">
         <SceneView :view="data.picture.view" :scale="scale" />

@@ -42,15 +42,15 @@ const fields = computed<PlanField[]>(() => [
     hint: 'not entered',
   },
   { at: 'power/capacity', label: 'Its capacity, A·h' },
-  { at: 'power/celsius', label: 'It is as cold as', hint: 25 },
+  { at: 'power/celsius', label: 'It gets as cold as', hint: 25 },
   { at: 'power/borrowed', label: 'The car’s own, by leads', on: true },
   { at: 'power/fuseAt', label: 'From its pole to the fuse' },
   ...where(
     !power.value?.borrowed,
     { at: 'power/isolator', label: 'An isolator', on: true },
     { at: 'power/vented', label: 'A box open at its top', on: true },
-    { at: 'power/chargeLong', label: 'Charging wire from the car, long' },
-    { at: 'power/chargeWire', label: 'and thick, mm²' },
+    { at: 'power/chargeLong', label: 'Charging wire from the car, length' },
+    { at: 'power/chargeWire', label: 'and section, mm²' },
     { at: 'power/lifts', label: 'Through a charger that lifts the voltage', on: true },
   ),
 ])
@@ -126,7 +126,8 @@ const brakes: PlanField[] = [
       </ol>
     </template>
     <p class="text-soft mt-3 text-sm">
-      A battery gives enough to weld: no ring, no loose spanner near its poles. Minus off first, on last.
+      A battery gives enough to weld: no ring, no loose spanner near its poles. Take the minus off first and
+      put it on last.
     </p>
   </div>
 </template>

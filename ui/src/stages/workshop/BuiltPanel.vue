@@ -40,14 +40,16 @@ const rows = (members: boolean) => (lists.value?.built.rows ?? []).filter((r) =>
     </h2>
     <p v-if="failure" class="text-fails" role="alert">{{ failure }}</p>
     <p class="text-soft">
-      Tape and weigh the finished trailer. In the plan, these figures then stand in every check as measured;
-      what was drawn is kept here. Diagonals stand under Square, the axle’s line under Axle.
+      Tape and weigh the finished trailer. Once in the plan, every check uses these figures as measured; what
+      was drawn is kept here. Diagonals are under Square, the axle’s line under Axle.
     </p>
     <BuiltTable class="mt-2" :rows="rows(false)" />
     <FoldedPart v-if="rows(true).length" class="mt-2">
       <template #heading
         ><b>Members of the frame</b
-        ><span class="text-soft">: in the plan, ends move to what was taped, and holes too</span></template
+        ><span class="text-soft"
+          >: in the plan, ends move to where they were taped, and holes too</span
+        ></template
       >
       <BuiltTable :rows="rows(true)" />
     </FoldedPart>

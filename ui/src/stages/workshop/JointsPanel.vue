@@ -23,14 +23,14 @@ const { lists, failure } = useLists()
     </h2>
     <p v-if="failure" class="text-fails" role="alert">{{ failure }}</p>
     <p v-if="lists && !lists.joints.welds.length && !lists.joints.bolts.length" class="max-w-2xl">
-      Draw the frame under Frame, with how its ends are joined: then the order of its welds and its bolts with
-      their lengths follow.
+      Draw the frame under Frame, with how its ends are joined: then you get the order of its welds, and its
+      bolts with their lengths.
     </p>
     <template v-if="lists?.joints.welds.length">
       <h3 class="mt-2 font-bold">Tack in this order, square again, weld in the same</h3>
       <p class="text-soft">
         Each next place balances those before it about the middle, away from the last, so that heat and pull
-        cancel. Short runs, both sides. How it is welded is a competent welder’s matter.
+        cancel. Short runs, both sides. How to weld it is up to a competent welder.
       </p>
       <div class="grid gap-4 md:grid-cols-2">
         <TapedView v-if="lists.joints.view" :view="lists.joints.view" />

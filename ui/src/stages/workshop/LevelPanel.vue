@@ -20,7 +20,7 @@ const corners = () => workspace.begin('stands', 'four stands')
 <template>
   <div class="plate p-3" data-level>
     <h2 class="text-lg font-bold">Is it level?</h2>
-    <p>Read the height at each stand. Shims only add: all come up to the highest.</p>
+    <p>Read the height at each stand. Shims only add, so all come up to the highest.</p>
     <p v-if="failure" class="text-fails" role="alert">{{ failure }}</p>
     <button v-if="!stands" class="act-main mt-2" @click="corners">Four stands at the corners</button>
     <template v-else>

@@ -103,7 +103,7 @@ function add(of?: WorkStep) {
     <div v-if="work?.stand && work.steps.length" class="no-print bg-panel z-10 mt-3 xl:sticky xl:top-0">
       <StandView :stand="work.stand" :steps="work.steps" :at="looked" />
       <p class="text-soft text-sm">
-        At step {{ looked + 1 }}: {{ say(work.steps[looked]?.says ?? []) }} Faint is what comes later.
+        At step {{ looked + 1 }}: {{ say(work.steps[looked]?.says ?? []) }} What comes later is faint.
       </p>
     </div>
     <ol class="mt-3 print:columns-2 print:gap-6">
@@ -142,7 +142,7 @@ function add(of?: WorkStep) {
               >.<template v-if="s.weighs"> Then it weighs {{ nominal(s.weighs) }}.</template>
             </p>
             <p v-if="s.two" class="text-tight text-sm font-semibold">
-              From here on two lift an end of it, or a trestle and a lever do.
+              From here on it takes two to lift an end, or a trestle and a lever.
             </p>
             <p v-if="s.hazard && !isDone(s)" class="text-sm font-semibold">
               {{ s.hazard }}

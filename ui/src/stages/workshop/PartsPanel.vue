@@ -75,11 +75,11 @@ function state(r: PartRow, value: string | undefined) {
       {{ lists ? say(lists.parts.says) : 'What came' }}
     </h2>
     <p class="text-soft">
-      Lay all out and count before the first bolt. What is missing blocks what stands behind it.
+      Lay everything out and count before the first bolt. A missing part blocks the steps that need it.
     </p>
     <p v-if="failure" class="text-fails" role="alert">{{ failure }}</p>
     <p v-for="n in lists?.parts.twice ?? []" :key="n" class="text-tight font-semibold">
-      Number {{ n }} stands on two lines: look which is right.
+      Number {{ n }} is on two lines: see which is right.
     </p>
     <BackAgain />
     <ul class="mt-2">
@@ -163,7 +163,7 @@ function state(r: PartRow, value: string | undefined) {
       </label>
     </div>
     <label class="no-print mt-2 block max-w-2xl">
-      <span class="text-soft text-sm">Or paste the list: a line each, such as “4 x bolt M10 × 90”</span>
+      <span class="text-soft text-sm">Or paste the list, one part a line, such as “4 x bolt M10 × 90”</span>
       <textarea v-model="text" class="box h-24 w-full py-2" aria-label="A list of parts" />
     </label>
     <button v-if="text" class="act-main no-print mt-2" @click="read">Take these lines</button>

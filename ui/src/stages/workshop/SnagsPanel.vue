@@ -50,7 +50,7 @@ const line = (r: SnagRow) =>
         <button
           class="act size-11 shrink-0"
           :aria-pressed="!!snag(r)?.done"
-          :aria-label="`${say([r.says])}: ${snag(r)?.done ? 'put right' : 'open'}`"
+          :aria-label="`${say([r.says])}: ${snag(r)?.done ? 'fixed' : 'open'}`"
           @click="records.change(r.record, { snag: { done: !snag(r)?.done } })"
         >
           <CheckIcon v-if="snag(r)?.done" class="size-6" />
@@ -73,7 +73,7 @@ const line = (r: SnagRow) =>
                 :base="`/records/${r.record}`"
                 :fields="[
                   { at: 'snag/says', label: 'What is wrong', text: true },
-                  { at: 'snag/who', label: 'Who puts it right', text: true },
+                  { at: 'snag/who', label: 'Who fixes it', text: true },
                 ]"
               />
               <DateField :path="`/records/${r.record}/snag/due`" label="By when" />
