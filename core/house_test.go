@@ -164,7 +164,7 @@ func patterns(t *testing.T, visit func(at token.Position, says string)) {
 	}
 }
 
-// A sentence leaves its units to the plan: no pattern writes them out. A figure told in both systems stays.
+// A sentence leaves its units to the plan: no pattern writes them out. A figure stated in both systems stays.
 func TestSentencesLeaveUnitsToThePlan(t *testing.T) {
 	patterns(t, func(at token.Position, says string) {
 		bare := brackets.ReplaceAllString(says, "")

@@ -102,7 +102,7 @@ export interface HutPlan {
   open(stage?: string): Promise<void>
 }
 
-/** A demo plan, imported anew for one test. */
+/** A demo plan, imported again for one test. */
 async function imported(page: Page, server: Server, name: string): Promise<HutPlan> {
   const plan = readFileSync(join(root, `demo/${name}.zygonos.json`))
   const answer = await fetch(`${server.url}/api/plans/import`, { method: 'POST', body: plan })

@@ -177,7 +177,7 @@ class Hand {
 const headline = (page: Page) => page.locator('[data-headline]')
 const check = (page: Page, code: string) => page.locator(`[data-code="${code}"]`).first()
 
-/** What is told at the first run; what is left out is skipped. */
+/** What is stated at the first run; what is left out is skipped. */
 interface Told {
   region: string
   load: [name: string, kind: RegExp | undefined, count: string, weight: string]

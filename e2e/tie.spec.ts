@@ -20,7 +20,7 @@ test('loads are tied down: planned, ticked on the card, loosened, compared', asy
   await expect(page.locator('[data-view="plan"] .strap')).not.toHaveCount(0)
   await accessible(page)
 
-  // While something changes, what was found at rest stands, marked; the next rest makes it anew.
+  // While something changes, what was found at rest stands, marked; the next rest makes it again.
   const statics = page.locator('[data-code="tie.statics"]').first()
   await expect(statics).toBeVisible()
   let held: Promise<void> | undefined

@@ -31,7 +31,7 @@ func TestAt(t *testing.T) {
 	near("after it", lean.At(2100*time.Millisecond), 100)
 }
 
-// Readings are the same for the same seed, others for another, and scatter as told; the display steps.
+// Readings are the same for the same seed, others for another, and scatter as stated; the display steps.
 func TestReading(t *testing.T) {
 	a, b, c := &standin.Scale{Kg: 50, Noise: 0.2, Seed: 4}, &standin.Scale{Kg: 50, Noise: 0.2, Seed: 4}, &standin.Scale{Kg: 50, Noise: 0.2, Seed: 5}
 	var sum, squares float64

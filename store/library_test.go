@@ -60,7 +60,7 @@ func TestLibrary(t *testing.T) {
 	if got := list(1)[0]; got.Document != nil || got.Name != "Skiff" {
 		t.Errorf("a damaged record was taken: %+v", got)
 	}
-	// kept anew it is sound again
+	// kept again it is sound again
 	shelve(3)
 	if got := list(1)[0]; got.Document == nil {
 		t.Error("still damaged")

@@ -138,7 +138,7 @@ func (s *Store) changed(ctx context.Context, tx *sql.Tx, plan string, c RecordCh
 	case err != nil:
 		return r, err
 	case gone.Valid:
-		r.Document = nil // what was deleted begins anew, one revision on
+		r.Document = nil // what was deleted begins again, one revision on
 	}
 	kind, document, err := c.Make(r.Document)
 	if err != nil {

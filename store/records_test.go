@@ -70,7 +70,7 @@ func TestRecords(t *testing.T) {
 	if err := s.SetRecordDeleted(ctx, "p", "none", true); !errors.Is(err, store.ErrNotFound) {
 		t.Error(err)
 	}
-	// a change of one that was taken away begins anew, and counts on
+	// a change of one that was taken away begins again, and counts on
 	_ = s.SetRecordDeleted(ctx, "p", "a", true)
 	if r, err := s.ChangeRecord(ctx, "p", "a", func(old []byte) (string, []byte, error) {
 		if old != nil {
@@ -185,9 +185,9 @@ func TestCreateWhole(t *testing.T) {
 	}
 }
 
-// A plan takes as many records and photos as is told and no more; what is there can still be changed, and
+// A plan takes as many records and photos as is stated and no more; what is there can still be changed, and
 // nothing is lost.
-// What a write does may take longer than it would wait for its turn; meanwhile another is told to wait.
+// What a write does may take longer than it would wait for its turn; meanwhile another is asked to wait.
 func TestSlowWrite(t *testing.T) {
 	s, _ := open(t)
 	ctx := t.Context()

@@ -9,7 +9,7 @@ import (
 	"time"
 )
 
-// Sessions keeps who came in with the passcode, so that a restart asks nobody anew. Keys
+// Sessions keeps who came in with the passcode, so that a restart asks nobody again. Keys
 // and values are those of the session layer above; of a key only its hash is kept, so that a copy of
 // the database lets nobody in.
 type Sessions struct{ s *Store }

@@ -157,7 +157,7 @@ func TestDeleteAndRestore(t *testing.T) {
 	}
 }
 
-// Of many saves on the same base one wins and the others are told.
+// Of many saves on the same base one wins and the others are stated.
 func TestRace(t *testing.T) {
 	s, _ := open(t)
 	ctx := t.Context()

@@ -41,7 +41,7 @@ func exec(t *testing.T, db *sql.DB, statements ...string) {
 	}
 }
 
-// A revision with a flipped bit is told by its number; the one before it, the other plans and
+// A revision with a flipped bit is stated by its number; the one before it, the other plans and
 // the list stay usable, and the next save makes the plan whole again.
 func TestFlippedBit(t *testing.T) {
 	s, path := open(t)
@@ -302,7 +302,7 @@ func TestBackupFails(t *testing.T) {
 }
 
 // Wherever one bit of the file flips, no document comes back other than as it was written: the
-// file is refused, the revision is told to be damaged, or all is as it was.
+// file is refused, the revision is stated to be damaged, or all is as it was.
 func TestFlippedBitsAnywhere(t *testing.T) {
 	t.Parallel()
 	path := filepath.Join(t.TempDir(), "p.db")

@@ -89,7 +89,7 @@ type Reference struct {
 	Linings     []norms.Lining                      `json:"linings"`
 	Signs       []Ailment                           `json:"signs"`
 	Causes      []Ailment                           `json:"causes"`
-	Driver      float64                             `json:"driver"` // of a machine, where nobody told, kg
+	Driver      float64                             `json:"driver"` // of a machine, where nobody stated, kg
 }
 
 // Ailment is a sign or a cause by its words.
@@ -685,7 +685,7 @@ type Arranging struct {
 	Done   *study.Arranged `json:"done,omitempty"`
 }
 
-// Flooring is how the floor is laid; nil where it is told of no floor that is laid.
+// Flooring is how the floor is laid; nil where none is stated that can be laid.
 type Flooring struct {
 	Laid *deck.Laid `json:"laid,omitempty"`
 }
@@ -700,7 +700,7 @@ type Tilting struct {
 	Tipped *tip.Tipped `json:"tipped,omitempty"`
 }
 
-// Pumping is what a pump gives; nil where too little of it is told.
+// Pumping is what a pump gives; nil where too little of it is stated.
 type Pumping struct {
 	Given *pump.Given `json:"given,omitempty"`
 }
@@ -851,7 +851,7 @@ func (s *server) design(c fiber.Ctx) error {
 }
 
 // inLines answers in lines of JSON, in its turn. The search ends when nobody reads them, when its time is up
-// or the server ends. Lines may be told from several searches at once.
+// or the server ends. Lines may be stated from several searches at once.
 func (s *server) inLines(c fiber.Ctx, search func(context.Context, *Asking, func(any))) error {
 	a, err := asking(c)
 	if err != nil {

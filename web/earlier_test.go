@@ -16,7 +16,7 @@ import (
 	"zygonos/web"
 )
 
-// A database of each earlier version opens, is lifted, and goes on: its plans are read strictly, judged, and saved anew; its records
+// A database of each earlier version opens, is lifted, and goes on: its plans are read strictly, judged, and saved again; its records
 // are read; nothing of it is lost. They hold the demo plans of their day, as those versions wrote them.
 func TestEarlierVersions(t *testing.T) {
 	files, err := filepath.Glob("../store/testdata/earlier/*.db.gz")

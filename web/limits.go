@@ -36,7 +36,7 @@ func bound(app *fiber.App, known func(token string) bool) {
 	s.HeaderReceived = func(h *fasthttp.RequestHeader) fasthttp.RequestConfig {
 		path, _, _ := strings.Cut(string(h.RequestURI()), "?")
 		open := path == "/api/session" || path == "/api/pair" || !strings.HasPrefix(path, "/api/")
-		large := h.ContentLength() > smallBody || h.ContentLength() < 0 // told in chunks: no one knows
+		large := h.ContentLength() > smallBody || h.ContentLength() < 0 // stated in chunks: no one knows
 		if open || large && known != nil && !known(string(h.Cookie(sessionCookie))) {
 			return fasthttp.RequestConfig{MaxRequestBodySize: smallBody}
 		}

@@ -51,7 +51,7 @@ func pictureSize(data []byte) (wide, high int, err error) {
 	return cfg.Width, cfg.Height, nil
 }
 
-// reencoded is a picture anew, no larger than is kept, on white: what else stood in its file, such as the place where it was
+// reencoded is a picture again, no larger than is kept, on white: what else stood in its file, such as the place where it was
 // taken, is gone. A JPEG is expected turned upright.
 func reencoded(data []byte) (picture []byte, wide, high int, err error) {
 	if wide, high, err = pictureSize(data); err != nil {

@@ -31,7 +31,7 @@ import (
 	"zygonos/store"
 )
 
-// route is one call of the API: what serves it, and what is told of it.
+// route is one call of the API: what serves it, and what is stated of it.
 type route struct {
 	method, path, says string
 	takes, gives       any    // documents; nil for none

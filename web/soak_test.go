@@ -184,7 +184,7 @@ func TestSoak(t *testing.T) {
 	if os.Getenv("DEEP") != "" {
 		long = 30 * time.Minute
 	}
-	log.SetOutput(io.Discard) // broken connections are told there
+	log.SetOutput(io.Discard) // broken connections are stated there
 	fiberlog.SetOutput(io.Discard)
 	defer log.SetOutput(os.Stderr)
 	defer fiberlog.SetOutput(os.Stderr)

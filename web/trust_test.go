@@ -80,7 +80,7 @@ func TestSmallBodies(t *testing.T) {
 	}
 }
 
-// A wrong method is told from a wrong address, an unknown one from both; data is never stored on
+// A wrong method is stated from a wrong address, an unknown one from both; data is never stored on
 // the way.
 func TestMethods(t *testing.T) {
 	c := start(t, "")

@@ -217,7 +217,7 @@ func passcode(ctx context.Context, args []string, in io.Reader, out, errs io.Wri
 	if err := s.SetSetting(ctx, web.PasscodeKey, hash); err != nil {
 		return err
 	}
-	if err := s.Sessions().ResetWithContext(ctx); err != nil { // who came in by the old one asks anew
+	if err := s.Sessions().ResetWithContext(ctx); err != nil { // who came in by the old one asks again
 		return err
 	}
 	fmt.Fprintln(out, "The passcode is set.")

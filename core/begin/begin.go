@@ -64,7 +64,7 @@ func Patch(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 	return made(p, q)
 }
 
-// deck is the deck's length and width, usual ones where they are not told.
+// deck is the deck's length and width, usual ones where they are not stated.
 func deck(p *plan.Plan, trailer string) (length, width quantity.Length) {
 	t := p.Trailers[trailer]
 	length, width = usualDeck, usualWidth
@@ -270,7 +270,7 @@ func keelAt(o plan.Load) (front, rear quantity.Length) {
 	return quantity.Length(cents(float64(centre - apart))), quantity.Length(cents(float64(centre + apart)))
 }
 
-// carrier is a bought carrier with two places beside each other; what its label says is told next.
+// carrier is a bought carrier with two places beside each other; what its label says is stated next.
 func carrier(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 	l, ok := p.Outings[q.Outing].Layouts[q.Trailer]
 	if !ok {

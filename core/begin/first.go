@@ -178,7 +178,7 @@ func (l *FirstLoad) mass() *plan.MassEstimate {
 	return m
 }
 
-// bulk is of a heap: the material by its weight where that is told, else level with the sides.
+// bulk is of a heap: the material by its weight where that is stated, else level with the sides.
 func (l *FirstLoad) bulk() *plan.Bulk {
 	if l.Kind != "heap" {
 		return nil

@@ -131,7 +131,7 @@ func TestFirstNames(t *testing.T) {
 	}
 }
 
-// Said as one load of all or as so many told one by one, a pack weighs the same within the same.
+// Said as one load of all or as so many stated one by one, a pack weighs the same within the same.
 func TestFirstSaidTwoWays(t *testing.T) {
 	for _, k := range catalogue.Loads {
 		if !k.Pack {

@@ -15,7 +15,7 @@ const apart quantity.Length = 0.15
 
 // member makes one member more of a drawn frame, from the one in hand (Of): like it a little behind it
 // (add, or By behind it), on the other side (mirror), or its rear half (split: At m from its beginning, the
-// middle where that is nought).
+// middle where that is zero).
 func member(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 	t := p.Trailers[q.Trailer]
 	if t.Frame == nil || len(t.Frame.Members) == 0 {

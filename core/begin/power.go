@@ -8,7 +8,7 @@ import (
 	"zygonos/core/plan"
 )
 
-// Figures of an electric winch of which nothing is told (practice, C).
+// Figures of an electric winch of which nothing is stated (practice, C).
 const (
 	winchDraws = 0.13 // A a kg of rated pull
 	winchSpeed = 0.03 // m/s

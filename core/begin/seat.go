@@ -9,7 +9,7 @@ import (
 	"zygonos/core/plan"
 )
 
-// axleTube is the tube that a notch for the axle is as long as, where nothing is told, m (practice, C).
+// axleTube is the tube that a notch for the axle is as long as, where nothing is stated, m (practice, C).
 const axleTube quantity.Length = 0.060
 
 // seat notches the rails for the axle, By deep and At long, in their underside over each axle.

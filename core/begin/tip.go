@@ -76,7 +76,7 @@ func gasStruts(p *plan.Plan, q *Asked) ([]finding.Op, error) {
 	x := hinge - before
 	long, _ := deck(p, q.Trailer)
 	lever := math.Max(0.1, hinge-float64(long)/2)
-	bed := 60.0 // kg, where its weight is not told
+	bed := 60.0 // kg, where its weight is not stated
 	if t.Mass != nil && t.Mass.Value > 0 {
 		bed = float64(t.Mass.Value)
 	}

@@ -14,7 +14,7 @@ type Line struct {
 	What  string          `json:"what"` // price, offer, tax, delivery, fetch, office, buy, repair, assembly, papers-risk
 	Name  string          `json:"name,omitempty"`
 	Path  string          `json:"path"`
-	Money *quantity.Money `json:"money,omitempty"` // nil: not told
+	Money *quantity.Money `json:"money,omitempty"` // nil: not stated
 	Hours *quantity.Time  `json:"hours,omitempty"`
 	Risk  bool            `json:"risk,omitempty"` // only where it comes to the worst
 }
@@ -22,11 +22,11 @@ type Line struct {
 // Bill is what a trailer comes to.
 type Bill struct {
 	Lines []Line         `json:"lines"`
-	Money quantity.Money `json:"money"` // of what is told
+	Money quantity.Money `json:"money"` // of what is stated
 	Risk  quantity.Money `json:"risk"`  // on top, at the worst
 	Hours quantity.Time  `json:"hours"`
 	Open  int            `json:"open"`  // entries without a price
-	Known bool           `json:"known"` // the price itself is told
+	Known bool           `json:"known"` // the price itself is stated
 }
 
 // Of adds up a trailer's bill. Tax is taken of the price, or of the offer where

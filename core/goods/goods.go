@@ -16,7 +16,7 @@ import (
 
 type span = quantity.Range[float64]
 
-// Bed is the inside of the box that loose material lies in, m. Side nought is a
+// Bed is the inside of the box that loose material lies in, m. Side zero is a
 // flat deck.
 type Bed struct{ Length, Width, Side float64 }
 
@@ -24,7 +24,7 @@ type Bed struct{ Length, Width, Side float64 }
 type Lot struct {
 	Mass                  *span // nil: see Needs
 	How                   plan.How
-	Length, Width, Height float64 // m; nought: not known from here
+	Length, Width, Height float64 // m; zero: not known from here
 	Shape                 string
 	Contents              *Contents // a tank's fluid, apart from the tank
 	Volume                span      // m³, of loose material
@@ -39,10 +39,10 @@ type Contents struct {
 	Full   span // of the full tank
 	Volume span // m³, as full as it is
 	Fill   float64
-	Vessel *vessel.Tank // as its outer sizes say; nil where they are not told
+	Vessel *vessel.Tank // as its outer sizes say; nil where they are not stated
 }
 
-// vesselOf is a tank's shape in its outer sizes; nil where they are not told or make none.
+// vesselOf is a tank's shape in its outer sizes; nil where they are not stated or make none.
 func vesselOf(l *plan.Load) *vessel.Tank {
 	s, t := l.Size, l.Tank
 	if s.Length == nil || s.Width == nil || s.Height == nil {
@@ -334,7 +334,7 @@ func pieces(path string, l *plan.Load) *Lot {
 	return lot
 }
 
-// Rolls reports whether a load stands on wheels of its own: told so, or usual for its kind.
+// Rolls reports whether a load stands on wheels of its own: stated so, or usual for its kind.
 func Rolls(l *plan.Load) bool {
 	k, ok := catalogue.LoadOf(l.Kind)
 	return l.Rolling != nil || ok && k.Rolls != nil

@@ -128,7 +128,7 @@ func TestOf(t *testing.T) {
 	if goods.Of(p, "", &plan.Load{}, bed) != nil {
 		t.Error("a plain load made a lot")
 	}
-	// What is missing is told and never nought.
+	// What is missing is stated and never zero.
 	for _, l := range []plan.Load{
 		{Bulk: &plan.Bulk{By: plan.ByVolume, Material: "sand"}}, {Bulk: &plan.Bulk{By: plan.ByVolume, Volume: vol(1)}}, {Bulk: &plan.Bulk{By: plan.ByMass, Material: "sand"}},
 		{Bulk: &plan.Bulk{By: plan.ByBags}}, {Bulk: &plan.Bulk{By: plan.ByScoops, Material: "sand", Volume: vol(1)}}, {Tank: &plan.Tank{}}, {Tank: &plan.Tank{Fluid: "water", Fill: v(0.5)}},

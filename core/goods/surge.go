@@ -41,7 +41,7 @@ func under(length, height, c, slope float64) (area, at float64) {
 	return area, (full*a/2 + tri*(a+w/3) + rect*(a+w/2)) / area
 }
 
-// SurgeDecel is the deceleration at which surge is told: hard but ordinary
+// SurgeDecel is the deceleration at which surge is stated: hard but ordinary
 // braking, a/g.
 const SurgeDecel = 0.3
 

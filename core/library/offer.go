@@ -20,13 +20,13 @@ type Offer struct {
 	Thing   string          `json:"thing"`
 	Newer   bool            `json:"newer"` // the library changed since; else the plan did
 	Differs []said.Sentence `json:"differs"`
-	More    int             `json:"more,omitempty"` // further differences that are not told
+	More    int             `json:"more,omitempty"` // further differences that are not stated
 	// to take the library's, and to keep the plan's and be asked no more
 	Take  []finding.Op `json:"take"`
 	Leave []finding.Op `json:"leave"`
 }
 
-// mostTold is how many differences are told one by one.
+// mostTold is how many differences are stated one by one.
 const mostTold = 6
 
 // Offers are the entries of a plan that are not as in the library, by path. Of a thing that the

@@ -108,7 +108,7 @@ func BoxMass(b *plan.BoxBody) (m quantity.Range[float64], back, up float64) {
 	return m, back, up
 }
 
-// boxed is a part with mass, size and centre as its body makes them; a mass that is told stays, as one that was weighed.
+// boxed is a part with mass, size and centre as its body makes them; a mass that is stated stays, as one that was weighed.
 func boxed(p plan.Part) plan.Part {
 	length := func(v float64) *plan.LengthEstimate {
 		return &plan.LengthEstimate{Value: quantity.Length(v), PlusMinus: new(plan.LengthDoubt), How: plan.Weighed}

@@ -142,7 +142,7 @@ func (b *FrameBar) taken(c *plan.MemberCut) (t section.Taken, opens, ok bool) {
 	return t, true, true
 }
 
-// off is how far a hole lies off the middle of its face along the bar's own other axis, m. It is told to the
+// off is how far a hole lies off the middle of its face along the bar's own other axis, m. It is stated to the
 // right, to the rear or up, as the trailer stands.
 func (b *FrameBar) off(c *plan.MemberCut, axis int) float64 {
 	v := b.Axes[3-axis]

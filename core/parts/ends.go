@@ -17,7 +17,7 @@ type EndCut struct {
 	Flat  float64 // rad from square, the section as it stands: the saw is turned
 	Rise  float64 // rad from square, up or down: the saw is tilted
 	Extra float64 // m by which the long point stands over the middle line's end
-	Round float64 // m, diameter of the round tube that it is coped to; nought: none
+	Round float64 // m, diameter of the round tube that it is coped to; zero: none
 	Meets int     // bar that it closes on; −1: none
 }
 

@@ -12,7 +12,7 @@ const (
 	plateDensity = 7850.0
 )
 
-// FloorDensity is what a floor's material weighs, kg/m³; false where it is told of none that is laid solid.
+// FloorDensity is what a floor's material weighs, kg/m³; false where none is stated that is laid solid.
 func FloorDensity(t *plan.Trailer) (density float64, ok bool) {
 	switch t.Floor {
 	case plan.FloorPly:
@@ -33,7 +33,7 @@ func FloorDensity(t *plan.Trailer) (density float64, ok bool) {
 // pattern is what the raised pattern adds to checker plate (practice, C).
 const pattern = 1.08
 
-// plateUsual is a checker plate whose thickness is not told, m (practice, C).
+// plateUsual is a checker plate whose thickness is not stated, m (practice, C).
 const plateUsual = 0.003
 
 // RubWide is how far a rub rail stands out beside the deck, m.

@@ -32,7 +32,7 @@ func (l *Load) check(c *cleaner, path string) bool {
 	return true
 }
 
-// ends cleans the readings of a load's two ends; the rear one may be nought where the front one
+// ends cleans the readings of a load's two ends; the rear one may be zero where the front one
 // alone was read.
 func (c *cleaner) ends(e *EndWeighing, path string) bool {
 	shown := Field{Says: "front reading", Kind: quantity.KindMass, Most: float64(maxMass), Above: true}

@@ -89,7 +89,7 @@ func TestCleanOfBuiltThings(t *testing.T) {
 	}
 }
 
-// What is well told stays as it is, byte for byte.
+// What is well stated stays as it is, byte for byte.
 func TestKeepsBuiltThings(t *testing.T) {
 	p := sample.Plan(t, "/straps", `{"s":{"order":1,"name":"Strap","kind":"ratchet","limit":1000,"breaks":3000,"length":5,"count":4}}`,
 		"/trailers/t/tiePoints", `{"a":{"order":1,"kind":"ring-welded","at":{"back":0.1,"right":-0.6},"rating":500}}`,

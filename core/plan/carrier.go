@@ -1,7 +1,7 @@
 package plan
 
 // BoughtCarrier is what the labels of a bought carrier say: saddles, cross bars, a rail rack. Its places
-// are the part's slots; how they lie on bars is told here, behind the part's front face.
+// are the part's slots; how they lie on bars is stated here, behind the part's front face.
 type BoughtCarrier struct {
 	// for one place, with all that lies on it
 	Place *mass `json:"place,omitempty" is:"limit of one place"`

@@ -73,7 +73,7 @@ func Clean(p *Plan) []Problem {
 	return c.problems
 }
 
-// mostProblems is how many are told one by one; the rest is counted.
+// mostProblems is how many are stated one by one; the rest is counted.
 const mostProblems = 100
 
 type cleaner struct {

@@ -2,7 +2,7 @@ package plan
 
 import "zygonos/core/lang/quantity"
 
-// Decking is how a floor is laid: boards or sheets, on the members that are drawn or on those that are told.
+// Decking is how a floor is laid: boards or sheets, on the members that are drawn or on those that are stated.
 type Decking struct {
 	// boards run from side to side; else from front to rear
 	Across bool    `json:"across,omitempty"`
@@ -23,7 +23,7 @@ type Decking struct {
 	CarryWide *length         `json:"carryWide,omitempty" is:"widest sheet that the car carries, >0..3"`
 	// its outer grain runs along the trailer: pieces are not turned
 	Grain bool `json:"grain,omitempty"`
-	// how far it stands over the steel at its edges, less than nought where it lies in a tray
+	// how far it stands over the steel at its edges, less than zero where it lies in a tray
 	Proud *length `json:"proud,omitempty" is:"height of the floor over the steel, -0.1..0.1"`
 	// along both sides, outside the deck
 	Rub Profile `json:"rub,omitzero"`

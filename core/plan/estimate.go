@@ -10,7 +10,7 @@ import (
 )
 
 // Range is the estimate with its doubt: stated, or the plan's default for its
-// provenance. A mass is never taken below nought.
+// provenance. A mass is never taken below zero.
 func (e *MassEstimate) Range(p *Plan) quantity.Range[mass] {
 	d := plusMinus(float64(e.Value), (*float64)(e.PlusMinus), e.Relative, p.Doubt(e.How))
 	return quantity.Range[mass]{Nominal: e.Value, Low: max(0, e.Value-mass(d)), High: e.Value + mass(d)}

@@ -23,7 +23,7 @@ type Finish struct {
 	DeckCoats    int                 `json:"deckCoats,omitempty" is:"number of coats, 0..8"`
 	DeckCover    *quantity.Cover     `json:"deckCover,omitempty" is:"area that a litre covers, 1..40"`
 	DeckPerLitre *quantity.LitreCost `json:"deckPerLitre,omitempty" is:"price of a litre"`
-	// how it stands outside: by the sea, salted roads; nothing told: outside inland
+	// how it stands outside: by the sea, salted roads; nothing stated: outside inland
 	Salt    bool `json:"salt,omitempty"`
 	Indoors bool `json:"indoors,omitempty"`
 	// the air and the steel as they are now

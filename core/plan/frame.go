@@ -90,7 +90,7 @@ type MemberCut struct {
 	Order int     `json:"order"`
 	What  CutKind `json:"what" is:"cut"`
 	At    length  `json:"at" is:"place along the member, 0..15"` // its middle, from the member's beginning
-	Face  Face    `json:"face,omitempty" is:"face"`              // nothing told: the top
+	Face  Face    `json:"face,omitempty" is:"face"`              // nothing stated: the top
 	// a notch's depth, a hole's diameter
 	Size length `json:"size" is:"size of the cut, >0..0.5"`
 	// of a notch, along the member
@@ -134,7 +134,7 @@ const (
 var Faces = []Face{FaceTop, FaceBottom, FaceLeft, FaceRight, FaceFront, FaceRear}
 
 // FramePoint is a place on a frame: behind the front board, right of the deck's middle, and how high the
-// top of the bar lies over the deck's underside (mostly nought or below).
+// top of the bar lies over the deck's underside (mostly zero or below).
 type FramePoint struct {
 	Back  length `json:"back" is:"place, -12..25"`
 	Right length `json:"right" is:"place, -6..6"`

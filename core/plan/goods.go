@@ -29,7 +29,7 @@ const (
 	Soaked Wet = "wet"
 )
 
-// BulkBy says how the amount of loose material is told.
+// BulkBy says how the amount of loose material is stated.
 type BulkBy string
 
 // The ways in which loose material is measured and sold.
@@ -43,7 +43,7 @@ const (
 	ByBulkBags BulkBy = "bulk-bags"
 )
 
-// BulkBys lists the ways in which loose material is told.
+// BulkBys lists the ways in which loose material is stated.
 var BulkBys = []BulkBy{ByVolume, ByMass, ByLevel, ByHeaped, ByScoops, ByBags, ByBulkBags}
 
 // Tank says that a load is a tank of fluid. The load's own Mass is the empty
@@ -87,7 +87,7 @@ type Pieces struct {
 	Material  string `json:"material" is:"material, key solids"`
 	Count     int    `json:"count" is:"number of pieces, 0..2000"`
 	Across    int    `json:"across,omitempty" is:"number of pieces side by side, 0..2000"` // in a layer; 0 is one
-	Length    length `json:"length" is:"length of a piece, 0..50"`                         // nought: not told
+	Length    length `json:"length" is:"length of a piece, 0..50"`                         // zero: not stated
 	Width     length `json:"width" is:"width of a piece, 0..50"`
 	Thickness length `json:"thickness" is:"thickness of a piece, 0..50"`
 }
@@ -100,7 +100,7 @@ type Rolling struct {
 	Track     *LengthEstimate `json:"track,omitempty" is:"track"`
 	Clearance *LengthEstimate `json:"clearance,omitempty" is:"ground clearance"` // belly above the ground
 
-	// diameter of the rear wheels, and of the front ones where they are not told
+	// diameter of the rear wheels, and of the front ones where they are not stated
 	Wheel      *length `json:"wheel,omitempty" is:"wheel's diameter, >0..3"`
 	FrontWheel *length `json:"frontWheel,omitempty" is:"front wheel's diameter, >0..3"` // diameter
 	Tyre       *length `json:"tyre,omitempty" is:"{tyre}'s width, >0..1"`               // width of the widest
@@ -154,7 +154,7 @@ type VolumeEstimate struct {
 // a level box is measured well, a shovelled heap is not. Own practice figures.
 var DefaultVolumeDoubts = map[How]float64{Weighed: 0.05, Learned: 0.05, Plate: 0.03, Maker: 0.05, Typical: 0.15, Guessed: 0.25}
 
-// Range is the estimate with its doubt; a volume is never below nought.
+// Range is the estimate with its doubt; a volume is never below zero.
 func (e *VolumeEstimate) Range() quantity.Range[float64] {
 	return volumeDoubt(float64(e.Value), (*float64)(e.PlusMinus), e.Relative, e.How)
 }

@@ -17,7 +17,7 @@ type Guess struct {
 	Kind  quantity.Kind
 	Range quantity.Range[float64]
 	Set   func(v float64) // in the plan that it was found in
-	Taken bool            // from the kind of the thing: nobody told it
+	Taken bool            // from the kind of the thing: nobody stated it
 }
 
 // Rough is the doubt, as a share of a weight or a volume, over which an estimate is a guess: more than a maker's

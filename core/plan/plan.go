@@ -332,7 +332,7 @@ type Trailer struct {
 	// of the floor, and how far it spans between what it lies on, face to face
 	FloorThick *length `json:"floorThick,omitempty" is:"thickness of the floor, 0.001..0.1"`
 	FloorSpan  *length `json:"floorSpan,omitempty" is:"span of the floor, 0.05..2"`
-	// of one board; and their grade, the lower where none is told
+	// of one board; and their grade, the lower where none is stated
 	BoardWide  *length           `json:"boardWide,omitempty" is:"width of a board, 0.03..0.4"`
 	FloorGrade string            `json:"floorGrade,omitempty" is:"grade of the boards, key stocks"`
 	Decking    *Decking          `json:"decking,omitempty" stage:"frame"`
@@ -375,7 +375,7 @@ const (
 	BrakesNone     Brakes = "none"
 	BrakesOverrun  Brakes = "overrun"
 	BrakesElectric Brakes = "electric"
-	BrakesFitted   Brakes = "fitted" // of a kind not told
+	BrakesFitted   Brakes = "fitted" // of a kind not stated
 )
 
 // AllBrakes lists the kinds of brake.
@@ -417,7 +417,7 @@ type Reading struct {
 }
 
 // Plank is a plank with one end on a block and the other on the scale, set to
-// nought with the plank on it: the scale shows To/Span of what stands on it.
+// zero with the plank on it: the scale shows To/Span of what stands on it.
 type Plank struct {
 	Span length `json:"span" is:"distance from block to scale"`
 	To   length `json:"to" is:"distance from block to what stands on the plank"`

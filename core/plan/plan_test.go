@@ -243,7 +243,7 @@ func TestEstimates(t *testing.T) {
 	}
 }
 
-// stays asks that a cleaned plan is clean: cleaned again it is the same, and says of it no more than that a nought
+// stays asks that a cleaned plan is clean: cleaned again it is the same, and says of it no more than that a zero
 // which cannot be left out must be more.
 func stays(t *testing.T, what string, p *plan.Plan) {
 	t.Helper()
@@ -261,7 +261,7 @@ func stays(t *testing.T, what string, p *plan.Plan) {
 	}
 }
 
-// What is cleaned is clean, with any number of a plan at nought, below it or beyond sense, or left out, and no sentence
+// What is cleaned is clean, with any number of a plan at zero, below it or beyond sense, or left out, and no sentence
 // lacks the field's name.
 func TestCleanedTwice(t *testing.T) {
 	tried := 0

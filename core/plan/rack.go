@@ -15,7 +15,7 @@ type Rack struct {
 	RearAt  length `json:"rearAt" is:"rear frame's place, 0..50"` // of the rear frame
 	// a third frame midway
 	Middle bool `json:"middle,omitempty"`
-	// of a frame: 1 in the middle, 2 (taken when nought), 3
+	// of a frame: 1 in the middle, 2 (taken when zero), 3
 	Posts int `json:"posts,omitempty" is:"number of a frame's posts, 0..3"`
 	// between the outer posts' middles
 	Apart length  `json:"apart" is:"distance between the posts, 0..5"`

@@ -26,7 +26,7 @@ type Ramp struct {
 	Lip length `json:"lip,omitempty" is:"ramp's lip, 0..0.5"`
 	// of its tongues behind a strip
 	Play length `json:"play,omitempty" is:"play of the ramp's tongues, 0..0.5"`
-	// up onto it at its foot, and at its top; 20 mm where not told
+	// up onto it at its foot, and at its top; 20 mm where not stated
 	Step *length `json:"step,omitempty" is:"step at the ramp, 0..0.5"`
 }
 
@@ -168,7 +168,7 @@ type Winch struct {
 type Lever struct {
 	// of the handle, from the drum's middle to the hand
 	Handle length `json:"handle" is:"handle's length, 0..2"`
-	// of one stroke; nought is 60°
+	// of one stroke; zero is 60°
 	Stroke float64 `json:"stroke,omitempty" is:"stroke, angle 0..3.2"`
 }
 

@@ -24,7 +24,7 @@ type SecondLink struct {
 	Length *length `json:"length,omitempty" is:"length of the second link, >0..3"`
 	// of its eye behind the ball, before a drawbar is lengthened
 	Back *length `json:"back,omitempty" is:"place of its eye, 0..5"`
-	// of its eye beside the middle; nought for one in the middle
+	// of its eye beside the middle; zero for one in the middle
 	Aside *length `json:"aside,omitempty" is:"its eye beside the middle, 0..1"`
 	// of its eye above the ground, laden and level
 	Up *length `json:"up,omitempty" is:"height of its eye, >0..2"`

@@ -54,7 +54,7 @@ func fill(r *rand.Rand, v reflect.Value, deep int) {
 }
 
 // Out, in and out again is the same to the byte, whatever stands in a plan; and so it is
-// once it was cleaned, which cleaning anew does not change.
+// once it was cleaned, which cleaning again does not change.
 func TestOutInOut(t *testing.T) {
 	r := rand.New(rand.NewPCG(8, 15))
 	bytesOf := func(p *plan.Plan) []byte {

@@ -80,7 +80,7 @@ type Power struct {
 	Uses       map[string]PowerUse `json:"uses,omitempty" is:"use"`
 }
 
-// Warmth is how warm the battery is, °C: as told, else as warm as its capacity is stated for.
+// Warmth is how warm the battery is, °C: as stated, else as warm as its capacity is stated for.
 func (p *Power) Warmth() float64 {
 	if p.Celsius != nil {
 		return float64(*p.Celsius)

@@ -9,7 +9,7 @@ import (
 	"zygonos/core/plan"
 )
 
-// No unknown word passes in silence: each is told by its path and taken as not told; a
+// No unknown word passes in silence: each is stated by its path and taken as not stated; a
 // provenance that is none is a guess, with a guess's doubt.
 func TestUnknownWords(t *testing.T) {
 	for path, value := range map[string]string{

@@ -24,7 +24,7 @@ func each(t *testing.T, topic string, level int, n uint64, see func(c *practice.
 	}
 }
 
-// Whether it holds, worked anew from what is given: the sum against the plate, the moments about the axle against the window.
+// Whether it holds, worked again from what is given: the sum against the plate, the moments about the axle against the window.
 func TestHoldsByHand(t *testing.T) {
 	for level := 1; level <= practice.Levels; level++ {
 		said := map[string]int{}
@@ -55,7 +55,7 @@ func TestHoldsByHand(t *testing.T) {
 	}
 }
 
-// How deep, worked anew: what the plate leaves over wet density and area, to the half centimetre below.
+// How deep, worked again: what the plate leaves over wet density and area, to the half centimetre below.
 func TestFillByHand(t *testing.T) {
 	each(t, "fill", 2, 40, func(c *practice.Case, right int) {
 		plate, bed, density := figuresIn(c.Given[0]), figuresIn(c.Given[1]), figuresIn(c.Given[2])
@@ -72,7 +72,7 @@ func TestFillByHand(t *testing.T) {
 	})
 }
 
-// How many straps, worked anew: half of the weight over the working limit, and one for each length begun: one to 5 feet, two to ten
+// How many straps, worked again: half of the weight over the working limit, and one for each length begun: one to 5 feet, two to ten
 // where nothing stops it ahead, or where a short thing weighs over 1100 lb.
 func TestStrapsByHand(t *testing.T) {
 	each(t, "straps", 2, 40, func(c *practice.Case, right int) {
@@ -89,7 +89,7 @@ func TestStrapsByHand(t *testing.T) {
 	})
 }
 
-// Where two straps go, worked anew from what is given, for the narrowest and the widest deck that is thrown:
+// Where two straps go, worked again from what is given, for the narrowest and the widest deck that is thrown:
 // straight over, 0.2·(W + 4·pull·sin α)/W along or across; leaning against the push, 0.15·(W + 2T·c) + 2T·a
 // over W, with T their limit, a along and c down; leaning with it, 0.15. A crate 0.8 m wide and 0.6 high,
 // the deck from 1.2 to 1.5 m.
@@ -138,7 +138,7 @@ func TestWhereByHand(t *testing.T) {
 	t.Log(wins)
 }
 
-// Out of square, worked anew by the diagonals of a parallelogram; which way by the longer one.
+// Out of square, worked again by the diagonals of a parallelogram; which way by the longer one.
 func TestSquareByHand(t *testing.T) {
 	each(t, "square", 2, 40, func(c *practice.Case, right int) {
 		sides, diagonals := figuresIn(c.Given[0]), figuresIn(c.Given[1])
@@ -177,7 +177,7 @@ func TestRampByEye(t *testing.T) {
 	}
 }
 
-// What to ask the seller is never what is told already.
+// What to ask the seller is never what is stated already.
 func TestSellerAsks(t *testing.T) {
 	words := map[string]string{"plate": "Its plate", "weigh empty": "Empty it weighs", "axle": "coupling to the axle"}
 	each(t, "seller", 1, 20, func(c *practice.Case, right int) {

@@ -87,8 +87,8 @@ func TestMakers(t *testing.T) {
 	}
 }
 
-// figured answers a case of a figure: what is right is told with its working, is right when it is given and within the share that is
-// told, and wrong beyond.
+// figured answers a case of a figure: what is right is stated with its working, is right when it is given and within the share that is
+// stated, and wrong beyond.
 func figured(t *testing.T, c *practice.Case, p *plan.Plan) {
 	t.Helper()
 	judge := func(v float64) *practice.Truth {

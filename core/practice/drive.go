@@ -22,7 +22,7 @@ type Task struct {
 	Slip  *SlipSeen       `json:"slip,omitempty"`
 }
 
-// SlipSeen is a ramp that falls to the water against x, as it is drawn: the drive reckons level ground.
+// SlipSeen is a ramp that falls to the water against x, as it is drawn: the drive computes level ground.
 type SlipSeen struct {
 	Top  float64 `json:"top"`  // m, where it begins to fall
 	Edge float64 `json:"edge"` // where the water begins

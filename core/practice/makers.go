@@ -945,7 +945,7 @@ func squareCase(r *rand.Rand, level int, _ *plan.Plan) (made, bool) {
 	return m, true
 }
 
-// sellerCase leaves something of a trailer untold, and asks what to ask first: what the core would find out next.
+// sellerCase leaves something of a trailer unstated, and asks what to ask first: what the core would find out next.
 func sellerCase(r *rand.Rand, _ int, _ *plan.Plan) (made, bool) {
 	t := throwRig(r)
 	t.crates = []crate{{between(r, 200, 400, 50), 1, 0.5}}

@@ -106,7 +106,7 @@ func Next(p *Progress, today, only string) *Session {
 	return out
 }
 
-// Answered is the progress after an answer: right, its box goes up and it is due after that box's days; wrong, it begins anew.
+// Answered is the progress after an answer: right, its box goes up and it is due after that box's days; wrong, it begins again.
 // A second right answer on one day does not go up again.
 func Answered(p *Progress, topic, today string, right bool) *Progress {
 	out := &Progress{Topics: map[string]Known{}, Days: slices.Clone(p.Days), Seeds: p.Seeds + 1}

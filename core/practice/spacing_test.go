@@ -6,7 +6,7 @@ import (
 	"zygonos/core/practice"
 )
 
-// Right four days in a row as it comes due: boxes one to four, due after 1, 2, 4 and 9 days; wrong, it begins anew.
+// Right four days in a row as it comes due: boxes one to four, due after 1, 2, 4 and 9 days; wrong, it begins again.
 func TestSpacing(t *testing.T) {
 	p := practice.Tidy(nil)
 	day := "2026-03-01"

@@ -25,7 +25,7 @@ type way struct {
 	holds, rings [2]float64 // of the two straps: on the crate and in the deck, 0 its front, 1 its rear
 }
 
-// ways are those that are told apart: over the top they press, leaning back they hold against braking,
+// ways are those that are kept apart: over the top they press, leaning back they hold against braking,
 // leaning ahead against pulling away.
 var ways = []way{
 	{

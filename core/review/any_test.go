@@ -9,7 +9,7 @@ import (
 	"zygonos/core/rig"
 )
 
-// The demo's rigs with nothing, or every other thing, placed by its owner: what is not told to
+// The demo's rigs with nothing, or every other thing, placed by its owner: what is not stated to
 // find no room stands in nothing, and the report comes out.
 func TestDemoLeftToTheApp(t *testing.T) {
 	for _, id := range []string{"skarrow-hut", "heather-hives"} {

@@ -205,7 +205,7 @@ func TestContentsByHand(t *testing.T) {
 }
 
 // Weighings said in other ways: 490 kg are 490 kg however the load is turned, and whether
-// its own mass is told with or without the 30 kg in it. Ends of 250 and 240 kg 0.2 and
+// its own mass is stated with or without the 30 kg in it. Ends of 250 and 240 kg 0.2 and
 // 1.8 m behind its front: the centre lies at (50 + 432)/490 = 0.98367 m.
 func TestEndsByHand(t *testing.T) {
 	size := []string{"/loads/crate/size", js(obj{"length": exact(2), "width": exact(1), "height": exact(1)}), "/loads/crate/centre", js(obj{"right": exact(0)}),

@@ -16,7 +16,7 @@ import (
 )
 
 // first is a plan as the first run makes it, with all that it asks for: the paths, and the rest
-// of a trailer that may be told later.
+// of a trailer that may be stated later.
 var first = []string{
 	"/trailers/t", `{"order":1,"name":"Trailer","couplingToAxle":{"value":2.5,"how":"weighed"},"couplingToDeck":{"value":1,"how":"weighed"},
 	 "deckLength":{"value":2.5,"how":"weighed"},"deckWidth":{"value":1.4,"how":"weighed"},"label":{"value":750,"counts":"gross"},"brakes":"none","empty":{"ball":{"mass":20}}}`,
@@ -37,7 +37,7 @@ func at(doc any, path string) any {
 }
 
 // With each answer of a first run missing in turn no check is a dead end: what is not known
-// names fields and where to read them, none of which is told with certainty already; and every
+// names fields and where to read them, none of which is stated with certainty already; and every
 // stage says something or asks for something.
 func TestNoCheckIsADeadEnd(t *testing.T) {
 	for _, kind := range []string{`"sit-on-top-fishing"`, `"ride-on"`, `"heap"`, `""`, `"water-tank"`} {
@@ -92,7 +92,7 @@ func deadEnd(doc any, f *finding.Finding) string {
 			return "it asks for " + n.Path + " without words"
 		}
 		if v := at(doc, n.Path); v != nil && !open(v) &&
-			!strings.Contains(n.Path, "/lashings/") { // a strap's way is drawn anew
+			!strings.Contains(n.Path, "/lashings/") { // a strap's way is drawn again
 			return fmt.Sprintf("it asks for %s, which is told: %v", n.Path, v)
 		}
 	}
@@ -164,7 +164,7 @@ var quiet = map[string][]string{
 }
 
 // open reports whether what stands there may still be asked for: a guess, something empty, a
-// thing as a whole of which a part is missing, a choice to be made anew (text), or a place that
+// thing as a whole of which a part is missing, a choice to be made again (text), or a place that
 // the app found.
 func open(v any) bool {
 	m, ok := v.(map[string]any)

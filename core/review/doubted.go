@@ -21,14 +21,14 @@ const (
 	leastTaken   = 8  // … and of what its loads' kinds tell as many as are left of these, but so many in any case
 	mostTogether = 16 // sets of guesses that are looked at together
 	mostNamed    = 3  // guesses that a sentence names
-	mostSoftened = 3  // lengths that nobody told, of a check that fails on them
+	mostSoftened = 3  // lengths that nobody stated, of a check that fails on them
 )
 
 // Doubt takes back that a check holds where it fails with one guess at either end of its doubt, or with
 // several at once, each at the end that is worse for it: it is tight, says which guesses and what then
 // comes, and asks for them. Where a check counts a doubt itself it does not hold then anyway; this is for
-// all that a check takes as it is told. And it takes back that a check fails where it does so on lengths that
-// nobody told, its loads' kinds' usual ones, and not with other ones that are usual too. It asks all questions
+// all that a check takes as it is stated. And it takes back that a check fails where it does so on lengths that
+// nobody stated, its loads' kinds' usual ones, and not with other ones that are usual too. It asks all questions
 // twice for each guess, so that it is done at rest. docs/method/estimates.md
 func (rep *Report) Doubt() {
 	if rep.rig == nil {
@@ -63,7 +63,7 @@ func (rep *Report) Doubt() {
 	rep.weigh()
 }
 
-// DoubtIf does so where that alone can change an outcome: one that holds, and one that fails on what nobody told.
+// DoubtIf does so where that alone can change an outcome: one that holds, and one that fails on what nobody stated.
 func (rep *Report) DoubtIf(o finding.Outcome) {
 	if o == finding.Holds || o == finding.Fails && rep.rig != nil && len(rig.Taken(rep.rig.Plan, inScope(rep.rig))) > 0 {
 		rep.Doubt()
@@ -86,7 +86,7 @@ func newDoubts(r *rig.Rig) *doubts {
 	return d
 }
 
-// of are the guesses of a plan that are looked at: what somebody told first, then what its loads' kinds tell.
+// of are the guesses of a plan that are looked at: what somebody stated first, then what its loads' kinds tell.
 func (d *doubts) of(p *plan.Plan) []plan.Guess {
 	told, taken := p.Guesses(d.within, plan.Rough), rig.Taken(p, d.within)
 	told = told[:min(len(told), mostDoubted)]
@@ -168,7 +168,7 @@ func (d *doubts) takeBack(f *finding.Finding, ends []int, then answers) bool {
 	return true
 }
 
-// soften makes a check that fails tight where it does not with lengths that nobody told at other ends of what is
+// soften makes a check that fails tight where it does not with lengths that nobody stated at other ends of what is
 // usual for their kinds: one of them, or two or three of one thing that it hangs on.
 func (d *doubts) soften(f *finding.Finding, alone []answers) {
 	hangs := map[string][]int{} // on these guesses, by their thing

@@ -7,7 +7,7 @@ import (
 	"zygonos/core/plan"
 )
 
-// What somebody told is looked at whatever the loads' kinds tell beside it, and of those some in any case.
+// What somebody stated is looked at whatever the loads' kinds tell beside it, and of those some in any case.
 func TestToldGuessesAreLookedAt(t *testing.T) {
 	for _, hulls := range []int{0, 3, 40} {
 		for _, told := range []int{1, 40} {
@@ -15,7 +15,7 @@ func TestToldGuessesAreLookedAt(t *testing.T) {
 			for i := range hulls {
 				p.Loads[fmt.Sprintf("a%d", i)] = plan.Load{Kind: "kayak"}
 			}
-			for i := range told { // a guessed length is within a tenth, a hull of no told one within three twentieths
+			for i := range told { // a guessed length is within a tenth, a hull of no stated one within three twentieths
 				p.Loads[fmt.Sprintf("z%d", i)] = plan.Load{
 					Size: plan.Size{Length: &plan.LengthEstimate{Value: 2, How: plan.Guessed}},
 				}

@@ -64,7 +64,7 @@ func known(path string) bool {
 		return false
 	case part[1] == "trailers", part[1] == "towVehicles":
 		return true
-	case part[1] == "outings": // ground that nobody told of is level; without a car only the trailer is judged
+	case part[1] == "outings": // ground that nobody described is level; without a car only the trailer is judged
 		last := part[len(part)-1]
 		return len(part) == 4 && last != "layouts" && last != "vehicle" ||
 			len(part) > 6 && part[5] == "loading" && last != "fall" && last != "kerb"

@@ -25,7 +25,7 @@ func Ready(p *plan.Plan) []plan.Problem {
 }
 
 // fill gives every load that its owner left to the app a place, in every layout. What it
-// placed is marked Auto and never stored: it is derived anew whenever the plan changes.
+// placed is marked Auto and never stored: it is derived again whenever the plan changes.
 func fill(p *plan.Plan) {
 	for _, o := range p.OutingIDs() {
 		out := p.Outings[o]

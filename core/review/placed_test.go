@@ -61,7 +61,7 @@ func TestPlacedByTheApp(t *testing.T) {
 }
 
 // A crate of 20 kg, its middle 0.5 m behind the axle at most, leaves 50 − 20·0.5/2.5 = 46 kg of 300: 15.3 %, of the 75 that
-// the car bears. It cannot be moved on, and is not told to be.
+// the car bears. It cannot be moved on, and is not stated to be.
 func TestPlacedHeavyBall(t *testing.T) {
 	sets := []string{sample.Crate, anywhere, "/loads/crate/mass/value", `20`, "/trailers/t/empty/ball/mass", `50`}
 	p := sample.Plan(t, sets...)
@@ -76,7 +76,7 @@ func TestPlacedHeavyBall(t *testing.T) {
 	}
 }
 
-// Where the ball load is not known no place is told as the one to set a load to.
+// Where the ball load is not known no place is stated as the one to set a load to.
 func TestPlacedWithoutAnswer(t *testing.T) {
 	p := sample.Plan(t, sample.Crate, anywhere, "/trailers/t/couplingToDeck", "-")
 	h := review.Review(p, review.Request{}).Headline
@@ -141,7 +141,7 @@ func TestPlacedApart(t *testing.T) {
 	}
 }
 
-// What finds no room beside the rest is drawn over it and told, and is never confirmed with the
+// What finds no room beside the rest is drawn over it and stated, and is never confirmed with the
 // others: a canoe of 4.9 m and a quad of 2.05 on a deck of 2.5 m need 6.97, 4.2 may be reached.
 // Two quads take 4.12 m and may reach 0.2 beyond either end: of three only one finds room.
 func TestNoRoomBeside(t *testing.T) {
@@ -186,7 +186,7 @@ func TestNoRoomBeside(t *testing.T) {
 	}
 }
 
-// What the app puts on top of another is told with it.
+// What the app puts on top of another is stated with it.
 func TestRidesAreTold(t *testing.T) {
 	sofa := `{"order":%d,"name":"Sofa %d","kind":"sofa","mass":{"value":70,"plusMinus":0,"how":"weighed"},"size":{},"centre":{}}`
 	p := sample.Plan(t, sample.Crate, "-", "/loads/crate", "-", "/loads/a", fmt.Sprintf(sofa, 1, 1), "/loads/b", fmt.Sprintf(sofa, 2, 2),
@@ -229,7 +229,7 @@ func TestHeadToTail(t *testing.T) {
 }
 
 // What its owner placed is not stood into: a crate pinned on the deck, and then one to four
-// boxes that are left to the app; where none is found they are told and drawn over it.
+// boxes that are left to the app; where none is found they are stated and drawn over it.
 func TestPlacedBesideWhatStands(t *testing.T) {
 	rnd := rand.New(rand.NewPCG(15, 9))
 	at := func(lo, hi float64) float64 { return lo + (hi-lo)*rnd.Float64() }

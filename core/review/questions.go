@@ -40,7 +40,7 @@ import (
 	"zygonos/core/rig"
 )
 
-// Question is one question put to every rig. It is told here once: what is made each frame, what
+// Question is one question put to every rig. It is stated here once: what is made each frame, what
 // at rest, what it draws, the ways out that it knows, and what the departure card has of it. All
 // but Name, Stage and Live may be nil. What it tells beside its findings (a panel's figures, a
 // layer of a drawing) it sets on the report, in a field of its own.

@@ -496,7 +496,7 @@ func (rep *Report) Settle() {
 	rep.weigh()
 }
 
-// weigh puts the findings in order anew, with the stages' outcomes and the headline.
+// weigh puts the findings in order again, with the stages' outcomes and the headline.
 func (rep *Report) weigh() {
 	finding.Sort(rep.Findings)
 	rep.Stages = stages(rep.Findings, rep.rig)

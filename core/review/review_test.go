@@ -81,7 +81,7 @@ func TestEmptyPlan(t *testing.T) {
 	}
 }
 
-// A value that makes no sense is told at its field, and the rest goes on.
+// A value that makes no sense is stated at its field, and the rest goes on.
 func TestProblemsDoNotStopTheRest(t *testing.T) {
 	data := strings.Replace(sample.Doc, `"track":{"value":1.6`, `"track":{"value":0`, 1)
 	p, err := plan.Read([]byte(data))
@@ -97,7 +97,7 @@ func TestProblemsDoNotStopTheRest(t *testing.T) {
 	}
 }
 
-// Where a thing stands, told from the front board, the tail and the axle: the
+// Where a thing stands, stated from the front board, the tail and the axle: the
 // crate from 0.75 to 1.75 m on a deck of 2.5 m, the axle 1.5 m behind its front.
 func TestTapes(t *testing.T) {
 	rep := review.Review(sample.Plan(t), review.Request{})
@@ -212,7 +212,7 @@ func BenchmarkReview(b *testing.B) {
 			review.Review(p, review.Request{Outing: "boat-day"})
 		}
 	})
-	b.Run("every stage", func(b *testing.B) { // frame, lamps, bed, finish and days are told
+	b.Run("every stage", func(b *testing.B) { // frame, lamps, bed, finish and days are stated
 		full := sample.Demo(b, "ostrel-lock")
 		b.ReportAllocs()
 		for b.Loop() {

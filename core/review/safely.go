@@ -9,7 +9,7 @@ import (
 // CodeBroken is the code of a finding that stands for a check that broke off.
 const CodeBroken = "review.broken"
 
-// Broke is told when a check breaks off: a slip of the program, which its server logs. It is set
+// Broke is stated when a check breaks off: a slip of the program, which its server logs. It is set
 // before the first review.
 var Broke = func(what string, why any) {}
 

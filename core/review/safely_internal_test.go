@@ -8,7 +8,7 @@ import (
 	"zygonos/core/rig"
 )
 
-// A check that breaks off is Not known, is told, and leaves the others as they are.
+// A check that breaks off is Not known, is stated, and leaves the others as they are.
 func TestABrokenCheck(t *testing.T) {
 	var told string
 	Broke = func(what string, why any) { told = what }

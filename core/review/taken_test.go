@@ -19,7 +19,7 @@ import (
 	"zygonos/core/rig"
 )
 
-// mowing is the sample with a zero-turn mower on four wheels of 560 mm, of which nothing is taped but what is told, on
+// mowing is the sample with a zero-turn mower on four wheels of 560 mm, of which nothing is taped but what is stated, on
 // ramps of a length up to a deck at 0.5 m.
 func mowing(t *testing.T, told, long string, more ...string) *plan.Plan {
 	t.Helper()
@@ -134,7 +134,7 @@ func TestDriverIsAGuess(t *testing.T) {
 
 func num(v float64) string { return strconv.FormatFloat(v, 'g', -1, 64) }
 
-// A shed of no told width, usually 1.8 m, reaches 275 mm beyond the sides of a deck of 1.25 m; 305 mm are allowed. A tenth
+// A shed of no stated width, usually 1.8 m, reaches 275 mm beyond the sides of a deck of 1.25 m; 305 mm are allowed. A tenth
 // wider it reaches 365. A hot tub, usually 2 m, reaches 375; a tenth narrower 275. Taped, both are what they are.
 func TestUsualWidthBeyondTheSide(t *testing.T) {
 	m := func(v float64) *quantity.Length { l := quantity.Length(v); return &l }

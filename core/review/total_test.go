@@ -107,7 +107,7 @@ func pathsOf(t *testing.T, p *plan.Plan) (paths []string) {
 }
 
 // sound holds a report against what every report must be: it can be sent, each
-// unknown is told what it needs, each working can be made, nothing that is not
+// unknown is stated what it needs, each working can be made, nothing that is not
 // a number is shown, and the headline does not promise more than was checked.
 func sound(t *testing.T, what string, rep *review.Report, l quantity.Locale) {
 	t.Helper()

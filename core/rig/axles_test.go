@@ -8,7 +8,7 @@ import (
 )
 
 // A trailer that is said to have two axles has them before anybody counts: without an equaliser they shift what the
-// ball bears, so its range is as wide as where their number is told; one axle, if told, is one.
+// ball bears, so its range is as wide as where their number is stated; one axle, if stated, is one.
 func TestAxlesOfKind(t *testing.T) {
 	told := rig.Resolve(sample.Plan(t, "/trailers/t/axles", "2"), "t", "o")
 	kind := rig.Resolve(sample.Plan(t, "/trailers/t/kind", `"tandem"`), "t", "o")

@@ -228,7 +228,7 @@ func (r *Rig) Plain() []scene.Shape {
 	})
 }
 
-// Ball is the nominal ball load, kg; nought where it is not known.
+// Ball is the nominal ball load, kg; zero where it is not known.
 func (r *Rig) Ball() float64 {
 	if r.Bears == nil {
 		return 0

@@ -26,10 +26,10 @@ type Drawn struct {
 	Twice   [][2]int // members that lie in each other
 	Loose   []int    // members that no other joins to the rest
 	Whole   bool     // all is joined, and it reaches the coupling
-	Many    bool     // it has more members than are reckoned: weight and centre alone are known
+	Many    bool     // it has more members than are computed: weight and centre alone are known
 }
 
-// MostMembers is how many members of a frame are reckoned: a review of them takes half a second, and no
+// MostMembers is how many members of a frame are computed: a review of them takes half a second, and no
 // trailer has a third of them.
 const MostMembers = 500
 
@@ -236,7 +236,7 @@ func (r *Rig) bits() (out []bit) {
 	return out
 }
 
-// Gear is what axles, springs and wheels weigh: as told, else a guess for each axle.
+// Gear is what axles, springs and wheels weigh: as stated, else a guess for each axle.
 func (r *Rig) Gear() *plan.MassEstimate {
 	if g := r.Trailer.RunningGear; g != nil {
 		return g

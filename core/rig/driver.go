@@ -9,10 +9,10 @@ import (
 	"zygonos/core/plan"
 )
 
-// UsualDriver is the weight of who drives a machine on, in clothes, where nobody told it, kg (C).
+// UsualDriver is the weight of who drives a machine on, in clothes, where nobody stated it, kg (C).
 var UsualDriver = quantity.Range[float64]{Nominal: 90, Low: 50, High: 130}
 
-// Driver is the weight of who rides on a machine while it gets on: as told, or a usual one; nought where it
+// Driver is the weight of who rides on a machine while it gets on: as stated, or a usual one; zero where it
 // is drawn on by a line or driven on foot.
 func Driver(p *plan.Plan, l *plan.Loading) quantity.Range[float64] {
 	switch {
@@ -36,8 +36,8 @@ func (r *Rig) Machines() (out []*Item) {
 	return out
 }
 
-// LoadingOf is how a machine gets on in place of the one that is told, and as that one does. A driver who is
-// told rides on it too, but for one that is driven on foot.
+// LoadingOf is how a machine gets on in place of the one that is stated, and as that one does. A driver who is
+// stated rides on it too, but for one that is driven on foot.
 func LoadingOf(p *plan.Plan, l *plan.Loading, machine string) *plan.Loading {
 	next := *l
 	if next.Machine = machine; !rides(p, &next) {
@@ -53,7 +53,7 @@ func rides(p *plan.Plan, l *plan.Loading) bool {
 	return ok && !kind.Walked
 }
 
-// drivers lists the drivers of machines that nobody told, as guesses. Setting one tells it in the plan, whose
+// drivers lists the drivers of machines that nobody stated, as guesses. Setting one tells it in the plan, whose
 // outings are a map of their own from then on.
 func drivers(p *plan.Plan, within func(path string) bool) (out []plan.Guess) {
 	for _, o := range slices.Sorted(maps.Keys(p.Outings)) {

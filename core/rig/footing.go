@@ -14,7 +14,7 @@ const oneTrack = 0.02
 
 // Footing is where an item stands on what carries it: its corners, front left, front right, rear
 // left, rear right, in the rig's axes, m. A box's are those of its underside; a machine's are where
-// the middles of its tyres stand, as told or as usual for its kind, at most as wide and as long as
+// the middles of its tyres stand, as stated or as usual for its kind, at most as wide and as long as
 // it is: about these it tips, not about its bodywork. A machine in one track stands on a line.
 func (i *Item) Footing() (corners [4][3]float64) {
 	front, rear := i.Front, i.Rear

@@ -28,7 +28,7 @@ func TestTankOnTheRig(t *testing.T) {
 	if r.Items[0].Lot == nil || r.Items[0].Lot.Contents == nil {
 		t.Error("the fluid is not told")
 	}
-	// Not told how full: nothing is computed, and it is asked for.
+	// Not stated how full: nothing is computed, and it is asked for.
 	r = rig.Resolve(sample.Plan(t, "/loads/crate/tank", `{"fluid":"water"}`), "t", "o")
 	if r.Bears != nil || len(r.Needs) != 1 || r.Needs[0].Path != "/loads/crate/tank/fill" {
 		t.Errorf("%+v", r.Needs)

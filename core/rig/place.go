@@ -74,10 +74,10 @@ type thing struct {
 	centre  plan.Centre
 	shape   string
 	typical [3]float64 // length, width, height of its kind
-	own     [3]float64 // as its goods lie; noughts where they do not say
+	own     [3]float64 // as its goods lie; zeros where they do not say
 
-	centreLow, centreHigh float64 // of its kind, share of the length; noughts: the middle
-	centreUp              float64 // share of the height; nought: centreHeight
+	centreLow, centreHigh float64 // of its kind, share of the length; zeros: the middle
+	centreUp              float64 // share of the height; zero: centreHeight
 
 	lean float64 // about its length, rad: docs/method/rack.md
 }
@@ -170,7 +170,7 @@ func (r *Rig) place(t thing, frame point, at plan.Spot, turn int) (it Item, x, y
 	return it, x, y
 }
 
-// longAs is where a thing's length is told: its own, or the deck's where what is poured fills that; nil
+// longAs is where a thing's length is stated: its own, or the deck's where what is poured fills that; nil
 // where nowhere.
 func (r *Rig) longAs(t *thing) *plan.LengthEstimate {
 	switch {

@@ -34,7 +34,7 @@ type Rig struct {
 	Layout    *plan.Layout     // nil: nothing is placed
 	Vehicle   *plan.TowVehicle // nil: none is named
 	VehicleID string
-	Mount     *plan.BallMount // that the car takes its ball on; nil: none of its own is told
+	Mount     *plan.BallMount // that the car takes its ball on; nil: none of its own is stated
 
 	Axle      *span // behind the ball, m; nil where not known
 	AxlePath  string
@@ -220,7 +220,7 @@ func (r *Rig) axle() {
 }
 
 // moved reports how far the axle stands behind where it stood when the empty
-// trailer was weighed, m; nought where it has not moved.
+// trailer was weighed, m; zero where it has not moved.
 func (r *Rig) moved() float64 {
 	if r.Axle == nil {
 		return 0

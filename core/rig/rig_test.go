@@ -37,7 +37,7 @@ func base(t *testing.T, empty, loads, placements, more string) *plan.Plan {
 	return p
 }
 
-// The same empty trailer told in each way that the owner may have: 220 kg,
+// The same empty trailer stated in each way that the owner may have: 220 kg,
 // 18 kg of it on the ball, so the centre lies at 2.8·202/220 = 2.570909… m.
 func TestEmptyWays(t *testing.T) {
 	for _, c := range []struct{ name, empty, more string }{

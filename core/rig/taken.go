@@ -62,7 +62,7 @@ const (
 	mostUsually = 0.9
 )
 
-// Taken lists the lengths of the plan's loads that nobody told and that are taken from their kinds, and the
+// Taken lists the lengths of the plan's loads that nobody stated and that are taken from their kinds, and the
 // usual weights of those who drive them on, as guesses; of the entries, by their paths, that within wants.
 // Setting one tells it in the plan, whose loads or outings are a map of their own from then on.
 func Taken(p *plan.Plan, within func(path string) bool) []plan.Guess {

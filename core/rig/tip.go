@@ -63,7 +63,7 @@ func struts(t *plan.Tipping, times, rise float64) []tipping.Strut {
 	}}
 }
 
-// Tip is the trailer's bed with the outing's load; nil where none is told, or too little of it.
+// Tip is the trailer's bed with the outing's load; nil where none is stated, or too little of it.
 func (r *Rig) Tip() *Tip {
 	t := r.Trailer.Tipping
 	if t == nil || t.Stop == nil || r.DeckFront == nil || r.Trailer.DeckLength == nil {
@@ -112,7 +112,7 @@ func (r *Rig) Tip() *Tip {
 	return out
 }
 
-// tipBed is what a bed weighs by itself and where its centre lies: told as a whole, about the middle of the bed; or the
+// tipBed is what a bed weighs by itself and where its centre lies: stated as a whole, about the middle of the bed; or the
 // sum of its pieces, each at its place. It is false where a weight is missing.
 func (r *Rig) tipBed(t *plan.Tipping, middle tipping.Vec) (m quantity.Range[float64], centre tipping.Vec, ok bool) {
 	if len(t.Pieces) == 0 {

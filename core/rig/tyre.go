@@ -21,7 +21,7 @@ func (r *Rig) TyreLimit() (kg *float64, field string, source *finding.Source) {
 	return kg, field, source
 }
 
-// TyresDiffer is the least and the most of what is told of one tyre's load, kg, where they differ by more than a
+// TyresDiffer is the least and the most of what is stated of one tyre's load, kg, where they differ by more than a
 // fiftieth.
 func (r *Rig) TyresDiffer() (least, most float64, ok bool) {
 	r.walls(func(kg float64, _ string, _ *finding.Source) {
@@ -45,7 +45,7 @@ func (r *Rig) wallLimit() (kg *float64, field string, source *finding.Source) {
 	return kg, field, source
 }
 
-// walls gives each load of one tyre that is told, kg, with its field and where it follows from a load index.
+// walls gives each load of one tyre that is stated, kg, with its field and where it follows from a load index.
 func (r *Rig) walls(each func(kg float64, field string, source *finding.Source)) {
 	t, wall := r.Trailer, r.Tyre()
 	plain := func(m *quantity.Mass, field string) {

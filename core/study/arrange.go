@@ -120,7 +120,7 @@ func (a *Arranged) cannotBegin(r *rig.Rig) bool {
 		a.Says = a.sum()
 		return true
 	}
-	if r.Bears == nil && r.Axle != nil { // all is told, and it cannot be
+	if r.Bears == nil && r.Axle != nil { // all is stated, and it cannot be
 		a.Says = said.Say(
 			"An axle % behind the {coupling} carries nothing. Tape it again.",
 			said.Length(r.Axle.Nominal),
@@ -492,7 +492,7 @@ func (t *task) layout(places []stow.Place) plan.Layout {
 	for id, pl := range t.r.Layout.Placements {
 		l.Placements[id] = pl
 	}
-	tidy := func(v float64) quantity.Length { return quantity.Length(math.Round(v*1e4)/1e4 + 0) } // no negative nought
+	tidy := func(v float64) quantity.Length { return quantity.Length(math.Round(v*1e4)/1e4 + 0) } // no negative zero
 	for i, place := range places {
 		it := &t.r.Items[t.boxes[i].item]
 		pl := l.Placements[it.ID]

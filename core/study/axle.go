@@ -61,7 +61,7 @@ const (
 
 // PlaceAxle asks of all outings of one trailer where its axle may stand. The
 // empty trailer has a row of its own, which does not bind: it is towed empty
-// on the way, and told.
+// on the way, and stated.
 func PlaceAxle(ctx context.Context, p *plan.Plan, trailer string) *AxlePlace {
 	review.Ready(p)
 	out := &AxlePlace{Rows: []AxleRow{}, Closes: []finding.Variant{}, Outcome: finding.Unknown}
@@ -202,7 +202,7 @@ func drawbar(p *plan.Plan, trailer string) said.Sentence {
 }
 
 // seesaw is a rig whose axle may be put anywhere: what moves with the axle and
-// what stays is told apart.
+// what stays is kept apart.
 type seesaw struct {
 	r *rig.Rig
 }
@@ -352,7 +352,7 @@ func common(rows []AxleRow, of func(*AxleRow) *Interval) *Interval {
 // bestAxle is the place with the largest least margin over all outings, both
 // ends of each window counted: along the axle the least of rising and falling
 // margins has one top, found by thirds. With holes, the better of the two holes
-// about it; a fixed axle's best is told all the same.
+// about it; a fixed axle's best is stated all the same.
 func bestAxle(seesaws []*seesaw, moves *plan.AxleMoves, ends Interval) float64 {
 	least := func(l float64) float64 {
 		m := math.Inf(1)
@@ -418,7 +418,7 @@ func axleSays(a *AxlePlace, bound []AxleRow, moves *plan.AxleMoves, best float64
 	return said.Say("No one position suits all outings. The best compromise is % from the {coupling}.", at)
 }
 
-// unjudged names the outings of which too little is known: no place of the axle is told to suit them.
+// unjudged names the outings of which too little is known: no place of the axle is stated to suit them.
 func unjudged(bound []AxleRow) (names []said.Sentence) {
 	for i := range bound {
 		if bound[i].Outcome == finding.Unknown {

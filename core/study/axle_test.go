@@ -15,7 +15,7 @@ import (
 	"zygonos/core/study"
 )
 
-// The sample with its running gear of 80 kg told apart: body 170 kg with its
+// The sample with its running gear of 80 kg kept apart: body 170 kg with its
 // moment 230·2.5 − 80·2.5 = 375, crate 400·2.25 = 900. The ball bears
 // R = (170 + 400) + 80·0 − 1275/L = 570 − 1275/L of 650 kg (20 + 230 of the body,
 // its ball reading weighs 20 at x = 0, so 570 stands clear of the axle).

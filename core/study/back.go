@@ -24,7 +24,7 @@ const (
 // bringBack finds the one change after which nothing fails: the load slid, more
 // trips, a lower speed, other tyres, another coupling, brakes, another car of
 // the plan, a longer drawbar, a lower offer. Each is judged whole before it is
-// named, with the loads slid anew where that alone is lacking; the plan has
+// named, with the loads slid again where that alone is lacking; the plan has
 // every load laid.
 func bringBack(p *plan.Plan, c *Candidate, outings []string) *finding.Variant {
 	var failing []string
@@ -58,7 +58,7 @@ func bringBack(p *plan.Plan, c *Candidate, outings []string) *finding.Variant {
 }
 
 // holdsSlid reports whether a patch mends all (mends), as it is or with the failing outings'
-// loads slid anew; slides are what does that, nil where it is not needed.
+// loads slid again; slides are what does that, nil where it is not needed.
 func holdsSlid(
 	p *plan.Plan,
 	patch []finding.Op,

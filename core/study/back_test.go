@@ -42,7 +42,7 @@ func TestEveryTripHolds(t *testing.T) {
 	}
 }
 
-// A car of which nothing is told brings no trailer back: what failed would not hold, it would not be known.
+// A car of which nothing is stated brings no trailer back: what failed would not hold, it would not be known.
 func TestBackTakesNoCarThatIsNotKnown(t *testing.T) {
 	sets := []string{"/towVehicles/car/towUnbraked", `300`, "/loads/crate/kind", `"quad"`, "/towVehicles/car/towBraked", `300`}
 	for _, c := range []struct {

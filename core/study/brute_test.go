@@ -72,7 +72,7 @@ func TestBestAxleAgainstScan(t *testing.T) {
 	best := *study.PlaceAxle(context.Background(), sample.Plan(t, gear...), "t").Best
 	top := least(best)
 	for l := 2.0; l < 3; l += 0.01 {
-		if least(l) > top+2e-4 { // the best is told to the millimetre
+		if least(l) > top+2e-4 { // the best is stated to the millimetre
 			t.Errorf("at %v the margin is %v, at the best %v only %v", l, least(l), best, top)
 		}
 	}
@@ -145,7 +145,7 @@ func TestGrowths(t *testing.T) {
 	}
 }
 
-// A trip of loose material is a share of it, whatever its amount is told in.
+// A trip of loose material is a share of it, whatever its amount is stated in.
 func TestTrips(t *testing.T) {
 	for _, bulk := range []string{
 		`{"material":"sand","by":"volume","volume":{"value":0.6,"plusMinus":0,"how":"weighed"},"wet":"dry"}`,

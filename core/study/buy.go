@@ -92,7 +92,7 @@ func Buy(ctx context.Context, p *plan.Plan, trailer string) *Buying {
 			}
 			key := f.Code + "|" + f.Subject
 			if len(f.Needs) > 0 && f.Outcome == finding.Unknown {
-				key = "need|" + f.Needs[0].Path // one cause is told once
+				key = "need|" + f.Needs[0].Path // one cause is stated once
 			}
 			was, seen := worst[key]
 			if !seen {
@@ -144,7 +144,7 @@ func Buy(ctx context.Context, p *plan.Plan, trailer string) *Buying {
 	return out
 }
 
-// noOuting judges the empty trailer where no outing is told.
+// noOuting judges the empty trailer where no outing is stated.
 func noOuting(outings []string) []string {
 	if len(outings) == 0 {
 		return []string{""}
@@ -299,7 +299,7 @@ func touches(v finding.Variant, load string) bool {
 }
 
 // grow judges a variant over the outings that carry what grew; after a growth
-// the loads may be slid anew.
+// the loads may be slid again.
 func grow(p *plan.Plan, trailer string, outings []string, v finding.Variant) (Growth, bool) {
 	g := Growth{Variant: v}
 	patched, err := plan.Apply(p, v.Patch)

@@ -102,7 +102,7 @@ type Tow struct {
 // here. Loads that have no place on a trailer yet are laid as on the trailer
 // where they have one, and slid together into the ball window.
 //
-// With back, each candidate that fails is told the one thing that would bring
+// With back, each candidate that fails is stated the one thing that would bring
 // it back, which takes many reviews more.
 func Compare(ctx context.Context, p *plan.Plan, q review.Request, back bool) *Comparison {
 	review.Ready(p)

@@ -51,7 +51,7 @@ func TestMoveIntoWindow(t *testing.T) {
 	if got := says(append(two, sample.Crate+"/pinned", `true`, at+"sack/pinned", `true`)...); got != "no move was found that does it" {
 		t.Errorf("two that are pinned: %q", got)
 	}
-	// Before buying it is the trailer that is judged: moved where that can be done, and told; against it where not.
+	// Before buying it is the trailer that is judged: moved where that can be done, and stated; against it where not.
 	misses := func(b *study.Buying) bool {
 		return slices.ContainsFunc(b.Open, func(f finding.Finding) bool { return f.Code == balance.CodeWindow })
 	}
@@ -154,7 +154,7 @@ func TestCompare(t *testing.T) {
 		if x.View == nil || x.View.Min != c.Candidates[0].View.Min || x.View.Max != c.Candidates[0].View.Max {
 			t.Errorf("%s is drawn to another scale", w.id)
 		}
-		// What is told of a candidate is what a review of the laid plan says.
+		// What is stated of a candidate is what a review of the laid plan says.
 		laid, err := plan.Apply(p, x.Lays)
 		if err != nil || len(plan.Clean(laid)) > 0 {
 			t.Fatalf("%s: %v", w.id, err)

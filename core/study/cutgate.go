@@ -76,7 +76,7 @@ func BeforeCut(ctx context.Context, p *plan.Plan, trailer string) *CutGate {
 			}
 			key := f.Code
 			if len(f.Needs) > 0 && f.Outcome == finding.Unknown {
-				key = "need|" + f.Needs[0].Path // one cause is told once
+				key = "need|" + f.Needs[0].Path // one cause is stated once
 			}
 			count(key, f)
 		}

@@ -76,7 +76,7 @@ func TestLayDays(t *testing.T) {
 	if slow.Pace == nil || *slow.Pace < 1.5 || !day(slow.Rows, "fit").Done || day(slow.Rows, "fit").From != "" || day(slow.Rows, "axle").Hours <= day(d.Rows, "axle").Hours {
 		t.Errorf("%+v", slow.Pace)
 	}
-	// a step that is done holds nothing up, though its delivery was told for later; what overlaps in the week counts once
+	// a step that is done holds nothing up, though its delivery was stated for later; what overlaps in the week counts once
 	fitted := records.All{"step-t-axle": all["step-t-fit"], "step-t-check-in": all["step-t-check-in"]}
 	early := study.LayDays(kit(t, "/trailers/t/days", comes), "t", "o", fitted, "2026-05-01", 100)
 	if early.Ready == "" || early.Ready[:10] >= "2026-08-15" {

@@ -27,7 +27,7 @@ func built(t testing.TB, sets ...string) *plan.Plan {
 	}, sets...)...)
 }
 
-// Frames that are found hold when each is judged again alone, with the figures that were told; best first; and
+// Frames that are found hold when each is judged again alone, with the figures that were stated; best first; and
 // one section lighter in any role fails.
 func TestFindFrame(t *testing.T) {
 	p := built(t)

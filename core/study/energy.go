@@ -93,7 +93,7 @@ func withCar(p *plan.Plan, outing, vehicle string) *plan.Plan {
 	return &q
 }
 
-// rates are what outings take by distance, each reckoned once: it grows by the load's mass in a straight line.
+// rates are what outings take by distance, each computed once: it grows by the load's mass in a straight line.
 type rates struct {
 	plan    *plan.Plan
 	trailer string

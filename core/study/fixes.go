@@ -127,7 +127,7 @@ func slideTo(r *rig.Rig, target float64) []finding.Way {
 // setPlace writes a placement's place; a test guards what it was.
 func setPlace(it *rig.Item, field string, was, goal float64) []finding.Op {
 	at := it.PlacePath + "/at/" + field
-	if was == 0 && field != "back" { // nought is left out of the document
+	if was == 0 && field != "back" { // zero is left out of the document
 		return []finding.Op{{Op: "add", Path: at, Value: goal}}
 	}
 	return []finding.Op{{Op: "test", Path: at, Value: was}, {Op: "replace", Path: at, Value: goal}}
@@ -136,7 +136,7 @@ func setPlace(it *rig.Item, field string, was, goal float64) []finding.Op {
 // moveAxle sets the axle so that the ball bears the share s: with the terms'
 // moments about the ball S = Σ pβ and the masses standing clear of the axle
 // N = Σ p(d − α), s·m = N − S/L, so L = S/(N − s·m). The rig is resolved with its axle a little
-// aside, so that what moves with it is told apart. Rounded to the hanger's holes.
+// aside, so that what moves with it is kept apart. Rounded to the hanger's holes.
 func moveAxle(r *rig.Rig, s float64) (finding.Way, bool) {
 	moves := r.Trailer.AxleMoves
 	if moves == nil {
@@ -257,7 +257,7 @@ func awayFromCar(r *rig.Rig, f *finding.Finding) []finding.Way {
 }
 
 // lighten takes off what a rating is over by: from a load that can be divided,
-// told in trips, or by leaving a whole load at home. What a kilogram of the
+// stated in trips, or by leaving a whole load at home. What a kilogram of the
 // load at x adds to the figure is 1, x/L or (L − x)/L by what the rating reads.
 func lighten(r *rig.Rig, link string, over float64) []finding.Way {
 	var out []finding.Way

@@ -9,14 +9,14 @@ import (
 	"zygonos/core/rig"
 )
 
-// Lacks are the plan's fields that a study takes and that are not told.
+// Lacks are the plan's fields that a study takes and that are not stated.
 type Lacks struct {
 	Needs []finding.Need `json:"needs,omitempty"` // without these it has no answer
 	Rough []finding.Need `json:"rough,omitempty"` // these it took at a usual figure: its answer is rough
 }
 
 // deckLacks are those of a study that lays something on a deck over an axle. What is usual for
-// the trailer's kind is taken where it is not told, and so is the deck's width.
+// the trailer's kind is taken where it is not stated, and so is the deck's width.
 func deckLacks(r *rig.Rig) (l Lacks) {
 	need := func(list *[]finding.Need, field string, says, where said.Sentence) {
 		*list = append(*list, finding.Need{Path: "/trailers/" + r.Scope.Trailer + field, Says: says, Where: where})

@@ -35,7 +35,7 @@ func told(t *testing.T, p *plan.Plan, path string) bool {
 }
 
 // With each thing of a first run missing in turn no study is a dead end: it answers, or it
-// names fields that are not told yet, and the one that is missing among them.
+// names fields that are not stated yet, and the one that is missing among them.
 func TestNoDeadEnd(t *testing.T) {
 	trailer := "/trailers/t"
 	for _, gone := range []string{"", "/couplingToAxle", "/couplingToDeck", "/deckLength", "/deckWidth", "/empty", "/track", "/label", "/axleMoves"} {
@@ -92,7 +92,7 @@ func TestNoDeadEnd(t *testing.T) {
 
 const anywhereElse = `{"on":"any","at":{"back":0}}`
 
-// An axle within a hair of the ball is told, and cannot be: it is asked for again.
+// An axle within a hair of the ball is stated, and cannot be: it is asked for again.
 func TestArrangeAsksAgain(t *testing.T) {
 	p := sample.Plan(t, "/trailers/t/couplingToAxle", `{"value":0.0024,"plusMinus":0.005,"how":"weighed"}`)
 	a := study.Arrange(context.Background(), p, review.Request{}, nil)

@@ -34,7 +34,7 @@ type TripRow struct {
 	On     string        `json:"on,omitempty"`
 	Name   said.Piece    `json:"name"`
 	Warns  said.Sentence `json:"warns,omitempty"`
-	Off    said.Sentence `json:"off,omitempty"`  // what was read against what was reckoned
+	Off    said.Sentence `json:"off,omitempty"`  // what was read against what was computed
 	Card   said.Sentence `json:"card,omitempty"` // of that day's departure card
 }
 

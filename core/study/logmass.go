@@ -124,7 +124,7 @@ func (o *LogBook) massOf(
 // band90 is how many standard deviations nine in ten lie within.
 const band90 = 1.6448536269514722
 
-// offOf is what was read on a trip against what was reckoned: the ball, and what was filled up.
+// offOf is what was read on a trip against what was computed: the ball, and what was filled up.
 func offOf(k *rates, rec *records.Happened) (out said.Sentence) {
 	t := rec.Trip
 	if a, b := t.BallSaid, t.BallRead; a != nil && b != nil && *a > 0 {

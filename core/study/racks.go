@@ -64,7 +64,7 @@ type hullLoad struct {
 	name                        string
 	length, width, height, mass float64
 	centre                      float64 // behind its bow
-	lean                        float64 // rad; nought lies on its keel
+	lean                        float64 // rad; zero lies on its keel
 }
 
 // onEdge is the hull leaning over by a right angle less a little: docs/method/rack.md.
@@ -626,7 +626,7 @@ func (o *RackPlans) judge(
 }
 
 // stockCost is what the stock of the racks that are on costs; nil where a price is not
-// told or no rack is on.
+// stated or no rack is on.
 func stockCost(r *rig.Rig) *finding.Measure {
 	built, _ := rack.Check(r)
 	sum := 0.0
@@ -774,7 +774,7 @@ func slidesIn(bar plan.Profile) (in plan.Profile, ok bool) {
 }
 
 // stronger is a change of a rack, named with what it adds in mass and, where a metre's
-// price is told, in money.
+// price is stated, in money.
 func stronger(rk *plan.Rack, name, more said.Sentence, change finding.Op, with func(*plan.Rack)) finding.Variant {
 	next := *rk
 	with(&next)
@@ -800,7 +800,7 @@ func stronger(rk *plan.Rack, name, more said.Sentence, change finding.Op, with f
 }
 
 // likePrice is what a metre of another section costs at the same price of a kilogram;
-// nil where the first one's price is not told.
+// nil where the first one's price is not stated.
 func likePrice(of, next plan.Profile) *quantity.Money {
 	if of.PerMetre == nil {
 		return nil

@@ -94,7 +94,7 @@ func TestRacksThatCannotBe(t *testing.T) {
 	}
 }
 
-// A rack on bolts of which nothing is told is no way that holds.
+// A rack on bolts of which nothing is stated is no way that holds.
 func TestKeptRackThatIsNotKnown(t *testing.T) {
 	at := "/outings/boat-day/layouts/grey-flatbed/placements/"
 	p, err := plan.Apply(sample.Demo(t, "skarrow-hut"), []finding.Op{
@@ -133,7 +133,7 @@ func TestStrongerBars(t *testing.T) {
 }
 
 // The way with the fewest hulls at home comes first; what is offered does not depend
-// on the order in which hulls were told.
+// on the order in which hulls were stated.
 func TestRacksAreAlikeWhateverTheOrder(t *testing.T) {
 	height := func(first, second int) []float64 {
 		p := sample.Demo(t, "skarrow-hut")
@@ -171,7 +171,7 @@ func BenchmarkPlanRacks(b *testing.B) {
 }
 
 // A rack that the plan has, and that takes the hulls, is offered as it is; light hulls on
-// edge make a narrower one; with prices told each has a cost.
+// edge make a narrower one; with prices stated each has a cost.
 func TestRackWays(t *testing.T) {
 	p := hut(t)
 	q := review.Request{Outing: "boat-day"}
@@ -232,7 +232,7 @@ func TestRackWays(t *testing.T) {
 	}
 }
 
-// What a change adds in mass is told, and in money where a metre's price is; another
+// What a change adds in mass is stated, and in money where a metre's price is; another
 // section costs the same for a kilogram.
 func TestStrongerCosts(t *testing.T) {
 	p := hut(t)

@@ -31,7 +31,7 @@ type RampPlace struct {
 	Figures []Traded        `json:"figures"`
 }
 
-// Sizes of stowed ramps where they are not told, m (practice, C).
+// Sizes of stowed ramps where they are not stated, m (practice, C).
 const (
 	rampThick = 0.12
 	rampWide  = 0.3

@@ -142,7 +142,7 @@ func addFixes(ctx context.Context, p *plan.Plan, q review.Request, rep *review.R
 	return left
 }
 
-// told is how a check comes out as it is told, without other lengths than are usual.
+// told is how a check comes out as it is stated, without other lengths than are usual.
 func told(f *finding.Finding) finding.Outcome {
 	if f.Softened {
 		return finding.Fails
@@ -166,7 +166,7 @@ func tryFix(
 	if problems := plan.Clean(patched); len(problems) > 0 {
 		return finding.Fix{}, false
 	}
-	after := atRest(patched, q) // as it is told, like that before
+	after := atRest(patched, q) // as it is stated, like that before
 	if itHolds(after) {
 		after.Doubt()
 	}

@@ -100,7 +100,7 @@ func TestStrangers(t *testing.T) {
 }
 
 // unclear reports whether a finding is open only for what the label counts or whether there are
-// brakes: two verdicts, both told.
+// brakes: two verdicts, both stated.
 func unclear(f *finding.Finding) bool {
 	return len(f.Needs) == 1 &&
 		(strings.HasSuffix(f.Needs[0].Path, "/counts") || strings.HasSuffix(f.Needs[0].Path, "/brakes"))

@@ -56,7 +56,7 @@ func TestStretchSaysWhatComes(t *testing.T) {
 		for i := range first.Findings {
 			was[first.Findings[i].Key()] = first.Findings[i].Outcome
 		}
-		for i := range rep.Findings { // and whatever comes out worse is told
+		for i := range rep.Findings { // and whatever comes out worse is stated
 			f := &rep.Findings[i]
 			told := slices.ContainsFunc(s.Worse, func(w study.StretchCheck) bool { return w.Now.Code == f.Code && w.Now.Subject == f.Subject })
 			if o, had := was[f.Key()]; had && f.Outcome.Rank() < o.Rank() && !told {

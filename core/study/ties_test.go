@@ -111,7 +111,7 @@ func TestTiesThatCannotBe(t *testing.T) {
 	}
 }
 
-// What is told to be lacking is what is lacking: with so many straps more all is held, with one less of them not;
+// What is stated to be lacking is what is lacking: with so many straps more all is held, with one less of them not;
 // and where no number holds a load, none is named.
 func TestStrapsLacking(t *testing.T) {
 	second := `{"order":2,"name":"Second","kind":"other","mass":{"value":150,"plusMinus":0,"how":"weighed"},"size":{"length":{"value":0.5,"how":"weighed"},"width":{"value":0.5,"how":"weighed"},"height":{"value":0.5,"how":"weighed"}},"centre":{}}`

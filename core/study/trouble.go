@@ -121,7 +121,7 @@ func hintsOf(p *plan.Plan, trailer string, rep *review.Report, all records.All, 
 	return unlike(out)
 }
 
-// ballHints are of the ball: what was read on the last trips, else what the plan reckons.
+// ballHints are of the ball: what was read on the last trips, else what the plan computes.
 func ballHints(rep *review.Report, all records.All, trailer, today string, add func(string, bool, said.Sentence)) {
 	w := rep.Figures.Window
 	if w == nil {

@@ -86,7 +86,7 @@ export const likes = [
 
 export const capital = (s: string) => s.charAt(0).toUpperCase() + s.slice(1)
 
-/** Loose material: the one that is named, by its weight where that is told, else level with the sides. */
+/** Loose material: the one that is named, by its weight where that is stated, else level with the sides. */
 export function bulkOf(name: string, weighed: boolean, materials: Material[]): Bulk {
   const said = wordsOf(name)
   const named = materials.find((m) => wordsOf(m.name).some((w) => said.includes(w)))

@@ -33,9 +33,9 @@ const (
 // Figures of practice (confidence C).
 const (
 	room       = 0.010 // m between tyre and mudguard at the spring's stop
-	usualMove  = 0.060 // m of spring travel from empty to the stop, where it is not told
+	usualMove  = 0.060 // m of spring travel from empty to the stop, where it is not stated
 	droops     = 0.040 // m that a wheel hangs down when the trailer is jacked up
-	usualTyre  = 0.165 // m, width where no size is told
+	usualTyre  = 0.165 // m, width where no size is stated
 	standing   = 100.0 // kg
 	stamps     = 1.5   // times, one who steps on it
 	reserve    = 1.5   // on yield
@@ -47,7 +47,7 @@ const (
 	spareReach = 0.60  // m from the side, reached over
 )
 
-// Check judges what is told of it.
+// Check judges what is stated of it.
 func Check(r *rig.Rig) (out []finding.Finding) {
 	a := r.Trailer.Access
 	if a != nil {
@@ -71,7 +71,7 @@ func base(r *rig.Rig, code, title, field string) finding.Finding {
 	}
 }
 
-// travel is how far a wheel comes up from where it stands empty to its stop, m, and whether that is told.
+// travel is how far a wheel comes up from where it stands empty to its stop, m, and whether that is stated.
 func travel(r *rig.Rig) (m float64, told bool) {
 	t := r.Trailer
 	switch {

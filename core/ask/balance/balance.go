@@ -450,7 +450,7 @@ func steps(r *rig.Rig, w *Window) []finding.Step {
 }
 
 // sideReserve is the difference between the wheels, as a share of the axle's
-// load, from which a rig is told to be lopsided.
+// load, from which a rig is stated to be lopsided.
 const sideReserve = 0.10
 
 func sides(r *rig.Rig) (finding.Finding, bool) {

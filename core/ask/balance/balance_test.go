@@ -115,7 +115,7 @@ func TestFourSevenFloor(t *testing.T) {
 }
 
 // The lowest cap ends the window; where it lies under the window's beginning
-// that is told.
+// that is stated.
 func TestCappedWindow(t *testing.T) {
 	got, _ := check(t)
 	near(t, "high", got.Window.High, 75) // the car's 75 kg under 97.5 kg

@@ -27,10 +27,10 @@ type FillStep struct {
 	Pulls   float64         `json:"pulls"`  // kg while pulling away with 0.2 g, as it runs back
 	Window  [2]float64      `json:"window"` // kg
 	Outside bool            `json:"outside"`
-	Minutes *float64        `json:"minutes,omitempty"` // that a pump draws from it; told elsewhere
+	Minutes *float64        `json:"minutes,omitempty"` // that a pump draws from it; stated elsewhere
 	Wheel   float64         `json:"wheel"`             // on the heavier wheel, at most, kg
 	OnAxle  float64         `json:"onAxle"`            // kg
-	// what a tyre needs for that wheel; told elsewhere
+	// what a tyre needs for that wheel; stated elsewhere
 	Pressure *quantity.Pressure `json:"pressure,omitempty"`
 	unsure   bool               // the guesses alone may take it out
 }
@@ -44,7 +44,7 @@ type FilledTank struct {
 	Says   said.Sentence `json:"says"`
 	Side   scene.Shape   `json:"side"`            // from the left, on its floor, m
 	Behind scene.Shape   `json:"behind"`          // from behind
-	Tyres  said.Sentence `json:"tyres,omitempty"` // what the fills do to tyres and springs; told elsewhere
+	Tyres  said.Sentence `json:"tyres,omitempty"` // what the fills do to tyres and springs; stated elsewhere
 }
 
 // fillSteps of a tank, empty to full.
@@ -73,7 +73,7 @@ func Fills(r *rig.Rig) (out []FilledTank) {
 	return out
 }
 
-// fillsOf solves the balance anew for each fill: the fluid's term at fill times the full tank, the ball with what runs
+// fillsOf solves the balance again for each fill: the fluid's term at fill times the full tank, the ball with what runs
 // forward and back, R + m·Δx/L and R − m·Δx/L.
 func fillsOf(r *rig.Rig, it *rig.Item) (out FilledTank, ok bool) {
 	c := it.Lot.Contents
@@ -231,7 +231,7 @@ func CheckFills(r *rig.Rig) (out []finding.Finding) {
 	return out
 }
 
-// tooMuch reports a tank of which more is told than its shape holds in its outer sizes.
+// tooMuch reports a tank of which more is stated than its shape holds in its outer sizes.
 func tooMuch(r *rig.Rig, t *FilledTank) (f finding.Finding, wrong bool) {
 	i := slices.IndexFunc(r.Items, func(it rig.Item) bool { return it.Path == t.Path })
 	it := &r.Items[i]

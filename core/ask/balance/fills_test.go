@@ -21,7 +21,7 @@ func tanked(t *testing.T, shape string, fill, back float64, more ...string) *rig
 	}, more...)...), "t", "o")
 }
 
-// Every step is what the balance says of a tank that is entered as full as that; the same tank told at another fill has the
+// Every step is what the balance says of a tank that is entered as full as that; the same tank stated at another fill has the
 // same steps.
 func TestFillsAreTheBalance(t *testing.T) {
 	for _, shape := range []string{"box", "upright", "along", "across"} {

@@ -45,7 +45,7 @@ type Body struct {
 	id   string
 	b    *plan.BoxBody
 	mass quantity.Range[float64]
-	bar  *section.Properties // of its sticks; nil where none are told
+	bar  *section.Properties // of its sticks; nil where none are stated
 	of   catalogue.Stock
 	side float64 // m²
 }

@@ -96,7 +96,7 @@ func TestBoxIsAPart(t *testing.T) {
 	}
 }
 
-// mower is a machine of a kind that rolls, without its wheels told.
+// mower is a machine of a kind that rolls, without its wheels stated.
 func mower(kg string) []string {
 	return []string{"/loads/crate/kind", `"ride-on"`, "/loads/crate/mass/value", kg, "/outings/o/layouts/t/placements", `{"crate":{"on":"deck","at":{"back":0.3}}}`}
 }

@@ -70,7 +70,7 @@ func (b *Body) held() (finding.Finding, bool) {
 type Way struct {
 	Long, Wide, High float64 // as it is carried
 	Name             string
-	Door, Corner     float64 // room left, m; +Inf where it is not told
+	Door, Corner     float64 // room left, m; +Inf where it is not stated
 }
 
 // cornerOf is the room at the corner and the angle at which it is least.
@@ -163,7 +163,7 @@ func (b *Body) out() (finding.Finding, bool) {
 	return f, true
 }
 
-// split is the fewest parts across its length that get out; nought where four do not.
+// split is the fewest parts across its length that get out; zero where four do not.
 func (b *Body) split() int {
 	for n := 2; n <= 4; n++ {
 		part := *b.b

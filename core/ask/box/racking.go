@@ -189,10 +189,10 @@ func corners(weld float64) string {
 	return "With hinged corners "
 }
 
-// atLeast is a lean as it is told, rounded up to a millimetre.
+// atLeast is a lean as it is stated, rounded up to a millimetre.
 func atLeast(m float64) float64 { return math.Max(0.001, m) }
 
-// skinShear is G·t of its skin with its screws, N/m; nought without one.
+// skinShear is G·t of its skin with its screws, N/m; zero without one.
 func (b *Body) skinShear() float64 {
 	if b.b.SkinThick == nil {
 		return 0

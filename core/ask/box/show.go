@@ -36,7 +36,7 @@ type ShownPiece struct {
 	Mass  finding.Measure `json:"mass"`           // together
 }
 
-// ShownWay is a way out with the room that it leaves; nil where neither door nor path is told.
+// ShownWay is a way out with the room that it leaves; nil where neither door nor path is stated.
 type ShownWay struct {
 	Name string   `json:"name"`
 	Room *float64 `json:"room"`

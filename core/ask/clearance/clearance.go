@@ -28,14 +28,14 @@ type Reach struct {
 	Width  *float64 // over all, with the load
 	Body   *float64 // of the trailer alone
 	Length *float64 // from the front of the coupling to what reaches furthest back
-	Gap    *float64 // between the car, its tailgate open where one is told, and what is next to it
+	Gap    *float64 // between the car, its tailgate open where one is stated, and what is next to it
 	By     *rig.Item
 }
 
 // couplingAhead is how far a coupling reaches before the ball's middle, m.
 const couplingAhead = 0.10
 
-// usualBallBehind is where the ball stands behind the bumper when it is not told.
+// usualBallBehind is where the ball stands behind the bumper when it is not stated.
 const usualBallBehind = 0.15
 
 // Measure takes the outline of a rig.
@@ -85,7 +85,7 @@ func straight(r *rig.Rig) (gap float64, by *rig.Item) {
 		}
 		return -behind + float64(*g)
 	}
-	board := 0.3 // of a front board where the sides are not told
+	board := 0.3 // of a front board where the sides are not stated
 	if s := r.Trailer.SideHeight; s != nil {
 		board = float64(*s)
 	}
@@ -101,7 +101,7 @@ func straight(r *rig.Rig) (gap float64, by *rig.Item) {
 }
 
 // RoadWidth is the widest that a load may be on the road, m: the vehicle's limit, and what may
-// stand beyond the body's sides; by the deck where the body is not told.
+// stand beyond the body's sides; by the deck where the body is not stated.
 func RoadWidth(r *rig.Rig) float64 {
 	rules := norms.RoadOf(r.Plan.Region)
 	wide := float64(rules.Width)
@@ -219,7 +219,7 @@ func Check(r *rig.Rig) (Reach, []finding.Finding) {
 	return m, out
 }
 
-// gapReserve is the gap to the car from which a rig is told to have little
+// gapReserve is the gap to the car from which a rig is stated to have little
 // room before it turns, m: practice.
 const gapReserve = 0.30
 

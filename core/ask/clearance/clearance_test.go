@@ -78,7 +78,7 @@ func TestCheck(t *testing.T) {
 			t.Errorf("%s %v: %s %q", c.code, c.sets, f.Outcome, f.Says.Text(p.Locale()))
 		}
 	}
-	// What is not known is left out, not taken for nought.
+	// What is not known is left out, not taken for zero.
 	m, fs := clearance.Check(rig.Resolve(sample.Plan(t, "/trailers/t/deckLength", "-", "/trailers/t/deckWidth", "-", "/trailers/t/track", "-"), "t", "o"))
 	if m.Rear != nil || m.Width != nil {
 		t.Errorf("%+v", m)

@@ -18,7 +18,7 @@ const CodeTurn = "clearance.turn"
 // to reverse round a corner (practice).
 const WantedTurn = math.Pi / 2
 
-// Figures of the car where they are not told, m: half its width, half its
+// Figures of the car where they are not stated, m: half its width, half its
 // tailgate's.
 const (
 	carHalf  = 0.9

@@ -71,13 +71,13 @@ type press struct {
 
 type span = quantity.Range[float64]
 
-// Check judges a floor whose thickness is told under the heaviest place of the outing, and under one who
+// Check judges a floor whose thickness is stated under the heaviest place of the outing, and under one who
 // stands on it.
 func Check(r *rig.Rig) []finding.Finding {
 	return append(append(bears(r), laid(r)...), faces(r)...)
 }
 
-// bears judges the floor's thickness, where it is told; of a floor of a known make on which something rolls it
+// bears judges the floor's thickness, where it is stated; of a floor of a known make on which something rolls it
 // is asked.
 func bears(r *rig.Rig) []finding.Finding {
 	t, path := r.Trailer, "/trailers/"+r.Scope.Trailer
@@ -164,7 +164,7 @@ func base(r *rig.Rig, code, title string) finding.Finding {
 	}
 }
 
-// floorOf is the floor that is told; mesh and bare cross members bear no wheel between them.
+// floorOf is the floor that is stated; mesh and bare cross members bear no wheel between them.
 func floorOf(t *plan.Trailer) (floor, bool) {
 	switch t.Floor {
 	case plan.FloorPly:
@@ -175,7 +175,7 @@ func floorOf(t *plan.Trailer) (floor, bool) {
 		if t.FloorGrade == "c24" {
 			return timber[1], true
 		}
-		return timber[0], true // the lower, where no grade is told
+		return timber[0], true // the lower, where no grade is stated
 	}
 	return floor{}, false
 }

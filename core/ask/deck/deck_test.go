@@ -54,7 +54,7 @@ func TestBears(t *testing.T) {
 }
 
 // Thickness, span and material are asked for where something rolls on the floor; where nothing does and no thickness is
-// told, or neither that nor the material, nothing is said.
+// stated, or neither that nor the material, nothing is said.
 func TestAsks(t *testing.T) {
 	for _, sets := range [][]string{
 		{"/loads/crate/kind", `"box"`, "/loads/crate/rolling", "-"},

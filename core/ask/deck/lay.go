@@ -100,7 +100,7 @@ type Mark struct {
 // rect is a piece of the floor, from the front left corner.
 type rect struct{ x, y, long, wide float64 }
 
-// bearers are where a floor lies: what is drawn, else what is told. Across: m behind the front edge; along:
+// bearers are where a floor lies: what is drawn, else what is stated. Across: m behind the front edge; along:
 // m from the left edge.
 func bearers(r *rig.Rig) (across, along []float64) {
 	half := r.DeckWidth() / 2
@@ -127,7 +127,7 @@ func bearers(r *rig.Rig) (across, along []float64) {
 	return across, along
 }
 
-// Lay lays the floor that is told out; nil where it is told of no floor that is laid.
+// Lay lays out the floor as stated; nil where none is that can be laid.
 func Lay(r *rig.Rig) *Laid {
 	if r == nil {
 		return nil
@@ -444,7 +444,7 @@ func (o *Laid) marks(r *rig.Rig, wide float64) {
 }
 
 // patchRoom is what a tyre keeps under the floor at its stop, m, and usualTravel its way there where that is not
-// told (practice, C).
+// stated (practice, C).
 const (
 	patchRoom   = 0.020
 	usualTravel = 0.060
@@ -542,7 +542,7 @@ func (o *Laid) notes(r *rig.Rig) {
 			)
 		}
 	}
-	for i := 0; i < len(o.Notes); i++ { // bolted members are told once
+	for i := 0; i < len(o.Notes); i++ { // bolted members are stated once
 		if len(o.Notes) > 6 {
 			o.Notes = append(o.Notes[:6], said.Say("…and % more like it.", said.Count(len(o.Notes)-6)))
 			break

@@ -53,7 +53,7 @@ func Inner(outer plan.Profile) (in catalogue.Common, high, wide float64, ok bool
 	return in, high, wide, ok
 }
 
-// Check judges the drawbar of a rig whose section is told.
+// Check judges the drawbar of a rig whose section is stated.
 func Check(r *rig.Rig) []finding.Finding {
 	d := r.Trailer.Drawbar
 	if d == nil || d.Profile == (plan.Profile{}) || r.Bears == nil || r.DeckFront == nil || r.Outing == nil {

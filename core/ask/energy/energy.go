@@ -19,7 +19,7 @@ type span = quantity.Range[float64]
 // Figures of a drive (practice, C; air by ISO 2533, heat of fuels and their CO₂ A).
 const (
 	air       = 1.225 // kg/m³
-	usualAt   = 25.0  // m/s at which a car's own figure is taken where it is not told
+	usualAt   = 25.0  // m/s at which a car's own figure is taken where it is not stated
 	usualGo   = 80 / 3.6
 	leastBase = 0.3 // of the car's own figure that slow driving leaves
 	kWh       = 3.6e6

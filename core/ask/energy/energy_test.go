@@ -172,7 +172,7 @@ func TestNeeds(t *testing.T) {
 			t.Errorf("%s: %+v", c.path, w.Needs)
 		}
 	}
-	// a stretch whose length is not told is no stretch of nought: nothing holds without it
+	// a stretch whose length is not stated is no stretch of zero: nothing holds without it
 	part := []string{"/towVehicles/car/thirst/tank", "50", "/outings/o/drive",
 		`{"stretches":{"a":{"order":1,"far":5000},"b":{"order":2,"climb":300}}}`}
 	if w := way(t, part...); w.Whole != nil || w.Needs[0].Path != "/outings/o/drive/stretches/b/far" {

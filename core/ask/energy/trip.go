@@ -38,7 +38,7 @@ type Share struct {
 // CodeRange is the finding of whether it comes home.
 const CodeRange = "energy.range"
 
-// lacks is what must be told first.
+// lacks is what must be stated first.
 func lacks(r *rig.Rig) (needs []finding.Need) {
 	need := func(path, says, where string) {
 		needs = append(needs, finding.Need{Path: path, Says: said.Say(says), Where: said.Say(where)})
@@ -212,7 +212,7 @@ func stock(r *rig.Rig) (has, full float64, ok bool) {
 	return full * max(0, begins-spare), full, true
 }
 
-// spareUsual is what is to be left of tank or battery where it is not told (practice, C).
+// spareUsual is what is to be left of tank or battery where it is not stated (practice, C).
 const spareUsual = 0.1
 
 // comes tells the range, as the way out is, and what has to be filled on the way.
@@ -279,7 +279,7 @@ func comesHome(r *rig.Rig, j *job) (finding.Finding, bool) {
 	return f, true
 }
 
-// begun says that it is taken to begin full, where nobody told how full.
+// begun says that it is taken to begin full, where nobody stated how full.
 func begun(r *rig.Rig) string {
 	if d := r.Outing.Drive; d != nil && d.Begins != nil {
 		return ""
@@ -287,7 +287,7 @@ func begun(r *rig.Rig) string {
 	return " if you start full"
 }
 
-// Check asks whether it comes home, where tank or battery and the way are told.
+// Check asks whether it comes home, where tank or battery and the way are stated.
 func Check(r *rig.Rig) []finding.Finding {
 	if r == nil || r.Outing == nil || r.Vehicle == nil || r.Vehicle.Thirst == nil {
 		return nil

@@ -66,7 +66,7 @@ func AreasOf(r *rig.Rig) (a Areas) {
 	return a
 }
 
-// deckArea is both sides of the deck and its edges, m²; nought for plate and mesh, or where the deck is not known:
+// deckArea is both sides of the deck and its edges, m²; zero for plate and mesh, or where the deck is not known:
 //
 //	boards of width b, n = W/b:  2·L·W + 2·n·L·t + 2·W·t;  sheets:  2·L·W + 2·(L + W)·t
 func deckArea(r *rig.Rig) float64 {
@@ -231,7 +231,7 @@ func cannot(c *norms.Coat, a *Areas) said.Sentence {
 }
 
 // cost of a way: first, and what is done again in ten years. Repainting takes the same litres and hours, as often as its
-// years go into ten without the last; what the air takes of zinc is told by ISO 9223.
+// years go into ten without the last; what the air takes of zinc is stated by ISO 9223.
 func (w *CoatWay) cost(a *Areas, c *norms.Coat, f *plan.Finish) {
 	add := func(x, y span) span {
 		return span{Low: x.Low + y.Low, Nominal: x.Nominal + y.Nominal, High: x.High + y.High}

@@ -400,7 +400,7 @@ func road(j *judge) {
 	}
 }
 
-// smallWheelFar is the trip from which small wheels are told to run hot, m.
+// smallWheelFar is the trip from which small wheels are stated to run hot, m.
 const smallWheelFar = 80_000
 
 // Lift is what one person lifts: 25 kg easily, 40 kg at most, less above the
@@ -646,7 +646,7 @@ func hours(j *judge) {
 		ready = d.ReadyOn
 	}
 	work, day := j.w.Hours != nil, j.w.Date != ""
-	// its hours are told, or it takes none
+	// its hours are stated, or it takes none
 	told := b.Hours > 0 || cost.Needs(j.r.Trailer) == "" && j.r.Trailer.Comes != ""
 	// what fails comes before what is not known
 	switch over := work && quantity.Exceeds(float64(b.Hours), float64(*j.w.Hours)); {

@@ -24,7 +24,7 @@ const (
 
 // bolts judges bolted ends over all cases: each bolt shears by its share of the force and by the moment over
 // the distance of the bolts, and presses on its hole; false where nothing is bolted. A joint whose bolts are
-// not told is not known, since its members hold no better than they do.
+// not stated is not known, since its members hold no better than they do.
 func (j *judged) bolts() (finding.Finding, bool) {
 	f := base(j.r, CodeBolts, "Bolted joints")
 	f.Source = &finding.Source{Title: "EN 1993-1-8", Clause: "table 3.4", AsOf: "2005", Confidence: "A"}

@@ -56,7 +56,7 @@ func TestCuts(t *testing.T) {
 	}
 }
 
-// Sharp corners are flagged, round ones told; what goes right through, beyond the end or into the end bears
+// Sharp corners are flagged, round ones stated; what goes right through, beyond the end or into the end bears
 // nothing.
 func TestCutsTold(t *testing.T) {
 	f := find(t, resolve(t, cutInto("left", `{"order":1,"what":"notch","at":1,"size":0.02,"long":0.1}`)), frame.CodeCuts)

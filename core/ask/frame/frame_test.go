@@ -316,7 +316,7 @@ func BenchmarkAllCases(b *testing.B) {
 }
 
 // Rails 1.2 m apart and 40 mm wide reach 620 mm from the middle; a track of 1.6 m leaves 800 − 82.5 − 620 =
-// 97.5 mm beside a tyre of 165 mm, one of 1.42 m 7.5 mm, one of 1.36 m none; a tyre of no told size counts 205 mm. A tyre that ends under the rails has room.
+// 97.5 mm beside a tyre of 165 mm, one of 1.42 m 7.5 mm, one of 1.36 m none; a tyre of no stated size counts 205 mm. A tyre that ends under the rails has room.
 func TestWheels(t *testing.T) {
 	for track, want := range map[string]struct {
 		outcome finding.Outcome
@@ -350,7 +350,7 @@ func TestTwoPieces(t *testing.T) {
 }
 
 // A frame whose cross members are bolted: the dip that the model with a share of 0.3 gives is read back as
-// 0.3, and it is reckoned with; a welded frame that dips more than expected has a joint that gives.
+// 0.3, and it is computed with; a welded frame that dips more than expected has a joint that gives.
 func TestTwistRead(t *testing.T) {
 	bolts := []string{}
 	for i := range 5 {

@@ -22,7 +22,7 @@ const (
 	headAt     = 0.100 // behind the bars' front end, where its holes are
 	gateSweeps = 0.60  // height over the ground over which a tailgate swings as it opens
 	gateClear  = 0.05
-	bumper     = 0.15 // m that the ball stands behind the bumper where it is not told
+	bumper     = 0.15 // m that the ball stands behind the bumper where it is not stated
 )
 
 // BeforeCut are the checks that matter before the first bar is cut: whether the coupling head goes on the

@@ -9,7 +9,7 @@ import (
 	"zygonos/core/lang/finding"
 )
 
-// The sample's drawbar is a tube 80 wide; its car stands 0.15 m before the ball where nothing is told.
+// The sample's drawbar is a tube 80 wide; its car stands 0.15 m before the ball where nothing is stated.
 func TestBeforeCut(t *testing.T) {
 	with := func(fields string) string { return `{` + fields + strings.TrimPrefix(doc(usual), "{") }
 	gate := []string{"/towVehicles/car/gateReach", "0.6", "/towVehicles/car/gateHeight", "1.9", "/towVehicles/car/ballBehind", "0.2"}

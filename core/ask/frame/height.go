@@ -17,7 +17,7 @@ const heightOff = 0.030
 
 // height sums what stands between the ground and the deck's underside: the wheel's radius, less the axle's
 // drop, the rails over the axle's middle, their height; and says how the deck then lies to the wheels. False
-// where the axle's seat is not told.
+// where the axle's seat is not stated.
 func height(r *rig.Rig) (finding.Finding, bool) {
 	f := base(r, CodeHeight, "Deck height from its parts")
 	f.Gate, f.Source = "", &practice

@@ -13,7 +13,7 @@ import (
 	"zygonos/core/rig"
 )
 
-// So many members as no trailer has are not reckoned: it says so at once, and nothing of the frame holds.
+// So many members as no trailer has are not computed: it says so at once, and nothing of the frame holds.
 func TestManyMembers(t *testing.T) {
 	for _, n := range []int{rig.MostMembers, rig.MostMembers + 1, 4000} {
 		var members []string

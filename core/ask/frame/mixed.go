@@ -17,7 +17,7 @@ var mixes = map[string]bool{"bump": true, "brake": true}
 const doubtShare = 0.01
 
 // change is something of which it is not known how much of it there is: its solution for one unit, and the
-// amounts at the ends of its range beside nought.
+// amounts at the ends of its range beside zero.
 type change struct {
 	of      *frame3d.Solution
 	scale   float64 // of that solution

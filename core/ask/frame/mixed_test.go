@@ -60,7 +60,7 @@ func TestShifted(t *testing.T) {
 	}
 }
 
-// How far loads may lie to the side does not hang on the track: a frame with its springs' places told is used as much
+// How far loads may lie to the side does not hang on the track: a frame with its springs' places stated is used as much
 // where nobody has taped the track, but for where the wheels then stand beside the springs.
 func TestShiftedWithoutTrack(t *testing.T) {
 	use := func(doubt string, sets ...string) (out []float64) {

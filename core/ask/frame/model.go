@@ -17,7 +17,7 @@ import (
 
 type vec = r3.Vec
 
-// Figures of practice (confidence C) where nothing is told.
+// Figures of practice (confidence C) where nothing is stated.
 const (
 	merge       = 0.015 // m within which two joints of a bar are one
 	boltShare   = 0.5   // of a rigid end's stiffness that a bolted one has
@@ -25,7 +25,7 @@ const (
 	trailing    = 0.12  // m that a rubber axle's wheel stands behind its tube
 	underRail   = 0.10  // m from a rail's middle down to the spring or tube
 	deflects    = 0.040 // m of a spring under its rated load
-	wheelLoad   = 400.0 // kg a side, where no rating is told
+	wheelLoad   = 400.0 // kg a side, where no rating is stated
 	aside       = 2e5   // N/m with which a tyre holds sideways
 )
 
@@ -198,7 +198,7 @@ func (b *builder) joint(bar int, at float64) plan.MemberJoint {
 	return jointOf(&b.bars[bar], j)
 }
 
-// jointOf is an end's joint: welded where nothing is told, but for what cannot be welded.
+// jointOf is an end's joint: welded where nothing is stated, but for what cannot be welded.
 func jointOf(b *parts.FrameBar, told plan.MemberJoint) plan.MemberJoint {
 	switch {
 	case told != "" && told != plan.JointWeld:
@@ -362,7 +362,7 @@ func (b *model) node(at vec) int {
 	return len(b.m.Nodes) - 1
 }
 
-// ballHeight is the ball's middle in the deck's coordinates; where its height is not told, as high as what
+// ballHeight is the ball's middle in the deck's coordinates; where its height is not stated, as high as what
 // bears the coupling.
 func (b *builder) ballHeight(noses [][2]int) float64 {
 	if h := b.r.Trailer.CouplingHeight; h != nil {
@@ -444,7 +444,7 @@ func (b *builder) hang(g *gear) {
 	}
 }
 
-// rate is a spring's, N/m a side and axle: as told, else its rated load over the usual deflection.
+// rate is a spring's, N/m a side and axle: as stated, else its rated load over the usual deflection.
 func (b *builder) rate() float64 {
 	n := 2 * float64(max(1, len(b.axles)))
 	if k, ok := b.r.SpringRate(); ok && k > 0 {

@@ -31,7 +31,7 @@ func onTail(m *model) (loadCase, bool) {
 	var mass quantity.Range[float64]
 	var machine *rig.Item
 	machines := m.r.Machines()
-	for i := range m.r.Items { // the one that is told, whatever it is
+	for i := range m.r.Items { // the one that is stated, whatever it is
 		if it := &m.r.Items[i]; it.ID == lay.Loading.Machine && !it.Part {
 			machines = append(machines, it)
 		}

@@ -14,7 +14,7 @@ const CodeWheels = "frame.wheels"
 
 // Figures of practice (confidence C), m.
 const (
-	tyreUsual = 0.205 // width of a tyre whose size is not told: a wide one
+	tyreUsual = 0.205 // width of a tyre whose size is not stated: a wide one
 	tyreRoom  = 0.020 // between tyre and steel
 )
 

@@ -55,7 +55,7 @@ type Bound struct {
 }
 
 // Bounds lists what the tape says, each piece by itself; r is the wheel's radius, track between
-// the wheels' middles (m; nought where not told), k the shock of the road.
+// the wheels' middles (m; zero where not stated), k the shock of the road.
 func Bounds(g *plan.Gear, track, r, k float64) []Bound {
 	var out []Bound
 	if t := g.Tube; t != nil && g.Seats != nil && track > float64(*g.Seats) {
@@ -250,7 +250,7 @@ func bears(r *rig.Rig, g *plan.Gear) (f finding.Finding, ok bool) {
 	return f, true
 }
 
-// untaped are the pieces of which nothing is told.
+// untaped are the pieces of which nothing is stated.
 func untaped(r *rig.Rig, g *plan.Gear, path string) []finding.Need {
 	var out []finding.Need
 	add := func(missing bool, field, says, where string) {

@@ -50,7 +50,7 @@ func latches(r *rig.Rig) (out []finding.Finding) {
 type point struct{ x, y, z float64 }
 
 // places are where the latches of a part stand: on the face that it opens to, one in the middle,
-// two and more at both sides, as high as told or at its top.
+// two and more at both sides, as high as stated or at its top.
 func places(it *rig.Item, part *plan.Part) []point {
 	l := part.Latch
 	kind, _ := catalogue.HingedOf(part.Kind)

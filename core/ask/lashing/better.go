@@ -246,7 +246,7 @@ func (l *Load) tightened() (next Load, drawn float64) {
 }
 
 // wellHooked is the load with tie points that take what their straps do, and the most that
-// one of those straps takes, kg; nought where all do.
+// one of those straps takes, kg; zero where all do.
 func (l *Load) wellHooked() (next Load, takes float64) {
 	next = *l
 	next.Ties = slices.Clone(l.Ties)
@@ -283,7 +283,7 @@ func (l *Load) lower() (next Load, ok bool) {
 }
 
 // advise tells the cheapest of the ways that holds, or the one that helps most and what it
-// comes to, told by then; what the plan tells of becomes a fix of f.
+// comes to, stated by then; what the plan tells of becomes a fix of f.
 func advise(ways []Better, f *finding.Finding, kind quantity.Kind, then func(Better) said.Sentence) said.Sentence {
 	if len(ways) == 0 {
 		return nil

@@ -141,7 +141,7 @@ func TestLimits(t *testing.T) {
 	}
 }
 
-// A strap runs as it is told: over 0.8 m and down to rings 0.28 m beside, 0.7 m under its edge,
+// A strap runs as it is stated: over 0.8 m and down to rings 0.28 m beside, 0.7 m under its edge,
 // 0.05 m along: 2·√(0.28² + 0.7² + 0.05²) + 0.8 = 2.3109 m; its weakest link is the ring.
 func TestRuns(t *testing.T) {
 	l := lashing.Loads(tied(t))[0]

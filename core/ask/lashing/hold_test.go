@@ -142,7 +142,7 @@ func TestSharedRing(t *testing.T) {
 }
 
 // Light paddle craft bear 100 kg: two steep ends of a ratchet strap are drawn to half of that each,
-// told where the pull is the owner's own; a heavy hull bears more.
+// stated where the pull is the owner's own; a heavy hull bears more.
 func TestPress(t *testing.T) {
 	hull := []string{"/loads/crate/kind", `"canoe"`, "/loads/crate/mass/value", `40`}
 	r := tied(t, hull...)

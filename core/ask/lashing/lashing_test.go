@@ -98,7 +98,7 @@ func TestHold(t *testing.T) {
 	wheels.Item.Load.Rolling.Track = m(0)
 	h, _ := lashing.Hold(wheels, right, 0.9)
 	near(t, "in one track", h.G, 0.02/0.5, 1e-6)
-	// EN 12195-1 asks 0.6 − 0.3/0.5 of it sideways: nought; on one track 0.6 − 0.02/0.5.
+	// EN 12195-1 asks 0.6 − 0.3/0.5 of it sideways: zero; on one track 0.6 − 0.02/0.5.
 	v := lashing.European(wheels)
 	near(t, "EN, in one track", v.Needs, 100*(0.6-0.02/0.5), 1e-6)
 }

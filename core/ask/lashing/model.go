@@ -77,7 +77,7 @@ type Load struct {
 	Grip    norms.Grip // under it
 	Ties    []Tie
 	Broken  []finding.Need // what some lashing lacks
-	Blocked bool           // in front, by the headboard or as told
+	Blocked bool           // in front, by the headboard or as stated
 	Blocks  [4]float64     // what stands against its front, rear, left and right face bears, kg
 	NoLines bool           // practice's lines at a hull's bow and stern are not asked for
 	uses    map[string]int // how many straps end at a tie point
@@ -496,7 +496,7 @@ func count(uses map[string]int, x plan.Lashing) {
 }
 
 // With is a load tied by a set of lashings in place of its own, beside others that end at
-// the same tie points; nil where one of them is not told to the end or its strap is too
+// the same tie points; nil where one of them is not stated to the end or its strap is too
 // short.
 func With(r *rig.Rig, l *Load, set, others []plan.Lashing) *Load {
 	next := *l

@@ -32,7 +32,7 @@ func press(r *rig.Rig, l *Load, f finding.Finding) (finding.Finding, bool) {
 			said.Mass(l.press()),
 			said.Mass(t.Pull),
 		)
-		if p := r.Plan.Straps[r.Layout.Lashings[t.ID].Strap].Pull; p != nil { // told, not usual
+		if p := r.Plan.Straps[r.Layout.Lashings[t.ID].Strap].Pull; p != nil { // stated, not usual
 			f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		}
 		return f, true

@@ -130,7 +130,7 @@ func European(l *Load) Verdict {
 
 // tilt is EN 12195-1 against tipping about the lower edge ahead: m·(c·d − b) is held by the
 // straps' moments about that edge over the factor, b from the centre to the edge, d its
-// height; told as a force at that height. Straps over it count their tightener's pull, also
+// height; stated as a force at that height. Straps over it count their tightener's pull, also
 // where it tips the load further, c sideways then 0.6; direct ones their limit where it holds.
 func tilt(l *Load, k int, safe float64) Verdict {
 	d := Directions[k]

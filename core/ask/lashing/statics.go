@@ -45,7 +45,7 @@ type Held struct {
 // least lossOver of the one end's pull at the other; four corners press and rub within the
 // pyramid |f_x| + |f_y| ≤ μ·N; all six balances hold; λ is the most. Upward what is lifted
 // beyond its weight counts. Straps share as if they did not stretch: it is the optimistic
-// end. All forces are told as shares of the weight.
+// end. All forces are stated as shares of the weight.
 func Hold(l *Load, push Vector, mu float64) (Held, error) {
 	h, edge, err := hold(l, push, mu)
 	if err != nil || h.Gives != "slips" || !edge {

@@ -30,7 +30,7 @@ const (
 	forward    = 0.8  // g
 	sideways   = 0.5  // g
 	liftRoad   = 0.2  // g that is left upward after its weight …
-	upright    = 0.45 // centre of its height, where not told
+	upright    = 0.45 // centre of its height, where not stated
 	drag       = 1.1  // of a flat plate
 	air        = 1.25 // kg/m³
 	usualSpeed = 25.0 // m/s, where the outing tells none
@@ -39,7 +39,7 @@ const (
 	working    = 2.0  // a pin's resistance over what it is used to
 )
 
-// Check judges every part that is on and is told to be latched, or is of a kind that must be.
+// Check judges every part that is on and is stated to be latched, or is of a kind that must be.
 func Check(r *rig.Rig) []finding.Finding {
 	var out []finding.Finding
 	for i := range r.Items {
@@ -113,7 +113,7 @@ type Pull struct {
 // All is what the latches bear together, kg.
 func (p *Pull) All() float64 { return p.Inertia + p.Wind }
 
-// sizes are those that the wind and the lever take and nobody told.
+// sizes are those that the wind and the lever take and nobody stated.
 func (c *check) sizes() []finding.Need {
 	var out []finding.Need
 	if c.opens == plan.OpensPull {

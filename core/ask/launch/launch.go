@@ -16,7 +16,7 @@ import (
 	"zygonos/core/sums/statics"
 )
 
-// Stage under which the findings stand: cradles are told beside racks.
+// Stage under which the findings stand: cradles are stated beside racks.
 const Stage = "racks"
 
 // Codes of the findings made here.
@@ -40,7 +40,7 @@ const (
 
 // Edge is where the water's edge lies behind the ball, m, when a stern at (x, z) is
 // draft deep: a point's depth is (x − e)·sin θ − z·cos θ, so
-// e = x − (draft + z·cos θ)/sin θ. θ is above nought.
+// e = x − (draft + z·cos θ)/sin θ. θ is above zero.
 func Edge(x, z, draft, slip float64) float64 {
 	return x - (draft+z*math.Cos(slip))/math.Sin(slip)
 }
@@ -116,7 +116,7 @@ type boat struct {
 	front  float64 // of the cradle behind the ball, m
 	path   string
 	body   rig.Body // with what rides in it
-	mass   float64  // … its mass; nought where not known
+	mass   float64  // … its mass; zero where not known
 }
 
 func (b *boat) base(code, title string) finding.Finding {

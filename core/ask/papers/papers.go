@@ -125,7 +125,7 @@ func Open(r *rig.Rig, all records.All) *Folder {
 	return out
 }
 
-// leastRated is the least rating of the parts that a plate's gross may not pass, kg, and the part; nought where none is known.
+// leastRated is the least rating of the parts that a plate's gross may not pass, kg, and the part; zero where none is known.
 // The ball bears some of the gross: that it is left out keeps to the careful side.
 func leastRated(r *rig.Rig) (kg float64, part string) {
 	t := r.Trailer

@@ -28,7 +28,7 @@ const (
 // Figures of practice (confidence C).
 const (
 	reserve    = 1.5  // what holds over what tips
-	nudge      = 30.0 // kg of a push by hand at the top, where no wind is told
+	nudge      = 30.0 // kg of a push by hand at the top, where no wind is stated
 	drag       = 1.2
 	air        = 1.25
 	headOn     = 0.3  // of the wind on its side, from before or behind
@@ -38,7 +38,7 @@ const (
 	longStands = 3.0  // weeks
 )
 
-// Check judges how the trailer stands, where that is told.
+// Check judges how the trailer stands, where that is stated.
 func Check(r *rig.Rig) []finding.Finding {
 	out := edge(r)
 	if r.Outing == nil || r.Outing.Parked == nil {
@@ -114,7 +114,7 @@ func (w *whole) with(m float64, at Point) {
 	w.mass = sum
 }
 
-// standing is where who gets on stands: as told, else the deck's corner where it holds least.
+// standing is where who gets on stands: as stated, else the deck's corner where it holds least.
 func standing(r *rig.Rig, k *plan.Parked, w *whole) Point {
 	front, rear := r.Deck()
 	if k.Back != 0 || k.Right != 0 {

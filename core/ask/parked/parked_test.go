@@ -35,7 +35,7 @@ func TestTip(t *testing.T) {
 	if f := sample.Find(t, stands(t, `{"frontAt":0.3,"extra":160,"back":2.5,"rearAt":2.4,"rearApart":1}`), CodeTip); f.Outcome == finding.Fails {
 		t.Errorf("%+v", f)
 	}
-	// Where they stand is not told: the worst corner of the deck, which tips it.
+	// Where they stand is not stated: the worst corner of the deck, which tips it.
 	if f := sample.Find(t, stands(t, `{"frontAt":0.3,"extra":160}`), CodeTip); f.Outcome != finding.Fails {
 		t.Errorf("%+v", f)
 	}

@@ -33,7 +33,7 @@ const (
 // breakawayBattery is a small closed lead battery that is emptied once.
 var breakawayBattery = norms.Battery{Usable: 0.8, Peukert: 1.25, PerK: 0.01}
 
-// brakes judges what feeds electric brakes, where the wiring is told.
+// brakes judges what feeds electric brakes, where the wiring is stated.
 func brakes(r *rig.Rig) []finding.Finding {
 	t := r.Trailer
 	w := t.Wiring
@@ -78,7 +78,7 @@ func brakes(r *rig.Rig) []finding.Finding {
 	return append(out, holds(w, path, base, amps, told))
 }
 
-// drawn is what all magnets draw at 12 V, A, and whether their number is told, as such or by the axles that have
+// drawn is what all magnets draw at 12 V, A, and whether their number is stated, as such or by the axles that have
 // brakes; brakes without a magnet are none.
 func drawn(t *plan.Trailer, w *plan.Wiring) (amps float64, told bool) {
 	n := 2 * t.AxleCount()
@@ -138,7 +138,7 @@ func wired(r *rig.Rig, w *plan.Wiring, base baseOf, amps float64, told bool) fin
 	return rough(f, told)
 }
 
-// rough keeps a finding from holding where the number of magnets is not told.
+// rough keeps a finding from holding where the number of magnets is not stated.
 func rough(f finding.Finding, told bool) finding.Finding {
 	if !told {
 		if f.Outcome == finding.Holds {

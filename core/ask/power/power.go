@@ -58,7 +58,7 @@ type Use struct {
 	Fuse    string           `json:"fuse,omitempty"`
 
 	u     plan.PowerUse
-	bears float64 // of its own wire, A; nought where that is not told
+	bears float64 // of its own wire, A; zero where that is not stated
 }
 
 // Board is a battery with its uses.
@@ -69,7 +69,7 @@ type Board struct {
 	Uses []Use
 }
 
-// New is a rig's battery with its uses; nil where none is told.
+// New is a rig's battery with its uses; nil where none is stated.
 func New(r *rig.Rig) *Board {
 	w := r.Trailer.Wiring
 	if w == nil || w.Power == nil {
@@ -78,7 +78,7 @@ func New(r *rig.Rig) *Board {
 	b := &Board{r: r, p: w.Power}
 	b.kind, _ = norms.BatteryOf(w.Power.Kind)
 	if b.kind.ID == "" {
-		b.kind = norms.Batteries[0] // the weakest, where none is told
+		b.kind = norms.Batteries[0] // the weakest, where none is stated
 	}
 	for _, id := range plan.Ordered(w.Power.Uses, func(u plan.PowerUse) int { return u.Order }) {
 		b.Uses = append(b.Uses, b.use(id, w.Power.Uses[id]))

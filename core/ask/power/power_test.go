@@ -146,7 +146,7 @@ func TestBrakes(t *testing.T) {
 	}{
 		{`,"magnets":2,"brakeWire":2.5,"breakaway":9`, nil, power.CodeBreakaway, finding.Holds},
 		{`,"magnets":4,"brakeWire":2.5,"breakaway":9`, nil, power.CodeBreakaway, finding.Fails},
-		{`,"brakeWire":2.5,"breakaway":9`, nil, power.CodeBreakaway, finding.Tight},             // how many is not told
+		{`,"brakeWire":2.5,"breakaway":9`, nil, power.CodeBreakaway, finding.Tight},             // how many is not stated
 		{`,"magnets":0,"brakeWire":2.5,"breakaway":9`, nil, power.CodeBrakeWire, finding.Tight}, // none is no number
 		{`,"magnets":2`, nil, power.CodeBreakaway, finding.Unknown},
 		{`,"magnets":2`, nil, power.CodeBrakeWire, finding.Unknown},

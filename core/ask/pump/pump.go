@@ -150,7 +150,7 @@ func volume(r *rig.Rig) (m3 float64, known bool) {
 	return m3, known
 }
 
-// Check judges the pump that is told.
+// Check judges the pump that is stated.
 func Check(r *rig.Rig) (out []finding.Finding) {
 	p := r.Trailer.Pump
 	if p == nil {

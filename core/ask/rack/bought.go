@@ -25,8 +25,8 @@ const (
 
 // Figures of practice (confidence C).
 const (
-	usualClamps = 0.9  // m between the outer clamps of a bar, where not told
-	barShare    = 0.65 // of a hull that one of two bars bears at most, where their places are not told
+	usualClamps = 0.9  // m between the outer clamps of a bar, where not stated
+	barShare    = 0.65 // of a hull that one of two bars bears at most, where their places are not stated
 	onRoad      = 2.0  // the shock that a figure "moving" already counts
 )
 
@@ -111,7 +111,7 @@ type limit struct {
 	bears quantity.Range[float64]
 }
 
-// bars is what each of the two bars bears, kg: by levers where their places are told, else the
+// bars is what each of the two bars bears, kg: by levers where their places are stated, else the
 // usual share of the busier one.
 func (j *carrierJudge) bars() (busier quantity.Range[float64], told bool) {
 	sum := 0.0
@@ -139,7 +139,7 @@ func (j *carrierJudge) sum() float64 {
 	return max(sum, 1e-9)
 }
 
-// beyond names a load whose weight lies beyond the bars, where they are told.
+// beyond names a load whose weight lies beyond the bars, where they are stated.
 func (j *carrierJudge) beyond() string {
 	front, rear := j.of.FrontAt, j.of.RearAt
 	if front == nil || rear == nil || *rear <= *front {

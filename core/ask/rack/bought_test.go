@@ -83,7 +83,7 @@ func TestCarrier(t *testing.T) {
 
 // Two 40 × 40 × 3 tubes 2 m long on bars at 0.25 and 1.75 m, the crate's 60 kg spread over 0.75 to
 // 1.75 m: on each rail 294.2 N/m over 1 m. R_rear = 294.2·(1.25 − 0.25)/1.5 = 196.1 N, own weight
-// 32.39 N/m. Shear is nought where 98.07 + own = 294.2·x: checked by hand below.
+// 32.39 N/m. Shear is zero where 98.07 + own = 294.2·x: checked by hand below.
 func TestRail(t *testing.T) {
 	rail := `{"bar":500,"counts":"static","frontAt":0.25,"rearAt":1.75,"railLength":2,
 		"rail":{"shape":"tube","height":0.04,"width":0.04,"wall":0.003,"material":"mild"}}`

@@ -85,7 +85,7 @@ func lift(base func(string, string) finding.Finding, r *rig.Rig, it *rig.Item, p
 
 // order is what loading from the bottom up does to the ball load: the least and the
 // most while the hulls go on one after another, the bow of each first put on the rear
-// frame, where half of it bears. Unhitched, the least must stay above nought.
+// frame, where half of it bears. Unhitched, the least must stay above zero.
 func order(base func(string, string) finding.Finding, r *rig.Rig, hulls []Hull) (finding.Finding, bool) {
 	if r.Bears == nil || r.Axle == nil || r.Axle.Nominal <= 0 {
 		return finding.Finding{}, false

@@ -22,7 +22,7 @@ const (
 	bounceUp    = 0.2   // g that lifts a hull off its bar
 	nailSteel   = 600e6 // Pa
 	screwSteel  = 400e6
-	boltSteel   = 400e6 // grade not told: 4.6
+	boltSteel   = 400e6 // grade not stated: 4.6
 	rivetShear  = 110e6 // of an aluminium blind rivet's full area
 	softDensity = 310.0 // kg/m³, C16 (EN 338)
 )

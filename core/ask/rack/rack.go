@@ -77,7 +77,7 @@ type Cut struct {
 	Length  *finding.Measure `json:"length"`
 	Mass    *finding.Measure `json:"mass"` // of all
 	Holes   int              `json:"holes"`
-	Cost    *finding.Measure `json:"cost,omitempty"` // of all, where a metre's price is told
+	Cost    *finding.Measure `json:"cost,omitempty"` // of all, where a metre's price is stated
 }
 
 // Built is a rack that is on: what it is made of and weighs.
@@ -87,7 +87,7 @@ type Built struct {
 	Mass   *finding.Measure `json:"mass"`
 	Pieces []Cut            `json:"pieces"`
 	Foam   *finding.Measure `json:"foam"`           // m of padding on the bars
-	Cost   *finding.Measure `json:"cost,omitempty"` // of its stock, where all prices are told
+	Cost   *finding.Measure `json:"cost,omitempty"` // of its stock, where all prices are stated
 }
 
 // Check judges the racks of a rig.

@@ -181,7 +181,7 @@ func TestOutcomes(t *testing.T) {
 }
 
 // Each hull is judged on the frames: one that bears alike on both, but is too short for them, comes before
-// one of the right length that bears 24 and 36 kg; of two that lie alike the heavier one is told.
+// one of the right length that bears 24 and 36 kg; of two that lie alike the heavier one is stated.
 func TestEachHullLies(t *testing.T) {
 	hull := func(long, at string, kg string) []string {
 		return []string{"/loads/crate/centre/back/value", `2.2`,

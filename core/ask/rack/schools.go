@@ -97,7 +97,7 @@ func Schools(r *rig.Rig) []HullSupport {
 		l, m := it.Length(), it.Mass.Nominal
 		half := l / 2
 		widest, longest, hulls = max(widest, it.Right-it.Left), max(longest, l), hulls+1
-		all := m // with what is lighter, or as heavy and told later, on it
+		all := m // with what is lighter, or as heavy and stated later, on it
 		for j := range r.Items {
 			if o := &r.Items[j]; !o.Part && o.Shape == "hull" && o.Mass != nil && j != i &&
 				(o.Mass.Nominal < m || o.Mass.Nominal == m && j > i) {

@@ -45,7 +45,7 @@ func Push(mass, slope float64, pads plan.Pads) float64 {
 }
 
 // slide tells how one person gets the heaviest hull on from behind: the bow's half onto the rear bar, then
-// a push. It is told where pads or things under hulls are.
+// a push. It is stated where pads or things under hulls are.
 func slide(
 	base func(string, string) finding.Finding,
 	r *rig.Rig,

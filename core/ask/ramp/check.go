@@ -91,7 +91,7 @@ func base(r *rig.Rig, code, title string) finding.Finding {
 	}
 }
 
-// unplanned asks how a machine gets on of which nobody has told.
+// unplanned asks how a machine gets on of which nobody has stated.
 func unplanned(r *rig.Rig) (f finding.Finding, ok bool) {
 	if r.Layout == nil || r.Layout.Loading != nil && r.Layout.Loading.Machine != "" {
 		return f, false
@@ -111,7 +111,7 @@ func unplanned(r *rig.Rig) (f finding.Finding, ok bool) {
 	return f, false
 }
 
-// Check judges how each machine gets on, the one that is told first, the others over the same ramps; where
+// Check judges how each machine gets on, the one that is stated first, the others over the same ramps; where
 // none does, what a person at the tail does to the empty trailer.
 func Check(r *rig.Rig) []finding.Finding {
 	var out []finding.Finding
@@ -164,7 +164,7 @@ func travels(r *rig.Rig) (finding.Finding, bool) {
 	return f, true
 }
 
-// Of is a rig on which a machine gets on, in place of the one that is told and as that one does.
+// Of is a rig on which a machine gets on, in place of the one that is stated and as that one does.
 func Of(r *rig.Rig, machine string) *rig.Rig {
 	next, layout := *r, *r.Layout
 	layout.Loading = rig.LoadingOf(r.Plan, r.Layout.Loading, machine)
@@ -198,7 +198,7 @@ func another(r *rig.Rig, it *rig.Item, first []finding.Finding) (out []finding.F
 	return out
 }
 
-// getsOn judges how the machine that is told gets on.
+// getsOn judges how the machine that is stated gets on.
 func getsOn(r *rig.Rig) []finding.Finding {
 	s, missing, fails := Prepare(r)
 	switch {
@@ -339,7 +339,7 @@ func (s *Setup) angle(steps []Step) finding.Finding {
 	return f
 }
 
-// clearance judges what is left under the machine, an end whose height nobody told as low as the belly. Where too little
+// clearance judges what is left under the machine, an end whose height nobody stated as low as the belly. Where too little
 // is left so, the rest is judged, and the end's height asked for if it takes more.
 func (s *Setup) clearance(at *Step) finding.Finding {
 	told := s.Told()
@@ -436,7 +436,7 @@ func (s *Setup) under(at *Step) finding.Finding {
 	return f
 }
 
-// lowEnds are the fewest ends of untold height that take what the rest would leave; none where it leaves no more.
+// lowEnds are the fewest ends of unstated height that take what the rest would leave; none where it leaves no more.
 func (s *Setup) lowEnds(at, rest *Step) (ends []*overhang) {
 	if rest.Clearance <= at.Clearance {
 		return nil
@@ -453,7 +453,7 @@ func (s *Setup) lowEnds(at, rest *Step) (ends []*overhang) {
 	return ends
 }
 
-// Told is the drive as far as it is told: without the ends of the machine of which nobody told the height.
+// Told is the drive as far as it is stated: without the ends of the machine of which nobody stated the height.
 func (s *Setup) Told() *Setup {
 	var ends []int
 	for k, end := range s.untold {
@@ -670,7 +670,7 @@ func (s *Setup) bed(steps []Step) finding.Finding {
 }
 
 // rating holds a bought ramp's number against the machine, as what it counts says.
-// Where that is not told all readings are tried.
+// Where that is not stated all readings are tried.
 func (s *Setup) rating() (finding.Finding, bool) {
 	ramp, path := s.Ramp, "/parts/"+s.RampID+"/ramp"
 	if ramp.Rating == nil {

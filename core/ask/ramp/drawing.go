@@ -195,7 +195,7 @@ func (p Path) ground(u float64) float64 {
 }
 
 // machine draws it about its rear wheels' middle, nose to the left: what it looks like, lifted off the
-// contour that is judged, and that contour. An end that is out of the way, its height not told, is
+// contour that is judged, and that contour. An end that is out of the way, its height not stated, is
 // dashed down to the belly.
 func (s *Setup) machine() []scene.Shape {
 	b := s.Body

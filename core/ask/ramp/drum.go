@@ -8,9 +8,9 @@ import (
 	"zygonos/core/lang/said"
 )
 
-// layer is the layer of the drum that the line runs off at a step: as told, or by what of the line is
+// layer is the layer of the drum that the line runs off at a step: as stated, or by what of the line is
 // wound there. known is false where neither tells, and it is taken as the first; and where a higher one is
-// told, but not how thick drum and line are.
+// stated, but not how thick drum and line are.
 func (s *Setup) layer(st *Step) (n int, known bool) {
 	w := s.Loading.Winch
 	if w.Layer > 0 {
@@ -45,7 +45,7 @@ func (s *Setup) leaves(st *Step) float64 {
 	return OnLayer(1, float64(s.Loading.Winch.Drum), float64(s.Loading.Winch.Line), n)
 }
 
-// fuller is what a drum of which not all is told may leave yet of what leaves says, with what to tell: 1 and
+// fuller is what a drum of which not all is stated may leave yet of what leaves says, with what to tell: 1 and
 // nothing where all is.
 func (s *Setup) fuller(st *Step) (share float64, needs []finding.Need) {
 	if _, known := s.layer(st); known {

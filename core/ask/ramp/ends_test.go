@@ -64,7 +64,7 @@ func TestTailNotTold(t *testing.T) {
 	}
 }
 
-// Over random machines: with ends as low as the belly it holds as with ends not told; what fails untold fails with ends out
+// Over random machines: with ends as low as the belly it holds as with ends not stated; what fails unstated fails with ends out
 // of the way too; and a machine that goes up tail first comes out as one whose ends are changed round.
 func TestEndsNotTold(t *testing.T) {
 	rng := rand.New(rand.NewSource(5))

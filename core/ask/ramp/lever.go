@@ -15,7 +15,7 @@ const (
 	usualSwing = math.Pi / 3 // rad of a stroke
 	strokeTime = 2.0         // s
 	drumSpare  = 1.5         // times the line's thickness that a flange stands over it
-	manyStroke = 300.0       // strokes from which it is told to be long
+	manyStroke = 300.0       // strokes from which it is stated to be long
 )
 
 // LeverPush is the push on a lever of length l, N, for a line's pull F (N) off a drum of radius ρ:
@@ -67,14 +67,14 @@ func (s *Setup) lever(most float64, at *Step) finding.Finding {
 	return f
 }
 
-// onFullDrum makes tight what a hand pushes on a drum that may be fuller than is told.
+// onFullDrum makes tight what a hand pushes on a drum that may be fuller than is stated.
 func onFullDrum(f *finding.Finding, push float64, untold []finding.Need) {
 	f.Outcome, f.Tight, f.Needs = finding.Tight, finding.GuessTooRough, untold
 	f.Says = append(f.Says, said.Say(" On a full drum it is about %.", said.Of(quantity.KindForce, push))...)
 }
 
 // Wound is how far across a line lies when it is all on the drum, m, and in how many layers: a strap
-// (width nought) one lap to a layer, π·(R² − D²/4) = l·t; a rope w/t turns to a layer, layer by layer.
+// (width zero) one lap to a layer, π·(R² − D²/4) = l·t; a rope w/t turns to a layer, layer by layer.
 func Wound(drum, thick, length, width float64) (across float64, layers int) {
 	if width <= 0 {
 		r := math.Sqrt(drum*drum/4 + length*thick/math.Pi)

@@ -34,7 +34,7 @@ func LoadersOf(r *rig.Rig) *Loaders {
 	return out
 }
 
-// isRamp reports whether a part is a ramp: told as one, fitted as one, or called one.
+// isRamp reports whether a part is a ramp: stated as one, fitted as one, or called one.
 func isRamp(x *plan.Part) bool {
 	return x.Ramp != nil || strings.HasPrefix(x.Kind, "ramp") || strings.Contains(strings.ToLower(x.Name), "ramp")
 }

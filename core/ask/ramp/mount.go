@@ -77,7 +77,7 @@ func (s *Setup) mount(pull float64) []finding.Finding {
 			each = moment / float64(w.Brace) / float64(w.Bolts)
 			along *= math.Abs(1 - math.Max(0, float64(w.Up))/float64(w.Brace))
 		}
-		// Shear and tension together, V/V_R + T/(1.4·T_R) ≤ 1 and T ≤ T_R (EN 1993-1-8, table 3.4), told as a pull.
+		// Shear and tension together, V/V_R + T/(1.4·T_R) ≤ 1 and T ≤ T_R (EN 1993-1-8, table 3.4), stated as a pull.
 		tension, shear := grade.TensionOf(float64(w.Bolt)), grade.ShearOf(float64(w.Bolt))
 		each = math.Max(each, each/1.4+along*tension/shear)
 		bolt(

@@ -27,7 +27,7 @@ func Bump(weight, r, h float64) (pull float64, ok bool) {
 	return weight * math.Sqrt(2*r*h-h*h) / (r - h), true
 }
 
-// line is that of a winched machine where it stands: its wheels roll as they are told to, and
+// line is that of a winched machine where it stands: its wheels roll as they are stated to, and
 // where one comes against the step at a ramp's end that holds it back too.
 func (s *Setup) line(q Pose) Line {
 	if s.Way != ByLine {
@@ -52,7 +52,7 @@ func (s *Setup) line(q Pose) Line {
 // over it.
 const bumpNear = 0.05
 
-// bumpAt is the bump of a wheel at c as a share of what presses it, nought where it is at
+// bumpAt is the bump of a wheel at c as a share of what presses it, zero where it is at
 // no step: √(2rh − h²) before the ramp's foot or hinge it touches it.
 func (s *Setup) bumpAt(c Point, r float64) float64 {
 	h := s.step()
@@ -90,7 +90,7 @@ func (s *Setup) Needed(steps []Step) (most float64, at int, climbs bool) {
 // hingeStep is the usual step at a ramp's end, m (C).
 const hingeStep = 0.02
 
-// step is that of the ramp, as told or usual, m.
+// step is that of the ramp, as stated or usual, m.
 func (s *Setup) step() float64 {
 	if s.Ramp.Step != nil {
 		return float64(*s.Ramp.Step)

@@ -381,7 +381,7 @@ func TestCheck(t *testing.T) {
 	r := resolved(t, at+"/drive", `"winch"`, at+"/winch", mounted)
 	fs := ramp.Check(r)
 	pull := sample.Find(t, fs, ramp.CodeWinch).Figure.Value
-	// Each of two pulls P·0.4/(2·0.1) = 2·P, and each of four is sheared by P/4 of 23.52 kN: told as a pull 2/1.4·P +
+	// Each of two pulls P·0.4/(2·0.1) = 2·P, and each of four is sheared by P/4 of 23.52 kN: stated as a pull 2/1.4·P +
 	// 0.25·1.5·P = 1.804·P, less than 2·P. With the drum at the deck's height the shear alone is left, 0.375·P.
 	near(t, "bolts pull", sample.Find(t, fs, ramp.CodePostBolts).Figure.Value, pull*9.80665*2, 1e-6)
 	low := ramp.Check(resolved(t, at+"/drive", `"winch"`, at+"/winch", strings.Replace(mounted, `"up":0.4`, `"up":0`, 1)))
@@ -395,7 +395,7 @@ func TestCheck(t *testing.T) {
 	}
 }
 
-// On wheels that nobody told a line holds only where it would on smaller ones too.
+// On wheels that nobody stated a line holds only where it would on smaller ones too.
 func TestWheelsNotTold(t *testing.T) {
 	at, wheel, guessed := "/outings/o/layouts/t/loading", "/loads/crate/rolling/wheel", false
 	outcome := func(pull, wheels string) finding.Finding {

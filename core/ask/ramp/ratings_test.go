@@ -32,7 +32,7 @@ func TestRatings(t *testing.T) {
 	near(t, "one ramp bears all", full.Figure.Value, 300, 1e-9)
 }
 
-// Who drives a machine on rides on it, told or not: 300 kg and a usual 90 on ramps rated 400 leave under a tenth. On foot,
+// Who drives a machine on rides on it, stated or not: 300 kg and a usual 90 on ramps rated 400 leave under a tenth. On foot,
 // or by a line, the machine comes alone.
 func TestDriverOfNoToldWeight(t *testing.T) {
 	const loading = "/outings/o/layouts/t/loading"
@@ -105,7 +105,7 @@ func TestAnotherMachine(t *testing.T) {
 	if f := sample.Find(t, fs, ramp.CodeRating); f.Outcome != finding.Holds || f.Subject == "/loads/b" {
 		t.Errorf("the first: %s %s", f.Outcome, f.Subject)
 	}
-	// what is no worse than with the first is not told again; where all holds that is told
+	// what is no worse than with the first is not stated again; where all holds that is stated
 	n := 0
 	for _, f := range fs {
 		if f.Subject == "/loads/b" {

@@ -137,7 +137,7 @@ func Prepare(r *rig.Rig) (s *Setup, missing []finding.Need, fails said.Sentence)
 	return s, nil, nil
 }
 
-// overhang is an end of the machine whose height nobody told.
+// overhang is an end of the machine whose height nobody stated.
 type overhang struct {
 	hangs string
 	finding.Need
@@ -255,7 +255,7 @@ func (s *Setup) body(missing *[]finding.Need) bool {
 }
 
 // fronts are the tracks and tyres of both axles: the front ones as the rear where they are
-// not told.
+// not stated.
 func (s *Setup) fronts(roll plan.Rolling, typical catalogue.Rolls) {
 	s.FrontTrack, s.FrontTyre = s.Track, s.Tyre
 	switch {
@@ -308,7 +308,7 @@ func (s *Setup) lay() said.Sentence {
 			said.Length(h),
 		)
 	}
-	run := (-b + math.Sqrt(d)) / a // above nought, as c is below it
+	run := (-b + math.Sqrt(d)) / a // above zero, as c is below it
 	foot := Point{top.U - run, top.Z - h - fall*run}
 	s.Top, s.Foot, s.Angle = top, foot, math.Atan2(top.Z-foot.Z, run)
 	ground := Point{foot.U - pathBeyond, foot.Z - fall*pathBeyond}

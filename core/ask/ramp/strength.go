@@ -125,7 +125,7 @@ type Piece struct {
 
 // Pieces are what own ramps are cut from: sides of the ramp's length, treads between
 // them a gap apart; none where they are not of own make, no treads where the width is
-// not told.
+// not stated.
 func Pieces(r *plan.Ramp) []Piece {
 	if r.Profile == nil {
 		return nil
@@ -159,7 +159,7 @@ func sidesOf(r *plan.Ramp) int {
 	return r.Sides
 }
 
-// treadOf is a tread's section: the sides' own where it is not told.
+// treadOf is a tread's section: the sides' own where it is not stated.
 func treadOf(r *plan.Ramp) plan.Profile {
 	if r.Tread != nil {
 		return *r.Tread
@@ -167,8 +167,8 @@ func treadOf(r *plan.Ramp) plan.Profile {
 	return *r.Profile
 }
 
-// treadLength is that of a tread between the outer sides, m; nought or less where the
-// width is not told.
+// treadLength is that of a tread between the outer sides, m; zero or less where the
+// width is not stated.
 func treadLength(r *plan.Ramp) float64 {
 	return float64(r.Width) - 2*float64(max(r.Profile.Width, r.Profile.Height))
 }

@@ -11,7 +11,7 @@ import (
 const wheelLess = 0.8
 
 // smaller asks the checks on the line and on small wheels once more with smaller ones, where the
-// machine's own are not told: what holds on the usual ones alone does not plainly hold.
+// machine's own are not stated: what holds on the usual ones alone does not plainly hold.
 func (s *Setup) smaller(out []finding.Finding) []finding.Finding {
 	if !s.RoughWheel {
 		return out

@@ -181,7 +181,7 @@ func (s *Setup) winch(steps []Step) []finding.Finding {
 }
 
 // tackle holds the pull against the working load limits of line, hook and shackle; what is
-// not told of them is asked for, the line's first.
+// not stated of them is asked for, the line's first.
 func (s *Setup) tackle(most, both float64) finding.Finding {
 	w := s.Loading.Winch
 	f := s.base(CodeLine, "Line, hook, shackle")
@@ -241,7 +241,7 @@ func (s *Setup) tackle(most, both float64) finding.Finding {
 }
 
 // battery is how often an electric winch pulls the machine on: I·t of half the
-// battery, t the way over the line's speed. What is not told of the winch is usual.
+// battery, t the way over the line's speed. What is not stated of the winch is usual.
 func (s *Setup) battery(pull float64) finding.Finding {
 	w := s.Loading.Winch
 	f := s.base(CodeBattery, "Winch's battery")

@@ -37,7 +37,7 @@ const (
 	mostTurn   = 110 * math.Pi / 180
 )
 
-// The car's eye where it is not told: before the ball, beside it, below it (m, C), usual, least
+// The car's eye where it is not stated: before the ball, beside it, below it (m, C), usual, least
 // and most.
 var (
 	usualAhead = [3]float64{0.08, 0.03, 0.15}
@@ -225,7 +225,7 @@ func (c *check) strength() finding.Finding {
 	return f
 }
 
-// untold are the pieces of which nothing is told: what is strong elsewhere may give there.
+// untold are the pieces of which nothing is stated: what is strong elsewhere may give there.
 func (c *check) untold() []finding.Need {
 	var out []finding.Need
 	if c.link.Hook == nil {
@@ -281,7 +281,7 @@ func (c *check) crossed() finding.Finding {
 	return f
 }
 
-// hangs are the ways in which it may hang: as told or usual first, then with what is not told at
+// hangs are the ways in which it may hang: as stated or usual first, then with what is not stated at
 // the ends of what is usual.
 func (c *check) hangs() []Hang {
 	l := c.link

@@ -26,7 +26,7 @@ func TestStrength(t *testing.T) {
 		limit   float64
 	}{
 		{`{"grade":"30","thick":0.006,"hook":900,"welded":true}`, finding.Holds, 1729.9},
-		{`{"grade":"30","thick":0.006}`, finding.Tight, 1729.9},            // of hook and eye nothing is told
+		{`{"grade":"30","thick":0.006}`, finding.Tight, 1729.9},            // of hook and eye nothing is stated
 		{`{"grade":"30","thick":0.006,"hook":900}`, finding.Tight, 1729.9}, // nor of the eye
 		{`{"thick":0.006}`, finding.Tight, 1729.9},                         // no mark
 		{`{"grade":"30","thick":0.006,"hook":200}`, finding.Fails, 600},
@@ -156,7 +156,7 @@ func TestFalls(t *testing.T) {
 	}
 }
 
-// What is not told of the car's eye leaves doubt; mirrored and in any order the chains are alike.
+// What is not stated of the car's eye leaves doubt; mirrored and in any order the chains are alike.
 func TestHanging(t *testing.T) {
 	link := func(length string) string {
 		return `{"grade":"30","thick":0.006,"crossed":true,"length":` + length + `,"back":0.3,"aside":0.15}`

@@ -175,7 +175,7 @@ func of(r *rig.Rig) (*task, []finding.Need) {
 	return t, nil
 }
 
-// Ways compares all ways for the thing that is told; nil where there is none.
+// Ways compares all ways for the thing that is stated; nil where there is none.
 func Ways(r *rig.Rig) []Way {
 	if r.Layout == nil || r.Layout.Shift == nil {
 		return nil

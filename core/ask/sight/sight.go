@@ -34,7 +34,7 @@ const (
 	sillAhead     = 0.35
 	over          = 0.1  // that a pole stands over the line of sight
 	edge          = 0.02 // that a mirror's edge stands out over the load's
-	besideDeck    = 0.28 // of wheels and mudguards, where no width is told
+	besideDeck    = 0.28 // of wheels and mudguards, where no width is stated
 	lampsBelow    = 0.1  // under the deck
 	lampsLow      = 0.35 // above the ground
 )
@@ -76,7 +76,7 @@ func mirror(r *rig.Rig) finding.Finding {
 	if w := r.Trailer.WidthOverAll; w != nil && float64(w.Value)/2 > half {
 		half, what = float64(w.Value)/2, said.Piece{Text: "the trailer"}
 	}
-	// Where neither is told, wheels may stand beside the deck.
+	// Where neither is stated, wheels may stand beside the deck.
 	wheels := 0.0
 	if r.Trailer.Track == nil && r.Trailer.WidthOverAll == nil {
 		wheels = r.DeckWidth()/2 + besideDeck

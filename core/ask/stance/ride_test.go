@@ -120,8 +120,8 @@ func TestSitsTandem(t *testing.T) {
 	}
 }
 
-// Heights, springs and wheels of which nothing is told leave their checks out; none of them
-// is a silent nought.
+// Heights, springs and wheels of which nothing is stated leave their checks out; none of them
+// is a silent zero.
 func TestSitsUnknown(t *testing.T) {
 	for code, missing := range map[string]string{
 		stance.CodeLevel:    "/trailers/t/couplingHeight",
@@ -133,7 +133,7 @@ func TestSitsUnknown(t *testing.T) {
 			}
 		}
 	}
-	// Half told asks for the other half.
+	// Half stated asks for the other half.
 	for _, gone := range []string{"travel", "wheelRoom"} {
 		r := rig.Resolve(sample.Plan(t, append(append([]string{}, sits...), "/trailers/t/"+gone, "-")...), "t", "o")
 		if f := sample.Find(t, stance.Check(r), stance.CodeWheel); f.Outcome != finding.Unknown || len(f.Needs) != 1 || f.Needs[0].Path != "/trailers/t/"+gone {

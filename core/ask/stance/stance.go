@@ -41,7 +41,7 @@ var (
 // usualCoupling is the coupling's height of a trailer for which none is stated, m.
 const usualCoupling = 0.43
 
-// sidewaysMost is the greatest sideways acceleration that is told: a centre so low lifts no
+// sidewaysMost is the greatest sideways acceleration that is stated: a centre so low lifts no
 // wheel.
 const sidewaysMost = 5.0
 
@@ -89,7 +89,7 @@ func HillLoad(ball, mass, height, coupling, axle, slope float64) float64 {
 	return ball*math.Cos(slope) - mass*math.Sin(slope)*(height-coupling)/axle
 }
 
-// hill is the slope at which the ball load is told, rad: 1 in 5.
+// hill is the slope at which the ball load is stated, rad: 1 in 5.
 var hill = math.Atan(0.2)
 
 // Check judges one rig.

@@ -139,7 +139,7 @@ func TestTrends(t *testing.T) {
 	}
 }
 
-// Nothing is told of heights that are not known.
+// Nothing is stated of heights that are not known.
 func TestUnknown(t *testing.T) {
 	r := rig.Resolve(sample.Plan(t), "t", "o")
 	if h := r.CentreHeight(); h != nil {

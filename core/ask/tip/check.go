@@ -47,7 +47,7 @@ const (
 	lumpsWide  = 2.5   // times a lump that the gate opens
 	tailLeast  = 0.10  // m over the ground
 	sinks      = 0.05  // m that a wheel sinks in on one side
-	slopeUsual = 0.05  // of the ground, where nothing is told
+	slopeUsual = 0.05  // of the ground, where nothing is stated
 	topples    = 1.5   // reserve against toppling
 	sideways   = 0.15  // of the deck's width that a load sticks to one side
 	halfLife   = 2.5   // years in the sun that take half of a strap

@@ -34,7 +34,7 @@ func (s *Setup) reach() (finding.Finding, bool) {
 		top, foot := vec(s.t.Top), vec(s.t.Foot)
 		wants += math.Hypot(top.X-foot.X, top.Z-foot.Z)
 	}
-	drum := 0.08 // m, where it is not told
+	drum := 0.08 // m, where it is not stated
 	if s.t.DrumAcross != nil {
 		drum = float64(*s.t.DrumAcross)
 	}

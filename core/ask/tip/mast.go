@@ -14,7 +14,7 @@ import (
 )
 
 // mast says what a fixed mast bears at its top and as a moment at its foot, where it is greatest: the line to the bed, and
-// the drum's part of it down along the mast. Where its section is told its own strength is judged.
+// the drum's part of it down along the mast. Where its section is stated its own strength is judged.
 func (s *Setup) mast() (finding.Finding, bool) {
 	f := s.base(CodeMast, "What the mast bears", "foot")
 	f.Gate = finding.GateCut

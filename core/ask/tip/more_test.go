@@ -95,7 +95,7 @@ func TestStrutsHelp(t *testing.T) {
 	}
 }
 
-// The bed told as one and as its pieces is the same bed, in any order: 50 kg of floor at the middle and a tailgate of
+// The bed stated as one and as its pieces is the same bed, in any order: 50 kg of floor at the middle and a tailgate of
 // 30 kg at 2.4 m are 80 kg whose centre lies at (50·1.25 + 30·2.4)/80 m.
 func TestPieces(t *testing.T) {
 	pieces := func(a, b int, at float64) string {

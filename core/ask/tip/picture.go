@@ -46,7 +46,7 @@ var cares = []string{
 	"Level, firm ground; unlatch the tailgate first, everyone clear behind.",
 }
 
-// Show is a rig's bed as the stage shows it; nil where none is told. Without enough to sweep it, the places alone.
+// Show is a rig's bed as the stage shows it; nil where none is stated. Without enough to sweep it, the places alone.
 func Show(r *rig.Rig) *Tipped {
 	if r == nil || r.Trailer.Tipping == nil || r.DeckFront == nil || r.Trailer.DeckLength == nil {
 		return nil
@@ -112,7 +112,7 @@ func Show(r *rig.Rig) *Tipped {
 	return out
 }
 
-// drawn is a pull as the curve shows it: on the drum, in the cylinder as a pressure where its bore is told, by hand.
+// drawn is a pull as the curve shows it: on the drum, in the cylinder as a pressure where its bore is stated, by hand.
 func (s *Setup) drawn(n float64) float64 {
 	switch {
 	case s.winds():

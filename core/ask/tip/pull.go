@@ -234,7 +234,7 @@ func (s *Setup) layer() float64 {
 	return (d + t) / (d + float64(2*s.t.Layers-1)*t)
 }
 
-// fuller is what a drum of which not all is told may leave yet of what layer says, with what to tell: 1 and nothing
+// fuller is what a drum of which not all is stated may leave yet of what layer says, with what to tell: 1 and nothing
 // where all is.
 func (s *Setup) fuller() (share float64, needs []finding.Need) {
 	root := "/trailers/" + s.r.Scope.Trailer + "/tipping/"
@@ -257,7 +257,7 @@ func (s *Setup) fuller() (share float64, needs []finding.Need) {
 }
 
 // Keeps is the share of its rating that a winch surely lifts: on its last layer, on a full drum where not all of it is
-// told.
+// stated.
 func (s *Setup) Keeps() float64 {
 	fuller, _ := s.fuller()
 	return s.layer() * fuller

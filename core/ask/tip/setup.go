@@ -42,7 +42,7 @@ type Setup struct {
 // vec is a spot as the mechanics count it.
 func vec(s plan.TipSpot) tipping.Vec { return rig.TipSpot(s) }
 
-// New is a rig's bed; nil where none is told, or deck and bed are not known so far that it can be swept.
+// New is a rig's bed; nil where none is stated, or deck and bed are not known so far that it can be swept.
 func New(r *rig.Rig) *Setup {
 	if r == nil {
 		return nil
@@ -88,7 +88,7 @@ func (s *Setup) sweep() {
 	}
 }
 
-// most is the greatest pull over the whole way, N, and the angle at which it is; nought where it never moves.
+// most is the greatest pull over the whole way, N, and the angle at which it is; zero where it never moves.
 func (s *Setup) most() (pull, angle float64) {
 	if len(s.Swept) == 0 {
 		return 0, 0

@@ -57,7 +57,7 @@ func grossNeed(r *rig.Rig) finding.Need {
 	}
 }
 
-// noBrakes judges a trailer that has none, or of which nobody told.
+// noBrakes judges a trailer that has none, or of which nobody stated.
 func noBrakes(r *rig.Rig, f *finding.Finding, m *span) {
 	rules, t := r.Rules, r.Trailer
 	low, high := float64(rules.BrakesLow), float64(rules.BrakesHigh)

@@ -764,8 +764,8 @@ func carLinks(r *rig.Rig, total, ball, wheels *span) []*link {
 }
 
 // towLink is the car's tow rating, with or without trailer brakes. Where the
-// brakes are not told it is read both ways, and stands only if both agree; the
-// rating without brakes, where it is not known, may be as low as nought.
+// brakes are not stated it is read both ways, and stands only if both agree; the
+// rating without brakes, where it is not known, may be as low as zero.
 func towLink(r *rig.Rig, vp string, towed *span) *link {
 	v := r.Vehicle
 	pick := func(m *quantity.Mass) *float64 {

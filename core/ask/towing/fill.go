@@ -127,7 +127,7 @@ func fills(r *rig.Rig, all []*link) (out []Fill, fs []finding.Finding) {
 }
 
 // leveled is what may go of a load that a loader drops in one place once it is raked level
-// over its bed, and the rating that rules: the rig is resolved anew with it so laid, since
+// over its bed, and the rating that rules: the rig is resolved again with it so laid, since
 // both supports and sides bear otherwise then.
 func leveled(r *rig.Rig, it *rig.Item, foot goods.Bed) (allowed float64, ruling *link, ok bool) {
 	p := *r.Plan

@@ -59,7 +59,7 @@ func TestSpeed(t *testing.T) {
 		{towing.CodeTyreSpeed, "fails", []string{"/trailers/t/tyreSymbol", `"E"`, "/outings/o/speed", `22.2`}},
 		{towing.CodeTyreSpeed, "fails", []string{"/trailers/t/tyreSpeed", `20`, "/trailers/t/tyreText", `"145/80 R13 84J"`, "/outings/o/speed", `22.2`}},
 		{towing.CodeTyreSpeed, "unknown", []string{"/outings/o/speed", `22.2`}},
-		{towing.CodeTyreSpeed, "tight", []string{"/trailers/t/tyreText", `"145/80 R13 84D"`}}, // 65 km/h of 50 mph, no speed told
+		{towing.CodeTyreSpeed, "tight", []string{"/trailers/t/tyreText", `"145/80 R13 84D"`}}, // 65 km/h of 50 mph, no speed stated
 		{towing.CodeRoadSpeed, "holds", []string{"/outings/o/speed", `22.352`}},               // 50 mph
 		{towing.CodeRoadSpeed, "fails", []string{"/outings/o/speed", `24.6`}},
 		{towing.CodeRoadSpeed, "holds", []string{"/outings/o/speed", `24.6`, "/outings/o/road", `"motorway"`}},
@@ -251,7 +251,7 @@ func TestFillOfScoops(t *testing.T) {
 	}
 }
 
-// Nothing is left: it says so and does not divide by nought.
+// Nothing is left: it says so and does not divide by zero.
 func TestFillWithoutRoom(t *testing.T) {
 	p, res := checked(t, append(gravel, "/loads/crate/bulk", `{"material":"gravel","by":"volume","volume":{"value":0.2,"how":"weighed"},"heap":{"value":1,"how":"guessed"}}`, "/trailers/t/label/value", `200`)...)
 	f := sample.Find(t, res.Findings, towing.CodeFill)

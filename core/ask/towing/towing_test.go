@@ -281,7 +281,7 @@ func TestBallSize(t *testing.T) {
 	}
 }
 
-// Every finding that shows a working can give it, and its last figure is told.
+// Every finding that shows a working can give it, and its last figure is stated.
 func TestWorkings(t *testing.T) {
 	for _, f := range check(t).Findings {
 		if !f.HasWork {

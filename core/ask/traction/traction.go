@@ -30,7 +30,7 @@ const (
 // mowers and small tractors do, kg (C).
 const lightMachine = 800.0
 
-// usualCarUp is the height of a car's centre where it is not told, m (C).
+// usualCarUp is the height of a car's centre where it is not stated, m (C).
 const usualCarUp = 0.55
 
 // Check judges the worst ground of the outing, and the slip where a boat comes out.

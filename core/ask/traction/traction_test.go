@@ -105,7 +105,7 @@ func TestCheck(t *testing.T) {
 			t.Errorf("%s: %s %v", ground, f.Outcome, f.Figure.Value)
 		}
 	}
-	// Nothing told of the ground, nothing said; nothing told of the car, nothing known.
+	// Nothing stated of the ground, nothing said; nothing stated of the car, nothing known.
 	if fs := Check(rig.Resolve(sample.Plan(t, deck...), "t", "o")); len(fs) > 0 {
 		t.Errorf("%v", fs)
 	}

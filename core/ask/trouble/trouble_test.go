@@ -76,7 +76,7 @@ func TestAuthored(t *testing.T) {
 	}
 }
 
-// The table speaks of signs and looks that there are, every cause shows something and is told apart by something.
+// The table speaks of signs and looks that there are, every cause shows something and is kept apart by something.
 func TestTable(t *testing.T) {
 	signs, looks, shown, asked := map[string]bool{}, map[string]bool{}, map[string]bool{}, map[string]bool{}
 	for _, s := range ailments.Signs {

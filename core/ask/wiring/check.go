@@ -30,7 +30,7 @@ func base(r *rig.Rig, code, title string) finding.Finding {
 	}
 }
 
-// Check judges the lamps that are told.
+// Check judges the lamps that are stated.
 func Check(r *rig.Rig) (out []finding.Finding) {
 	w := r.Trailer.Wiring
 	if w == nil {

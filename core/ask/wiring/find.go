@@ -48,7 +48,7 @@ type Answer struct {
 	Switch Switch `json:"switch"`
 	Lamp   string `json:"lamp"` // key
 	Probe  bool   `json:"probe,omitempty"`
-	Level  Level  `json:"level,omitempty"` // of a probe: off is nought volts, bright is volts
+	Level  Level  `json:"level,omitempty"` // of a probe: off is zero volts, bright is volts
 }
 
 // Test is the next best thing to look at.

@@ -48,7 +48,7 @@ func TestFinderNamesEachFault(t *testing.T) {
 	}
 }
 
-// With every look told at once and one of them wrong or passed over, a fault that can be seen at all is among the first
+// With every look stated at once and one of them wrong or passed over, a fault that can be seen at all is among the first
 // three; but for one that shows in a single look, when that look is the wrong one: nothing speaks for it then.
 func TestOneAnswerWrong(t *testing.T) {
 	for name, r := range harnesses(t) {
@@ -101,7 +101,7 @@ func TestBackFeed(t *testing.T) {
 
 // The car's own socket and a converter: stop and turn by lamps of their own at the car, joined on the trailer. Through a
 // working one each switch lights what it should; without it the brake shows nothing. The other way round the brake
-// comes in by the turn lamps. A fog lamp that the socket has no contact for stays dark, and that is told.
+// comes in by the turn lamps. A fog lamp that the socket has no contact for stays dark, and that is stated.
 func TestAdapter(t *testing.T) {
 	for _, c := range []struct {
 		socket, plug, more string
@@ -157,7 +157,7 @@ func BenchmarkFaults(b *testing.B) {
 	}
 }
 
-// Two faults at once, every look told: asked for, the pair or one that looks alike is among the first three.
+// Two faults at once, every look stated: asked for, the pair or one that looks alike is among the first three.
 func TestTwoFaults(t *testing.T) {
 	h := wiring.New(harnesses(t)["7 pins, bulbs, no extra"])
 	healthy, faults := wiring.Looks(h, nil), h.Faults()

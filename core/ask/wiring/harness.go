@@ -17,7 +17,7 @@ import (
 // Stage under which the findings stand.
 const Stage = "wiring"
 
-// Figures of practice (confidence C) where nothing is told.
+// Figures of practice (confidence C) where nothing is stated.
 const (
 	battery  = 12.8 // V with the engine off
 	carInner = 0.05 // ohm of battery, wires and switch of the car, for each feed
@@ -102,7 +102,7 @@ type Harness struct {
 // mostLamps are simulated: a trailer has a dozen, and a sum with many more takes its time.
 const mostLamps = 60
 
-// New makes a rig's harness; nil where no lamps are told, far too many, or the plug is not known.
+// New makes a rig's harness; nil where no lamps are stated, far too many, or the plug is not known.
 func New(r *rig.Rig) *Harness {
 	if r == nil {
 		return nil
@@ -207,7 +207,7 @@ func rated(l *plan.Lamp) (w, v float64) {
 type net struct {
 	c     circuit.Circuit
 	lamps []int // part of each lamp; −1: it is not joined
-	pole  []int // node of each pole's contact; nought: it feeds nothing
+	pole  []int // node of each pole's contact; zero: it feeds nothing
 	feeds []int // part that brings each pole its current; −1: none
 	unit  []int // node of each unit's earth
 	plus  []int // node of each lamp's feed

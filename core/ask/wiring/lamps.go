@@ -131,7 +131,7 @@ func decides(r *rig.Rig, rule *norms.LampRule) *finding.Need {
 	return nil
 }
 
-// overAll is a trailer's width and length over all, m: as told, else over its tyres and from ball to tail.
+// overAll is a trailer's width and length over all, m: as stated, else over its tyres and from ball to tail.
 func overAll(r *rig.Rig) (wide, long float64) {
 	wide = r.DeckWidth()
 	if t := r.Trailer.Track; t != nil {
@@ -158,7 +158,7 @@ func places(r *rig.Rig, w *plan.Wiring) (finding.Finding, bool) {
 	f.Source = &source
 	wide, _ := overAll(r)
 	half := wide / 2
-	beside := 0.0 // what mudguards may stand out where the width over all is not told
+	beside := 0.0 // what mudguards may stand out where the width over all is not stated
 	if r.Trailer.WidthOverAll == nil {
 		beside = guards / 2
 	}

@@ -77,7 +77,7 @@ func TestSwitches(t *testing.T) {
 
 // Broad and long trailers are asked for more: white front lamps over 1.6 m, outline lamps over 2.1, side markers over 6 m; in North
 // America clearance and identification lamps from 80 in. What is asked for is counted by the width over the tyres where no
-// other is told.
+// other is stated.
 func TestBroadAndLong(t *testing.T) {
 	all := `"lamps":{`
 	for i, what := range strings.Fields("tail tail stop stop turn turn plate fog triangle triangle side-reflector side-reflector front-reflector front-reflector rear-reflector rear-reflector reverse") {
@@ -360,7 +360,7 @@ func TestRouteByHand(t *testing.T) {
 	if got := wiring.Cable(wiring.New(routed(t, `,"route":{"left":"along","right":"along"}`, pair))); math.Abs(got-7.52) > 0.002 {
 		t.Errorf("along both rails: %v m", got)
 	}
-	// no member leads to a lamp: that is told, and it is counted straight: 0.8 + 1 m, 2.5 and twice 0.6
+	// no member leads to a lamp: that is stated, and it is counted straight: 0.8 + 1 m, 2.5 and twice 0.6
 	r := routed(t, `,"route":{"bar":"off","front":"off","rear":"off","left":"off","right":"off"}`, pair)
 	f := sample.Find(t, wiring.Rest(r), wiring.CodeRoute)
 	if got := wiring.Cable(wiring.New(r)); f.Outcome != finding.Tight || math.Abs(got-5.5) > 1e-9 {
@@ -454,7 +454,7 @@ func TestWatched(t *testing.T) {
 	}
 }
 
-// A meter on the stop pole shows the socket's volts, on a lamp's feed a little less, on its earth a little over nought,
+// A meter on the stop pole shows the socket's volts, on a lamp's feed a little less, on its earth a little above zero,
 // and what lies between feed and earth is the lamp's own.
 func TestPoints(t *testing.T) {
 	p := wiring.Show(with(t, "pin-7", usualLamps(false)), []wiring.Switch{wiring.SwitchStop})

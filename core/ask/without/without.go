@@ -16,7 +16,7 @@ import (
 const (
 	liftTwo   = 50.0 // kg that two people lift overhead
 	roofLong  = 4.0  // m that bars carry without a support at bow and stern
-	loadsMost = 20   // trips beyond which it is not told
+	loadsMost = 20   // trips beyond which it is not stated
 )
 
 // Other is one way to do the outing without its trailer.

@@ -40,7 +40,7 @@ func TestWays(t *testing.T) {
 		{"bed", append(light, bed...), finding.Holds, 1},
 		{"bed", append(light, "/towVehicles/car/bedLength", "0.9", "/towVehicles/car/bedWidth", "1.2"), finding.Fails, 1},
 		{"bed", append(light, "/towVehicles/car/gross", "-"), finding.Unknown, 0},
-		{"hire", nil, "", 0}, {"brought", nil, "", 0}, // told, not judged
+		{"hire", nil, "", 0}, {"brought", nil, "", 0}, // stated, not judged
 	} {
 		if w := way(t, c.id, c.sets...); w.Outcome != c.want || w.Trips != c.trips {
 			t.Errorf("%s %v: %s, %d trips", c.id, c.sets, w.Outcome, w.Trips)

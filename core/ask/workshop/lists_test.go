@@ -473,7 +473,7 @@ func TestOwnSteps(t *testing.T) {
 	}
 }
 
-// A thousand steps of one's own are laid; those beyond stay out and are told.
+// A thousand steps of one's own are laid; those beyond stay out and are stated.
 func TestManySteps(t *testing.T) {
 	r := resolved(t, "/trailers/t/frame", ladder("bolt"))
 	docs := map[string]string{}

@@ -15,7 +15,7 @@ type Drawn struct {
 	Square *scene.View `json:"square,omitempty"`
 	Level  *scene.View `json:"level,omitempty"`
 	Axle   *scene.View `json:"axle,omitempty"`
-	// 3-4-5 that fits the sides: legs along front and side, and the reading across; nought where none does
+	// 3-4-5 that fits the sides: legs along front and side, and the reading across; zero where none does
 	Triangle [3]float64 `json:"triangle"`
 }
 

@@ -34,7 +34,7 @@ func (l *list) last(ids ...string) (out []string) {
 // contributors add the steps of what the plan has; a new part of a trailer adds its own here.
 var contributors = []func(*list){frameSteps, dipSteps, gearSteps, wiringSteps, deckSteps, bodySteps, endSteps}
 
-// beginsOf is what it is made from: as told, else bars or a kit by the drawn joints, else a trailer that is there.
+// beginsOf is what it is made from: as stated, else bars or a kit by the drawn joints, else a trailer that is there.
 func beginsOf(r *rig.Rig) plan.BuildBegins {
 	if w := r.Trailer.Workshop; w != nil && w.Begins != "" {
 		return w.Begins
@@ -248,7 +248,7 @@ func frameSteps(l *list) {
 const fire = "Mask, gloves, leather. Nothing that burns within reach, no plastic tank, no fuel; every closed tube vented. Look again an hour " +
 	"later. Zinc and paint off: their smoke is poison."
 
-// frameTorque is that of the frame's bolts; nil where none is told, or where they are not all alike.
+// frameTorque is that of the frame's bolts; nil where none is stated, or where they are not all alike.
 func frameTorque(r *rig.Rig) *finding.Measure {
 	if r.Drawn == nil {
 		return nil

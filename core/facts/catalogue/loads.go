@@ -1,7 +1,7 @@
 package catalogue
 
 // LoadKind is a kind of load: the range of its mass, a usual size, and how it
-// stands. Shares are of its length; a pair of noughts is not told and taken at
+// stands. Shares are of its length; a pair of zeros is not stated and taken at
 // the middle. All are typical figures of confidence C, wide on purpose; From says
 // where each kind's come from.
 type LoadKind struct {
@@ -41,7 +41,7 @@ type Rolls struct {
 }
 
 // Bearing is where a hull is firm enough to be held: shares of its length from
-// the bow, and the distance across between the lines that bear, m; nought is
+// the bow, and the distance across between the lines that bear, m; zero is
 // the keel alone.
 type Bearing struct {
 	From  float64 `json:"from"`

@@ -10,11 +10,11 @@ type LampRule struct {
 	What      string  // of plan.LampUses
 	Least     int     // how many at least; an even number half on each side
 	Ends      bool    // on each side one in the front half and one in the rear half
-	Over      float64 // kg of gross weight over which it is asked; nought: always
+	Over      float64 // kg of gross weight over which it is asked; zero: always
 	WideOver  float64 // m of width over all, the same
 	LongOver  float64 // m of length over all, the same
 	Low, High float64 // m over the ground
-	Edge      float64 // m from the trailer's side at most; nought: no such rule
+	Edge      float64 // m from the trailer's side at most; zero: no such rule
 	Apart     float64 // m between the inner edges of a pair
 	ApartThin float64 // where the trailer is narrower than 1.3 m
 }

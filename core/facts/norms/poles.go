@@ -24,7 +24,7 @@ const (
 )
 
 // Pole is a contact of a plug. Colours are those of the wire by the plug's standard; on the other plug the
-// same colour may mean another thing, so lamps are told apart by what they do.
+// same colour may mean another thing, so lamps are kept apart by what they do.
 type Pole struct {
 	Number string `json:"number"`
 	Feed   Feed   `json:"feed"`

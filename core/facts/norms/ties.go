@@ -78,7 +78,7 @@ func LeastTies(length, mass float64, blocked bool) int {
 }
 
 // Webbing is the working load limit of unmarked webbing by its width, kg (49 CFR
-// 393.108): 1 3/4 in 1,750 lb, 2 in 2,000, 3 in 3,000, 4 in 4,000; nought when narrower.
+// 393.108): 1 3/4 in 1,750 lb, 2 in 2,000, 3 in 3,000, 4 in 4,000; zero when narrower.
 func Webbing(width float64) float64 {
 	for _, w := range [][2]float64{{4, 4000}, {3, 3000}, {2, 2000}, {1.75, 1750}} {
 		if width >= w[0]*0.0254*(1-0.02) {
@@ -92,7 +92,7 @@ func Webbing(width float64) float64 {
 var ChainGrades = []string{"43", "70"}
 
 // Chain is the working load limit of a chain of a grade by its link's thickness, kg (49 CFR
-// 393.108, A): grade 43 1/4 in 2,600 lb, 5/16 3,900, 3/8 5,400; grade 70 3,150, 4,700, 6,600; nought
+// 393.108, A): grade 43 1/4 in 2,600 lb, 5/16 3,900, 3/8 5,400; grade 70 3,150, 4,700, 6,600; zero
 // when thinner, or of another grade.
 func Chain(grade string, thick float64) float64 {
 	for _, c := range []struct{ inches, g43, g70 float64 }{{0.375, 5400, 6600}, {0.3125, 3900, 4700}, {0.25, 2600, 3150}} {
@@ -119,7 +119,7 @@ var LinkGrades = []LinkGrade{
 	{"80", "80, alloy", 800e6},
 }
 
-// ChainStress is a grade's mean stress at break, Pa; nought for an unknown one.
+// ChainStress is a grade's mean stress at break, Pa; zero for an unknown one.
 func ChainStress(grade string) float64 {
 	for _, g := range LinkGrades {
 		if g.ID == grade {
@@ -160,7 +160,7 @@ type Surface struct {
 	Sure string  `json:"sure"` // confidence: B as EN 12195-1 annex B has it, C by practice
 }
 
-// Surfaces lists them, swept clean; wet and icy ones are told on their own.
+// Surfaces lists them, swept clean; wet and icy ones are stated on their own.
 var Surfaces = []Surface{
 	{"sawn-ply", "sawn wood on plywood", 0.45, 0.45, "B"},
 	{"sawn-alu", "sawn wood on grooved aluminium", 0.40, 0.40, "B"},

@@ -59,7 +59,7 @@ type Tyre struct {
 }
 
 // On a trailer a car's tyre counts for less in North America: its load divided by this (49 CFR 571.110, S4.2.2.2; 571.120,
-// S5.1.2). Sizes without a letter before them are told apart by their speed, as practice (C).
+// S5.1.2). Sizes without a letter before them are kept apart by their speed, as practice (C).
 const (
 	CarTyreLess = 1.10
 	carSpeed    = 160 / 3.6 // m/s

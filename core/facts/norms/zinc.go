@@ -25,7 +25,7 @@ func Zinc(thick float64) float64 {
 }
 
 // vents are the least hole diameters in mm for one, two and four holes at an end, by the size of a square
-// section; nought where so many are of no use.
+// section; zero where so many are of no use.
 var vents = []struct {
 	size           float64
 	one, two, four float64
@@ -36,7 +36,7 @@ var vents = []struct {
 
 // Vent is the least diameter, m, of each of so many vents at an end of a closed section of a size (m; a
 // rectangle's half sum of height and width, a round tube's diameter). A size between two takes the larger
-// one's, one beyond the table grows with it; ok is false where nothing is told for so many.
+// one's, one beyond the table grows with it; ok is false where nothing is stated for so many.
 func Vent(size float64, holes int) (diameter float64, ok bool) {
 	row := vents[len(vents)-1]
 	grow := math.Max(1, size*1000/row.size)

@@ -11,7 +11,7 @@ import (
 	"zygonos/core/lang/scene"
 )
 
-// Stroke is one line or face of a figure. Points run from nought to one: U from the front to the
+// Stroke is one line or face of a figure. Points run from zero to one: U from the front to the
 // rear (from left to right in the view from behind), V from the bottom up (from left to right in
 // the view from above). A radius is a share of the height and stays round however it is scaled.
 type Stroke struct {

@@ -199,7 +199,7 @@ func (l Locale) Text(k Kind, v float64) string {
 	return number(v, smallDigits(v))
 }
 
-// gallon is the gallon, l, by which a car's thirst is told in pounds and miles: of the US in North America, else of the UK; 0 in
+// gallon is the gallon, l, by which a car's thirst is stated in pounds and miles: of the US in North America, else of the UK; 0 in
 // kilometres.
 func (l Locale) gallon() float64 {
 	switch {
@@ -211,7 +211,7 @@ func (l Locale) gallon() float64 {
 	return litrePerGalU
 }
 
-// gallons reports whether what is filled is told in gallons and not in litres.
+// gallons reports whether what is filled is stated in gallons and not in litres.
 func (l Locale) gallons() bool { return l.Units == Imperial && l.Region == NorthAmerica }
 
 // perGallon is l/100 km times miles a gallon.

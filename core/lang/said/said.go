@@ -61,7 +61,7 @@ func Between[Q ~float64](k quantity.Kind, r quantity.Range[Q]) Piece {
 	return Piece{Kind: k, Value: &n, Low: &lo, High: &hi}
 }
 
-// Name is what the owner called a thing; an unnamed thing is told as fallback.
+// Name is what the owner called a thing; an unnamed thing is stated as fallback.
 func Name(name, fallback string) Piece {
 	if strings.TrimSpace(name) == "" {
 		return Piece{Text: fallback}

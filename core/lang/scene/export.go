@@ -99,7 +99,7 @@ func escaped(s string) string {
 	return b.String()
 }
 
-// mm prints a figure in millimetres, to a hundredth, without a negative nought.
+// mm prints a figure in millimetres, to a hundredth, without a negative zero.
 func mm(v float64) string {
 	return strings.TrimSuffix(strings.TrimRight(fmt.Sprintf("%.2f", math.Round(v*100)/100+0), "0"), ".")
 }
@@ -205,7 +205,7 @@ func layer(class string) string {
 	return n[:min(len(n), 31)]
 }
 
-// plain is a text in the letters that release 12 has: others are told by their
+// plain is a text in the letters that release 12 has: others are stated by their
 // code, line ends become blanks.
 func plain(s string) string {
 	var b strings.Builder

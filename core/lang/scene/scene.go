@@ -142,7 +142,7 @@ func finite(vs ...float64) bool {
 	return !slices.ContainsFunc(vs, func(v float64) bool { return !quantity.Finite(v) })
 }
 
-// Curve is a figure along a way or an angle, at places that are told beside it.
+// Curve is a figure along a way or an angle, at places that are stated beside it.
 type Curve struct {
 	Kind   quantity.Kind `json:"kind"`
 	Values []float64     `json:"values"`

@@ -339,7 +339,7 @@ func onTheWay() []finding.Tick {
 	}
 }
 
-// speedStep is how finely a speed from a sum is told, m/s: 5 km/h.
+// speedStep is how finely a speed from a sum is stated, m/s: 5 km/h.
 const speedStep = 5 / 3.6
 
 // most is the speed not to go over: the least of tyres, rule, sway and owner.

@@ -27,7 +27,7 @@ func text(c *departure.Card, p *plan.Plan) string {
 }
 
 // The sample's crate stands 750 mm behind the board, on a ball of 50 mm; 60 kg on the ball
-// is the middle of nothing told. No chains are told short: one is.
+// is the middle of nothing stated. No chains are stated short: one is.
 func TestCard(t *testing.T) {
 	p := sample.Plan(t, "/trailers/t/couplingHeight", `0.45`, "/trailers/t/breakaway", `true`, "/outings/o/speed", `20`)
 	low, high := 50.0, 70.0

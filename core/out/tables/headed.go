@@ -19,7 +19,7 @@ type heading struct {
 const mostLines = 2000
 
 // headed reads a list whose first line names its columns. lacks says what is missing of them; take gets each line that is not empty,
-// and names the cell that cannot be used. What cannot be used is left out and told.
+// and names the cell that cannot be used. What cannot be used is left out and stated.
 func headed(
 	text []byte, heads []heading, lacks func(has func(string) bool) string,
 	take func(row []string, fields map[string]int, head []string) *CellError,

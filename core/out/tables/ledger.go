@@ -68,7 +68,7 @@ var spendHeads = []heading{
 }
 
 // ReadSpends reads a bank's or a shop's list with a heading: a day, an item and a sum at least. Sums are read by the plan's
-// region; what is taken from an account, less than nought, is a spending all the same. A line with a cell that cannot be used
+// region; what is taken from an account, less than zero, is a spending all the same. A line with a cell that cannot be used
 // is left out and named.
 func ReadSpends(p *plan.Plan, text []byte) (*SpendRead, error) {
 	out := &SpendRead{Rows: []SpendRow{}}

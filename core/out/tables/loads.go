@@ -95,7 +95,7 @@ func Lashings(r *rig.Rig) []byte {
 	return write(rows)
 }
 
-// RigOf resolves what a table is asked for; what is not told is picked as a review does.
+// RigOf resolves what a table is asked for; what is not stated is picked as a review does.
 func RigOf(p *plan.Plan, trailer, outing string) *rig.Rig {
 	review.Ready(p)
 	q := review.Pick(p, review.Request{Trailer: trailer, Outing: outing})

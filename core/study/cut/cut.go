@@ -26,7 +26,7 @@ type Cutting struct {
 	Bought   finding.Measure  `json:"bought"`             // m
 	Mass     finding.Measure  `json:"mass"`               // kg, of what is bought
 	Rest     finding.Measure  `json:"rest"`               // m, of all bars
-	Drives   int              `json:"drives,omitempty"`   // to bring home what is bought; nought: not known
+	Drives   int              `json:"drives,omitempty"`   // to bring home what is bought; zero: not known
 	Sawn     int              `json:"sawn,omitempty"`     // pieces that are cut already and fit
 	Lost     []Sawn           `json:"lost,omitempty"`     // those that no member needs as they are
 	LostCost *finding.Measure `json:"lostCost,omitempty"` // of their metres; nil where a price is missing
@@ -222,7 +222,7 @@ func (w *work) section(ctx context.Context, group []int) (SectionCut, sums) {
 		whole = append(whole, float64(b.Length))
 		have, prices = append(have, n != nest.Endless), append(prices, price)
 	}
-	if !slices.Contains(have, false) { // nothing is told of what is sold
+	if !slices.Contains(have, false) { // nothing is stated of what is sold
 		for _, l := range Usual(p.Region) {
 			problem.Bars = append(problem.Bars, nest.Bar{Length: l, Have: nest.Endless})
 			whole = append(whole, l)

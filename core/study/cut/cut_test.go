@@ -116,7 +116,7 @@ func TestBegun(t *testing.T) {
 
 // What the car carries: two rails of 2.5 m out of a bar of 6 come home in 3 m lengths as 2.5 and
 // 2.5 + 0.9950 − … only where that fits; lengths and cuts make the whole bar, each is short enough, and a
-// piece longer than the car carries is told.
+// piece longer than the car carries is stated.
 func TestHome(t *testing.T) {
 	p := begun(t, "beam")
 	f := p.Trailers["t"].Frame
@@ -157,7 +157,7 @@ func TestHome(t *testing.T) {
 	}
 }
 
-// A bar as it arrived: 30 mm cut off its ends leave less to cut from, a bow and a thin wall are told.
+// A bar as it arrived: 30 mm cut off its ends leave less to cut from, a bow and a thin wall are stated.
 func TestArrived(t *testing.T) {
 	p := begun(t, "beam")
 	f := p.Trailers["t"].Frame
@@ -202,7 +202,7 @@ func TestSaw(t *testing.T) {
 }
 
 // Pieces that are cut are taken first and need no bar; when the deck gets longer the rails that are cut fit no
-// more: they are told with what they cost, and shorter pieces come out of them.
+// more: they are stated with what they cost, and shorter pieces come out of them.
 func TestSawn(t *testing.T) {
 	p := begun(t, "beam")
 	f := p.Trailers["t"].Frame

@@ -119,7 +119,7 @@ func TestNoBeam(t *testing.T) {
 }
 
 // Each span has its own sag: two of 2 m under q = 100 N/m, one end hanging out by 0.5 m with
-// 50 N at its tip, EI 1000. A third support in the middle of 4 m: what is worst is told span
+// 50 N at its tip, EI 1000. A third support in the middle of 4 m: what is worst is stated span
 // by span, and supports that all but coincide are no answer.
 func TestSpans(t *testing.T) {
 	b := beam.Beam{Length: 4, Stiffness: 1000, Spread: 100, Supports: []beam.Support{{At: 0}, {At: 2}, {At: 4}}}

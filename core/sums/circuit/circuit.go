@@ -33,7 +33,7 @@ type Part struct {
 	Steady    bool
 }
 
-// Circuit is parts between nodes; node 0 is nought volts.
+// Circuit is parts between nodes; node 0 is zero volts.
 type Circuit struct {
 	Nodes int
 	Parts []Part
@@ -59,7 +59,7 @@ func (e *PartError) Error() string { return fmt.Sprintf("part %d %s", e.Part, e.
 
 // Figures of the parts.
 const (
-	leak      = 1e-12 // S from each node to nought: what hangs in the air stands at nought volts
+	leak      = 1e-12 // S from each node to zero: what hangs in the air stands at zero volts
 	cold      = 0.09  // of a hot filament's resistance, cold: an eleventh (practice, B)
 	bulbPower = 0.45  // R ∝ V^0.45 (practice, B: 0.4 to 0.5)
 	ramp      = 0.5   // V over which a steady LED comes up
@@ -68,7 +68,7 @@ const (
 	mostSteps = 400
 )
 
-// Solve finds the voltages at which the currents of every node come to nought, by Newton's steps on
+// Solve finds the voltages at which the currents of every node come to zero, by Newton's steps on
 //
 //	Σ I(V_a − V_b) + V_a·leak = 0
 //
@@ -79,7 +79,7 @@ func (c *Circuit) Solve() (*State, error) {
 			return nil, &PartError{i, err}
 		}
 	}
-	n := c.Nodes - 1 // unknowns: node 0 stands at nought
+	n := c.Nodes - 1 // unknowns: node 0 stands at zero
 	v := make([]float64, c.Nodes)
 	if n <= 0 {
 		return c.state(v), nil

@@ -58,7 +58,7 @@ func TestClosedForms(t *testing.T) {
 	near(t, "unbalanced", bridge(4).Current[5], (u-w)/5, 1e-2)
 }
 
-// Two sources together do what each does alone, the other's voltage at nought.
+// Two sources together do what each does alone, the other's voltage at zero.
 func TestSuperposition(t *testing.T) {
 	of := func(a, b float64) []float64 {
 		s, err := (&circuit.Circuit{Nodes: 3, Parts: []circuit.Part{
@@ -113,7 +113,7 @@ func TestLostEarth(t *testing.T) {
 	near(t, "back-feed", s.Current[1], 12/(6.857142857+57.6), 1e-4)
 }
 
-// What hangs in the air stands at nought; what makes no sense is named.
+// What hangs in the air stands at zero; what makes no sense is named.
 func TestBad(t *testing.T) {
 	s := solve(t, 4, source(1, 12, 0.1), resistor(1, 0, 10), resistor(2, 3, 1))
 	if s.Volts[2] != 0 || s.Current[2] != 0 {

@@ -4,7 +4,7 @@ package evidence
 
 import "math"
 
-// Normal scales weights to a sum of one; where none is over nought they become alike.
+// Normal scales weights to a sum of one; where none is above zero they become alike.
 func Normal(w []float64) {
 	sum := 0.0
 	for _, v := range w {

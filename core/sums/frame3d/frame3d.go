@@ -38,7 +38,7 @@ func (d Dir) String() string {
 // End says how a member's end is held by its node, in the member's own axes. The zero End is rigid.
 type End struct {
 	Loose [6]bool    // not rigid …
-	Stiff [6]float64 // … but held by a spring of this rate, N/m or N·m/rad; nought: free
+	Stiff [6]float64 // … but held by a spring of this rate, N/m or N·m/rad; zero: free
 	// from the node to the member's own end where they are apart: a rigid arm, global axes
 	Arm Vec
 }

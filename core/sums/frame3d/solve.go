@@ -36,7 +36,7 @@ type nonzero struct {
 }
 
 // free is the least eigenvalue of the scaled stiffness, whose diagonal is of ones, under which something moves
-// freely. What rounding leaves of a mechanism's nought is 1e-15 or so (Cholesky's factors are those of a matrix
+// freely. What rounding leaves of a mechanism's zero is 1e-15 or so (Cholesky's factors are those of a matrix
 // that differs by a few n·ε); frames that stand have 1e-10 and more.
 const free = 1e-13
 
@@ -78,7 +78,7 @@ func (s *Solver) Factorise() error {
 	return s.err
 }
 
-// On is the same frame on other supports; its members are not made ready anew.
+// On is the same frame on other supports; its members are not made ready again.
 func (s *Solver) On(supports []Support) (*Solver, error) {
 	model := *s.model
 	model.Supports = supports

@@ -1,5 +1,5 @@
 // Package lp solves small linear programmes. It is ours and not gonum's optimize/convex/lp, which asks for
-// equations of full rank without a row or a column of noughts (its ErrSingular, ErrZeroRow and
+// equations of full rank without a row or a column of zeros (its ErrSingular, ErrZeroRow and
 // ErrZeroColumn): balances of forces with slack straps, and readings that say the same twice, have those.
 // Nor does that one take a bound on its steps.
 package lp
@@ -205,7 +205,7 @@ func lower(other, row []float64, j int) {
 }
 
 // driveOut takes phase one's own unknowns out of the basis; what stays is of an equation
-// that follows from others, and is nought.
+// that follows from others, and is zero.
 func (s *simplex) driveOut() {
 	for i := range s.rows {
 		if s.basis[i] < s.n {

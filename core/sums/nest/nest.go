@@ -14,7 +14,7 @@ import (
 // Bar is a length that can be bought or is on hand.
 type Bar struct {
 	Length float64 // m
-	Price  float64 // of one; nought for one that is there already
+	Price  float64 // of one; zero for one that is there already
 	Have   int     // how many there are; Endless for what is sold
 }
 

@@ -180,7 +180,7 @@ func random(r *rand.Rand, n int) *nest.Problem {
 	return p
 }
 
-// Thirty pieces of one section are proven in the common case; where they are not, the gap is told.
+// Thirty pieces of one section are proven in the common case; where they are not, the gap is stated.
 func TestThirty(t *testing.T) {
 	r := rand.New(rand.NewPCG(6, 6))
 	proven := 0

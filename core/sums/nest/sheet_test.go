@@ -132,7 +132,7 @@ func TestManySheets(t *testing.T) {
 }
 
 // What comes home: of a sheet of 2.44 by 1.22 in two halves of 1.22 a car that carries 1.3 by 1.22 takes them
-// after one cut; a piece larger than that is told.
+// after one cut; a piece larger than that is stated.
 func TestSheetHome(t *testing.T) {
 	s := nest.Sheet{Long: 2.44, Wide: 1.22, Kerf: 0.003}
 	l, err := nest.SolveSheets(s, []nest.Piece{{1.21, 1.22}, {1.2, 1.22}})

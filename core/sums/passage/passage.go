@@ -4,7 +4,7 @@ package passage
 import "math"
 
 // Door is the least room, m, that is left when a box of sizes a and b square to its way goes through an opening, upright or
-// on its side: the less of what is left in width and in height, the better of both; less than nought where it does not pass.
+// on its side: the less of what is left in width and in height, the better of both; less than zero where it does not pass.
 func Door(a, b, wide, high float64) float64 {
 	upright := math.Min(wide-a, high-b)
 	side := math.Min(wide-b, high-a)
@@ -55,7 +55,7 @@ func Corner(l, w, a, b float64) (room, angle float64) {
 	return low, best
 }
 
-// Longest is how long a box of a width may be to get round that corner, m; nought where the width does not pass.
+// Longest is how long a box of a width may be to get round that corner, m; zero where the width does not pass.
 func Longest(w, a, b float64) float64 {
 	if !(w > 0) || w > a && w > b {
 		return 0

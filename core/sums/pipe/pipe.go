@@ -104,7 +104,7 @@ func NewCurve(points ...Point) (Curve, error) {
 	return c, nil
 }
 
-// At is the pressure at a flow, Pa: beyond its points as between the nearest two, no less than nought.
+// At is the pressure at a flow, Pa: beyond its points as between the nearest two, no less than zero.
 func (c Curve) At(flow float64) float64 {
 	i := 1
 	for i < len(c)-1 && flow > c[i].Flow {
@@ -128,7 +128,7 @@ type Line struct {
 	Curve  Curve
 	Hoses  []Hose
 	Up     float64 // m from the water's level to the nozzle
-	Nozzle float64 // m, its bore; nought: an open end
+	Nozzle float64 // m, its bore; zero: an open end
 }
 
 // nozzle is the pressure before a nozzle, Pa: ρ/2·(Q/(Cd·A))².

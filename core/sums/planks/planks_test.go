@@ -73,7 +73,7 @@ func TestLayBrute(t *testing.T) {
 	}
 }
 
-// As few pieces as every choice of places gives, each joint on a place; a place that is missing is told.
+// As few pieces as every choice of places gives, each joint on a place; a place that is missing is stated.
 func TestDivide(t *testing.T) {
 	at := []float64{.02, .5, .9, 1.3, 1.8, 2.2, 2.48}
 	fewest := func(length, most float64) int {

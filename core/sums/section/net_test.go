@@ -57,7 +57,7 @@ func TestNetTube(t *testing.T) {
 }
 
 // Taking nothing leaves the whole, taking more leaves less, in any order; what is taken twice is taken
-// once; taking all is told.
+// once; taking all is stated.
 func TestNet(t *testing.T) {
 	for _, s := range []section.Size{
 		{Shape: section.Tube, H: 0.08, B: 0.04, T: 0.003}, {Shape: section.Round, H: 0.0603, T: 0.0032},

@@ -30,7 +30,7 @@ type Size struct {
 	Shape   Shape
 	H, B, T float64
 	Lip     float64 // of a strut
-	Root    float64 // of an angle: its root radius; nought takes 1.4·T
+	Root    float64 // of an angle: its root radius; zero takes 1.4·T
 }
 
 // Properties are those of a section: areas in m², second moments in m⁴, moduli
@@ -40,7 +40,7 @@ type Properties struct {
 	Area           float64
 	Iy, Iz         float64
 	Wy, Wz         float64 // least, to the farther edge
-	Iyz            float64 // product of inertia: nought for symmetric sections
+	Iyz            float64 // product of inertia: zero for symmetric sections
 	Major, Minor   float64 // principal second moments
 	WMinor         float64 // about the weak principal axis
 	CentreY        float64 // of the area, from the left edge, m

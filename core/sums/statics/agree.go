@@ -303,7 +303,7 @@ func (b *Beam) programme(readings []Reading) programme {
 	return p
 }
 
-// feasible reports whether anything agrees; without terms in doubt it is told by
+// feasible reports whether anything agrees; without terms in doubt it is stated by
 // the readings themselves.
 func (p programme) feasible() (bool, error) {
 	if len(p.free) == 0 {

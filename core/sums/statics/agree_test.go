@@ -148,7 +148,7 @@ func BenchmarkAgree(b *testing.B) {
 	}
 }
 
-// More guesses than the programmes take are told, not waited for.
+// More guesses than the programmes take are stated, not waited for.
 func TestAgreeTooMany(t *testing.T) {
 	b := Beam{Axle: exact(2.5)}
 	for range MaxDoubts + 1 {

@@ -25,7 +25,7 @@ func Shares(m, c float64, frames []float64) []float64 {
 
 // Bearing is Shares of supports that only push: one that would have to pull idles, the others
 // bear it all, until none pulls. ok is false where fewer than two are left or the centre lies
-// beyond them: it tips, and what is told is as two would have it.
+// beyond them: it tips, and what is stated is as two would have it.
 func Bearing(m, c float64, places []float64) (on []float64, ok bool) {
 	on = make([]float64, len(places))
 	var stands []int

@@ -52,7 +52,7 @@ type Beam struct {
 // Bears is what a beam's supports bear, kg, with the exact ranges.
 type Bears struct {
 	Mass, Ball, OnAxle quantity.Range[float64]
-	Share              *quantity.Range[float64] // ball/mass; nil where the mass may be nought
+	Share              *quantity.Range[float64] // ball/mass; nil where the mass may be zero
 	Left, Right        *quantity.Range[float64] // wheels; nil where the track is not known
 }
 
@@ -253,7 +253,7 @@ func (f fraction) gain(lambda float64) float64 {
 // at its high end where cᵢ − λdᵢ > 0 and at its low end where it is less; so,
 // as λ comes down from above, terms change ends one by one in the order of
 // cᵢ/dᵢ, and one of these n + 1 settings is the best: exact, in n log n.
-// It sorts terms. An optional term has a low end of nought; where a group has
+// It sorts terms. An optional term has a low end of zero; where a group has
 // several terms that come and go together, the setting is found by iteration.
 func greatestRatio(terms []fraction) float64 {
 	num, den := 0.0, 0.0

@@ -77,7 +77,7 @@ func (f *Filter) fit() (slope, doubt, scatter float64) {
 	return b, scatter / math.Sqrt(st), scatter
 }
 
-// stands reports whether the window stands still: its slope is within what counts as still, or told from nothing by no more than
+// stands reports whether the window stands still: its slope is within what counts as still, or stated from nothing by no more than
 // its own doubt, and its scatter is that of a scale and not of somebody on it.
 func (f *Filter) stands() bool {
 	slope, doubt, scatter := f.fit()

@@ -52,7 +52,7 @@ const Exact = 8
 
 // Search looks through at most budget nodes. Up to eight boxes it goes on until
 // nothing better is left, or the budget is gone; beyond that it improves a first
-// arrangement by taking out and placing anew a few boxes at a time. The same
+// arrangement by taking out and placing again a few boxes at a time. The same
 // problem and budget give the same answer. stop and progress may be nil.
 func (p *Problem) Search(budget int, stop func() bool, progress func(nodes int)) Result {
 	from := *p // the steps of the own sum are counted from its bound
@@ -367,14 +367,14 @@ func (s *search) leaf(own, along, side float64) {
 	s.cost, s.fine, s.best = n, own, slices.Clone(s.chosen)
 }
 
-// Nodes for the first arrangement, and for placing a few boxes anew.
+// Nodes for the first arrangement, and for placing a few boxes again.
 const (
 	firstNodes = 20000
 	anewNodes  = 1500
 )
 
 // improve finds a first arrangement and betters it until the limit: a few boxes
-// are taken out and placed anew in the best way.
+// are taken out and placed again in the best way.
 func (s *search) improve(free int) {
 	limit := s.limit
 	within := func(n int) { // the nodes of one step

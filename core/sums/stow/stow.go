@@ -48,7 +48,7 @@ const (
 )
 
 // Steps are the steps in which an arrangement is judged. What differs by less
-// is alike: no owner could measure it. Nought leaves a figure out.
+// is alike: no owner could measure it. Zero leaves a figure out.
 type Steps struct {
 	Own   float64 // of the boxes' own sum
 	Side  float64 // kg·m of the moment to one side
@@ -259,7 +259,7 @@ func (p *Problem) Cost(places []Place) (n int, ok bool) {
 }
 
 // Misfit is by how much box i is too wide and too long for the deck with what it
-// may reach beyond, in the turn that fits best; noughts where it fits.
+// may reach beyond, in the turn that fits best; zeros where it fits.
 func (p *Problem) Misfit(i int) (narrow, short float64) {
 	b := &p.Boxes[i]
 	least := math.Inf(1)

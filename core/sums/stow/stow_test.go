@@ -228,7 +228,7 @@ func TestBaseIsABound(t *testing.T) {
 }
 
 // A box of 0.1 m on a deck of 3 × 2 m has 59 · 39 = 2301 places on 50 mm, in two turns
-// 4602: its grid is doubled, and told.
+// 4602: its grid is doubled, and stated.
 func TestCoarserGrid(t *testing.T) {
 	p := &Problem{Length: 3, Width: 2, Grid: 0.05, Boxes: []Box{{Length: 0.1, Width: 0.1, Mass: 10, CentreBack: 0.05, Turns: upright}}, High: 100, MostSide: 100}
 	if r := p.Search(100, nil, nil); r.Grid != 0.1 {

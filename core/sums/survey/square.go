@@ -56,7 +56,7 @@ type Taped struct {
 
 // Square is four corners from their lengths.
 type Square struct {
-	Corners [4]Vec // the front left one at nought, the front side along Y
+	Corners [4]Vec // the front left one at zero, the front side along Y
 	// Skew is how far the rear's middle stands to the right of where it is square to both ends, m, and its doubt (one
 	// standard deviation)
 	Skew, SkewDoubt float64
@@ -223,7 +223,7 @@ func (s *Square) Diagonals() (a, b float64) {
 }
 
 // Triangle is the largest 3-4-5 in halves of a unit of 0.1 m that fits two sides, m: its legs along them and the reading to
-// expect across; nought where none fits.
+// expect across; zero where none fits.
 func Triangle(a, b float64) (alongA, alongB, across float64) {
 	const unit = 0.05
 	best := 0.0

@@ -201,7 +201,7 @@ type Weight struct {
 }
 
 // Moment is what holds the bed down about its hinge, N·m: −g·Σm·r.X(θ) − ΣF·arm of the struts, r from the hinge; less
-// than nought where it rises or runs over by itself.
+// than zero where it rises or runs over by itself.
 func (g *Gear) Moment(ws []Weight, angle float64) (m float64) {
 	for _, w := range ws {
 		m -= Gravity * w.Kg * Turned(w.Centre.minus(g.Hinge), angle).X
@@ -240,7 +240,7 @@ type Force struct {
 	Struts []Vec   // on the frame at each strut's foot, N
 }
 
-// Hold is the gear in balance at an angle by virtual work: Pull·arm = Moment. Where the arm is nearly nought
+// Hold is the gear in balance at an angle by virtual work: Pull·arm = Moment. Where the arm is nearly zero
 // it is infinite. Errors: those of At.
 func (g *Gear) Hold(ws []Weight, angle float64) (f Force, err error) {
 	f.State, err = g.At(angle)

@@ -14,7 +14,7 @@ type Rig struct {
 	FoldMost  float64 // hitch angle at which trailer and car touch
 	Accel     float64 // m/s²
 	Ahead     float64 // m/s at most
-	Back      float64 // m/s at most, over nought
+	Back      float64 // m/s at most, above zero
 }
 
 // State is where it stands: the middle of the car's rear axle, its heading from x counter-clockwise, the hitch angle (car's heading
@@ -22,8 +22,8 @@ type Rig struct {
 type State struct {
 	X, Y, Heading float64
 	Hitch         float64
-	Steer         float64 // over nought: to the left
-	Speed         float64 // under nought: in reverse
+	Steer         float64 // above zero: to the left
+	Speed         float64 // below zero: in reverse
 }
 
 // Input is what the driver asks for, each from −1 to 1: steering to the left, pedal ahead.

@@ -152,7 +152,7 @@ func (t *Tank) Level(fill float64) float64 {
 }
 
 // Tilt is how far the fluid's centre moves and rises when the surface stands at a slope, tan θ = a/g: along the trailer
-// to the front, each part between baffles by itself; aside to one side. The surface stays within the tank; nought where it
+// to the front, each part between baffles by itself; aside to one side. The surface stays within the tank; zero where it
 // is empty or full.
 func (t *Tank) Tilt(fill, slope float64, aside bool) (away, up float64) {
 	if !t.OK() || !(fill > 0) || fill >= 1 || !(slope > 0) || math.IsInf(slope, 0) {

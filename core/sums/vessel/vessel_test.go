@@ -130,7 +130,7 @@ func TestByCubes(t *testing.T) {
 	}
 }
 
-// Empty, full and senseless tanks give nought, never no number.
+// Empty, full and senseless tanks give zero, never no number.
 func TestTotal(t *testing.T) {
 	for _, tank := range []vessel.Tank{{}, {Long: -1, Wide: 1, High: 1}, {Long: math.Inf(1), Wide: 1, High: 1}, {Kind: vessel.Saddle, Long: 1, Wide: 1, High: 1, TunnelWide: 2}} {
 		if tank.OK() {

@@ -76,7 +76,7 @@ export function layOut(view: View, scale: number, say: (s: Shape) => string): Ma
     const inside = (b: Box) => b.left >= 0 && b.right <= wide && b.top >= 0 && b.bottom <= high
     const within = inside(box(0, 0))
     let best = { x: 0, y: 0 }
-    // What presses down is told over the beam.
+    // What presses down is stated over the beam.
     const ups = s.class === 'press-label' ? steps.filter((y) => y <= 0) : steps
     search: for (const y of ups)
       for (const x of sides) {

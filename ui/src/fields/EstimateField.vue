@@ -48,7 +48,7 @@ const doubt = computed(() => {
   return own === undefined ? '' : `± ${print('share', own)}`
 })
 
-/** A doubt that was typed keeps its share: ± 2 kg of 12 are ± 50 kg of 300; beside nought it is the usual one. */
+/** A doubt that was typed keeps its share: ± 2 kg of 12 are ± 50 kg of 300; beside zero it is the usual one. */
 function typed(t: Typed) {
   // what is typed over what was learned is no longer learned
   const known = how.value === 'learned' ? (props.usual ?? 'guessed') : how.value

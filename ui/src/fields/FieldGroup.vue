@@ -1,5 +1,5 @@
 <script setup lang="ts">
-// Fields that few need, folded away; how many of them are told.
+// Fields that few need, folded away; how many of them are stated.
 import { computed } from 'vue'
 import FoldedPart from '@/parts/FoldedPart.vue'
 import { useWorkspace } from '@/stores/workspace'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-// What a study takes and nobody has told: each field there to be filled, with where
+// What a study takes and nobody has stated: each field there to be filled, with where
 // to read it; what is no plain figure leads to its stage.
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
@@ -24,7 +24,7 @@ function fieldOf(path: string) {
   return figureOf(`${path}/value`) ? { plain: `${path}/value`, kind: 'mass' as const } : {}
 }
 
-/** A field stays where it is while it is typed into, though it is told by then; what only leads elsewhere goes. */
+/** A field stays where it is while it is typed into, though it is stated by then; what only leads elsewhere goes. */
 const seen = ref<Need[]>([])
 const told = (path: string, now: Need[]) =>
   Object.keys(fieldOf(path)).length > 0 && !now.some((m) => m.path === path)

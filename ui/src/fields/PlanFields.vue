@@ -15,7 +15,7 @@ const workspace = useWorkspace()
 const path = (f: PlanField) => `${props.base}/${f.at}`
 const get = (f: PlanField) => workspace.get(path(f)) as string | number | undefined
 const words = (f: PlanField) => (typeof f.hint === 'string' ? f.hint : undefined)
-/** What is chosen; nought is a choice too. */
+/** What is chosen; zero is a choice too. */
 const chosen = (f: PlanField) => {
   const value = get(f)
   return value === undefined || value === '' ? f.usual : value

@@ -1,4 +1,4 @@
-// A field told by its path below a base and its label: a figure or an estimate of the kind that the
+// A field stated by its path below a base and its label: a figure or an estimate of the kind that the
 // core says (tables.ts), or a whole number, a text, a choice, a switch.
 import type { Kind } from '@/quantities'
 
@@ -11,9 +11,9 @@ export interface PlanField {
   whole?: true
   text?: true
   options?: { value: string | number; name: string; more?: string }[]
-  usual?: string | number // of options: what none told means
+  usual?: string | number // of options: what none stated means
   on?: unknown // what it is when switched on
-  ask?: [yes: string, no: string] // a switch that may be not told: its words
+  ask?: [yes: string, no: string] // a switch that may be not stated: its words
 }
 
 /** Fields that stand only where something is so. */

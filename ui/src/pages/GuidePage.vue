@@ -31,7 +31,7 @@ watch(
   () => props.page,
   () => void nextTick(() => main.value?.focus()),
 )
-/** Links between its pages go without loading anew. */
+/** Links between its pages go without loading again. */
 function follow(e: MouseEvent) {
   const a = (e.target as HTMLElement).closest('a')
   const to = a?.getAttribute('href')

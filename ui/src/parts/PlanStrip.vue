@@ -36,7 +36,7 @@ const outings = computed(() =>
 const trailers = computed(() =>
   byOrder(workspace.plan?.trailers).map(([value, t]) => ({ value, name: t.name || 'Unnamed trailer' })),
 )
-/** The plan's verdict is the worst of its outings: told where it is not the one on screen. */
+/** The plan's verdict is the worst of its outings: stated where it is not the one on screen. */
 const rank: Record<string, number> = { fails: 0, unknown: 1, tight: 2, holds: 3 }
 const worst = computed(() => {
   const all = workspace.settledReport?.outings ?? []

@@ -71,7 +71,7 @@ const lbf = 4.4482216152605
 /** The sign before a sum of money. */
 export const currency = (region: string) => ({ uk: '£', eu: '€' })[region] ?? '$'
 
-/** Rounds half away from zero, drops trailing noughts, never prints "-0". */
+/** Rounds half away from zero, drops trailing zeros, never prints "-0". */
 function number(v: number, digits: number): string {
   const scale = 10 ** digits
   const rounded = Math.round(Math.abs(v) * scale) / scale
@@ -114,9 +114,9 @@ function feetInches(inches: number): string {
   return out + '"'
 }
 
-/** The gallon, l, by which a car's thirst is told: of the US in North America, else of the UK. */
+/** The gallon, l, by which a car's thirst is stated: of the US in North America, else of the UK. */
 const gallon = (l: Locale) => (l.region === 'na' ? usGallon : 4.54609)
-/** Whether what is filled is told in gallons and not in litres. */
+/** Whether what is filled is stated in gallons and not in litres. */
 const gallons = (l: Locale) => l.units === 'imperial' && l.region === 'na'
 /** l/100 km times miles a gallon. */
 const perGallon = (l: Locale) => (gallon(l) * 1e5) / mile

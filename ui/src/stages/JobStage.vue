@@ -73,7 +73,7 @@ function addLoad() {
 
 const named = (l: Load) => l.name.trim() !== '' && l.name !== fresh
 
-/** A kind brings its usual size, weight and way of standing; loose material is told by what it is. */
+/** A kind brings its usual size, weight and way of standing; loose material is stated by what it is. */
 function takeKind(id: string, kind: string, name?: string) {
   const ops: Op[] = [{ op: 'add', path: `/loads/${id}/kind`, value: kind }]
   if (name !== undefined) ops.push({ op: 'add', path: `/loads/${id}/name`, value: name })

@@ -20,7 +20,7 @@ export const useReference = defineStore('reference', () => {
       })
     return asked
   }
-  /** How many axles a kind of trailer has, and a trailer: as told, else as its kind. */
+  /** How many axles a kind of trailer has, and a trailer: as stated, else as its kind. */
   const usualAxles = (kind?: string) => data.value?.trailers.find((k) => k.id === kind)?.axles ?? 1
   const axlesOf = (trailer?: Trailer) => trailer?.axles || usualAxles(trailer?.kind)
   return { data, load, usualAxles, axlesOf }

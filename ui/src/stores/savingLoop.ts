@@ -113,7 +113,7 @@ export function useSavingLoop(
         return
       }
     } catch {
-      // the way to the server is gone again, or the base: told as a conflict below
+      // the way to the server is gone again, or the base: stated as a conflict below
     }
     if (planId === id.value) saveState.value = plan.value === doc ? 'conflict' : 'waiting'
     if (saveState.value === 'waiting') timer = setTimeout(() => void send(), saveMs)

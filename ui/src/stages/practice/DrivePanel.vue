@@ -132,7 +132,7 @@ function stop() {
   running.value = again.value = false
   own?.close()
 }
-/** The driver ends it: how it went is told. */
+/** The driver ends it: how it went is stated. */
 function end() {
   if (socket?.readyState === WebSocket.OPEN) socket.send(JSON.stringify({ steer: 0, pedal: 0, stop: true }))
 }

@@ -12,7 +12,7 @@ const ball = computed(() => ({
   x: props.seen.x - props.outline.overhang * Math.cos(props.seen.heading),
   y: props.seen.y - props.outline.overhang * Math.sin(props.seen.heading),
 }))
-// behind the ball is over nought in the trailer's own frame
+// behind the ball is above zero in the trailer's own frame
 const trailer = computed(
   () =>
     `translate(${ball.value.x} ${ball.value.y}) rotate(${degrees(props.seen.heading - props.seen.hitch) + 180})`,

@@ -13,7 +13,7 @@ const props = defineProps<{
   path: string
   lashing: Lashing
   points: PointOf[]
-  told: TiedStrap | undefined // undefined: not told to the end
+  told: TiedStrap | undefined // undefined: not stated to the end
   first: boolean // it gives first
   fresh: boolean
 }>()

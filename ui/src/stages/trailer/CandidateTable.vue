@@ -56,7 +56,7 @@ const left = (o: CandidateOuting) =>
     : o.payload.value < 0
       ? `${print('mass', -o.payload.value)} over`
       : `${nominal(o.payload)} left`
-/** A bow that comes near the car, or a long tail, is told in the outing's cell. */
+/** A bow that comes near the car, or a long tail, is stated in the outing's cell. */
 const gap = (o: CandidateOuting) => o.gap && o.near
 </script>
 

@@ -18,7 +18,7 @@ const workspace = useWorkspace()
 const reference = useReference()
 const { print, nominal, locale, worded } = useWords()
 const imperial = computed(() => locale.value.units === 'imperial')
-/** What weighs by its area is told by the square foot or metre. */
+/** What weighs by its area is stated by the square foot or metre. */
 const per = (f: Fitting) => (f.perArea && imperial.value ? 0.09290304 : 1)
 const trailer = computed(() => workspace.plan?.trailers[workspace.trailer])
 const fitted = computed(() =>
