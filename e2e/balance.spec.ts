@@ -4,7 +4,7 @@ test('the gravel fails, a fix is previewed, done and undone', async ({ page, hut
   await hut.open()
   const headline = page.locator('[data-headline]')
   await expect(headline).toHaveAttribute('data-outcome', 'fails')
-  await expect(headline).toContainText('Noseweight 22 kg, 2.2 %: under the window of 5 % to 7 %')
+  await expect(headline).toContainText('Noseweight 22 kg, 2.2 %: below the window of 5 % to 7 %')
   await accessible(page)
 
   const fix = page.locator('[data-code="balance.ball-window"] li').first()

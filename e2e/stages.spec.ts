@@ -39,7 +39,7 @@ test('tow vehicle: limits, and a car that is added with nothing known', async ({
   await expect(page.locator('[data-link="ball-limit"]')).toContainText('22 kg of 20 kg')
   await page.getByRole('button', { name: 'Another car' }).click()
   await settled(page)
-  await expect(page.locator('[data-headline]')).toContainText('under the window') // still the gravel
+  await expect(page.locator('[data-headline]')).toContainText('below the window') // still the gravel
   await expect(page.locator('[data-link="tow"]')).toContainText('Not known')
   await expect(page.getByRole('complementary', { name: 'Checks' })).toContainText('Weigh or find next')
 })

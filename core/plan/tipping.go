@@ -48,7 +48,7 @@ type Tipping struct {
 	// the whole line, from the drum to its end
 	LineLong *length `json:"lineLong,omitempty" is:"length of the line, >0..200"`
 	// winches of which one may do
-	AtHand map[string]TipWinch `json:"atHand,omitempty" is:"winch at hand"`
+	AtHand map[string]TipWinch `json:"atHand,omitempty" is:"winch you have"`
 	// what the line or strap may bear; years that a strap has been in the sun
 	LineMax  *mass    `json:"lineMax,omitempty" is:"line's limit"`
 	Strap    bool     `json:"strap,omitempty"`

@@ -90,7 +90,7 @@ func placed(r *rig.Rig) (f finding.Finding, owner, any bool) {
 			byID[r.Items[i].ID] = &r.Items[i]
 		}
 	}
-	fix := finding.Fix{Variant: finding.Variant{Name: said.Say("they stand so")}, Outcome: finding.Holds}
+	fix := finding.Fix{Variant: finding.Variant{Name: said.Say("confirm where they stand")}, Outcome: finding.Holds}
 	n := 0
 	for i := range r.Items {
 		it := &r.Items[i]
@@ -216,7 +216,7 @@ func crowded(f *finding.Finding) bool {
 	return len(f.Fixes) == 0 || len(f.Fixes[0].Patch) < len(f.Needs) // what found room can be confirmed
 }
 
-// heavyAsPlaced tells of a ball load over the usual that the app moved its loads as far back as they go.
+// heavyAsPlaced tells of a ball load above the usual that the app moved its loads as far back as they go.
 func (rep *Report) heavyAsPlaced(many bool) {
 	for i := range rep.Findings {
 		f := &rep.Findings[i]

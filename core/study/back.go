@@ -50,7 +50,7 @@ func bringBack(p *plan.Plan, c *Candidate, outings []string) *finding.Variant {
 		}
 		v := w.Variant
 		if slides != nil {
-			v.Name, v.Patch = append(v.Name, said.Piece{Text: ", slid anew"}), append(v.Patch, slides...)
+			v.Name, v.Patch = append(v.Name, said.Piece{Text: ", slid again"}), append(v.Patch, slides...)
 		}
 		return &v
 	}

@@ -159,7 +159,7 @@ export const heldWords: Record<string, string> = {
   pins: 'Pins',
   chains: 'Chains or straps',
   strip: 'A strip on the tail',
-  lip: 'Its lip alone',
+  lip: 'Only its lip',
 }
 export const carrierWords: Record<string, string> = {
   static: 'standing',
@@ -208,9 +208,9 @@ export const gateWords: Record<string, string> = {
 }
 export const tankWords: Record<string, string> = {
   box: 'a box',
-  upright: 'a cylinder that stands',
-  along: 'a cylinder that lies, along the trailer',
-  across: 'a cylinder that lies, across',
+  upright: 'an upright cylinder',
+  along: 'a cylinder lying along the trailer',
+  across: 'a cylinder lying across',
   saddle: 'a saddle over a tunnel',
 }
 export const bodyWords: Record<string, string> = {
@@ -232,7 +232,7 @@ export const partStateWords: Record<string, string> = {
   damaged: 'damaged',
 }
 export const toolFromWords: Record<string, string> = {
-  here: 'at hand',
+  here: 'I have it',
   borrowed: 'borrowed',
   hired: 'hired',
   bought: 'bought',

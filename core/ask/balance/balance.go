@@ -215,19 +215,19 @@ func ballWindow(r *rig.Rig, w *Window) finding.Finding {
 		f.Outcome = finding.Fails
 		limit(w.Low)
 		f.Says = append(
-			said.Say("{Ball load} %, %: under the window of % to %.", ball, pct, low, high),
+			said.Say("{Ball load} %, %: below the window of % to %.", ball, pct, low, high),
 			said.Piece{Text: MoveForward})
 	case Heavy(r) && (state == nil || stateShare > r.School.High && stateBorne):
 		limit(r.School.High * b.Mass.Nominal)
 		most, _ := borne(r, b.Ball.Nominal)
 		f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
 		f.Says = append(
-			said.Say("{Ball load} %, %: over the usual % to %, within its limit of %.", ball, pct, low, high, said.Mass(most)),
+			said.Say("{Ball load} %, %: above the usual % to %, within its limit of %.", ball, pct, low, high, said.Mass(most)),
 			said.Piece{Text: MoveBack})
 		if !lowSure { // what is too light at the other end matters more
 			f.Tight = finding.GuessTooRough
 			f.Says = append(
-				said.Say("{Ball load} %, %: over the usual % to %, but the guesses allow % to %. ",
+				said.Say("{Ball load} %, %: above the usual % to %, but the guesses allow % to %. ",
 					ball, pct, low, high, said.Share(share.Low), said.Share(share.High)),
 				weighFirst(r, r.School.Low, true)...)
 		}
@@ -235,14 +235,14 @@ func ballWindow(r *rig.Rig, w *Window) finding.Finding {
 		limit(r.School.High * b.Mass.Nominal)
 		f.Outcome = finding.Fails
 		f.Says = append(
-			said.Say("{Ball load} %, %: over the window of % to %.", ball, pct, low, high),
+			said.Say("{Ball load} %, %: above the window of % to %.", ball, pct, low, high),
 			said.Piece{Text: MoveBack})
 	case state != nil:
 		f.Outcome = finding.Fails
-		word := "under"
+		word := "below"
 		limit(w.Low)
 		if stateShare > r.School.High {
-			word = "over"
+			word = "above"
 			limit(r.School.High * b.Mass.Nominal)
 			if stateBorne {
 				f.Outcome, f.Tight = finding.Tight, finding.LittleRoom
@@ -282,7 +282,7 @@ func ballWindow(r *rig.Rig, w *Window) finding.Finding {
 	return f
 }
 
-// Heavy reports whether the nominal ball load lies over its window and within every limit on it that is
+// Heavy reports whether the nominal ball load lies above its window and within every limit on it that is
 // known.
 func Heavy(r *rig.Rig) bool {
 	if r.Bears == nil || r.Bears.Share == nil || !quantity.Exceeds(r.Bears.Share.Nominal, r.School.High) {

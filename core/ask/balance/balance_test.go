@@ -42,12 +42,12 @@ func TestBallWindow(t *testing.T) {
 		says    string
 	}{
 		{"inside 5 to 15 %", nil, finding.Holds, "", "Noseweight 60 kg, 9.2 %: inside the window of 5 % to 15 %."},
-		{"under 10 to 15 %", []string{school, `"ten-fifteen"`}, finding.Fails, "", "Noseweight 60 kg, 9.2 %: under the window of 10 % to 15 %. Move weight forward."},
+		{"under 10 to 15 %", []string{school, `"ten-fifteen"`}, finding.Fails, "", "Noseweight 60 kg, 9.2 %: below the window of 10 % to 15 %. Move weight forward."},
 		// 60 kg of the 75 that the car bears: heavier than is usual, and no limit is broken
-		{"over 5 to 7 %, under the limit", []string{school, `"five-seven"`}, finding.Tight, finding.LittleRoom, "Noseweight 60 kg, 9.2 %: over the usual 5 % to 7 %, within its limit of 75 kg. Move weight back."},
-		{"over 5 to 7 %, at the limit", []string{school, `"five-seven"`, "/towVehicles/car/ballLimit", `60`}, finding.Tight, finding.LittleRoom, "Noseweight 60 kg, 9.2 %: over the usual 5 % to 7 %, within its limit of 60 kg. Move weight back."},
-		{"over 5 to 7 % and the limit", []string{school, `"five-seven"`, "/towVehicles/car/ballLimit", `59`}, finding.Fails, "", "Noseweight 60 kg, 9.2 %: over the window of 5 % to 7 %. Move weight back."},
-		{"over 5 to 7 %, no limit known", []string{school, `"five-seven"`, "/towVehicles/car/ballLimit", "-", "/towVehicles/car/hitchBall", "-"}, finding.Fails, "", "Noseweight 60 kg, 9.2 %: over the window of 5 % to 7 %. Move weight back."},
+		{"over 5 to 7 %, under the limit", []string{school, `"five-seven"`}, finding.Tight, finding.LittleRoom, "Noseweight 60 kg, 9.2 %: above the usual 5 % to 7 %, within its limit of 75 kg. Move weight back."},
+		{"over 5 to 7 %, at the limit", []string{school, `"five-seven"`, "/towVehicles/car/ballLimit", `60`}, finding.Tight, finding.LittleRoom, "Noseweight 60 kg, 9.2 %: above the usual 5 % to 7 %, within its limit of 60 kg. Move weight back."},
+		{"over 5 to 7 % and the limit", []string{school, `"five-seven"`, "/towVehicles/car/ballLimit", `59`}, finding.Fails, "", "Noseweight 60 kg, 9.2 %: above the window of 5 % to 7 %. Move weight back."},
+		{"over 5 to 7 %, no limit known", []string{school, `"five-seven"`, "/towVehicles/car/ballLimit", "-", "/towVehicles/car/hitchBall", "-"}, finding.Fails, "", "Noseweight 60 kg, 9.2 %: above the window of 5 % to 7 %. Move weight back."},
 		// 60 − 160·0.155 = 35.2 kg, 5.42 %: inside by less than a twentieth of the window's ten
 		// points, and placing it within 10 mm (1.6 kg) does not take it out.
 		{"just inside below", []string{crateBack, `0.905`}, finding.Tight, finding.LittleRoom, "Noseweight 35 kg, 5.4 %: just inside the window of 5 % to 15 %."},
@@ -55,11 +55,11 @@ func TestBallWindow(t *testing.T) {
 		{"placing decides", []string{crateBack, `0.915`}, finding.Tight, finding.GuessTooRough, "Noseweight 34 kg, 5.2 %, but the guesses allow 4.9 % to 5.4 %. Next: find where the weight of Crate lies: weigh both its ends."},
 		// the crate's middle within 0.25 m and its place within 10 mm, ±41.6 kg: 18.4 to 101.6 of 650
 		{"over 5 to 7 %, and it may be under", []string{school, `"five-seven"`, "/loads/crate/centre/back", `{"value":0.5,"plusMinus":0.25,"how":"guessed"}`}, finding.Tight, finding.GuessTooRough,
-			"Noseweight 60 kg, 9.2 %: over the usual 5 % to 7 %, but the guesses allow 2.8 % to 15.6 %. Next: find where the weight of Crate lies: weigh both its ends."},
+			"Noseweight 60 kg, 9.2 %: above the usual 5 % to 7 %, but the guesses allow 2.8 % to 15.6 %. Next: find where the weight of Crate lies: weigh both its ends."},
 		// 60 − 160·0.4 = −4 kg
 		{"lifts the car", []string{crateBack, `1.15`}, finding.Fails, "", "Noseweight −4 kg: the trailer will sway and lift the car's tail. Move weight forward."},
 		// 60 + 160·0.24 = 98.4 kg, 15.14 %
-		{"over 15 %", []string{crateBack, `0.51`}, finding.Fails, "", "Noseweight 98 kg, 15.1 %: over the window of 5 % to 15 %. Move weight back."},
+		{"over 15 %", []string{crateBack, `0.51`}, finding.Fails, "", "Noseweight 98 kg, 15.1 %: above the window of 5 % to 15 %. Move weight back."},
 		// A crate of 400 ± 60 kg: nothing crosses.
 		{"doubt inside", []string{crateMass, `{"value":400,"plusMinus":60,"how":"guessed"}`}, finding.Holds, "", "Noseweight 60 kg, 9.2 %: inside the window of 5 % to 15 %."},
 	} {
@@ -114,7 +114,7 @@ func TestFourSevenFloor(t *testing.T) {
 	near(t, "low end of a light trailer", got.Window.Low, 10)
 }
 
-// The lowest cap ends the window; where it lies under the window's beginning
+// The lowest cap ends the window; where it lies below the window's beginning
 // that is stated.
 func TestCappedWindow(t *testing.T) {
 	got, _ := check(t)
@@ -296,19 +296,19 @@ func TestStates(t *testing.T) {
 		want, says string
 	}{
 		// 60 kg at x = 2.75 stays: full 20 + 40 − 10 = 50 of 750, 6.7 %.
-		{[]string{at, `{"on":"deck","at":{"back":1.5}}`, sample.Crate + "/optional", `true`}, "fails", "Without Crate it is 2.9 %: under the window of 5 % to 15 %"}, // 10 of 350
+		{[]string{at, `{"on":"deck","at":{"back":1.5}}`, sample.Crate + "/optional", `true`}, "fails", "Without Crate it is 2.9 %: below the window of 5 % to 15 %"}, // 10 of 350
 		{[]string{at, `{"on":"deck","at":{"back":1.5},"optional":true}`}, "holds", "inside"},
-		{[]string{at, `{"on":"deck","at":{"back":2.0},"optional":true}`}, "fails", "Noseweight 30 kg, 4 %: under"},
+		{[]string{at, `{"on":"deck","at":{"back":2.0},"optional":true}`}, "fails", "Noseweight 30 kg, 4 %: below"},
 		// At x = 0.25 behind the board it adds 100·1.25/2.5 = 50: full 110 of 750, 14.7 %.
-		{[]string{at, `{"on":"deck","at":{"back":0}}`, sample.Crate + "/optional", `true`, "/towVehicles/car/ballLimit", `200`, "/towVehicles/car/hitchBall", `200`}, "tight", "Without Crate it is 20 %: over"}, // 70 of 350
+		{[]string{at, `{"on":"deck","at":{"back":0}}`, sample.Crate + "/optional", `true`, "/towVehicles/car/ballLimit", `200`, "/towVehicles/car/hitchBall", `200`}, "tight", "Without Crate it is 20 %: above"}, // 70 of 350
 		// Heavy when full, 20 + 400·0.6/2.5 − 30 = 86 kg of 750, hides no state that is too light: without the crate −10 of 350.
 		{[]string{at, `{"on":"deck","at":{"back":2.0}}`, sample.Crate + "/optional", `true`, sample.Crate + "/at/back", `0.4`, school, `"five-seven"`,
-			"/towVehicles/car/ballLimit", `200`, "/towVehicles/car/hitchBall", `200`}, "fails", "Full, the noseweight is 11.5 %. Without Crate it is −2.9 %: under"},
+			"/towVehicles/car/ballLimit", `200`, "/towVehicles/car/hitchBall", `200`}, "fails", "Full, the noseweight is 11.5 %. Without Crate it is −2.9 %: below"},
 		// nor one over a limit: 86 kg when full of the 90 allowed, 20 + 96 = 116 without the second
 		{[]string{at, `{"on":"deck","at":{"back":2.0},"optional":true}`, sample.Crate + "/at/back", `0.4`, school, `"five-seven"`,
-			"/towVehicles/car/ballLimit", `90`, "/towVehicles/car/hitchBall", `200`}, "fails", "Without Second it is 17.8 %: over"},
+			"/towVehicles/car/ballLimit", `90`, "/towVehicles/car/hitchBall", `200`}, "fails", "Without Second it is 17.8 %: above"},
 		// 110 kg when full are the most of any state: over a limit of 109
-		{[]string{at, `{"on":"deck","at":{"back":0}}`, sample.Crate + "/optional", `true`, "/towVehicles/car/ballLimit", `109`, "/towVehicles/car/hitchBall", `200`}, "fails", "Without Crate it is 20 %: over"},
+		{[]string{at, `{"on":"deck","at":{"back":0}}`, sample.Crate + "/optional", `true`, "/towVehicles/car/ballLimit", `109`, "/towVehicles/car/hitchBall", `200`}, "fails", "Without Crate it is 20 %: above"},
 	} {
 		p := sample.Plan(t, append(append([]string{}, second...), c.placements...)...)
 		f := sample.Find(t, balance.Check(rig.Resolve(p, "t", "o")).Findings, balance.CodeWindow)

@@ -444,7 +444,7 @@ func (b *builder) hang(g *gear) {
 	}
 }
 
-// rate is a spring's, N/m a side and axle: as stated, else its rated load over the usual deflection.
+// rate is a spring's, N/m a side and axle: as stated, else its rated load above the usual deflection.
 func (b *builder) rate() float64 {
 	n := 2 * float64(max(1, len(b.axles)))
 	if k, ok := b.r.SpringRate(); ok && k > 0 {

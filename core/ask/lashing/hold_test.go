@@ -264,7 +264,7 @@ func TestImprove(t *testing.T) {
 			t.Fatal(err)
 		}
 	}
-	if says := lashing.Answer(fs).Text(r.Plan.Locale()); !strings.Contains(says, "Crate stays up to") {
+	if says := lashing.Answer(fs).Text(r.Plan.Locale()); !strings.Contains(says, "Crate stays put up to") {
 		t.Error(says)
 	}
 	rough := []finding.Finding{{Stage: lashing.Stage, Outcome: finding.Tight, Tight: finding.GuessTooRough}, {Stage: "road", Outcome: finding.Fails}}

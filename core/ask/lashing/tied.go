@@ -224,7 +224,7 @@ func balance(r *rig.Rig, l *Load) (finding.Finding, []GBar, string) {
 	f.Margin = &margin
 	gives := map[string]string{"slips": "then it slips", "tips": "then it tips", "lifts": "then it lifts", "strap": "then a strap is at its limit"}[b.Gives]
 	f.Says = said.Say(
-		"% stays up to % of its weight "+Directions[at].Name+", % asked; "+gives+".",
+		"% stays put up to % of its weight "+Directions[at].Name+", % asked; "+gives+".",
 		name,
 		said.Share(b.Has),
 		said.Share(b.Asked),

@@ -39,7 +39,7 @@ const (
 	lampsLow      = 0.35 // above the ground
 )
 
-// Line is the height at which a driver just sees over the window's lower edge at x behind the ball,
+// Line is the height at which a driver just sees above the window's lower edge at x behind the ball,
 // m: from the eye (e before the ball, h high) over the edge (d before it, s high),
 // z = s − (h − s)·(x + d)/(e − d).
 func Line(eyeAhead, eyeUp, sillUp, sillAhead, x float64) float64 {

@@ -41,7 +41,7 @@ func (s *Setup) reach() (finding.Finding, bool) {
 	wants += turnsLeft * math.Pi * drum
 	f.AtMost(quantity.KindLength, wants, float64(*s.t.LineLong))
 	f.Says = said.Say(
-		"With the bed down the line spans % and the winch "+where+", three turns on its drum; it is % long.",
+		"With the bed down the line needs %, with the winch "+where+" and three turns on its drum; it is % long.",
 		said.Length(wants),
 		said.Length(*s.t.LineLong),
 	)
@@ -53,7 +53,7 @@ func (s *Setup) reach() (finding.Finding, bool) {
 
 // atHand is the weakest of the winches at hand that does it: rated for lifting, holding by itself, on its last layer.
 func (s *Setup) atHand() (finding.Finding, bool) {
-	f := s.base(CodeAtHand, "Which winch at hand", "atHand")
+	f := s.base(CodeAtHand, "Which of your winches", "atHand")
 	f.Gate = ""
 	if !s.winds() || len(s.t.AtHand) == 0 {
 		return f, false
@@ -78,7 +78,7 @@ func (s *Setup) atHand() (finding.Finding, bool) {
 			Where: said.Say("On their plates."),
 		}}
 		if _, untold := s.fuller(); len(untold) > 0 {
-			f.Says = slices.Concat(f.Says, said.Say(" Tell "), finding.Takes(untold), said.Say("."))
+			f.Says = slices.Concat(f.Says, said.Say(" Enter "), finding.Takes(untold), said.Say("."))
 			f.Needs = append(f.Needs, untold...)
 		}
 	default:

@@ -215,7 +215,7 @@ func (c *Case) fitsOther(felt int) float64 {
 	return w
 }
 
-// tells is from how much over the usual chance a sign or an answer speaks for a cause.
+// tells is from how much above the usual chance a sign or an answer speaks for a cause.
 const tells = 3
 
 // row is a cause with what speaks for it and against.

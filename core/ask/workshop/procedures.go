@@ -44,7 +44,7 @@ func procedures(r *rig.Rig) []Procedure {
 			},
 			Check: "At the rim, top and bottom: a play you can just feel, no knock. After the first drive the hub is hand-warm.",
 		}, Procedure{
-			Name: "Factory grease: keep it or pack anew",
+			Name: "Factory grease: keep it or pack again",
 			Does: []string{
 				"Keep it if the leaflet names a grease for the road and the bearing is full of it.",
 				"Pack again if it is thin, dry, a rust preventer, or of an unknown kind: wash out, dry, press grease through the cage.",

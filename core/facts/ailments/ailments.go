@@ -73,8 +73,8 @@ var Signs = []Sign{
 
 // Looks lists what to look at.
 var Looks = []Look{
-	{"ballLow", "Weigh the ball: is it under its window?", 2, ""},
-	{"ballHigh", "Weigh the ball: is it over its window?", 2, ""},
+	{"ballLow", "Weigh the ball: is it below its window?", 2, ""},
+	{"ballHigh", "Weigh the ball: is it above its window?", 2, ""},
 	{"massOver", "Weigh it: is it over plate, axle or {tyre}s?", 4, "Take load off before driving on."},
 	{"sideHeavy", "Does one side bear clearly more than the other?", 3, ""},
 	{"notLevel", "Coupled on level ground, does the trailer clearly slope?", 1, ""},

@@ -111,7 +111,7 @@ func List(parts ...Sentence) Sentence {
 // always the same stands in square brackets in its metric unit, and is printed
 // in the plan's. A verb behind the name of several things is in the plural.
 //
-//	Say("{Ball load} %, under the window", Mass(31))
+//	Say("{Ball load} %, below the window", Mass(31))
 //	Say("Tighten the nuts again after [50 km].")
 func Say(pattern string, parts ...Piece) Sentence {
 	s := make(Sentence, 0, 1+2*(strings.Count(pattern, "%")+strings.Count(pattern, "{")))

@@ -16,7 +16,7 @@ func TestSay(t *testing.T) {
 		say    said.Sentence
 		na, nz string
 	}{
-		{said.Say("{Ball load} %, under the window", said.Mass(31.0)), "Tongue weight 68 lb, under the window", "Ball weight 31 kg, under the window"},
+		{said.Say("{Ball load} %, below the window", said.Mass(31.0)), "Tongue weight 68 lb, below the window", "Ball weight 31 kg, below the window"},
 		{said.Say("% on the {tyre}", said.Between(quantity.KindMass, r)), "68 lb (55 lb to 88 lb) on the tire", "31 kg (25 kg to 40 kg) on the tyre"},
 		{said.Say("the % weighs %", said.Name("<b>skiff", "load"), said.Mass(48.0)), "the <b>skiff weighs 106 lb", "the <b>skiff weighs 48 kg"},
 		{said.Say("%", said.Name("  ", "the load")), "the load", "the load"},

@@ -103,7 +103,7 @@ const columnScale = computed(() => {
       <div v-if="rear">
         <SceneView :view="rear" :scale="rearScale" :others="others?.rear" />
         <details v-if="named('beam')" class="text-soft mt-2 pl-3 text-sm">
-          <summary class="min-h-6 cursor-pointer">Signs of the beam</summary>
+          <summary class="min-h-6 cursor-pointer">Key to the beam</summary>
           <ul class="mt-1 space-y-1">
             <li v-for="[sign, word] in legend" :key="word" class="flex items-center gap-2">
               <svg class="drawing shrink-0" width="22" height="16" viewBox="0 0 22 16" aria-hidden="true">

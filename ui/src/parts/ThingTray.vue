@@ -108,7 +108,7 @@ function turn() {
             v-if="byApp && found"
             class="act-main min-h-11"
             title="Placed by the app: confirm its place"
-            @click="workspace.setAt(`${thing.place}/pinned`, true, `${thing.name} stands so`)"
+            @click="workspace.setAt(`${thing.place}/pinned`, true, `${thing.name} stands there`)"
           >
             It stands there
           </button>
