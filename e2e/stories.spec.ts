@@ -198,7 +198,10 @@ async function begin(hand: Hand, told: Told) {
   hand.fields++
   hand.typed += name.length
   await page.getByLabel('Name').fill(name)
-  if (kind) await hand.click(page.getByRole('option', { name: kind }).first())
+  if (kind) {
+    await hand.click(page.getByRole('option', { name: kind }).first())
+    await expect(page.getByLabel('Name')).toBeFocused() // the list gives the focus back a moment later
+  }
   if (count !== '1') await hand.fill('How many', count)
   await hand.fill('Weight of each', weight)
   await hand.next()

@@ -144,7 +144,7 @@ func Resolve(p *plan.Plan, trailerID, outingID string) *Rig {
 		Scope:   finding.Scope{Trailer: trailerID, Outing: outingID},
 		Rules:   norms.Of(p.Region),
 	}
-	r.School = norms.SchoolOf(p.BallSchool, r.Rules)
+	r.School = norms.SchoolOf(p.BallSchool, t.Kind, r.Rules)
 	if o, ok := p.Outings[outingID]; ok {
 		r.Outing = &o
 		if l, ok := o.Layouts[trailerID]; ok {

@@ -629,7 +629,7 @@ func skills(j *judge) {
 	case j.r.Trailer.Comes == "" && needs == "":
 		j.need(j.tp+"/comes", "how it comes: ready, kit, used, frame or own", "Say so under the trailer.")
 	case cost.Can(j.w.Skills, needs):
-		j.say(finding.Holds, fmt.Sprintf("It takes %s.", word))
+		j.say(finding.Holds, fmt.Sprintf("It needs %s.", word))
 	default:
 		j.say(finding.Fails, fmt.Sprintf("It needs %s, and you do not have that.", word))
 	}

@@ -55,6 +55,9 @@ var Schools = []School{
 	{ID: "ten-fifteen", Name: "10 to 15 %", Low: 0.10, High: 0.15,
 		Reason: "A heavy ball damps snaking well behind a stiff, heavy tow vehicle. It needs a hitch rated for it.",
 		Source: source("North American towing practice", "general", "C")},
+	{ID: "five-ten", Name: "5 to 10 %, for boats", Low: 0.05, High: 0.10,
+		Reason: "A boat's motor sits at its stern, and boat trailers are built for a lighter ball.",
+		Source: source("North American towing practice", "boat trailers", "C")},
 	{ID: "four-seven", Name: "4 to 7 %, or 25 kg", Low: 0.04, Floor: 25, High: 0.07,
 		Reason: "Light towbars carry little, so the ball stays light: at least 4 % of the loaded trailer, of which 25 kg is always enough.",
 		Source: source("StVZO § 44(3); Regulation (EU) 2021/535", "Annex XIII", "B")},
@@ -70,11 +73,12 @@ var Schools = []School{
 type RuleSet struct {
 	Region         quantity.Region `json:"region"`
 	Name           string          `json:"name"`
-	School         string          `json:"school"`      // usual ball-load window
-	TowReads       Reads           `json:"towReads"`    // what the tow rating is held against
-	BrakesAbove    mass            `json:"brakesAbove"` // kg
-	BrakesLow      mass            `json:"brakesLow"`   // where states differ: the least …
-	BrakesHigh     mass            `json:"brakesHigh"`  // … and the greatest figure
+	School         string          `json:"school"`               // usual ball-load window
+	BoatSchool     string          `json:"boatSchool,omitempty"` // of boat trailers, where it is another
+	TowReads       Reads           `json:"towReads"`             // what the tow rating is held against
+	BrakesAbove    mass            `json:"brakesAbove"`          // kg
+	BrakesLow      mass            `json:"brakesLow"`            // where states differ: the least …
+	BrakesHigh     mass            `json:"brakesHigh"`           // … and the greatest figure
 	BrakesRead     Reads           `json:"brakesRead"`
 	BrakesPlated   bool            `json:"brakesPlated,omitempty"` // they count what the plate permits, whatever is on
 	BrakesSource   finding.Source  `json:"brakesSource"`
@@ -101,7 +105,8 @@ func found(title, clause, confidence string) *finding.Source {
 
 // RuleSets lists the rule sets in the order in which they are offered.
 var RuleSets = []RuleSet{
-	{Region: quantity.NorthAmerica, Name: "North America", School: "ten-fifteen", TowReads: ReadsTotal, BallsDiffer: true,
+	{Region: quantity.NorthAmerica, Name: "North America", School: "ten-fifteen", BoatSchool: "five-ten",
+		TowReads: ReadsTotal, BallsDiffer: true,
 		BrakesAbove: 3000 * pound, BrakesLow: 1000 * pound, BrakesHigh: 4500 * pound, BrakesRead: ReadsTotal,
 		BrakesSource: source("State and province codes; 49 CFR 393.42 as reference", "often 3,000 lb gross", "C"),
 		ChainsNeeded: 2, LinkStrength: found("49 CFR 393.70(d); SAE J684", "breaks at the gross weight or more", "B"),
@@ -146,9 +151,13 @@ func Of(r quantity.Region) *RuleSet {
 	return &RuleSets[1]
 }
 
-// SchoolOf gives the school by id, or the rule set's usual one.
-func SchoolOf(id string, r *RuleSet) *School {
-	for _, want := range []string{id, r.School} {
+// SchoolOf gives the school by id, or the rule set's usual one for a kind of trailer.
+func SchoolOf(id, kind string, r *RuleSet) *School {
+	usual := r.School
+	if kind == "boat" && r.BoatSchool != "" {
+		usual = r.BoatSchool
+	}
+	for _, want := range []string{id, usual} {
 		for i := range Schools {
 			if Schools[i].ID == want {
 				return &Schools[i]

@@ -36,7 +36,7 @@ func TestRuleSets(t *testing.T) {
 		if r.Region != region || r.BrakesSource.Title == "" || r.LinkSource.Title == "" {
 			t.Errorf("%s: %+v", region, r)
 		}
-		if s := norms.SchoolOf("", r); s.ID != r.School {
+		if s := norms.SchoolOf("", "utility", r); s.ID != r.School {
 			t.Errorf("%s: usual window %s, want %s", region, s.ID, r.School)
 		}
 		if r.BrakesLow > r.BrakesAbove || r.BrakesAbove > r.BrakesHigh {
@@ -48,8 +48,20 @@ func TestRuleSets(t *testing.T) {
 			t.Errorf("%+v", s)
 		}
 	}
-	if norms.SchoolOf("no-such", norms.Of(quantity.NorthAmerica)).ID != "ten-fifteen" || norms.Of("moon").Region != quantity.UK {
+	if norms.SchoolOf("no-such", "", norms.Of(quantity.NorthAmerica)).ID != "ten-fifteen" || norms.Of("moon").Region != quantity.UK {
 		t.Error("an unknown choice does not fall back")
+	}
+	// A boat's trailer has a lighter ball in North America, unless the owner chose; elsewhere it is as any other.
+	for _, c := range []struct {
+		region          quantity.Region
+		own, kind, want string
+	}{
+		{quantity.NorthAmerica, "", "boat", "five-ten"}, {quantity.NorthAmerica, "ten-fifteen", "boat", "ten-fifteen"},
+		{quantity.NorthAmerica, "", "flatbed", "ten-fifteen"}, {quantity.UK, "", "boat", "five-seven"},
+	} {
+		if got := norms.SchoolOf(c.own, c.kind, norms.Of(c.region)).ID; got != c.want {
+			t.Errorf("%s %q %s: %s, want %s", c.region, c.own, c.kind, got, c.want)
+		}
 	}
 }
 

@@ -3413,6 +3413,7 @@ export interface RearMark {
 export interface RuleSet {
   allBrakedAbove?: number;
   ballsDiffer?: boolean;
+  boatSchool?: string;
   brakesAbove: number;
   brakesHigh: number;
   brakesLow: number;

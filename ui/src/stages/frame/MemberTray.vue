@@ -96,7 +96,7 @@ function remove() {
         class="w-56"
         label="Member selected"
         :value="id || undefined"
-        none="Take one"
+        none="Select one"
         :options="members.map(([value, m]) => ({ value, name: m.name || 'unnamed' }))"
         @chosen="workspace.selected = $event ? `${base}/${$event}` : ''"
       />

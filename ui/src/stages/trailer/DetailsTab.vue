@@ -32,6 +32,7 @@ const payload = computed(() => workspace.report?.findings.find((f) => f.code ===
 const rules = computed<PlanField[]>(() => {
   const sets = reference.data?.ruleSets ?? []
   const schools = reference.data?.schools ?? []
+  const own = sets.find((r) => r.region === workspace.plan?.region)
   return [
     {
       at: 'region',
@@ -42,7 +43,7 @@ const rules = computed<PlanField[]>(() => {
       at: 'ballSchool',
       label: `${term('Ball load')} window`,
       options: schools.map((s) => ({ value: s.id, name: s.name, more: s.reason })),
-      usual: sets.find((r) => r.region === workspace.plan?.region)?.school,
+      usual: (trailer.value?.kind === 'boat' && own?.boatSchool) || own?.school,
     },
   ]
 })

@@ -118,7 +118,7 @@ function add() {
           class="min-w-48 flex-1"
           label="The cable on member"
           :value="member || undefined"
-          none="take one"
+          none="select one"
           :options="Object.entries(members).map(([id, m]) => ({ value: id, name: m.name || 'a member' }))"
           @chosen="workspace.selected = $event ? `${base}/frame/members/${$event}` : ''"
         />
