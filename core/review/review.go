@@ -519,12 +519,20 @@ func stages(fs []finding.Finding, r *rig.Rig) []StageState {
 	out := []StageState{}
 	for _, id := range Stages {
 		s := StageState{ID: id, Least: leastOf(id, fs, r)}
+		open := false // something minor
 		for i := range fs {
-			// A minor unknown does not stand for a whole stage; a load that is not tied is none.
-			counts := fs[i].Outcome != finding.Unknown || fs[i].Essential || id == lashing.Stage
-			if fs[i].Stage == id && !fs[i].Compares && counts {
-				s.Outcome = finding.Worse(s.Outcome, fs[i].Outcome)
+			if fs[i].Stage != id || fs[i].Compares {
+				continue
 			}
+			// A minor unknown does not hide what is tight in a stage; a load that is not tied is none.
+			if fs[i].Outcome != finding.Unknown || fs[i].Essential || id == lashing.Stage {
+				s.Outcome = finding.Worse(s.Outcome, fs[i].Outcome)
+			} else if fs[i].Gate != "" {
+				open = true
+			}
+		}
+		if s.Outcome == finding.Holds && open { // it does not hold while that is not known
+			s.Outcome = finding.Unknown
 		}
 		out = append(out, s)
 	}

@@ -278,3 +278,30 @@ func TestGrowth(t *testing.T) {
 		t.Errorf("250 loads take %v, 1000 %v", few, many)
 	}
 }
+
+// A stage whose checks hold does not hold while a minor one is not known; what is tight in it still shows.
+func TestStageWithSomethingOpen(t *testing.T) {
+	vehicle := func(sets ...string) finding.Outcome {
+		for _, s := range review.Review(sample.Plan(t, sets...), review.Request{}).Stages {
+			if s.ID == "vehicle" {
+				return s.Outcome
+			}
+		}
+		return ""
+	}
+	roomy := []string{"/towVehicles/car/gross", "2500", "/towVehicles/car/train", "4000", "/towVehicles/car/towUnbraked", "900", "/towVehicles/car/ballLimit", "100",
+		"/towVehicles/car/hitchBall", "100", "/towVehicles/car/rearLimit", "1200"}
+	for _, c := range []struct {
+		name string
+		sets []string
+		want finding.Outcome
+	}{
+		{"all hold", roomy, finding.Holds},
+		{"the plug not known", append(roomy, "/towVehicles/car/socket", `"pin-7"`), finding.Unknown},
+		{"and something tight", append(roomy, "/towVehicles/car/socket", `"pin-7"`, "/towVehicles/car/gross", "1780"), finding.Tight},
+	} {
+		if got := vehicle(c.sets...); got != c.want {
+			t.Errorf("%s: %s, want %s", c.name, got, c.want)
+		}
+	}
+}

@@ -50,7 +50,7 @@ async function start() {
     <TabGroup v-else>
       <TabBar :names="['Try it', 'Find a fault', 'Lamps and wires', 'Battery and brakes']" label="Wiring" />
       <TabPanels class="flex flex-col gap-2">
-        <TabPanel tabindex="-1"><TesterPanel /></TabPanel>
+        <TabPanel tabindex="-1"><TesterPanel :plugs="plugs" /></TabPanel>
         <TabPanel tabindex="-1"><FaultPanel /></TabPanel>
         <TabPanel tabindex="-1"><LampsPanel :plugs="plugs" /></TabPanel>
         <TabPanel tabindex="-1"><PowerPanel /></TabPanel>

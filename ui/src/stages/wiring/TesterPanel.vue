@@ -9,6 +9,7 @@ import { useStudy } from '@/stores/study'
 import { useWorkspace } from '@/stores/workspace'
 import { switchWords, useWords } from '@/words'
 
+defineProps<{ plugs: { value: string; name: string }[] }>()
 const workspace = useWorkspace()
 const { say, print } = useWords()
 const on = ref<string[]>(['tail'])
@@ -64,7 +65,15 @@ const width = (b: number) => `${Math.min(100, Math.round(b * 100))}%`
 <template>
   <div class="plate p-3" data-tester>
     <p v-if="failure" class="text-fails" role="alert">{{ failure }}</p>
-    <p v-if="data && !picture">Choose the trailer’s plug under Lamps and wires.</p>
+    <ChoiceField
+      v-if="data && !picture"
+      class="max-w-xs"
+      label="The trailer’s plug"
+      value=""
+      none="choose"
+      :options="plugs"
+      @chosen="workspace.setAt(`/trailers/${workspace.trailer}/plug`, $event || undefined, 'plug')"
+    />
     <template v-if="picture">
       <div class="grid grid-cols-3 gap-2 sm:grid-cols-6" role="group" aria-label="Switches">
         <button
