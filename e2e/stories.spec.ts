@@ -381,7 +381,7 @@ test('a machine on ramps with a winch', async ({ page }) => {
   await settled(page)
   // what is still missing is asked where the drive will be shown
   const drive = page.locator('[data-drive]')
-  await expect(drive).toContainText("it takes the deck's height")
+  await expect(drive).toContainText("enter the deck's height")
   await hand.fill("The deck's height", '520 mm', drive)
   await settled(page)
   await expect(drive.locator('svg')).not.toHaveCount(0)

@@ -88,7 +88,7 @@ func TestImpossible(t *testing.T) {
 		"no room":              {append(crates(1, 1.3, 1.3, 10), sample.Crate+"/pinned", "true"), "No room is left for Box 0"},
 		"nothing":              {[]string{sample.Crate, "-"}, "Nothing to place"},
 		"no axle":              {[]string{"/trailers/t/couplingToAxle", "-"}, "Not known yet"},
-		"no deck":              {[]string{"/trailers/t/deckLength", "-"}, "Not known yet: it takes the deck's length."},
+		"no deck":              {[]string{"/trailers/t/deckLength", "-"}, "Not known yet: enter the deck's length."},
 		"pinned":               {[]string{sample.Crate + "/pinned", "true"}, "every load is pinned"},
 		"no window":            {[]string{"/towVehicles/car/ballLimit", "20"}, "No tongue weight fits"},
 	} {

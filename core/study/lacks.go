@@ -51,7 +51,7 @@ func deckLacks(r *rig.Rig) (l Lacks) {
 
 // sum is what a study cannot do without, as a sentence.
 func (l *Lacks) sum() said.Sentence {
-	return slices.Concat(said.Say("Not known yet: it takes "), finding.Takes(l.Needs), said.Say("."))
+	return slices.Concat(said.Say("Not known yet: enter "), finding.Takes(l.Needs), said.Say("."))
 }
 
 // roughly begins a sentence on what was taken at a usual figure.

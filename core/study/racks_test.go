@@ -84,7 +84,7 @@ func TestRacksThatCannotBe(t *testing.T) {
 	}{
 		"too wide": {hull("2.7"), "2700 mm wide and 2550 mm is allowed"},
 		"no hulls": {nil, "No hulls in this outing"},
-		"no deck":  {append(hull("0.9"), "/trailers/t/deckLength", "-"), "Not known yet: it takes the deck's length."},
+		"no deck":  {append(hull("0.9"), "/trailers/t/deckLength", "-"), "Not known yet: enter the deck's length."},
 		"too high": {append(hull("0.9"), "/loads/crate/size/height/value", "2.2"), "No rack below 2600 mm"},
 	} {
 		p := sample.Plan(t, c.sets...)

@@ -169,7 +169,7 @@ func ballWindow(r *rig.Rig, w *Window) finding.Finding {
 		f.Outcome, f.Needs = finding.Unknown, r.Needs
 		f.Says = said.Say("{Ball load} not known: fill in the rest first.")
 		if len(r.Needs) > 0 {
-			f.Says = append(said.Say("{Ball load} not known: it takes "), r.Needs[0].Says...)
+			f.Says = append(said.Say("{Ball load} not known: enter "), r.Needs[0].Says...)
 			f.Says = append(f.Says, said.Piece{Text: "."})
 		}
 		return f
@@ -457,7 +457,7 @@ func sides(r *rig.Rig) (finding.Finding, bool) {
 	f := finding.Finding{Code: CodeSides, Stage: Stage, Scope: r.Scope, Gate: finding.GateGo,
 		Subject: "/trailers/" + r.Scope.Trailer, Title: said.Say("Left and right"), Source: norms.Practice("wheels within a tenth of the axle's load")}
 	if r.Trailer.Track == nil {
-		f.Outcome, f.Says = finding.Unknown, said.Say("Left and right not known: it takes the track.")
+		f.Outcome, f.Says = finding.Unknown, said.Say("Left and right not known: enter the track.")
 		f.Needs = []finding.Need{
 			{
 				Path:  "/trailers/" + r.Scope.Trailer + "/track",

@@ -36,7 +36,7 @@ type State struct {
 const CodeMust = "job.must"
 
 // Check judges every want of the plan on the rig's trailer, in order. A want
-// to carry an outing is left Not known here: it takes a whole review, which
+// to carry an outing is left Not known here: enter a whole review, which
 // stands above.
 func Check(r *rig.Rig) []State {
 	var out []State
@@ -100,7 +100,7 @@ func (j *judge) say(o finding.Outcome, pattern string, parts ...said.Piece) {
 func (j *judge) need(path, says, where string) {
 	j.s.Outcome = finding.Unknown
 	j.asks(path, said.Say(says), where)
-	j.s.Says = append(append(said.Say("Not known: it takes "), said.Say(says)...), said.Piece{Text: "."})
+	j.s.Says = append(append(said.Say("Not known: enter "), said.Say(says)...), said.Piece{Text: "."})
 }
 
 // asks names what would settle a want.
@@ -219,7 +219,7 @@ func storage(j *judge) {
 	b, needs := Stored(j.r)
 	if needs != nil {
 		j.s.Needs = needs
-		j.s.Says = append(append(said.Say("Not known: it takes "), needs[0].Says...), said.Piece{Text: "."})
+		j.s.Says = append(append(said.Say("Not known: enter "), needs[0].Says...), said.Piece{Text: "."})
 		return
 	}
 	room := Box{float64(bay.Length.Value), float64(bay.Width.Value), 10}
@@ -460,7 +460,7 @@ func alone(j *judge) {
 	switch {
 	case dark != nil && (worst == nil || !quantity.Exceeds(share, lift)):
 		weight := said.Say("the weight of %", said.Name(dark.Name, "a load"))
-		j.s.Outcome, j.s.Says = finding.Unknown, slices.Concat(said.Say("Not known: it takes "), weight, said.Say("."))
+		j.s.Outcome, j.s.Says = finding.Unknown, slices.Concat(said.Say("Not known: enter "), weight, said.Say("."))
 		j.asks(dark.Path+"/mass", weight, "A bathroom scale.")
 		return
 	case worst == nil:

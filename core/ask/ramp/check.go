@@ -205,7 +205,7 @@ func getsOn(r *rig.Rig) []finding.Finding {
 	case len(missing) > 0:
 		f := base(r, CodeSetup, "Getting it on")
 		f.Outcome, f.Needs = finding.Unknown, missing
-		f.Says = slices.Concat(said.Say("Not known yet: it takes "), finding.Takes(missing), said.Say("."))
+		f.Says = slices.Concat(said.Say("Not known yet: enter "), finding.Takes(missing), said.Say("."))
 		return []finding.Finding{f}
 	case fails != nil:
 		f := base(r, CodeSetup, "Getting it on")
@@ -600,7 +600,7 @@ func (s *Setup) props(steps []Step, at int) (finding.Finding, bool) {
 			f.Needs = []finding.Need{{Path: path + "/axleRating", Says: said.Say("what the axle may carry"), Where: said.Say("It is on the axle's plate, or on the springs'.")}}
 		}
 		f.Outcome, f.Says = finding.Unknown, slices.Concat(
-			said.Say("What the props carry is not known: it takes "),
+			said.Say("What the props carry is not known: enter "),
 			finding.Takes(f.Needs),
 			said.Say("."),
 		)

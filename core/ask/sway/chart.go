@@ -97,7 +97,7 @@ func Check(r *rig.Rig) []finding.Finding {
 		f.Says = said.Say("How it tows is not known yet.")
 		if len(needs) > 0 {
 			f.Says = append(
-				append(said.Say("How it tows is not known: it takes "), needs[0].Says...),
+				append(said.Say("How it tows is not known: enter "), needs[0].Says...),
 				said.Piece{Text: "."},
 			)
 		}

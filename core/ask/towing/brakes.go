@@ -21,7 +21,7 @@ func brakes(r *rig.Rig) []finding.Finding {
 	if m == nil {
 		f.Outcome = finding.Unknown
 		f.Needs = []finding.Need{grossNeed(r)}
-		f.Says = said.Say("Whether brakes are needed is not known: it takes the trailer's {gross}.")
+		f.Says = said.Say("Whether brakes are needed is not known: enter the trailer's {gross}.")
 		return []finding.Finding{f}
 	}
 	fitted := r.Trailer.Brakes != "" && r.Trailer.Brakes != plan.BrakesNone
@@ -206,7 +206,7 @@ func chains(r *rig.Rig, fitted bool) (f finding.Finding, ok bool) {
 			said.Count(*has), said.Count(want), said.Mass(m.High), said.Count(most))
 	case rules.TwoChainsAbove != nil && m == nil && *has < 2:
 		f.Outcome, f.Needs = finding.Unknown, []finding.Need{grossNeed(r)}
-		f.Says = said.Say("{Chains}: % fitted. Above % two are asked for: it takes the trailer's {gross}.",
+		f.Says = said.Say("{Chains}: % fitted. Above % two are asked for: enter the trailer's {gross}.",
 			said.Count(*has), said.Mass(float64(*rules.TwoChainsAbove)))
 	default:
 		f.Outcome = finding.Holds
@@ -273,7 +273,7 @@ func ballSize(r *rig.Rig) (finding.Finding, bool) {
 	}
 	if n := len(f.Needs); n > 0 {
 		f.Outcome, f.Says = finding.Unknown, slices.Concat(
-			said.Say("Whether ball and {coupling} match is not known: it takes "), finding.Takes(f.Needs), said.Say("."))
+			said.Say("Whether ball and {coupling} match is not known: enter "), finding.Takes(f.Needs), said.Say("."))
 		return f, n == 1 || r.Rules.BallsDiffer
 	}
 	ball, cup := float64(*r.Vehicle.BallSize), float64(*r.Trailer.CouplingSize)

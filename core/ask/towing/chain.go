@@ -950,7 +950,7 @@ func payload(r *rig.Rig, all []*link) (*Payload, finding.Finding) {
 			f.Needs = []finding.Need{{Path: all[0].path, Says: all[0].name, Where: all[0].where}}
 		}
 		f.Needs = append(f.Needs, r.Needs...)
-		f.Says = slices.Concat(said.Say("Payload not known: it takes "), finding.Takes(f.Needs), said.Say("."))
+		f.Says = slices.Concat(said.Say("Payload not known: enter "), finding.Takes(f.Needs), said.Say("."))
 		return nil, f
 	}
 	if more, _, _ := room(r, all, x, lenient); best < 0 && more >= 0 { // one reading is over, the other is not

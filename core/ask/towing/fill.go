@@ -204,7 +204,7 @@ func fillFinding(
 		f.Outcome, f.Tight, f.Margin = finding.Unknown, "", nil
 		f.Needs = []finding.Need{{Path: all[0].path, Says: all[0].name, Where: all[0].where}}
 		f.Says = said.Say(
-			"How much of % can go on is not known: it takes the trailer's rating. The others limit it to %.",
+			"How much of % can go on is not known: enter the trailer's rating. The others limit it to %.",
 			name,
 			said.Mass(allowed),
 		)

@@ -120,10 +120,10 @@ func Takes(needs []Need) said.Sentence {
 	return said.List(parts...)
 }
 
-// Lacks makes f Not known for want of what it takes: "Whether it fits is not known: it takes the width."
+// Lacks makes f Not known for want of what it takes: "Whether it fits is not known: enter the width."
 func (f *Finding) Lacks(what string, needs ...Need) {
 	f.Outcome, f.Needs = Unknown, needs
-	f.Says = slices.Concat(said.Say(what+" is not known: it takes "), Takes(needs), said.Say("."))
+	f.Says = slices.Concat(said.Say(what+" is not known: enter "), Takes(needs), said.Say("."))
 }
 
 // Op is one operation of a JSON Patch (RFC 6902).

@@ -62,7 +62,7 @@ func (s Span) Length() float64 {
 
 // Errors of a beam that cannot be solved.
 var (
-	ErrLoose = errors.New("the beam is not held: it takes two supports, or one that is fixed")
+	ErrLoose = errors.New("the beam is not held: it needs two supports, or one that is fixed")
 	ErrStiff = errors.New("the beam has no length or no stiffness")
 	ErrPlace = errors.New("a support or load is beyond the beam")
 	ErrSense = errors.New("the result makes no sense: sizes or distances are far off")

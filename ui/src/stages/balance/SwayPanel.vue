@@ -56,7 +56,7 @@ const signed = (d: number) => (d > 0 ? '+' : '') + print('share', d)
   <div class="plate shrink-0 p-3" data-sway>
     <h2 class="text-lg font-bold">How it tows</h2>
     <p v-if="!chart" class="text-soft">
-      Not known yet: it takes the car’s {{ say([{ term: 'curb weight' }]) }}, the people and all loads.
+      Not known yet: enter the car’s {{ say([{ term: 'curb weight' }]) }}, the people and all loads.
     </p>
     <template v-else>
       <p class="mt-0.5 leading-snug">{{ say(chart.says) }}</p>

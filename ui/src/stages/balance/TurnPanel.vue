@@ -44,7 +44,7 @@ const to = (t?: { angle?: number }, sign = 1) => {
   <div class="plate shrink-0 p-3" data-turn :data-touches="touches">
     <h2 class="text-lg font-bold">When it turns</h2>
     <p v-if="!swing" class="text-soft">
-      Not known yet: it takes the car, and the deck’s length and position.
+      Not known yet: enter the car, and the deck’s length and position.
     </p>
     <template v-else>
       <p class="leading-snug">
