@@ -43,9 +43,7 @@ const to = (t?: { angle?: number }, sign = 1) => {
 <template>
   <div class="plate shrink-0 p-3" data-turn :data-touches="touches">
     <h2 class="text-lg font-bold">When it turns</h2>
-    <p v-if="!swing" class="text-soft">
-      Not known yet: enter the car, and the deck’s length and position.
-    </p>
+    <p v-if="!swing" class="text-soft">Not known yet: enter the car, and the deck’s length and position.</p>
     <template v-else>
       <p class="leading-snug">
         Tail to the right: <b>{{ words(swing.right) }}</b>. Tail to the left: <b>{{ words(swing.left) }}</b>.
