@@ -57,7 +57,7 @@ func grossNeed(r *rig.Rig) finding.Need {
 	}
 }
 
-// noBrakes judges a trailer that has none, or of which nobody stated.
+// noBrakes judges a trailer that has none, or of which nobody said.
 func noBrakes(r *rig.Rig, f *finding.Finding, m *span) {
 	rules, t := r.Rules, r.Trailer
 	low, high := float64(rules.BrakesLow), float64(rules.BrakesHigh)
@@ -84,12 +84,18 @@ func noBrakes(r *rig.Rig, f *finding.Finding, m *span) {
 	case quantity.Exceeds(m.High, low):
 		rough(said.Say("%, but it may be %: brakes are asked for above %. Weigh it, or read the plate.",
 			mass, said.Mass(m.High), said.Mass(low)))
-	case rules.BrakesPlated && t.Label == nil && (rules.BrakesRead != norms.ReadsWheels || t.OnWheels == nil):
+	case plateless(r):
 		rough(said.Say("It weighs % laden, and no brakes are asked for up to %; but what its plate permits counts: read it.",
 			mass, said.Mass(low)))
 	default:
 		f.Outcome, f.Says = finding.Holds, said.Say("%: no brakes asked for up to %.", mass, said.Mass(low))
 	}
+}
+
+// plateless reports whether what a plate permits counts, and none was read.
+func plateless(r *rig.Rig) bool {
+	return r.Rules.BrakesPlated && r.Trailer.Label == nil &&
+		(r.Rules.BrakesRead != norms.ReadsWheels || r.Trailer.OnWheels == nil)
 }
 
 // fittedBrakes judges brakes that are there: whether their kind is enough for the mass, and whether they are on
@@ -144,6 +150,16 @@ func fittedBrakes(r *rig.Rig, f *finding.Finding, m *span) {
 				"%: above % every wheel must be braked, and only % of % axles are. Fit brakes to the others or carry less.",
 				said.Mass(m.High), said.Mass(limit), said.Count(*b), said.Count(n)))
 		}
+	}
+	fewer := rules.AllBrakedAbove != nil && t.BrakedAxles != nil && *t.BrakedAxles < n
+	if (fewer || rules.OverrunTo != nil && t.Brakes == plan.BrakesOverrun) && plateless(r) {
+		limit := rules.OverrunTo
+		if fewer {
+			limit = rules.AllBrakedAbove
+		}
+		worst(finding.Tight, float64(*limit), tp+"/brakes", said.Say(
+			"It weighs % laden, and these brakes are enough up to %; but what its plate permits counts: read it.",
+			said.Mass(m.High), said.Mass(float64(*limit))), grossNeed(r))
 	}
 }
 

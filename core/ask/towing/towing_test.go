@@ -442,6 +442,14 @@ func TestBrakesOnEveryAxle(t *testing.T) {
 			t.Errorf("%s, %s: nothing is asked for", c.region, c.name)
 		}
 	}
+	// Without a plate what it permits may be more: brakes that are enough as it is laden are tight.
+	for braked, want := range map[string]finding.Outcome{"1": finding.Tight, "2": finding.Holds} {
+		f := sample.Find(t, check(t, "/region", `"au"`, "/trailers/t/brakes", `"electric"`, "/trailers/t/axles", "2",
+			"/trailers/t/brakedAxles", braked, "/trailers/t/label", "-").Findings, towing.CodeBrakes)
+		if f.Outcome != want {
+			t.Errorf("no plate, %s of two braked: %s, want %s", braked, f.Outcome, want)
+		}
+	}
 	// Without a plate what stands on the wheels counts: 1850·0.9 + 230 = 1895, with 300 of doubt 2165.
 	maybe := []string{"/region", `"au"`, "/trailers/t/brakes", `"electric"`, "/trailers/t/axles", "2", "/trailers/t/brakedAxles", "1",
 		"/trailers/t/label", "-", "/loads/crate/mass/value", "1850", "/loads/crate/mass/plusMinus", "300"}
