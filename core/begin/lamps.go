@@ -16,7 +16,7 @@ const (
 	lampHeight = 0.60 // over the ground
 	fogIn      = 0.25
 
-	wheelBeside = 0.30 // farther from wheels beside the deck it is not: 0.4 m are asked for in general
+	wheelBeside = 0.30 // a lamp begins at most this far and lampIn inside wheels beside the deck: 0.4 m is the general rule
 	plateUp     = 0.50
 )
 

@@ -36,7 +36,7 @@ var (
 // HoldOf is what a tie point takes of a pull that leans so far from upright, rad: its
 // plate's number; else the least of what its kind usually takes, its bolts and what they
 // are bolted to. An eye bolt with a shoulder keeps 30 % of all at 45° or more; one without takes nothing that
-// leans, and one of which nobody stated the one or the other.
+// leans. Where nobody said whether it has one, the low end is that of one without.
 func HoldOf(t plan.TiePoint, lean float64) PointHold {
 	low, high := 1.0, 1.0
 	if t.Kind == "eye-bolt" {

@@ -151,16 +151,21 @@ func fittedBrakes(r *rig.Rig, f *finding.Finding, m *span) {
 				said.Mass(m.High), said.Mass(limit), said.Count(*b), said.Count(n)))
 		}
 	}
-	fewer := rules.AllBrakedAbove != nil && t.BrakedAxles != nil && *t.BrakedAxles < n
-	if (fewer || rules.OverrunTo != nil && t.Brakes == plan.BrakesOverrun) && plateless(r) {
-		limit := rules.OverrunTo
-		if fewer {
-			limit = rules.AllBrakedAbove
-		}
-		worst(finding.Tight, float64(*limit), tp+"/brakes", said.Say(
-			"It weighs % laden, and these brakes are enough up to %; but what its plate permits counts: read it.",
-			said.Mass(m.High), said.Mass(float64(*limit))), grossNeed(r))
+	if !plateless(r) {
+		return
 	}
+	var limit *quantity.Mass // up to which they are enough, for all that is known of them
+	switch {
+	case rules.AllBrakedAbove != nil && n > 1 && (t.BrakedAxles == nil || *t.BrakedAxles < n):
+		limit = rules.AllBrakedAbove
+	case rules.OverrunTo != nil && t.Brakes != plan.BrakesElectric:
+		limit = rules.OverrunTo
+	default:
+		return
+	}
+	worst(finding.Tight, float64(*limit), tp+"/brakes", said.Say(
+		"It weighs % laden, and these brakes are enough up to %; but what its plate permits counts: read it.",
+		said.Mass(m.High), said.Mass(float64(*limit))), grossNeed(r))
 }
 
 // breakaway judges the device that brakes a trailer that comes loose; ok is false where none is asked for.

@@ -442,12 +442,19 @@ func TestBrakesOnEveryAxle(t *testing.T) {
 			t.Errorf("%s, %s: nothing is asked for", c.region, c.name)
 		}
 	}
-	// Without a plate what it permits may be more: brakes that are enough as it is laden are tight.
-	for braked, want := range map[string]finding.Outcome{"1": finding.Tight, "2": finding.Holds} {
-		f := sample.Find(t, check(t, "/region", `"au"`, "/trailers/t/brakes", `"electric"`, "/trailers/t/axles", "2",
-			"/trailers/t/brakedAxles", braked, "/trailers/t/label", "-").Findings, towing.CodeBrakes)
-		if f.Outcome != want {
-			t.Errorf("no plate, %s of two braked: %s, want %s", braked, f.Outcome, want)
+	// Without a plate what it permits may be more: brakes that are enough as it is laden are tight, as are those of which
+	// not all is known.
+	for _, c := range []struct {
+		kind, axles, braked string
+		want                finding.Outcome
+	}{
+		{"electric", "2", "1", finding.Tight}, {"electric", "2", "2", finding.Holds}, {"electric", "2", "null", finding.Tight},
+		{"electric", "1", "null", finding.Holds}, {"overrun", "1", "null", finding.Tight}, {"fitted", "1", "null", finding.Tight},
+	} {
+		f := sample.Find(t, check(t, "/region", `"au"`, "/trailers/t/brakes", `"`+c.kind+`"`, "/trailers/t/axles", c.axles,
+			"/trailers/t/brakedAxles", c.braked, "/trailers/t/label", "-").Findings, towing.CodeBrakes)
+		if f.Outcome != c.want {
+			t.Errorf("no plate, %+v: %s", c, f.Outcome)
 		}
 	}
 	// Without a plate what stands on the wheels counts: 1850·0.9 + 230 = 1895, with 300 of doubt 2165.

@@ -34,6 +34,9 @@ func asked(r *rig.Rig, w *plan.Wiring) finding.Finding {
 		case open == nil:
 			open = decides(r, rule)
 		}
+		if lacks == nil && rule.Ends && r.Trailer.DeckLength == nil && open == nil {
+			open = deckLength(r) // what is in front and what at the rear
+		}
 	}
 	f.Figure = finding.Exactly(quantity.KindCount, float64(len(missing)))
 	f.Limit = finding.Exactly(quantity.KindCount, 0.0)
@@ -48,6 +51,12 @@ func asked(r *rig.Rig, w *plan.Wiring) finding.Finding {
 		f.Says = said.Say("Every lamp and reflector that is generally required is there. Check your local code.")
 	}
 	return f
+}
+
+func deckLength(r *rig.Rig) *finding.Need {
+	return &finding.Need{
+		Path: "/trailers/" + r.Scope.Trailer + "/deckLength", Says: said.Say("the length of the deck"), Where: said.Say("Tape it."),
+	}
 }
 
 // lacking is what a rule wants that is not there: how many, or where those that are stand on one side or at one
@@ -83,7 +92,7 @@ func lacking(r *rig.Rig, w *plan.Wiring, rule *norms.LampRule) said.Sentence {
 			return said.Say("%"+where, said.Counted(short, word, word+"s"))
 		}
 		for end, half := range [2]string{" in front", " at the rear"} {
-			if rule.Ends && at[side][end] == 0 {
+			if rule.Ends && r.Trailer.DeckLength != nil && at[side][end] == 0 {
 				return said.Say("%"+half+where, said.Counted(1, word, word+"s"))
 			}
 		}
@@ -120,7 +129,7 @@ func decides(r *rig.Rig, rule *norms.LampRule) *finding.Need {
 	case rule.WideOver > 0 && t.WidthOverAll == nil && (t.Track == nil || over(r, rule.WideOver-guards)):
 		return need("widthOverAll", "the width over all", "Tape it over {tyre}s or {mudguard}s.")
 	case rule.LongOver > 0 && t.DeckLength == nil:
-		return need("deckLength", "the length of the deck", "Tape it.")
+		return deckLength(r)
 	case rule.LongOver > 0 && r.DeckFront == nil:
 		return need(
 			"couplingToDeck",

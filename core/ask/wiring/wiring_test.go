@@ -169,6 +169,20 @@ func TestLampsOnBothSides(t *testing.T) {
 			t.Errorf("%s, no marker in front on the left: %s %s", region, f.Outcome, f.Says.Text(quantity.Locale{}))
 		}
 	}
+	// Where the deck is not taped, what is in front is not known.
+	lamps := ""
+	for i, what := range strings.Fields("tail stop turn rear-reflector side-reflector side-reflector marker marker") {
+		for k, right := range []float64{-0.65, 0.65} {
+			lamps += fmt.Sprintf(`"l%d%d":{"order":%d,"what":%q,"back":%v,"right":%v,"height":0.6},`, i, k, 2*i+k+1, what, 2.5*float64(i%2), right)
+		}
+	}
+	lamps = `"lamps":{` + lamps + `"plate":{"order":50,"what":"plate","back":2.5,"right":0,"height":0.6}}`
+	for gone, want := range map[string]finding.Outcome{"/trailers/t/deckHeight": finding.Holds, "/trailers/t/deckLength": finding.Unknown} {
+		f := sample.Find(t, wiring.Check(with(t, "flat-4", lamps, "/region", `"na"`, "/trailers/t/deckHeight", `{"value":0.5,"how":"weighed"}`, gone, "-")), wiring.CodeLamps)
+		if f.Outcome != want || want == finding.Unknown && f.Needs[0].Path != gone {
+			t.Errorf("without %s: %s %s", gone, f.Outcome, f.Says.Text(quantity.Locale{}))
+		}
+	}
 	// Track 1.6 and a tyre of 0.165: 0.8825 m to each side; 0.5 from the middle is 0.3825 in, with a mudguard more.
 	pair := func(right float64) string {
 		return fmt.Sprintf(`"lamps":{"a":{"order":1,"what":"tail","back":2.5,"right":%v,"height":0.6},"b":{"order":2,"what":"tail","back":2.5,"right":%v,"height":0.6}}`,
